@@ -1,0 +1,57 @@
+import { getPosition, getTimes } from 'suncalc';
+import { DAY_MS, HOUR_MS, type Instant, minutesBetween } from '../units/time';
+
+// suncalc's altitude has refraction added: at its own sunrise and sunset it reads −0.349°.
+const SUN_RIM_DEG = -0.349;
+
+export interface DayLight {
+  /** null: the sun does not cross the horizon that day (high latitudes). */
+  sunrise: Instant | null;
+  sunset: Instant | null;
+  dawn: Instant | null;
+  dusk: Instant | null;
+}
+
+/**
+ * Sun times of the day around an instant (give about local noon), at a place.
+ * Degrees north and east. Sunrise and sunset at altitude −0.833°, civil twilight at −6°. Source: suncalc.
+ */
+export function lightOfDay(noon: Instant, latDeg: number, lonDeg: number): DayLight {
+  const times = getTimes(new Date(noon), latDeg, lonDeg);
+  const at = (when: Date | null) => when?.getTime() ?? null;
+  return { sunrise: at(times.sunrise), sunset: at(times.sunset), dawn: at(times.dawn), dusk: at(times.dusk) };
+}
+
+/** Minutes between sunset and sunrise within a span of at most 40 days, and the parts they fall in. */
+export function darkness(
+  from: Instant,
+  to: Instant,
+  latDeg: number,
+  lonDeg: number,
+): { minutes: number; spans: [Instant, Instant][] } {
+  const edges = [from, to];
+  for (let day = from - DAY_MS; day <= to + DAY_MS; day += DAY_MS) {
+    const { sunrise, sunset } = lightOfDay(day, latDeg, lonDeg);
+    for (const edge of [sunrise, sunset]) if (edge !== null && edge > from && edge < to) edges.push(edge);
+  }
+  edges.sort((a, b) => a - b);
+  const spans: [Instant, Instant][] = [];
+  edges.slice(1).forEach((end, i) => {
+    const start = edges[i] ?? from;
+    if (end <= start || !isDark((start + end) / 2, latDeg, lonDeg)) return;
+    const last = spans[spans.length - 1];
+    if (last?.[1] === start) last[1] = end;
+    else spans.push([start, end]);
+  });
+  return { minutes: spans.reduce((sum, [start, end]) => sum + minutesBetween(start, end), 0), spans };
+}
+
+/** Whether the sun's upper edge is under the horizon. */
+export function isDark(at: Instant, latDeg: number, lonDeg: number): boolean {
+  return getPosition(new Date(at), latDeg, lonDeg).altitude < SUN_RIM_DEG;
+}
+
+/** Local solar noon to within the equation of time, for picking the day. */
+export function noonOf(date: string, lonDeg: number): Instant {
+  return Date.parse(`${date}T12:00:00Z`) - (lonDeg / 15) * HOUR_MS;
+}

@@ -1,0 +1,44 @@
+import type { References } from '../outing/references';
+import { type Answer, noAnswers } from '../walkround/answers';
+import { assess } from '../findings/assess';
+import type { Outing } from '../outing/outing';
+import { type Instant, dateAt, isoAt } from '../units/time';
+import { demoLocker } from './locker';
+import { demoOutings } from './outings';
+import { demoAngler, demoCraft } from './people';
+import { demoRulePacks, demoWaters } from './waters';
+
+export interface Demo {
+  references: References;
+  outings: readonly Outing[];
+  /** The walk-round of the outing that is ready to sign, every step answered good. */
+  answers: { outingId: string; answers: readonly Answer[] };
+}
+
+/** The demo data as of an instant: the same instant gives the same data. */
+export function demo(now: Instant): Demo {
+  const today = dateAt(now, 'utc');
+  const references: References = {
+    angler: demoAngler,
+    craft: demoCraft,
+    items: demoLocker(today),
+    waters: demoWaters,
+    rulePacks: demoRulePacks(today),
+  };
+  const outings = demoOutings(now);
+  const [ready] = outings;
+  const steps = ready ? assess(ready, references, noAnswers, now).steps : [];
+  const at = isoAt(now, 'utc');
+  return {
+    references,
+    outings,
+    answers: {
+      outingId: ready?.id ?? '',
+      answers: steps.map(({ id }, i) => ({ key: demoKey(i), stepId: id, verdict: 'good', at, note: '' })),
+    },
+  };
+}
+
+function demoKey(i: number): string {
+  return `00000000-0000-4000-8000-${String(i).padStart(12, '0')}`;
+}

@@ -1,0 +1,152 @@
+import type { RulePack } from '../outing/rulePack';
+import type { Water } from '../outing/water';
+import { addDays } from '../units/time';
+
+const note = { note: '', noteOn: null, invented: true, authorityNote: '' };
+
+// Every place here is invented; the positions lie in open ocean, so that sun and season are plausible and nothing else is there.
+export const demoWaters: readonly Water[] = [
+  {
+    ...note,
+    format: 'water/1',
+    id: 'ostrey-sound',
+    name: 'Ostrey Sound',
+    type: 'salt',
+    setting: 'coast',
+    timeZone: 'UTC-1',
+    latDeg: 47.5,
+    lonDeg: -18.5,
+    launches: [{ id: 'gannet-slip', name: 'Gannet Slip', surf: true, carryM: 140, surface: 'firm' }],
+    areas: [
+      { id: 'long-grey', name: 'the Long Grey', distanceM: 2900, depthM: 32, bottom: 'rock' },
+      { id: 'inner-sound', name: 'the inner sound', distanceM: 700, depthM: 12, bottom: 'weed' },
+    ],
+    traffic: 'some',
+    coverage: 'good',
+    rapids: 0,
+    branches: false,
+    rulePackId: 'ostrey-rules',
+    note: 'A race runs off the Long Grey from two hours after high water.',
+    noteOn: '2026-04-19',
+  },
+  {
+    ...note,
+    format: 'water/1',
+    id: 'hallow-mere',
+    name: 'Hallow Mere',
+    type: 'fresh',
+    setting: 'still',
+    timeZone: 'UTC-1',
+    latDeg: 48.2,
+    lonDeg: -17.9,
+    launches: [{ id: 'boathouse', name: 'the boathouse', surf: false, carryM: 60, surface: 'grass' }],
+    areas: [
+      { id: 'dam-wall', name: 'the dam wall', distanceM: 900, depthM: 18, bottom: 'mud' },
+      { id: 'reed-bays', name: 'the reed bays', distanceM: 350, depthM: 3, bottom: 'weed' },
+    ],
+    traffic: 'little',
+    coverage: 'good',
+    rapids: 0,
+    branches: false,
+    rulePackId: 'hallow-rules',
+  },
+  {
+    ...note,
+    format: 'water/1',
+    id: 'river-venn',
+    name: 'River Venn',
+    type: 'fresh',
+    setting: 'river',
+    timeZone: 'UTC-1',
+    latDeg: 47.9,
+    lonDeg: -17.2,
+    launches: [{ id: 'upper-bridge', name: 'the upper bridge', surf: false, carryM: 90, surface: 'shingle' }],
+    areas: [{ id: 'two-rapids', name: 'the reach below both rapids', distanceM: 1800, depthM: 2, bottom: 'gravel' }],
+    traffic: 'little',
+    coverage: 'patchy',
+    rapids: 2,
+    branches: true,
+    rulePackId: 'venn-rules',
+  },
+  {
+    ...note,
+    format: 'water/1',
+    id: 'lantern-cays',
+    name: 'Lantern Cays',
+    type: 'salt',
+    setting: 'flats',
+    timeZone: 'UTC-3',
+    latDeg: 19.4,
+    lonDeg: -42.6,
+    launches: [{ id: 'lamp-landing', name: 'Lamp Landing', surf: false, carryM: 30, surface: 'soft sand' }],
+    areas: [{ id: 'white-flat', name: 'the white flat', distanceM: 1200, depthM: 1, bottom: 'sand' }],
+    traffic: 'little',
+    coverage: 'none',
+    rapids: 0,
+    branches: false,
+    rulePackId: null,
+  },
+  {
+    ...note,
+    format: 'water/1',
+    id: 'saltern-beach',
+    name: 'Saltern Beach',
+    type: 'salt',
+    setting: 'open',
+    timeZone: 'UTC-1',
+    latDeg: 47.1,
+    lonDeg: -19.3,
+    launches: [{ id: 'saltern-gap', name: 'Saltern Gap', surf: true, carryM: 220, surface: 'soft sand' }],
+    areas: [{ id: 'wreck', name: 'the wreck', distanceM: 3600, depthM: 40, bottom: 'sand' }],
+    traffic: 'some',
+    coverage: 'patchy',
+    rapids: 0,
+    branches: false,
+    rulePackId: 'ostrey-rules',
+  },
+];
+
+/** Invented rules, checked so many days before the first start that one of them is stale. */
+export function demoRulePacks(today: string): readonly RulePack[] {
+  const pack = { format: 'rule-pack/1' as const };
+  return [
+    {
+      ...pack,
+      id: 'ostrey-rules',
+      name: 'Ostrey coast rules',
+      authority: 'Ostrey Inshore Board',
+      lastCheckedOn: addDays(today, -41),
+      rules: [
+        { id: 'o1', rule: 'need', needId: 'licence', want: null, text: 'a shore and boat licence is carried', citation: 'Byelaw 3' },
+        { id: 'o2', rule: 'need', needId: 'be-seen-night', want: null, text: 'a white light between sunset and sunrise', citation: 'Byelaw 11' },
+        { id: 'o3', rule: 'rods', most: 2, text: 'two rods to a boat', citation: 'Byelaw 5' },
+        { id: 'o4', rule: 'bag', speciesId: 'sea-bass', most: 2, text: 'two sea bass a day', citation: 'Byelaw 7' },
+        { id: 'o5', rule: 'bag', speciesId: 'pollack', most: 3, text: 'three pollack a day', citation: 'Byelaw 7' },
+      ],
+    },
+    {
+      ...pack,
+      id: 'hallow-rules',
+      name: 'Hallow Mere permit',
+      authority: 'Hallow Water Company',
+      lastCheckedOn: addDays(today, -120),
+      rules: [
+        { id: 'h1', rule: 'need', needId: 'licence', want: null, text: 'a day permit is carried', citation: 'Permit, line 1' },
+        { id: 'h2', rule: 'need', needId: 'measure', want: null, text: 'every predator is measured', citation: 'Permit, line 6' },
+        { id: 'h3', rule: 'rods', most: 2, text: 'two rods', citation: 'Permit, line 4' },
+        { id: 'h4', rule: 'bag', speciesId: 'zander', most: 0, text: 'every zander goes back', citation: 'Permit, line 5' },
+      ],
+    },
+    {
+      ...pack,
+      id: 'venn-rules',
+      name: 'Venn fishery rules',
+      authority: 'Venn River Trust',
+      lastCheckedOn: addDays(today, -402),
+      rules: [
+        { id: 'v1', rule: 'need', needId: 'throw-line', want: null, text: 'a buoyant line in every boat', citation: 'Rule 9' },
+        { id: 'v2', rule: 'closed', speciesId: 'barbel', from: '03-15', to: '06-15', text: 'closed for spawning', citation: 'Rule 2' },
+      ],
+    },
+  ];
+}

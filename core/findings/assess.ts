@@ -1,0 +1,92 @@
+import { kinds } from '../gear/kinds';
+import type { Exposures } from '../exposures/exposures';
+import { carriedKg, gearKg } from '../hull/load';
+import type { JudgedNeed } from '../needs/match';
+import type { Outing } from '../outing/outing';
+import { type Blank, type References, blanks, openBlanks } from '../outing/references';
+import type { Instant } from '../units/time';
+import type { Answers } from '../walkround/answers';
+import { type Gate, gate } from '../walkround/gate';
+import { type Step, walkSteps } from '../walkround/steps';
+import { type Finding, type Found, findingLevels } from './finding';
+import { judgements } from './judgements';
+import { type Judging, judging } from './judging';
+import { repairsFor } from './repairs';
+
+/** So many counted of so many. */
+export interface Tally {
+  counted: number;
+  of: number;
+}
+/** The whole judgement of an outing. */
+export interface Assessment {
+  exposures: Exposures;
+  needs: readonly JudgedNeed[];
+  findings: readonly Finding[];
+  openBlanks: readonly Blank[];
+  /** Items aboard that meet no need of this outing. */
+  passengers: readonly string[];
+  gearKg: number;
+  carriedKg: number | null;
+  steps: readonly Step[];
+  gate: Gate;
+  tallies: { brief: Tally; kit: Tally; walkRound: Tally };
+}
+
+/**
+ * The one door to the judgement: the browser calls it on every change, the server before it signs.
+ * @param references the documents the outing points at @param answers the walk-round's standing answers @param now the moment of judging
+ */
+export function assess(outing: Outing, references: References, answers: Answers, now: Instant): Assessment {
+  const j = judging(outing, references, answers, now);
+  const list = judge(j);
+  const judgeAgain = (repaired: Outing) => judge(judging(repaired, references, answers, now, j));
+  const findings = list.map((one): Finding => {
+    const answerable = isAnswerable(one, j);
+    const accepted = answerable ? acceptedReason(one, outing) : null;
+    return { ...one, answerable, accepted, repairs: accepted === null ? repairsFor(one, j, references, list, judgeAgain) : [] };
+  });
+  findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
+  const steps = walkSteps(j.looked, j.needs);
+  const open = openBlanks(outing.brief, j.looked);
+  return {
+    exposures: j.e,
+    needs: j.needs,
+    findings,
+    openBlanks: open,
+    passengers: passengers(j),
+    gearKg: gearKg(j.looked),
+    carriedKg: carriedKg(j.looked, j.e),
+    steps,
+    gate: gate(outing, findings, steps, answers, now),
+    tallies: {
+      brief: { counted: blanks.length - open.length, of: blanks.length },
+      kit: { counted: j.needs.filter((need) => need.met).length, of: j.needs.length },
+      walkRound: { counted: steps.filter((step) => answers.get(step.id)?.verdict === 'good').length, of: steps.length },
+    },
+  };
+}
+
+function judge(j: Judging): Found[] {
+  return judgements.flatMap((judgement) => judgement(j));
+}
+
+/** Items aboard that no raised need asks for; a container with something in it is at work. */
+function passengers({ needs, looked: { aboard } }: Judging): string[] {
+  const raised = new Set<string>(needs.map((need) => need.id));
+  const containers = new Set(aboard.map(({ item }) => item.containerId));
+  return aboard
+    .filter(({ item }) => !containers.has(item.id) && !kinds[item.kind].means.some((id) => raised.has(id)))
+    .map(({ item }) => item.id);
+}
+
+function isAnswerable(one: Found, { looked }: Judging): boolean {
+  if (one.level === 'mind') return true;
+  return one.level === 'stop' && one.basis === 'judgement' && looked.angler?.experience === 'experienced';
+}
+
+/** An acceptance holds while the finding is no worse than it was when accepted. */
+function acceptedReason(one: Found, outing: Outing): string | null {
+  const held = outing.accepted.find((acceptance) => acceptance.key === one.key);
+  return held && one.extent <= held.extent + 1e-9 ? held.reason : null;
+}

@@ -1,0 +1,93 @@
+import type { Blank } from '../outing/references';
+import type { NeedId } from '../needs/ids';
+import type { Level, Reason } from '../needs/need';
+import type { Means } from '../needs/match';
+import type { HullPart } from '../walkround/hullParts';
+
+export const findingLevels = ['stop', 'mind', 'note'] as const;
+export type FindingLevel = (typeof findingLevels)[number];
+/** What a finding rests on. Law and physics cannot be overridden. */
+export type Basis = 'law' | 'physics' | 'judgement' | 'school';
+export type Station = 'brief' | 'kit' | 'walk-round';
+
+/** What was found, as facts. findings/phrase turns them into sentences. */
+export type Facts =
+  | { code: 'brief-incomplete'; blanks: readonly Blank[] }
+  | { code: 'hours-reversed'; launchAt: string; homeAt: string }
+  | { code: 'hours-gone'; launchAt: string; date: string }
+  | {
+      code: 'need-unmet';
+      needId: NeedId;
+      need: Level;
+      want: number;
+      have: number;
+      reasons: readonly Reason[];
+      notCounted: readonly Means[];
+    }
+  | { code: 'no-rule-pack'; water: string }
+  | { code: 'rule-pack-stale'; pack: string; authority: string; days: number }
+  | { code: 'rods-over-rule'; rods: number; most: number; authority: string; citation: string }
+  | { code: 'keep-over-rule'; species: string; keep: number; most: number; authority: string; citation: string }
+  | { code: 'closed-season'; species: string; from: string; to: string; authority: string; citation: string }
+  | { code: 'overload'; massKg: number; ratedKg: number; craft: string }
+  | { code: 'craft-under-repair'; craft: string }
+  | { code: 'craft-fault'; craft: string; part: HullPart; missing: boolean }
+  | { code: 'conditions-missing'; figures: readonly string[]; hours: number }
+  | { code: 'conditions-stale'; hoursOld: number }
+  | { code: 'thunder'; percent: number; at: string }
+  | { code: 'wind-over-limit'; mps: number; at: string; limitMps: number }
+  | { code: 'gust-over-limit'; mps: number; at: string; limitMps: number }
+  | { code: 'surf-over-limit'; breakerM: number; limitM: number; launch: string }
+  | { code: 'automatic-jacket'; item: string; where: 'surf' | 'rapids' }
+  | { code: 'gaff-aboard'; item: string; why: 'inflatable' | 'released' }
+  | { code: 'out-of-date-aboard'; items: readonly { name: string; on: string }[] }
+  | { code: 'first-outings'; craft: string; logged: number }
+  | { code: 'darkness'; minutes: number; spans: readonly { from: string; to: string }[]; lit: boolean }
+  | { code: 'cold-water'; waterC: number; class: string; exhaustionMin: readonly [number, number]; minutesToLanding: number | null; dressed: boolean }
+  | { code: 'party'; people: number };
+export type FindingCode = Facts['code'];
+
+/** An action that would settle a finding; applied by one function that returns a new outing. */
+export type Repair =
+  | { do: 'add-items'; items: readonly { itemId: string; quantity: number; name: string; massKg: number }[] }
+  | { do: 'remove-item'; itemId: string; name: string }
+  | { do: 'separate-item'; itemId: string; name: string }
+  | { do: 'set-hours'; launchAt: string; homeAt: string }
+  | { do: 'set-date'; date: string }
+  | { do: 'set-keep'; keep: number }
+  | { do: 'set-alarm'; alarmAt: string }
+  | { do: 'set-contact'; name: string; phone: string }
+  | { do: 'fewer'; itemId: string; quantity: number; name: string }
+  | { do: 'looked-again' };
+
+export interface Finding {
+  /** Identity across edits: code and subject. */
+  key: string;
+  level: FindingLevel;
+  basis: Basis;
+  station: Station;
+  facts: Facts;
+  /** Grows as it gets worse; an acceptance holds only up to the extent it was given at. */
+  extent: number;
+  /** Repairs, each judged before it is offered: it settles this and opens nothing else. */
+  repairs: readonly Repair[];
+  /** The reason it was accepted with; null: it stands open. */
+  accepted: string | null;
+  /** Whether a typed reason may answer it. */
+  answerable: boolean;
+}
+
+/** A finding before acceptance and repairs are worked out. */
+export type Found = Pick<Finding, 'key' | 'level' | 'basis' | 'station' | 'facts' | 'extent'>;
+
+/** Subjects that distinguish two findings of one code. */
+export function found(
+  level: FindingLevel,
+  basis: Basis,
+  station: Station,
+  extent: number,
+  facts: Facts,
+  subject = '',
+): Found {
+  return { key: subject ? `${facts.code}:${subject}` : facts.code, level, basis, station, facts, extent };
+}

@@ -1,0 +1,220 @@
+import { kinds } from '../gear/kinds';
+import { catalogue } from '../needs/catalogue';
+import type { NeedId } from '../needs/ids';
+import { applyRepair } from '../outing/edit';
+import type { Item } from '../outing/item';
+import type { Outing } from '../outing/outing';
+import type { References } from '../outing/references';
+import { serviceLacks } from '../needs/match';
+import { addDays, shiftClock } from '../units/time';
+import type { Facts, Found, Repair } from './finding';
+import type { Judging } from './judging';
+
+/** Repairs offered for one finding at the most, and candidates judged to find them. */
+const MOST_OFFERED = 3;
+const MOST_JUDGED = 8;
+const MOST_ADDED = 6;
+
+type Judge = (outing: Outing) => Found[];
+
+/**
+ * Repairs that settle a finding, cheapest sound one first. Each is carried out on a copy and judged:
+ * offered only when the finding is gone and no other Stop or Mind has come or grown.
+ */
+export function repairsFor(
+  one: Found,
+  j: Judging,
+  references: References,
+  before: readonly Found[],
+  judge: Judge,
+): Repair[] {
+  const offered: Repair[] = [];
+  if (one.facts.code === 'need-unmet') {
+    const added = addingItems(one.facts, one, j, references, before, judge);
+    if (added) offered.push(added);
+  }
+  let judged = 0;
+  for (const repair of candidates(one, j)) {
+    if (offered.length >= MOST_OFFERED || judged >= MOST_JUDGED) break;
+    judged += 1;
+    if (settles(one, repair, j, before, judge)) offered.push(repair);
+  }
+  return offered;
+}
+
+function settles(one: Found, repair: Repair, j: Judging, before: readonly Found[], judge: Judge): boolean {
+  const after = judge(applyRepair(j.outing, repair, j.now));
+  const worse = after.some((next) => {
+    if (next.level === 'note') return false;
+    const was = before.find((earlier) => earlier.key === next.key);
+    return !was || was.level === 'note' || next.extent > was.extent + 1e-9;
+  });
+  return !worse && !after.some((next) => next.key === one.key && next.level !== 'note');
+}
+
+type Added = Extract<Repair, { do: 'add-items' }>['items'][number];
+
+/**
+ * The lightest sound items of the locker that meet the need, added one to another until it is met; where they raise
+ * a need of their own (a rod wants its leash), that is met too. null: the locker cannot.
+ */
+function addingItems(
+  facts: Extract<Facts, { code: 'need-unmet' }>,
+  one: Found,
+  j: Judging,
+  references: References,
+  before: readonly Found[],
+  judge: Judge,
+): Repair | null {
+  const known = new Set(before.map((earlier) => earlier.key));
+  let chosen: readonly Added[] = [];
+  let open = [facts];
+  for (let round = 0; round < 3 && open.length > 0; round += 1) {
+    for (const need of open) {
+      const added = lightest(need, j, references.items, chosen);
+      if (!added) return null;
+      chosen = [...chosen.filter((item) => !added.some((more) => more.itemId === item.itemId)), ...added];
+    }
+    const repair: Repair = { do: 'add-items', items: chosen };
+    if (chosen.length > MOST_ADDED) return null;
+    if (settles(one, repair, j, before, judge)) return repair;
+    open = judge(applyRepair(j.outing, repair, j.now)).flatMap((next) =>
+      next.facts.code === 'need-unmet' && next.level !== 'note' && !known.has(next.key) ? [next.facts] : [],
+    );
+  }
+  return null;
+}
+
+function lightest(
+  facts: Extract<Facts, { code: 'need-unmet' }>,
+  j: Judging,
+  items: readonly Item[],
+  already: readonly Added[],
+): Added[] | null {
+  const { amount, distinctKinds } = catalogue[facts.needId];
+  const chosen: Added[] = [];
+  let missing = facts.want - facts.have;
+  for (const { item, carried } of serviceable(facts.needId, j, items)) {
+    if (missing <= 1e-9) break;
+    const each = amount ? (item.attributes[amount] ?? 0) : 1;
+    const before = already.find((one) => one.itemId === item.id)?.quantity ?? carried;
+    const free = item.quantity - before;
+    if (each <= 0 || free < 1 || chosen.some((other) => sharesMeans(other.itemId, item, facts.needId, items))) continue;
+    const more = distinctKinds ? 1 : Math.min(free, Math.max(1, Math.ceil(missing / each - 1e-9)));
+    chosen.push({ itemId: item.id, quantity: before + more, name: item.name, massKg: item.massKg * more });
+    missing -= more * each;
+  }
+  return missing > 1e-9 ? null : chosen;
+}
+
+function sharesMeans(otherId: string, item: Item, need: NeedId, items: readonly Item[]): boolean {
+  const other = items.find((one) => one.id === otherId);
+  return catalogue[need].distinctKinds === true && other?.kind === item.kind;
+}
+
+/** Owned items that would count, not yet all aboard, lightest first. */
+export function serviceable(needId: NeedId, j: Judging, items: readonly Item[]): { item: Item; carried: number }[] {
+  const carriedOf = new Map(j.looked.aboard.map(({ item, entry }) => [item.id, entry.quantity]));
+  const aboardKinds = new Set(j.looked.aboard.map(({ item }) => item.kind));
+  const { lacks, distinctKinds, amount } = catalogue[needId];
+  return items
+    .filter((item) => kinds[item.kind].means.includes(needId))
+    .map((item) => ({ item, carried: carriedOf.get(item.id) ?? 0 }))
+    .filter(({ item, carried }) => {
+      if (carried >= item.quantity) return false;
+      const aboard = { item, entry: { itemId: item.id, quantity: 1, apart: false } };
+      const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
+      if (serviceLacks(aboard, j.lastDay, j.taken) !== null || (lacks?.(aboard, c) ?? null) !== null) return false;
+      return !(distinctKinds && !amount && aboardKinds.has(item.kind) && carried > 0);
+    })
+    .sort((a, b) => a.item.massKg - b.item.massKg || a.item.id.localeCompare(b.item.id));
+}
+
+function candidates(one: Found, j: Judging): Repair[] {
+  const { facts } = one;
+  const { brief } = j.outing;
+  switch (facts.code) {
+    case 'need-unmet':
+      return needCandidates(facts, j);
+    case 'hours-reversed':
+      return [{ do: 'set-hours', launchAt: brief.launchAt, homeAt: shiftClock(brief.launchAt, 240) }];
+    case 'hours-gone':
+      return [j.today, addDays(j.today, 1)].filter((date) => date > brief.date).map((date) => ({ do: 'set-date', date }));
+    case 'wind-over-limit':
+    case 'gust-over-limit':
+    case 'thunder':
+    case 'surf-over-limit':
+      return otherHours(j);
+    case 'conditions-stale':
+      return [{ do: 'looked-again' }];
+    case 'keep-over-rule':
+      return [{ do: 'set-keep', keep: facts.most }];
+    case 'gaff-aboard':
+    case 'automatic-jacket':
+      return removing(j, (kind) => kind === (facts.code === 'gaff-aboard' ? 'gaff' : 'inflatable-jacket'));
+    case 'rods-over-rule':
+      return removing(j, (kind) => kinds[kind].means.includes('rods'));
+    case 'overload':
+      return [...removing(j, (kind) => kinds[kind].means.length === 0), ...fewerFish(brief.keep)];
+    case 'out-of-date-aboard':
+      return removing(j, () => true).filter(
+        (repair) => repair.do === 'remove-item' && facts.items.some((item) => item.name === repair.name),
+      );
+    default:
+      return [];
+  }
+}
+
+function fewerFish(keep: number): Repair[] {
+  return keep > 0 ? [{ do: 'set-keep', keep: keep - 1 }] : [];
+}
+
+/** Taking off one item of a kind, the heaviest first. */
+function removing(j: Judging, which: (kind: Item['kind']) => boolean): Repair[] {
+  return j.looked.aboard
+    .filter(({ item }) => which(item.kind))
+    .sort((a, b) => b.item.massKg * b.entry.quantity - a.item.massKg * a.entry.quantity)
+    .map(({ item }) => ({ do: 'remove-item', itemId: item.id, name: item.name }));
+}
+
+function needCandidates(facts: Extract<Facts, { code: 'need-unmet' }>, j: Judging): Repair[] {
+  const { brief } = j.outing;
+  const list: Repair[] = facts.notCounted.flatMap((means): Repair[] =>
+    means.by === 'item' && means.shortfall?.code === 'same-container'
+      ? [{ do: 'separate-item', itemId: means.itemId, name: means.name }]
+      : [],
+  );
+  if (facts.needId === 'float-plan') {
+    const { contact } = j.looked.angler ?? {};
+    if (contact && contact.name !== '') list.push({ do: 'set-contact', ...contact });
+    list.push({ do: 'set-alarm', alarmAt: shiftClock(brief.homeAt, 60) });
+  }
+  if (facts.needId === 'be-seen-night') list.push(...outOfTheDark(j));
+  if (facts.needId === 'rod-retention') list.push(...removing(j, (kind) => kinds[kind].means.includes('rods')));
+  return list;
+}
+
+/** Launching after sunrise, or being in before sunset. */
+function outOfTheDark(j: Judging): Repair[] {
+  const { launchAt, homeAt } = j.outing.brief;
+  const [first] = j.e.darkSpans;
+  const last = j.e.darkSpans[j.e.darkSpans.length - 1];
+  const list: Repair[] = [];
+  if (first?.from === launchAt) list.push({ do: 'set-hours', launchAt: shiftClock(first.to, 1), homeAt });
+  if (last?.to === homeAt && last.from > launchAt) list.push({ do: 'set-hours', launchAt, homeAt: shiftClock(last.from, -1) });
+  return list.filter((one) => one.do !== 'set-hours' || one.launchAt < one.homeAt);
+}
+
+/** The same hours moved, or the outing cut short, soonest in first; at least two hours afloat. */
+function otherHours(j: Judging): Repair[] {
+  const { launchAt, homeAt } = j.outing.brief;
+  const moved = [-60, -120, -180, 60, 120, 180].map((minutes) => ({
+    launchAt: shiftClock(launchAt, minutes),
+    homeAt: shiftClock(homeAt, minutes),
+  }));
+  const shorter = [60, 120, 180, 240].map((minutes) => ({ launchAt, homeAt: shiftClock(homeAt, -minutes) }));
+  return [...shorter, ...moved]
+    .filter((hours) => shiftClock(hours.launchAt, 120) <= hours.homeAt)
+    .map((hours) => ({ do: 'set-hours', ...hours }));
+}
+

@@ -1,0 +1,132 @@
+import { kinds } from '../gear/kinds';
+import type { Aboard } from '../outing/references';
+import { catalogue } from './catalogue';
+import type { NeedId } from './ids';
+import type { NeedContext, OtherMeans, Raise, Shortfall } from './need';
+
+/** Items taken away by an answer on the walk-round. */
+export interface WalkTaken {
+  fault: ReadonlySet<string>;
+  missing: ReadonlySet<string>;
+}
+
+/** One thing that could meet a need, and whether it counts. */
+export type Means =
+  | { by: 'item'; itemId: string; name: string; quantity: number; amount: number; shortfall: Shortfall | null }
+  | OtherMeans;
+
+/** A need as this outing raises it, with what meets it. */
+export interface JudgedNeed extends Raise {
+  id: NeedId;
+  means: Means[];
+  /** Independent means counted, or the amount in the need's unit. */
+  counted: number;
+  met: boolean;
+}
+
+/** A serviceable item counts for a need unless its dates, condition or the walk-round say otherwise. */
+export function serviceLacks({ item }: Aboard, lastDay: string, taken: WalkTaken): Shortfall | null {
+  if (taken.missing.has(item.id)) return { code: 'missing-on-walk' };
+  if (taken.fault.has(item.id)) return { code: 'fault-on-walk' };
+  if (item.condition === 'under repair') return { code: 'under-repair' };
+  if (item.condition === 'failed inspection') return { code: 'failed-inspection' };
+  if (item.expiresOn !== null && item.expiresOn < lastDay) return { code: 'out-of-date', on: item.expiresOn };
+  return null;
+}
+
+/** Something aboard whose kind can meet a need, and why it is not serviceable; null: it is. */
+export interface Candidate {
+  aboard: Aboard;
+  unserviceable: Shortfall | null;
+}
+
+/** What is aboard, under each need that its kind can be a means of. */
+export function candidatesByNeed(
+  aboard: readonly Aboard[],
+  lastDay: string,
+  taken: WalkTaken,
+): ReadonlyMap<NeedId, Candidate[]> {
+  const byNeed = new Map<NeedId, Candidate[]>();
+  for (const one of aboard) {
+    const candidate = { aboard: one, unserviceable: serviceLacks(one, lastDay, taken) };
+    for (const id of kinds[one.item.kind].means) {
+      const list = byNeed.get(id);
+      if (list) list.push(candidate);
+      else byNeed.set(id, [candidate]);
+    }
+  }
+  return byNeed;
+}
+
+const noOthers: readonly OtherMeans[] = [];
+
+/** Matches what is aboard to a raised need: each candidate counted, or with the reason why not. */
+export function judgeNeed(id: NeedId, raise: Raise, c: NeedContext, candidates: readonly Candidate[]): JudgedNeed {
+  const need = catalogue[id];
+  const { amount: attribute, distinctKinds = false } = need;
+  const others = need.others?.(c) ?? noOthers;
+  const means: Means[] = [];
+  const fit: Aboard[] = [];
+  let counted = 0;
+  for (const { aboard, unserviceable } of candidates) {
+    const shortfall = unserviceable ?? need.lacks?.(aboard, c) ?? null;
+    const { quantity } = aboard.entry;
+    const amount = attribute ? (aboard.item.attributes[attribute] ?? 0) * quantity : quantity;
+    means.push(itemMeans(aboard, shortfall, amount));
+    if (shortfall !== null) continue;
+    fit.push(aboard);
+    counted += attribute || !(distinctKinds || raise.want === 1) ? amount : 1;
+  }
+  if (raise.want > 1 && !attribute && fit.length > 1) {
+    const { kept, dropped } = independent(fit, distinctKinds, c);
+    counted = kept.reduce((sum, { entry }) => sum + (distinctKinds ? 1 : entry.quantity), 0);
+    for (const one of means) if (one.by === 'item') one.shortfall ??= dropped.get(one.itemId) ?? null;
+  }
+  for (const other of others) {
+    means.push(other);
+    if (other.shortfall === null) counted += 1;
+  }
+  const { level, want, grave, reasons } = raise;
+  return { id, level, want, grave, reasons, means, counted, met: counted + 1e-6 >= want };
+}
+
+function itemMeans({ item, entry }: Aboard, shortfall: Shortfall | null, amount: number) {
+  return { by: 'item' as const, itemId: item.id, name: item.name, quantity: entry.quantity, amount, shortfall };
+}
+
+/**
+ * The largest set of means no two of which share a kind (where kinds must differ), a container or a battery.
+ * Exact for the few candidates a need has; beyond twelve the first twelve are weighed.
+ */
+function independent(fit: readonly Aboard[], distinctKinds: boolean, c: NeedContext) {
+  const dropped = new Map<string, Shortfall>();
+  const aboardIds = new Set(c.looked.aboard.map(({ item }) => item.id));
+  const clash = (a: Aboard, b: Aboard): Shortfall | null => {
+    if (distinctKinds && a.item.kind === b.item.kind) return { code: 'same-kind' };
+    const box = containerOf(a, aboardIds);
+    if (box !== null && box === containerOf(b, aboardIds)) return { code: 'same-container', withItem: b.item.name };
+    if (a.item.poweredById !== null && a.item.poweredById === b.item.poweredById)
+      return { code: 'same-battery', withItem: b.item.name };
+    return null;
+  };
+  let best: Aboard[] = [];
+  const grow = (kept: Aboard[], rest: readonly Aboard[]) => {
+    if (kept.length > best.length) best = kept;
+    if (kept.length + rest.length <= best.length) return;
+    rest.forEach((next, i) => {
+      if (kept.every((one) => clash(next, one) === null)) grow([...kept, next], rest.slice(i + 1));
+    });
+  };
+  grow([], fit.slice(0, 12));
+  const kept = best;
+  for (const one of fit) {
+    if (kept.includes(one)) continue;
+    const why = kept.map((other) => clash(one, other)).find((found) => found !== null);
+    if (why) dropped.set(one.item.id, why);
+  }
+  return { kept, dropped };
+}
+
+function containerOf({ item, entry }: Aboard, aboardIds: ReadonlySet<string>): string | null {
+  return !entry.apart && item.containerId !== null && aboardIds.has(item.containerId) ? item.containerId : null;
+}

@@ -1,0 +1,33 @@
+import { z } from 'zod';
+import { idText, lineText, nameText, quantity, wholeNumber } from './field';
+
+/** Who goes: body, skill, limits and schools of practice. One profile in this house. */
+export const anglerSchema = z.strictObject({
+  format: z.literal('angler/1'),
+  id: idText,
+  name: nameText,
+  massKg: quantity(25, 250, 'kg'),
+  heightM: quantity(1, 2.4, 'm'),
+  hand: z.enum(['right', 'left']),
+  swims: z.enum(['well', 'a little', 'not']),
+  /** Experience decides whether a judgement Stop may be overridden with a reason. */
+  experience: z.enum(['new', 'some', 'experienced']),
+  reentryPractised: z.boolean(),
+  clearSide: z.enum(['right', 'left']),
+  /** The angler's own limits. Above them the product speaks up. */
+  limits: z.strictObject({
+    windMps: quantity(1, 25, 'm/s'),
+    gustMps: quantity(1, 35, 'm/s'),
+    breakerM: quantity(0, 4, 'm'),
+  }),
+  schools: z.strictObject({
+    tackle: z.enum(['spare', 'ample']),
+    riverAnchor: z.enum(['never in current', 'trolley, float and release', 'pole only']),
+  }),
+  contact: z.strictObject({ name: lineText, phone: lineText }),
+});
+export type Angler = z.infer<typeof anglerSchema>;
+
+/** Outings with one craft under which the product speaks of shakedowns. */
+export const SHAKEDOWN_OUTINGS = 3;
+export const outingsCount = wholeNumber(0, 100_000);

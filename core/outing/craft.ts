@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { outingsCount } from './angler';
+import { idText, lineText, nameText, noteText, quantity, wholeNumber } from './field';
+
+/** A boat. Lengths in metres, masses in kilograms, speeds in metres per second through still water. */
+export const craftSchema = z.strictObject({
+  format: z.literal('craft/1'),
+  id: idText,
+  name: nameText,
+  deck: z.enum(['sit-on-top', 'sit-inside']),
+  hull: z.enum(['rigid', 'inflatable']),
+  drive: z.enum(['paddle', 'pedal', 'motor']),
+  lengthM: quantity(1.5, 8, 'm'),
+  beamM: quantity(0.4, 1.5, 'm'),
+  massKg: quantity(5, 150, 'kg'),
+  /** What the maker rates it to carry: angler, gear and catch together. */
+  ratedLoadKg: quantity(40, 600, 'kg'),
+  colour: lineText,
+  /** Name and number written on the hull, so that a stray boat finds its owner. */
+  marked: z.boolean(),
+  drainPlugs: wholeNumber(0, 12),
+  hatches: wholeNumber(0, 12),
+  /** A pace the angler holds for hours. */
+  cruiseMps: quantity(0.3, 4, 'm/s'),
+  /** The same with the second propulsion. */
+  spareMps: quantity(0.2, 3, 'm/s'),
+  outingsLogged: outingsCount,
+  condition: z.enum(['good', 'under repair']),
+  note: noteText,
+});
+export type Craft = z.infer<typeof craftSchema>;

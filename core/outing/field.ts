@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import { isTimeZone } from '../units/time';
+
+// Postgres keeps neither NUL nor half a surrogate pair in JSON: such text is refused at the door, in words.
+const unkeepable = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
+
+function text(max: number) {
+  return z
+    .string('Write this as text.')
+    .max(max, `At most ${max} characters.`)
+    .refine((value) => !unkeepable.test(value), 'Has a character that cannot be kept.');
+}
+
+/** A name: 1 to 80 characters. */
+export const nameText = text(80).refine((value) => value.trim().length > 0, 'Give it a name.');
+/** One line, may be empty. */
+export const lineText = text(200);
+/** Several lines, may be empty. */
+export const noteText = text(4000);
+
+/** Identifier of a document: lower-case letters, digits and hyphens. */
+export const idText = z
+  .string('An identifier is text.')
+  .regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'An identifier has lower-case letters, digits and hyphens, at most 64.');
+
+/** yyyy-mm-dd of a day that exists, 1900 to 2199. */
+export const dateText = z
+  .string('Write the date as yyyy-mm-dd.')
+  .refine((value) => /^(19|20|21)\d\d-\d\d-\d\d$/.test(value) && realDay(value), 'Write a real date as yyyy-mm-dd.');
+/** hh:mm, 00:00 to 23:59. */
+export const clockText = z
+  .string('Write the time as hh:mm.')
+  .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write the time as hh:mm, 00:00 to 23:59.');
+/** ISO 8601 with offset or Z, 1900 to 2199. */
+export const instantText = z.iso
+  .datetime({ offset: true, error: 'Write the moment as ISO 8601 with an offset.' })
+  .refine((value) => /^(19|20|21)/.test(value), 'A moment lies between 1900 and 2199.');
+export const zoneText = text(60).refine(isTimeZone, 'Not a time zone. Write one like UTC+1 or Atlantic/Azores.');
+
+/** A finite number within a range; the message names the range and the unit. */
+export function quantity(min: number, max: number, unit: string) {
+  const message = `A number from ${min} to ${max}${unit ? ` ${unit}` : ''}.`;
+  return z.number(message).min(min, message).max(max, message);
+}
+
+/** A whole number within a range. */
+export function wholeNumber(min: number, max: number) {
+  const message = `A whole number from ${min} to ${max}.`;
+  return z.int(message).min(min, message).max(max, message);
+}
+
+function realDay(value: string): boolean {
+  const [y = 0, m = 0, d = 0] = value.split('-').map(Number);
+  const day = new Date(Date.UTC(y, m - 1, d));
+  return day.getUTCFullYear() === y && day.getUTCMonth() === m - 1 && day.getUTCDate() === d;
+}

@@ -1,0 +1,78 @@
+import { z } from 'zod';
+import { speciesIds } from '../species/species';
+import { clockText, dateText, idText, instantText, lineText, nameText, quantity, wholeNumber } from './field';
+import { techniques, tripTypes } from './trip';
+
+/** One hour of the day as typed; null where nobody wrote a figure. */
+export const hourSchema = z.strictObject({
+  at: instantText,
+  windMps: quantity(0, 60, 'm/s').nullable(),
+  gustMps: quantity(0, 80, 'm/s').nullable(),
+  windFromDeg: quantity(0, 360, '°').nullable(),
+  airC: quantity(-40, 55, '°C').nullable(),
+  waveM: quantity(0, 12, 'm').nullable(),
+  swellM: quantity(0, 12, 'm').nullable(),
+  swellPeriodS: quantity(1, 30, 's').nullable(),
+  thunderPct: quantity(0, 100, '%').nullable(),
+});
+export type Hour = z.infer<typeof hourSchema>;
+
+export const briefSchema = z.strictObject({
+  targets: z.array(z.enum(speciesIds)).max(6),
+  /** Fish kept; 0: all released. */
+  keep: wholeNumber(0, 50),
+  waterId: idText.nullable(),
+  launchId: idText.nullable(),
+  areaId: idText.nullable(),
+  date: dateText,
+  launchAt: clockText,
+  homeAt: clockText,
+  nights: wholeNumber(0, 21),
+  /** People in the party, this angler included. */
+  party: wholeNumber(1, 12),
+  craftId: idText.nullable(),
+  trip: z.enum(tripTypes),
+  techniques: z.array(z.enum(techniques)).max(techniques.length),
+  standing: z.boolean(),
+  /** Who calls for help, and when, if nothing is heard. Empty name: nobody yet. */
+  contact: z.strictObject({ name: lineText, phone: lineText }),
+  alarmAt: clockText,
+});
+export type Brief = z.infer<typeof briefSchema>;
+
+export const conditionsSchema = z.strictObject({
+  source: z.literal('typed'),
+  /** When the forecast behind these figures was last looked at. */
+  takenAt: instantText.nullable(),
+  waterC: quantity(-2, 40, '°C').nullable(),
+  hours: z.array(hourSchema).max(24 * 22),
+});
+export type Conditions = z.infer<typeof conditionsSchema>;
+
+const loadoutEntry = z.strictObject({
+  itemId: idText,
+  quantity: wholeNumber(1, 500),
+  /** Carried by itself for this outing, not in the container it lives in. */
+  apart: z.boolean(),
+});
+const acceptance = z.strictObject({
+  /** The finding's key. */
+  key: z.string().max(200),
+  reason: z.string().trim().min(3, 'Say why, in a few words.').max(400),
+  at: instantText,
+  /** How bad it was when accepted; a finding that grows past it asks again. */
+  extent: quantity(0, 1_000_000, ''),
+});
+
+/** One outing, whole: the document that is edited, judged and signed. */
+export const outingSchema = z.strictObject({
+  format: z.literal('outing/1'),
+  id: idText,
+  title: nameText,
+  brief: briefSchema,
+  conditions: conditionsSchema,
+  loadout: z.array(loadoutEntry).max(400),
+  accepted: z.array(acceptance).max(200),
+});
+export type Outing = z.infer<typeof outingSchema>;
+export type LoadoutEntry = Outing['loadout'][number];

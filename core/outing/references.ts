@@ -1,0 +1,79 @@
+import type { Angler } from './angler';
+import type { Craft } from './craft';
+import type { Item } from './item';
+import type { RulePack } from './rulePack';
+import type { Area, Launch, Water } from './water';
+import type { Brief, LoadoutEntry, Outing } from './outing';
+
+/** All that an outing points at: what the judgement reads besides the outing itself. */
+export interface References {
+  angler: Angler | null;
+  craft: readonly Craft[];
+  items: readonly Item[];
+  waters: readonly Water[];
+  rulePacks: readonly RulePack[];
+}
+
+/** One line of the loadout with the item it names. */
+export interface Aboard {
+  item: Item;
+  entry: LoadoutEntry;
+}
+
+/** The outing's own references, looked up once. A missing one is null. */
+export interface Looked {
+  angler: Angler | null;
+  craft: Craft | null;
+  water: Water | null;
+  launch: Launch | null;
+  area: Area | null;
+  rulePack: RulePack | null;
+  aboard: readonly Aboard[];
+}
+
+function byId<T extends { id: string }>(list: readonly T[], id: string | null): T | null {
+  return id === null ? null : (list.find((one) => one.id === id) ?? null);
+}
+
+const indexes = new WeakMap<readonly Item[], ReadonlyMap<string, Item>>();
+/** The locker by id; made once for a list, since one judgement looks things up hundreds of times. */
+function itemIndex(items: readonly Item[]): ReadonlyMap<string, Item> {
+  const known = indexes.get(items) ?? new Map(items.map((item) => [item.id, item]));
+  indexes.set(items, known);
+  return known;
+}
+
+/** Items named by the loadout that the locker no longer holds are left out. */
+export function lookUp(outing: Outing, references: References): Looked {
+  const { brief } = outing;
+  const water = byId(references.waters, brief.waterId);
+  const items = itemIndex(references.items);
+  return {
+    angler: references.angler,
+    craft: byId(references.craft, brief.craftId),
+    water,
+    launch: water ? byId(water.launches, brief.launchId) : null,
+    area: water ? byId(water.areas, brief.areaId) : null,
+    rulePack: water ? byId(references.rulePacks, water.rulePackId) : null,
+    aboard: outing.loadout.flatMap((entry) => {
+      const item = items.get(entry.itemId);
+      return item ? [{ item, entry }] : [];
+    }),
+  };
+}
+
+/** Blanks of the sentence that the judgement cannot do without. */
+export const blanks = ['targets', 'water', 'launch', 'area', 'craft', 'angler'] as const;
+export type Blank = (typeof blanks)[number];
+
+export function openBlanks(brief: Brief, looked: Looked): Blank[] {
+  const filled: Record<Blank, boolean> = {
+    targets: brief.targets.length > 0 || brief.trip === 'shakedown',
+    water: looked.water !== null,
+    launch: looked.launch !== null,
+    area: looked.area !== null,
+    craft: looked.craft !== null,
+    angler: looked.angler !== null,
+  };
+  return blanks.filter((blank) => !filled[blank]);
+}

@@ -1,0 +1,66 @@
+import { DateTime } from 'luxon';
+
+/** Milliseconds since the epoch. Always passed in; core never asks for the time itself. */
+export type Instant = number;
+
+const MINUTE_MS = 60_000;
+export const HOUR_MS = 3_600_000;
+export const DAY_MS = 86_400_000;
+
+/** True for an IANA zone ("Atlantic/Azores") or a fixed offset ("UTC+1"). */
+export function isTimeZone(zone: string): boolean {
+  return DateTime.fromObject({}, { zone }).isValid;
+}
+
+/**
+ * The instant of a wall-clock time at a place.
+ * @param date yyyy-mm-dd @param time hh:mm @param zone IANA or fixed offset
+ * @returns null when the date, time or zone is not one
+ */
+export function instantOf(date: string, time: string, zone: string): Instant | null {
+  const at = DateTime.fromISO(`${date}T${time}`, { zone });
+  return at.isValid ? at.toMillis() : null;
+}
+
+/** hh:mm on the wall at a place. */
+export function clockAt(at: Instant, zone: string): string {
+  return DateTime.fromMillis(at, { zone }).toFormat('HH:mm');
+}
+
+/** yyyy-mm-dd at a place. */
+export function dateAt(at: Instant, zone: string): string {
+  return DateTime.fromMillis(at, { zone }).toFormat('yyyy-MM-dd');
+}
+
+/** ISO 8601 with the place's own offset, to the minute. */
+export function isoAt(at: Instant, zone: string): string {
+  return DateTime.fromMillis(at, { zone }).toFormat("yyyy-MM-dd'T'HH:mmZZ");
+}
+
+/** The date a whole number of days later (or earlier). */
+export function addDays(date: string, days: number): string {
+  return new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+}
+
+/** "Saturday 16 May", in English; a date that is not one comes back as it was. */
+export function dayInWords(date: string): string {
+  const at = DateTime.fromISO(date, { zone: 'utc', locale: 'en-GB' });
+  return at.isValid ? at.toFormat('cccc d LLLL') : date;
+}
+
+/** Whole days from one date to another; negative when the second is earlier. */
+export function daysBetween(from: string, to: string): number {
+  return Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
+}
+
+/** Minutes from the first instant to the second. */
+export function minutesBetween(from: Instant, to: Instant): number {
+  return (to - from) / MINUTE_MS;
+}
+
+/** hh:mm moved by minutes, kept within one day (00:00 to 23:59). */
+export function shiftClock(time: string, minutes: number): string {
+  const [h = 0, m = 0] = time.split(':').map(Number);
+  const total = Math.max(0, Math.min(24 * 60 - 1, h * 60 + m + minutes));
+  return `${String(Math.floor(total / 60)).padStart(2, '0')}:${String(total % 60).padStart(2, '0')}`;
+}

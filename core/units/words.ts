@@ -1,0 +1,51 @@
+/** A number for people: at most so many decimals, no trailing noughts, a true minus sign. */
+export function figure(value: number, decimals = 1): string {
+  const text = String(Number(value.toFixed(decimals)));
+  return text.startsWith('-') ? `−${text.slice(1)}` : text;
+}
+
+/** Metres under a kilometre to the nearest 10 m, then kilometres with one decimal. Metres in. */
+export function distance(metres: number): string {
+  return metres < 1000 ? `${figure(Math.round(metres / 10) * 10, 0)} m` : `${figure(metres / 1000)} km`;
+}
+
+/** Minutes as "40 min", "2 h" or "2 h 05 min". Minutes in. */
+export function duration(minutes: number): string {
+  const whole = Math.round(minutes);
+  if (whole < 60) return `${whole} min`;
+  const rest = whole % 60;
+  return rest === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')} min`;
+}
+
+/** Kilograms with one decimal; grams under 1 kg. Kilograms in. */
+export function mass(kg: number): string {
+  return kg < 0.995 ? `${Math.round(kg * 1000)} g` : `${figure(kg)} kg`;
+}
+
+/** "one" to "twelve" in words, then figures. */
+export function count(n: number): string {
+  const words = 'none one two three four five six seven eight nine ten eleven twelve'.split(' ');
+  return words[n] ?? String(n);
+}
+
+/** "a", "a and b", "a, b and c". */
+export function listed(parts: readonly string[]): string {
+  if (parts.length < 2) return parts[0] ?? '';
+  return `${parts.slice(0, -1).join(', ')} and ${parts[parts.length - 1] ?? ''}`;
+}
+
+export function plural(n: number, one: string, many = `${one}s`): string {
+  return n === 1 ? one : many;
+}
+
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+const MONTHS = 'January February March April May June July August September October November December'.split(' ');
+
+/** "16 May 2026" for yyyy-mm-dd. */
+export function dayWords(date: string): string {
+  const [y = '', m = '', d = ''] = date.split('-');
+  return `${Number(d)} ${MONTHS[Number(m) - 1] ?? m} ${y}`;
+}

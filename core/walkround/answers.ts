@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { instantText, lineText } from '../outing/field';
+import type { WalkTaken } from '../needs/match';
+import { HOUR_MS, type Instant } from '../units/time';
+import { type HullPart, hullPartIds } from './hullParts';
+
+export const verdicts = ['good', 'fault', 'not here'] as const;
+export type Verdict = (typeof verdicts)[number];
+
+/** One answer given on the walk-round. The record only grows; the last word on a step counts. */
+export const answerSchema = z.strictObject({
+  /** Made where the answer was given, so that sending it twice records it once. */
+  key: z.uuid('An answer carries a key of its own (a UUID).'),
+  stepId: z.string().regex(/^[a-z0-9:-]{1,100}$/, 'Not the name of a step.'),
+  verdict: z.enum(verdicts, 'Answer good, fault or not here.'),
+  at: instantText,
+  note: lineText,
+});
+export type Answer = z.infer<typeof answerSchema>;
+/** The last answer to each step. */
+export type Answers = ReadonlyMap<string, Answer>;
+
+export const noAnswers: Answers = new Map();
+
+/** The last word on each step, by the order in which they were recorded. */
+export function lastAnswers(record: readonly Answer[]): Answers {
+  return new Map(record.map((answer) => [answer.stepId, answer]));
+}
+
+/** How long "good" stands: from the evening before to the water. Faults stand until they are answered anew. */
+export const GOOD_STANDS_HOURS = 18;
+
+/** The last words that still stand at an instant: a "good" of an earlier day no longer does. */
+export function standingAnswers(record: readonly Answer[], now: Instant): Answers {
+  const oldest = now - GOOD_STANDS_HOURS * HOUR_MS;
+  return new Map([...lastAnswers(record)].filter(([, { verdict, at }]) => verdict !== 'good' || Date.parse(at) >= oldest));
+}
+
+export function itemStep(itemId: string): string {
+  return `item:${itemId}`;
+}
+export function eveningStep(itemId: string): string {
+  return `evening:${itemId}`;
+}
+
+/** Items that an answer takes away: the word at the water before the word of the evening. */
+export function takenByAnswers(answers: Answers): WalkTaken {
+  const fault = new Set<string>();
+  const missing = new Set<string>();
+  for (const [stepId, { verdict }] of answers) {
+    const [kind, itemId = ''] = stepId.split(':');
+    if (verdict === 'good' || (kind !== 'item' && kind !== 'evening')) continue;
+    if (kind === 'evening' && answers.has(itemStep(itemId))) continue;
+    (verdict === 'fault' ? fault : missing).add(itemId);
+  }
+  return { fault, missing };
+}
+
+/** Parts of the boat answered with a fault or as missing. */
+export function craftFaults(answers: Answers): { part: HullPart; missing: boolean }[] {
+  return hullPartIds.flatMap((part) => {
+    const verdict = answers.get(`hull:${part}`)?.verdict;
+    return verdict === undefined || verdict === 'good' ? [] : [{ part, missing: verdict === 'not here' }];
+  });
+}

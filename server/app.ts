@@ -1,0 +1,83 @@
+import { existsSync } from 'node:fs';
+import compress from '@fastify/compress';
+import helmet from '@fastify/helmet';
+import fastifyStatic from '@fastify/static';
+import swagger from '@fastify/swagger';
+import swaggerUi from '@fastify/swagger-ui';
+import Fastify, { type FastifyInstance } from 'fastify';
+import { jsonSchemaTransform, serializerCompiler } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import type { Database } from './db/open';
+import { outingRoutes } from './outings/routes';
+import { InvalidInput, handleErrors } from './problem';
+import { referenceRoutes } from './reference/routes';
+import { stores } from './stores';
+import { walkRoutes } from './walkround/routes';
+import { walkStore } from './walkround/store';
+
+/** What the app is made from. It never reads the environment and never listens. */
+export interface AppParts {
+  db: Database;
+  now: () => number;
+  /** Folder of the built web app; null: the API alone. */
+  webRoot: string | null;
+  log: boolean;
+}
+
+const BODY_LIMIT = 2 * 1024 * 1024;
+
+export async function buildApp({ db, now, webRoot, log }: AppParts): Promise<FastifyInstance> {
+  const app = Fastify({
+    logger: log ? { level: 'warn' } : false,
+    bodyLimit: BODY_LIMIT,
+    routerOptions: { maxParamLength: 200 },
+  });
+  app.setValidatorCompiler(({ schema, httpPart }) => (data) => {
+    const result = (schema as z.ZodType).safeParse(data ?? {});
+    return result.success ? { value: result.data } : { error: new InvalidInput(httpPart ?? 'body', result.error) };
+  });
+  app.setSerializerCompiler(serializerCompiler);
+  handleErrors(app);
+  await app.register(helmet, {
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:'],
+        workerSrc: ["'self'", 'blob:'],
+        // Served over plain HTTP on the own machine: nothing to upgrade to.
+        upgradeInsecureRequests: null,
+      },
+    },
+    strictTransportSecurity: false,
+  });
+  await app.register(compress, { threshold: 1024 });
+  await app.register(swagger, {
+    openapi: {
+      info: { title: 'Unhurried Tally', version: '1', description: 'The API behind the screens. Errors are RFC 9457 problem details.' },
+    },
+    transform: jsonSchemaTransform,
+  });
+  await app.register(swaggerUi, { routePrefix: '/api/docs' });
+
+  const from = stores(db);
+  const walks = walkStore(db);
+  app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean(), now: z.string() }) } } }, () => ({
+    ok: true,
+    now: new Date(now()).toISOString(),
+  }));
+  referenceRoutes(app, from);
+  outingRoutes(app, from, walks, now);
+  walkRoutes(app, from, walks, now);
+  if (webRoot !== null && existsSync(webRoot)) await serveWeb(app, webRoot);
+  return app;
+}
+
+async function serveWeb(app: FastifyInstance, root: string): Promise<void> {
+  await app.register(fastifyStatic, { root, maxAge: '1y', immutable: true, index: false, wildcard: false });
+  // Every address that is not a file or the API is a screen of the one page.
+  app.get('/*', { schema: { hide: true } }, (request, reply) => {
+    if (request.url.startsWith('/api/') || request.url.startsWith('/assets/')) return reply.callNotFound();
+    return reply.header('cache-control', 'no-cache').sendFile('index.html', { maxAge: 0, immutable: false });
+  });
+}

@@ -1,0 +1,57 @@
+import { bigserial, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+
+/** Every document is kept whole as JSON, with a version that each write moves on. A deleted one keeps its row for undo. */
+function documentTable<Name extends string>(name: Name) {
+  return pgTable(name, {
+    id: text().primaryKey(),
+    version: integer().notNull(),
+    doc: jsonb().notNull(),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    updatedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    deletedAt: timestamp({ withTimezone: true }),
+  });
+}
+
+export const anglers = documentTable('anglers');
+export const craft = documentTable('craft');
+export const items = documentTable('items');
+export const waters = documentTable('waters');
+export const rulePacks = documentTable('rule_packs');
+export const outings = documentTable('outings');
+export type DocumentTable = typeof anglers | typeof craft | typeof items | typeof waters | typeof rulePacks | typeof outings;
+
+/** The walk-round's answers. A trigger of the migration refuses to change or remove a row. */
+export const walkAnswers = pgTable(
+  'walk_answers',
+  {
+    id: bigserial({ mode: 'number' }).primaryKey(),
+    key: uuid().notNull().unique(),
+    outingId: text()
+      .notNull()
+      .references(() => outings.id),
+    stepId: text().notNull(),
+    verdict: text().notNull(),
+    at: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+    note: text().notNull(),
+    recordedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('walk_answers_outing').on(table.outingId)],
+);
+
+/** What was signed, frozen, with its hash. Append-only like the answers. */
+export const signatures = pgTable(
+  'signatures',
+  {
+    id: bigserial({ mode: 'number' }).primaryKey(),
+    outingId: text()
+      .notNull()
+      .references(() => outings.id),
+    signedAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+    hash: text().notNull(),
+    judged: jsonb().notNull(),
+  },
+  (table) => [index('signatures_outing').on(table.outingId)],
+);
+
+/** Facts about this database itself, such as when the demo data came in. */
+export const house = pgTable('house', { name: text().primaryKey(), value: text().notNull() });

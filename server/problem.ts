@@ -1,0 +1,81 @@
+import { randomUUID } from 'node:crypto';
+import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import { z } from 'zod';
+
+export const problemSchema = z.object({
+  type: z.string(),
+  title: z.string(),
+  status: z.int(),
+  detail: z.string(),
+  /** One entry per bad field. */
+  errors: z.array(z.object({ field: z.string(), message: z.string() })),
+  /** The document as it stands, on a version clash. */
+  current: z.unknown().optional(),
+  /** To find a failure of ours in the log. */
+  id: z.string().optional(),
+});
+export type Problem = z.infer<typeof problemSchema>;
+type FieldError = Problem['errors'][number];
+
+/** A refusal that the client can act on. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly detail: string,
+    readonly errors: readonly FieldError[] = [],
+    readonly current?: unknown,
+  ) {
+    super(detail);
+    this.name = 'Refusal';
+  }
+}
+export function notFound(what: string): Refusal {
+  return new Refusal(404, 'Not found', `There is no such ${what}.`);
+}
+
+/** Input that does not fit its schema: one message per field. */
+export class InvalidInput extends Error {
+  readonly fields: FieldError[];
+  constructor(part: string, error: z.ZodError) {
+    super('Some of what was sent cannot be taken.');
+    this.name = 'InvalidInput';
+    this.fields = error.issues.flatMap((issue) => fieldErrors(part, issue));
+  }
+}
+
+function fieldErrors(part: string, issue: z.core.$ZodIssue): FieldError[] {
+  const path = issue.path.map(String);
+  const name = (more: readonly string[]) => [...(part === 'body' ? [] : [part]), ...path, ...more].join('.') || 'body';
+  if (issue.code === 'unrecognized_keys')
+    return issue.keys.map((key) => ({ field: name([key]), message: 'Not a known field.' }));
+  return [{ field: name([]), message: issue.message }];
+}
+
+/** Every error leaves as RFC 9457 problem details. Ours say an id and no internals. */
+export function handleErrors(app: FastifyInstance): void {
+  app.setErrorHandler((error: FastifyError | Error, request, reply) => send(reply, problemOf(error, request)));
+  app.setNotFoundHandler((_request, reply) => send(reply, { ...base(404, 'Not found', 'Nothing is served at this address.') }));
+}
+
+function problemOf(error: FastifyError | Error, request: FastifyRequest): Problem {
+  if (error instanceof InvalidInput) return { ...base(400, 'Bad input', error.message), errors: error.fields };
+  if (error instanceof Refusal) {
+    const { status, title, detail, errors, current } = error;
+    return { ...base(status, title, detail), errors: [...errors], ...(current === undefined ? {} : { current }) };
+  }
+  const status = 'statusCode' in error && error.statusCode ? error.statusCode : 500;
+  if (status >= 400 && status < 500)
+    return { ...base(status, 'Bad request', error.message), errors: [{ field: 'body', message: error.message }] };
+  const id = randomUUID();
+  request.log.error({ err: error, id }, 'request failed');
+  return { ...base(500, 'Failure', 'The server failed on this. Nothing was changed. Try again; if it stays, look for the id in the log.'), id };
+}
+
+function base(status: number, title: string, detail: string): Problem {
+  return { type: 'about:blank', title, status, detail, errors: [] };
+}
+
+async function send(reply: FastifyReply, problem: Problem): Promise<void> {
+  await reply.code(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+}

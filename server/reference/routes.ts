@@ -1,0 +1,35 @@
+import type { FastifyInstance } from 'fastify';
+import type { ZodTypeProvider } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import { anglerSchema } from '#core/outing/angler';
+import { craftSchema } from '#core/outing/craft';
+import { itemSchema } from '#core/outing/item';
+import { rulePackSchema } from '#core/outing/rulePack';
+import { waterSchema } from '#core/outing/water';
+import { documentRoutes, keptSchema } from '../documents/routes';
+import type { Stores } from '../stores';
+
+const allSchema = z.object({
+  anglers: z.array(keptSchema(anglerSchema)),
+  craft: z.array(keptSchema(craftSchema)),
+  items: z.array(keptSchema(itemSchema)),
+  waters: z.array(keptSchema(waterSchema)),
+  rulePacks: z.array(keptSchema(rulePackSchema)),
+});
+
+/** What outings point at: each kind as documents, and all of them in one answer for those who judge. */
+export function referenceRoutes(parent: FastifyInstance, from: Stores): void {
+  documentRoutes(parent, '/api/anglers', 'angler', anglerSchema, from.anglers);
+  documentRoutes(parent, '/api/craft', 'boat', craftSchema, from.craft);
+  documentRoutes(parent, '/api/items', 'item', itemSchema, from.items);
+  documentRoutes(parent, '/api/waters', 'water', waterSchema, from.waters);
+  documentRoutes(parent, '/api/rule-packs', 'rule pack', rulePackSchema, from.rulePacks);
+  const app = parent.withTypeProvider<ZodTypeProvider>();
+  app.get('/api/references', { schema: { tags: ['references'], response: { 200: allSchema } } }, async () => ({
+    anglers: await from.anglers.list(),
+    craft: await from.craft.list(),
+    items: await from.items.list(),
+    waters: await from.waters.list(),
+    rulePacks: await from.rulePacks.list(),
+  }));
+}

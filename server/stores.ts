@@ -1,0 +1,41 @@
+import { anglerSchema } from '#core/outing/angler';
+import { craftSchema } from '#core/outing/craft';
+import { itemSchema } from '#core/outing/item';
+import { outingSchema } from '#core/outing/outing';
+import type { References } from '#core/outing/references';
+import { rulePackSchema } from '#core/outing/rulePack';
+import { waterSchema } from '#core/outing/water';
+import type { Database } from './db/open';
+import * as tables from './db/schema';
+import { documentStore } from './documents/store';
+
+/** A store for each kind of document. */
+export function stores(db: Database) {
+  return {
+    anglers: documentStore(db, tables.anglers, anglerSchema),
+    craft: documentStore(db, tables.craft, craftSchema),
+    items: documentStore(db, tables.items, itemSchema),
+    waters: documentStore(db, tables.waters, waterSchema),
+    rulePacks: documentStore(db, tables.rulePacks, rulePackSchema),
+    outings: documentStore(db, tables.outings, outingSchema),
+  };
+}
+export type Stores = ReturnType<typeof stores>;
+
+/** All that outings point at. */
+export async function readReferences(from: Stores): Promise<References> {
+  const [anglers, craft, items, waters, rulePacks] = await Promise.all([
+    from.anglers.list(),
+    from.craft.list(),
+    from.items.list(),
+    from.waters.list(),
+    from.rulePacks.list(),
+  ]);
+  return {
+    angler: anglers[0]?.doc ?? null,
+    craft: craft.map(({ doc }) => doc),
+    items: items.map(({ doc }) => doc),
+    waters: waters.map(({ doc }) => doc),
+    rulePacks: rulePacks.map(({ doc }) => doc),
+  };
+}
