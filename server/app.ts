@@ -54,7 +54,11 @@ export async function buildApp({ db, now, webRoot, log }: AppParts): Promise<Fas
   await app.register(compress, { threshold: 1024 });
   await app.register(swagger, {
     openapi: {
-      info: { title: 'Unhurried Tally', version: '1', description: 'The API behind the screens. Errors are RFC 9457 problem details.' },
+      info: {
+        title: 'Unhurried Tally',
+        version: '1',
+        description: 'The API behind the screens. Errors are RFC 9457 problem details.',
+      },
     },
     transform: jsonSchemaTransform,
   });

@@ -23,7 +23,10 @@ export function lockData(folder: string): () => void {
     mkdirSync(folder, { recursive: true });
     writeFileSync(mine, JSON.stringify(self()));
   } catch (error) {
-    throw new PlainError('unwritable', `The data folder ${folder} cannot be written to (${systemCode(error) ?? 'no reason given'}).`);
+    throw new PlainError(
+      'unwritable',
+      `The data folder ${folder} cannot be written to (${systemCode(error) ?? 'no reason given'}).`,
+    );
   }
   try {
     if (!claimed(mine, lock)) takeOver(folder, mine, lock);
@@ -49,7 +52,10 @@ function claimed(mine: string, lock: string): boolean {
 function takeOver(folder: string, mine: string, lock: string): void {
   const busy = join(folder, 'lock-takeover');
   const refuse = () =>
-    new PlainError('in-use', `The data folder ${folder} is in use by another running copy (process ${readHolder(lock)?.pid ?? 'unknown'}). Stop that one first.`);
+    new PlainError(
+      'in-use',
+      `The data folder ${folder} is in use by another running copy (process ${readHolder(lock)?.pid ?? 'unknown'}). Stop that one first.`,
+    );
   if (alive(readHolder(lock))) throw refuse();
   try {
     mkdirSync(busy);

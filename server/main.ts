@@ -20,7 +20,10 @@ async function openDatabase(settings: Settings, migrations: string): Promise<Ope
     try {
       return { ...(await openServer(settings.databaseUrl, migrations)), unlock: () => undefined };
     } catch (error) {
-      throw new PlainError('database', `The database at DATABASE_URL cannot be opened (${systemCode(error) ?? (error instanceof Error ? error.message : 'no reason given')}).`);
+      throw new PlainError(
+        'database',
+        `The database at DATABASE_URL cannot be opened (${systemCode(error) ?? (error instanceof Error ? error.message : 'no reason given')}).`,
+      );
     }
   }
   const unlock = lockData(settings.data);
@@ -28,7 +31,10 @@ async function openDatabase(settings: Settings, migrations: string): Promise<Ope
     return { ...(await openEmbedded({ folder: join(settings.data, 'db') }, migrations)), unlock };
   } catch (error) {
     unlock();
-    throw new PlainError('database', `The data in ${settings.data} cannot be opened (${error instanceof Error ? error.message : 'no reason given'}).`);
+    throw new PlainError(
+      'database',
+      `The data in ${settings.data} cannot be opened (${error instanceof Error ? error.message : 'no reason given'}).`,
+    );
   }
 }
 

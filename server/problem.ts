@@ -55,7 +55,9 @@ function fieldErrors(part: string, issue: z.core.$ZodIssue): FieldError[] {
 /** Every error leaves as RFC 9457 problem details. Ours say an id and no internals. */
 export function handleErrors(app: FastifyInstance): void {
   app.setErrorHandler((error: FastifyError | Error, request, reply) => send(reply, problemOf(error, request)));
-  app.setNotFoundHandler((_request, reply) => send(reply, { ...base(404, 'Not found', 'Nothing is served at this address.') }));
+  app.setNotFoundHandler((_request, reply) =>
+    send(reply, { ...base(404, 'Not found', 'Nothing is served at this address.') }),
+  );
 }
 
 function problemOf(error: FastifyError | Error, request: FastifyRequest): Problem {
@@ -69,7 +71,14 @@ function problemOf(error: FastifyError | Error, request: FastifyRequest): Proble
     return { ...base(status, 'Bad request', error.message), errors: [{ field: 'body', message: error.message }] };
   const id = randomUUID();
   request.log.error({ err: error, id }, 'request failed');
-  return { ...base(500, 'Failure', 'The server failed on this. Nothing was changed. Try again; if it stays, look for the id in the log.'), id };
+  return {
+    ...base(
+      500,
+      'Failure',
+      'The server failed on this. Nothing was changed. Try again; if it stays, look for the id in the log.',
+    ),
+    id,
+  };
 }
 
 function base(status: number, title: string, detail: string): Problem {

@@ -5,7 +5,8 @@ import { addDays } from '../units/time';
 
 /** About fifty things owned, some out of date, some under repair; dates relative to the first start. */
 export function demoLocker(today: string): readonly Item[] {
-  const own = (id: string, kind: KindId, name: string, rest: Partial<Item> = {}) => newItem(id, kind, { name, ...rest });
+  const own = (id: string, kind: KindId, name: string, rest: Partial<Item> = {}) =>
+    newItem(id, kind, { name, ...rest });
   const always = { always: true };
   return [
     own('foam-jacket', 'foam-jacket', 'Foam jacket, high back', always),
@@ -23,7 +24,11 @@ export function demoLocker(today: string): readonly Item[] {
     own('white-flag', 'flag', 'Faded flag, short', { attributes: { lengthM: 0.9 }, qualities: [], massKg: 0.3 }),
     own('mast-light', 'mast-light', 'Mast light, white'),
     own('headlamp', 'headlamp', 'Headlamp'),
-    own('old-headlamp', 'headlamp', 'Old headlamp', { condition: 'failed inspection', massKg: 0.09, note: 'Flickers when shaken.' }),
+    own('old-headlamp', 'headlamp', 'Old headlamp', {
+      condition: 'failed inspection',
+      massKg: 0.09,
+      note: 'Flickers when shaken.',
+    }),
     own('mirror', 'mirror', 'Signal mirror'),
     own('e-flare', 'electronic-flare', 'Electronic flare', { expiresOn: addDays(today, 300) }),
     own('stirrup', 'stirrup', 'Re-entry stirrup'),

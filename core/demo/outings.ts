@@ -27,7 +27,19 @@ function hours(date: string, from: string, count: number, of: (i: number) => Omi
 }
 
 const once = (...ids: string[]) => ids.map((itemId) => ({ itemId, quantity: 1, apart: false }));
-const always = once('foam-jacket', 'whistle', 'phone', 'knife', 'first-aid', 'paddle-leash', 'pump', 'bow-line', 'straps', 'key-pouch', 'licence');
+const always = once(
+  'foam-jacket',
+  'whistle',
+  'phone',
+  'knife',
+  'first-aid',
+  'paddle-leash',
+  'pump',
+  'bow-line',
+  'straps',
+  'key-pouch',
+  'licence',
+);
 
 /** One outing ready to sign, one with Stops; both on the day after the first start, so never in the past. */
 export function demoOutings(now: Instant): readonly Outing[] {
@@ -125,7 +137,18 @@ export function demoOutings(now: Instant): readonly Outing[] {
       },
       loadout: [
         ...always.filter(({ itemId }) => itemId !== 'foam-jacket'),
-        ...once('inflatable-jacket', 'spin-rod', 'rod-leash', 'soft-box', 'gaff', 'pliers', 'leader', 'white-flag', 'food', 'crate'),
+        ...once(
+          'inflatable-jacket',
+          'spin-rod',
+          'rod-leash',
+          'soft-box',
+          'gaff',
+          'pliers',
+          'leader',
+          'white-flag',
+          'food',
+          'crate',
+        ),
         { itemId: 'bottle', quantity: 2, apart: false },
       ],
       accepted: [],

@@ -44,7 +44,12 @@ export function assess(outing: Outing, references: References, answers: Answers,
   const findings = list.map((one): Finding => {
     const answerable = isAnswerable(one, j);
     const accepted = answerable ? acceptedReason(one, outing) : null;
-    return { ...one, answerable, accepted, repairs: accepted === null ? repairsFor(one, j, references, list, judgeAgain) : [] };
+    return {
+      ...one,
+      answerable,
+      accepted,
+      repairs: accepted === null ? repairsFor(one, j, references, list, judgeAgain) : [],
+    };
   });
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
   const steps = walkSteps(j.looked, j.needs);

@@ -43,7 +43,14 @@ export type Facts =
   | { code: 'out-of-date-aboard'; items: readonly { name: string; on: string }[] }
   | { code: 'first-outings'; craft: string; logged: number }
   | { code: 'darkness'; minutes: number; spans: readonly { from: string; to: string }[]; lit: boolean }
-  | { code: 'cold-water'; waterC: number; class: string; exhaustionMin: readonly [number, number]; minutesToLanding: number | null; dressed: boolean }
+  | {
+      code: 'cold-water';
+      waterC: number;
+      class: string;
+      exhaustionMin: readonly [number, number];
+      minutesToLanding: number | null;
+      dressed: boolean;
+    }
   | { code: 'party'; people: number };
 export type FindingCode = Facts['code'];
 

@@ -34,15 +34,21 @@ export const judgements: readonly ((j: Judging) => Found[])[] = [
 
 function briefComplete({ outing, looked }: Judging): Found[] {
   const blanks = openBlanks(outing.brief, looked);
-  return blanks.length > 0 ? [found('stop', 'physics', 'brief', blanks.length, { code: 'brief-incomplete', blanks })] : [];
+  return blanks.length > 0
+    ? [found('stop', 'physics', 'brief', blanks.length, { code: 'brief-incomplete', blanks })]
+    : [];
 }
 
 function hoursInOrder({ outing, looked, e, now }: Judging): Found[] {
   const { brief } = outing;
   if (!looked.water) return [];
   if (e.launchAt === null || e.homeAt === null)
-    return [found('stop', 'physics', 'brief', 1, { code: 'hours-reversed', launchAt: brief.launchAt, homeAt: brief.homeAt })];
-  return e.homeAt < now ? [found('stop', 'physics', 'brief', 1, { code: 'hours-gone', launchAt: brief.launchAt, date: brief.date })] : [];
+    return [
+      found('stop', 'physics', 'brief', 1, { code: 'hours-reversed', launchAt: brief.launchAt, homeAt: brief.homeAt }),
+    ];
+  return e.homeAt < now
+    ? [found('stop', 'physics', 'brief', 1, { code: 'hours-gone', launchAt: brief.launchAt, date: brief.date })]
+    : [];
 }
 
 function rules({ outing, looked, e, today }: Judging): Found[] {
@@ -57,13 +63,39 @@ function rules({ outing, looked, e, today }: Judging): Found[] {
   for (const rule of pack.rules) {
     const { citation } = rule;
     if (rule.rule === 'rods' && e.rods > rule.most)
-      list.push(found('stop', 'law', 'kit', e.rods, { code: 'rods-over-rule', rods: e.rods, most: rule.most, authority, citation }));
+      list.push(
+        found('stop', 'law', 'kit', e.rods, {
+          code: 'rods-over-rule',
+          rods: e.rods,
+          most: rule.most,
+          authority,
+          citation,
+        }),
+      );
     if ((rule.rule !== 'bag' && rule.rule !== 'closed') || !outing.brief.targets.includes(rule.speciesId)) continue;
     const species = speciesTable[rule.speciesId].name;
     if (rule.rule === 'bag' && e.keep > rule.most)
-      list.push(found('stop', 'law', 'brief', e.keep, { code: 'keep-over-rule', species, keep: e.keep, most: rule.most, authority, citation }, rule.speciesId));
+      list.push(
+        found(
+          'stop',
+          'law',
+          'brief',
+          e.keep,
+          { code: 'keep-over-rule', species, keep: e.keep, most: rule.most, authority, citation },
+          rule.speciesId,
+        ),
+      );
     if (rule.rule === 'closed' && inSeason(outing.brief.date.slice(5), rule.from, rule.to))
-      list.push(found('stop', 'law', 'brief', 1, { code: 'closed-season', species, from: rule.from, to: rule.to, authority, citation }, rule.speciesId));
+      list.push(
+        found(
+          'stop',
+          'law',
+          'brief',
+          1,
+          { code: 'closed-season', species, from: rule.from, to: rule.to, authority, citation },
+          rule.speciesId,
+        ),
+      );
   }
   return list;
 }
@@ -80,22 +112,48 @@ function weather({ outing, looked, e, now, answers }: Judging): Found[] {
   const missing = missingFigures(e, looked.launch?.surf === true);
   const wantedHours = Math.ceil(minutesBetween(e.launchAt, e.homeAt) / 60);
   if (missing.figures.length > 0)
-    list.push(found('mind', 'judgement', 'brief', missing.figures.length, { code: 'conditions-missing', figures: missing.figures, hours: wantedHours }));
+    list.push(
+      found('mind', 'judgement', 'brief', missing.figures.length, {
+        code: 'conditions-missing',
+        figures: missing.figures,
+        hours: wantedHours,
+      }),
+    );
   const seen = forecastSeenAt(outing, answers);
   const hoursOld = seen === null ? null : (now - seen) / HOUR_MS;
   if (hoursOld !== null && hoursOld > FORECAST_HOURS && missing.figures.length === 0)
     list.push(found('note', 'judgement', 'brief', hoursOld, { code: 'conditions-stale', hoursOld }));
   if (e.thunder && e.thunder.value >= THUNDER_MIND_PCT) {
     const level = e.thunder.value >= THUNDER_STOP_PCT ? 'stop' : 'mind';
-    list.push(found(level, 'physics', 'brief', e.thunder.value, { code: 'thunder', percent: e.thunder.value, at: e.thunder.at }));
+    list.push(
+      found(level, 'physics', 'brief', e.thunder.value, {
+        code: 'thunder',
+        percent: e.thunder.value,
+        at: e.thunder.at,
+      }),
+    );
   }
   if (!angler) return list;
   const { windMps, gustMps } = angler.limits;
   // Wind and the gusts in it are one cause: told once, by the steady wind where that already passes the limit.
   if (e.wind && e.wind.value > windMps)
-    list.push(found('mind', 'judgement', 'brief', e.wind.value, { code: 'wind-over-limit', mps: e.wind.value, at: e.wind.at, limitMps: windMps }));
+    list.push(
+      found('mind', 'judgement', 'brief', e.wind.value, {
+        code: 'wind-over-limit',
+        mps: e.wind.value,
+        at: e.wind.at,
+        limitMps: windMps,
+      }),
+    );
   else if (e.gust && e.gust.value > gustMps)
-    list.push(found('mind', 'judgement', 'brief', e.gust.value, { code: 'gust-over-limit', mps: e.gust.value, at: e.gust.at, limitMps: gustMps }));
+    list.push(
+      found('mind', 'judgement', 'brief', e.gust.value, {
+        code: 'gust-over-limit',
+        mps: e.gust.value,
+        at: e.gust.at,
+        limitMps: gustMps,
+      }),
+    );
   return list;
 }
 
@@ -113,7 +171,14 @@ function missingFigures(e: Judging['e'], surf: boolean): { figures: string[] } {
 function surfAtLaunch({ looked, e }: Judging): Found[] {
   const limitM = looked.angler?.limits.breakerM;
   if (limitM === undefined || e.breakerM === null || e.breakerM <= limitM || !looked.launch) return [];
-  return [found('stop', 'judgement', 'brief', e.breakerM, { code: 'surf-over-limit', breakerM: e.breakerM, limitM, launch: looked.launch.name })];
+  return [
+    found('stop', 'judgement', 'brief', e.breakerM, {
+      code: 'surf-over-limit',
+      breakerM: e.breakerM,
+      limitM,
+      launch: looked.launch.name,
+    }),
+  ];
 }
 
 function craftSound({ looked: { craft }, craftFaults }: Judging): Found[] {
@@ -122,7 +187,8 @@ function craftSound({ looked: { craft }, craftFaults }: Judging): Found[] {
     const [level, basis] = hullParts[part].critical ? (['stop', 'physics'] as const) : (['mind', 'judgement'] as const);
     return found(level, basis, 'walk-round', 1, { code: 'craft-fault', craft: craft.name, part, missing }, part);
   });
-  if (craft.condition === 'under repair') list.unshift(found('stop', 'physics', 'brief', 1, { code: 'craft-under-repair', craft: craft.name }));
+  if (craft.condition === 'under repair')
+    list.unshift(found('stop', 'physics', 'brief', 1, { code: 'craft-under-repair', craft: craft.name }));
   return list;
 }
 
@@ -165,11 +231,17 @@ function jackets({ looked, e }: Judging): Found[] {
   if (!where) return [];
   return looked.aboard
     .filter(({ item }) => item.kind === 'inflatable-jacket' && item.qualities.includes('automatic'))
-    .map(({ item }) => found('mind', 'school', 'kit', 1, { code: 'automatic-jacket', item: item.name, where }, item.id));
+    .map(({ item }) =>
+      found('mind', 'school', 'kit', 1, { code: 'automatic-jacket', item: item.name, where }, item.id),
+    );
 }
 
 function gaffs({ outing, looked, e }: Judging): Found[] {
-  const why = e.inflatable ? 'inflatable' : outing.brief.keep === 0 && outing.brief.targets.length > 0 ? 'released' : null;
+  const why = e.inflatable
+    ? 'inflatable'
+    : outing.brief.keep === 0 && outing.brief.targets.length > 0
+      ? 'released'
+      : null;
   if (!why) return [];
   return looked.aboard
     .filter(({ item }) => item.kind === 'gaff')
@@ -183,14 +255,23 @@ function dates({ looked, needs, lastDay }: Judging): Found[] {
   const told = (id: string) =>
     needs.some((need) => !need.met && need.means.some((one) => one.by === 'item' && one.itemId === id));
   const items = old.flatMap(({ item }) => (told(item.id) ? [] : [{ name: item.name, on: item.expiresOn ?? '' }]));
-  return items.length > 0 ? [found('note', 'judgement', 'kit', items.length, { code: 'out-of-date-aboard', items })] : [];
+  return items.length > 0
+    ? [found('note', 'judgement', 'kit', items.length, { code: 'out-of-date-aboard', items })]
+    : [];
 }
 
 function worthKnowing({ outing, looked, e, needs }: Judging): Found[] {
   const list: Found[] = [];
   const met = (id: string) => needs.some((need) => need.id === id && need.met);
   if (e.darkMinutes >= 1)
-    list.push(found('note', 'physics', 'brief', e.darkMinutes, { code: 'darkness', minutes: e.darkMinutes, spans: e.darkSpans, lit: met('be-seen-night') }));
+    list.push(
+      found('note', 'physics', 'brief', e.darkMinutes, {
+        code: 'darkness',
+        minutes: e.darkMinutes,
+        spans: e.darkSpans,
+        lit: met('be-seen-night'),
+      }),
+    );
   if (e.immersion && e.waterC !== null && e.immersion.class !== 'warm' && e.immersion.class !== 'cool')
     list.push(
       found('note', 'physics', 'brief', 40 - e.waterC, {
@@ -204,7 +285,13 @@ function worthKnowing({ outing, looked, e, needs }: Judging): Found[] {
     );
   if (looked.craft && looked.craft.outingsLogged < SHAKEDOWN_OUTINGS && outing.brief.trip !== 'shakedown') {
     const level = looked.angler?.experience === 'new' ? 'mind' : 'note';
-    list.push(found(level, 'school', 'brief', 1, { code: 'first-outings', craft: looked.craft.name, logged: looked.craft.outingsLogged }));
+    list.push(
+      found(level, 'school', 'brief', 1, {
+        code: 'first-outings',
+        craft: looked.craft.name,
+        logged: looked.craft.outingsLogged,
+      }),
+    );
   }
   if (e.party > 1) list.push(found('note', 'judgement', 'kit', e.party, { code: 'party', people: e.party }));
   return list;

@@ -41,7 +41,9 @@ const sentences: { [C in FindingCode]: (facts: Extract<Facts, { code: C }>) => S
     text: [
       `${capital(facts.reasons.map(sayReason).join('; '))}.`,
       ...facts.notCounted.map((means) =>
-        means.by === 'item' && means.shortfall ? `${means.name} does not count: ${sayShortfall(means.shortfall)}.` : `${sayMeans(means)}.`,
+        means.by === 'item' && means.shortfall
+          ? `${means.name} does not count: ${sayShortfall(means.shortfall)}.`
+          : `${sayMeans(means)}.`,
       ),
       catalogue[facts.needId].without,
       ...(facts.need === 'law' ? [confirm] : []),
@@ -119,7 +121,10 @@ const sentences: { [C in FindingCode]: (facts: Extract<Facts, { code: C }>) => S
     text: `${items.map((item) => `${item.name}: ${dayWords(item.on)}`).join('; ')}. Other means count in their place.`,
   }),
   'first-outings': ({ craft, logged }) => ({
-    title: logged === 0 ? `${craft} is new to you` : `${capital(count(logged))} ${plural(logged, 'outing')} with ${craft} so far`,
+    title:
+      logged === 0
+        ? `${craft} is new to you`
+        : `${capital(count(logged))} ${plural(logged, 'outing')} with ${craft} so far`,
     text: 'A short shakedown without tackle shows what this boat does: loading, launching, getting back in, pumping out.',
   }),
   darkness: ({ minutes, spans, lit }) => ({
@@ -142,7 +147,9 @@ function unmetTitle({ needId, want, have }: Extract<Facts, { code: 'need-unmet' 
     const { unit } = attributes[amount];
     return `${title}: ${figure(have)} of ${figure(want)} ${unit}`;
   }
-  return have > 0 ? `${title}: ${count(have)} of ${count(want)}` : `${title}: ${want > 1 ? `none of ${count(want)}` : 'not met'}`;
+  return have > 0
+    ? `${title}: ${count(have)} of ${count(want)}`
+    : `${title}: ${want > 1 ? `none of ${count(want)}` : 'not met'}`;
 }
 
 function seasonDay(monthDay: string): string {
@@ -202,7 +209,9 @@ export function sayBar(bar: GateBar): string {
     case 'critical':
       return `${capital(count(bar.steps.length))} ${plural(bar.steps.length, 'step', 'steps')} that must be good ${plural(bar.steps.length, 'is', 'are')} not yet.`;
     case 'forecast':
-      return bar.hoursOld === null ? 'Nobody has looked at a forecast.' : `The forecast was looked at ${duration(bar.hoursOld * 60)} ago; look again.`;
+      return bar.hoursOld === null
+        ? 'Nobody has looked at a forecast.'
+        : `The forecast was looked at ${duration(bar.hoursOld * 60)} ago; look again.`;
   }
 }
 

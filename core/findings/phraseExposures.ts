@@ -6,33 +6,76 @@ import { capital, count, distance, duration, figure, listed, mass, plural } from
 export function sayExposures(e: Exposures): { id: string; title: string; text: string }[] {
   const list: { id: string; title: string; text: string }[] = [];
   const say = (id: string, title: string, text: string) => list.push({ id, title, text });
-  if (e.hoursAfloat !== null) say('hours', `${duration(e.hoursAfloat * 60)} ${e.nights > 0 ? 'from launch to landing' : 'afloat'}`, e.nights > 0 ? `${capital(count(e.nights))} ${plural(e.nights, 'night')} ashore between.` : darkWords(e));
+  if (e.hoursAfloat !== null)
+    say(
+      'hours',
+      `${duration(e.hoursAfloat * 60)} ${e.nights > 0 ? 'from launch to landing' : 'afloat'}`,
+      e.nights > 0 ? `${capital(count(e.nights))} ${plural(e.nights, 'night')} ashore between.` : darkWords(e),
+    );
   if (e.maxDistanceM !== null && e.minutesToLanding !== null)
     say(
       'distance',
       `${distance(e.maxDistanceM)} from a landing at the farthest`,
       `${duration(e.minutesToLanding)} at your pace in still water${e.minutesToLandingSpare === null ? '' : `, ${duration(e.minutesToLandingSpare)} with the second propulsion`}. An estimate: wind and stream are not in it.`,
     );
-  say('party', e.solo ? 'Alone' : `${capital(count(e.party))} together`, e.solo ? 'Whatever happens, you are the first to help and perhaps the only one.' : 'Stay within a call of each other.');
+  say(
+    'party',
+    e.solo ? 'Alone' : `${capital(count(e.party))} together`,
+    e.solo
+      ? 'Whatever happens, you are the first to help and perhaps the only one.'
+      : 'Stay within a call of each other.',
+  );
   if (e.immersion && e.waterC !== null)
     say(
       'water',
       `Water ${figure(e.waterC)} °C, ${e.immersion.class}`,
       `Published range to exhaustion: ${duration(e.immersion.exhaustionMin[0])} to ${duration(e.immersion.exhaustionMin[1])}. A range, not a promise.`,
     );
-  if (e.wind) say('wind', `Wind to ${figure(e.wind.value)} m/s`, `At ${e.wind.at}${e.gust ? `, gusts to ${figure(e.gust.value)} m/s at ${e.gust.at}` : ''}.`);
-  if (e.breakerM !== null) say('surf', `Breakers of about ${figure(e.breakerM)} m at the launch`, 'Estimated from swell height and period.');
-  if (e.airMinC !== null && e.airMaxC !== null) say('air', e.airMinC === e.airMaxC ? `Air ${figure(e.airMinC)} °C` : `Air ${figure(e.airMinC)} to ${figure(e.airMaxC)} °C`, 'As written, in the shade.');
-  if (e.rapids > 0) say('rapids', `${capital(count(e.rapids))} ${plural(e.rapids, 'rapid')}`, 'Moving water: rods flat, one hand free.');
+  if (e.wind)
+    say(
+      'wind',
+      `Wind to ${figure(e.wind.value)} m/s`,
+      `At ${e.wind.at}${e.gust ? `, gusts to ${figure(e.gust.value)} m/s at ${e.gust.at}` : ''}.`,
+    );
+  if (e.breakerM !== null)
+    say('surf', `Breakers of about ${figure(e.breakerM)} m at the launch`, 'Estimated from swell height and period.');
+  if (e.airMinC !== null && e.airMaxC !== null)
+    say(
+      'air',
+      e.airMinC === e.airMaxC ? `Air ${figure(e.airMinC)} °C` : `Air ${figure(e.airMinC)} to ${figure(e.airMaxC)} °C`,
+      'As written, in the shade.',
+    );
+  if (e.rapids > 0)
+    say(
+      'rapids',
+      `${capital(count(e.rapids))} ${plural(e.rapids, 'rapid')}`,
+      'Moving water: rods flat, one hand free.',
+    );
   if (e.remote) say('coverage', 'A phone may not reach anyone', 'Coverage there is patchy or none.');
   if (e.traffic === 'busy') say('traffic', 'Boats pass close', 'You are low, and they are quick.');
   if (e.largest) {
     const { name, teeth, hazard } = speciesTable[e.largest.id];
-    const minds = [teeth === 'sharp' ? 'sharp teeth' : '', hazard === 'teeth' ? '' : hazard].filter((part) => part !== '');
-    say('fish', `${capital(name)} to ${figure(e.largest.lengthM * 100, 0)} cm`, `Largest likely, ${mass(e.largest.massKg)}, usual practice.${minds.length > 0 ? ` Mind the ${listed(minds)}.` : ''}`);
+    const minds = [teeth === 'sharp' ? 'sharp teeth' : '', hazard === 'teeth' ? '' : hazard].filter(
+      (part) => part !== '',
+    );
+    say(
+      'fish',
+      `${capital(name)} to ${figure(e.largest.lengthM * 100, 0)} cm`,
+      `Largest likely, ${mass(e.largest.massKg)}, usual practice.${minds.length > 0 ? ` Mind the ${listed(minds)}.` : ''}`,
+    );
   }
-  if (e.keep > 0 && e.largest) say('keeps', `${capital(count(e.keep))} kept`, `About ${mass(e.keepKg)} at the usual size, to be killed quickly and kept cold.`);
-  if (e.drive) say('drive', driveTitles[e.drive], e.inflatable ? 'An inflatable hull: nothing sharp bare, valves looked at.' : driveTexts[e.drive]);
+  if (e.keep > 0 && e.largest)
+    say(
+      'keeps',
+      `${capital(count(e.keep))} kept`,
+      `About ${mass(e.keepKg)} at the usual size, to be killed quickly and kept cold.`,
+    );
+  if (e.drive)
+    say(
+      'drive',
+      driveTitles[e.drive],
+      e.inflatable ? 'An inflatable hull: nothing sharp bare, valves looked at.' : driveTexts[e.drive],
+    );
   return list;
 }
 

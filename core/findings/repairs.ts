@@ -139,7 +139,9 @@ function candidates(one: Found, j: Judging): Repair[] {
     case 'hours-reversed':
       return [{ do: 'set-hours', launchAt: brief.launchAt, homeAt: shiftClock(brief.launchAt, 240) }];
     case 'hours-gone':
-      return [j.today, addDays(j.today, 1)].filter((date) => date > brief.date).map((date) => ({ do: 'set-date', date }));
+      return [j.today, addDays(j.today, 1)]
+        .filter((date) => date > brief.date)
+        .map((date) => ({ do: 'set-date', date }));
     case 'wind-over-limit':
     case 'gust-over-limit':
     case 'thunder':
@@ -201,7 +203,8 @@ function outOfTheDark(j: Judging): Repair[] {
   const last = j.e.darkSpans[j.e.darkSpans.length - 1];
   const list: Repair[] = [];
   if (first?.from === launchAt) list.push({ do: 'set-hours', launchAt: shiftClock(first.to, 1), homeAt });
-  if (last?.to === homeAt && last.from > launchAt) list.push({ do: 'set-hours', launchAt, homeAt: shiftClock(last.from, -1) });
+  if (last?.to === homeAt && last.from > launchAt)
+    list.push({ do: 'set-hours', launchAt, homeAt: shiftClock(last.from, -1) });
   return list.filter((one) => one.do !== 'set-hours' || one.launchAt < one.homeAt);
 }
 
@@ -217,4 +220,3 @@ function otherHours(j: Judging): Repair[] {
     .filter((hours) => shiftClock(hours.launchAt, 120) <= hours.homeAt)
     .map((hours) => ({ do: 'set-hours', ...hours }));
 }
-

@@ -15,10 +15,16 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       level: 'must',
       want: 1,
       grave: true,
-      reasons: reasons({ because: 'always' }, openWater(c) && { because: 'open-water' }, cannotSwim(c) && { because: 'cannot-swim' }),
+      reasons: reasons(
+        { because: 'always' },
+        openWater(c) && { because: 'open-water' },
+        cannotSwim(c) && { because: 'cannot-swim' },
+      ),
     }),
     lacks: (a, c) =>
-      a.item.qualities.includes('approved') ? tooLittle(a, 'newtons', openWater(c) || cannotSwim(c) ? 100 : 50) : { code: 'not-approved' },
+      a.item.qualities.includes('approved')
+        ? tooLittle(a, 'newtons', openWater(c) || cannotSwim(c) ? 100 : 50)
+        : { code: 'not-approved' },
   },
   'sound-signal': {
     title: 'Sound signal',
@@ -37,7 +43,12 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     distinctKinds: true,
     raise: ({ e }) => {
       const two = reasons(alone(e), farther(e, 1000), e.remote && { because: 'remote' });
-      return { level: 'must', want: two.length > 0 ? 2 : 1, grave: true, reasons: [...reasons({ because: 'always' }), ...two] };
+      return {
+        level: 'must',
+        want: two.length > 0 ? 2 : 1,
+        grave: true,
+        reasons: [...reasons({ because: 'always' }), ...two],
+      };
     },
     lacks: ({ item }, { looked }) =>
       item.kind === 'phone' && looked.water?.coverage === 'none' ? { code: 'no-coverage' } : null,
@@ -102,7 +113,11 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
         level: 'must',
         want: anchored ? 2 : 1,
         grave: anchored || e.river,
-        reasons: reasons({ because: 'always' }, anchored && { because: 'anchor-line' }, e.river && { because: 'river' }),
+        reasons: reasons(
+          { because: 'always' },
+          anchored && { because: 'anchor-line' },
+          e.river && { because: 'river' },
+        ),
       };
     },
   },
@@ -116,7 +131,12 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     title: 'Throw line',
     without: 'A swimmer in moving water cannot be reached by hand.',
     raise: ({ e }) =>
-      raised(e.rapids > 0 ? 'must' : 'should', 1, e.rapids > 0 && e.party > 1, reasons(e.river && { because: 'river' }, inRapids(e))),
+      raised(
+        e.rapids > 0 ? 'must' : 'should',
+        1,
+        e.rapids > 0 && e.party > 1,
+        reasons(e.river && { because: 'river' }, inRapids(e)),
+      ),
     lacks: (a) => (a.item.qualities.includes('floats') ? tooLittle(a, 'lengthM', 15) : { code: 'not-floating' }),
   },
   'first-aid': {

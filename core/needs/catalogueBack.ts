@@ -7,7 +7,8 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     title: 'Propulsion',
     without: 'The boat goes where wind and stream take it.',
     raise: () => ({ level: 'must', want: 1, grave: true, reasons: [{ because: 'always' }] }),
-    others: ({ e }) => (e.drive === null || e.drive === 'paddle' ? [] : [{ by: 'craft', part: 'drive', shortfall: null }]),
+    others: ({ e }) =>
+      e.drive === null || e.drive === 'paddle' ? [] : [{ by: 'craft', part: 'drive', shortfall: null }],
   },
   'second-propulsion': {
     title: 'Second propulsion',
@@ -81,7 +82,12 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     title: 'Carry to the water',
     without: 'A back is hurt before the day begins.',
     raise: ({ looked: { launch } }) =>
-      raised('should', 1, false, reasons(launch !== null && launch.carryM > 100 && { because: 'carry', metres: launch.carryM })),
+      raised(
+        'should',
+        1,
+        false,
+        reasons(launch !== null && launch.carryM > 100 && { because: 'carry', metres: launch.carryM }),
+      ),
     lacks: (a, { looked }) => tooLittle(a, 'ratedKg', looked.craft?.massKg ?? 0),
   },
   'on-vehicle': {

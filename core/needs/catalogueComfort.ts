@@ -48,7 +48,12 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     raise: ({ e }) => {
       const hours = Math.min(e.hoursAfloat ?? 0, 14);
       const want = Math.round(foodEnergy({ hours, nights: e.nights, effort: effortOf(e) }) / 100) * 100;
-      return raised('should', want, false, reasons((e.hoursAfloat ?? 0) > 3 && { because: 'hours', hours }, outOvernight(e)));
+      return raised(
+        'should',
+        want,
+        false,
+        reasons((e.hoursAfloat ?? 0) > 3 && { because: 'hours', hours }, outOvernight(e)),
+      );
     },
   },
   sun: {

@@ -22,7 +22,8 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
   rods: {
     title: 'A rod that suits',
     without: 'There is nothing to fish with.',
-    raise: (c) => raised('must', 1, false, reasons(fishing(c.e), onlyFly(c) && { because: 'technique', technique: 'fly' })),
+    raise: (c) =>
+      raised('must', 1, false, reasons(fishing(c.e), onlyFly(c) && { because: 'technique', technique: 'fly' })),
     lacks: ({ item }, c) => (onlyFly(c) && item.kind !== 'fly-rod' ? { code: 'wrong-technique' } : null),
   },
   'rod-retention': {
@@ -35,7 +36,12 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     without: 'There is nothing to cast.',
     raise: ({ e, brief }) => {
       const technique = withLures.find((one) => brief.techniques.includes(one));
-      return raised('must', 1, false, reasons(fishing(e) && technique !== undefined && { because: 'technique', technique }));
+      return raised(
+        'must',
+        1,
+        false,
+        reasons(fishing(e) && technique !== undefined && { because: 'technique', technique }),
+      );
     },
     lacks: ({ item }, c) => (onlyFly(c) && item.kind !== 'fly-box' ? { code: 'wrong-technique' } : null),
   },
@@ -51,7 +57,12 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     without: 'The day waits for bait.',
     raise: ({ e, brief }) => {
       const technique = (['live bait', 'anchored bait'] as const).find((one) => brief.techniques.includes(one));
-      return raised('must', 1, false, reasons(fishing(e) && technique !== undefined && { because: 'technique', technique }));
+      return raised(
+        'must',
+        1,
+        false,
+        reasons(fishing(e) && technique !== undefined && { because: 'technique', technique }),
+      );
     },
   },
 };

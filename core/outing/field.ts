@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { isTimeZone } from '../units/time';
 
 // Postgres keeps neither NUL nor half a surrogate pair in JSON: such text is refused at the door, in words.
-const unkeepable = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
+const unkeepable =
+  /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
 
 function text(max: number) {
   return z

@@ -8,7 +8,8 @@ export interface Conflict {
 }
 
 type Plain = Record<string, unknown>;
-const isPlain = (value: unknown): value is Plain => value !== null && typeof value === 'object' && !Array.isArray(value);
+const isPlain = (value: unknown): value is Plain =>
+  value !== null && typeof value === 'object' && !Array.isArray(value);
 
 /**
  * Three-way merge of two changes to one document. What only one side changed is taken from it; what both changed

@@ -1,6 +1,7 @@
 import { shiftClock } from '../units/time';
 import { alwaysAboard } from './edit';
 import type { Outing } from './outing';
+import { UNTITLED } from './title';
 import type { References } from './references';
 import { tripTechniques } from './trip';
 
@@ -13,7 +14,7 @@ export function newOuting(id: string, date: string, references: References): Out
   return {
     format: 'outing/1',
     id,
-    title: 'New outing',
+    title: UNTITLED,
     brief: {
       targets: [],
       keep: 0,

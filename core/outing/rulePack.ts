@@ -8,7 +8,12 @@ const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Wr
 
 export const ruleSchema = z.discriminatedUnion('rule', [
   /** Raises a need to law; `want` is how many or how much, null: as the product counts it. */
-  z.strictObject({ ...cited, rule: z.literal('need'), needId: z.enum(needIds), want: quantity(0, 1000, '').nullable() }),
+  z.strictObject({
+    ...cited,
+    rule: z.literal('need'),
+    needId: z.enum(needIds),
+    want: quantity(0, 1000, '').nullable(),
+  }),
   z.strictObject({ ...cited, rule: z.literal('rods'), most: wholeNumber(1, 20) }),
   z.strictObject({ ...cited, rule: z.literal('bag'), speciesId: z.enum(speciesIds), most: wholeNumber(0, 100) }),
   z.strictObject({ ...cited, rule: z.literal('closed'), speciesId: z.enum(speciesIds), from: monthDay, to: monthDay }),

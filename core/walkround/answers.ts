@@ -33,7 +33,9 @@ export const GOOD_STANDS_HOURS = 18;
 /** The last words that still stand at an instant: a "good" of an earlier day no longer does. */
 export function standingAnswers(record: readonly Answer[], now: Instant): Answers {
   const oldest = now - GOOD_STANDS_HOURS * HOUR_MS;
-  return new Map([...lastAnswers(record)].filter(([, { verdict, at }]) => verdict !== 'good' || Date.parse(at) >= oldest));
+  return new Map(
+    [...lastAnswers(record)].filter(([, { verdict, at }]) => verdict !== 'good' || Date.parse(at) >= oldest),
+  );
 }
 
 export function itemStep(itemId: string): string {

@@ -44,6 +44,8 @@ export function gate(
 export function forecastSeenAt(outing: Outing, answers: Answers): Instant | null {
   const written = outing.conditions.takenAt;
   const looked = answers.get('gate:weather');
-  const seen = [written, looked?.verdict === 'good' ? looked.at : null].flatMap((at) => (at === null ? [] : [Date.parse(at)]));
+  const seen = [written, looked?.verdict === 'good' ? looked.at : null].flatMap((at) =>
+    at === null ? [] : [Date.parse(at)],
+  );
   return seen.length > 0 ? Math.max(...seen) : null;
 }

@@ -20,13 +20,19 @@ const fieldWords: Record<string, string> = {
   alarmAt: 'The hour to call for help',
   conditions: 'The written conditions',
   accepted: 'The answered Minds',
+  loadout: 'What is aboard',
 };
+
+/** A field of the outing, as people call it. */
+export function sayField(field: string): string {
+  return fieldWords[field] ?? field;
+}
 
 /** One change since the signature, as a sentence. */
 export function sayChange(change: Change): string {
   switch (change.changed) {
     case 'field': {
-      const what = change.of === 'outing' ? (fieldWords[change.field] ?? change.field) : `${change.name}: its record`;
+      const what = change.of === 'outing' ? sayField(change.field) : `${change.name}: its record`;
       if (change.of !== 'outing') return `${what} was changed.`;
       return change.from && change.to ? `${what} was ${change.from}; now ${change.to}.` : `${what} changed.`;
     }
@@ -48,4 +54,3 @@ export function sayChanges(changes: readonly Change[], most = 6): string[] {
   const said = [...new Set(changes.map(sayChange))];
   return said.length <= most ? said : [...said.slice(0, most - 1), `And ${said.length - most + 1} more changes.`];
 }
-

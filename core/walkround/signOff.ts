@@ -41,7 +41,14 @@ export function canonical(value: unknown): string {
 
 /** What changed since a signature, as facts. */
 export type Change =
-  | { changed: 'field'; of: 'outing' | 'angler' | 'craft' | 'water' | 'rulePack'; name: string; field: string; from: string; to: string }
+  | {
+      changed: 'field';
+      of: 'outing' | 'angler' | 'craft' | 'water' | 'rulePack';
+      name: string;
+      field: string;
+      from: string;
+      to: string;
+    }
   | { changed: 'aboard'; name: string }
   | { changed: 'ashore'; name: string }
   | { changed: 'quantity'; name: string; from: number; to: number }
@@ -71,7 +78,12 @@ function topFields({ title, brief, conditions, accepted }: Outing): Record<strin
   return { title, ...brief, conditions, accepted };
 }
 
-function fieldChanges(of: Extract<Change, { changed: 'field' }>['of'], name: string, then: object, now: object): Change[] {
+function fieldChanges(
+  of: Extract<Change, { changed: 'field' }>['of'],
+  name: string,
+  then: object,
+  now: object,
+): Change[] {
   const before = new Map(Object.entries(then));
   return Object.entries(now).flatMap(([field, value]): Change[] =>
     canonical(before.get(field) ?? null) === canonical(value)
@@ -95,7 +107,8 @@ function loadoutChanges(then: Judged, now: Judged, name: (id: string) => string)
     ...[...after].flatMap(([id, entry]): Change[] => {
       const was = before.get(id);
       if (!was) return [{ changed: 'aboard', name: name(id) }];
-      if (was.quantity !== entry.quantity) return [{ changed: 'quantity', name: name(id), from: was.quantity, to: entry.quantity }];
+      if (was.quantity !== entry.quantity)
+        return [{ changed: 'quantity', name: name(id), from: was.quantity, to: entry.quantity }];
       return was.apart === entry.apart ? [] : [{ changed: 'item', name: name(id) }];
     }),
   ];
@@ -108,4 +121,3 @@ function answerChanges(then: Judged, now: Judged): Change[] {
     return was === verdict ? [] : [{ changed: 'answer', stepId, from: was ?? 'not answered', to: verdict }];
   });
 }
-

@@ -40,7 +40,14 @@ export function walkSteps(looked: Looked, needs: readonly JudgedNeed[]): Step[] 
       critical,
     };
     if (kind.evening === null) return [own];
-    const evening: Step = { ...own, id: eveningStep(item.id), phase: 'evening', place: null, how: kind.evening, critical: false };
+    const evening: Step = {
+      ...own,
+      id: eveningStep(item.id),
+      phase: 'evening',
+      place: null,
+      how: kind.evening,
+      critical: false,
+    };
     return [evening, own];
   });
   return [...steps, ...hullSteps(looked), ...gateSteps(looked, needs)].sort(

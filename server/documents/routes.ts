@@ -39,17 +39,30 @@ export function documentRoutes<Doc extends { id: string }>(
   const problems = { 400: problemSchema, 404: problemSchema, 409: problemSchema };
 
   app.get(path, { schema: { tags, response: { 200: z.array(kept) } } }, () => store.list());
-  app.post(path, { schema: { tags, body: z.strictObject({ doc: schema }), response: { 201: kept, ...problems } } }, async (request, reply) =>
-    reply.code(201).send(settled(await store.create(request.body.doc), what)),
+  app.post(
+    path,
+    { schema: { tags, body: z.strictObject({ doc: schema }), response: { 201: kept, ...problems } } },
+    async (request, reply) => reply.code(201).send(settled(await store.create(request.body.doc), what)),
   );
-  app.get(`${path}/:id`, { schema: { tags, params: idParams, response: { 200: kept, ...problems } } }, async (request) => {
-    const found = await store.get(request.params.id);
-    if (!found) throw notFound(what);
-    return found;
-  });
+  app.get(
+    `${path}/:id`,
+    { schema: { tags, params: idParams, response: { 200: kept, ...problems } } },
+    async (request) => {
+      const found = await store.get(request.params.id);
+      if (!found) throw notFound(what);
+      return found;
+    },
+  );
   app.put(
     `${path}/:id`,
-    { schema: { tags, params: idParams, body: z.strictObject({ version: versionField, doc: schema }), response: { 200: kept, ...problems } } },
+    {
+      schema: {
+        tags,
+        params: idParams,
+        body: z.strictObject({ version: versionField, doc: schema }),
+        response: { 200: kept, ...problems },
+      },
+    },
     async (request) => {
       const { id } = request.params;
       const { version, doc } = request.body;
@@ -62,10 +75,19 @@ export function documentRoutes<Doc extends { id: string }>(
   );
   app.delete(
     `${path}/:id`,
-    { schema: { tags, params: idParams, querystring: z.strictObject({ version: z.coerce.number().pipe(versionField) }), response: { 200: kept, ...problems } } },
+    {
+      schema: {
+        tags,
+        params: idParams,
+        querystring: z.strictObject({ version: z.coerce.number().pipe(versionField) }),
+        response: { 200: kept, ...problems },
+      },
+    },
     async (request) => settled(await store.remove(request.params.id, request.query.version), what),
   );
-  app.post(`${path}/:id/restore`, { schema: { tags, params: idParams, response: { 200: kept, ...problems } } }, async (request) =>
-    settled(await store.restore(request.params.id), what),
+  app.post(
+    `${path}/:id/restore`,
+    { schema: { tags, params: idParams, response: { 200: kept, ...problems } } },
+    async (request) => settled(await store.restore(request.params.id), what),
   );
 }

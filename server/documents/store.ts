@@ -10,9 +10,7 @@ export interface Kept<Doc> {
   doc: Doc;
 }
 export type WriteResult<Doc> =
-  | { done: 'kept'; kept: Kept<Doc> }
-  | { done: 'clash'; current: Kept<Doc> }
-  | { done: 'missing' };
+  { done: 'kept'; kept: Kept<Doc> } | { done: 'clash'; current: Kept<Doc> } | { done: 'missing' };
 
 /** Reads and writes of one kind of document. */
 export interface DocumentStore<Doc> {
@@ -43,7 +41,11 @@ export function documentStore<Doc extends { id: string }>(
     const row = await anyRow(id);
     return row && row.deletedAt === null ? { done: 'clash', current: kept(row) } : { done: 'missing' };
   };
-  const change = async (id: string, version: number, set: { doc?: Doc; deletedAt?: ReturnType<typeof sql> }): Promise<WriteResult<Doc>> => {
+  const change = async (
+    id: string,
+    version: number,
+    set: { doc?: Doc; deletedAt?: ReturnType<typeof sql> },
+  ): Promise<WriteResult<Doc>> => {
     const [row] = await db
       .update(table)
       .set({ ...set, version: sql`${table.version} + 1`, updatedAt: sql`now()` })
@@ -53,7 +55,9 @@ export function documentStore<Doc extends { id: string }>(
   };
   return {
     list: async () =>
-      (await db.select().from(table).where(isNull(table.deletedAt)).orderBy(asc(table.createdAt), asc(table.id))).map(kept),
+      (await db.select().from(table).where(isNull(table.deletedAt)).orderBy(asc(table.createdAt), asc(table.id))).map(
+        kept,
+      ),
     get: async (id) => {
       const row = await anyRow(id);
       return row && row.deletedAt === null ? kept(row) : null;

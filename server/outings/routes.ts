@@ -35,7 +35,8 @@ export function outingRoutes(parent: FastifyInstance, from: Stores, walks: WalkS
         const record = await walks.answers(kept.doc.id);
         const signature = await walks.lastSignature(kept.doc.id);
         const { findings, tallies, gate } = assess(kept.doc, references, standingAnswers(record, at), at);
-        const standing = (level: string) => findings.filter((one) => one.level === level && one.accepted === null).length;
+        const standing = (level: string) =>
+          findings.filter((one) => one.level === level && one.accepted === null).length;
         const judged = whatIsJudged(kept.doc, references, lastAnswers(record));
         return {
           kept,

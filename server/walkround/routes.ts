@@ -26,10 +26,14 @@ export function walkRoutes(parent: FastifyInstance, from: Stores, walks: WalkSto
   };
   const walkOf = async (id: string) => ({ answers: await walks.answers(id), signature: await walks.lastSignature(id) });
 
-  app.get('/api/outings/:id/walk-round', { schema: { tags, params: idParams, response: { 200: walkSchema, ...problems } } }, async (request) => {
-    await outingOf(request.params.id);
-    return walkOf(request.params.id);
-  });
+  app.get(
+    '/api/outings/:id/walk-round',
+    { schema: { tags, params: idParams, response: { 200: walkSchema, ...problems } } },
+    async (request) => {
+      await outingOf(request.params.id);
+      return walkOf(request.params.id);
+    },
+  );
 
   app.post(
     '/api/outings/:id/answers',
@@ -37,7 +41,9 @@ export function walkRoutes(parent: FastifyInstance, from: Stores, walks: WalkSto
       schema: {
         tags,
         params: idParams,
-        body: z.strictObject({ answers: z.array(answerSchema).min(1, 'Send at least one answer.').max(500, 'At most 500 answers at once.') }),
+        body: z.strictObject({
+          answers: z.array(answerSchema).min(1, 'Send at least one answer.').max(500, 'At most 500 answers at once.'),
+        }),
         response: { 200: walkSchema, ...problems },
       },
     },

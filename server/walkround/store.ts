@@ -32,7 +32,11 @@ export function walkStore(db: Database): WalkStore {
   });
   return {
     answers: async (outingId) => {
-      const rows = await db.select().from(walkAnswers).where(eq(walkAnswers.outingId, outingId)).orderBy(asc(walkAnswers.id));
+      const rows = await db
+        .select()
+        .from(walkAnswers)
+        .where(eq(walkAnswers.outingId, outingId))
+        .orderBy(asc(walkAnswers.id));
       return rows.map(({ key, stepId, verdict, at, note }) =>
         answerSchema.parse({ key, stepId, verdict, note, at: new Date(at).toISOString() }),
       );
@@ -45,11 +49,19 @@ export function walkStore(db: Database): WalkStore {
         .onConflictDoNothing({ target: walkAnswers.key });
     },
     lastSignature: async (outingId) => {
-      const [row] = await db.select().from(signatures).where(eq(signatures.outingId, outingId)).orderBy(desc(signatures.id)).limit(1);
+      const [row] = await db
+        .select()
+        .from(signatures)
+        .where(eq(signatures.outingId, outingId))
+        .orderBy(desc(signatures.id))
+        .limit(1);
       return row ? asSignature(row) : null;
     },
     sign: async (outingId, judged, signedAt) => {
-      const [row] = await db.insert(signatures).values({ outingId, signedAt, hash: hashOf(judged), judged }).returning();
+      const [row] = await db
+        .insert(signatures)
+        .values({ outingId, signedAt, hash: hashOf(judged), judged })
+        .returning();
       if (!row) throw new Error('The signature was not kept.');
       return asSignature(row);
     },

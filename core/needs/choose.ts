@@ -1,0 +1,31 @@
+import { kinds } from '../gear/kinds';
+import type { Item } from '../outing/item';
+import type { Aboard } from '../outing/references';
+import { catalogue } from './catalogue';
+import type { NeedId } from './ids';
+import { type WalkTaken, serviceLacks } from './match';
+import type { NeedContext, Shortfall } from './need';
+
+/** An owned item that could meet a need, and why it would not count if it came aboard; null: it would. */
+export interface Choice {
+  item: Item;
+  shortfall: Shortfall | null;
+}
+
+/** Everything in the locker whose kind can meet a need and that is not aboard: what counts first, then the lightest. */
+export function choicesFor(
+  needId: NeedId,
+  items: readonly Item[],
+  c: NeedContext,
+  lastDay: string,
+  taken: WalkTaken,
+): Choice[] {
+  const aboardIds = new Set(c.looked.aboard.map(({ item }) => item.id));
+  return items
+    .filter((item) => !aboardIds.has(item.id) && kinds[item.kind].means.includes(needId))
+    .map((item): Choice => {
+      const aboard: Aboard = { item, entry: { itemId: item.id, quantity: 1, apart: false } };
+      return { item, shortfall: serviceLacks(aboard, lastDay, taken) ?? catalogue[needId].lacks?.(aboard, c) ?? null };
+    })
+    .sort((a, b) => Number(a.shortfall !== null) - Number(b.shortfall !== null) || a.item.massKg - b.item.massKg);
+}

@@ -1,0 +1,77 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = fileURLToPath(new URL('..', import.meta.url));
+const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
+
+/** Ends with one plain sentence. */
+export function stopWith(sentence) {
+  console.error(sentence);
+  process.exit(1);
+}
+
+export function checkNode() {
+  if (major < 20 || (major === 20 && minor < 19))
+    stopWith(`Unhurried Tally needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+}
+
+/** Runs a command from the project's folder and gives its exit code. */
+export function run(command, args, options = {}) {
+  const result = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
+  if (result.error) console.error(`${command} could not be run: ${result.error.message}`);
+  return result.status ?? 1;
+}
+
+/** Installs what package-lock.json names, unless just that is installed already. */
+export function ensureInstalled() {
+  if (isInstalled()) return;
+  console.log('Installing the packages.');
+  if (run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error']) !== 0)
+    stopWith('The packages could not be installed; what npm said stands above.');
+}
+
+function isInstalled() {
+  const read = (path) => JSON.parse(readFileSync(join(root, path), 'utf8')).packages;
+  try {
+    const wanted = read('package-lock.json');
+    const here = read('node_modules/.package-lock.json');
+    return Object.entries(wanted).every(
+      ([path, entry]) => path === '' || entry.optional || entry.peer || here[path]?.version === entry.version,
+    );
+  } catch {
+    return false;
+  }
+}
+
+/** Builds web and server, unless the sources are those that were built last. */
+export async function ensureBuilt() {
+  const stamp = join(root, 'dist/stamp');
+  const now = sourceHash();
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
+  console.log('Building.');
+  const { build } = await import('vite');
+  for (const configFile of ['vite.config.ts', 'vite.server.config.ts'])
+    await build({ configFile: join(root, configFile), logLevel: 'error' });
+  mkdirSync(join(root, 'dist'), { recursive: true });
+  writeFileSync(stamp, now);
+}
+
+function sourceHash() {
+  const hash = createHash('sha256');
+  const take = (path) =>
+    hash
+      .update(path)
+      .update('\0')
+      .update(readFileSync(join(root, path)))
+      .update('\0');
+  for (const room of ['core', 'server', 'web'])
+    for (const path of readdirSync(join(root, room), { recursive: true, withFileTypes: true }).filter((entry) =>
+      entry.isFile(),
+    ))
+      if (!path.name.includes('.test.')) take(join(path.parentPath ?? path.path, path.name).slice(root.length));
+  for (const path of ['package-lock.json', 'vite.config.ts', 'vite.server.config.ts']) take(path);
+  return hash.digest('hex');
+}

@@ -1,0 +1,62 @@
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { checkNode, ensureBuilt, ensureInstalled, root, run } from './prepare.mjs';
+
+checkNode();
+process.chdir(root);
+ensureInstalled();
+ensureChromium();
+
+let passed = 0;
+let failed = 0;
+const count = (good, bad) => {
+  passed += good;
+  failed += bad;
+};
+const check = (name, command, args) => {
+  console.log(`\n${name}`);
+  const bad = run(command, args) === 0 ? 0 : 1;
+  count(1 - bad, bad);
+};
+
+rmSync(join(root, 'test-results'), { recursive: true, force: true });
+mkdirSync(join(root, 'test-results'), { recursive: true });
+check('Types', 'npx', ['tsc', '-b']);
+check('Lint, import fence, format, unused code', 'npm', ['run', '--silent', 'lint']);
+
+console.log('\nUnit tests');
+const unit = 'test-results/unit.json';
+const unitCode = run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`]);
+const units = report(unit);
+tally(unitCode, units?.numPassedTests, units?.numFailedTests);
+
+console.log('\nJourneys in the browser');
+await ensureBuilt();
+const journeyCode = run('npx', ['playwright', 'test']);
+const journeys = report('test-results/journeys.json');
+tally(journeyCode, journeys?.stats?.expected, journeys && journeys.stats.unexpected + journeys.stats.flaky);
+
+if (failed > 0) process.exitCode = 1;
+console.log(`\n${passed} passed, ${failed} failed`);
+
+/** A run that failed without a counted failure (no report, a crash, nothing run) counts as one. */
+function tally(code, good = 0, bad = 0) {
+  count(good, bad === 0 && (code !== 0 || good === 0) ? 1 : bad);
+}
+
+function report(path) {
+  try {
+    return JSON.parse(readFileSync(join(root, path), 'utf8'));
+  } catch {
+    return null;
+  }
+}
+
+function ensureChromium() {
+  if (existsSync('/usr/bin/chromium')) return;
+  console.log('Installing Debian’s chromium for the journeys.');
+  run('apt-get', ['update', '-qq']);
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium']);
+  if (!existsSync('/usr/bin/chromium'))
+    console.error('chromium is missing and could not be installed; the journeys will fail.');
+}

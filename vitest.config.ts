@@ -1,0 +1,11 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'web/**/*.test.ts'],
+    globalSetup: ['server/testing/makeDump.ts'],
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+    maxWorkers: 2,
+  },
+});

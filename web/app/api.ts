@@ -1,0 +1,50 @@
+/** An error the server explained, as problem details; `status` 0: it did not answer. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly fields: readonly { field: string; message: string }[] = [],
+    readonly current: unknown = null,
+  ) {
+    super(message);
+    this.name = 'ApiError';
+  }
+}
+
+/** A document with its version, as the server keeps it. */
+export interface Kept<Doc> {
+  version: number;
+  updatedAt: string;
+  doc: Doc;
+}
+
+type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+
+/** One call to the API. Fails with an ApiError whose message can be shown as it is. */
+export async function request<T>(method: Method, path: string, body?: unknown, keepalive = false): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      keepalive,
+      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    });
+  } catch {
+    throw new ApiError(0, 'The server does not answer. Is it running?');
+  }
+  const answer: unknown = await response.json().catch(() => null);
+  if (response.ok) return answer as T;
+  const problem = (answer ?? {}) as {
+    detail?: string;
+    errors?: { field: string; message: string }[];
+    current?: unknown;
+  };
+  throw new ApiError(
+    response.status,
+    problem.detail ?? 'The server gave an answer that cannot be read.',
+    problem.errors ?? [],
+    problem.current ?? null,
+  );
+}
+
+export const get = <T>(path: string): Promise<T> => request<T>('GET', path);

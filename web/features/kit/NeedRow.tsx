@@ -1,0 +1,142 @@
+import ExpandMoreOutlined from '@mui/icons-material/ExpandMoreOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { sayMeans, sayShortfall, wantedWords, whyNeed } from '#core/findings/phraseNeeds';
+import { catalogue } from '#core/needs/catalogue';
+import { choicesFor } from '#core/needs/choose';
+import { withItem } from '#core/outing/edit';
+import type { JudgedNeed, Means } from '#core/needs/match';
+import { addDays } from '#core/units/time';
+import { mass } from '#core/units/words';
+import { takenByAnswers } from '#core/walkround/answers';
+import { TallyStrokes } from '../../parts/TallyStrokes';
+import { useDesk } from '../outing/desk';
+
+/** One need with what meets it; opened, it tells why it is there and what else is owned for it. */
+export function NeedRow({ need }: { need: JudgedNeed }) {
+  const [open, setOpen] = useState(false);
+  const { title, amount } = catalogue[need.id];
+  const [counted, of] = amount ? [need.met ? 1 : 0, 1] : [Math.min(need.counted, need.want), need.want];
+  const wanted = wantedWords(need);
+  const counting = need.means.filter((means) => means.shortfall === null);
+  const idle = need.means.filter((means) => means.shortfall !== null);
+  return (
+    <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
+      <ButtonBase
+        onClick={() => setOpen(!open)}
+        aria-expanded={open}
+        sx={{
+          display: 'grid',
+          width: '100%',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr) auto 24px', sm: '210px 76px minmax(0, 1fr) 24px' },
+          columnGap: 1,
+          alignItems: 'start',
+          textAlign: 'left',
+          minHeight: 44,
+          py: 1,
+          font: 'inherit',
+        }}
+      >
+        <Typography component="span" sx={{ fontWeight: need.met ? 400 : 700 }}>
+          {title}{' '}
+          {wanted !== '' && (
+            <Box component="span" sx={{ typography: 'caption', color: 'text.secondary' }}>
+              {wanted}
+            </Box>
+          )}
+        </Typography>
+        <Box component="span" sx={{ pt: 0.5 }}>
+          <TallyStrokes counted={counted} of={Math.min(of, 20)} bare />
+          <Box component="span" sx={{ position: 'absolute', clip: 'rect(0 0 0 0)' }}>
+            {need.met ? 'counted' : 'not yet counted'}
+          </Box>
+        </Box>
+        <Box component="span" sx={{ gridColumn: { xs: '1 / 3', sm: 'auto' }, typography: 'body2' }}>
+          {counting.length > 0 && counting.map((means) => sayMeans(means)).join(' · ')}
+          {idle.map((means) => (
+            <Box
+              component="span"
+              key={means.by === 'item' ? means.itemId : means.part}
+              sx={{ display: 'block', color: need.met ? 'text.secondary' : 'error.main' }}
+            >
+              {idleWords(means)}
+            </Box>
+          ))}
+          {need.means.length === 0 && (
+            <Box component="span" sx={{ color: need.level === 'could' ? 'text.secondary' : 'error.main' }}>
+              Nothing aboard
+            </Box>
+          )}
+        </Box>
+        <ExpandMoreOutlined
+          fontSize="small"
+          aria-hidden
+          sx={{
+            gridRow: { xs: 1, sm: 'auto' },
+            gridColumn: { xs: 3, sm: 'auto' },
+            color: 'text.secondary',
+            transform: open ? 'rotate(180deg)' : 'none',
+          }}
+        />
+      </ButtonBase>
+      {open && <Opened need={need} />}
+    </Box>
+  );
+}
+
+function idleWords(means: Means): string {
+  if (means.by !== 'item' || means.shortfall === null) return sayMeans(means);
+  return `${means.name}: ${sayShortfall(means.shortfall)}`;
+}
+
+function Opened({ need }: { need: JudgedNeed }) {
+  const { doc, edit, references, looked, assessment, answers } = useDesk();
+  const lastDay = addDays(doc.brief.date, doc.brief.nights);
+  const c = { e: assessment.exposures, brief: doc.brief, looked, firstPaddleId: null };
+  const choices = choicesFor(need.id, references.items, c, lastDay, takenByAnswers(answers));
+  const ownMeans = catalogue[need.id].others !== undefined;
+  return (
+    <Box sx={{ pb: 1.5, pl: { sm: 1.5 }, borderLeft: { sm: 2 }, borderColor: { sm: 'divider' }, mb: 1 }}>
+      <Typography variant="body2" sx={{ maxWidth: 560 }}>
+        {whyNeed(need)}
+      </Typography>
+      {choices.length === 0 && (
+        <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+          {ownMeans && need.means.some((means) => means.by !== 'item')
+            ? 'This is met by what you do, not by a thing from the locker.'
+            : 'Nothing more in the locker does this.'}
+        </Typography>
+      )}
+      {choices.length > 0 && (
+        <Box
+          component="ul"
+          sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }}
+          aria-label={`Owned, for: ${catalogue[need.id].title}`}
+        >
+          {choices.map(({ item, shortfall }) => (
+            <Box component="li" key={item.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}>
+              <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
+                {item.name}, {mass(item.massKg)}
+                {shortfall && (
+                  <Box component="span" sx={{ color: 'text.secondary' }}>
+                    {' '}
+                    would not count: {sayShortfall(shortfall)}
+                  </Box>
+                )}
+              </Typography>
+              <Button
+                onClick={() => edit((outing) => withItem(outing, item.id, 1))}
+                aria-label={`Put aboard: ${item.name}`}
+              >
+                Put aboard
+              </Button>
+            </Box>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,126 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { Controller, type UseFormReturn } from 'react-hook-form';
+import { attributeIds, attributes, qualities, qualityIds } from '#core/gear/attributes';
+import { kindIds, kinds } from '#core/gear/kinds';
+import type { Item } from '#core/outing/item';
+import { FormChoice, FormNumber, FormSwitch, FormText, NumberField, asOptions } from '../../parts/fields';
+
+const kindOptions = kindIds.map((id) => ({ id, name: kinds[id].name }));
+
+/** An item's own figures. Choosing a kind for a new one fills in what is usual. */
+export function ItemFields({
+  form,
+  items,
+  isNew,
+}: {
+  form: UseFormReturn<Item>;
+  items: readonly Item[];
+  isNew: boolean;
+}) {
+  const { control, setValue, watch } = form;
+  const kind = kinds[watch('kind')];
+  const id = watch('id');
+  const others = items.filter((item) => item.id !== id).map((item) => ({ value: item.id, name: item.name }));
+  const batteries = items
+    .filter((item) => kinds[item.kind].means.includes('power'))
+    .map((item) => ({ value: item.id, name: item.name }));
+  const shown = attributeIds.filter(
+    (attribute) => attribute in kind.attributes || watch('attributes')[attribute] !== undefined,
+  );
+  return (
+    <>
+      <Controller
+        control={control}
+        name="kind"
+        render={({ field }) => (
+          <Autocomplete
+            options={kindOptions}
+            value={{ id: field.value, name: kinds[field.value].name }}
+            getOptionLabel={(option) => option.name}
+            isOptionEqualToValue={(a, b) => a.id === b.id}
+            disableClearable
+            onChange={(_, option) => {
+              field.onChange(option.id);
+              if (!isNew) return;
+              const usual = kinds[option.id];
+              setValue('name', usual.name);
+              setValue('massKg', usual.massKg);
+              setValue('attributes', { ...usual.attributes });
+              setValue('qualities', [...usual.qualities]);
+            }}
+            renderInput={(params) => <TextField {...params} label="Kind" />}
+          />
+        )}
+      />
+      <FormText control={control} name="name" label="Your name for it" />
+      <Two>
+        <FormNumber control={control} name="quantity" label="How many" unit="" />
+        <FormNumber control={control} name="massKg" label="Mass of one" unit="kg" />
+      </Two>
+      {shown.length > 0 && (
+        <Two>
+          {shown.map((attribute) => (
+            <Controller
+              key={attribute}
+              control={control}
+              name={`attributes.${attribute}`}
+              render={({ field, fieldState }) => (
+                <NumberField
+                  label={attributes[attribute].name}
+                  unit={attributes[attribute].unit}
+                  value={field.value ?? null}
+                  onChange={(value) => field.onChange(value ?? undefined)}
+                  error={fieldState.error?.message}
+                />
+              )}
+            />
+          ))}
+        </Two>
+      )}
+      <Controller
+        control={control}
+        name="qualities"
+        render={({ field }) => (
+          <Autocomplete
+            multiple
+            options={qualityIds}
+            value={field.value}
+            getOptionLabel={(quality) => qualities[quality]}
+            onChange={(_, chosen) => field.onChange(chosen)}
+            renderInput={(params) => <TextField {...params} label="What it is" />}
+          />
+        )}
+      />
+      <Two>
+        <FormChoice
+          control={control}
+          name="condition"
+          label="Condition"
+          options={asOptions(['good', 'failed inspection', 'under repair'])}
+        />
+        <FormText control={control} name="expiresOn" label="In date until" type="date" nullable />
+        <FormChoice control={control} name="containerId" label="Lives in" options={others} none="Nothing" />
+        <FormChoice
+          control={control}
+          name="poweredById"
+          label="Runs on"
+          options={batteries}
+          none="Its own cells, or none"
+        />
+      </Two>
+      <FormSwitch control={control} name="always" label="Goes on every outing" />
+      <FormText control={control} name="note" label="Note" lines={2} />
+      <Typography variant="caption" color="text.secondary">
+        At the walk-round: {kind.look.how} Bad looks like this: {kind.look.bad}
+      </Typography>
+    </>
+  );
+}
+
+function Two({ children }: { children: ReactNode }) {
+  return <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>{children}</Box>;
+}

@@ -1,0 +1,142 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { kinds } from '#core/gear/kinds';
+import { newItem } from '#core/gear/newItem';
+import { catalogue } from '#core/needs/catalogue';
+import type { Item } from '#core/outing/item';
+import { itemSchema } from '#core/outing/item';
+import { dateAt } from '#core/units/time';
+import { dayWords, mass } from '#core/units/words';
+import type { Kept } from '../../app/api';
+import { Loaded } from '../../parts/Loaded';
+import { Page } from '../../parts/Page';
+import { useNow } from '../../parts/useNow';
+import { DocumentDialog } from '../reference/DocumentDialog';
+import { type Column, DocumentTable } from '../reference/DocumentTable';
+import { useKept } from '../reference/queries';
+import { ItemFields } from './ItemFields';
+import { itemState } from './itemState';
+
+const filters = {
+  all: 'Everything',
+  trouble: 'Out of date, broken or under repair',
+  always: 'Goes on every outing',
+} as const;
+type Filter = keyof typeof filters;
+
+/** Settled here: what is owned, and in what state. What would annoy: hunting for the one thing that is out of date. */
+export function LockerScreen() {
+  const { data, error } = useKept();
+  const today = dateAt(useNow(), 'utc');
+  const [words, setWords] = useState('');
+  const [filter, setFilter] = useState<Filter>('all');
+  const [open, setOpen] = useState<Kept<Item> | 'new' | null>(null);
+  const rows = useMemo(() => {
+    const wanted = words.trim().toLowerCase();
+    return (data?.items ?? []).filter(({ doc }) => {
+      if (filter === 'always' && !doc.always) return false;
+      if (filter === 'trouble' && itemState(doc, today).sound) return false;
+      return `${doc.name} ${kinds[doc.kind].name}`.toLowerCase().includes(wanted);
+    });
+  }, [data, words, filter, today]);
+  const columns: Column<Kept<Item>>[] = [
+    { name: 'Kind', cell: ({ doc }) => kinds[doc.kind].name, wideOnly: true },
+    { name: 'Owned', number: true, cell: ({ doc }) => doc.quantity },
+    { name: 'Mass, each', number: true, cell: ({ doc }) => mass(doc.massKg) },
+    {
+      name: 'Meets',
+      wideOnly: true,
+      cell: ({ doc }) =>
+        kinds[doc.kind].means.map((id) => catalogue[id].title).join(' · ') || 'nothing that is counted',
+    },
+    { name: 'State', cell: ({ doc }) => <State item={doc} today={today} /> },
+  ];
+  return (
+    <Page
+      title="Locker"
+      lead="Everything owned. What is out of date, broken or under repair is kept here and does not count."
+      action={
+        <Button variant="contained" onClick={() => setOpen('new')}>
+          Add an item
+        </Button>
+      }
+    >
+      <Loaded data={data} error={error}>
+        {(kept) => (
+          <>
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mb: 1 }}>
+              <TextField
+                label="Find"
+                value={words}
+                size="small"
+                onChange={(event) => setWords(event.target.value)}
+                sx={{ width: 260 }}
+              />
+              <TextField
+                label="Show"
+                select
+                size="small"
+                value={filter}
+                onChange={(event) => setFilter(event.target.value as Filter)}
+                sx={{ minWidth: 260 }}
+              >
+                {Object.entries(filters).map(([id, name]) => (
+                  <MenuItem key={id} value={id}>
+                    {name}
+                  </MenuItem>
+                ))}
+              </TextField>
+              <Typography color="text.secondary" sx={{ alignSelf: 'center' }} role="status">
+                {rows.length} of {kept.items.length}
+              </Typography>
+            </Box>
+            {kept.items.length === 0 && (
+              <Typography sx={{ mt: 3 }}>
+                Nothing is owned yet. Add the first item: start with what you wear.
+              </Typography>
+            )}
+            {kept.items.length > 0 && rows.length === 0 && (
+              <Typography sx={{ mt: 3 }}>Nothing fits these words. Shorten them.</Typography>
+            )}
+            {rows.length > 0 && (
+              <DocumentTable
+                label="The locker"
+                rows={rows}
+                keyOf={({ doc }) => doc.id}
+                nameOf={({ doc }) => doc.name}
+                columns={columns}
+                onOpen={setOpen}
+              />
+            )}
+            {open && (
+              <DocumentDialog
+                kind="items"
+                what="item"
+                schema={itemSchema}
+                kept={open === 'new' ? null : open}
+                initial={newItem(crypto.randomUUID(), 'foam-jacket')}
+                onClose={() => setOpen(null)}
+              >
+                {(form) => <ItemFields form={form} items={kept.items.map(({ doc }) => doc)} isNew={open === 'new'} />}
+              </DocumentDialog>
+            )}
+          </>
+        )}
+      </Loaded>
+    </Page>
+  );
+}
+
+function State({ item, today }: { item: Item; today: string }) {
+  const state = itemState(item, today);
+  return (
+    <Box component="span" sx={{ color: state.sound ? 'text.secondary' : 'error.main' }}>
+      {state.words}
+      {state.sound && item.expiresOn !== null && `, until ${dayWords(item.expiresOn)}`}
+    </Box>
+  );
+}

@@ -1,0 +1,54 @@
+import Box from '@mui/material/Box';
+import { NavLink } from 'react-router';
+import { TallyStrokes } from '../../parts/TallyStrokes';
+import { useDesk } from './desk';
+
+/** The stations in the order people work, each with its strokes. Any can be opened at any time. */
+export function StationLine() {
+  const { doc, assessment } = useDesk();
+  const { brief, kit, walkRound } = assessment.tallies;
+  const stations = [
+    { to: 'brief', name: 'Brief', tally: brief },
+    { to: 'kit', name: 'Kit', tally: kit },
+    { to: 'walk-round', name: 'Walk-round', tally: walkRound },
+  ];
+  return (
+    <Box
+      component="nav"
+      aria-label="Stations"
+      sx={{
+        display: 'flex',
+        gap: { xs: 1, sm: 4 },
+        px: { xs: 2, sm: 3 },
+        mt: 0.5,
+        '@media print': { display: 'none' },
+      }}
+    >
+      {stations.map(({ to, name, tally }) => (
+        <Box
+          key={to}
+          component={NavLink}
+          to={`/outings/${doc.id}/${to}`}
+          sx={{
+            display: 'block',
+            flex: { xs: 1, sm: 'none' },
+            minHeight: 52,
+            pt: 0.5,
+            color: 'text.secondary',
+            textDecoration: 'none',
+            borderBottom: '3px solid transparent',
+            '&.active': { color: 'text.primary', fontWeight: 700, borderColor: 'text.primary' },
+          }}
+        >
+          {name}
+          <Box sx={{ display: { xs: 'none', sm: 'block' }, fontWeight: 400 }}>
+            <TallyStrokes counted={tally.counted} of={tally.of} size={12} />
+          </Box>
+          <Box sx={{ display: { xs: 'block', sm: 'none' }, typography: 'caption', fontWeight: 400 }}>
+            {tally.counted} of {tally.of}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,84 @@
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableContainer from '@mui/material/TableContainer';
+import TableHead from '@mui/material/TableHead';
+import TablePagination from '@mui/material/TablePagination';
+import TableRow from '@mui/material/TableRow';
+import Button from '@mui/material/Button';
+import { type ReactNode, useState } from 'react';
+
+export interface Column<Row> {
+  name: string;
+  cell: (row: Row) => ReactNode;
+  /** Numbers stand to the right. */
+  number?: boolean;
+  /** Left out where there is no room. */
+  wideOnly?: boolean;
+}
+
+interface Props<Row> {
+  rows: readonly Row[];
+  keyOf: (row: Row) => string;
+  nameOf: (row: Row) => string;
+  columns: readonly Column<Row>[];
+  onOpen: (row: Row) => void;
+  label: string;
+}
+
+const PAGE = 100;
+
+/** A plain table: the first column opens the row; over a hundred rows are paged. */
+export function DocumentTable<Row>({ rows, keyOf, nameOf, columns, onOpen, label }: Props<Row>) {
+  const [page, setPage] = useState(0);
+  const shownPage = Math.min(page, Math.floor(Math.max(0, rows.length - 1) / PAGE));
+  const shown = rows.slice(shownPage * PAGE, shownPage * PAGE + PAGE);
+  const hidden = (column: Column<Row>) => (column.wideOnly ? { display: { xs: 'none', md: 'table-cell' } } : {});
+  return (
+    <>
+      <TableContainer>
+        <Table size="small" aria-label={label}>
+          <TableHead>
+            <TableRow>
+              <TableCell>Name</TableCell>
+              {columns.map((column) => (
+                <TableCell key={column.name} align={column.number ? 'right' : 'left'} sx={hidden(column)}>
+                  {column.name}
+                </TableCell>
+              ))}
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {shown.map((row) => (
+              <TableRow key={keyOf(row)} hover>
+                <TableCell component="th" scope="row" sx={{ py: 0 }}>
+                  <Button
+                    onClick={() => onOpen(row)}
+                    sx={{ px: 0, textAlign: 'left', justifyContent: 'flex-start', lineHeight: 1.25 }}
+                  >
+                    {nameOf(row)}
+                  </Button>
+                </TableCell>
+                {columns.map((column) => (
+                  <TableCell key={column.name} align={column.number ? 'right' : 'left'} sx={hidden(column)}>
+                    {column.cell(row)}
+                  </TableCell>
+                ))}
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </TableContainer>
+      {rows.length > PAGE && (
+        <TablePagination
+          component="div"
+          count={rows.length}
+          page={shownPage}
+          rowsPerPage={PAGE}
+          rowsPerPageOptions={[PAGE]}
+          onPageChange={(_, next) => setPage(next)}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,69 @@
+import { useMemo } from 'react';
+import useSWR, { useSWRConfig } from 'swr';
+import type { Angler } from '#core/outing/angler';
+import type { Craft } from '#core/outing/craft';
+import type { Item } from '#core/outing/item';
+import type { References } from '#core/outing/references';
+import type { RulePack } from '#core/outing/rulePack';
+import type { Water } from '#core/outing/water';
+import { type Kept, request } from '../../app/api';
+
+const KEY = '/api/references';
+
+export interface DocumentKinds {
+  anglers: Angler;
+  craft: Craft;
+  items: Item;
+  waters: Water;
+  rulePacks: RulePack;
+}
+export type Kind = keyof DocumentKinds;
+export type KeptReferences = { [K in Kind]: Kept<DocumentKinds[K]>[] };
+
+const paths: Record<Kind, string> = {
+  anglers: '/api/anglers',
+  craft: '/api/craft',
+  items: '/api/items',
+  waters: '/api/waters',
+  rulePacks: '/api/rule-packs',
+};
+
+/** All that outings point at, with versions. */
+export function useKept() {
+  return useSWR<KeptReferences>(KEY);
+}
+
+/** The same as the judgement reads it; undefined while it is on its way. */
+export function useReferences(): { references: References | undefined; error: unknown } {
+  const { data, error } = useKept();
+  const references = useMemo<References | undefined>(
+    () =>
+      data && {
+        angler: data.anglers[0]?.doc ?? null,
+        craft: data.craft.map(({ doc }) => doc),
+        items: data.items.map(({ doc }) => doc),
+        waters: data.waters.map(({ doc }) => doc),
+        rulePacks: data.rulePacks.map(({ doc }) => doc),
+      },
+    [data],
+  );
+  return { references, error };
+}
+
+/** Writes of one kind of document; each refreshes what everyone reads. */
+export function useDocuments<K extends Kind>(kind: K) {
+  const { mutate } = useSWRConfig();
+  const path = paths[kind];
+  type Doc = DocumentKinds[K];
+  const then = async <T>(work: Promise<T>): Promise<T> => {
+    const done = await work;
+    await mutate(KEY);
+    return done;
+  };
+  return {
+    create: (doc: Doc) => then(request<Kept<Doc>>('POST', path, { doc })),
+    put: (doc: Doc, version: number) => then(request<Kept<Doc>>('PUT', `${path}/${doc.id}`, { version, doc })),
+    remove: (id: string, version: number) => then(request<Kept<Doc>>('DELETE', `${path}/${id}?version=${version}`)),
+    restore: (id: string) => then(request<Kept<Doc>>('POST', `${path}/${id}/restore`)),
+  };
+}

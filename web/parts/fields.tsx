@@ -1,0 +1,194 @@
+import FormControlLabel from '@mui/material/FormControlLabel';
+import FormHelperText from '@mui/material/FormHelperText';
+import InputAdornment from '@mui/material/InputAdornment';
+import MenuItem from '@mui/material/MenuItem';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { type Control, Controller, type FieldPath, type FieldValues } from 'react-hook-form';
+
+interface NumberProps {
+  label: string;
+  unit: string;
+  value: number | null;
+  onChange: (value: number | null) => void;
+  error?: string | undefined;
+  size?: 'small' | 'medium';
+  hideLabel?: boolean;
+  disabled?: boolean;
+}
+
+function written(value: number | null): string {
+  return value === null || Number.isNaN(value) ? '' : String(value);
+}
+
+/** A number with its unit. What is typed stays as typed; empty is null, and what is no number is NaN, for the schema to refuse. */
+export function NumberField({
+  label,
+  unit,
+  value,
+  onChange,
+  error,
+  size = 'medium',
+  hideLabel = false,
+  disabled = false,
+}: NumberProps) {
+  const [text, setText] = useState(written(value));
+  const [told, setTold] = useState(value);
+  if (!Object.is(told, value)) {
+    setTold(value);
+    setText(written(value));
+  }
+  return (
+    <TextField
+      label={hideLabel ? undefined : label}
+      value={text}
+      size={size}
+      fullWidth
+      disabled={disabled}
+      error={error !== undefined}
+      helperText={error}
+      onChange={(event) => {
+        const typed = event.target.value;
+        setText(typed);
+        const plain = typed.trim().replace(',', '.').replace('−', '-');
+        const next = plain === '' ? null : Number(plain);
+        setTold(next);
+        onChange(next);
+      }}
+      slotProps={{
+        htmlInput: { inputMode: 'decimal', ...(hideLabel ? { 'aria-label': label } : {}) },
+        input: unit === '' ? {} : { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> },
+      }}
+    />
+  );
+}
+
+interface FieldProps<T extends FieldValues> {
+  control: Control<T>;
+  name: FieldPath<T>;
+  label: string;
+}
+
+export function FormNumber<T extends FieldValues>({ control, name, label, unit }: FieldProps<T> & { unit: string }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <NumberField
+          label={label}
+          unit={unit}
+          value={field.value ?? null}
+          onChange={field.onChange}
+          error={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+interface TextProps {
+  type?: 'text' | 'date' | 'tel';
+  lines?: number;
+  /** Empty is kept as null. */
+  nullable?: boolean;
+}
+export function FormText<T extends FieldValues>({
+  control,
+  name,
+  label,
+  type = 'text',
+  lines = 1,
+  nullable = false,
+}: FieldProps<T> & TextProps) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <TextField
+          {...field}
+          value={field.value ?? ''}
+          onChange={(event) => field.onChange(nullable && event.target.value === '' ? null : event.target.value)}
+          inputRef={field.ref}
+          label={label}
+          type={type}
+          fullWidth
+          multiline={lines > 1}
+          rows={lines > 1 ? lines : undefined}
+          error={fieldState.error !== undefined}
+          helperText={fieldState.error?.message}
+          slotProps={type === 'date' ? { inputLabel: { shrink: true } } : {}}
+        />
+      )}
+    />
+  );
+}
+
+export interface Option {
+  value: string;
+  name: string;
+}
+export function FormChoice<T extends FieldValues>({
+  control,
+  name,
+  label,
+  options,
+  none,
+}: FieldProps<T> & { options: readonly Option[]; none?: string }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <TextField
+          {...field}
+          value={field.value ?? ''}
+          onChange={(event) =>
+            field.onChange(none !== undefined && event.target.value === '' ? null : event.target.value)
+          }
+          label={label}
+          select
+          fullWidth
+          error={fieldState.error !== undefined}
+          helperText={fieldState.error?.message}
+          slotProps={{
+            select: { displayEmpty: none !== undefined },
+            inputLabel: none !== undefined ? { shrink: true } : {},
+          }}
+        >
+          {none !== undefined && <MenuItem value="">{none}</MenuItem>}
+          {options.map((option) => (
+            <MenuItem key={option.value} value={option.value}>
+              {option.name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    />
+  );
+}
+
+export function FormSwitch<T extends FieldValues>({ control, name, label }: FieldProps<T>) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <div>
+          <FormControlLabel
+            control={<Switch checked={Boolean(field.value)} onChange={(_, on) => field.onChange(on)} />}
+            label={label}
+          />
+          {fieldState.error && <FormHelperText error>{fieldState.error.message}</FormHelperText>}
+        </div>
+      )}
+    />
+  );
+}
+
+/** Words that are their own names, as options. */
+export function asOptions(words: readonly string[]): Option[] {
+  return words.map((word) => ({ value: word, name: word.charAt(0).toUpperCase() + word.slice(1) }));
+}
