@@ -32,9 +32,9 @@ export function dateAt(at: Instant, zone: string): string {
   return DateTime.fromMillis(at, { zone }).toFormat('yyyy-MM-dd');
 }
 
-/** ISO 8601 with the place's own offset, to the minute. */
+/** ISO 8601 with the place's own offset, to the second. */
 export function isoAt(at: Instant, zone: string): string {
-  return DateTime.fromMillis(at, { zone }).toFormat("yyyy-MM-dd'T'HH:mmZZ");
+  return DateTime.fromMillis(at, { zone }).toFormat("yyyy-MM-dd'T'HH:mm:ssZZ");
 }
 
 /** The date a whole number of days later (or earlier). */

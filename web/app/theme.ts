@@ -80,8 +80,8 @@ export function makeTheme(name: ThemeName): Theme {
       },
       MuiIconButton: { styleOverrides: { root: { color: c.ink, minWidth: 44, minHeight: 44 } } },
       MuiLink: { defaultProps: { underline: 'always' } },
-      MuiPopover: { styleOverrides: { paper: { border: `1px solid ${c.ink}` } } },
-      MuiDialog: { styleOverrides: { paper: { border: `1px solid ${c.ink}` } } },
+      MuiPopover: { styleOverrides: { paper: { border: `1px solid ${c.ink}`, boxShadow: 'none' } } },
+      MuiDialog: { styleOverrides: { paper: { border: `1px solid ${c.ink}`, boxShadow: 'none' } } },
       MuiDialogTitle: { styleOverrides: { root: { ...heading, fontSize: '1.3rem' } } },
       MuiTableCell: {
         styleOverrides: {

@@ -14,7 +14,7 @@ export function Loaded<T>({ data, error, children }: Props<T>) {
   if (data !== undefined) return children(data);
   return (
     <Box role="status" sx={{ p: 4 }}>
-      <Typography color="text.secondary">
+      <Typography color="textSecondary">
         {error instanceof ApiError ? `${error.message} Trying again every few seconds.` : 'Reading.'}
       </Typography>
     </Box>

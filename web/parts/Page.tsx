@@ -20,7 +20,7 @@ export function Page({
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 2, mb: 2 }}>
         <Box sx={{ flex: 1, minWidth: 200 }}>
           <Typography variant="h1">{title}</Typography>
-          {lead && <Typography color="text.secondary">{lead}</Typography>}
+          {lead && <Typography color="textSecondary">{lead}</Typography>}
         </Box>
         {action}
       </Box>

@@ -16,52 +16,59 @@ const GROUP = 5;
 
 /** One stroke for each thing counted, every fifth crossing the four before it; what is not counted yet is faint. */
 export function TallyStrokes({ counted, of, size = 14, bare = false }: Props) {
+  const marks = (
+    <Box
+      component="span"
+      aria-hidden
+      sx={{ display: 'inline-flex', flexWrap: 'wrap', columnGap: `${size * 0.5}px`, rowGap: 0.5 }}
+    >
+      {Array.from({ length: Math.ceil(of / GROUP) }, (_, i) => (
+        <Group key={i} counted={counted - i * GROUP} of={Math.min(GROUP, of - i * GROUP)} size={size} seed={i} />
+      ))}
+    </Box>
+  );
+  if (bare) return marks;
+  return (
+    <Box component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: 1 }}>
+      {marks}
+      <Box component="span" sx={{ typography: 'caption', color: 'text.secondary', whiteSpace: 'nowrap' }}>
+        {counted} of {of}
+      </Box>
+    </Box>
+  );
+}
+
+function Group({ counted, of, size, seed }: { counted: number; of: number; size: number; seed: number }) {
   const { inks } = useTheme();
-  const gap = size * 0.36;
-  const groupWidth = gap * 4 + size * 0.28;
-  const groups = Math.ceil(of / GROUP);
-  const width =
-    Math.max(0, groups - 1) * groupWidth + (of === 0 ? 0 : gap * Math.min(4, of - (groups - 1) * GROUP) + 2);
+  const gap = size * 0.34;
   const strokes = Array.from({ length: of }, (_, i) => {
-    const left = Math.floor(i / GROUP) * groupWidth;
-    const within = i % GROUP;
-    const lean = (leans[i % leans.length] ?? 0) * (size / 14);
-    const x = left + within * gap + 2;
-    const crossing = within === GROUP - 1;
+    const lean = (leans[(seed * GROUP + i) % leans.length] ?? 0) * (size / 14);
+    const x = i * gap + 2;
     return (
       <path
         key={i}
         d={
-          crossing
-            ? `M${left - 0.5} ${size * 0.74}L${left + gap * 3 + 4.5} ${size * 0.3}`
-            : `M${x + 1} ${1 + (i % 3) * 0.4}L${x + lean - 0.6} ${size - 1}`
+          i === GROUP - 1
+            ? `M0 ${size * 0.72}L${gap * 3 + size * 0.36} ${size * 0.3}`
+            : `M${x + 1} ${1 + ((seed + i) % 3) * 0.4}L${x + lean - 0.6} ${size - 1}`
         }
         stroke={i < counted ? inks.ink : inks.faint}
-        strokeWidth={size / 8}
+        strokeWidth={size / 8.5}
         strokeLinecap="round"
       />
     );
   });
-  const marks = (
+  const drawn = Math.max(0, Math.min(counted, of));
+  return (
     <svg
-      width={Math.ceil(width + 4)}
+      width={Math.ceil(gap * Math.min(3, of - 1) + 4)}
       height={size}
       style={{ overflow: 'visible', flexShrink: 0 }}
-      aria-hidden
       fill="none"
     >
       {/* Counted strokes over faint ones, so that a crossing stroke is not cut. */}
-      {strokes.slice(counted)}
-      {strokes.slice(0, counted)}
+      {strokes.slice(drawn)}
+      {strokes.slice(0, drawn)}
     </svg>
-  );
-  if (bare) return marks;
-  return (
-    <Box component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: 1, whiteSpace: 'nowrap' }}>
-      {marks}
-      <Box component="span" sx={{ typography: 'caption', color: 'text.secondary' }}>
-        {counted} of {of}
-      </Box>
-    </Box>
   );
 }

@@ -14,7 +14,8 @@ interface NumberProps {
   onChange: (value: number | null) => void;
   error?: string | undefined;
   size?: 'small' | 'medium';
-  hideLabel?: boolean;
+  /** In a table: no box and no label, which is spoken instead. */
+  inTable?: boolean;
   disabled?: boolean;
 }
 
@@ -30,7 +31,7 @@ export function NumberField({
   onChange,
   error,
   size = 'medium',
-  hideLabel = false,
+  inTable = false,
   disabled = false,
 }: NumberProps) {
   const [text, setText] = useState(written(value));
@@ -41,7 +42,8 @@ export function NumberField({
   }
   return (
     <TextField
-      label={hideLabel ? undefined : label}
+      label={inTable ? undefined : label}
+      variant={inTable ? 'standard' : 'outlined'}
       value={text}
       size={size}
       fullWidth
@@ -57,7 +59,10 @@ export function NumberField({
         onChange(next);
       }}
       slotProps={{
-        htmlInput: { inputMode: 'decimal', ...(hideLabel ? { 'aria-label': label } : {}) },
+        htmlInput: {
+          inputMode: 'decimal',
+          ...(inTable ? { 'aria-label': label, style: { minHeight: 32, padding: '2px 4px' } } : {}),
+        },
         input: unit === '' ? {} : { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> },
       }}
     />

@@ -18,7 +18,7 @@ export function BriefScreen() {
           What that means
         </Typography>
         {exposed.length === 0 && (
-          <Typography color="text.secondary">Fill the sentence: what follows from it appears here.</Typography>
+          <Typography color="textSecondary">Fill the sentence: what follows from it appears here.</Typography>
         )}
         <Box
           component="dl"

@@ -74,7 +74,7 @@ export function ConditionsTable() {
         <Typography variant="h2" id="conditions">
           The day, as you read it
         </Typography>
-        <Typography variant="body2" color="text.secondary" role="status">
+        <Typography variant="body2" color="textSecondary" role="status">
           {conditions.takenAt === null
             ? 'Not looked at yet.'
             : `Looked at ${ago(minutesBetween(Date.parse(conditions.takenAt), now))}.`}
@@ -91,7 +91,7 @@ export function ConditionsTable() {
         />
       </Box>
       {starts.length === 0 ? (
-        <Typography color="text.secondary">
+        <Typography color="textSecondary">
           Say the launch and the hours in the sentence; the table has a row for each hour then.
         </Typography>
       ) : (
@@ -130,7 +130,7 @@ export function ConditionsTable() {
                         <Checked
                           label={`${name} at ${clock}, ${unit}`}
                           unit=""
-                          hideLabel
+                          inTable
                           value={row?.[key] ?? null}
                           schema={hourSchema.shape[key]}
                           onChange={(value) => setFigure(at, key, value)}
@@ -164,7 +164,7 @@ interface CheckedProps {
   label: string;
   unit: string;
   value: number | null;
-  hideLabel?: boolean;
+  inTable?: boolean;
   schema: {
     safeParse: (value: unknown) => { success: true } | { success: false; error: { issues: { message: string }[] } };
   };

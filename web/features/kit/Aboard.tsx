@@ -24,7 +24,7 @@ export function Aboard() {
       <Typography variant="h2" id="aboard">
         Aboard
       </Typography>
-      <Typography variant="caption" color="text.secondary" component="p">
+      <Typography variant="caption" color="textSecondary" component="p">
         {mass(gearKg)} of gear
         {carriedKg !== null &&
           looked.craft &&
@@ -33,14 +33,14 @@ export function Aboard() {
       <Button variant="contained" onClick={() => setChoosing(true)} sx={{ my: 1.5 }} fullWidth>
         Choose from the locker
       </Button>
-      {looked.aboard.length === 0 && <Typography color="text.secondary">Nothing yet.</Typography>}
+      {looked.aboard.length === 0 && <Typography color="textSecondary">Nothing yet.</Typography>}
       <Lines lines={working} grey={false} />
       {idle.length > 0 && (
         <>
           <Typography variant="h3" sx={{ mt: 3 }}>
             Passengers
           </Typography>
-          <Typography variant="caption" color="text.secondary">
+          <Typography variant="caption" color="textSecondary">
             aboard, meeting no need of this outing
           </Typography>
           <Lines lines={idle} grey />
@@ -98,7 +98,7 @@ function Lines({ lines, grey }: { lines: readonly Line[]; grey: boolean }) {
                 </IconButton>
               </>
             )}
-            <Typography variant="body2" color="text.secondary" sx={{ width: 56, textAlign: 'right' }}>
+            <Typography variant="body2" color="textSecondary" sx={{ width: 56, textAlign: 'right' }}>
               {mass(item.massKg * entry.quantity)}
             </Typography>
             <IconButton

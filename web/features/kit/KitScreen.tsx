@@ -31,7 +31,7 @@ export function KitScreen() {
                 <Typography variant="h2" id={`purpose-${purpose}`}>
                   {purposes[purpose]}
                 </Typography>
-                <Typography variant="caption" color="text.secondary">
+                <Typography variant="caption" color="textSecondary">
                   {met} of {needs.length} counted
                 </Typography>
               </Box>

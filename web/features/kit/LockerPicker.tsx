@@ -86,7 +86,7 @@ export function LockerPicker({ onClose }: { onClose: () => void }) {
         </Box>
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
-        <Typography variant="caption" color="text.secondary" sx={{ mr: 'auto' }}>
+        <Typography variant="caption" color="textSecondary" sx={{ mr: 'auto' }}>
           {doc.loadout.length} things aboard, {mass(assessment.gearKg)}
         </Typography>
         <Button variant="contained" onClick={onClose}>

@@ -104,7 +104,7 @@ function Opened({ need }: { need: JudgedNeed }) {
         {whyNeed(need)}
       </Typography>
       {choices.length === 0 && (
-        <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+        <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
           {ownMeans && need.means.some((means) => means.by !== 'item')
             ? 'This is met by what you do, not by a thing from the locker.'
             : 'Nothing more in the locker does this.'}

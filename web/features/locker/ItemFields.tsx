@@ -114,7 +114,7 @@ export function ItemFields({
       </Two>
       <FormSwitch control={control} name="always" label="Goes on every outing" />
       <FormText control={control} name="note" label="Note" lines={2} />
-      <Typography variant="caption" color="text.secondary">
+      <Typography variant="caption" color="textSecondary">
         At the walk-round: {kind.look.how} Bad looks like this: {kind.look.bad}
       </Typography>
     </>

@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { kinds } from '#core/gear/kinds';
+import { kindIds, kinds } from '#core/gear/kinds';
 import { newItem } from '#core/gear/newItem';
 import { catalogue } from '#core/needs/catalogue';
 import type { Item } from '#core/outing/item';
@@ -37,7 +37,8 @@ export function LockerScreen() {
   const [open, setOpen] = useState<Kept<Item> | 'new' | null>(null);
   const rows = useMemo(() => {
     const wanted = words.trim().toLowerCase();
-    return (data?.items ?? []).filter(({ doc }) => {
+    const sorted = (data?.items ?? []).toSorted((a, b) => kindIds.indexOf(a.doc.kind) - kindIds.indexOf(b.doc.kind));
+    return sorted.filter(({ doc }) => {
       if (filter === 'always' && !doc.always) return false;
       if (filter === 'trouble' && itemState(doc, today).sound) return false;
       return `${doc.name} ${kinds[doc.kind].name}`.toLowerCase().includes(wanted);
@@ -90,7 +91,7 @@ export function LockerScreen() {
                   </MenuItem>
                 ))}
               </TextField>
-              <Typography color="text.secondary" sx={{ alignSelf: 'center' }} role="status">
+              <Typography color="textSecondary" sx={{ alignSelf: 'center' }} role="status">
                 {rows.length} of {kept.items.length}
               </Typography>
             </Box>

@@ -34,7 +34,7 @@ export function FindingNote({ finding }: { finding: Finding }) {
           {title}
         </Typography>
         <Typography variant="body2">{text}</Typography>
-        <Typography variant="caption" color="text.secondary">
+        <Typography variant="caption" color="textSecondary">
           rests on {sayBasis(finding.basis)}
         </Typography>
         {finding.accepted !== null && (

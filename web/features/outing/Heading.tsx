@@ -34,7 +34,7 @@ export function Heading() {
           }}
         />
       </Typography>
-      <Typography color="text.secondary" sx={{ minWidth: 0 }}>
+      <Typography color="textSecondary" sx={{ minWidth: 0 }}>
         {where}
         {looked.craft && (
           <>

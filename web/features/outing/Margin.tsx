@@ -31,7 +31,7 @@ export function Margin({ station }: { station: Station }) {
 }
 
 /** The margin where there is no room for a column: a bar at the foot that opens it. */
-export function MarginBar({ station }: { station: Station }) {
+export function MarginBar({ station, inPlace = false }: { station: Station; inPlace?: boolean }) {
   const { assessment } = useDesk();
   const [open, setOpen] = useState(false);
   const worst = assessment.findings.find((one) => one.accepted === null)?.level;
@@ -39,7 +39,7 @@ export function MarginBar({ station }: { station: Station }) {
     <Box
       sx={{
         display: { xs: 'block', md: 'none' },
-        position: 'sticky',
+        position: inPlace ? 'static' : 'sticky',
         bottom: { xs: 60, sm: 0 },
         zIndex: 9,
         '@media print': { display: 'none' },
@@ -90,12 +90,12 @@ function Findings({ station }: { station: Station }) {
         <Typography variant="h3" component="h2">
           Margin
         </Typography>
-        <Typography variant="caption" color="text.secondary">
+        <Typography variant="caption" color="textSecondary">
           {countFindings(findings)}
         </Typography>
       </Box>
       {findings.length === 0 && (
-        <Typography color="text.secondary" sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
+        <Typography color="textSecondary" sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
           Nothing to say about what was counted. What is not written down was not counted.
         </Typography>
       )}
@@ -114,7 +114,7 @@ function Group({ name, findings }: { name: string; findings: readonly Finding[] 
         <Typography
           variant="caption"
           component="h3"
-          color="text.secondary"
+          color="textSecondary"
           sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5, pb: 1 }}
         >
           {name}

@@ -128,7 +128,7 @@ function Rows({ name, list, known, onCopy, onRemove }: RowsProps) {
   if (list.length === 0) return null;
   return (
     <Box component="section" sx={{ mb: 4 }}>
-      <Typography variant="caption" component="h2" color="text.secondary">
+      <Typography variant="caption" component="h2" color="textSecondary">
         {name}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
@@ -152,7 +152,7 @@ function Row({ one, known, onCopy, onRemove }: { one: Summary } & Omit<RowsProps
       component="li"
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: '64px 1fr', md: '76px minmax(0, 1fr) 250px 190px' },
+        gridTemplateColumns: { xs: '64px 1fr', md: '76px minmax(0, 1fr) 370px 160px' },
         columnGap: 2,
         rowGap: 0.5,
         alignItems: 'start',
@@ -165,7 +165,7 @@ function Row({ one, known, onCopy, onRemove }: { one: Summary } & Omit<RowsProps
         <Typography variant="h2" component="div" sx={{ fontSize: '1.9rem', lineHeight: 1 }}>
           {day}
         </Typography>
-        <Typography variant="caption" color="text.secondary">
+        <Typography variant="caption" color="textSecondary">
           {weekday.slice(0, 3)}, {month.slice(0, 3)}
         </Typography>
       </Box>
@@ -174,13 +174,13 @@ function Row({ one, known, onCopy, onRemove }: { one: Summary } & Omit<RowsProps
           <Link
             component={RouterLink}
             to={`/outings/${doc.id}/brief`}
-            color="text.primary"
+            color="textPrimary"
             sx={{ overflowWrap: 'anywhere' }}
           >
             {doc.title}
           </Link>
         </Typography>
-        <Typography color="text.secondary" variant="body2">
+        <Typography color="textSecondary" variant="body2">
           {[
             water?.name,
             craft?.name,
@@ -213,7 +213,7 @@ function Row({ one, known, onCopy, onRemove }: { one: Summary } & Omit<RowsProps
 function Counted({ name, counted, of }: { name: string; counted: number; of: number }) {
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column' }}>
-      <Typography variant="caption" color="text.secondary" sx={{ lineHeight: 1.2 }}>
+      <Typography variant="caption" color="textSecondary" sx={{ lineHeight: 1.2 }}>
         {name}
       </Typography>
       {of === 0 ? (

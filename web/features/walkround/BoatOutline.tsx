@@ -13,7 +13,9 @@ export function BoatOutline({ craft, place }: { craft: Craft; place: PlaceId }) 
   const stern = 6;
   const bow = WIDTH - 6;
   const here = along === null ? null : stern + along * (bow - stern);
-  const hull = `M${stern} ${mid} C${stern + 4} ${mid - half * 0.8} ${stern + 70} ${mid - half} ${WIDTH * 0.46} ${mid - half} S${bow - 60} ${mid - half * 0.5} ${bow} ${mid} S${WIDTH * 0.64} ${mid + half} ${WIDTH * 0.46} ${mid + half} S${stern + 4} ${mid + half * 0.8} ${stern} ${mid}Z`;
+  const side = (y: number) =>
+    `C${stern + 4} ${mid + y * 0.8} ${WIDTH * 0.2} ${mid + y} ${WIDTH * 0.46} ${mid + y} C${WIDTH * 0.7} ${mid + y} ${bow - 50} ${mid + y * 0.5} ${bow} ${mid}`;
+  const hull = `M${stern} ${mid} ${side(-half)} M${stern} ${mid} ${side(half)}`;
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${mid * 2}`}
@@ -22,7 +24,7 @@ export function BoatOutline({ craft, place }: { craft: Craft; place: PlaceId }) 
       aria-label={along === null ? `${craft.name} from above` : `${craft.name} from above, with the place to look at`}
       fill="none"
     >
-      <path d={hull} stroke={inks.slate} strokeWidth={1.8} fill={inks.raised} />
+      <path d={hull} stroke={inks.slate} strokeWidth={1.8} />
       <rect
         x={WIDTH * 0.37}
         y={mid - half * 0.52}

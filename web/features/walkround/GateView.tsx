@@ -65,9 +65,7 @@ export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void
                   );
                 })}
               {bar.bar === 'critical' && bar.steps.length > 6 && (
-                <Typography color="text.secondary">
-                  and {bar.steps.length - 6} more, in the list of all steps
-                </Typography>
+                <Typography color="textSecondary">and {bar.steps.length - 6} more, in the list of all steps</Typography>
               )}
               {bar.bar === 'forecast' && (
                 <Button
@@ -86,11 +84,13 @@ export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void
           </Typography>
         ))}
       </Box>
-      <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+      <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
         Your signature says that you have counted. It does not say that nothing can happen.
       </Typography>
       <HoldToSign onSign={() => void sign()} disabled={!gate.open} />
-      <MarginBar station="walk-round" />
+      <Box sx={{ mt: 1.5 }}>
+        <MarginBar station="walk-round" inPlace />
+      </Box>
     </>
   );
 }

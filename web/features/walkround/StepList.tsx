@@ -28,7 +28,7 @@ export function StepList({ onOpen, onGate }: { onOpen: (index: number) => void; 
                 <span>
                   {step.title}
                   {step.phase === 'evening' && (
-                    <Typography component="span" variant="caption" color="text.secondary">
+                    <Typography component="span" variant="caption" color="textSecondary">
                       {' '}
                       the evening before
                     </Typography>

@@ -47,7 +47,7 @@ export function StepView({ step, onAnswer, onGo }: Props) {
       <Box sx={{ flex: 1 }}>
         {looked.craft && step.place && onBoat && <BoatOutline craft={looked.craft} place={step.place} />}
         {step.place && !onBoat && (
-          <Typography color="text.secondary" sx={{ mt: 1 }}>
+          <Typography color="textSecondary" sx={{ mt: 1 }}>
             {places[step.place].name}
           </Typography>
         )}
@@ -61,10 +61,10 @@ export function StepView({ step, onAnswer, onGo }: Props) {
           {step.title}
         </Typography>
         <Typography sx={{ fontSize: '1.25rem', lineHeight: 1.4 }}>{step.how}</Typography>
-        <Typography sx={{ mt: 1.5 }} color="text.secondary">
+        <Typography sx={{ mt: 1.5 }} color="textSecondary">
           Bad looks like this: {step.bad}
         </Typography>
-        <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+        <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
           {step.serves.length > 0 ? `For: ${step.serves.join(' · ')}. ` : ''}
           {step.critical ? 'Must be good before you sign.' : ''}
           {given ? ` Answered: ${answerWords[given].toLowerCase()}.` : ''}

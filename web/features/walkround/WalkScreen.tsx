@@ -18,8 +18,8 @@ import { StepView } from './StepView';
 const phaseNames: Record<Step['phase'], string> = {
   evening: 'The evening before',
   vehicle: 'At the vehicle',
-  boat: 'At the water · bow to stern',
-  body: 'At the water · head to foot',
+  boat: 'Bow to stern',
+  body: 'Head to foot',
   gate: 'At the gate',
 };
 
@@ -27,7 +27,7 @@ type View = { at: 'step'; index: number } | { at: 'gate' } | { at: 'list' };
 
 /** Settled here: is each thing there and sound, and may one launch. What would annoy: reading, scrolling, small buttons. */
 export function WalkScreen() {
-  const { doc, assessment, answers, walk, changes, looked, now } = useDesk();
+  const { doc, assessment, answers, walk, changes, looked } = useDesk();
   const { steps } = assessment;
   const firstOpen = steps.findIndex((step) => answers.get(step.id)?.verdict !== 'good');
   const [view, setView] = useState<View>(() => (firstOpen < 0 ? { at: 'gate' } : { at: 'step', index: firstOpen }));
@@ -38,7 +38,12 @@ export function WalkScreen() {
   const go = (to: number) => setView(to >= steps.length ? { at: 'gate' } : { at: 'step', index: Math.max(0, to) });
 
   if (walk.signature && changes && !resigning)
-    return <SignedCard signature={walk.signature} changes={changes} onAgain={() => setResigning(true)} />;
+    return (
+      <Box sx={{ maxWidth: 520, mx: 'auto' }}>
+        <TopLine />
+        <SignedCard signature={walk.signature} changes={changes} onAgain={() => setResigning(true)} />
+      </Box>
+    );
   if (!looked.water || !looked.craft)
     return (
       <Typography>
@@ -59,21 +64,10 @@ export function WalkScreen() {
         minHeight: { xs: 'calc(100dvh - 32px)', sm: 620 },
       }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', mb: 0.5 }}>
-        <Link
-          component={RouterLink}
-          to={`/outings/${doc.id}/kit`}
-          sx={{ display: { sm: 'none' }, py: 1.5 }}
-          color="text.secondary"
-        >
-          ‹ {doc.title.length > 26 ? `${doc.title.slice(0, 25)}…` : doc.title}
-        </Link>
-        <HalfLight />
-        <Typography color="text.secondary">{clockAt(now, looked.water.timeZone)}</Typography>
-      </Box>
+      <TopLine />
       <TallyStrokes counted={assessment.tallies.walkRound.counted} of={steps.length} size={17} bare />
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', mt: 0.5 }}>
-        <Typography color="text.secondary" role="status">
+        <Typography color="textSecondary" role="status">
           {view.at === 'step' && step
             ? `${phaseNames[step.phase]} · step ${index + 1} of ${steps.length}`
             : `${answered} of ${steps.length} ${plural(steps.length, 'step')} answered`}
@@ -102,12 +96,32 @@ export function WalkScreen() {
         <Typography
           variant="caption"
           role="status"
-          color={walk.refused ? 'error' : 'text.secondary'}
+          color={walk.refused ? 'error' : 'textSecondary'}
           sx={{ textAlign: 'center' }}
         >
           {walk.refused ?? `${walk.unsent} ${plural(walk.unsent, 'answer')} kept on this device, not yet on the server`}
         </Typography>
       )}
+    </Box>
+  );
+}
+
+/** The way back, the light, and the time at the water. */
+function TopLine() {
+  const { doc, looked, now } = useDesk();
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', mb: 0.5 }}>
+      <Link
+        component={RouterLink}
+        to={`/outings/${doc.id}/kit`}
+        noWrap
+        color="textSecondary"
+        sx={{ display: { sm: 'none' }, py: 1.5, maxWidth: 210 }}
+      >
+        ‹ {doc.title}
+      </Link>
+      <HalfLight />
+      <Typography color="textSecondary">{clockAt(now, looked.water?.timeZone ?? 'local')}</Typography>
     </Box>
   );
 }
