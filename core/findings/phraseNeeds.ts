@@ -5,8 +5,8 @@ import type { Level, Reason, Shortfall } from '../needs/need';
 import type { Means } from '../needs/match';
 import { capital, count, dayWords, distance, duration, figure, mass, plural } from '../units/words';
 
-type Say<T extends { [K in Key]: string }, Key extends string> = {
-  [C in T[Key]]: (facts: Extract<T, { [K in Key]: C }>) => string;
+type Say<T extends Record<Key, string>, Key extends string> = {
+  [C in T[Key]]: (facts: Extract<T, Record<Key, C>>) => string;
 };
 
 const because: Say<Reason, 'because'> = {

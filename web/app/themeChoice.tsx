@@ -5,10 +5,19 @@ import { type ThemeName, inks, themeNames } from './palettes';
 import { makeTheme } from './theme';
 
 const KEY = 'tally-theme';
-const Choice = createContext<{ name: ThemeName; choose: (name: ThemeName) => void }>({
-  name: 'paper',
-  choose: () => undefined,
-});
+const BEFORE = 'tally-theme-before';
+
+function remembered(key: string): ThemeName {
+  const kept = localStorage.getItem(key);
+  return themeNames.find((one) => one === kept) ?? 'paper';
+}
+interface Chosen {
+  name: ThemeName;
+  choose: (name: ThemeName) => void;
+  /** Red on black, or back to the theme that was before it. */
+  toggleHalfLight: () => void;
+}
+const Choice = createContext<Chosen>({ name: 'paper', choose: () => undefined, toggleHalfLight: () => undefined });
 
 /** The theme in force and the way to change it; remembered on this device. */
 export function useThemeChoice() {
@@ -16,23 +25,18 @@ export function useThemeChoice() {
 }
 
 export function ThemeChoice({ children }: { children: ReactNode }) {
-  const [name, setName] = useState<ThemeName>(() => {
-    const kept = localStorage.getItem(KEY);
-    return themeNames.find((one) => one === kept) ?? 'paper';
-  });
+  const [name, setName] = useState<ThemeName>(() => remembered(KEY));
   useEffect(() => {
     document.querySelector('meta[name=theme-color]')?.setAttribute('content', inks[name].paper);
   }, [name]);
-  const value = useMemo(
-    () => ({
-      name,
-      choose: (next: ThemeName) => {
-        localStorage.setItem(KEY, next);
-        setName(next);
-      },
-    }),
-    [name],
-  );
+  const value = useMemo<Chosen>(() => {
+    const choose = (next: ThemeName) => {
+      if (name !== 'half-light') localStorage.setItem(BEFORE, name);
+      localStorage.setItem(KEY, next);
+      setName(next);
+    };
+    return { name, choose, toggleHalfLight: () => choose(name === 'half-light' ? remembered(BEFORE) : 'half-light') };
+  }, [name]);
   const theme = useMemo(() => makeTheme(name), [name]);
   return (
     <Choice value={value}>

@@ -61,7 +61,7 @@ export function ConditionsTable() {
   const copyDown = (from: number) => {
     const row = rowAt(conditions.hours, from);
     if (!row) return;
-    const { at: _, ...figures } = row;
+    const { at: _at, ...figures } = row;
     set((was) => ({
       hours: starts
         .filter((at) => at > from)

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { clockAt } from '#core/units/time';
 import { plural } from '#core/units/words';
@@ -128,14 +128,10 @@ function TopLine() {
 
 /** Red on black, to spare night eyes; pressed again, the theme that was before. */
 function HalfLight() {
-  const { name, choose } = useThemeChoice();
-  const [before, setBefore] = useState(name === 'half-light' ? 'paper' : name);
-  useEffect(() => {
-    if (name !== 'half-light') setBefore(name);
-  }, [name]);
+  const { name, toggleHalfLight } = useThemeChoice();
   const on = name === 'half-light';
   return (
-    <Button aria-pressed={on} onClick={() => choose(on ? before : 'half-light')} sx={{ mx: 'auto' }}>
+    <Button aria-pressed={on} onClick={toggleHalfLight} sx={{ mx: 'auto' }}>
       {on ? 'Full light' : 'Half-light'}
     </Button>
   );

@@ -1,0 +1,150 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demo } from '#core/demo/demo';
+import type { Outing } from '#core/outing/outing';
+import { NOW, type TestApp, openApp } from './testing/openApp';
+
+let test: TestApp;
+beforeAll(async () => {
+  test = await openApp({ withDemo: true });
+});
+afterAll(() => test.close());
+
+const READY = 'pollack-long-grey';
+const call = async (method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: string, payload?: object) => {
+  const reply = await test.app.inject({ method, url, ...(payload ? { payload } : {}) });
+  return { status: reply.statusCode, type: reply.headers['content-type'], body: reply.json() };
+};
+const readOuting = async (id: string) =>
+  (await call('GET', `/api/outings/${id}`)).body as { version: number; doc: Outing };
+
+describe('documents', () => {
+  it('brings the demo data in once: angler, boats, locker, waters, rules, outings', async () => {
+    const { body } = await call('GET', '/api/references');
+    const { references } = demo(NOW);
+    expect(body.anglers.map((one: { doc: object }) => one.doc)).toEqual([references.angler]);
+    expect(body.craft).toHaveLength(3);
+    expect(body.items).toHaveLength(references.items.length);
+    expect(body.waters).toHaveLength(references.waters.length);
+  });
+
+  it('keeps a change under the next version, and refuses the older version with the current document', async () => {
+    const { version, doc } = await readOuting('zander-dusk');
+    const first = await call('PUT', '/api/outings/zander-dusk', { version, doc: { ...doc, title: 'Dusk' } });
+    expect(first.status).toBe(200);
+    expect(first.body.version).toBe(version + 1);
+    const second = await call('PUT', '/api/outings/zander-dusk', { version, doc: { ...doc, title: 'Other' } });
+    expect(second.status).toBe(409);
+    expect(second.type).toContain('application/problem+json');
+    expect(second.body.current).toMatchObject({ version: version + 1, doc: { title: 'Dusk' } });
+    expect((await readOuting('zander-dusk')).doc.title).toBe('Dusk');
+  });
+
+  it('names each bad field and changes nothing', async () => {
+    const { version, doc } = await readOuting('zander-dusk');
+    const bad = { ...doc, title: '', brief: { ...doc.brief, keep: -1, launchAt: '25:00' }, extra: 1 };
+    const { status, body } = await call('PUT', '/api/outings/zander-dusk', { version, doc: bad });
+    expect(status).toBe(400);
+    expect(body.errors.map((error: { field: string }) => error.field).sort()).toEqual([
+      'doc.brief.keep',
+      'doc.brief.launchAt',
+      'doc.extra',
+      'doc.title',
+    ]);
+    expect((await readOuting('zander-dusk')).version).toBe(version);
+  });
+
+  it('deletes and brings back', async () => {
+    const id = 'to-be-deleted';
+    const { doc } = await readOuting('zander-dusk');
+    await call('POST', '/api/outings', { doc: { ...doc, id } });
+    expect((await call('DELETE', `/api/outings/${id}?version=1`)).status).toBe(200);
+    expect((await call('GET', `/api/outings/${id}`)).status).toBe(404);
+    expect((await call('POST', `/api/outings/${id}/restore`)).status).toBe(200);
+    const { version } = await readOuting(id);
+    expect((await call('DELETE', `/api/outings/${id}?version=${version}`)).status).toBe(200);
+  });
+
+  it('copies an outing to another day without what was written for its own day', async () => {
+    const { status, body } = await call('POST', `/api/outings/${READY}/copy`, { id: 'a-copy', date: '2026-06-01' });
+    expect(status).toBe(201);
+    expect(body.doc.brief.date).toBe('2026-06-01');
+    expect(body.doc.conditions).toMatchObject({ takenAt: null, hours: [] });
+    expect(body.doc.loadout).toEqual((await readOuting(READY)).doc.loadout);
+    await call('DELETE', '/api/outings/a-copy?version=1');
+  });
+
+  it('answers an unknown address with a problem', async () => {
+    const { status, type } = await call('GET', '/api/nothing');
+    expect(status).toBe(404);
+    expect(type).toContain('application/problem+json');
+  });
+
+  it('describes every route in OpenAPI', async () => {
+    const { body } = await call('GET', '/api/docs/json');
+    expect(Object.keys(body.paths)).toEqual(
+      expect.arrayContaining(
+        ['/api/outings/', '/api/outings/{id}/signatures', '/api/references'].map((path) => path.replace(/\/$/, '')),
+      ),
+    );
+  });
+});
+
+describe('signing', () => {
+  it('signs an open gate, once judged here, and marks it stale after a change', async () => {
+    const { version, doc } = await readOuting(READY);
+    const signed = await call('POST', `/api/outings/${READY}/signatures`, { version });
+    expect(signed.status).toBe(201);
+    expect(signed.body.signature.hash).toMatch(/^[0-9a-f]{64}$/);
+    const summary = async () =>
+      (await call('GET', '/api/outings/summaries')).body.find(
+        (one: { kept: { doc: Outing } }) => one.kept.doc.id === READY,
+      );
+    expect((await summary()).signed).toMatchObject({ stale: false });
+    await call('PUT', `/api/outings/${READY}`, { version, doc: { ...doc, brief: { ...doc.brief, keep: 1 } } });
+    expect((await summary()).signed).toMatchObject({ stale: true });
+  });
+
+  it('refuses a shut gate with its bars in words, and an outing changed meanwhile', async () => {
+    const { version } = await readOuting('zander-dusk');
+    const shut = await call('POST', '/api/outings/zander-dusk/signatures', { version });
+    expect(shut.status).toBe(422);
+    expect(shut.body.errors.map((error: { field: string }) => error.field)).toContain('stops');
+    expect((await call('POST', '/api/outings/zander-dusk/signatures', { version: version - 1 })).status).toBe(409);
+  });
+
+  it('refuses a forecast that is three hours old', async () => {
+    const { version } = await readOuting(READY);
+    test.wait(3 * 3_600_000);
+    const { status, body } = await call('POST', `/api/outings/${READY}/signatures`, { version });
+    expect(status).toBe(422);
+    expect(body.errors).toEqual([expect.objectContaining({ field: 'forecast' })]);
+  });
+
+  it('records an answer sent twice once, keeps the order, and lets nobody change it', async () => {
+    const answer = {
+      key: '7d3f6c2e-58a1-4c55-9d6d-1f2f3a4b5c6d',
+      stepId: 'item:radio',
+      verdict: 'fault',
+      at: new Date(NOW).toISOString(),
+      note: '',
+    };
+    const before = (await call('GET', `/api/outings/${READY}/walk-round`)).body.answers.length;
+    await call('POST', `/api/outings/${READY}/answers`, { answers: [answer] });
+    const after = await call('POST', `/api/outings/${READY}/answers`, { answers: [answer] });
+    expect(after.body.answers).toHaveLength(before + 1);
+    expect(after.body.answers.at(-1)).toMatchObject({ stepId: 'item:radio', verdict: 'fault' });
+  });
+
+  it('does not take an answer from the future', async () => {
+    const answer = {
+      key: '7d3f6c2e-58a1-4c55-9d6d-1f2f3a4b5c6e',
+      stepId: 'item:radio',
+      verdict: 'good',
+      at: '2199-01-01T00:00:00Z',
+      note: '',
+    };
+    const { status, body } = await call('POST', `/api/outings/${READY}/answers`, { answers: [answer] });
+    expect(status).toBe(400);
+    expect(body.errors[0].field).toBe('answers.0.at');
+  });
+});

@@ -1,0 +1,76 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, describe, expect, it } from 'vitest';
+import type { Outing } from '#core/outing/outing';
+import { type Running, startServer } from './testing/startServer';
+
+const folder = mkdtempSync(join(tmpdir(), 'tally-main-'));
+const data = join(folder, 'data');
+let running: Running | null = null;
+afterAll(async () => {
+  await running?.kill('SIGKILL');
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const path = '/api/outings/zander-dusk';
+const read = async (url: string) => (await (await fetch(url + path)).json()) as { version: number; doc: Outing };
+
+describe('the server as a process', () => {
+  it('is killed twenty times right after an acknowledged save, and loses nothing', async () => {
+    running = await startServer({ TALLY_DATA: data });
+    for (let round = 1; round <= 20; round += 1) {
+      const { version, doc } = await read(running.url);
+      const title = `Round ${round}`;
+      const reply = await fetch(running.url + path, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ version, doc: { ...doc, title } }),
+      });
+      expect(reply.status).toBe(200);
+      await running.kill('SIGKILL');
+      running = await startServer({ TALLY_DATA: data });
+      expect((await read(running.url)).doc.title).toBe(title);
+    }
+  }, 300_000);
+
+  it('refuses a folder that another running copy uses, in one sentence with exit code 1', async () => {
+    await expect(startServer({ TALLY_DATA: data })).rejects.toThrow(
+      /^exit 1: The data folder .* is in use by another running copy \(process \d+\)\. Stop that one first\.\n$/,
+    );
+  });
+
+  it('refuses a port in use, a bad port and a folder it cannot write to, each in one sentence', async () => {
+    const port = new URL(running?.url ?? 'http://127.0.0.1').port;
+    await expect(startServer({ TALLY_DATA: join(folder, 'other'), PORT: port, TALLY_DEMO: '0' })).rejects.toThrow(
+      /^exit 1: Port \d+ on 127\.0\.0\.1 is already in use\. .*\n$/,
+    );
+    await expect(startServer({ PORT: 'ninety' })).rejects.toThrow(/^exit 1: PORT must be a whole number.*\n$/);
+    const file = join(folder, 'a-file');
+    writeFileSync(file, '');
+    await expect(startServer({ TALLY_DATA: join(file, 'data') })).rejects.toThrow(
+      /^exit 1: The data folder .* cannot be written to \(ENOTDIR\)\.\n$/,
+    );
+  }, 60_000);
+
+  it('stops cleanly on Ctrl+C and gives the folder back', async () => {
+    expect(await running?.kill('SIGINT')).toBe(0);
+    running = null;
+    expect(readdirSync(data)).not.toContain('lock');
+  });
+
+  it('refuses too old a Node in one sentence', () => {
+    const { status, stderr } = spawnSync(
+      process.execPath,
+      [
+        '--import',
+        'data:text/javascript,Object.defineProperty(process,"versions",{value:{...process.versions,node:"18.4.0"}})',
+        'scripts/start.mjs',
+      ],
+      { encoding: 'utf8' },
+    );
+    expect(status).toBe(1);
+    expect(stderr).toMatch(/^Unhurried Tally needs Node\.js 20\.19 or newer; this is 18\.4\.0\.\n$/);
+  });
+});

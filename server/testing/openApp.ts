@@ -1,0 +1,35 @@
+import { readFileSync } from 'node:fs';
+import type { FastifyInstance } from 'fastify';
+import { buildApp } from '../app';
+import { openEmbedded } from '../db/open';
+import { loadDemo } from '../demo';
+import { dumpPath } from './makeDump';
+
+/** The moment at which every server test takes place. */
+export const NOW = Date.parse('2026-05-15T19:00:00Z');
+
+export interface TestApp {
+  app: FastifyInstance;
+  /** Moves the clock, in milliseconds. */
+  wait: (ms: number) => void;
+  close: () => Promise<void>;
+}
+
+/** The app over a database opened from the dump, with the demo data or empty, and a clock that only the test moves. */
+export async function openApp({ withDemo }: { withDemo: boolean }): Promise<TestApp> {
+  const dump = new Blob([readFileSync(dumpPath())], { type: 'application/x-gzip' });
+  const { db, close } = await openEmbedded({ dump }, 'server/db/migrations');
+  let now = NOW;
+  if (withDemo) await loadDemo(db, now);
+  const app = await buildApp({ db, now: () => now, webRoot: null, log: false });
+  return {
+    app,
+    wait: (ms) => {
+      now += ms;
+    },
+    close: async () => {
+      await app.close();
+      await close();
+    },
+  };
+}

@@ -1,0 +1,43 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+
+export interface Running {
+  url: string;
+  child: ChildProcess;
+  /** All it has printed. */
+  said: () => string;
+  kill: (signal: NodeJS.Signals) => Promise<number | null>;
+}
+
+const READY = /ready at (http:\/\/\S+)/;
+
+/** Starts the real server as a process of its own, on a free port. Fails with what it said when it ends before it is ready. */
+export async function startServer(
+  env: Readonly<Record<string, string>>,
+  command: readonly string[] = ['--import', 'tsx', 'server/main.ts'],
+): Promise<Running> {
+  const child = spawn(process.execPath, [...command], {
+    env: { ...process.env, PORT: '0', DATABASE_URL: '', ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let said = '';
+  const ended = new Promise<number | null>((done) => child.on('exit', done));
+  const url = await new Promise<string>((done, fail) => {
+    const take = (chunk: Buffer) => {
+      said += chunk.toString();
+      const ready = READY.exec(said)?.[1];
+      if (ready) done(ready);
+    };
+    child.stdout.on('data', take);
+    child.stderr.on('data', take);
+    void ended.then((code) => fail(new Error(`exit ${code ?? 'by signal'}: ${said}`)));
+  });
+  return {
+    url,
+    child,
+    said: () => said,
+    kill: (signal) => {
+      child.kill(signal);
+      return ended;
+    },
+  };
+}
