@@ -4,7 +4,7 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   root: 'web',
   plugins: [react()],
-  build: { outDir: '../dist/web', emptyOutDir: true, target: 'es2023', chunkSizeWarningLimit: 900 },
+  build: { outDir: '../dist/web', emptyOutDir: true, target: 'es2023', manifest: true, chunkSizeWarningLimit: 900 },
   worker: { format: 'es' },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env.API_PORT ?? '4181'}` } },
 });

@@ -12,14 +12,24 @@ export interface DayLight {
   dusk: Instant | null;
 }
 
+// One judgement asks for the same few days many times over.
+const days = new Map<string, DayLight>();
+const MOST_DAYS = 500;
+
 /**
  * Sun times of the day around an instant (give about local noon), at a place.
  * Degrees north and east. Sunrise and sunset at altitude −0.833°, civil twilight at −6°. Source: suncalc.
  */
 export function lightOfDay(noon: Instant, latDeg: number, lonDeg: number): DayLight {
+  const key = `${noon} ${latDeg} ${lonDeg}`;
+  const known = days.get(key);
+  if (known) return known;
   const times = getTimes(new Date(noon), latDeg, lonDeg);
   const at = (when: Date | null) => when?.getTime() ?? null;
-  return { sunrise: at(times.sunrise), sunset: at(times.sunset), dawn: at(times.dawn), dusk: at(times.dusk) };
+  const light = { sunrise: at(times.sunrise), sunset: at(times.sunset), dawn: at(times.dawn), dusk: at(times.dusk) };
+  if (days.size >= MOST_DAYS) days.clear();
+  days.set(key, light);
+  return light;
 }
 
 /** Minutes between sunset and sunrise within a span of at most 40 days, and the parts they fall in. */
@@ -30,7 +40,8 @@ export function darkness(
   lonDeg: number,
 ): { minutes: number; spans: [Instant, Instant][] } {
   const edges = [from, to];
-  for (let day = from - DAY_MS; day <= to + DAY_MS; day += DAY_MS) {
+  const firstDay = Math.floor(from / DAY_MS) * DAY_MS + DAY_MS / 2;
+  for (let day = firstDay - DAY_MS; day <= to + DAY_MS; day += DAY_MS) {
     const { sunrise, sunset } = lightOfDay(day, latDeg, lonDeg);
     for (const edge of [sunrise, sunset]) if (edge !== null && edge > from && edge < to) edges.push(edge);
   }

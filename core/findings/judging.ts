@@ -2,7 +2,7 @@ import { exposures, type Exposures } from '../exposures/exposures';
 import { firstPaddle } from '../needs/firstPaddle';
 import { type JudgedNeed, type WalkTaken, candidatesByNeed, judgeNeed } from '../needs/match';
 import type { NeedContext } from '../needs/need';
-import { raisedNeeds } from '../needs/raise';
+import { type RaisedNeed, raisedNeeds } from '../needs/raise';
 import type { Outing } from '../outing/outing';
 import { type Looked, type References, lookUp } from '../outing/references';
 import { type Instant, addDays, dateAt } from '../units/time';
@@ -14,6 +14,7 @@ export interface Judging {
   outing: Outing;
   looked: Looked;
   e: Exposures;
+  raised: readonly RaisedNeed[];
   needs: readonly JudgedNeed[];
   craftFaults: readonly { part: HullPart; missing: boolean }[];
   answers: Answers;
@@ -39,13 +40,13 @@ export function judging(
   const lastDay = sameDay ? like.lastDay : addDays(outing.brief.date, outing.brief.nights);
   const c: NeedContext = { e, brief: outing.brief, looked, firstPaddleId: firstPaddle(looked.aboard, lastDay, taken) };
   const candidates = candidatesByNeed(looked.aboard, lastDay, taken);
-  const needs = looked.water
-    ? raisedNeeds(c, looked.rulePack).map(({ id, raise }) => judgeNeed(id, raise, c, candidates.get(id) ?? []))
-    : [];
+  const raised = sameDay && sameBurden(e, like.e) ? like.raised : looked.water ? raisedNeeds(c, looked.rulePack) : [];
+  const needs = raised.map(({ id, raise }) => judgeNeed(id, raise, c, candidates.get(id) ?? []));
   return {
     outing,
     looked,
     e,
+    raised,
     needs,
     craftFaults: craftFaults(answers),
     answers,
@@ -54,4 +55,9 @@ export function judging(
     today: sameDay ? like.today : dateAt(now, looked.water?.timeZone ?? 'utc'),
     lastDay,
   };
+}
+
+/** Whether two loadouts raise the same needs: what one brings aboard asks for leashes, charge and cutters. */
+function sameBurden(a: Exposures, b: Exposures): boolean {
+  return a.rods === b.rods && a.electricsW === b.electricsW && a.bigHooks === b.bigHooks;
 }

@@ -156,6 +156,9 @@ function seasonDay(monthDay: string): string {
   return dayWords(`2001-${monthDay}`).replace(' 2001', '');
 }
 
+/** Every code there is, by the sentences that the compiler asks for. */
+export const findingCodes = Object.keys(sentences) as FindingCode[];
+
 /** A finding in words. */
 export function sayFinding(facts: Facts): Sentence {
   const say = sentences[facts.code] as (facts: Facts) => Sentence;

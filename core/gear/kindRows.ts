@@ -605,7 +605,7 @@ export const kindRows = {
   },
   sounder: {
     name: 'Sounder',
-    means: [],
+    means: ['find-depth'],
     kg: 0.8,
     at: 'foredeck',
     has: { watts: 9 },

@@ -65,6 +65,20 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
       );
     },
   },
+  'find-depth': {
+    title: 'Depth and speed',
+    without: 'The lure runs above the fish, or under them.',
+    raise: ({ e, brief }) => {
+      const technique = (['trolling', 'jigging', 'drifting'] as const).find((one) => brief.techniques.includes(one));
+      const level = technique === 'trolling' ? 'should' : 'could';
+      return raised(
+        level,
+        1,
+        false,
+        reasons(fishing(e) && technique !== undefined && { because: 'technique', technique }),
+      );
+    },
+  },
 };
 
 export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {

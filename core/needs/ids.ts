@@ -43,7 +43,7 @@ export const needsByPurpose = {
     'on-vehicle',
     'keys',
   ],
-  hook: ['licence', 'rods', 'rod-retention', 'lures', 'leader', 'bait'],
+  hook: ['licence', 'rods', 'rod-retention', 'lures', 'leader', 'bait', 'find-depth'],
   land: ['land-fish', 'unhook', 'measure', 'dispatch', 'cold-store', 'identifier', 'photograph'],
   hold: ['hold-boat'],
   power: ['power'],

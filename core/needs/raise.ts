@@ -3,19 +3,39 @@ import { catalogue } from './catalogue';
 import { type NeedId, needIds } from './ids';
 import type { NeedContext, Raise } from './need';
 
+export interface RaisedNeed {
+  id: NeedId;
+  raise: Raise;
+}
+type NeedRule = Extract<Rule, { rule: 'need' }>;
+
 /** Every need this outing raises, the rule pack's own word added: a rule makes it law and may ask for more. */
-export function raisedNeeds(c: NeedContext, pack: RulePack | null): { id: NeedId; raise: Raise }[] {
+export function raisedNeeds(c: NeedContext, pack: RulePack | null): RaisedNeed[] {
   const rules = pack?.rules.filter((rule) => rule.rule === 'need') ?? [];
-  const list: { id: NeedId; raise: Raise }[] = [];
+  const list: RaisedNeed[] = [];
   for (const id of needIds) {
     let raise = catalogue[id].raise(c);
-    for (const rule of rules) if (rule.needId === id) raise = asLaw(raise, rule, pack?.authority ?? '');
+    for (const rule of rules)
+      if (rule.needId === id && applies(rule.when, c)) raise = asLaw(raise, rule, pack?.authority ?? '');
     if (raise) list.push({ id, raise });
   }
   return list;
 }
 
-function asLaw(own: Raise | null, rule: Extract<Rule, { rule: 'need' }>, authority: string): Raise {
+function applies(when: NeedRule['when'], { e }: NeedContext): boolean {
+  switch (when) {
+    case 'always':
+      return true;
+    case 'in the dark':
+      return e.darkMinutes >= 1;
+    case 'fishing':
+      return e.largest !== null;
+    case 'keeping fish':
+      return e.keep > 0;
+  }
+}
+
+function asLaw(own: Raise | null, rule: NeedRule, authority: string): Raise {
   const because = { because: 'rule', authority, text: rule.text, citation: rule.citation } as const;
   return {
     level: 'law',

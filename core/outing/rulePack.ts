@@ -3,6 +3,8 @@ import { needIds } from '../needs/ids';
 import { speciesIds } from '../species/species';
 import { dateText, idText, lineText, nameText, quantity, wholeNumber } from './field';
 
+export const ruleOccasions = ['always', 'in the dark', 'fishing', 'keeping fish'] as const;
+
 const cited = { id: idText, text: lineText, citation: lineText };
 const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Write it as mm-dd.');
 
@@ -13,6 +15,8 @@ export const ruleSchema = z.discriminatedUnion('rule', [
     rule: z.literal('need'),
     needId: z.enum(needIds),
     want: quantity(0, 1000, '').nullable(),
+    /** The outings it speaks of. */
+    when: z.enum(ruleOccasions),
   }),
   z.strictObject({ ...cited, rule: z.literal('rods'), most: wholeNumber(1, 20) }),
   z.strictObject({ ...cited, rule: z.literal('bag'), speciesId: z.enum(speciesIds), most: wholeNumber(0, 100) }),

@@ -1,4 +1,4 @@
-import { DateTime } from 'luxon';
+import { DateTime, Info, type Zone } from 'luxon';
 
 /** Milliseconds since the epoch. Always passed in; core never asks for the time itself. */
 export type Instant = number;
@@ -18,23 +18,44 @@ export function isTimeZone(zone: string): boolean {
  * @returns null when the date, time or zone is not one
  */
 export function instantOf(date: string, time: string, zone: string): Instant | null {
-  const at = DateTime.fromISO(`${date}T${time}`, { zone });
-  return at.isValid ? at.toMillis() : null;
+  const key = `${date} ${time} ${zone}`;
+  const known = instants.get(key);
+  if (known !== undefined) return known;
+  const parsed = DateTime.fromISO(`${date}T${time}`, { zone });
+  const at = parsed.isValid ? parsed.toMillis() : null;
+  if (instants.size >= MOST_INSTANTS) instants.clear();
+  instants.set(key, at);
+  return at;
+}
+// One judgement asks for the same few moments hundreds of times, and reading them out of text is slow.
+const instants = new Map<string, Instant | null>();
+const MOST_INSTANTS = 2000;
+
+const zones = new Map<string, Zone>();
+/** The wall clock at a place as ISO text without an offset: yyyy-mm-ddThh:mm:ss.sss. */
+function wall(at: Instant, zone: string): { text: string; offsetMin: number } {
+  const known = zones.get(zone) ?? Info.normalizeZone(zone);
+  zones.set(zone, known);
+  const offsetMin = known.offset(at);
+  return { text: new Date(at + offsetMin * MINUTE_MS).toISOString(), offsetMin };
 }
 
 /** hh:mm on the wall at a place. */
 export function clockAt(at: Instant, zone: string): string {
-  return DateTime.fromMillis(at, { zone }).toFormat('HH:mm');
+  return wall(at, zone).text.slice(11, 16);
 }
 
 /** yyyy-mm-dd at a place. */
 export function dateAt(at: Instant, zone: string): string {
-  return DateTime.fromMillis(at, { zone }).toFormat('yyyy-MM-dd');
+  return wall(at, zone).text.slice(0, 10);
 }
 
 /** ISO 8601 with the place's own offset, to the second. */
 export function isoAt(at: Instant, zone: string): string {
-  return DateTime.fromMillis(at, { zone }).toFormat("yyyy-MM-dd'T'HH:mm:ssZZ");
+  const { text, offsetMin } = wall(at, zone);
+  const two = (n: number) => String(Math.floor(n)).padStart(2, '0');
+  const size = Math.abs(offsetMin);
+  return `${text.slice(0, 19)}${offsetMin < 0 ? '-' : '+'}${two(size / 60)}:${two(size % 60)}`;
 }
 
 /** The date a whole number of days later (or earlier). */

@@ -6,7 +6,8 @@ export function figure(value: number, decimals = 1): string {
 
 /** Metres under a kilometre to the nearest 10 m, then kilometres with one decimal. Metres in. */
 export function distance(metres: number): string {
-  return metres < 1000 ? `${figure(Math.round(metres / 10) * 10, 0)} m` : `${figure(metres / 1000)} km`;
+  const tens = Math.round(metres / 10) * 10;
+  return tens < 1000 ? `${figure(tens, 0)} m` : `${figure(metres / 1000)} km`;
 }
 
 /** Minutes as "40 min", "2 h" or "2 h 05 min". Minutes in. */

@@ -44,7 +44,7 @@ export const inks: Record<ThemeName, Inks> = {
     paper: '#090101',
     raised: '#150504',
     ink: '#FF7D61',
-    slate: '#D5573F',
+    slate: '#E3664C',
     kelp: '#FF7D61',
     tide: '#FF8C72',
     clay: '#FF9A82',

@@ -10,7 +10,7 @@ export function BriefScreen() {
   const { assessment } = useDesk();
   const exposed = sayExposures(assessment.exposures);
   return (
-    <Box sx={{ display: 'grid', gap: 3, maxWidth: 900 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, maxWidth: 900 }}>
       <Sentence />
       <ConditionsTable />
       <Box component="section" aria-labelledby="exposed">

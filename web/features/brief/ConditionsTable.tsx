@@ -109,11 +109,7 @@ export function ConditionsTable() {
                     {name}, {unit}
                   </TableCell>
                 ))}
-                <TableCell>
-                  <Box component="span" sx={{ position: 'absolute', clip: 'rect(0 0 0 0)' }}>
-                    Copy
-                  </Box>
-                </TableCell>
+                <TableCell>Copy</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>

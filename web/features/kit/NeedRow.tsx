@@ -13,6 +13,7 @@ import { addDays } from '#core/units/time';
 import { mass } from '#core/units/words';
 import { takenByAnswers } from '#core/walkround/answers';
 import { TallyStrokes } from '../../parts/TallyStrokes';
+import { Unseen } from '../../parts/Unseen';
 import { useDesk } from '../outing/desk';
 
 /** One need with what meets it; opened, it tells why it is there and what else is owned for it. */
@@ -50,9 +51,7 @@ export function NeedRow({ need }: { need: JudgedNeed }) {
         </Typography>
         <Box component="span" sx={{ pt: 0.5 }}>
           <TallyStrokes counted={counted} of={Math.min(of, 20)} bare />
-          <Box component="span" sx={{ position: 'absolute', clip: 'rect(0 0 0 0)' }}>
-            {need.met ? 'counted' : 'not yet counted'}
-          </Box>
+          <Unseen>{need.met ? 'counted' : 'not yet counted'}</Unseen>
         </Box>
         <Box component="span" sx={{ gridColumn: { xs: '1 / 3', sm: 'auto' }, typography: 'body2' }}>
           {counting.length > 0 && counting.map((means) => sayMeans(means)).join(' · ')}

@@ -3,7 +3,8 @@ import useSWR, { useSWRConfig } from 'swr';
 import type { Outing } from '#core/outing/outing';
 import type { Answer, Verdict } from '#core/walkround/answers';
 import type { Judged } from '#core/walkround/signOff';
-import { ApiError, type Kept, request } from '../../app/api';
+import { type ApiError, type Kept, request } from '../../app/api';
+import { AnswerQueue } from './answerQueue';
 import { OutingEditor } from './editor';
 
 export interface Signature {
@@ -30,10 +31,7 @@ export function useEditor(kept: Kept<Outing>) {
         put: (doc, version, leaving) => request('PUT', `/api/outings/${doc.id}`, { version, doc }, leaving),
         drafts: sessionStorage,
         now: () => Date.now(),
-        later: (work, ms) => {
-          const timer = setTimeout(work, ms);
-          return () => clearTimeout(timer);
-        },
+        later,
       }),
   );
   const state = useSyncExternalStore(editor.subscribe, editor.getState);
@@ -49,61 +47,32 @@ export function useEditor(kept: Kept<Outing>) {
   return { editor, state };
 }
 
-const RETRY_MS = 4000;
+const later = (work: () => void, ms: number) => {
+  const timer = setTimeout(work, ms);
+  return () => clearTimeout(timer);
+};
 
-/** The walk-round's record: each answer is kept on this device until the server has it, and sent in the order given. */
+/** The walk-round's record: what the server has, and after it what is still on its way there. */
 export function useWalk(outingId: string) {
   const path = `/api/outings/${outingId}`;
-  const key = `${path}/walk-round`;
-  const storageKey = `tally-answers:${outingId}`;
-  const { data, error, mutate } = useSWR<Walk, ApiError>(key);
-  const [unsent, setUnsent] = useState<Answer[]>(
-    () => JSON.parse(localStorage.getItem(storageKey) ?? '[]') as Answer[],
-  );
-  const [refused, setRefused] = useState<string | null>(null);
-
-  const hold = useCallback(
-    (change: (list: Answer[]) => Answer[]) =>
-      setUnsent((list) => {
-        const next = change(list);
-        if (next.length === 0) localStorage.removeItem(storageKey);
-        else localStorage.setItem(storageKey, JSON.stringify(next));
-        return next;
+  const { data, error, mutate } = useSWR<Walk, ApiError>(`${path}/walk-round`);
+  const queue = useMemo(
+    () =>
+      new AnswerQueue(`tally-answers:${outingId}`, {
+        send: async (answers) => {
+          const walk = await request<Walk>('POST', `${path}/answers`, { answers });
+          await mutate(walk, { revalidate: false });
+        },
+        storage: localStorage,
+        later,
       }),
-    [storageKey],
+    [outingId, path, mutate],
   );
-
-  useEffect(() => {
-    if (unsent.length === 0) return undefined;
-    let over = false;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const send = async () => {
-      try {
-        const walk = await request<Walk>('POST', `${path}/answers`, { answers: unsent });
-        await mutate(walk, { revalidate: false });
-        const sent = new Set(unsent.map((answer) => answer.key));
-        hold((list) => list.filter((answer) => !sent.has(answer.key)));
-      } catch (failure) {
-        if (failure instanceof ApiError && failure.status >= 400 && failure.status < 500) {
-          setRefused(failure.fields[0]?.message ?? failure.message);
-          hold(() => []);
-        } else if (!over) timer = setTimeout(() => void send(), RETRY_MS);
-      }
-    };
-    void send();
-    return () => {
-      over = true;
-      clearTimeout(timer);
-    };
-  }, [unsent, path, mutate, hold]);
-
+  const { unsent, refused } = useSyncExternalStore(queue.subscribe, queue.getState);
   const answer = useCallback(
-    (stepId: string, verdict: Verdict, note = '') => {
-      setRefused(null);
-      const given: Answer = { key: crypto.randomUUID(), stepId, verdict, at: new Date().toISOString(), note };
-      hold((list) => [...list, given]);
-    },
-    [hold],
+    (stepId: string, verdict: Verdict) =>
+      queue.add({ key: crypto.randomUUID(), stepId, verdict, at: new Date().toISOString(), note: '' }),
+    [queue],
   );
   const record = useMemo(() => {
     const known = new Set((data?.answers ?? []).map((one) => one.key));
@@ -121,6 +90,7 @@ export function useWalk(outingId: string) {
     refused,
     signature: data?.signature ?? null,
     answer,
+    flush: queue.flush,
     sign,
   };
 }

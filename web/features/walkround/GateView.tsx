@@ -16,9 +16,9 @@ export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void
   const [trouble, setTrouble] = useState<string[]>([]);
   const sign = async () => {
     setTrouble([]);
-    await editor.flush();
+    const [answered] = await Promise.all([walk.flush(), editor.flush()]);
     const { saving, version } = editor.getState();
-    if (saving.is !== 'kept' || walk.unsent > 0) {
+    if (saving.is !== 'kept' || !answered) {
       setTrouble(['The server has not got everything yet. A signature needs it; try again when it answers.']);
       return;
     }

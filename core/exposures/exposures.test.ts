@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest';
+import { demo } from '../demo/demo';
+import { withItem } from '../outing/edit';
+import type { Outing } from '../outing/outing';
+import { lookUp } from '../outing/references';
+import { HOUR_MS, instantOf, isoAt } from '../units/time';
+import { exposures, hoursWithin } from './exposures';
+
+const { references, outings } = demo(Date.parse('2026-05-15T19:00:00Z'));
+const [ready, dusk] = outings as [Outing, Outing];
+const of = (outing: Outing) => exposures(outing, lookUp(outing, references));
+const withBrief = (outing: Outing, change: Partial<Outing['brief']>): Outing => ({
+  ...outing,
+  brief: { ...outing.brief, ...change },
+});
+
+describe('exposures', () => {
+  it('carry the figures of brief, water, boat and day', () => {
+    const e = of(ready);
+    expect(e).toMatchObject({
+      solo: true,
+      maxDistanceM: 2900,
+      waterC: 13,
+      keep: 2,
+      drive: 'pedal',
+      inflatable: false,
+      remote: false,
+      nights: 0,
+    });
+    expect(e.hoursAfloat).toBeCloseTo(380 / 60, 6);
+    expect(e.minutesToLanding).toBeCloseTo(2900 / 1.5 / 60, 6);
+    expect(e.minutesToLandingSpare).toBeCloseTo(2900 / 1.1 / 60, 6);
+    expect(e.immersion?.class).toBe('cold');
+    expect(e.largest).toMatchObject({ id: 'pollack', lengthM: 0.8 });
+    expect(e.keepKg).toBeCloseTo(2 * 1.5, 6);
+  });
+  it('count darkness before sunrise in the morning and after sunset in the evening', () => {
+    expect(of(ready).darkMinutes).toBeGreaterThan(15);
+    expect(of(ready).darkSpans).toHaveLength(1);
+    expect(of(dusk).darkMinutes).toBeGreaterThan(60);
+    expect(of(dusk).darkSpans[0]?.to).toBe(dusk.brief.homeAt);
+  });
+  it('leave the dark hours of a night ashore out', () => {
+    const river = withBrief(ready, {
+      waterId: 'river-venn',
+      launchId: 'upper-bridge',
+      areaId: 'two-rapids',
+      launchAt: '09:00',
+      homeAt: '15:00',
+      nights: 1,
+    });
+    expect(of(river)).toMatchObject({ darkMinutes: 0, rapids: 2, river: true, nights: 1, remote: true });
+    expect(of(river).hoursAfloat).toBe(30);
+  });
+  it('take peaks only from the hours afloat', () => {
+    const at = instantOf(ready.brief.date, ready.brief.homeAt, 'UTC-1') ?? 0;
+    const later = {
+      ...ready.conditions.hours[0],
+      at: isoAt(at + 3 * HOUR_MS, 'UTC-1'),
+      windMps: 20,
+    } as Outing['conditions']['hours'][number];
+    const calm = of(ready).wind;
+    expect(
+      of({ ...ready, conditions: { ...ready.conditions, hours: [...ready.conditions.hours, later] } }).wind,
+    ).toEqual(calm);
+    expect(hoursWithin([later], at - HOUR_MS, at)).toEqual([]);
+  });
+  it('take breakers from launch and landing, and only where there is surf', () => {
+    expect(of(ready).breakerM).toBeGreaterThan(0.3);
+    expect(of(dusk).breakerM).toBeNull();
+    const noPeriod = ready.conditions.hours.map((hour) => ({ ...hour, swellPeriodS: null }));
+    expect(of({ ...ready, conditions: { ...ready.conditions, hours: noPeriod } }).breakerM).toBeNull();
+  });
+  it('are null or nothing where nothing is known', () => {
+    const blank = withBrief(
+      { ...ready, conditions: { source: 'typed', takenAt: null, waterC: null, hours: [] } },
+      { waterId: null, areaId: null, craftId: null, targets: [] },
+    );
+    expect(of(blank)).toMatchObject({
+      launchAt: null,
+      hoursAfloat: null,
+      maxDistanceM: null,
+      waterC: null,
+      immersion: null,
+      wind: null,
+      largest: null,
+      drive: null,
+      darkMinutes: 0,
+    });
+    expect(of(withBrief(ready, { launchAt: '12:00', homeAt: '11:00' })).hoursAfloat).toBeNull();
+  });
+  it('count what the loadout brings: rods, watts, big hooks', () => {
+    expect(of(ready).rods).toBe(2);
+    expect(of(withItem(ready, 'jig-rod', 0)).rods).toBe(1);
+    expect(of(ready).electricsW).toBeGreaterThan(0);
+    expect(of(withItem(ready, 'sounder', 0)).electricsW).toBe(0);
+  });
+});

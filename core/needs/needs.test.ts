@@ -1,0 +1,172 @@
+import { describe, expect, it } from 'vitest';
+import { assess } from '../findings/assess';
+import { demo } from '../demo/demo';
+import { kindIds, kinds } from '../gear/kinds';
+import { withItem } from '../outing/edit';
+import type { Item } from '../outing/item';
+import type { Outing } from '../outing/outing';
+import type { References } from '../outing/references';
+import { noAnswers } from '../walkround/answers';
+import { catalogue } from './catalogue';
+import { type NeedId, needIds } from './ids';
+
+const now = Date.parse('2026-05-15T19:00:00Z');
+const { references, outings } = demo(now);
+const [ready, dusk] = outings as [Outing, Outing];
+const judge = (outing: Outing, refs: References = references) => assess(outing, refs, noAnswers, now).needs;
+const need = (id: NeedId, outing: Outing, refs?: References) =>
+  judge(outing, refs).find((one) => one.id === id) ?? null;
+const brief = (outing: Outing, change: Partial<Outing['brief']>): Outing => ({
+  ...outing,
+  brief: { ...outing.brief, ...change },
+});
+const day = (outing: Outing, change: Partial<Outing['conditions']>): Outing => ({
+  ...outing,
+  conditions: { ...outing.conditions, ...change },
+});
+const item = (id: string, change: Partial<Item>): References => ({
+  ...references,
+  items: references.items.map((one) => (one.id === id ? { ...one, ...change } : one)),
+});
+const near = { areaId: 'inner-sound' };
+
+describe('the tables', () => {
+  it('let every need be met by some kind, or by boat, practice or plan', () => {
+    const unmeetable = needIds.filter(
+      (id) => catalogue[id].others === undefined && !kindIds.some((kind) => kinds[kind].means.includes(id)),
+    );
+    expect(unmeetable).toEqual([]);
+  });
+  it('say of every need what happens without it, in a sentence', () => {
+    for (const id of needIds) expect(catalogue[id].without).toMatch(/^[A-Z].*\.$/);
+  });
+  it('promise nothing', () => {
+    for (const id of needIds)
+      expect(`${catalogue[id].title} ${catalogue[id].without}`.toLowerCase()).not.toContain('safe');
+  });
+});
+
+describe('needs raised, on both sides of their thresholds', () => {
+  it('call for help: two alone or over 1 km, else one', () => {
+    expect(need('call-for-help', brief(ready, near))?.want).toBe(2);
+    expect(need('call-for-help', brief(ready, { party: 2 }))?.want).toBe(2);
+    expect(need('call-for-help', brief(ready, { party: 2, ...near }))?.want).toBe(1);
+  });
+  it('night lights only in the dark, with one and a half times the hours', () => {
+    expect(need('be-seen-night', ready)).toMatchObject({ want: 2, grave: true, met: true });
+    expect(need('be-seen-night', brief(ready, { launchAt: '09:00' }))).toBeNull();
+    const dark = (assess(dusk, references, noAnswers, now).exposures.darkMinutes / 60) * 1.5;
+    const lit = withItem(withItem(dusk, 'headlamp', 1), 'mast-light', 1);
+    expect(need('be-seen-night', lit, item('headlamp', { attributes: { hours: dark + 0.01 } }))?.met).toBe(true);
+    expect(need('be-seen-night', lit, item('headlamp', { attributes: { hours: dark - 0.01 } }))?.met).toBe(false);
+  });
+  it('a float plan alone, far, dark, on a river or overnight; none for two close in by day', () => {
+    expect(need('float-plan', ready)?.met).toBe(true);
+    expect(need('float-plan', brief(ready, { party: 2, launchAt: '09:00', ...near }))).toBeNull();
+  });
+  it('100 N in open water or for who cannot swim, else 50 N', () => {
+    const jacket = (newtons: number) => item('foam-jacket', { attributes: { newtons } });
+    expect(need('buoyancy', ready, jacket(50))?.met).toBe(true);
+    expect(need('buoyancy', ready, jacket(49))?.met).toBe(false);
+    expect(need('buoyancy', brief(ready, { trip: 'open-water' }), jacket(99))?.met).toBe(false);
+    expect(need('buoyancy', brief(ready, { trip: 'open-water' }), jacket(100))?.met).toBe(true);
+  });
+  it('clothing by water temperature: none at 18 °C, wetsuit under it, drysuit under 12 °C', () => {
+    expect(need('immersion-clothing', day(ready, { waterC: 18 }))).toBeNull();
+    expect(need('immersion-clothing', day(ready, { waterC: 17.9 }))).toMatchObject({ level: 'must', met: true });
+    expect(need('immersion-clothing', day(ready, { waterC: 12 }))?.met).toBe(true);
+    expect(need('immersion-clothing', day(ready, { waterC: 11.9 }))?.met).toBe(false);
+    expect(need('immersion-clothing', withItem(day(ready, { waterC: 11.9 }), 'drysuit', 1))?.met).toBe(true);
+    expect(
+      need('immersion-clothing', brief(day(ready, { waterC: 17 }), { party: 2, areaId: 'inner-sound' }))?.level,
+    ).toBe('must');
+  });
+  it('a way to take water out over 200 m, to stop a leak over 1 km or near rock', () => {
+    expect(need('take-water-out', ready)?.grave).toBe(true);
+    expect(need('stop-leak', ready)?.met).toBe(true);
+    expect(need('stop-leak', brief(ready, near))).toBeNull();
+  });
+  it('water by hours and heat', () => {
+    const cool = need('water', ready);
+    const hot = need('water', day(ready, { hours: ready.conditions.hours.map((hour) => ({ ...hour, airC: 32 })) }));
+    expect(hot?.want).toBeGreaterThan(cool?.want ?? 99);
+    expect(cool?.reasons.map((reason) => reason.because)).toEqual(['hours']);
+    expect(hot?.reasons.map((reason) => reason.because)).toEqual(['hours', 'heat']);
+  });
+  it('camp things only overnight', () => {
+    expect(need('shelter', ready)).toBeNull();
+    expect(need('shelter', brief(ready, { nights: 1 }))?.level).toBe('must');
+  });
+  it('as law where the pack says so, with its citation', () => {
+    const licence = need('licence', ready);
+    expect(licence?.level).toBe('law');
+    expect(licence?.reasons.at(-1)).toMatchObject({
+      because: 'rule',
+      authority: 'Ostrey Inshore Board',
+      citation: 'Byelaw 3',
+    });
+    expect(need('be-seen-night', ready)?.level).toBe('law');
+    expect(need('licence', brief(ready, { trip: 'shakedown', targets: [] })), 'the rule speaks of fishing').toBeNull();
+  });
+});
+
+describe('means that count', () => {
+  const why = (id: NeedId, outing: Outing, refs?: References) =>
+    need(id, outing, refs)?.means.flatMap((one) => (one.shortfall ? [one.shortfall.code] : []));
+  it('are not out of date, broken or under repair', () => {
+    expect(why('buoyancy', dusk)).toEqual(['out-of-date']);
+    expect(why('buoyancy', ready, item('foam-jacket', { condition: 'under repair' }))).toEqual(['under-repair']);
+    expect(why('buoyancy', ready, item('foam-jacket', { condition: 'failed inspection' }))).toEqual([
+      'failed-inspection',
+    ]);
+  });
+  it('are in date on the last day, the day itself included', () => {
+    expect(need('licence', ready, item('licence', { expiresOn: ready.brief.date }))?.met).toBe(true);
+    expect(need('licence', brief(ready, { nights: 1 }), item('licence', { expiresOn: ready.brief.date }))?.met).toBe(
+      false,
+    );
+  });
+  it('are independent: not in one container, not on one battery, not of one kind', () => {
+    const together = {
+      ...references,
+      items: references.items.map((one) =>
+        one.id === 'radio' || one.id === 'phone' ? { ...one, containerId: 'crate' } : one,
+      ),
+    };
+    const withCrate = withItem(ready, 'crate', 1);
+    expect(need('call-for-help', withCrate, together)?.met).toBe(false);
+    expect(need('call-for-help', ready, together)?.met, 'the crate stays ashore').toBe(true);
+    const battery = {
+      ...references,
+      items: references.items.map((one) =>
+        one.id === 'mast-light' || one.id === 'headlamp' ? { ...one, poweredById: 'battery' } : one,
+      ),
+    };
+    expect(why('be-seen-night', ready, battery)).toEqual(['same-battery']);
+    const lamps = item('mast-light', { kind: 'headlamp' });
+    expect(why('be-seen-night', ready, lamps)).toEqual(['same-kind']);
+  });
+  it('of a paddled boat do not count the first paddle as its spare', () => {
+    const paddled = brief(withItem(withItem(ready, 'paddle', 1), 'four-piece', 0), { craftId: 'dunlin' });
+    expect(need('propulsion', paddled)?.met).toBe(true);
+    expect(why('second-propulsion', paddled)).toEqual(['first-paddle']);
+    expect(need('second-propulsion', withItem(paddled, 'four-piece', 1))?.met).toBe(true);
+    expect(need('second-propulsion', withItem(paddled, 'half-paddle', 1))?.met, 'half a paddle is none').toBe(false);
+  });
+  it('suit the fish and its fate: net size, coating, gaffs, grips, bite leaders', () => {
+    expect(need('land-fish', ready)?.met).toBe(true);
+    const small = (hoopM: number) => item('net', { attributes: { hoopM, bagM: 0.5 } });
+    expect(need('land-fish', ready, small(0.48))?.met).toBe(true);
+    expect(need('land-fish', ready, small(0.47))?.met).toBe(false);
+    expect(why('land-fish', dusk)).toEqual(['gaff-inflatable']);
+    expect(why('land-fish', brief(dusk, { craftId: 'dunlin' }))).toEqual(['gaff-release']);
+    expect(why('leader', dusk)).toEqual(['bites-through']);
+    const bare = item('wide-net', { qualities: [] });
+    expect(why('land-fish', withItem(withItem(dusk, 'gaff', 0), 'wide-net', 1), bare)).toEqual(['not-coated']);
+  });
+  it('of a measured amount are summed', () => {
+    const want = need('water', ready)?.want ?? 0;
+    expect(need('water', withItem(ready, 'bottle', Math.ceil(want)))?.met).toBe(true);
+    expect(need('water', withItem(ready, 'bottle', Math.floor(want - 0.05)))?.met).toBe(false);
+  });
+});

@@ -1,0 +1,63 @@
+import fc from 'fast-check';
+import { DateTime } from 'luxon';
+import { describe, expect, it } from 'vitest';
+import { addDays, clockAt, dateAt, dayInWords, daysBetween, instantOf, isTimeZone, isoAt, shiftClock } from './time';
+
+describe('wall-clock times', () => {
+  it('depend on the zone, daylight saving included', () => {
+    expect(instantOf('2026-07-01', '06:00', 'UTC-1')).toBe(Date.parse('2026-07-01T07:00:00Z'));
+    expect(instantOf('2026-07-01', '06:00', 'Atlantic/Azores')).toBe(Date.parse('2026-07-01T06:00:00Z'));
+    expect(instantOf('2026-01-01', '06:00', 'Atlantic/Azores')).toBe(Date.parse('2026-01-01T07:00:00Z'));
+  });
+  it('are null for what is no date, time or zone', () => {
+    for (const [date, time, zone] of [
+      ['2026-02-30', '06:00', 'utc'],
+      ['2026-02-20', '24:61', 'utc'],
+      ['2026-02-20', '06:00', 'Nowhere/Land'],
+    ] as const)
+      expect(instantOf(date, time, zone)).toBeNull();
+    expect(isTimeZone('Nowhere/Land')).toBe(false);
+  });
+  it('come back from the instant they made', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 20_000 }), fc.integer({ min: 0, max: 1439 }), (day, minute) => {
+        const date = addDays('2000-01-01', day);
+        const time = shiftClock('00:00', minute);
+        const at = instantOf(date, time, 'UTC-3') ?? NaN;
+        expect([dateAt(at, 'UTC-3'), clockAt(at, 'UTC-3')]).toEqual([date, time]);
+        expect(Date.parse(isoAt(at, 'UTC-3'))).toBe(at);
+      }),
+    );
+  });
+});
+
+describe('clock, date and ISO text', () => {
+  it('are those of the date library, in any zone and over daylight saving', () => {
+    const zone = fc.constantFrom('utc', 'UTC-1', 'UTC+5:30', 'Atlantic/Azores', 'Australia/Adelaide');
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 4_000_000_000 }), zone, (seconds, place) => {
+        const at = seconds * 1000;
+        const luxon = DateTime.fromMillis(at, { zone: place });
+        expect(clockAt(at, place)).toBe(luxon.toFormat('HH:mm'));
+        expect(dateAt(at, place)).toBe(luxon.toFormat('yyyy-MM-dd'));
+        expect(isoAt(at, place)).toBe(luxon.toFormat("yyyy-MM-dd'T'HH:mm:ssZZ"));
+      }),
+    );
+  });
+});
+
+describe('days', () => {
+  it('are added over month and leap day, and counted back', () => {
+    expect(addDays('2028-02-28', 2)).toBe('2028-03-01');
+    expect(daysBetween('2028-03-01', '2028-02-28')).toBe(-2);
+  });
+  it('are said in words', () => expect(dayInWords('2026-05-16')).toBe('Saturday 16 May'));
+});
+
+describe('a moved clock', () => {
+  it('stays within its day', () => {
+    expect(shiftClock('23:30', 60)).toBe('23:59');
+    expect(shiftClock('00:30', -60)).toBe('00:00');
+    expect(shiftClock('09:50', 25)).toBe('10:15');
+  });
+});

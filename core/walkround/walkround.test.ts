@@ -1,0 +1,156 @@
+import { describe, expect, it } from 'vitest';
+import { demo } from '../demo/demo';
+import { assess } from '../findings/assess';
+import { sayBar } from '../findings/phrase';
+import { kindIds, kinds } from '../gear/kinds';
+import { places } from '../gear/places';
+import { withItem } from '../outing/edit';
+import type { Outing } from '../outing/outing';
+import { HOUR_MS } from '../units/time';
+import {
+  type Answer,
+  type Answers,
+  craftFaults,
+  lastAnswers,
+  noAnswers,
+  standingAnswers,
+  takenByAnswers,
+} from './answers';
+import { sayChange, sayChanges } from './phraseSignOff';
+import { canonical, changesSince, whatIsJudged } from './signOff';
+import { phases } from './steps';
+
+const now = Date.parse('2026-05-15T19:00:00Z');
+const { references, outings, answers: given } = demo(now);
+const [ready, dusk] = outings as [Outing, Outing];
+const good = lastAnswers(given.answers);
+const say = (stepId: string, verdict: Answer['verdict'], at = '2026-05-15T19:00:00Z'): Answer => ({
+  key: crypto.randomUUID(),
+  stepId,
+  verdict,
+  at,
+  note: '',
+});
+const judge = (outing: Outing, answers: Answers = good, at = now) => assess(outing, references, answers, at);
+
+describe('steps', () => {
+  const { steps } = judge(ready);
+  it('go evening, vehicle, bow to stern, head to foot, gate', () => {
+    const order = steps.map((step) => phases.indexOf(step.phase) * 100 + (step.place ? places[step.place].order : 0));
+    expect(order).toEqual(order.toSorted((a, b) => a - b));
+    expect(steps.at(-1)?.id).toBe('gate:weather');
+    expect(new Set(steps.map((step) => step.id)).size).toBe(steps.length);
+  });
+  it('each say what to look at, how, and what bad looks like', () => {
+    for (const step of steps) expect([step.title, step.how, step.bad].every((text) => text.length > 2)).toBe(true);
+    for (const kind of kindIds) expect(kinds[kind].look.how).toMatch(/\.$/);
+  });
+  it('are made from the boat that goes: drive well and chambers only where there are any', () => {
+    const has = (outing: Outing, part: string) => judge(outing).steps.some((step) => step.id === `hull:${part}`);
+    expect([has(ready, 'drive-well'), has(ready, 'chambers')]).toEqual([true, false]);
+    expect([has(dusk, 'drive-well'), has(dusk, 'chambers')]).toEqual([false, true]);
+  });
+  it('are critical where life or law hangs on the thing, and stay so after a fault', () => {
+    const step = (answers: Answers) => judge(ready, answers).steps.find((one) => one.id === 'item:foam-jacket');
+    expect(step(good)?.critical).toBe(true);
+    expect(step(lastAnswers([...given.answers, say('item:foam-jacket', 'fault')]))?.critical).toBe(true);
+    expect(judge(ready).steps.find((one) => one.id === 'item:hat')?.critical).toBe(false);
+  });
+});
+
+describe('answers', () => {
+  it('count by the last word, the word at the water before the evening’s', () => {
+    const taken = takenByAnswers(
+      lastAnswers([
+        say('evening:radio', 'fault'),
+        say('item:radio', 'good'),
+        say('item:flag', 'good'),
+        say('item:flag', 'not here'),
+      ]),
+    );
+    expect([...taken.fault, ...taken.missing]).toEqual(['flag']);
+    expect(craftFaults(lastAnswers([say('hull:plugs', 'not here'), say('hull:keel', 'good')]))).toEqual([
+      { part: 'plugs', missing: true },
+    ]);
+  });
+  it('of good stand for eighteen hours; a fault stands until it is answered anew', () => {
+    const record = [say('item:radio', 'good'), say('item:flag', 'fault')];
+    expect([...standingAnswers(record, now + 18 * HOUR_MS).keys()]).toEqual(['item:radio', 'item:flag']);
+    expect([...standingAnswers(record, now + 18 * HOUR_MS + 1000).keys()]).toEqual(['item:flag']);
+  });
+});
+
+describe('the gate', () => {
+  const bars = (outing: Outing, answers: Answers = good, at = now) =>
+    judge(outing, answers, at).gate.bars.map((bar) => bar.bar);
+  it('opens when nothing stands against it', () => expect(judge(ready).gate.open).toBe(true));
+  it('stays shut for a Stop, an unanswered Mind, a critical step that is not good, an old forecast', () => {
+    expect(bars(withItem(ready, 'radio', 0))).toContain('stops');
+    expect(bars(withItem(ready, 'hat', 0))).toEqual(['minds']);
+    expect(bars(ready, noAnswers)).toEqual(['critical']);
+    expect(bars(ready, lastAnswers(given.answers.filter((one) => one.stepId !== 'gate:weather')), now)).toEqual([
+      'critical',
+    ]);
+    const older = { ...ready, conditions: { ...ready.conditions, takenAt: new Date(now - 3 * HOUR_MS).toISOString() } };
+    const unlooked = lastAnswers(
+      given.answers.map((one) =>
+        one.stepId === 'gate:weather' ? { ...one, at: new Date(now - 3 * HOUR_MS).toISOString() } : one,
+      ),
+    );
+    expect(bars(older, unlooked)).toEqual(['forecast']);
+    expect(bars(older, good), 'looked at again on the walk-round').toEqual([]);
+  });
+  it('says each bar in a sentence', () => {
+    for (const bar of judge(dusk, noAnswers, now + 5 * HOUR_MS).gate.bars) expect(sayBar(bar)).toMatch(/^[A-Z].*\.$/);
+  });
+});
+
+describe('a signature', () => {
+  const then = whatIsJudged(ready, references, good);
+  it('has the same text for the same content in any order, and another for another', () => {
+    expect(canonical({ b: 1, a: [{ d: 2, c: null }] })).toBe('{"a":[{"c":null,"d":2}],"b":1}');
+    expect(canonical(whatIsJudged(ready, { ...references, items: references.items.toReversed() }, good))).toBe(
+      canonical(then),
+    );
+    expect(canonical(whatIsJudged(withItem(ready, 'hat', 0), references, good))).not.toBe(canonical(then));
+  });
+  it('holds while nothing changed, things left ashore in the locker included', () => {
+    const sponge = {
+      ...references,
+      items: references.items.map((one) => (one.id === 'sponge' ? { ...one, massKg: 1 } : one)),
+    };
+    expect(changesSince(then, whatIsJudged(ready, sponge, good))).toEqual([]);
+  });
+  it.each([
+    [
+      'a changed target',
+      { ...ready, brief: { ...ready.brief, targets: ['cod' as const] } },
+      'The target was pollack, sea-bass; now cod.',
+    ],
+    ['something put aboard', withItem(ready, 'mirror', 1), 'Signal mirror came aboard.'],
+    ['something left ashore', withItem(ready, 'hat', 0), 'Hat with a cord was left ashore.'],
+    ['another number', withItem(ready, 'bottle', 5), 'Water bottle, 1 L: 4 then, 5 now.'],
+  ])('tells of %s', (_, after, sentence) => {
+    expect(changesSince(then, whatIsJudged(after, references, good)).map(sayChange)).toEqual([sentence]);
+  });
+  it('tells of a changed boat, a changed item, a changed answer', () => {
+    const edited = {
+      ...references,
+      craft: references.craft.map((one) => ({ ...one, ratedLoadKg: 1 + one.ratedLoadKg })),
+      items: references.items.map((one) => (one.id === 'radio' ? { ...one, condition: 'under repair' as const } : one)),
+    };
+    const later = lastAnswers([...given.answers, say('item:flag', 'fault')]);
+    const said = sayChanges(changesSince(then, whatIsJudged(ready, edited, later)));
+    expect(said).toEqual([
+      'Grey Wagtail: its record was changed.',
+      'Handheld radio, floats was changed.',
+      'A step was answered fault after it had been good.',
+    ]);
+  });
+  it('counts the rest when much has changed', () => {
+    const bare = { ...ready, loadout: [] };
+    const said = sayChanges(changesSince(then, whatIsJudged(bare, references, good)));
+    expect(said).toHaveLength(6);
+    expect(said.at(-1)).toMatch(/^And \d+ more changes\.$/);
+  });
+});

@@ -1,0 +1,82 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from './house';
+
+const themes = ['paper', 'dark', 'half-light'] as const;
+const screens = [
+  '/outings',
+  '/outings/zander-dusk/brief',
+  '/outings/zander-dusk/kit',
+  '/outings/zander-dusk/walk-round',
+  '/outings/pollack-long-grey/walk-round',
+  '/locker',
+  '/boats',
+  '/waters',
+  '/settings',
+];
+
+async function clean(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const found = violations.flatMap(({ id, nodes }) => nodes.map((node) => `${id}: ${node.html.slice(0, 160)}`));
+  expect(found, where).toEqual([]);
+}
+
+for (const theme of themes)
+  test(`axe finds nothing on any screen in the ${theme} theme`, async ({ page }) => {
+    test.setTimeout(180_000);
+    // Without the fade of an opening dialog, which would be measured half-way.
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await page.addInitScript((name) => localStorage.setItem('tally-theme', name), theme);
+    for (const screen of screens) {
+      await page.goto(screen);
+      await page.getByRole('heading').first().waitFor();
+      await clean(page, screen);
+    }
+    await page.goto('/outings/zander-dusk/brief');
+    await page.getByRole('button', { name: 'Launch:' }).click();
+    await expect(page.getByRole('dialog', { name: 'Launch' })).toBeVisible();
+    await clean(page, 'a blank');
+    await page.keyboard.press('Escape');
+    await page.goto('/outings/zander-dusk/kit');
+    await page.getByRole('button', { name: /^Be seen at night/ }).click();
+    await page.getByRole('button', { name: 'Choose from the locker' }).click();
+    await expect(page.getByRole('dialog', { name: 'From the locker' })).toBeVisible();
+    await clean(page, 'the locker picker');
+    await page.goto('/locker');
+    await page.getByRole('button', { name: 'Add an item' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await clean(page, 'an item’s form');
+  });
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+  test('nothing is wider than the screen, and the walk-round’s buttons are big', async ({ page }) => {
+    for (const screen of screens) {
+      await page.goto(screen);
+      await page.getByRole('heading').first().waitFor();
+      const wide = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      expect(wide, screen).toBeLessThanOrEqual(0);
+    }
+    await page.goto('/outings/zander-dusk/walk-round');
+    for (const name of ['Good', 'Fault', 'Not here', '‹ Back', 'Leave for later ›'])
+      expect(
+        (await page.getByRole('button', { name, exact: true }).boundingBox())?.height,
+        name,
+      ).toBeGreaterThanOrEqual(56);
+    await page.getByRole('button', { name: 'Half-light' }).click();
+    await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(9, 1, 1)');
+    await page.getByRole('button', { name: 'Full light' }).click();
+    await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(247, 244, 236)');
+  });
+  test('the margin opens from its bar', async ({ page }) => {
+    await page.goto('/outings/zander-dusk/kit');
+    await page.getByRole('button', { name: /^Margin: \d+ Stops/ }).click();
+    const margin = page.getByRole('dialog', { name: 'Margin' });
+    await margin.getByRole('button', { name: /^Add Inflatable jacket, automatic/ }).click();
+    await expect(margin).not.toContainText('Buoyancy, worn');
+    await margin.getByRole('button', { name: 'Close' }).click();
+    await expect(page.getByRole('button', { name: /^Buoyancy, worn/ })).toContainText('Inflatable jacket, automatic');
+  });
+});

@@ -1,0 +1,118 @@
+import { expect, kept, openBlank, test } from './house';
+
+test('an outing is copied to another day, deleted, and brought back', async ({ page }) => {
+  await page.goto('/outings');
+  await page.getByRole('button', { name: 'Copy Zander at dusk' }).click();
+  await expect(page.getByLabel('Name of the outing')).toHaveValue('Zander at dusk, again');
+  await page.getByRole('link', { name: 'Outings' }).click();
+  const row = page.getByRole('listitem').filter({ hasText: 'Zander at dusk, again' });
+  await row.getByRole('button', { name: 'Delete' }).click();
+  await expect(row).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).toBeVisible();
+});
+
+test('an item is added with the usual figures of its kind; bad figures say why and lose nothing', async ({ page }) => {
+  await page.goto('/locker');
+  await page.getByRole('button', { name: 'Add an item' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByLabel('Kind', { exact: true }).fill('Throw');
+  await page.getByRole('option', { name: 'Throw line' }).click();
+  await expect(form.getByLabel('length')).toHaveValue('15');
+  await form.getByLabel('Your name for it').fill('');
+  await form.getByLabel('Mass of one').fill('heavy');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(form.getByText('Give it a name.')).toBeVisible();
+  await expect(form.getByText('A number from 0 to 120 kg.')).toBeVisible();
+  await expect(form.getByLabel('Mass of one')).toHaveValue('heavy');
+  await form.getByLabel('Your name for it').fill('Second throw line');
+  await form.getByLabel('Mass of one').fill('0,7');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(form).toBeHidden();
+  await page.getByLabel('Find').fill('second throw');
+  await expect(page.getByRole('row', { name: /Second throw line/ })).toContainText('700 g');
+});
+
+test('an item that goes out of date stops counting in the outing that carries it', async ({ page }) => {
+  await page.goto('/locker');
+  await page.getByRole('button', { name: 'Electronic flare' }).click();
+  await page.getByLabel('In date until').fill('2020-01-01');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('row', { name: /Electronic flare/ })).toContainText('out of date since 1 January 2020');
+  await page.goto('/outings/pollack-long-grey/kit');
+  await expect(page.getByRole('complementary')).toContainText(
+    'Electronic flare does not count: out of date since 1 January 2020',
+  );
+});
+
+test('a figure out of range stays where it was typed, says what is allowed, and is not taken', async ({ page }) => {
+  await page.goto('/outings/pollack-long-grey/brief');
+  const water = page.getByLabel('Water temperature');
+  await water.fill('99');
+  await expect(page.getByText('A number from -2 to 40 °C.')).toBeVisible();
+  await expect(water).toHaveValue('99');
+  await water.fill('9');
+  await expect(page.getByText('A number from -2 to 40 °C.')).toBeHidden();
+  await kept(page);
+  const keep = await openBlank(page, 'Fish kept');
+  await keep.getByRole('textbox').fill('five');
+  await expect(keep.getByText('A whole number from 0 to 50.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Fish kept: two' })).toBeVisible();
+});
+
+test('a need opens, tells why, and takes another means aboard', async ({ page }) => {
+  await page.goto('/outings/pollack-long-grey/kit');
+  await page.getByRole('button', { name: /^Distress at a distance/ }).click();
+  await expect(page.getByText('Those who look for you look past you.')).toBeVisible();
+  await expect(page.getByText('would not count: works by daylight only')).toBeVisible();
+  await page.getByRole('button', { name: 'Put aboard: Signal mirror' }).click();
+  await expect(page.getByRole('button', { name: 'Leave ashore: Signal mirror' })).toBeVisible();
+  await page.getByRole('button', { name: 'Choose from the locker' }).click();
+  const picker = page.getByRole('dialog', { name: 'From the locker' });
+  await picker.getByLabel('Find by name, kind or need').fill('insect');
+  await expect(picker.getByText('Nothing fits these words.')).toBeVisible();
+  await picker.getByLabel('Find by name, kind or need').fill('crate');
+  await picker.getByRole('checkbox', { name: /^Crate/ }).check();
+  await picker.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('heading', { name: 'Passengers' })).toBeVisible();
+});
+
+test('an address that leads nowhere says so', async ({ page }) => {
+  await page.goto('/outings/not-there/brief');
+  await expect(page.getByRole('heading', { name: 'Nothing is kept here' })).toBeVisible();
+  await page.getByRole('link', { name: 'To the outings' }).click();
+  await expect(page.getByRole('heading', { name: 'Outings' })).toBeVisible();
+});
+
+test.describe('an empty house', () => {
+  test.use({ empty: true });
+  test('leads from nothing to a first outing', async ({ page }) => {
+    await page.goto('/');
+    await expect(page.getByText('No outing yet.')).toBeVisible();
+    await page.getByRole('link', { name: /Write your profile/ }).click();
+    await page.getByLabel('Name', { exact: true }).fill('Anyone');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(page.getByText('Your profile is kept.')).toBeVisible();
+    await page.getByRole('link', { name: 'Boats' }).click();
+    await page.getByRole('button', { name: 'Add a boat' }).click();
+    await page.getByLabel('Name', { exact: true }).fill('Wren');
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByRole('link', { name: 'Waters' }).click();
+    await page.getByRole('button', { name: 'Add a water' }).click();
+    await page.getByLabel('Name', { exact: true }).fill('The pond');
+    await page.getByLabel('Launch 1: name').fill('the steps');
+    await page.getByLabel('Place 1: name').fill('the far bank');
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(page.getByRole('row', { name: /The pond/ })).toBeVisible();
+    await page.getByRole('link', { name: 'Outings' }).click();
+    await expect(page.getByRole('link', { name: /Put into the locker/ })).toBeVisible();
+    await page.getByRole('button', { name: 'New outing' }).click();
+    await expect(page.getByRole('button', { name: 'Boat: Wren' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Launch: the steps' })).toBeVisible();
+    await page.getByRole('link', { name: /^Kit/ }).click();
+    await expect(page.getByText('Buoyancy, worn', { exact: true })).toBeVisible();
+    await page.getByRole('button', { name: /^Buoyancy, worn/ }).click();
+    await expect(page.getByText('Nothing more in the locker does this.')).toBeVisible();
+  });
+});

@@ -1,0 +1,56 @@
+import { expect, kept, openBlank, test } from './house';
+
+const brief = '/outings/pollack-long-grey/brief';
+
+test('two windows change different things: both are kept, and the second is told', async ({ page, context }) => {
+  const other = await context.newPage();
+  await page.goto(brief);
+  await other.goto(brief);
+  await expect(other.getByLabel('Name of the outing')).toBeVisible();
+  await page.getByLabel('Water temperature').fill('12.5');
+  await kept(page);
+  const party = await openBlank(other, 'Party');
+  await party.getByRole('button', { name: 'People, you included: one more' }).click();
+  await party.getByRole('button', { name: 'Done' }).click();
+  await expect(other.getByText('changed in another window')).toBeVisible();
+  await kept(other);
+  await expect(other.getByLabel('Water temperature')).toHaveValue('12.5');
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Party: two together' })).toBeVisible();
+  await expect(page.getByLabel('Water temperature')).toHaveValue('12.5');
+});
+
+test('two windows change the same thing: the second is shown both and chooses', async ({ page, context }) => {
+  const other = await context.newPage();
+  await page.goto(brief);
+  await other.goto(brief);
+  await expect(other.getByLabel('Name of the outing')).toBeVisible();
+  await page.getByLabel('Name of the outing').fill('From the first window');
+  await kept(page);
+  await other.getByLabel('Name of the outing').fill('From the second window');
+  const dialog = other.getByRole('dialog', { name: 'Changed in two windows' });
+  await expect(dialog).toContainText('From the first window');
+  await expect(dialog).toContainText('From the second window');
+  await dialog.getByRole('button', { name: 'Keep mine' }).click();
+  await kept(other);
+  await page.reload();
+  await expect(page.getByLabel('Name of the outing')).toHaveValue('From the second window');
+});
+
+test('a form changed in another window shows both ways out and keeps what was typed', async ({ page, context }) => {
+  const other = await context.newPage();
+  for (const tab of [page, other]) {
+    await tab.goto('/boats');
+    await tab.getByRole('button', { name: 'Dunlin' }).click();
+  }
+  await page.getByLabel('Rated load, all told').fill('150');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await other.getByLabel('Rated load, all told').fill('140');
+  await other.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(other.getByRole('alert')).toContainText('changed in another window');
+  await expect(other.getByLabel('Rated load, all told')).toHaveValue('140');
+  await other.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(other.getByRole('dialog')).toBeHidden();
+  await expect(other.getByRole('row', { name: /Dunlin/ })).toContainText('140 kg');
+});

@@ -1,0 +1,3 @@
+/** The project's folder. */
+export const root: string;
+export function ensureBuilt(): Promise<void>;

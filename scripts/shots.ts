@@ -1,0 +1,58 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import config from '../playwright.config';
+import { startServer } from '../server/testing/startServer';
+import { ensureBuilt } from './prepare.mjs';
+
+interface Shot {
+  name: string;
+  path: string;
+  theme?: 'paper' | 'dark' | 'half-light';
+  phone?: true;
+  before?: (page: Page) => Promise<void>;
+}
+
+const forward = (steps: number) => async (page: Page) => {
+  for (let i = 0; i < steps; i += 1) await page.keyboard.press('ArrowRight');
+};
+
+/** One picture for each main view, from the demo data. */
+const shots: readonly Shot[] = [
+  { name: 'outings', path: '/outings' },
+  { name: 'brief', path: '/outings/pollack-long-grey/brief' },
+  { name: 'brief-phone', path: '/outings/pollack-long-grey/brief', phone: true },
+  { name: 'kit', path: '/outings/zander-dusk/kit' },
+  { name: 'kit-phone-dark', path: '/outings/zander-dusk/kit', phone: true, theme: 'dark' },
+  {
+    name: 'walk-round',
+    path: '/outings/zander-dusk/walk-round',
+    phone: true,
+    theme: 'half-light',
+    before: forward(12),
+  },
+  { name: 'gate', path: '/outings/pollack-long-grey/walk-round' },
+  { name: 'locker', path: '/locker' },
+  { name: 'boats', path: '/boats' },
+  { name: 'waters', path: '/waters' },
+  { name: 'settings', path: '/settings' },
+];
+
+await ensureBuilt();
+const folder = mkdtempSync(join(tmpdir(), 'tally-shots-'));
+const server = await startServer({ TALLY_DATA: folder }, ['dist/server/main.js']);
+const browser = await chromium.launch(config.use?.launchOptions ?? {});
+for (const { name, path, theme = 'paper', phone, before } of shots) {
+  const page = await browser.newPage({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 } });
+  await page.addInitScript((chosen) => localStorage.setItem('tally-theme', chosen), theme);
+  await page.goto(server.url + path, { waitUntil: 'networkidle' });
+  await page.getByRole('heading').first().waitFor();
+  await before?.(page);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  await page.close();
+}
+await browser.close();
+await server.kill('SIGINT');
+rmSync(folder, { recursive: true, force: true });
