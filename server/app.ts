@@ -7,10 +7,12 @@ import swaggerUi from '@fastify/swagger-ui';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { calcRoutes } from './calc/routes';
 import type { Database } from './db/open';
 import { outingRoutes } from './outings/routes';
 import { InvalidInput, handleErrors } from './problem';
 import { referenceRoutes } from './reference/routes';
+import { stationRoutes } from './station/routes';
 import { stores } from './stores';
 import { walkRoutes } from './walkround/routes';
 import { walkStore } from './walkround/store';
@@ -73,6 +75,8 @@ export async function buildApp({ db, now, webRoot, log }: AppParts): Promise<Fas
   referenceRoutes(app, from);
   outingRoutes(app, from, walks, now);
   walkRoutes(app, from, walks, now);
+  calcRoutes(app);
+  stationRoutes(app, from, now);
   if (webRoot !== null && existsSync(webRoot)) await serveWeb(app, webRoot);
   return app;
 }

@@ -1,4 +1,4 @@
-const G = 9.80665;
+import { G } from '../units/constants';
 
 /**
  * Breaker height at the launch (Komar & Gaughan 1973). Hb = 0.39 g^0.2 (T Hs²)^0.4; depth = Hb / 0.78.

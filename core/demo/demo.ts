@@ -4,7 +4,7 @@ import { assess } from '../findings/assess';
 import type { Outing } from '../outing/outing';
 import { type Instant, dateAt, isoAt } from '../units/time';
 import { demoLocker } from './locker';
-import { demoOutings } from './outings';
+import { demoDawn, demoOutings } from './outings';
 import { demoAngler, demoCraft } from './people';
 import { demoRulePacks, demoWaters } from './waters';
 
@@ -18,14 +18,15 @@ export interface Demo {
 /** The demo data as of an instant: the same instant gives the same data. */
 export function demo(now: Instant): Demo {
   const today = dateAt(now, 'utc');
+  const waters = demoWaters(demoDawn(now).at);
   const references: References = {
     angler: demoAngler,
     craft: demoCraft,
     items: demoLocker(today),
-    waters: demoWaters,
+    waters,
     rulePacks: demoRulePacks(today),
   };
-  const outings = demoOutings(now);
+  const outings = demoOutings(now, waters);
   const [ready] = outings;
   const steps = ready ? assess(ready, references, noAnswers, now).steps : [];
   const at = isoAt(now, 'utc');

@@ -9,7 +9,7 @@ export function demoLocker(today: string): readonly Item[] {
     newItem(id, kind, { name, ...rest });
   const always = { always: true };
   return [
-    own('foam-jacket', 'foam-jacket', 'Foam jacket, high back', always),
+    own('foam-jacket', 'foam-jacket', 'Foam jacket, high back', { ...always, attributes: { newtons: 105 } }),
     own('inflatable-jacket', 'inflatable-jacket', 'Inflatable jacket, manual', { expiresOn: addDays(today, -70) }),
     own('auto-jacket', 'inflatable-jacket', 'Inflatable jacket, automatic', {
       qualities: ['approved', 'inflatable', 'automatic', 'floats'],

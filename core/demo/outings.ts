@@ -1,29 +1,60 @@
 import { lightOfDay, noonOf } from '../conditions/light';
-import type { Hour, Outing } from '../outing/outing';
+import type { Brief, Hour, Outing } from '../outing/outing';
+import type { Water } from '../outing/water';
 import { HOUR_MS, type Instant, addDays, clockAt, dateAt, instantOf, isoAt, shiftClock } from '../units/time';
-import { demoWaters } from './waters';
 
 const zone = 'UTC-1';
+const FORECAST_DAYS = 3;
 
-function at(id: string) {
-  const water = demoWaters.find((one) => one.id === id);
-  if (!water) throw new RangeError(`No demo water ${id}`);
-  return water;
+/** The day of the demo outings: the one after the first start, so never in the past. */
+export function demoDay(now: Instant): string {
+  return addDays(dateAt(now, zone), 1);
 }
 
-/** Sunrise and sunset on a day at a demo water, to five minutes, as clock times. */
-function sunClock(waterId: string, date: string): { rise: string; set: string } {
-  const { latDeg, lonDeg } = at(waterId);
+/** Sunrise and sunset at a place on that day, to five minutes, as clock times. */
+function sunClock({ latDeg, lonDeg }: { latDeg: number; lonDeg: number }, date: string): { rise: string; set: string } {
   const { sunrise, sunset } = lightOfDay(noonOf(date, lonDeg), latDeg, lonDeg);
   const five = (when: Instant | null, otherwise: string) =>
     when === null ? otherwise : clockAt(Math.round(when / 300_000) * 300_000, zone);
   return { rise: five(sunrise, '06:00'), set: five(sunset, '18:00') };
 }
 
-/** Hourly figures around a window, from a first value and a change each hour. */
-function hours(date: string, from: string, count: number, of: (i: number) => Omit<Hour, 'at'>): Hour[] {
-  const start = instantOf(date, `${from.slice(0, 2)}:00`, zone) ?? 0;
-  return Array.from({ length: count }, (_, i) => ({ at: isoAt(start + i * HOUR_MS, zone), ...of(i) }));
+/** The launch of the outing off the Long Grey: twenty minutes before sunrise. */
+export function demoDawn(now: Instant): { date: string; launchAt: string; at: Instant } {
+  const date = demoDay(now);
+  const launchAt = shiftClock(sunClock({ latDeg: 47.5, lonDeg: -18.5 }, date).rise, -20);
+  return { date, launchAt, at: instantOf(date, launchAt, zone) ?? now };
+}
+
+type Figures = Omit<Hour, 'at'>;
+const nothing: Figures = {
+  windMps: null,
+  gustMps: null,
+  windFromDeg: null,
+  airC: null,
+  waveM: null,
+  swellM: null,
+  swellPeriodS: null,
+  thunderPct: 0,
+  rainMm: 0,
+  visibilityM: 15_000,
+  humidityPct: 75,
+};
+
+/** Hourly figures for three days, by the hours gone since a launch; each following day is a little windier. */
+function hours(date: string, launchAt: string, of: (sinceLaunch: number, day: number) => Partial<Figures>): Hour[] {
+  const midnight = instantOf(date, '00:00', zone) ?? 0;
+  const launchHour = Number(launchAt.slice(0, 2));
+  return Array.from({ length: 24 * FORECAST_DAYS }, (_, i) => ({
+    at: isoAt(midnight + i * HOUR_MS, zone),
+    ...nothing,
+    ...rounded(of((i % 24) - launchHour, Math.floor(i / 24))),
+  }));
+}
+function rounded(figures: Partial<Figures>): Partial<Figures> {
+  return Object.fromEntries(
+    Object.entries(figures).map(([key, value]) => [key, value === null ? null : Number(value.toFixed(1))]),
+  );
 }
 
 const once = (...ids: string[]) => ids.map((itemId) => ({ itemId, quantity: 1, apart: false }));
@@ -40,98 +71,95 @@ const always = once(
   'key-pouch',
   'licence',
 );
+const atSea = [
+  ...always,
+  ...once('radio', 'flag', 'mast-light', 'headlamp', 'e-flare', 'snips', 'hook-cutter', 'wetsuit'),
+  ...once('four-piece', 'drive-leash', 'tape', 'gps', 'cart', 'spin-rod', 'jig-rod', 'jig-box', 'leader'),
+  ...once('net', 'pliers', 'board', 'priest', 'ice-bag', 'battery', 'sounder', 'food', 'hat', 'shell', 'dry-set'),
+  { itemId: 'rod-leash', quantity: 2, apart: false },
+  { itemId: 'bottle', quantity: 4, apart: false },
+];
 
-/** One outing ready to sign, one with Stops; both on the day after the first start, so never in the past. */
-export function demoOutings(now: Instant): readonly Outing[] {
-  const tomorrow = addDays(dateAt(now, zone), 1);
-  const sun = { ostrey: sunClock('ostrey-sound', tomorrow), hallow: sunClock('hallow-mere', tomorrow) };
+/** What each demo outing shows: ready to sign; Stops at dusk; a race that forbids; a headwind home; cold water in warm air. */
+export function demoOutings(now: Instant, waters: readonly Water[]): readonly Outing[] {
+  const { date, launchAt: dawn } = demoDawn(now);
   const takenAt = isoAt(now, 'utc');
-  const dawn = shiftClock(sun.ostrey.rise, -20);
-  const dawnHome = shiftClock(dawn, 380);
-  const duskFrom = shiftClock(sun.hallow.set, -180);
-  const duskHome = shiftClock(sun.hallow.set, 75);
-  return [
-    {
-      format: 'outing/1',
-      id: 'pollack-long-grey',
-      title: 'Pollack beyond the Long Grey',
-      brief: {
-        targets: ['pollack', 'sea-bass'],
-        keep: 2,
-        waterId: 'ostrey-sound',
-        launchId: 'gannet-slip',
-        areaId: 'long-grey',
-        date: tomorrow,
-        launchAt: dawn,
-        homeAt: dawnHome,
-        nights: 0,
-        party: 1,
-        craftId: 'grey-wagtail',
-        trip: 'beyond-surf',
-        techniques: ['casting', 'jigging'],
-        standing: false,
-        contact: { name: 'Sample Contact', phone: '000 555 0101' },
-        alarmAt: shiftClock(dawnHome, 60),
-      },
-      conditions: {
-        source: 'typed',
-        takenAt,
-        waterC: 13,
-        hours: hours(tomorrow, dawn, 8, (i) => ({
-          windMps: 3 + i * 0.4,
-          gustMps: 5 + i * 0.5,
-          windFromDeg: 230,
-          airC: 9 + i * 0.5,
-          waveM: 0.2,
-          swellM: 0.3,
-          swellPeriodS: 6,
-          thunderPct: 0,
-        })),
-      },
-      loadout: [
-        ...always,
-        ...once('radio', 'flag', 'mast-light', 'headlamp', 'e-flare', 'snips', 'hook-cutter', 'wetsuit'),
-        ...once('four-piece', 'drive-leash', 'tape', 'gps', 'cart', 'spin-rod', 'jig-rod', 'jig-box', 'leader'),
-        ...once('net', 'pliers', 'board', 'priest', 'ice-bag', 'battery', 'sounder', 'food', 'hat', 'shell', 'dry-set'),
-        { itemId: 'rod-leash', quantity: 2, apart: false },
-        { itemId: 'bottle', quantity: 4, apart: false },
-      ],
-      accepted: [],
+  const mere = waters.find((water) => water.id === 'hallow-mere');
+  const dusk = sunClock(mere ?? { latDeg: 48.2, lonDeg: -17.9 }, date).set;
+  const contact = { name: 'Sample Contact', phone: '000 555 0101' };
+  const onDay = (
+    launchAt: string,
+    minutes: number,
+  ): Pick<Brief, 'date' | 'launchAt' | 'turnAt' | 'homeAt' | 'alarmAt' | 'nights' | 'landingId'> => {
+    const homeAt = shiftClock(launchAt, minutes);
+    return { date, launchAt, turnAt: null, homeAt, alarmAt: shiftClock(homeAt, 60), nights: 0, landingId: null };
+  };
+  const direct = { out: [], home: [] };
+  const longGrey: Outing = {
+    format: 'outing/1',
+    id: 'pollack-long-grey',
+    title: 'Pollack beyond the Long Grey',
+    brief: {
+      targets: ['pollack', 'sea-bass'],
+      keep: 2,
+      waterId: 'ostrey-sound',
+      launchId: 'gannet-slip',
+      areaId: 'long-grey',
+      ...onDay(dawn, 380),
+      route: { out: [{ latDeg: 47.4922, lonDeg: -18.4895, name: 'the grey buoy' }], home: [] },
+      party: 1,
+      craftId: 'grey-wagtail',
+      trip: 'beyond-surf',
+      techniques: ['casting', 'jigging'],
+      standing: false,
+      contact,
     },
+    conditions: {
+      source: 'typed',
+      from: '',
+      takenAt,
+      waterC: 13,
+      hours: hours(date, dawn, (h, day) => ({
+        windMps: 3 + Math.max(0, h) * 0.35 + day * 2.2,
+        gustMps: 4.6 + Math.max(0, h) * 0.45 + day * 2.8,
+        windFromDeg: 340 + day * 8,
+        airC: 9 + 3 * Math.sin(((h + 1) * Math.PI) / 14),
+        swellM: 0.3 + day * 0.2,
+        swellPeriodS: 6 + day,
+      })),
+    },
+    loadout: atSea,
+    accepted: [],
+  };
+  const late = shiftClock(dawn, 150);
+  return [
+    longGrey,
     {
-      format: 'outing/1',
+      ...longGrey,
       id: 'zander-dusk',
       title: 'Zander at dusk',
       brief: {
+        ...longGrey.brief,
         targets: ['zander', 'perch'],
         keep: 0,
         waterId: 'hallow-mere',
         launchId: 'boathouse',
         areaId: 'dam-wall',
-        date: tomorrow,
-        launchAt: duskFrom,
-        homeAt: duskHome,
-        nights: 0,
-        party: 1,
+        ...onDay(shiftClock(dusk, -180), 255),
+        route: direct,
         craftId: 'bladder-wrack',
         trip: 'night',
         techniques: ['casting', 'drifting'],
-        standing: false,
         contact: { name: '', phone: '' },
-        alarmAt: shiftClock(duskHome, 60),
       },
       conditions: {
-        source: 'typed',
-        takenAt,
+        ...longGrey.conditions,
         waterC: 11,
-        hours: hours(tomorrow, duskFrom, 6, (i) => ({
-          windMps: 6 + i,
-          gustMps: 8 + i,
+        hours: hours(date, shiftClock(dusk, -180), (h, day) => ({
+          windMps: 6 + Math.max(0, h) - day * 1.5,
+          gustMps: 8 + Math.max(0, h) - day * 1.5,
           windFromDeg: 290,
-          airC: 12 - i,
-          waveM: 0.2,
-          swellM: null,
-          swellPeriodS: null,
+          airC: 12 - Math.max(0, h),
           thunderPct: 5,
         })),
       },
@@ -151,7 +179,84 @@ export function demoOutings(now: Instant): readonly Outing[] {
         ),
         { itemId: 'bottle', quantity: 2, apart: false },
       ],
-      accepted: [],
+    },
+    {
+      ...longGrey,
+      id: 'long-grey-late',
+      title: 'The Long Grey, after breakfast',
+      brief: { ...longGrey.brief, ...onDay(late, 330) },
+    },
+    {
+      ...longGrey,
+      id: 'cod-wreck',
+      title: 'Cod on the wreck, wind in the face home',
+      brief: {
+        ...longGrey.brief,
+        targets: ['cod'],
+        waterId: 'saltern-beach',
+        launchId: 'saltern-gap',
+        areaId: 'wreck',
+        ...onDay(shiftClock(dawn, 60), 400),
+        route: direct,
+      },
+      conditions: {
+        ...longGrey.conditions,
+        waterC: 12,
+        hours: hours(date, shiftClock(dawn, 60), (h, day) => ({
+          windMps: 3 + Math.max(0, h) * 0.75 - day,
+          gustMps: 4.5 + Math.max(0, h) * 0.95 - day,
+          windFromDeg: 188,
+          airC: 10,
+          swellM: 0.4,
+          swellPeriodS: 7,
+        })),
+      },
+      loadout: [...atSea.filter(({ itemId }) => itemId !== 'net'), ...once('wide-net')],
+    },
+    {
+      ...longGrey,
+      id: 'perch-spring',
+      title: 'Perch, warm air over cold water',
+      brief: {
+        ...longGrey.brief,
+        targets: ['perch'],
+        keep: 0,
+        waterId: 'hallow-mere',
+        launchId: 'boathouse',
+        areaId: 'reed-bays',
+        ...onDay(shiftClock(dusk, -300), 180),
+        route: direct,
+        craftId: 'dunlin',
+        trip: 'still-water',
+        techniques: ['casting'],
+      },
+      conditions: {
+        ...longGrey.conditions,
+        waterC: 7.5,
+        hours: hours(date, shiftClock(dusk, -300), (_, day) => ({
+          windMps: 2.5,
+          gustMps: 4,
+          windFromDeg: 200,
+          airC: 21 - day,
+        })),
+      },
+      loadout: [
+        ...always,
+        ...once(
+          'paddle',
+          'spin-rod',
+          'rod-leash',
+          'lure-box',
+          'leader',
+          'net',
+          'pliers',
+          'hat',
+          'radio',
+          'four-piece',
+          'snips',
+        ),
+        { itemId: 'bottle', quantity: 3, apart: false },
+      ],
     },
   ];
 }

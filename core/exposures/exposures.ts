@@ -1,8 +1,16 @@
+import { type Day, dayOf } from '../conditions/day';
+import { heatIndex, windChill } from '../conditions/feels';
 import { darkness } from '../conditions/light';
+import { type Sea, seaAt } from '../conditions/sea';
+import { valueAt } from '../conditions/tide';
 import { type Immersion, immersion } from '../conditions/immersion';
 import { surf } from '../conditions/surf';
 import type { Brief, Hour, Outing } from '../outing/outing';
+import type { Launch, Water } from '../outing/water';
 import type { Looked } from '../outing/references';
+import { speedOf } from '../passage/flow';
+import { distanceBetween } from '../passage/geo';
+import { type Plan, planOf } from '../passage/plan';
 import { type SpeciesId, speciesTable } from '../species/species';
 import { DAY_MS, HOUR_MS, type Instant, clockAt, instantOf, minutesBetween } from '../units/time';
 
@@ -26,10 +34,24 @@ export interface Exposures {
   airMaxC: number | null;
   wind: Peak | null;
   gust: Peak | null;
+  /** What the air feels like at the coldest and the hottest: wind chill and heat index. */
+  feelsMinC: number | null;
+  feelsMaxC: number | null;
   waveM: number | null;
   swellM: number | null;
-  /** At launch or landing, the greater; null: no surf there, or no swell typed. */
+  /** The sea hour by hour while afloat, at the place to fish. */
+  seas: readonly { at: Instant; sea: Sea; streamMps: number }[];
+  /** The sea with swell and stream, at its highest. */
+  hs: Peak | null;
+  stream: Peak | null;
+  visibility: Peak | null;
+  /** At launch or landing, the greater; null: no surf there, or no swell known. */
   breakerM: number | null;
+  /** Water over the bar or ramp, when one launches and when one lands; null: no such place, or no tide. */
+  barAtLaunch: { depthM: number; at: string } | null;
+  barAtLanding: { depthM: number; at: string } | null;
+  /** The way out and home in time; null: not known enough. */
+  plan: Plan | null;
   thunder: Peak | null;
   rapids: number;
   river: boolean;
@@ -72,16 +94,36 @@ export function exposures(outing: Outing, looked: Looked, day: DayExposures = da
 
 type DayExposures = Omit<Exposures, 'rods' | 'electricsW' | 'bigHooks'>;
 
+const known = new WeakMap<Outing['conditions'], Map<string, { looked: Looked; day: DayExposures }>>();
+const MOST_KNOWN = 400;
+
+/** Kept for the same figures, boat, water and brief: a judgement tries many hours, and tries them again after the next change of kit. */
 function dayExposures(outing: Outing, looked: Looked): DayExposures {
+  const key = JSON.stringify(outing.brief);
+  const map = known.get(outing.conditions) ?? new Map<string, { looked: Looked; day: DayExposures }>();
+  const kept = map.get(key);
+  if (kept && kept.looked.water === looked.water && kept.looked.craft === looked.craft) return kept.day;
+  if (map.size > MOST_KNOWN) map.clear();
+  const day = workOutDay(outing, looked);
+  known.set(outing.conditions, map.set(key, { looked, day }));
+  return day;
+}
+
+function workOutDay(outing: Outing, looked: Looked): DayExposures {
   const { brief, conditions } = outing;
-  const { water, area, craft } = looked;
+  const { water, craft } = looked;
   const span = hoursOf(brief, looked);
-  const dark = span && water ? darkOf(span, brief, water) : { minutes: 0, spans: [] };
-  const hours = span ? hoursWithin(conditions.hours, span.from, span.to) : [];
+  const day = span && water ? dayOf(conditions, water, span.from, span.to) : null;
+  const plan = span && day ? planOf(brief, looked, day, span) : null;
+  // One is afloat until one is in, whatever was written.
+  const until = span && Math.max(span.to, plan?.homeAt ?? 0);
+  const afloat = span && until ? { from: span.from, to: until } : null;
+  const dark = afloat && water ? darkOf(afloat, brief, water) : { minutes: 0, spans: [] };
+  const hours = afloat ? hoursWithin(conditions.hours, afloat.from, afloat.to) : [];
   const zone = water?.timeZone ?? 'utc';
-  const distanceM = area?.distanceM ?? null;
+  const distanceM = farthest(looked, plan);
   const pace = (mps: number | undefined) => (distanceM === null || !mps ? null : distanceM / mps / 60);
-  const largest = largestOf(brief);
+  const seas = day && water ? hours.map((hour) => seaOf(hour, water, day)) : [];
   return {
     launchAt: span?.from ?? null,
     homeAt: span?.to ?? null,
@@ -89,18 +131,27 @@ function dayExposures(outing: Outing, looked: Looked): DayExposures {
     darkMinutes: dark.minutes,
     darkSpans: dark.spans.map(([from, to]) => ({ from: clockAt(from, zone), to: clockAt(to, zone) })),
     maxDistanceM: distanceM,
-    minutesToLanding: pace(craft?.cruiseMps),
-    minutesToLandingSpare: pace(craft?.spareMps),
+    minutesToLanding: plan?.minutesToLanding ?? pace(craft?.cruiseMps),
+    minutesToLandingSpare: plan?.minutesToLandingSpare ?? pace(craft?.spareMps),
     solo: brief.party === 1,
     waterC: conditions.waterC,
     immersion: conditions.waterC === null ? null : immersion(conditions.waterC),
     airMinC: least(hours.map((hour) => hour.airC)),
     airMaxC: peak(hours, 'airC', zone)?.value ?? null,
+    feelsMinC: least(hours.map(coldest)),
+    feelsMaxC: most(hours.map(hottest)),
     wind: peak(hours, 'windMps', zone),
     gust: peak(hours, 'gustMps', zone),
-    waveM: peak(hours, 'waveM', zone)?.value ?? null,
+    waveM: most(seas.map(({ sea }) => sea.windSeaM)),
     swellM: peak(hours, 'swellM', zone)?.value ?? null,
-    breakerM: looked.launch?.surf ? breakerOf(hours) : null,
+    seas,
+    hs: highest(seas, ({ sea }) => sea.onStreamM, zone),
+    stream: highest(seas, ({ streamMps }) => streamMps, zone),
+    visibility: lowestVisibility(hours, zone),
+    breakerM: breakerOf(hours, looked),
+    barAtLaunch: barOf(looked.launch, day, span?.from ?? null, zone),
+    barAtLanding: barOf(looked.landing, day, plan?.homeAt ?? span?.to ?? null, zone),
+    plan,
     thunder: peak(hours, 'thunderPct', zone),
     rapids: water?.rapids ?? 0,
     river: water?.setting === 'river',
@@ -110,7 +161,7 @@ function dayExposures(outing: Outing, looked: Looked): DayExposures {
     party: brief.party,
     keep: brief.keep,
     keepKg: brief.keep * Math.max(0, ...brief.targets.map((id) => speciesTable[id].usual.massKg)),
-    largest,
+    largest: largestOf(brief),
     toothy: brief.targets.some((id) => speciesTable[id].teeth === 'sharp'),
     standing: brief.standing,
     inflatable: craft?.hull === 'inflatable',
@@ -118,6 +169,46 @@ function dayExposures(outing: Outing, looked: Looked): DayExposures {
     competition: brief.trip === 'competition',
     outingsLogged: craft?.outingsLogged ?? null,
   };
+}
+
+/** The farthest that one is from any landing, on the way or at the place to fish. */
+function farthest({ area, water }: Looked, plan: Plan | null): number | null {
+  if (!area || !water) return null;
+  const nearest = (place: { latDeg: number; lonDeg: number }) =>
+    Math.min(...water.launches.map((launch) => distanceBetween(place, launch)));
+  return Math.max(area.distanceM, ...(plan?.legs.map(({ leg }) => nearest(leg.to)) ?? []));
+}
+
+function seaOf(hour: Hour, water: Water, day: Day) {
+  const at = Date.parse(hour.at);
+  const stream = day.streamAt(at);
+  return { at, sea: seaAt(hour, water, stream), streamMps: speedOf(stream) };
+}
+
+function coldest({ airC, windMps }: Hour): number | null {
+  return airC === null ? null : windChill({ airC, windMps: windMps ?? 0 }).feelsC;
+}
+function hottest({ airC, humidityPct }: Hour): number | null {
+  if (airC === null) return null;
+  return humidityPct === null ? airC : heatIndex({ airC, humidityPct }).feelsC;
+}
+
+function highest<T extends { at: Instant }>(list: readonly T[], value: (one: T) => number, zone: string): Peak | null {
+  let best: T | null = null;
+  for (const one of list) if (best === null || value(one) > value(best)) best = one;
+  return best && { value: value(best), at: clockAt(best.at, zone) };
+}
+
+function lowestVisibility(hours: readonly Hour[], zone: string): Peak | null {
+  let worst: { value: number; at: string } | null = null;
+  for (const { visibilityM, at } of hours)
+    if (visibilityM !== null && (worst === null || visibilityM < worst.value)) worst = { value: visibilityM, at };
+  return worst && { value: worst.value, at: clockAt(Date.parse(worst.at), zone) };
+}
+
+function barOf(place: Launch | null, day: Day | null, at: Instant | null, zone: string): Exposures['barAtLaunch'] {
+  if (!place || place.barM === null || !day?.tideSeries || at === null) return null;
+  return { depthM: place.barM + valueAt(day.tideSeries, at), at: clockAt(at, zone) };
 }
 
 function isRod(kind: string): boolean {
@@ -155,7 +246,7 @@ export function hoursWithin(hours: readonly Hour[], from: Instant, to: Instant):
   });
 }
 
-type Figure = 'windMps' | 'gustMps' | 'airC' | 'waveM' | 'swellM' | 'thunderPct';
+type Figure = 'windMps' | 'gustMps' | 'airC' | 'swellM' | 'thunderPct';
 
 function peak(hours: readonly Hour[], key: Figure, zone: string): Peak | null {
   let best: { value: number; at: string } | null = null;
@@ -166,18 +257,24 @@ function peak(hours: readonly Hour[], key: Figure, zone: string): Peak | null {
   return best && { value: best.value, at: clockAt(Date.parse(best.at), zone) };
 }
 
+function most(values: readonly (number | null)[]): number | null {
+  const known = values.filter((value) => value !== null);
+  return known.length > 0 ? Math.max(...known) : null;
+}
 function least(values: readonly (number | null)[]): number | null {
   const known = values.filter((value) => value !== null);
   return known.length > 0 ? Math.min(...known) : null;
 }
 
-function breakerOf(hours: readonly Hour[]): number | null {
-  const ends = [hours[0], hours[hours.length - 1]].flatMap((hour) =>
-    hour && hour.swellM !== null && hour.swellPeriodS !== null
-      ? [surf({ hsM: hour.swellM, periodS: hour.swellPeriodS }).breakerM]
-      : [],
+function breakerOf(hours: readonly Hour[], { launch, landing }: Looked): number | null {
+  const ends = [launch?.surf ? hours[0] : undefined, landing?.surf ? hours[hours.length - 1] : undefined];
+  return most(
+    ends.map((hour) =>
+      hour && hour.swellM !== null && hour.swellPeriodS !== null
+        ? surf({ hsM: hour.swellM, periodS: hour.swellPeriodS }).breakerM
+        : null,
+    ),
   );
-  return ends.length > 0 ? Math.max(...ends) : null;
 }
 
 function largestOf(brief: Brief): Exposures['largest'] {

@@ -36,8 +36,15 @@ export interface Assessment {
 /**
  * The one door to the judgement: the browser calls it on every change, the server before it signs.
  * @param references the documents the outing points at @param answers the walk-round's standing answers @param now the moment of judging
+ * @param withRepairs false while something is being dragged: repairs are tried one by one and cost the most
  */
-export function assess(outing: Outing, references: References, answers: Answers, now: Instant): Assessment {
+export function assess(
+  outing: Outing,
+  references: References,
+  answers: Answers,
+  now: Instant,
+  { withRepairs = true }: { withRepairs?: boolean } = {},
+): Assessment {
   const j = judging(outing, references, answers, now);
   const list = judge(j);
   const judgeAgain = (repaired: Outing) => judge(judging(repaired, references, answers, now, j));
@@ -48,7 +55,7 @@ export function assess(outing: Outing, references: References, answers: Answers,
       ...one,
       answerable,
       accepted,
-      repairs: accepted === null ? repairsFor(one, j, references, list, judgeAgain) : [],
+      repairs: withRepairs && accepted === null ? repairsFor(one, j, references, list, judgeAgain) : [],
     };
   });
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
@@ -72,7 +79,7 @@ export function assess(outing: Outing, references: References, answers: Answers,
   };
 }
 
-function judge(j: Judging): Found[] {
+export function judge(j: Judging): Found[] {
   return judgements.flatMap((judgement) => judgement(j));
 }
 

@@ -51,7 +51,29 @@ export type Facts =
       minutesToLanding: number | null;
       dressed: boolean;
     }
-  | { code: 'party'; people: number };
+  | { code: 'party'; people: number }
+  | {
+      code: 'cannot-hold';
+      leg: string;
+      way: 'out' | 'home';
+      why: 'cannot hold track' | 'no headway';
+      at: string;
+      race: string | null;
+    }
+  | { code: 'turn-passed'; spotAt: string; deadline: string }
+  | {
+      code: 'home-late';
+      turnAt: string;
+      homeAt: string;
+      deadline: string;
+      latestTurn: string | null;
+      afterAlarm: boolean;
+    }
+  | { code: 'home-after-dark'; homeAt: string; sunset: string }
+  | { code: 'wind-against-stream'; at: string; hsM: number; factor: number | null; streamMps: number }
+  | { code: 'fog'; visibilityM: number; at: string }
+  | { code: 'bar-low'; place: string; depthM: number; at: string; when: 'launch' | 'landing' }
+  | { code: 'second-too-slow'; homeAt: string | null; deadline: string };
 export type FindingCode = Facts['code'];
 
 /** An action that would settle a finding; applied by one function that returns a new outing. */
@@ -61,6 +83,10 @@ export type Repair =
   | { do: 'separate-item'; itemId: string; name: string }
   | { do: 'set-hours'; launchAt: string; homeAt: string }
   | { do: 'set-date'; date: string }
+  | { do: 'set-turn'; turnAt: string }
+  | { do: 'set-area'; areaId: string; name: string; distanceM: number }
+  | { do: 'set-landing'; landingId: string; name: string }
+  | { do: 'straight-route' }
   | { do: 'set-keep'; keep: number }
   | { do: 'set-alarm'; alarmAt: string }
   | { do: 'set-contact'; name: string; phone: string }

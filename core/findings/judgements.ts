@@ -7,6 +7,7 @@ import { HOUR_MS, daysBetween, minutesBetween } from '../units/time';
 import { FORECAST_HOURS, forecastSeenAt } from '../walkround/gate';
 import { hullParts } from '../walkround/hullParts';
 import { type Found, found } from './finding';
+import { dayJudgements } from './judgeDay';
 import type { Judging } from './judging';
 import { needLevel } from './needLevel';
 
@@ -23,6 +24,7 @@ export const judgements: readonly ((j: Judging) => Found[])[] = [
   rules,
   weather,
   surfAtLaunch,
+  ...dayJudgements,
   craftSound,
   load,
   unmetNeeds,

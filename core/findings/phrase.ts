@@ -3,14 +3,17 @@ import { catalogue } from '../needs/catalogue';
 import { attributes } from '../gear/attributes';
 import type { GateBar } from '../walkround/gate';
 import { hullParts } from '../walkround/hullParts';
-import { capital, count, dayWords, duration, figure, listed, mass, plural } from '../units/words';
+import { capital, count, dayWords, distance, duration, figure, listed, mass, plural } from '../units/words';
 import type { Basis, Facts, Finding, FindingCode, Repair } from './finding';
+import { daySentences } from './phraseDay';
 import { sayMeans, sayReason, sayShortfall } from './phraseNeeds';
 
-interface Sentence {
+export interface Sentence {
   title: string;
   text: string;
 }
+/** What each code says, by its facts. */
+export type Sentences<Codes extends FindingCode> = { [C in Codes]: (facts: Extract<Facts, { code: C }>) => Sentence };
 
 const blankWords: Record<Blank, string> = {
   targets: 'the fish',
@@ -23,7 +26,8 @@ const blankWords: Record<Blank, string> = {
 
 const confirm = 'Confirm with the authority.';
 
-const sentences: { [C in FindingCode]: (facts: Extract<Facts, { code: C }>) => Sentence } = {
+const sentences: Sentences<FindingCode> = {
+  ...daySentences,
   'brief-incomplete': ({ blanks }) => ({
     title: 'The sentence has open blanks',
     text: `Still to say: ${listed(blanks.map((blank) => blankWords[blank]))}. Nothing can be signed before.`,
@@ -189,6 +193,14 @@ export function sayRepair(repair: Repair): string {
       return `Carry ${repair.name} by itself`;
     case 'set-hours':
       return `Afloat ${repair.launchAt} to ${repair.homeAt}`;
+    case 'set-turn':
+      return `Turn for home at ${repair.turnAt}`;
+    case 'set-area':
+      return `Fish ${repair.name} instead, ${distance(repair.distanceM)} out`;
+    case 'set-landing':
+      return `Land at ${repair.name}`;
+    case 'straight-route':
+      return 'Go straight there and back';
     case 'set-date':
       return `Make it ${dayWords(repair.date)}`;
     case 'set-keep':

@@ -16,7 +16,7 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
     say(
       'distance',
       `${distance(e.maxDistanceM)} from a landing at the farthest`,
-      `${duration(e.minutesToLanding)} at your pace in still water${e.minutesToLandingSpare === null ? '' : `, ${duration(e.minutesToLandingSpare)} with the second propulsion`}. An estimate: wind and stream are not in it.`,
+      `${duration(e.minutesToLanding)} to the nearest landing ${e.plan ? 'at the hour you turn' : 'in still water'}${e.minutesToLandingSpare === null ? '' : `, ${duration(e.minutesToLandingSpare)} with the second propulsion`}. An estimate.`,
     );
   say(
     'party',
@@ -37,14 +37,37 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
       `Wind to ${figure(e.wind.value)} m/s`,
       `At ${e.wind.at}${e.gust ? `, gusts to ${figure(e.gust.value)} m/s at ${e.gust.at}` : ''}.`,
     );
+  if (e.hs)
+    say(
+      'sea',
+      `Sea to ${figure(e.hs.value)} m`,
+      `At ${e.hs.at}; ${e.waveM === null ? '' : `wind's own waves to ${figure(e.waveM)} m${e.swellM ? `, swell to ${figure(e.swellM)} m` : ''}. `}An estimate from wind, fetch and stream.`,
+    );
+  if (e.stream && e.stream.value > 0.05)
+    say(
+      'stream',
+      `Stream to ${figure(e.stream.value, 2)} m/s`,
+      `At ${e.stream.at}, outside any race. Predicted from the water's own constituents.`,
+    );
   if (e.breakerM !== null)
-    say('surf', `Breakers of about ${figure(e.breakerM)} m at the launch`, 'Estimated from swell height and period.');
+    say(
+      'surf',
+      `Breakers of about ${figure(e.breakerM)} m`,
+      'At launch or landing, the higher. Estimated from swell height and period.',
+    );
+  for (const [id, bar, when] of [
+    ['bar-launch', e.barAtLaunch, 'launch'],
+    ['bar-landing', e.barAtLanding, 'land'],
+  ] as const)
+    if (bar) say(id, `${figure(bar.depthM)} m of water where you ${when}`, `At ${bar.at}, by the predicted tide.`);
   if (e.airMinC !== null && e.airMaxC !== null)
     say(
       'air',
       e.airMinC === e.airMaxC ? `Air ${figure(e.airMinC)} °C` : `Air ${figure(e.airMinC)} to ${figure(e.airMaxC)} °C`,
-      'As written, in the shade.',
+      feelsWords(e),
     );
+  if (e.visibility && e.visibility.value < 5000)
+    say('visibility', `Visibility down to ${distance(e.visibility.value)}`, `At ${e.visibility.at}.`);
   if (e.rapids > 0)
     say(
       'rapids',
@@ -77,6 +100,18 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
       e.inflatable ? 'An inflatable hull: nothing sharp bare, valves looked at.' : driveTexts[e.drive],
     );
   return list;
+}
+
+function feelsWords({ airMinC, airMaxC, feelsMinC, feelsMaxC }: Exposures): string {
+  const cold =
+    feelsMinC !== null && airMinC !== null && feelsMinC < airMinC - 1
+      ? `Wind chill to ${figure(feelsMinC, 0)} °C. `
+      : '';
+  const hot =
+    feelsMaxC !== null && airMaxC !== null && feelsMaxC > airMaxC + 1
+      ? `Heat index to ${figure(feelsMaxC, 0)} °C. `
+      : '';
+  return `${cold}${hot}As forecast, in the shade.`;
 }
 
 const driveTitles = { paddle: 'Under paddle', pedal: 'Under pedals', motor: 'Under motor' } as const;

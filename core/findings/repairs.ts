@@ -6,13 +6,13 @@ import type { Item } from '../outing/item';
 import type { Outing } from '../outing/outing';
 import type { References } from '../outing/references';
 import { serviceLacks } from '../needs/match';
-import { addDays, shiftClock } from '../units/time';
+import { addDays, clockAt, shiftClock } from '../units/time';
 import type { Facts, Found, Repair } from './finding';
 import type { Judging } from './judging';
 
 /** Repairs offered for one finding at the most, and candidates judged to find them. */
 const MOST_OFFERED = 3;
-const MOST_JUDGED = 8;
+const MOST_JUDGED = 14;
 const MOST_ADDED = 6;
 
 type Judge = (outing: Outing) => Found[];
@@ -146,7 +146,17 @@ function candidates(one: Found, j: Judging): Repair[] {
     case 'gust-over-limit':
     case 'thunder':
     case 'surf-over-limit':
+    case 'fog':
+    case 'wind-against-stream':
+    case 'bar-low':
       return otherHours(j);
+    case 'home-late':
+    case 'home-after-dark':
+      return [...earlierTurn(j), ...otherHours(j), ...otherPlaces(j)];
+    case 'cannot-hold':
+    case 'turn-passed':
+    case 'second-too-slow':
+      return [...otherPlaces(j), ...otherHours(j)];
     case 'conditions-stale':
       return [{ do: 'looked-again' }];
     case 'keep-over-rule':
@@ -208,10 +218,31 @@ function outOfTheDark(j: Judging): Repair[] {
   return list.filter((one) => one.do !== 'set-hours' || one.launchAt < one.homeAt);
 }
 
+function earlierTurn({ e: { plan }, looked }: Judging): Repair[] {
+  if (plan?.latestTurn == null || !looked.water) return [];
+  return [{ do: 'set-turn', turnAt: clockAt(plan.latestTurn, looked.water.timeZone) }];
+}
+
+/** Another landing, a nearer place to fish, a straight way: whatever makes the way shorter. */
+function otherPlaces({ looked, outing: { brief } }: Judging): Repair[] {
+  const { water, area, landing } = looked;
+  if (!water || !area || !landing) return [];
+  const bent = brief.route.out.length + brief.route.home.length > 0;
+  return [
+    ...(bent ? [{ do: 'straight-route' as const }] : []),
+    ...water.launches
+      .filter((one) => one.id !== landing.id)
+      .map(({ id, name }) => ({ do: 'set-landing' as const, landingId: id, name })),
+    ...water.areas
+      .filter((one) => one.id !== area.id && one.distanceM < area.distanceM)
+      .map(({ id, name, distanceM }) => ({ do: 'set-area' as const, areaId: id, name, distanceM })),
+  ];
+}
+
 /** The same hours moved, or the outing cut short, soonest in first; at least two hours afloat. */
 function otherHours(j: Judging): Repair[] {
   const { launchAt, homeAt } = j.outing.brief;
-  const moved = [-60, -120, -180, 60, 120, 180].map((minutes) => ({
+  const moved = [-30, -60, -90, -120, -150, -180, 60, 120, 180].map((minutes) => ({
     launchAt: shiftClock(launchAt, minutes),
     homeAt: shiftClock(homeAt, minutes),
   }));

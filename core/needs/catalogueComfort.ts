@@ -31,7 +31,12 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     raise: ({ e }) => {
       if (e.hoursAfloat === null) return null;
       const hours = Math.min(e.hoursAfloat, HOURS_OF_CARRIED_WATER);
-      const { litres } = drinkingWater({ persons: 1, hours, feelsC: e.airMaxC ?? 20, effort: effortOf(e) });
+      const { litres } = drinkingWater({
+        persons: 1,
+        hours,
+        feelsC: e.feelsMaxC ?? e.airMaxC ?? 20,
+        effort: effortOf(e),
+      });
       const hot = e.airMaxC !== null && e.airMaxC > 20;
       return {
         level: 'must',

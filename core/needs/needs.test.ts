@@ -28,7 +28,7 @@ const item = (id: string, change: Partial<Item>): References => ({
   ...references,
   items: references.items.map((one) => (one.id === id ? { ...one, ...change } : one)),
 });
-const near = { areaId: 'inner-sound' };
+const near = { areaId: 'inner-sound', route: { out: [], home: [] } };
 
 describe('the tables', () => {
   it('let every need be met by some kind, or by boat, practice or plan', () => {
@@ -77,9 +77,7 @@ describe('needs raised, on both sides of their thresholds', () => {
     expect(need('immersion-clothing', day(ready, { waterC: 12 }))?.met).toBe(true);
     expect(need('immersion-clothing', day(ready, { waterC: 11.9 }))?.met).toBe(false);
     expect(need('immersion-clothing', withItem(day(ready, { waterC: 11.9 }), 'drysuit', 1))?.met).toBe(true);
-    expect(
-      need('immersion-clothing', brief(day(ready, { waterC: 17 }), { party: 2, areaId: 'inner-sound' }))?.level,
-    ).toBe('must');
+    expect(need('immersion-clothing', brief(day(ready, { waterC: 17 }), { party: 2, ...near }))?.level).toBe('must');
   });
   it('a way to take water out over 200 m, to stop a leak over 1 km or near rock', () => {
     expect(need('take-water-out', ready)?.grave).toBe(true);

@@ -24,6 +24,13 @@ export const craftSchema = z.strictObject({
   cruiseMps: quantity(0.3, 4, 'm/s'),
   /** The same with the second propulsion. */
   spareMps: quantity(0.2, 3, 'm/s'),
+  /** What the body (or motor) gives for hours at that pace, and at the spare's, W. Rule of thumb 40 to 60 W for a person. */
+  powerW: quantity(5, 1500, 'W'),
+  sparePowerW: quantity(5, 1500, 'W'),
+  /** Drag areas with the angler aboard (Cd·A), m²: wind from ahead, wind from the side, water from the side. */
+  windageM2: quantity(0.05, 5, 'm²'),
+  lateralAirM2: quantity(0.05, 8, 'm²'),
+  lateralWaterM2: quantity(0.05, 5, 'm²'),
   outingsLogged: outingsCount,
   condition: z.enum(['good', 'under repair']),
   note: noteText,

@@ -1,6 +1,7 @@
 import type { Repair } from '../findings/finding';
 import { type Instant, isoAt } from '../units/time';
 import type { Item } from './item';
+import { withHours } from './hours';
 import type { LoadoutEntry, Outing } from './outing';
 
 /** Puts so many of an item aboard, or changes how many are; none takes it off. */
@@ -36,9 +37,17 @@ export function applyRepair(outing: Outing, repair: Repair, now: Instant): Outin
         loadout: outing.loadout.map((entry) => (entry.itemId === repair.itemId ? { ...entry, apart: true } : entry)),
       };
     case 'set-hours':
-      return brief({ launchAt: repair.launchAt, homeAt: repair.homeAt });
+      return { ...outing, brief: withHours(outing.brief, repair.launchAt, repair.homeAt) };
     case 'set-date':
       return brief({ date: repair.date });
+    case 'set-turn':
+      return brief({ turnAt: repair.turnAt });
+    case 'set-area':
+      return brief({ areaId: repair.areaId, route: { out: [], home: [] } });
+    case 'set-landing':
+      return brief({ landingId: repair.landingId, route: { out: outing.brief.route.out, home: [] } });
+    case 'straight-route':
+      return brief({ route: { out: [], home: [] } });
     case 'set-keep':
       return brief({ keep: repair.keep });
     case 'set-alarm':

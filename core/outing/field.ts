@@ -56,3 +56,6 @@ function realDay(value: string): boolean {
   const day = new Date(Date.UTC(y, m - 1, d));
   return day.getUTCFullYear() === y && day.getUTCMonth() === m - 1 && day.getUTCDate() === d;
 }
+
+/** A position, degrees north and east. */
+export const placed = { latDeg: quantity(-89, 89, '°'), lonDeg: quantity(-180, 180, '°') };

@@ -21,8 +21,11 @@ export function newOuting(id: string, date: string, references: References): Out
       waterId: otherWaters.length === 0 ? (water?.id ?? null) : null,
       launchId: otherWaters.length === 0 ? (water?.launches[0]?.id ?? null) : null,
       areaId: null,
+      landingId: null,
+      route: { out: [], home: [] },
       date,
       launchAt: '08:00',
+      turnAt: null,
       homeAt,
       nights: 0,
       party: 1,
@@ -33,7 +36,7 @@ export function newOuting(id: string, date: string, references: References): Out
       contact: { name: '', phone: '' },
       alarmAt: shiftClock(homeAt, 60),
     },
-    conditions: { source: 'typed', takenAt: null, waterC: null, hours: [] },
+    conditions: { source: 'typed', from: '', takenAt: null, waterC: null, hours: [] },
     loadout: alwaysAboard(references.items),
     accepted: [],
   };
@@ -46,7 +49,7 @@ export function copyOuting(outing: Outing, id: string, date: string): Outing {
     id,
     title: `${outing.title}, again`.slice(0, 80),
     brief: { ...outing.brief, date },
-    conditions: { source: 'typed', takenAt: null, waterC: outing.conditions.waterC, hours: [] },
+    conditions: { source: 'typed', from: '', takenAt: null, waterC: outing.conditions.waterC, hours: [] },
     accepted: [],
   };
 }

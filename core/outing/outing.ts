@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { speciesIds } from '../species/species';
-import { clockText, dateText, idText, instantText, lineText, nameText, quantity, wholeNumber } from './field';
+import { clockText, dateText, idText, instantText, lineText, nameText, placed, quantity, wholeNumber } from './field';
 import { techniques, tripTypes } from './trip';
 
 /** One hour of the day as typed; null where nobody wrote a figure. */
@@ -14,8 +14,15 @@ export const hourSchema = z.strictObject({
   swellM: quantity(0, 12, 'm').nullable(),
   swellPeriodS: quantity(1, 30, 's').nullable(),
   thunderPct: quantity(0, 100, '%').nullable(),
+  rainMm: quantity(0, 200, 'mm').nullable(),
+  visibilityM: quantity(0, 100_000, 'm').nullable(),
+  humidityPct: quantity(0, 100, '%').nullable(),
 });
 export type Hour = z.infer<typeof hourSchema>;
+
+/** A point of the route. */
+const waypoint = z.strictObject({ ...placed, name: lineText });
+export type Waypoint = z.infer<typeof waypoint>;
 
 export const briefSchema = z.strictObject({
   targets: z.array(z.enum(speciesIds)).max(6),
@@ -24,8 +31,14 @@ export const briefSchema = z.strictObject({
   waterId: idText.nullable(),
   launchId: idText.nullable(),
   areaId: idText.nullable(),
+  /** Where one lands; null: where one launched. */
+  landingId: idText.nullable(),
+  /** Points passed on the way out and on the way home, launch, place to fish and landing left out. */
+  route: z.strictObject({ out: z.array(waypoint).max(60), home: z.array(waypoint).max(60) }),
   date: dateText,
   launchAt: clockText,
+  /** When to start for home; null: as late as still brings one in by `homeAt`. */
+  turnAt: clockText.nullable(),
   homeAt: clockText,
   nights: wholeNumber(0, 21),
   /** People in the party, this angler included. */
@@ -41,7 +54,10 @@ export const briefSchema = z.strictObject({
 export type Brief = z.infer<typeof briefSchema>;
 
 export const conditionsSchema = z.strictObject({
-  source: z.literal('typed'),
+  /** Typed by hand, read off the simulated station, or imported from a file. */
+  source: z.enum(['typed', 'station', 'imported']),
+  /** The station's or the file's name. */
+  from: lineText,
   /** When the forecast behind these figures was last looked at. */
   takenAt: instantText.nullable(),
   waterC: quantity(-2, 40, '°C').nullable(),

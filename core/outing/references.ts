@@ -26,6 +26,8 @@ export interface Looked {
   craft: Craft | null;
   water: Water | null;
   launch: Launch | null;
+  /** Where one lands: the launch, unless another is chosen. */
+  landing: Launch | null;
   area: Area | null;
   rulePack: RulePack | null;
   aboard: readonly Aboard[];
@@ -53,6 +55,7 @@ export function lookUp(outing: Outing, references: References): Looked {
     craft: byId(references.craft, brief.craftId),
     water,
     launch: water ? byId(water.launches, brief.launchId) : null,
+    landing: water ? byId(water.launches, brief.landingId ?? brief.launchId) : null,
     area: water ? byId(water.areas, brief.areaId) : null,
     rulePack: water ? byId(references.rulePacks, water.rulePackId) : null,
     aboard: outing.loadout.flatMap((entry) => {

@@ -60,7 +60,7 @@ export function makeTheme(name: ThemeName): Theme {
         },
       },
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
-      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { fontFamily: sans } } },
       MuiButton: {
         defaultProps: { disableElevation: true },
         styleOverrides: {

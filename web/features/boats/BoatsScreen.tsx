@@ -29,6 +29,11 @@ const fresh = (): Craft => ({
   hatches: 1,
   cruiseMps: 1.2,
   spareMps: 0.9,
+  powerW: 45,
+  sparePowerW: 45,
+  windageM2: 0.45,
+  lateralAirM2: 1.1,
+  lateralWaterM2: 0.5,
   outingsLogged: 0,
   condition: 'good',
   note: '',
@@ -128,6 +133,16 @@ export function BoatsScreen() {
                         label="Pace with the second propulsion"
                         unit="m/s"
                       />
+                      <FormNumber control={control} name="powerW" label="Power at that pace, rule of thumb" unit="W" />
+                      <FormNumber
+                        control={control}
+                        name="sparePowerW"
+                        label="Power with the second, rule of thumb"
+                        unit="W"
+                      />
+                      <FormNumber control={control} name="windageM2" label="Wind drag area, ahead" unit="m²" />
+                      <FormNumber control={control} name="lateralAirM2" label="Wind drag area, abeam" unit="m²" />
+                      <FormNumber control={control} name="lateralWaterM2" label="Water drag area, abeam" unit="m²" />
                       <FormNumber control={control} name="drainPlugs" label="Drain plugs" unit="" />
                       <FormNumber control={control} name="hatches" label="Hatches" unit="" />
                       <FormText control={control} name="colour" label="Colour, as seen from afar" />

@@ -1,18 +1,48 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { sayExposures } from '#core/findings/phraseExposures';
 import { useDesk } from '../outing/desk';
-import { ConditionsTable } from './ConditionsTable';
+import { BetterHours } from './BetterHours';
+import { DayStrip } from './DayStrip';
+import { Forecast } from './Forecast';
+import { Legs, TurnFor } from './Passage';
+import { RouteChart } from './RouteChart';
 import { Sentence } from './Sentence';
 
 /** Settled here: for what, where, when, with whom, and what that exposes one to. What would annoy: a form of twenty fields. */
 export function BriefScreen() {
-  const { assessment } = useDesk();
+  const { assessment, looked } = useDesk();
+  const [comparing, setComparing] = useState(false);
   const exposed = sayExposures(assessment.exposures);
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, maxWidth: 900 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2.5, maxWidth: 1040 }}>
       <Sentence />
-      <ConditionsTable />
+      <DayStrip />
+      {looked.water && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: -1.5 }}>
+          <Button variant="outlined" onClick={() => setComparing(true)}>
+            Better hours
+          </Button>
+          <Typography variant="caption" color="textSecondary" sx={{ alignSelf: 'center' }}>
+            Tide and stream are predicted from invented constituents; the station’s weather is simulated.
+          </Typography>
+        </Box>
+      )}
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: '176px minmax(0, 1fr) minmax(236px, 280px)' },
+          gap: 3,
+          alignItems: 'start',
+        }}
+      >
+        <TurnFor />
+        <Legs />
+        <RouteChart />
+      </Box>
+      <Forecast />
       <Box component="section" aria-labelledby="exposed">
         <Typography variant="h2" id="exposed" sx={{ mb: 1 }}>
           What that means
@@ -36,6 +66,7 @@ export function BriefScreen() {
           ))}
         </Box>
       </Box>
+      {comparing && <BetterHours onClose={() => setComparing(false)} />}
     </Box>
   );
 }

@@ -1,6 +1,5 @@
 import SouthOutlined from '@mui/icons-material/SouthOutlined';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -12,8 +11,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { hoursOf } from '#core/exposures/exposures';
 import { type Conditions, type Hour, hourSchema, conditionsSchema } from '#core/outing/outing';
-import { HOUR_MS, clockAt, isoAt, minutesBetween } from '#core/units/time';
-import { duration } from '#core/units/words';
+import { HOUR_MS, clockAt, isoAt } from '#core/units/time';
 import { NumberField } from '../../parts/fields';
 import { useDesk } from '../outing/desk';
 
@@ -26,6 +24,9 @@ const columns = [
   { key: 'swellM', name: 'Swell', unit: 'm' },
   { key: 'swellPeriodS', name: 'Period', unit: 's' },
   { key: 'thunderPct', name: 'Thunder', unit: '%' },
+  { key: 'rainMm', name: 'Rain', unit: 'mm' },
+  { key: 'visibilityM', name: 'Sight', unit: 'm' },
+  { key: 'humidityPct', name: 'Damp', unit: '%' },
 ] as const;
 type Figure = (typeof columns)[number]['key'];
 
@@ -39,11 +40,14 @@ const noFigures: Record<Figure, null> = {
   swellM: null,
   swellPeriodS: null,
   thunderPct: null,
+  rainMm: null,
+  visibilityM: null,
+  humidityPct: null,
 };
 
 /** The day hour by hour, as read off a forecast. A figure out of range stays where it was typed and is not taken. */
 export function ConditionsTable() {
-  const { doc, edit, looked, now } = useDesk();
+  const { doc, edit, looked } = useDesk();
   const { conditions } = doc;
   const zone = looked.water?.timeZone;
   const span = hoursOf(doc.brief, looked);
@@ -51,7 +55,13 @@ export function ConditionsTable() {
     edit(
       (outing) => ({
         ...outing,
-        conditions: { ...outing.conditions, takenAt: isoAt(Date.now(), 'utc'), ...change(outing.conditions) },
+        conditions: {
+          ...outing.conditions,
+          source: 'typed' as const,
+          from: '',
+          takenAt: isoAt(Date.now(), 'utc'),
+          ...change(outing.conditions),
+        },
       }),
       group,
     );
@@ -69,18 +79,7 @@ export function ConditionsTable() {
     }));
   };
   return (
-    <Box component="section" aria-labelledby="conditions">
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, mb: 1 }}>
-        <Typography variant="h2" id="conditions">
-          The day, as you read it
-        </Typography>
-        <Typography variant="body2" color="textSecondary" role="status">
-          {conditions.takenAt === null
-            ? 'Not looked at yet.'
-            : `Looked at ${ago(minutesBetween(Date.parse(conditions.takenAt), now))}.`}
-        </Typography>
-        <Button onClick={() => set(() => ({}))}>I have looked just now</Button>
-      </Box>
+    <Box sx={{ mt: 1 }}>
       <Box sx={{ width: 190, mb: 1 }}>
         <Checked
           label="Water temperature"
@@ -99,7 +98,7 @@ export function ConditionsTable() {
           <Table
             size="small"
             aria-label="Conditions by the hour"
-            sx={{ minWidth: 720, '& td, & th': { px: 0.5, py: 0.25 } }}
+            sx={{ minWidth: 900, '& td, & th': { px: 0.5, py: 0.25 } }}
           >
             <TableHead>
               <TableRow>
@@ -185,10 +184,6 @@ function Checked({ schema, value, onChange, ...rest }: CheckedProps) {
       }}
     />
   );
-}
-
-function ago(minutes: number): string {
-  return minutes < 1 ? 'just now' : `${duration(minutes)} ago`;
 }
 
 function hourStarts(from: number, to: number): number[] {

@@ -7,6 +7,7 @@ import type { Brief } from '#core/outing/outing';
 import { withBrief } from '#core/outing/title';
 import { techniques, tripTechniques, tripTypes, tripWords } from '#core/outing/trip';
 import { speciesIds, speciesTable } from '#core/species/species';
+import { withHours } from '#core/outing/hours';
 import { dayInWords, shiftClock } from '#core/units/time';
 import { capital, count, distance, listed } from '#core/units/words';
 import { serif } from '../../app/theme';
@@ -28,7 +29,7 @@ export function Sentence() {
     <Typography
       component="section"
       aria-label="The outing in one sentence"
-      sx={{ fontFamily: serif, fontSize: { xs: '1.3rem', sm: '1.6rem' }, lineHeight: 1.55 }}
+      sx={{ fontFamily: serif, fontSize: { xs: '1.25rem', sm: '1.42rem' }, lineHeight: 1.5 }}
     >
       {'For '}
       <Blank asks="Which fish" text={listed(brief.targets.map((id) => speciesTable[id].name))}>
@@ -70,7 +71,13 @@ export function Sentence() {
                 const areas = references.waters.find((one) => one.id === waterId)?.areas ?? [];
                 const areaId =
                   waterId === brief.waterId ? brief.areaId : areas.length === 1 ? (areas[0]?.id ?? null) : null;
-                set({ waterId, launchId, areaId });
+                set({
+                  waterId,
+                  launchId,
+                  areaId,
+                  landingId: null,
+                  ...(waterId === brief.waterId ? {} : { route: { out: [], home: [] } }),
+                });
                 close();
               }}
             />
@@ -90,7 +97,7 @@ export function Sentence() {
               }))}
               chosen={brief.areaId}
               onPick={(areaId) => {
-                set({ areaId });
+                set({ areaId, route: { out: [], home: [] } });
                 close();
               }}
             />
@@ -118,7 +125,7 @@ export function Sentence() {
             kind="time"
             label="Launch"
             value={brief.launchAt}
-            onChange={(launchAt) => set({ launchAt }, 'launchAt')}
+            onChange={(launchAt) => set(withHours(brief, launchAt, brief.homeAt), 'launchAt')}
             onDone={close}
           />
         )}
@@ -130,7 +137,7 @@ export function Sentence() {
             kind="time"
             label="Home"
             value={brief.homeAt}
-            onChange={(homeAt) => set({ homeAt }, 'homeAt')}
+            onChange={(homeAt) => set(withHours(brief, brief.launchAt, homeAt), 'homeAt')}
             onDone={close}
           />
         )}
@@ -167,6 +174,24 @@ export function Sentence() {
           />
         )}
       </Blank>
+      {water && water.launches.length > 1 && (
+        <>
+          {', landing at '}
+          <Blank asks="Landing" text={looked.landing?.name ?? ''}>
+            {(close) => (
+              <PickOne
+                label="Landing"
+                options={water.launches.map(({ id, name }) => ({ id, name: capital(name) }))}
+                chosen={looked.landing?.id ?? null}
+                onPick={(picked) => {
+                  set({ landingId: picked === brief.launchId ? null : picked });
+                  close();
+                }}
+              />
+            )}
+          </Blank>
+        </>
+      )}
       {', in '}
       <Blank asks="Boat" text={looked.craft?.name ?? ''}>
         {(close) =>

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { useCallback, useEffect, useMemo } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Outlet, useMatch, useParams } from 'react-router';
 import { assess } from '#core/findings/assess';
 import { sayRepair } from '#core/findings/phrase';
@@ -43,7 +43,11 @@ function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: Re
   const now = useNow();
   const say = useSay();
   const answers = useMemo(() => standingAnswers(walk.record, now), [walk.record, now]);
-  const assessment = useMemo(() => assess(doc, references, answers, now), [doc, references, answers, now]);
+  const [dragging, setDragging] = useState(false);
+  const assessment = useMemo(
+    () => assess(doc, references, answers, now, { withRepairs: !dragging }),
+    [doc, references, answers, now, dragging],
+  );
   const looked = useMemo(() => lookUp(doc, references), [doc, references]);
   const { signature, record } = walk;
   const changes = useMemo(
@@ -77,6 +81,8 @@ function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: Re
     walk,
     changes,
     repair,
+    dragging,
+    setDragging,
     now,
   };
   const walking = station === 'walk-round';

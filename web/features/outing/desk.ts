@@ -22,6 +22,9 @@ export interface Desk {
   /** What changed since the signature; null: not signed. */
   changes: readonly Change[] | null;
   repair: (repair: Repair) => void;
+  /** While a handle is held, repairs are not worked out. */
+  dragging: boolean;
+  setDragging: (on: boolean) => void;
   now: number;
 }
 

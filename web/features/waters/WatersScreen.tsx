@@ -3,7 +3,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
-import { type Water, bottoms, waterSchema } from '#core/outing/water';
+import { EMPTY_CHART } from '#core/outing/chart';
+import { FETCH_BEARINGS, type Water, bottoms, waterSchema } from '#core/outing/water';
 import type { UseFormReturn } from 'react-hook-form';
 import { distance } from '#core/units/words';
 import type { Kept } from '../../app/api';
@@ -17,13 +18,18 @@ import { useKept } from '../reference/queries';
 const freshLaunch = (): Water['launches'][number] => ({
   id: crypto.randomUUID(),
   name: '',
+  latDeg: 0,
+  lonDeg: 0,
   surf: false,
+  barM: null,
   carryM: 50,
   surface: 'firm',
 });
 const freshArea = (): Water['areas'][number] => ({
   id: crypto.randomUUID(),
   name: '',
+  latDeg: 0,
+  lonDeg: 0,
   distanceM: 500,
   depthM: 5,
   bottom: 'sand',
@@ -41,6 +47,11 @@ const fresh = (): Water => ({
   areas: [freshArea()],
   traffic: 'little',
   coverage: 'not known',
+  hazards: [],
+  fetchM: Array.from({ length: FETCH_BEARINGS }, () => 500),
+  tide: null,
+  stream: null,
+  chart: EMPTY_CHART,
   rapids: 0,
   branches: false,
   rulePackId: null,

@@ -1,0 +1,7 @@
+/** Standard gravity, m/s². */
+export const G = 9.80665;
+/** Density of air near the sea, kg/m³. */
+export const AIR_DENSITY = 1.225;
+/** Density of water, kg/m³. */
+export const FRESH_WATER = 1000;
+export const SALT_WATER = 1025;

@@ -1,0 +1,135 @@
+import type { FastifyInstance } from 'fastify';
+import type { ZodTypeProvider } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import { heatIndex, windChill } from '#core/conditions/feels';
+import { DRYSUIT_BELOW_C, WETSUIT_BELOW_C, immersion, immersionClasses } from '#core/conditions/immersion';
+import { darkness, lightOfDay, noonOf } from '#core/conditions/light';
+import { surf } from '#core/conditions/surf';
+import { harmonicSeries, turnsOfTide } from '#core/conditions/tide';
+import { waveOnStream } from '#core/conditions/waveOnStream';
+import { waves } from '#core/conditions/waves';
+import { passage } from '#core/passage/passage';
+import { DAY_MS } from '#core/units/time';
+import { Refusal, problemSchema } from '../problem';
+import { calcInputs } from './inputs';
+
+const figure = z.number();
+const maybe = figure.nullable();
+const moment = z.string().nullable();
+const iso = (at: number | null) => (at === null ? null : new Date(at).toISOString());
+const MOST_TIDE_DAYS = 40;
+
+const outputs = {
+  waves: z.object({
+    hsM: figure,
+    tpS: figure,
+    lengthM: figure,
+    steepness: figure,
+    limitedBy: z.enum(['calm', 'fetch', 'duration', 'developed', 'depth']),
+  }),
+  surf: z.object({ breakerM: figure, breakDepthM: figure }),
+  'wave-on-stream': z.object({ blocked: z.boolean(), factor: maybe, hsM: maybe, steepness: maybe }),
+  passage: z.object({
+    feasible: z.boolean(),
+    legs: z.array(
+      z.object({
+        feasible: z.boolean(),
+        why: z.enum(['cannot hold track', 'no headway', 'not reached']).nullable(),
+        durationS: maybe,
+        meanGroundMps: maybe,
+        meanThroughWaterMps: maybe,
+        maxCrabDeg: maybe,
+      }),
+    ),
+    totalS: maybe,
+    energyKj: maybe,
+  }),
+  light: z.object({ sunrise: moment, sunset: moment, dawn: moment, dusk: moment, darkMinutes: maybe }),
+  tide: z.object({
+    heights: z.array(z.object({ at: z.string(), value: figure })),
+    turns: z.array(z.object({ at: z.string(), value: figure, high: z.boolean() })),
+  }),
+  cold: z.object({
+    feelsC: figure,
+    immersionClass: z.enum(immersionClasses),
+    exhaustionMin: z.tuple([figure, figure]),
+    survivalMin: z.tuple([figure, maybe]),
+    clothing: z.enum(['none', 'wetsuit', 'drysuit']),
+  }),
+  heat: z.object({ feelsC: figure }),
+} as const;
+
+type Name = keyof typeof calcInputs;
+type In<N extends Name> = z.output<(typeof calcInputs)[N]>;
+type Out<N extends Name> = z.input<(typeof outputs)[N]>;
+
+const calculators: { [N in Name]: (input: In<N>) => Out<N> } = {
+  waves,
+  surf,
+  'wave-on-stream': waveOnStream,
+  passage: ({ waterDensity, ...input }) => passage(waterDensity === undefined ? input : { ...input, waterDensity }),
+  light: ({ date, latDeg, lonDeg, from, to }) => {
+    const { sunrise, sunset, dawn, dusk } = lightOfDay(noonOf(date, lonDeg), latDeg, lonDeg);
+    const span = from !== null && to !== null ? within(from, to) : null;
+    return {
+      sunrise: iso(sunrise),
+      sunset: iso(sunset),
+      dawn: iso(dawn),
+      dusk: iso(dusk),
+      darkMinutes: span && darkness(span.from, span.to, latDeg, lonDeg).minutes,
+    };
+  },
+  tide: ({ constituents, mean, from, to }) => {
+    const span = within(from, to);
+    const series = harmonicSeries(constituents, span.from, span.to, mean);
+    return {
+      heights: series.values.flatMap((value, i) => {
+        const at = series.from + i * series.stepMs;
+        return at >= span.from && at <= span.to ? [{ at: new Date(at).toISOString(), value }] : [];
+      }),
+      turns: turnsOfTide(series, span.from, span.to).map((turn) => ({ ...turn, at: new Date(turn.at).toISOString() })),
+    };
+  },
+  cold: ({ airC, windMps, waterC }) => {
+    const { class: immersionClass, exhaustionMin, survivalMin } = immersion(waterC);
+    return {
+      ...windChill({ airC, windMps }),
+      immersionClass,
+      exhaustionMin: [...exhaustionMin],
+      survivalMin: [...survivalMin],
+      clothing: waterC < DRYSUIT_BELOW_C ? 'drysuit' : waterC < WETSUIT_BELOW_C ? 'wetsuit' : 'none',
+    };
+  },
+  heat: heatIndex,
+};
+
+function within(from: string, to: string): { from: number; to: number } {
+  const span = { from: Date.parse(from), to: Date.parse(to) };
+  if (span.to <= span.from)
+    throw new Refusal(400, 'Bad input', 'The span ends before it begins.', [
+      { field: 'to', message: 'Must be later than `from`.' },
+    ]);
+  if (span.to - span.from > MOST_TIDE_DAYS * DAY_MS)
+    throw new Refusal(400, 'Bad input', 'The span is too long.', [
+      { field: 'to', message: `At most ${MOST_TIDE_DAYS} days after \`from\`.` },
+    ]);
+  return span;
+}
+
+/** Each calculator by its name: JSON in, JSON out, SI units. */
+export function calcRoutes(parent: FastifyInstance): void {
+  for (const name of Object.keys(calcInputs) as Name[]) serve(parent, name);
+}
+
+function serve<N extends Name>(parent: FastifyInstance, name: N): void {
+  const run = calculators[name] as (input: unknown) => unknown;
+  parent
+    .withTypeProvider<ZodTypeProvider>()
+    .post(
+      `/api/calc/${name}`,
+      {
+        schema: { tags: ['calculators'], body: calcInputs[name], response: { 200: outputs[name], 400: problemSchema } },
+      },
+      (request) => run(request.body) as never,
+    );
+}

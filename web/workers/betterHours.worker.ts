@@ -1,0 +1,6 @@
+import { expose } from 'comlink';
+import { betterHours } from '#core/findings/betterHours';
+
+const work = { betterHours };
+export type BetterHoursWork = typeof work;
+expose(work);

@@ -1,0 +1,13 @@
+import { expose } from 'comlink';
+import { readGeoJson } from '#core/formats/geojson';
+import { readGpx } from '#core/formats/gpx';
+import type { Imported } from '#core/formats/imported';
+import type { Ends, RoutePoints } from '#core/formats/routePoints';
+
+const work = {
+  /** What a route file holds: GeoJSON when it begins like JSON, else GPX. */
+  readRoute: (text: string, ends: Ends): Imported<RoutePoints> =>
+    /^\s*[{[]/.test(text) ? readGeoJson(text, ends) : readGpx(text, ends),
+};
+export type ReadRouteWork = typeof work;
+expose(work);
