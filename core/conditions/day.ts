@@ -2,7 +2,7 @@ import { type FlowAt, type Flow } from '../passage/travel';
 import { type FlowPoint, flowBetween, fromBearing, toward } from '../passage/flow';
 import type { Conditions, Hour } from '../outing/outing';
 import type { Water } from '../outing/water';
-import { DAY_MS, HOUR_MS, type Instant } from '../units/time';
+import { DAY_MS, type Instant } from '../units/time';
 import { type Series, type TurnOfTide, harmonicSeries, slackWaters, turnsOfTide, valueAt } from './tide';
 
 /** Wind, stream and tide of a water through a stretch of days, for asking at any moment. */
@@ -73,15 +73,4 @@ function streamOf(water: Water, series: Series | null): FlowAt {
     const speed = valueAt(series, at);
     return { east: unit.east * speed, north: unit.north * speed };
   };
-}
-
-/** The row that speaks for a moment: the hour it begins; null: none within an hour. */
-export function hourAt(hours: readonly Hour[], at: Instant): Hour | null {
-  let found: Hour | null = null;
-  for (const hour of hours) {
-    const begins = Date.parse(hour.at);
-    if (begins > at) break;
-    if (at - begins < HOUR_MS) found = hour;
-  }
-  return found;
 }

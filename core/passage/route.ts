@@ -68,7 +68,3 @@ function piecesOf(from: Place, to: Place, distanceM: number, hazards: readonly H
     return { distanceM: (end - start) * distanceM, streamFactor: inside.length > 0 ? Math.max(...inside) : 1 };
   });
 }
-
-export function lengthOf(legs: readonly RouteLeg[]): number {
-  return legs.reduce((sum, leg) => sum + leg.distanceM, 0);
-}

@@ -40,6 +40,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/waters/WatersScreen')).WatersScreen }),
       },
       {
+        path: 'waters/:waterId',
+        lazy: async () => ({ Component: (await import('../features/waters/WaterScreen')).WaterScreen }),
+      },
+      {
         path: 'settings',
         lazy: async () => ({ Component: (await import('../features/settings/SettingsScreen')).SettingsScreen }),
       },

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
+import { memo } from 'react';
 
 interface Props {
   counted: number;
@@ -15,7 +16,7 @@ const leans = [-1.3, -0.4, 0.5, -0.8, 0.2, -1, 0.6];
 const GROUP = 5;
 
 /** One stroke for each thing counted, every fifth crossing the four before it; what is not counted yet is faint. */
-export function TallyStrokes({ counted, of, size = 14, bare = false }: Props) {
+export const TallyStrokes = memo(function TallyStrokes({ counted, of, size = 14, bare = false }: Props) {
   const marks = (
     <Box
       component="span"
@@ -36,7 +37,7 @@ export function TallyStrokes({ counted, of, size = 14, bare = false }: Props) {
       </Box>
     </Box>
   );
-}
+});
 
 function Group({ counted, of, size, seed }: { counted: number; of: number; size: number; seed: number }) {
   const { inks } = useTheme();

@@ -5,6 +5,7 @@ import { type PointerEvent, useMemo, useRef, useState } from 'react';
 import type { Water } from '#core/outing/water';
 import { type Place, type Point, fromPlane, toPlane } from '#core/passage/geo';
 import { distance } from '#core/units/words';
+import { useWidth } from './timeAxis';
 
 export interface ChartLine {
   points: readonly Place[];
@@ -32,10 +33,12 @@ export function WaterChart({ water, lines = [], height, onPlace, label }: Props)
   const [cross, setCross] = useState(false);
   const drag = useRef<{ px: number; py: number; x: number; y: number; moved: boolean } | null>(null);
   const frame = useRef<SVGSVGElement>(null);
-  const aspect = 1.5;
+  const [holder, px] = useWidth<HTMLDivElement>(300);
+  const aspect = Math.max(0.5, px / height);
   const width = view?.width ?? Math.max(box.width, box.height * aspect);
   const centre = { x: view?.x ?? box.x, y: view?.y ?? box.y };
-  const unit = width / 300;
+  // So many metres that text and marks keep their size on the screen however near one looks.
+  const unit = (width / Math.max(200, px)) * 1.6;
   const at = (place: Place): Point => {
     const point = toPlane(origin, place);
     return { x: point.x, y: -point.y };
@@ -72,6 +75,7 @@ export function WaterChart({ water, lines = [], height, onPlace, label }: Props)
   const scaleM = niceLength(width / 4);
   return (
     <Box
+      ref={holder}
       sx={{
         position: 'relative',
         border: 1,
@@ -185,7 +189,7 @@ export function WaterChart({ water, lines = [], height, onPlace, label }: Props)
                 .join('L')}`}
               fill="none"
               stroke={inks.ink}
-              strokeWidth={unit * 1.8}
+              strokeWidth={unit * 1.3}
               strokeDasharray={line.dashed ? `${unit * 4} ${unit * 3}` : undefined}
             />
             {line.points.slice(1, -1).map((point, i) => {

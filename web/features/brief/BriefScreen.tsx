@@ -1,9 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { styled } from '@mui/material/styles';
 import { useState } from 'react';
 import { sayExposures } from '#core/findings/phraseExposures';
-import { useDesk } from '../outing/desk';
+import { type Desk, DeskContext, useDesk } from '../outing/desk';
 import { BetterHours } from './BetterHours';
 import { DayStrip } from './DayStrip';
 import { Forecast } from './Forecast';
@@ -11,9 +12,21 @@ import { Legs, TurnFor } from './Passage';
 import { RouteChart } from './RouteChart';
 import { Sentence } from './Sentence';
 
+const Meanings = styled('dl')(({ theme }) => ({
+  margin: 0,
+  display: 'grid',
+  gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 300px), 1fr))',
+  columnGap: 32,
+  div: { borderTop: `1px solid ${theme.inks.rule}`, padding: '10px 0' },
+  dt: { fontWeight: 700 },
+  dd: { margin: 0, fontSize: '0.92rem', lineHeight: 1.45 },
+}));
+
 /** Settled here: for what, where, when, with whom, and what that exposes one to. What would annoy: a form of twenty fields. */
 export function BriefScreen() {
-  const { assessment, looked } = useDesk();
+  const desk = useDesk();
+  const { assessment, looked } = desk;
+  const still = useStill(desk);
   const [comparing, setComparing] = useState(false);
   const exposed = sayExposures(assessment.exposures);
   return (
@@ -40,9 +53,13 @@ export function BriefScreen() {
       >
         <TurnFor />
         <Legs />
-        <RouteChart />
+        <DeskContext value={still}>
+          <RouteChart />
+        </DeskContext>
       </Box>
-      <Forecast />
+      <DeskContext value={still}>
+        <Forecast />
+      </DeskContext>
       <Box component="section" aria-labelledby="exposed">
         <Typography variant="h2" id="exposed" sx={{ mb: 1 }}>
           What that means
@@ -50,23 +67,23 @@ export function BriefScreen() {
         {exposed.length === 0 && (
           <Typography color="textSecondary">Fill the sentence: what follows from it appears here.</Typography>
         )}
-        <Box
-          component="dl"
-          sx={{ m: 0, display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, columnGap: 4 }}
-        >
+        <Meanings>
           {exposed.map(({ id, title, text }) => (
-            <Box key={id} sx={{ borderTop: 1, borderColor: 'divider', py: 1.25 }}>
-              <Box component="dt" sx={{ fontWeight: 700 }}>
-                {title}
-              </Box>
-              <Box component="dd" sx={{ m: 0, typography: 'body2' }}>
-                {text}
-              </Box>
-            </Box>
+            <div key={id}>
+              <dt>{title}</dt>
+              <dd>{text}</dd>
+            </div>
           ))}
-        </Box>
+        </Meanings>
       </Box>
       {comparing && <BetterHours onClose={() => setComparing(false)} />}
     </Box>
   );
+}
+
+/** The desk as it was when a handle was taken hold of, for what need not follow each frame of the drag. */
+function useStill(desk: Desk): Desk {
+  const [still, setStill] = useState(desk);
+  if (!desk.dragging && still !== desk) setStill(desk);
+  return desk.dragging ? still : desk;
 }

@@ -1,12 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableContainer from '@mui/material/TableContainer';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
+import { styled } from '@mui/material/styles';
 import { dayOf } from '#core/conditions/day';
 import { type PlannedLeg, whatIfs } from '#core/passage/plan';
 import { clockAt } from '#core/units/time';
@@ -15,6 +10,21 @@ import { serif } from '../../app/theme';
 import { useDesk } from '../outing/desk';
 
 const dash = '–';
+
+// Plain cells under one rule: they are drawn anew on every frame of a drag.
+const Sheet = styled('table')(({ theme }) => ({
+  width: '100%',
+  borderCollapse: 'collapse',
+  fontSize: '0.92rem',
+  lineHeight: 1.3,
+  'th, td': { padding: '7px 6px', borderBottom: `1px solid ${theme.inks.rule}`, textAlign: 'right', fontWeight: 400 },
+  'th:first-of-type': { textAlign: 'left', paddingLeft: 0 },
+  'thead th, small': { color: theme.inks.slate },
+  td: { whiteSpace: 'nowrap' },
+  'small.shut': { display: 'block' },
+  '.there': { fontWeight: 700 },
+  '.shut': { color: theme.inks.clay, whiteSpace: 'normal' },
+}));
 
 /** When to turn, in large type, and what would change it. */
 export function TurnFor() {
@@ -64,44 +74,40 @@ export function Legs() {
   const { plan } = assessment.exposures;
   const zone = looked.water?.timeZone ?? 'utc';
   if (!plan)
-    return <Typography color="textSecondary">The legs appear when launch, place, boat and hours are said.</Typography>;
+    return (
+      <Typography color="textSecondary">
+        The legs appear when launch, place, boat and hours are said, and launch and place have positions of their own.
+      </Typography>
+    );
   const out = plan.legs.filter((leg) => leg.way === 'out');
   const home = plan.legs.filter((leg) => leg.way === 'home');
   return (
-    <TableContainer>
-      <Table
-        size="small"
-        aria-label="Passage, leg by leg"
-        sx={{ '& td, & th': { px: 0.75, py: 0.8, lineHeight: 1.3 } }}
-      >
-        <TableHead>
-          <TableRow>
-            <TableCell>Leg</TableCell>
-            <TableCell align="right">km</TableCell>
-            <TableCell align="right">steer</TableCell>
-            <TableCell align="right">m/s</TableCell>
-            <TableCell align="right">there</TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {out.map((leg, i) => (
-            <LegRow key={`out${i}`} leg={leg} zone={zone} />
-          ))}
-          <TableRow>
-            <TableCell component="th" scope="row">
-              Fishing {looked.area?.name}
-            </TableCell>
-            <TableCell align="right">{dash}</TableCell>
-            <TableCell align="right">{dash}</TableCell>
-            <TableCell align="right">{dash}</TableCell>
-            <TableCell align="right">{plan.turnAt === null ? dash : clockAt(plan.turnAt, zone)}</TableCell>
-          </TableRow>
-          {home.map((leg, i) => (
-            <LegRow key={`home${i}`} leg={leg} zone={zone} />
-          ))}
-        </TableBody>
-      </Table>
-    </TableContainer>
+    <Sheet aria-label="Passage, leg by leg">
+      <thead>
+        <tr>
+          <th scope="col">Leg</th>
+          <th scope="col">km</th>
+          <th scope="col">steer</th>
+          <th scope="col">m/s</th>
+          <th scope="col">there</th>
+        </tr>
+      </thead>
+      <tbody>
+        {out.map((leg, i) => (
+          <LegRow key={`out${i}`} leg={leg} zone={zone} />
+        ))}
+        <tr>
+          <th scope="row">Fishing {looked.area?.name}</th>
+          <td>{dash}</td>
+          <td>{dash}</td>
+          <td>{dash}</td>
+          <td>{plan.turnAt === null ? dash : clockAt(plan.turnAt, zone)}</td>
+        </tr>
+        {home.map((leg, i) => (
+          <LegRow key={`home${i}`} leg={leg} zone={zone} />
+        ))}
+      </tbody>
+    </Sheet>
   );
 }
 
@@ -109,30 +115,26 @@ function LegRow({ leg: { leg, arrivesAt, why, groundMps, crabDeg }, zone }: { le
   const crab = Math.round(crabDeg ?? 0);
   const steer = Math.round((leg.bearingDeg + crab + 360) % 360);
   return (
-    <TableRow>
-      <TableCell component="th" scope="row">
+    <tr>
+      <th scope="row">
         {capital(leg.name)}
         {leg.hazards.length > 0 && (
-          <Box component="span" sx={{ display: 'block', typography: 'caption', color: 'error.main' }}>
-            through {leg.hazards.map((hazard) => hazard.name).join(', ')}
-          </Box>
+          <small className="shut">through {leg.hazards.map((hazard) => hazard.name).join(', ')}</small>
         )}
-      </TableCell>
-      <TableCell align="right">{figure(leg.distanceM / 1000, 2)}</TableCell>
-      <TableCell align="right" sx={{ whiteSpace: 'nowrap' }}>
+      </th>
+      <td>{figure(leg.distanceM / 1000, 2)}</td>
+      <td>
         {why ? `${Math.round(leg.bearingDeg)}°` : `${String(steer).padStart(3, '0')}°`}
         {!why && crab !== 0 && (
-          <Box component="span" sx={{ color: 'text.secondary' }}>
+          <small>
             {' '}
             {crab > 0 ? '+' : '−'}
             {Math.abs(crab)}
-          </Box>
+          </small>
         )}
-      </TableCell>
-      <TableCell align="right">{groundMps === null ? dash : figure(groundMps, 1)}</TableCell>
-      <TableCell align="right" sx={{ color: why ? 'error.main' : 'inherit', fontWeight: 700 }}>
-        {why ?? (arrivesAt === null ? dash : clockAt(arrivesAt, zone))}
-      </TableCell>
-    </TableRow>
+      </td>
+      <td>{groundMps === null ? dash : figure(groundMps, 1)}</td>
+      <td className={why ? 'there shut' : 'there'}>{why ?? (arrivesAt === null ? dash : clockAt(arrivesAt, zone))}</td>
+    </tr>
   );
 }
