@@ -40,7 +40,9 @@ export class InvalidInput extends Error {
   constructor(part: string, error: z.ZodError) {
     super('Some of what was sent cannot be taken.');
     this.name = 'InvalidInput';
-    this.fields = error.issues.flatMap((issue) => fieldErrors(part, issue));
+    const all = error.issues.flatMap((issue) => fieldErrors(part, issue));
+    // The first message of a field says enough.
+    this.fields = all.filter(({ field }, i) => all.findIndex((one) => one.field === field) === i);
   }
 }
 

@@ -123,13 +123,11 @@ export function calcRoutes(parent: FastifyInstance): void {
 
 function serve<N extends Name>(parent: FastifyInstance, name: N): void {
   const run = calculators[name] as (input: unknown) => unknown;
-  parent
-    .withTypeProvider<ZodTypeProvider>()
-    .post(
-      `/api/calc/${name}`,
-      {
-        schema: { tags: ['calculators'], body: calcInputs[name], response: { 200: outputs[name], 400: problemSchema } },
-      },
-      (request) => run(request.body) as never,
-    );
+  parent.withTypeProvider<ZodTypeProvider>().post(
+    `/api/calc/${name}`,
+    {
+      schema: { tags: ['calculators'], body: calcInputs[name], response: { 200: outputs[name], 400: problemSchema } },
+    },
+    (request) => run(request.body) as never,
+  );
 }
