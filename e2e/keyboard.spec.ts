@@ -17,7 +17,7 @@ async function press(page: Page, target: Locator, key = 'Enter'): Promise<void> 
 test('the whole way from a new outing to the signature by keyboard alone', async ({ page }) => {
   await page.goto('/');
   await press(page, page.getByRole('button', { name: 'New outing' }));
-  await expect(page.getByRole('heading', { name: 'The day, as you read it' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Which fish:' })).toBeVisible();
 
   await press(page, page.getByRole('button', { name: 'Which fish:' }));
   await press(page, page.getByRole('checkbox', { name: 'Perch' }), 'Space');
@@ -36,6 +36,7 @@ test('the whole way from a new outing to the signature by keyboard alone', async
   }
   await expect(page.getByLabel('Name of the outing')).toHaveValue('Perch at the reed bays');
 
+  await press(page, page.getByRole('button', { name: 'Write by hand' }));
   await tabTo(page, page.getByLabel('Water temperature'));
   await page.keyboard.type('19');
   for (const [figure, value] of [

@@ -12,6 +12,7 @@ const screens = [
   '/locker',
   '/boats',
   '/waters',
+  '/waters/ostrey-sound',
   '/settings',
 ];
 
@@ -37,6 +38,9 @@ for (const theme of themes)
     await expect(page.getByRole('dialog', { name: 'Launch' })).toBeVisible();
     await clean(page, 'a blank');
     await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Better hours' }).click();
+    await expect(page.getByRole('button', { name: /^\d\d:\d\d: / }).first()).toBeVisible();
+    await clean(page, 'better hours');
     await page.goto('/outings/zander-dusk/kit');
     await page.getByRole('button', { name: /^Be seen at night/ }).click();
     await page.getByRole('button', { name: 'Choose from the locker' }).click();

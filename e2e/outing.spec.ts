@@ -12,6 +12,7 @@ async function fillSentence(page: Page): Promise<void> {
 }
 
 async function writeTheDay(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Write by hand' }).click();
   await page.getByLabel('Water temperature').fill('16');
   const row = page.getByRole('row').filter({ hasText: '08:00' });
   for (const [figure, value] of [
@@ -32,7 +33,7 @@ test('a new outing is filled, settled, walked round, signed, and goes stale with
 }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New outing' }).click();
-  await expect(page.getByRole('heading', { name: 'The day, as you read it' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Which fish:' })).toBeVisible();
   await fillSentence(page);
   await expect(page.getByLabel('Name of the outing')).toHaveValue('Zander at the dam wall');
   await writeTheDay(page);
@@ -41,6 +42,7 @@ test('a new outing is filled, settled, walked round, signed, and goes stale with
 
   // Half-way: the window is loaded again and the server is killed and restarted; nothing is lost.
   await page.reload();
+  await page.getByRole('button', { name: 'Write by hand' }).click();
   await expect(page.getByLabel('Waves at 11:00, m')).toHaveValue('0.2');
   await house.restart();
 

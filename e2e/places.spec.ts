@@ -47,6 +47,7 @@ test('an item that goes out of date stops counting in the outing that carries it
 
 test('a figure out of range stays where it was typed, says what is allowed, and is not taken', async ({ page }) => {
   await page.goto('/outings/pollack-long-grey/brief');
+  await page.getByRole('button', { name: 'Write by hand' }).click();
   const water = page.getByLabel('Water temperature');
   await water.fill('99');
   await expect(page.getByText('A number from -2 to 40 °C.')).toBeVisible();

@@ -7,6 +7,7 @@ test('two windows change different things: both are kept, and the second is told
   await page.goto(brief);
   await other.goto(brief);
   await expect(other.getByLabel('Name of the outing')).toBeVisible();
+  await page.getByRole('button', { name: 'Write by hand' }).click();
   await page.getByLabel('Water temperature').fill('12.5');
   await kept(page);
   const party = await openBlank(other, 'Party');
@@ -14,9 +15,11 @@ test('two windows change different things: both are kept, and the second is told
   await party.getByRole('button', { name: 'Done' }).click();
   await expect(other.getByText('changed in another window')).toBeVisible();
   await kept(other);
+  await other.getByRole('button', { name: 'Write by hand' }).click();
   await expect(other.getByLabel('Water temperature')).toHaveValue('12.5');
   await page.reload();
   await expect(page.getByRole('button', { name: 'Party: two together' })).toBeVisible();
+  await page.getByRole('button', { name: 'Write by hand' }).click();
   await expect(page.getByLabel('Water temperature')).toHaveValue('12.5');
 });
 

@@ -2,7 +2,7 @@ import type { Water } from '../outing/water';
 import type { RulePack } from '../outing/rulePack';
 import { EMPTY_CHART } from '../outing/chart';
 import { HOUR_MS, type Instant, addDays } from '../units/time';
-import { charts, placeAt } from './charts';
+import { demoCharts, placeAt } from './charts';
 import { peakingAt } from './tides';
 
 const plain: Pick<
@@ -45,6 +45,7 @@ const saltern = { latDeg: 47.1, lonDeg: -19.3 };
  * @param dawn the launch of the outing off the Long Grey: its tide is made for that morning
  */
 export function demoWaters(dawn: Instant): readonly Water[] {
+  const charts = demoCharts();
   const mere = {
     type: 'fresh' as const,
     setting: 'still' as const,
@@ -79,7 +80,7 @@ export function demoWaters(dawn: Instant): readonly Water[] {
       },
     ],
     fetchM: [120, 150, 260, 500, 1000, 1500, 1300, 1100, 1000, 1100, 1500, 2100, 2400, 1900, 700, 250],
-    chart: charts.hallow(hallow),
+    chart: charts.hallow,
     traffic: 'little' as const,
     coverage: 'good' as const,
     rulePackId: 'hallow-rules',
@@ -159,7 +160,7 @@ export function demoWaters(dawn: Instant): readonly Water[] {
         steadyMps: 0,
         constituents: peakingAt({ M2: 0.55, S2: 0.18 }, dawn + 3.7 * HOUR_MS),
       },
-      chart: charts.ostrey(ostrey),
+      chart: charts.ostrey,
       traffic: 'some',
       coverage: 'good',
       rulePackId: 'ostrey-rules',
@@ -232,7 +233,7 @@ export function demoWaters(dawn: Instant): readonly Water[] {
       ],
       fetchM: Array.from({ length: 16 }, () => 200),
       stream: { towardDeg: 90, steadyMps: 0.6, constituents: [] },
-      chart: charts.venn(venn),
+      chart: charts.venn,
       traffic: 'little',
       coverage: 'patchy',
       rapids: 2,
@@ -271,7 +272,7 @@ export function demoWaters(dawn: Instant): readonly Water[] {
       fetchM: [2500, 2000, 1500, 6000, 40000, 60000, 2000, 800, 500, 700, 1500, 8000, 30000, 20000, 9000, 4000],
       tide: { meanM: 0.6, constituents: peakingAt({ M2: 0.28, S2: 0.06, K1: 0.12, O1: 0.09 }, dawn + 5 * HOUR_MS) },
       stream: { towardDeg: 60, steadyMps: 0, constituents: peakingAt({ M2: 0.25, S2: 0.05 }, dawn + 3 * HOUR_MS) },
-      chart: charts.lantern(lantern),
+      chart: charts.lantern,
       traffic: 'little',
       coverage: 'none',
       rulePackId: null,
@@ -310,7 +311,7 @@ export function demoWaters(dawn: Instant): readonly Water[] {
       ],
       tide: { meanM: 2.1, constituents: peakingAt({ M2: 1.2, S2: 0.4, K1: 0.08 }, dawn + 3 * HOUR_MS) },
       stream: { towardDeg: 95, steadyMps: 0, constituents: peakingAt({ M2: 0.35, S2: 0.1 }, dawn + HOUR_MS) },
-      chart: charts.saltern(saltern),
+      chart: charts.saltern,
       traffic: 'some',
       coverage: 'patchy',
       rulePackId: 'ostrey-rules',
