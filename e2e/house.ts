@@ -73,6 +73,8 @@ export async function repairAll(page: Page): Promise<void> {
 export async function walkRound(page: Page): Promise<void> {
   const gate = page.getByRole('heading', { name: /^The gate is/ });
   const step = page.getByText(/step \d+ of \d+/);
+  // The keys answer from the moment the step's heading has the focus.
+  await expect(page.locator('h2:focus')).toBeVisible();
   for (let i = 0; i < 120 && !(await gate.isVisible()); i += 1) {
     const before = await step.innerText();
     await page.keyboard.press('1');

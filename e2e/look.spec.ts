@@ -16,8 +16,12 @@ const screens = [
   '/settings',
 ];
 
-async function clean(page: Page, where: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+// Of all its rules only contrast asks what theme it is: the others are asked in one theme, that one in each.
+async function clean(page: Page, where: string, theme: (typeof themes)[number]): Promise<void> {
+  const axe = new AxeBuilder({ page });
+  const { violations } = await (
+    theme === 'paper' ? axe : axe.withRules(['color-contrast', 'link-in-text-block'])
+  ).analyze();
   const found = violations.flatMap(({ id, nodes }) => nodes.map((node) => `${id}: ${node.html.slice(0, 160)}`));
   expect(found, where).toEqual([]);
 }
@@ -31,25 +35,25 @@ for (const theme of themes)
     for (const screen of screens) {
       await page.goto(screen);
       await page.getByRole('heading').first().waitFor();
-      await clean(page, screen);
+      await clean(page, screen, theme);
     }
     await page.goto('/outings/zander-dusk/brief');
     await page.getByRole('button', { name: 'Launch:' }).click();
     await expect(page.getByRole('dialog', { name: 'Launch' })).toBeVisible();
-    await clean(page, 'a blank');
+    await clean(page, 'a blank', theme);
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Better hours' }).click();
     await expect(page.getByRole('button', { name: /^\d\d:\d\d: / }).first()).toBeVisible();
-    await clean(page, 'better hours');
+    await clean(page, 'better hours', theme);
     await page.goto('/outings/zander-dusk/kit');
     await page.getByRole('button', { name: /^Be seen at night/ }).click();
     await page.getByRole('button', { name: 'Choose from the locker' }).click();
     await expect(page.getByRole('dialog', { name: 'From the locker' })).toBeVisible();
-    await clean(page, 'the locker picker');
+    await clean(page, 'the locker picker', theme);
     await page.goto('/locker');
     await page.getByRole('button', { name: 'Add an item' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
-    await clean(page, 'an item’s form');
+    await clean(page, 'an item’s form', theme);
   });
 
 test.describe('on a phone', () => {

@@ -6,7 +6,7 @@ async function fillSentence(page: Page): Promise<void> {
   const fish = await openBlank(page, 'Which fish');
   await fish.getByRole('checkbox', { name: 'Zander' }).check();
   await fish.getByRole('button', { name: 'Done' }).click();
-  await pick(page, 'Launch', /The boathouse/);
+  await pick(page, 'Launch', /The boathouse Hallow Mere/);
   await pick(page, 'Place to fish', /The dam wall/);
   await pick(page, 'Boat', /Dunlin/);
 }

@@ -79,6 +79,24 @@ test('a need opens, tells why, and takes another means aboard', async ({ page })
   await expect(page.getByRole('heading', { name: 'Passengers' })).toBeVisible();
 });
 
+test('a proposal is made, taken in part, then whole, and names what to buy', async ({ page }) => {
+  await page.goto('/outings/zander-dusk/kit');
+  await page.getByRole('button', { name: 'Propose a loadout' }).click();
+  const proposal = page.getByRole('region', { name: 'Proposed changes' });
+  await expect(proposal.getByRole('status')).toContainText('Lightest sound set');
+  await proposal.getByRole('button', { name: 'Take: Headlamp' }).click();
+  await expect(page.getByRole('button', { name: 'Leave ashore: Headlamp' })).toBeVisible();
+  await expect(proposal.getByRole('button', { name: 'Take: Headlamp' })).toBeHidden();
+  await proposal.getByRole('button', { name: 'Take all' }).click();
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  await expect(margin).not.toContainText('Second propulsion');
+  await expect(
+    page.getByRole('button', { name: 'Leave ashore: Short gaff', exact: true }),
+    'what was put aboard by hand stays',
+  ).toBeVisible();
+  await kept(page);
+});
+
 test('an address that leads nowhere says so', async ({ page }) => {
   await page.goto('/outings/not-there/brief');
   await expect(page.getByRole('heading', { name: 'Nothing is kept here' })).toBeVisible();

@@ -1,8 +1,20 @@
 import { gzipSync } from 'node:zlib';
 import { existsSync, readFileSync } from 'node:fs';
+import { dayOf } from '#core/conditions/day';
 import { demo } from '#core/demo/demo';
+import { hoursOf } from '#core/exposures/exposures';
 import { assess } from '#core/findings/assess';
+import { betterHours } from '#core/findings/betterHours';
+import { readGpx } from '#core/formats/gpx';
+import { kindIds, kinds } from '#core/gear/kinds';
+import { newItem } from '#core/gear/newItem';
+import { propose } from '#core/needs/propose';
+import type { Outing } from '#core/outing/outing';
+import { lookUp } from '#core/outing/references';
+import { planOf } from '#core/passage/plan';
+import { shiftClock } from '#core/units/time';
 import { noAnswers } from '#core/walkround/answers';
+import { measureDrag } from './benchDrag';
 
 /** Median and worst of many runs, in milliseconds, after warming up. */
 function timed(runs: number, work: () => unknown): { median: number; worst: number } {
@@ -41,14 +53,49 @@ function scriptFor(manifest: Manifest, screen: string): number {
   return scripts.reduce((sum, file) => sum + gzipSync(readFileSync(`dist/web/${file}`)).length, 0) / 1000;
 }
 
-const { references, outings } = demo(Date.parse('2026-05-15T19:00:00Z'));
-const [ready, dusk] = outings;
-if (!ready || !dusk) throw new Error('The demo has two outings.');
-bench('assess, the outing ready to sign', 5, 400, () =>
-  assess(ready, references, noAnswers, Date.parse('2026-05-15T19:00:00Z')),
+const now = Date.parse('2026-05-15T19:00:00Z');
+const { references, outings } = demo(now);
+const [ready, dusk, late] = outings;
+if (!ready || !dusk || !late) throw new Error('The demo has three outings.');
+
+/** The outing off the Long Grey for eight hours by four legs out and four home. */
+function eightLegs(outing: Outing): Outing {
+  const bend = (i: number, side: number) => ({
+    latDeg: 47.5 - 0.0049 * i,
+    lonDeg: -18.5 + 0.0063 * i + side,
+    name: `mark ${i}`,
+  });
+  const route = { out: [1, 2, 3].map((i) => bend(i, 0.002)), home: [3, 2, 1].map((i) => bend(i, -0.002)) };
+  const homeAt = shiftClock(outing.brief.launchAt, 480);
+  return { ...outing, brief: { ...outing.brief, route, homeAt, alarmAt: shiftClock(homeAt, 60) } };
+}
+const eight = eightLegs(ready);
+const looked = lookUp(eight, references);
+const span = hoursOf(eight.brief, looked);
+if (!span || !looked.water) throw new Error('The demo outing has hours and a water.');
+const day = dayOf(eight.conditions, looked.water, span.from, span.to);
+
+bench('assess, the outing ready to sign', 5, 400, () => assess(ready, references, noAnswers, now));
+bench('assess, the outing with Stops', 5, 400, () => assess(dusk, references, noAnswers, now));
+bench('passage, eight legs in eight hours', 5, 400, () => planOf(eight.brief, looked, day, span));
+bench('better hours, each launch of three days', 300, 8, () =>
+  // A copy of the figures each time, so that nothing is remembered from the time before.
+  betterHours({ ...late, conditions: { ...late.conditions } }, references, noAnswers, now),
 );
-bench('assess, the outing with Stops', 5, 400, () =>
-  assess(dusk, references, noAnswers, Date.parse('2026-05-15T19:00:00Z')),
+const locker = Array.from({ length: 400 }, (_, i) => {
+  const kind = kindIds[i % kindIds.length] ?? 'whistle';
+  return newItem(`item-${i}`, kind, { massKg: kinds[kind].massKg * (0.7 + ((i * 37) % 60) / 100) });
+});
+bench('propose, four hundred things', 500, 5, () =>
+  propose({ ...ready, loadout: [] }, { ...references, items: locker }, noAnswers, now),
+);
+const points = Array.from(
+  { length: 20_000 },
+  (_, i) => `<trkpt lat="${47.5 + i * 1e-6}" lon="${-18.5 + Math.sin(i / 90) * 1e-3}"/>`,
+);
+const gpx = `<gpx><trk><trkseg>${points.join('')}</trkseg></trk></gpx>`;
+bench('GPX track of 20,000 points read and thinned', 2000, 5, () =>
+  readGpx(gpx, { launch: null, area: null, landing: null }),
 );
 const manifestPath = 'dist/web/.vite/manifest.json';
 if (!existsSync(manifestPath)) console.log('First load: not built yet (npm start builds).');
@@ -57,3 +104,6 @@ else {
   line('first load (outings), script, gzip', scriptFor(manifest, 'OutingsScreen'), 300, 'kB');
   line('first load at a brief, script, gzip', scriptFor(manifest, 'OutingScreen'), 300, 'kB');
 }
+if (existsSync('dist/server/main.js') && existsSync('/usr/bin/chromium'))
+  line('script per frame of a dragged handle', await measureDrag(eight), 16, 'ms');
+else console.log('Dragged handle: needs a build and Debian’s chromium.');

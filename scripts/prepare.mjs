@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -23,6 +23,20 @@ export function run(command, args, options = {}) {
   const result = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
   if (result.error) console.error(`${command} could not be run: ${result.error.message}`);
   return result.status ?? 1;
+}
+
+/** The same beside others: its words come when it is done, whole. */
+export function runAside(command, args) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
+    child.on('error', (error) => (said += error.message));
+    child.on('close', (code) => {
+      if (said.trim() !== '') console.log(said.trimEnd());
+      done(code ?? 1);
+    });
+  });
 }
 
 /** Installs what package-lock.json names, unless just that is installed already. */

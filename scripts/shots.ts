@@ -23,6 +23,18 @@ const shots: readonly Shot[] = [
   { name: 'outings', path: '/outings' },
   { name: 'brief', path: '/outings/pollack-long-grey/brief' },
   { name: 'brief-phone', path: '/outings/pollack-long-grey/brief', phone: true },
+  { name: 'brief-race', path: '/outings/long-grey-late/brief', theme: 'dark' },
+  {
+    name: 'better-hours',
+    path: '/outings/long-grey-late/brief',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Better hours' }).click();
+      await page
+        .getByRole('button', { name: /^\d\d:\d\d: / })
+        .first()
+        .waitFor();
+    },
+  },
   { name: 'kit', path: '/outings/zander-dusk/kit' },
   { name: 'kit-phone-dark', path: '/outings/zander-dusk/kit', phone: true, theme: 'dark' },
   {
@@ -35,7 +47,7 @@ const shots: readonly Shot[] = [
   { name: 'gate', path: '/outings/pollack-long-grey/walk-round' },
   { name: 'locker', path: '/locker' },
   { name: 'boats', path: '/boats' },
-  { name: 'waters', path: '/waters' },
+  { name: 'water', path: '/waters/ostrey-sound' },
   { name: 'settings', path: '/settings' },
 ];
 

@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { checkNode, ensureBuilt, ensureInstalled, root, run } from './prepare.mjs';
+import { checkNode, ensureBuilt, ensureInstalled, root, run, runAside } from './prepare.mjs';
 
 checkNode();
 process.chdir(root);
@@ -13,25 +13,27 @@ const count = (good, bad) => {
   passed += good;
   failed += bad;
 };
-const check = (name, command, args) => {
-  console.log(`\n${name}`);
-  const bad = run(command, args) === 0 ? 0 : 1;
-  count(1 - bad, bad);
-};
-
 rmSync(join(root, 'test-results'), { recursive: true, force: true });
 mkdirSync(join(root, 'test-results'), { recursive: true });
-check('Types', 'npx', ['tsc', '-b']);
-check('Lint, import fence, format, unused code', 'npm', ['run', '--silent', 'lint']);
-
-console.log('\nUnit tests');
+await ensureBuilt();
+console.log('\nTypes, lint (import fence, format, unused code) and unit tests, side by side');
 const unit = 'test-results/unit.json';
-const unitCode = run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`]);
+const [types, lint, unitCode] = await Promise.all([
+  runAside('npx', ['tsc', '-b']),
+  runAside('npm', ['run', '--silent', 'lint']),
+  runAside('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`]),
+]);
+for (const [name, code] of [
+  ['Types', types],
+  ['Lint', lint],
+]) {
+  console.log(`${name}: ${code === 0 ? 'passed' : 'failed'}`);
+  count(code === 0 ? 1 : 0, code === 0 ? 0 : 1);
+}
 const units = report(unit);
 tally(unitCode, units?.numPassedTests, units?.numFailedTests);
 
 console.log('\nJourneys in the browser');
-await ensureBuilt();
 const journeyCode = run('npx', ['playwright', 'test']);
 const journeys = report('test-results/journeys.json');
 tally(journeyCode, journeys?.stats?.expected, journeys && journeys.stats.unexpected + journeys.stats.flaky);

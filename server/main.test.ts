@@ -2,9 +2,10 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Outing } from '#core/outing/outing';
-import { type Running, startServer } from './testing/startServer';
+import { ensureBuilt } from '../scripts/prepare.mjs';
+import { type Running, startServer as start } from './testing/startServer';
 
 const folder = mkdtempSync(join(tmpdir(), 'tally-main-'));
 const data = join(folder, 'data');
@@ -13,6 +14,10 @@ afterAll(async () => {
   await running?.kill('SIGKILL');
   rmSync(folder, { recursive: true, force: true });
 });
+
+// As people start it: from the bundle.
+const startServer = (env: Record<string, string>) => start(env, ['dist/server/main.js']);
+beforeAll(() => ensureBuilt());
 
 const path = '/api/outings/zander-dusk';
 const read = async (url: string) => (await (await fetch(url + path)).json()) as { version: number; doc: Outing };

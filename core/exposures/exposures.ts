@@ -1,6 +1,6 @@
 import { type Day, dayOf } from '../conditions/day';
 import { heatIndex, windChill } from '../conditions/feels';
-import { darkness } from '../conditions/light';
+import { darkness, lightOfDay, noonOf } from '../conditions/light';
 import { type Sea, seaAt } from '../conditions/sea';
 import { valueAt } from '../conditions/tide';
 import { type Immersion, immersion } from '../conditions/immersion';
@@ -12,7 +12,7 @@ import { speedOf } from '../passage/flow';
 import { distanceBetween } from '../passage/geo';
 import { type Plan, planOf } from '../passage/plan';
 import { type SpeciesId, speciesTable } from '../species/species';
-import { DAY_MS, HOUR_MS, type Instant, clockAt, instantOf, minutesBetween } from '../units/time';
+import { DAY_MS, HOUR_MS, type Instant, clockAt, dateAt, instantOf, minutesBetween } from '../units/time';
 
 /** What the brief and the day expose one to: numbers, not flags. null: not known. */
 export interface Exposures {
@@ -21,6 +21,8 @@ export interface Exposures {
   hoursAfloat: number | null;
   /** Afloat between sunset and sunrise. */
   darkMinutes: number;
+  /** From coming in to sunset; null: it is dark by then, or the sun does not set. */
+  daylightLeftMin: number | null;
   /** Parts of the outing in darkness, as clock times at the water. */
   darkSpans: readonly { from: string; to: string }[];
   maxDistanceM: number | null;
@@ -40,7 +42,7 @@ export interface Exposures {
   waveM: number | null;
   swellM: number | null;
   /** The sea hour by hour while afloat, at the place to fish. */
-  seas: readonly { at: Instant; sea: Sea; streamMps: number }[];
+  seas: readonly { at: Instant; clock: string; sea: Sea; streamMps: number }[];
   /** The sea with swell and stream, at its highest. */
   hs: Peak | null;
   stream: Peak | null;
@@ -123,12 +125,13 @@ function workOutDay(outing: Outing, looked: Looked): DayExposures {
   const zone = water?.timeZone ?? 'utc';
   const distanceM = farthest(looked, plan);
   const pace = (mps: number | undefined) => (distanceM === null || !mps ? null : distanceM / mps / 60);
-  const seas = day && water ? hours.map((hour) => seaOf(hour, water, day)) : [];
+  const seas = day && water ? hours.map((hour) => seaOf(hour, water, day, zone)) : [];
   return {
     launchAt: span?.from ?? null,
     homeAt: span?.to ?? null,
     hoursAfloat: span ? minutesBetween(span.from, span.to) / 60 : null,
     darkMinutes: dark.minutes,
+    daylightLeftMin: afloat && water ? daylightLeft(afloat.to, water) : null,
     darkSpans: dark.spans.map(([from, to]) => ({ from: clockAt(from, zone), to: clockAt(to, zone) })),
     maxDistanceM: distanceM,
     minutesToLanding: plan?.minutesToLanding ?? pace(craft?.cruiseMps),
@@ -171,6 +174,12 @@ function workOutDay(outing: Outing, looked: Looked): DayExposures {
   };
 }
 
+function daylightLeft(until: Instant, { latDeg, lonDeg, timeZone }: Water): number | null {
+  const { sunrise, sunset } = lightOfDay(noonOf(dateAt(until, timeZone), lonDeg), latDeg, lonDeg);
+  if (sunrise === null || sunset === null || until < sunrise || until > sunset) return null;
+  return minutesBetween(until, sunset);
+}
+
 /** The farthest that one is from any landing, on the way or at the place to fish. */
 function farthest({ area, water }: Looked, plan: Plan | null): number | null {
   if (!area || !water) return null;
@@ -179,10 +188,10 @@ function farthest({ area, water }: Looked, plan: Plan | null): number | null {
   return Math.max(area.distanceM, ...(plan?.legs.map(({ leg }) => nearest(leg.to)) ?? []));
 }
 
-function seaOf(hour: Hour, water: Water, day: Day) {
+function seaOf(hour: Hour, water: Water, day: Day, zone: string) {
   const at = Date.parse(hour.at);
   const stream = day.streamAt(at);
-  return { at, sea: seaAt(hour, water, stream), streamMps: speedOf(stream) };
+  return { at, clock: clockAt(at, zone), sea: seaAt(hour, water, stream), streamMps: speedOf(stream) };
 }
 
 function coldest({ airC, windMps }: Hour): number | null {

@@ -1,4 +1,5 @@
 import type { Exposures } from '../exposures/exposures';
+import { SHAKEDOWN_OUTINGS } from '../outing/angler';
 import { speciesTable } from '../species/species';
 import { capital, count, distance, duration, figure, listed, mass, plural } from '../units/words';
 
@@ -68,6 +69,17 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
     );
   if (e.visibility && e.visibility.value < 5000)
     say('visibility', `Visibility down to ${distance(e.visibility.value)}`, `At ${e.visibility.at}.`);
+  const worst = steepest(e);
+  if (worst)
+    say(
+      'against-stream',
+      worst.factor === null
+        ? 'Waves stopped by the stream'
+        : `Waves ${figure(worst.factor, 2)} times higher on the stream`,
+      `${figure(worst.heightM)} m of wind's own waves against ${figure(worst.streamMps, 2)} m/s at ${worst.at}. An estimate.`,
+    );
+  if (e.thunder && e.thunder.value > 0)
+    say('thunder', `Thunder ${figure(e.thunder.value, 0)} %`, `At its likeliest, ${e.thunder.at}.`);
   if (e.rapids > 0)
     say(
       'rapids',
@@ -75,6 +87,7 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
       'Moving water: rods flat, one hand free.',
     );
   if (e.remote) say('coverage', 'A phone may not reach anyone', 'Coverage there is patchy or none.');
+  if (e.traffic === 'some') say('traffic', 'Other boats pass', 'Now and then; they do not expect you.');
   if (e.traffic === 'busy') say('traffic', 'Boats pass close', 'You are low, and they are quick.');
   if (e.largest) {
     const { name, teeth, hazard } = speciesTable[e.largest.id];
@@ -99,7 +112,33 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
       driveTitles[e.drive],
       e.inflatable ? 'An inflatable hull: nothing sharp bare, valves looked at.' : driveTexts[e.drive],
     );
+  if (e.electricsW > 0 && e.hoursAfloat !== null)
+    say(
+      'electrics',
+      `${figure(e.electricsW)} W aboard`,
+      `${figure(e.electricsW * Math.min(e.hoursAfloat, 24), 0)} Wh for the hours afloat, if all of it runs.`,
+    );
+  if (e.rods > 1) say('rods', `${capital(count(e.rods))} rods`, 'Each needs its leash and its place.');
+  if (e.standing) say('standing', 'Standing', 'Higher, and easier to upset; nothing underfoot.');
+  if (e.competition)
+    say('competition', 'A competition', 'Board, identifier and phone are each a single point of failure.');
+  if (e.outingsLogged !== null && e.outingsLogged < SHAKEDOWN_OUTINGS)
+    say(
+      'new',
+      `${capital(count(e.outingsLogged))} ${plural(e.outingsLogged, 'outing')} with this boat so far`,
+      'What it does in a capsize is not known yet.',
+    );
   return list;
+}
+
+/** The hour in which the stream stands the wind's waves up most; null: nowhere by a tenth or more. */
+function steepest(e: Exposures): { factor: number | null; heightM: number; streamMps: number; at: string } | null {
+  let worst: Exposures['seas'][number] | null = null;
+  const rank = (factor: number | null) => factor ?? Infinity;
+  for (const hour of e.seas)
+    if (hour.sea.windSeaM >= 0.1 && (worst === null || rank(hour.sea.factor) > rank(worst.sea.factor))) worst = hour;
+  if (!worst || rank(worst.sea.factor) < 1.1) return null;
+  return { factor: worst.sea.factor, heightM: worst.sea.windSeaM, streamMps: worst.streamMps, at: worst.clock };
 }
 
 function feelsWords({ airMinC, airMaxC, feelsMinC, feelsMaxC }: Exposures): string {
@@ -122,6 +161,9 @@ const driveTexts = {
 } as const;
 
 function darkWords(e: Exposures): string {
-  if (e.darkMinutes < 1) return 'All of it between sunrise and sunset.';
+  if (e.darkMinutes < 1)
+    return e.daylightLeftMin === null
+      ? 'All of it between sunrise and sunset.'
+      : `All of it between sunrise and sunset; ${duration(e.daylightLeftMin)} of daylight left at the end.`;
   return `${duration(e.darkMinutes)} of it dark, ${listed(e.darkSpans.map(({ from, to }) => `${from} to ${to}`))}.`;
 }

@@ -78,6 +78,15 @@ export function makeTheme(name: ThemeName): Theme {
           },
         },
       },
+      MuiToggleButton: {
+        styleOverrides: {
+          root: {
+            color: c.ink,
+            borderColor: c.slate,
+            '&.Mui-selected, &.Mui-selected:hover': { background: c.ink, color: c.paper },
+          },
+        },
+      },
       MuiIconButton: { styleOverrides: { root: { color: c.ink, minWidth: 44, minHeight: 44 } } },
       MuiLink: { defaultProps: { underline: 'always' } },
       MuiPopover: { styleOverrides: { paper: { border: `1px solid ${c.ink}`, boxShadow: 'none' } } },

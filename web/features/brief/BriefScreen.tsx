@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { styled } from '@mui/material/styles';
 import { useState } from 'react';
 import { sayExposures } from '#core/findings/phraseExposures';
-import { type Desk, DeskContext, useDesk } from '../outing/desk';
+import { DeskContext, useDesk, useStill } from '../outing/desk';
 import { BetterHours } from './BetterHours';
 import { DayStrip } from './DayStrip';
 import { Forecast } from './Forecast';
@@ -79,11 +79,4 @@ export function BriefScreen() {
       {comparing && <BetterHours onClose={() => setComparing(false)} />}
     </Box>
   );
-}
-
-/** The desk as it was when a handle was taken hold of, for what need not follow each frame of the drag. */
-function useStill(desk: Desk): Desk {
-  const [still, setStill] = useState(desk);
-  if (!desk.dragging && still !== desk) setStill(desk);
-  return desk.dragging ? still : desk;
 }

@@ -149,6 +149,16 @@ export function DayStrip() {
             strokeDasharray="2 3"
           />
         </g>
+        {limits && (
+          <rect
+            x={axis.left}
+            y={WIND.top}
+            width={axis.right - axis.left}
+            height={Math.max(0, wy(limits.windMps) - WIND.top)}
+            fill={inks.ochre}
+            opacity={0.09}
+          />
+        )}
         {limits && <Limit axis={axis} y={wy(limits.windMps)} text={`your limit ${figure(limits.windMps)} m/s`} />}
         {windLine === '' && (
           <text x={axis.left + 8} y={(WIND.top + WIND.bottom) / 2} fontSize={13} fill={inks.slate}>

@@ -7,7 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Link from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { type DragEvent, useState } from 'react';
+import { type DragEvent, useState, memo } from 'react';
 import { readForecastCsv, readForecastJson } from '#core/formats/forecast';
 import { MOST_BYTES } from '#core/formats/imported';
 import type { Conditions } from '#core/outing/outing';
@@ -21,7 +21,7 @@ import { Troubles } from './RouteFiles';
 import { askStation } from './queries';
 
 /** Where the figures of the day come from, how old they are, and the three ways to get others. */
-export function Forecast() {
+export const Forecast = memo(function Forecast() {
   const { doc, edit, editor, looked, now } = useDesk();
   const say = useSay();
   const [asking, setAsking] = useState(false);
@@ -76,7 +76,7 @@ export function Forecast() {
       )}
     </Box>
   );
-}
+});
 
 function sourceWords({ source, from, hours }: Conditions): string {
   if (hours.length === 0)

@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useState, memo } from 'react';
 import type { Waypoint } from '#core/outing/outing';
 import type { Place } from '#core/passage/geo';
 import { WaterChart } from '../../parts/WaterChart';
@@ -17,7 +17,7 @@ const MOST_WAYPOINTS = 60;
 type Way = 'out' | 'home';
 
 /** The way out and home on the water's chart; drawn by pressing, listed beside it, read from and written to files. */
-export function RouteChart() {
+export const RouteChart = memo(function RouteChart() {
   const { doc, edit, looked } = useDesk();
   const [drawing, setDrawing] = useState<Way | null>(null);
   const { water, launch, area, landing } = looked;
@@ -77,7 +77,7 @@ export function RouteChart() {
       )}
     </Box>
   );
-}
+});
 
 function Points({
   points,

@@ -4,6 +4,7 @@ import { purposeIds, purposes, needsByPurpose } from '#core/needs/ids';
 import { useDesk } from '../outing/desk';
 import { Aboard } from './Aboard';
 import { NeedRow } from './NeedRow';
+import { Proposal } from './Proposal';
 
 /** Settled here: what meets each need, and what is carried for nothing. What would annoy: a packing list that hides why. */
 export function KitScreen() {
@@ -44,7 +45,10 @@ export function KitScreen() {
           );
         })}
       </Box>
-      <Aboard />
+      <Box sx={{ minWidth: 0 }}>
+        <Proposal />
+        <Aboard />
+      </Box>
     </Box>
   );
 }

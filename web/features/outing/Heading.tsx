@@ -3,11 +3,12 @@ import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { clockAt, dayInWords } from '#core/units/time';
+import { memo } from 'react';
 import type { Saving } from './editor';
 import { useDesk } from './desk';
 
 /** The outing's name, where it goes, and how far its newest change has come. */
-export function Heading() {
+export const Heading = memo(function Heading() {
   const { doc, edit, editor, state, looked } = useDesk();
   const { saving } = state;
   const where = [dayInWords(doc.brief.date), looked.water?.name].filter(Boolean).join(' · ');
@@ -63,7 +64,7 @@ export function Heading() {
       </Box>
     </Box>
   );
-}
+});
 
 function saysSaving(saving: Saving): string {
   switch (saving.is) {

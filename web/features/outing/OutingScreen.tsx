@@ -16,7 +16,7 @@ import { useSay } from '../../parts/Spoken';
 import { useNow } from '../../parts/useNow';
 import { useReferences } from '../reference/queries';
 import { ConflictDialog } from './ConflictDialog';
-import { type Desk, DeskContext } from './desk';
+import { type Desk, DeskContext, useStill } from './desk';
 import { Heading } from './Heading';
 import { Margin, MarginBar } from './Margin';
 import { type WalkRecord, useEditor, useKeptOuting, useWalk } from './queries';
@@ -85,6 +85,7 @@ function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: Re
     setDragging,
     now,
   };
+  const still = useStill(desk);
   const walking = station === 'walk-round';
   return (
     <DeskContext value={desk}>
@@ -93,8 +94,10 @@ function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: Re
         component="header"
         sx={{ display: { xs: walking ? 'none' : 'block', sm: 'block' }, borderBottom: 1, borderColor: 'text.primary' }}
       >
-        <Heading />
-        <StationLine />
+        <DeskContext value={still}>
+          <Heading />
+          <StationLine />
+        </DeskContext>
       </Box>
       <Box sx={{ display: 'flex', flex: 1, minHeight: 0 }}>
         <Box component="main" sx={{ flex: 1, minWidth: 0, px: { xs: 2, sm: 3 }, py: { xs: 2, sm: 2.5 } }}>

@@ -1,10 +1,11 @@
 import Box from '@mui/material/Box';
+import { memo } from 'react';
 import { NavLink } from 'react-router';
 import { TallyStrokes } from '../../parts/TallyStrokes';
 import { useDesk } from './desk';
 
 /** The stations in the order people work, each with its strokes. Any can be opened at any time. */
-export function StationLine() {
+export const StationLine = memo(function StationLine() {
   const { doc, assessment } = useDesk();
   const { brief, kit, walkRound } = assessment.tallies;
   const stations = [
@@ -51,4 +52,4 @@ export function StationLine() {
       ))}
     </Box>
   );
-}
+});

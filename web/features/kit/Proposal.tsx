@@ -1,0 +1,180 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { kinds } from '#core/gear/kinds';
+import { catalogue } from '#core/needs/catalogue';
+import type { NeedId } from '#core/needs/ids';
+import type { Proposal as Proposed, ProposedItem } from '#core/needs/propose';
+import { withItem } from '#core/outing/edit';
+import { figure, listed, mass } from '#core/units/words';
+import { useSay } from '../../parts/Spoken';
+import { useWorker } from '../../workers/useWorker';
+import type { ProposeWork } from '../../workers/propose.worker';
+import { useDesk } from '../outing/desk';
+
+/** The lightest sound set that meets what is open, as a difference: taken whole or piece by piece, and why each. */
+export function Proposal() {
+  const { doc, edit, editor, references, answers, assessment, now } = useDesk();
+  const say = useSay();
+  const [proposed, setProposed] = useState<Proposed | null>(null);
+  const [working, setWorking] = useState(false);
+  const worker = useWorker<ProposeWork>(
+    () => new Worker(new URL('../../workers/propose.worker.ts', import.meta.url), { type: 'module' }),
+  );
+  const nameOf = (id: string) =>
+    references.items.find((item) => item.id === id)?.name ?? 'something no longer in the locker';
+  const ask = async () => {
+    setWorking(true);
+    setProposed(await worker.call().propose(doc, references, answers, now));
+    setWorking(false);
+  };
+  const stop = () => {
+    worker.stop();
+    setWorking(false);
+  };
+  const aboard = new Map(doc.loadout.map((entry) => [entry.itemId, entry.quantity]));
+  const add = (proposed?.add ?? []).filter((one) => (aboard.get(one.itemId) ?? 0) < one.quantity);
+  const leave = (proposed?.leave ?? []).filter((id) => aboard.has(id));
+  const missing = (proposed?.missing ?? []).filter(({ needId }) =>
+    assessment.needs.some((need) => need.id === needId && !need.met),
+  );
+  const take = (list: readonly ProposedItem[]) => {
+    edit((outing) => list.reduce((next, one) => withItem(next, one.itemId, one.quantity), outing));
+    say(list.length === 1 ? `Aboard: ${nameOf(list[0]?.itemId ?? '')}.` : `${list.length} things put aboard.`, {
+      name: 'Undo',
+      run: editor.undo,
+    });
+  };
+  return (
+    <Box
+      component="section"
+      aria-labelledby="proposal"
+      sx={{ border: 1, borderColor: 'text.primary', borderRadius: 1, bgcolor: 'background.paper', p: 2, mb: 3 }}
+    >
+      <Typography variant="h2" id="proposal">
+        {proposed ? 'Proposed changes' : 'A proposal'}
+      </Typography>
+      <Typography variant="caption" color="textSecondary" component="p" role="status">
+        {summary(proposed, working)}
+      </Typography>
+      {working && <LinearProgress aria-label="Searching for the lightest set" sx={{ my: 1 }} />}
+      {add.length > 0 && (
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }} aria-label="To put aboard">
+          {add.map((one) => (
+            <Change
+              key={one.itemId}
+              sign="+"
+              name={one.quantity > 1 ? `${nameOf(one.itemId)} × ${one.quantity}` : nameOf(one.itemId)}
+              why={titles(one.needs)}
+              right={mass(one.addedKg)}
+              action={{ name: 'Take', label: `Take: ${nameOf(one.itemId)}`, run: () => take([one]) }}
+            />
+          ))}
+        </Box>
+      )}
+      {leave.length > 0 && (
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }} aria-label="To leave ashore">
+          {leave.map((id) => (
+            <Change
+              key={id}
+              sign="−"
+              name={nameOf(id)}
+              why="meets no need today"
+              right=""
+              action={{
+                name: 'Leave',
+                label: `Leave ashore, as proposed: ${nameOf(id)}`,
+                run: () => edit((outing) => withItem(outing, id, 0)),
+              }}
+            />
+          ))}
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap' }}>
+        {add.length > 0 && (
+          <Button variant="contained" onClick={() => take(add)}>
+            Take all
+          </Button>
+        )}
+        {working ? (
+          <Button variant="outlined" onClick={stop}>
+            Stop
+          </Button>
+        ) : (
+          <Button variant={proposed ? 'outlined' : 'contained'} onClick={() => void ask()}>
+            {proposed ? 'Propose again' : 'Propose a loadout'}
+          </Button>
+        )}
+      </Box>
+      {missing.length > 0 && (
+        <Box sx={{ mt: 2 }}>
+          <Typography variant="h3">Nothing in the locker does this</Typography>
+          <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {missing.map((one) => (
+              <Change
+                key={one.needId}
+                sign=""
+                name={catalogue[one.needId].title}
+                why={toBuy(one.kinds)}
+                right=""
+                action={null}
+              />
+            ))}
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function summary(proposed: Proposed | null, working: boolean): string {
+  if (working) return 'Searching.';
+  if (!proposed) return 'What the locker has for what is still open. What you put aboard stays.';
+  if (proposed.add.length === 0) return 'Nothing in the locker would count for more.';
+  const proof = proposed.gap < 1e-6 ? 'proven lightest' : `at most ${figure(proposed.gap * 100)} % above the lightest`;
+  return `Lightest sound set, ${mass(proposed.addedKg)} more, ${proof}.`;
+}
+
+function titles(needs: readonly NeedId[]): string {
+  return needs.map((id) => catalogue[id].title.toLowerCase()).join(', ');
+}
+
+function toBuy(list: Proposed['missing'][number]['kinds']): string {
+  if (list.length === 0) return 'met by what you do, not by a thing';
+  return `buy or borrow: ${listed(list.slice(0, 3).map((kind) => kinds[kind].name.toLowerCase()))}`;
+}
+
+interface ChangeProps {
+  sign: '+' | '−' | '';
+  name: string;
+  why: string;
+  right: string;
+  action: { name: string; label: string; run: () => void } | null;
+}
+function Change({ sign, name, why, right, action }: ChangeProps) {
+  return (
+    <Box
+      component="li"
+      sx={{ display: 'flex', alignItems: 'center', borderBottom: 1, borderColor: 'divider', minHeight: 48, gap: 1 }}
+    >
+      <Box sx={{ flex: 1, minWidth: 0, py: 0.5 }}>
+        <Typography variant="body2" sx={{ overflowWrap: 'anywhere' }}>
+          {sign} {name}
+        </Typography>
+        <Typography variant="caption" color="textSecondary" component="p" sx={{ lineHeight: 1.25 }}>
+          {why}
+        </Typography>
+      </Box>
+      <Typography variant="caption" color="textSecondary" sx={{ whiteSpace: 'nowrap' }}>
+        {right}
+      </Typography>
+      {action && (
+        <Button size="small" onClick={action.run} aria-label={action.label} sx={{ minWidth: 0, px: 0.5 }}>
+          {action.name}
+        </Button>
+      )}
+    </Box>
+  );
+}
