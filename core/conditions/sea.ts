@@ -1,9 +1,12 @@
 import type { Hour } from '../outing/outing';
-import { FETCH_BEARINGS, type Water } from '../outing/water';
+import type { Water } from '../outing/water';
 import { bearingOf, speedOf } from '../passage/flow';
 import type { Flow } from '../passage/travel';
 import { waveOnStream } from './waveOnStream';
 import { waves } from './waves';
+
+/** Bearings from which the fetch is given: north first, clockwise. */
+export const FETCH_BEARINGS = 16;
 
 /** The sea of one hour: the wind's own waves, the swell, and what the stream makes of them. */
 export interface Sea {

@@ -1,5 +1,6 @@
 import type { References } from '../outing/references';
-import { type Answer, noAnswers } from '../walkround/answers';
+import { noAnswers } from '../walkround/answers';
+import type { Answer } from '../walkround/answerSchema';
 import { assess } from '../findings/assess';
 import type { Outing } from '../outing/outing';
 import { type Instant, dateAt, isoAt } from '../units/time';

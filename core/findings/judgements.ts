@@ -1,5 +1,5 @@
 import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, carriedKg } from '../hull/load';
-import { SHAKEDOWN_OUTINGS } from '../outing/angler';
+import { SHAKEDOWN_OUTINGS } from '../outing/trip';
 import { openBlanks } from '../outing/references';
 import type { JudgedNeed } from '../needs/match';
 import { speciesTable } from '../species/species';

@@ -1,5 +1,5 @@
 import type { Exposures } from '../exposures/exposures';
-import { SHAKEDOWN_OUTINGS } from '../outing/angler';
+import { SHAKEDOWN_OUTINGS } from '../outing/trip';
 import { speciesTable } from '../species/species';
 import { capital, count, distance, duration, figure, listed, mass, plural } from '../units/words';
 

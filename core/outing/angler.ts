@@ -28,6 +28,4 @@ export const anglerSchema = z.strictObject({
 });
 export type Angler = z.infer<typeof anglerSchema>;
 
-/** Outings with one craft under which the product speaks of shakedowns. */
-export const SHAKEDOWN_OUTINGS = 3;
 export const outingsCount = wholeNumber(0, 100_000);

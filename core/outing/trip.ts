@@ -61,3 +61,6 @@ export const tripTechniques: Record<TripType, readonly Technique[]> = {
   night: ['casting'],
   competition: ['casting'],
 };
+
+/** Outings with one craft under which the product speaks of shakedowns. */
+export const SHAKEDOWN_OUTINGS = 3;

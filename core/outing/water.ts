@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FETCH_BEARINGS } from '../conditions/sea';
 import { chartSchema } from './chart';
 import { dateText, idText, lineText, nameText, noteText, placed, quantity, wholeNumber, zoneText } from './field';
 
@@ -41,9 +42,6 @@ const constituent = z.strictObject({
   amplitude: quantity(0, 20, ''),
   phaseDeg: quantity(-360, 720, '°'),
 });
-
-/** Bearings from which the fetch is given: north first, clockwise. */
-export const FETCH_BEARINGS = 16;
 
 /** A place to fish: where one launches, where one goes, and what is known of it. */
 export const waterSchema = z.strictObject({

@@ -1,22 +1,8 @@
-import { z } from 'zod';
-import { instantText, lineText } from '../outing/field';
+import type { Answer } from './answerSchema';
 import type { WalkTaken } from '../needs/match';
 import { HOUR_MS, type Instant } from '../units/time';
 import { type HullPart, hullPartIds } from './hullParts';
 
-export const verdicts = ['good', 'fault', 'not here'] as const;
-export type Verdict = (typeof verdicts)[number];
-
-/** One answer given on the walk-round. The record only grows; the last word on a step counts. */
-export const answerSchema = z.strictObject({
-  /** Made where the answer was given, so that sending it twice records it once. */
-  key: z.uuid('An answer carries a key of its own (a UUID).'),
-  stepId: z.string().regex(/^[a-z0-9:-]{1,100}$/, 'Not the name of a step.'),
-  verdict: z.enum(verdicts, 'Answer good, fault or not here.'),
-  at: instantText,
-  note: lineText,
-});
-export type Answer = z.infer<typeof answerSchema>;
 /** The last answer to each step. */
 export type Answers = ReadonlyMap<string, Answer>;
 

@@ -1,6 +1,7 @@
 import type { Outing } from '../outing/outing';
 import { type References, lookUp } from '../outing/references';
-import type { Answer, Answers } from './answers';
+import type { Answers } from './answers';
+import type { Answer } from './answerSchema';
 
 /** Everything a signature stands on, frozen: the outing, what it pointed at, and the answers. */
 export interface Judged {

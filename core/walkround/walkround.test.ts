@@ -7,15 +7,8 @@ import { places } from '../gear/places';
 import { withItem } from '../outing/edit';
 import type { Outing } from '../outing/outing';
 import { HOUR_MS } from '../units/time';
-import {
-  type Answer,
-  type Answers,
-  craftFaults,
-  lastAnswers,
-  noAnswers,
-  standingAnswers,
-  takenByAnswers,
-} from './answers';
+import { type Answers, craftFaults, lastAnswers, noAnswers, standingAnswers, takenByAnswers } from './answers';
+import type { Answer } from './answerSchema';
 import { sayChange, sayChanges } from './phraseSignOff';
 import { canonical, changesSince, whatIsJudged } from './signOff';
 import { phases } from './steps';

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { asc, desc, eq } from 'drizzle-orm';
-import { type Answer, answerSchema } from '#core/walkround/answers';
+import { type Answer, answerSchema } from '#core/walkround/answerSchema';
 import { type Judged, canonical } from '#core/walkround/signOff';
 import type { Database } from '../db/open';
 import { signatures, walkAnswers } from '../db/schema';

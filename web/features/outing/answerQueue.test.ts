@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Answer } from '#core/walkround/answers';
+import type { Answer } from '#core/walkround/answerSchema';
 import { ApiError } from '../../app/api';
 import { AnswerQueue } from './answerQueue';
 

@@ -1,4 +1,4 @@
-import type { Answer } from '#core/walkround/answers';
+import type { Answer } from '#core/walkround/answerSchema';
 import { ApiError } from '../../app/api';
 
 export interface QueueState {

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import useSWR, { useSWRConfig } from 'swr';
 import type { Outing } from '#core/outing/outing';
-import type { Answer, Verdict } from '#core/walkround/answers';
+import type { Answer, Verdict } from '#core/walkround/answerSchema';
 import type { Judged } from '#core/walkround/signOff';
 import { type ApiError, type Kept, request } from '../../app/api';
 import { AnswerQueue } from './answerQueue';

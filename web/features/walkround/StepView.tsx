@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef } from 'react';
 import { alongBoat, places } from '#core/gear/places';
-import type { Verdict } from '#core/walkround/answers';
+import type { Verdict } from '#core/walkround/answerSchema';
 import type { Step } from '#core/walkround/steps';
 import { useDesk } from '../outing/desk';
 import { BoatOutline } from './BoatOutline';

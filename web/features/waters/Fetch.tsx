@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import { FETCH_BEARINGS } from '#core/outing/water';
+import { FETCH_BEARINGS } from '#core/conditions/sea';
 import { distance } from '#core/units/words';
 
 const names = ['N', 'NNE', 'NE', 'ENE', 'E', 'ESE', 'SE', 'SSE', 'S', 'SSW', 'SW', 'WSW', 'W', 'WNW', 'NW', 'NNW'];
