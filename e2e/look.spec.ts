@@ -13,6 +13,8 @@ const screens = [
   '/boats',
   '/waters',
   '/waters/ostrey-sound',
+  '/reference/species/pike',
+  '/reference/rules',
   '/settings',
 ];
 

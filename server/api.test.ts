@@ -89,6 +89,37 @@ describe('documents', () => {
   });
 });
 
+describe('rule packs', () => {
+  it('publish their format as JSON Schema, and a pack of that format is kept', async () => {
+    const { status, body } = await call('GET', '/api/rule-packs/schema');
+    expect(status).toBe(200);
+    expect(body.properties).toMatchObject({ name: { type: 'string' }, rules: { type: 'array' } });
+    const pack = {
+      format: 'rule-pack/1',
+      id: 'bank-rules',
+      name: 'Bank rules',
+      authority: 'The bank',
+      lastCheckedOn: '2026-05-01',
+      rules: [{ id: 'a', rule: 'rods', most: 1, text: 'one rod', citation: 'Rule 1' }],
+    };
+    expect((await call('POST', '/api/rule-packs', { doc: pack })).status).toBe(201);
+    const bad = {
+      ...pack,
+      id: 'bad',
+      rules: [
+        { ...pack.rules[0], most: 0 },
+        { id: 'b', rule: 'size' },
+      ],
+    };
+    const refused = await call('POST', '/api/rule-packs', { doc: bad });
+    expect(refused.status).toBe(400);
+    expect(refused.body.errors.map((error: { field: string }) => error.field)).toEqual(
+      expect.arrayContaining(['doc.rules.0.most']),
+    );
+    await call('DELETE', '/api/rule-packs/bank-rules?version=1');
+  });
+});
+
 describe('signing', () => {
   it('signs an open gate, once judged here, and marks it stale after a change', async () => {
     const { version, doc } = await readOuting(READY);

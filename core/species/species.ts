@@ -1,7 +1,15 @@
+import type { Technique } from '../outing/trip';
+import { type Habitat, type SpeciesRow, speciesRows } from './speciesRows';
+
+export type Range = readonly [number, number];
+
+/** What a fish is, and what it asks of tackle and hands. All of it usual practice, rounded. */
 export interface Species {
   id: SpeciesId;
   name: string;
-  /** Usual upper and largest likely: length in metres, mass in kilograms. Usual practice, rounded. */
+  habitats: readonly Habitat[];
+  continents: string;
+  /** Usual upper and largest likely: length in metres, mass in kilograms. */
   usual: { lengthM: number; massKg: number };
   largest: { lengthM: number; massKg: number };
   teeth: 'none' | 'fine' | 'sharp';
@@ -10,41 +18,99 @@ export interface Species {
   hazard: string;
   /** Longest time out of water when it is to swim off, in seconds. */
   airS: number;
+  stands: string;
+  depthM: Range;
+  forage: string;
+  forageCm: Range;
+  rodM: Range;
+  lineKg: Range;
+  leaderKg: Range;
+  lureG: Range;
+  hooks: string;
+  /** The longest run to reckon with, m. */
+  runM: number;
+  note: string;
 }
 
-type Row = [string, number, number, number, number, Species['teeth'], Species['mouth'], string, number];
-
-// name, usual m, usual kg, largest m, largest kg, teeth, mouth, hazard, seconds in air
-const rows = {
-  pollack: ['pollack', 0.5, 1.5, 0.8, 6, 'fine', 'large', '', 20],
-  'sea-bass': ['sea bass', 0.5, 1.5, 0.8, 5, 'fine', 'large', 'spined fins and sharp gill plates', 20],
-  cod: ['cod', 0.6, 2.5, 1.1, 14, 'fine', 'large', '', 20],
-  ling: ['ling', 0.9, 5, 1.5, 18, 'sharp', 'large', 'teeth', 20],
-  mackerel: ['mackerel', 0.3, 0.35, 0.45, 0.9, 'fine', 'small', '', 15],
-  zander: ['zander', 0.6, 2.5, 0.95, 8, 'sharp', 'large', 'fangs and a spined fin', 15],
-  perch: ['perch', 0.3, 0.5, 0.5, 2, 'fine', 'small', 'spined fin and gill plates', 20],
-  pike: ['pike', 0.75, 4, 1.2, 15, 'sharp', 'large', 'teeth and gill rakers', 15],
-  barbel: ['barbel', 0.55, 2.5, 0.85, 7, 'none', 'small', 'first spine of the back fin', 15],
-  chub: ['chub', 0.4, 1.2, 0.6, 3.5, 'none', 'large', '', 20],
-  trout: ['brown trout', 0.4, 0.9, 0.7, 4.5, 'fine', 'large', '', 10],
-  bonefish: ['bonefish', 0.5, 1.8, 0.75, 5, 'none', 'small', '', 10],
-} satisfies Record<string, Row>;
-
-export type SpeciesId = keyof typeof rows;
-export const speciesIds = Object.keys(rows) as SpeciesId[];
+export type SpeciesId = keyof typeof speciesRows;
+export const speciesIds = Object.keys(speciesRows) as SpeciesId[];
 
 export const speciesTable: Record<SpeciesId, Species> = Object.fromEntries(
-  Object.entries<Row>(rows).map(([id, [name, uL, uM, lL, lM, teeth, mouth, hazard, airS]]) => [
-    id,
-    {
+  (Object.entries(speciesRows) as [SpeciesId, SpeciesRow][]).map(([id, row]): [SpeciesId, Species] => {
+    const [name, habitats, continents, usual, largest, teeth, mouth, hazard, airS, stands, depthM, forage, forageCm] =
+      row;
+    const [rodM, lineKg, leaderKg, lureG, hooks, runM, note] = row.slice(13) as [
+      Range,
+      Range,
+      Range,
+      Range,
+      string,
+      number,
+      string,
+    ];
+    const size = ([lengthM, massKg]: readonly [number, number]) => ({ lengthM, massKg });
+    return [
       id,
-      name,
-      usual: { lengthM: uL, massKg: uM },
-      largest: { lengthM: lL, massKg: lM },
-      teeth,
-      mouth,
-      hazard,
-      airS,
-    },
-  ]),
+      {
+        id,
+        name,
+        habitats,
+        continents,
+        usual: size(usual),
+        largest: size(largest),
+        teeth,
+        mouth,
+        hazard,
+        airS,
+        stands,
+        depthM,
+        forage,
+        forageCm,
+        rodM,
+        lineKg,
+        leaderKg,
+        lureG,
+        hooks,
+        runM,
+        note,
+      },
+    ];
+  }),
 ) as Record<SpeciesId, Species>;
+
+/** How a species is usually fished for from a kayak, by where it stands and how it takes. */
+export function techniquesFor({ habitats, depthM, stands, lureG }: Species): Technique[] {
+  const [, deep] = depthM;
+  return [
+    'casting',
+    ...(deep >= 20 || lureG[1] >= 100 ? (['jigging', 'drifting'] as const) : []),
+    ...(habitats.includes('fresh') && deep >= 10 ? (['trolling'] as const) : []),
+    ...(lureG[0] <= 5 ? (['fly'] as const) : []),
+    ...(/flats/.test(stands) ? (['sight fishing'] as const) : []),
+  ];
+}
+
+/** How it is landed, and what unhooks it: by its size, teeth and mouth, and whether it is kept. */
+export function handlingFor(
+  { largest, teeth, mouth, airS }: Species,
+  kept: boolean,
+): { land: string; unhook: string; air: string } {
+  const tooLarge = largest.lengthM > 1.3;
+  const net = `net with a hoop of ${Math.ceil(largest.lengthM * 60)} cm and a bag of ${Math.ceil(largest.lengthM * 50)} cm`;
+  const land = kept
+    ? tooLarge
+      ? 'gaff from a rigid hull, or a long net'
+      : `${net}, or a hand`
+    : tooLarge
+      ? 'beside the boat, in the water'
+      : mouth === 'large' && teeth !== 'sharp'
+        ? `coated ${net}, or a hand at the lip`
+        : `coated, knotless ${net}`;
+  const unhook =
+    teeth === 'sharp'
+      ? 'long pliers, a jaw spreader and a hook cutter'
+      : mouth === 'small'
+        ? 'forceps or a disgorger'
+        : 'long pliers';
+  return { land, unhook, air: kept ? 'killed and bled at once' : `${airS} s out of the water at the most` };
+}

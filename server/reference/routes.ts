@@ -23,6 +23,14 @@ export function referenceRoutes(parent: FastifyInstance, from: Stores): void {
   documentRoutes(parent, '/api/craft', 'boat', craftSchema, from.craft);
   documentRoutes(parent, '/api/items', 'item', itemSchema, from.items);
   documentRoutes(parent, '/api/waters', 'water', waterSchema, from.waters);
+  // Before the packs themselves: `schema` is no pack's id here.
+  parent.get(
+    '/api/rule-packs/schema',
+    { schema: { tags: ['rule pack'], response: { 200: z.record(z.string(), z.unknown()) } } },
+    () => ({
+      ...z.toJSONSchema(rulePackSchema, { io: 'input', unrepresentable: 'any' }),
+    }),
+  );
   documentRoutes(parent, '/api/rule-packs', 'rule pack', rulePackSchema, from.rulePacks);
   const app = parent.withTypeProvider<ZodTypeProvider>();
   app.get('/api/references', { schema: { tags: ['references'], response: { 200: allSchema } } }, async () => ({

@@ -1,6 +1,7 @@
 import BackpackOutlined from '@mui/icons-material/BackpackOutlined';
 import DirectionsBoatOutlined from '@mui/icons-material/DirectionsBoatOutlined';
 import FormatListBulletedOutlined from '@mui/icons-material/FormatListBulletedOutlined';
+import MenuBookOutlined from '@mui/icons-material/MenuBookOutlined';
 import TuneOutlined from '@mui/icons-material/TuneOutlined';
 import WavesOutlined from '@mui/icons-material/WavesOutlined';
 import Box from '@mui/material/Box';
@@ -12,6 +13,7 @@ const places = [
   { to: '/locker', name: 'Locker', Icon: BackpackOutlined },
   { to: '/boats', name: 'Boats', Icon: DirectionsBoatOutlined },
   { to: '/waters', name: 'Waters', Icon: WavesOutlined },
+  { to: '/reference', name: 'Reference', Icon: MenuBookOutlined },
   { to: '/settings', name: 'Settings', Icon: TuneOutlined },
 ] as const;
 
@@ -71,8 +73,8 @@ export function Shell() {
               justifyContent: 'center',
               gap: 0.5,
               minHeight: 60,
-              minWidth: 60,
-              fontSize: '0.8rem',
+              minWidth: { xs: 52, sm: 60 },
+              fontSize: { xs: '0.74rem', sm: '0.8rem' },
               textDecoration: 'none',
               color: 'text.secondary',
               mt: { sm: name === 'Settings' ? 'auto' : 0 },

@@ -44,6 +44,21 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/waters/WaterScreen')).WaterScreen }),
       },
       {
+        path: 'reference',
+        lazy: async () => ({ Component: (await import('../features/reference/ReferenceScreen')).ReferenceScreen }),
+        children: [
+          { index: true, loader: () => redirect('/reference/species') },
+          {
+            path: 'species/:speciesId?',
+            lazy: async () => ({ Component: (await import('../features/species/SpeciesScreen')).SpeciesScreen }),
+          },
+          {
+            path: 'rules',
+            lazy: async () => ({ Component: (await import('../features/rules/RulesScreen')).RulesScreen }),
+          },
+        ],
+      },
+      {
         path: 'settings',
         lazy: async () => ({ Component: (await import('../features/settings/SettingsScreen')).SettingsScreen }),
       },

@@ -4,7 +4,8 @@ import Typography from '@mui/material/Typography';
 import { styled } from '@mui/material/styles';
 import { useState } from 'react';
 import { sayExposures } from '#core/findings/phraseExposures';
-import { DeskContext, useDesk, useStill } from '../outing/desk';
+import { Calm } from '../outing/Calm';
+import { useDesk } from '../outing/desk';
 import { BetterHours } from './BetterHours';
 import { DayStrip } from './DayStrip';
 import { Forecast } from './Forecast';
@@ -24,9 +25,7 @@ const Meanings = styled('dl')(({ theme }) => ({
 
 /** Settled here: for what, where, when, with whom, and what that exposes one to. What would annoy: a form of twenty fields. */
 export function BriefScreen() {
-  const desk = useDesk();
-  const { assessment, looked } = desk;
-  const still = useStill(desk);
+  const { assessment, looked } = useDesk();
   const [comparing, setComparing] = useState(false);
   const exposed = sayExposures(assessment.exposures);
   return (
@@ -53,13 +52,13 @@ export function BriefScreen() {
       >
         <TurnFor />
         <Legs />
-        <DeskContext value={still}>
+        <Calm>
           <RouteChart />
-        </DeskContext>
+        </Calm>
       </Box>
-      <DeskContext value={still}>
+      <Calm>
         <Forecast />
-      </DeskContext>
+      </Calm>
       <Box component="section" aria-labelledby="exposed">
         <Typography variant="h2" id="exposed" sx={{ mb: 1 }}>
           What that means

@@ -253,7 +253,9 @@ function Limit({ axis, y, text }: { axis: TimeAxis; y: number; text: string }) {
 
 /** Night dark, twilight half, day clear. */
 function Light({ axis, water }: { axis: TimeAxis; water: { latDeg: number; lonDeg: number; timeZone: string } }) {
-  const { inks } = useTheme();
+  const { inks, palette } = useTheme();
+  // Night is darker than day in every theme.
+  const dark = palette.mode === 'dark';
   const bands: { from: number; to: number; shade: number }[] = [];
   for (let day = axis.from - DAY_MS; day <= axis.to + DAY_MS; day += DAY_MS) {
     const { sunrise, sunset, dawn, dusk } = lightOfDay(
@@ -269,7 +271,15 @@ function Light({ axis, water }: { axis: TimeAxis; water: { latDeg: number; lonDe
   return bands.map(({ from, to, shade }) => {
     const [a, b] = [Math.max(axis.left, xOf(axis, from)), Math.min(axis.right, xOf(axis, to))];
     return b > a ? (
-      <rect key={from} x={a} y={TOP} width={b - a} height={TIDE.bottom - TOP} fill={inks.ink} opacity={shade} />
+      <rect
+        key={from}
+        x={a}
+        y={TOP}
+        width={b - a}
+        height={TIDE.bottom - TOP}
+        fill={dark ? '#000' : inks.ink}
+        opacity={dark ? shade * 2 : shade}
+      />
     ) : null;
   });
 }

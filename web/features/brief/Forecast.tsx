@@ -14,6 +14,7 @@ import type { Conditions } from '#core/outing/outing';
 import { isoAt, minutesBetween } from '#core/units/time';
 import { duration } from '#core/units/words';
 import { ApiError } from '../../app/api';
+import { FileButton } from '../../parts/FileButton';
 import { useSay } from '../../parts/Spoken';
 import { useDesk } from '../outing/desk';
 import { ConditionsTable } from './ConditionsTable';
@@ -133,15 +134,13 @@ function ReadForecast({ onClose, onTake }: ReadProps) {
           <code>time, wind (kn), gust (kn), from (°), air (°C)</code>, or JSON with <code>units</code> and{' '}
           <code>hours</code>. <Link href="/samples/forecast.csv">A sample file</Link>
         </Typography>
-        <Button component="label" variant="outlined" sx={{ mb: 1.5 }}>
-          Choose a file
-          <input
-            type="file"
-            hidden
-            accept=".csv,.json,text/csv,application/json"
-            onChange={(event) => void load(event.target.files?.[0])}
-          />
-        </Button>
+        <FileButton
+          name="Choose a file"
+          label="Forecast file"
+          variant="outlined"
+          accept=".csv,.json,text/csv,application/json"
+          onFile={(file) => void load(file)}
+        />
         <TextField
           label="Forecast"
           value={text}

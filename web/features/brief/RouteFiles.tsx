@@ -3,10 +3,11 @@ import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { writeGeoJson } from '#core/formats/geojson';
 import { writeGpx } from '#core/formats/gpx';
 import { MOST_BYTES } from '#core/formats/imported';
+import { FileButton } from '../../parts/FileButton';
 import { useSay } from '../../parts/Spoken';
 import { saveFile } from '../../parts/saveFile';
 import { useWorker } from '../../workers/useWorker';
@@ -17,7 +18,6 @@ import { useDesk } from '../outing/desk';
 export function RouteFiles() {
   const { doc, edit, editor, looked } = useDesk();
   const say = useSay();
-  const input = useRef<HTMLInputElement>(null);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [reading, setReading] = useState<string | null>(null);
   const [troubles, setTroubles] = useState<readonly string[]>([]);
@@ -63,20 +63,13 @@ export function RouteFiles() {
   };
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        accept=".gpx,.geojson,.json,application/gpx+xml,application/geo+json"
-        aria-label="Route file"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) void read(file);
-          event.target.value = '';
-        }}
-      />
       {reading === null ? (
-        <Button onClick={() => input.current?.click()}>Read a route</Button>
+        <FileButton
+          name="Read a route"
+          label="Route file"
+          accept=".gpx,.geojson,.json,application/gpx+xml,application/geo+json"
+          onFile={(file) => void read(file)}
+        />
       ) : (
         <Button
           startIcon={<CircularProgress size={16} aria-label={`Reading ${reading}`} />}

@@ -37,6 +37,9 @@ export function PickOne({
   );
 }
 
+/** A list longer than this can be searched. */
+const MANY = 12;
+
 /** Several of a list, in the order they were chosen. */
 export function PickSeveral<Id extends string>({
   options,
@@ -51,10 +54,20 @@ export function PickSeveral<Id extends string>({
   onChange: (chosen: Id[]) => void;
   onDone: () => void;
 }) {
+  const [words, setWords] = useState('');
+  const wanted = words.trim().toLowerCase();
+  // What is chosen stands first, and stays in sight whatever is looked for.
+  const shown = [
+    ...options.filter(({ id }) => chosen.includes(id)),
+    ...options.filter(({ id, name }) => !chosen.includes(id) && name.toLowerCase().includes(wanted)),
+  ];
   return (
     <>
+      {options.length > MANY && (
+        <TextField label="Find" size="small" value={words} onChange={(event) => setWords(event.target.value)} />
+      )}
       <Box sx={{ display: 'grid', maxHeight: 330, overflowY: 'auto', pl: 0.5 }}>
-        {options.map(({ id, name }) => {
+        {shown.map(({ id, name }) => {
           const on = chosen.includes(id);
           return (
             <FormControlLabel

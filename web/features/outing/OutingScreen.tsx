@@ -16,7 +16,8 @@ import { useSay } from '../../parts/Spoken';
 import { useNow } from '../../parts/useNow';
 import { useReferences } from '../reference/queries';
 import { ConflictDialog } from './ConflictDialog';
-import { type Desk, DeskContext, useStill } from './desk';
+import { Calm } from './Calm';
+import { type Desk, DeskContext } from './desk';
 import { Heading } from './Heading';
 import { Margin, MarginBar } from './Margin';
 import { type WalkRecord, useEditor, useKeptOuting, useWalk } from './queries';
@@ -85,7 +86,6 @@ function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: Re
     setDragging,
     now,
   };
-  const still = useStill(desk);
   const walking = station === 'walk-round';
   return (
     <DeskContext value={desk}>
@@ -94,10 +94,10 @@ function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: Re
         component="header"
         sx={{ display: { xs: walking ? 'none' : 'block', sm: 'block' }, borderBottom: 1, borderColor: 'text.primary' }}
       >
-        <DeskContext value={still}>
+        <Calm>
           <Heading />
           <StationLine />
-        </DeskContext>
+        </Calm>
       </Box>
       <Box sx={{ display: 'flex', flex: 1, minHeight: 0 }}>
         <Box component="main" sx={{ flex: 1, minWidth: 0, px: { xs: 2, sm: 3 }, py: { xs: 2, sm: 2.5 } }}>

@@ -1,4 +1,4 @@
-import { createContext, use, useState } from 'react';
+import { createContext, use } from 'react';
 import type { Assessment } from '#core/findings/assess';
 import type { Repair } from '#core/findings/finding';
 import type { Outing } from '#core/outing/outing';
@@ -35,11 +35,4 @@ export function useDesk(): Desk {
   const desk = use(DeskContext);
   if (!desk) throw new Error('No outing is open here.');
   return desk;
-}
-
-/** The desk as it was when a handle was taken hold of, for what need not follow each frame of the drag. */
-export function useStill(desk: Desk): Desk {
-  const [still, setStill] = useState(desk);
-  if (!desk.dragging && still !== desk) setStill(desk);
-  return desk.dragging ? still : desk;
 }

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { EMPTY_CHART, chartSchema } from '#core/outing/chart';
 import type { Water } from '#core/outing/water';
+import { FileButton } from '../../parts/FileButton';
 import { saveFile } from '../../parts/saveFile';
 
 const MOST_BYTES = 1_500_000;
@@ -14,8 +15,7 @@ const MOST_BYTES = 1_500_000;
 export function ChartField({ form }: { form: UseFormReturn<Water> }) {
   const chart = form.watch('chart');
   const [trouble, setTrouble] = useState<string | null>(null);
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (file: File) => {
     setTrouble(null);
     if (file.size > MOST_BYTES) {
       setTrouble(`${file.name} is larger than 1.5 MB.`);
@@ -38,10 +38,12 @@ export function ChartField({ form }: { form: UseFormReturn<Water> }) {
       <Typography variant="body2">
         {chart.features.length === 0 ? 'No chart yet.' : `A chart of ${chart.features.length} features.`}
       </Typography>
-      <Button component="label">
-        Read a chart (GeoJSON)
-        <input type="file" hidden accept=".geojson,.json" onChange={(event) => void read(event.target.files?.[0])} />
-      </Button>
+      <FileButton
+        name="Read a chart (GeoJSON)"
+        label="Chart file"
+        accept=".geojson,.json"
+        onFile={(file) => void read(file)}
+      />
       {chart.features.length > 0 && (
         <>
           <Button onClick={() => saveFile('chart.geojson', 'application/geo+json', JSON.stringify(chart, null, 2))}>

@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest';
+import { handlingFor, speciesIds, speciesTable, techniquesFor } from './species';
+
+const all = speciesIds.map((id) => speciesTable[id]);
+
+describe('the species table', () => {
+  it('has at least thirty-six, in fresh water, estuaries, coasts and open water, on every continent but the cold one', () => {
+    expect(all.length).toBeGreaterThanOrEqual(36);
+    for (const habitat of ['fresh', 'estuary', 'coast', 'open'] as const)
+      expect(all.filter((one) => one.habitats.includes(habitat)).length).toBeGreaterThanOrEqual(5);
+    for (const place of ['Europe', 'Asia', 'Africa', 'Australia', 'North America', 'South America'])
+      expect(
+        all.some((one) => one.continents.includes(place)),
+        place,
+      ).toBe(true);
+  });
+  it('has sizes, ranges and times in order and within reason', () => {
+    for (const one of all) {
+      expect(one.usual.lengthM, one.name).toBeLessThan(one.largest.lengthM);
+      expect(one.usual.massKg, one.name).toBeLessThan(one.largest.massKg);
+      for (const [low, high] of [one.depthM, one.forageCm, one.rodM, one.lineKg, one.leaderKg, one.lureG]) {
+        expect(low, one.name).toBeGreaterThanOrEqual(0);
+        expect(high, one.name).toBeGreaterThanOrEqual(low);
+      }
+      expect(one.airS, one.name).toBeGreaterThanOrEqual(10);
+      expect(one.airS, one.name).toBeLessThanOrEqual(60);
+      expect(one.runM, one.name).toBeGreaterThan(0);
+    }
+  });
+  it('keeps length and mass in one another’s reach: a fish is no plank and no balloon', () => {
+    for (const one of all)
+      for (const { lengthM, massKg } of [one.usual, one.largest]) {
+        const condition = massKg / lengthM ** 3;
+        expect(condition, `${one.name} ${lengthM} m`).toBeGreaterThan(4.5);
+        expect(condition, `${one.name} ${lengthM} m`).toBeLessThan(26);
+      }
+  });
+  it('asks a leader no weaker than its line for whatever has teeth that cut', () => {
+    for (const one of all.filter(({ teeth }) => teeth === 'sharp'))
+      expect(one.leaderKg[1], one.name).toBeGreaterThanOrEqual(one.lineKg[1]);
+  });
+  it('has a way to fish for each, and a jig where it is deep', () => {
+    for (const one of all) expect(techniquesFor(one).length, one.name).toBeGreaterThan(0);
+    expect(techniquesFor(speciesTable.ling)).toContain('jigging');
+    expect(techniquesFor(speciesTable.bonefish)).toEqual(['casting', 'fly', 'sight fishing']);
+  });
+});
+
+describe('handling', () => {
+  it('never gaffs what goes back, and leaves the very large beside the boat', () => {
+    for (const one of all) expect(handlingFor(one, false).land).not.toContain('gaff');
+    expect(handlingFor(speciesTable.tarpon, false).land).toBe('beside the boat, in the water');
+    expect(handlingFor(speciesTable.ling, true).land).toContain('gaff');
+  });
+  it('spreads the jaws of big teeth and is gentle with small mouths', () => {
+    expect(handlingFor(speciesTable.pike, false).unhook).toContain('jaw spreader');
+    expect(handlingFor(speciesTable.trout, false).unhook).toContain('forceps');
+    expect(handlingFor(speciesTable.pike, false).air).toBe('15 s out of the water at the most');
+  });
+});
