@@ -14,27 +14,70 @@ export interface House {
   restart: () => Promise<void>;
 }
 
+interface Furnished extends House {
+  close: () => Promise<void>;
+}
+
+/** Starts the product on a folder of its own: a copy of the demo data, or nothing. */
+async function furnish(empty: boolean): Promise<Furnished> {
+  const folder = mkdtempSync(join(tmpdir(), 'tally-journey-'));
+  if (!empty) cpSync(templateFolder, folder, { recursive: true });
+  const env = { TALLY_DATA: folder, TALLY_DEMO: empty ? '0' : '1' };
+  let running: Running = await startServer(env, BUNDLE);
+  const port = new URL(running.url).port;
+  return {
+    url: () => running.url,
+    restart: async () => {
+      await running.kill('SIGKILL');
+      running = await startServer({ ...env, PORT: port }, BUNDLE);
+    },
+    close: async () => {
+      await running.kill('SIGINT');
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
 /** Each journey has a house of its own, furnished with the demo data unless it asks for an empty one. */
 export const test = base.extend<{ empty: boolean; house: House }>({
   empty: [false, { option: true }],
   house: async ({ empty }, use) => {
-    const folder = mkdtempSync(join(tmpdir(), 'tally-journey-'));
-    if (!empty) cpSync(templateFolder, folder, { recursive: true });
-    const env = { TALLY_DATA: folder, TALLY_DEMO: empty ? '0' : '1' };
-    let running: Running = await startServer(env, BUNDLE);
-    const port = new URL(running.url).port;
-    await use({
-      url: () => running.url,
-      restart: async () => {
-        await running.kill('SIGKILL');
-        running = await startServer({ ...env, PORT: port }, BUNDLE);
-      },
-    });
-    await running.kill('SIGINT');
-    rmSync(folder, { recursive: true, force: true });
+    const house = await furnish(empty);
+    await use(house);
+    await house.close();
   },
   baseURL: async ({ house }, use) => use(house.url()),
 });
+
+/** For journeys that only look: one house a worker, with the demo data. */
+export const lookingTest = base.extend<object, { shown: Furnished }>({
+  shown: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures wanted from this pattern
+    async ({}, use) => {
+      const house = await furnish(false);
+      await use(house);
+      await house.close();
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ shown }, use) => use(shown.url()),
+});
+
+/** Goes to a screen as the back button would, without loading the app anew. */
+export async function visit(page: Page, path: string): Promise<void> {
+  if (page.url() === 'about:blank') await page.goto(path);
+  else
+    await page.evaluate((to) => {
+      window.history.pushState(null, '', to);
+      window.dispatchEvent(new PopStateEvent('popstate'));
+    }, path);
+  await expect(page).toHaveURL((url) => url.pathname === path);
+  // One frame for the router, then whatever is still being read.
+  await page.waitForTimeout(100);
+  await expect(page.getByText('Reading.', { exact: true })).toBeHidden();
+  await expect(page.locator('main')).toBeVisible();
+  await page.getByRole('heading').first().waitFor();
+}
 export { expect };
 
 /** Opens a blank of the sentence by what it asks for. */

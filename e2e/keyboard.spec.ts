@@ -20,7 +20,7 @@ test('the whole way from a new outing to the signature by keyboard alone', async
   await expect(page.getByRole('button', { name: 'Which fish:' })).toBeVisible();
 
   await press(page, page.getByRole('button', { name: 'Which fish:' }));
-  await press(page, page.getByRole('checkbox', { name: 'Perch' }), 'Space');
+  await press(page, page.getByRole('checkbox', { name: 'Perch', exact: true }), 'Space');
   await page.keyboard.press('Escape');
   for (const [asks, first] of [
     ['Launch', 'The boathouse'],

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, test } from './house';
+import { expect, lookingTest as test, visit } from './house';
 
 const themes = ['paper', 'dark', 'half-light'] as const;
 const screens = [
@@ -35,11 +35,10 @@ for (const theme of themes)
     await page.emulateMedia({ reducedMotion: 'reduce' });
     await page.addInitScript((name) => localStorage.setItem('tally-theme', name), theme);
     for (const screen of screens) {
-      await page.goto(screen);
-      await page.getByRole('heading').first().waitFor();
+      await visit(page, screen);
       await clean(page, screen, theme);
     }
-    await page.goto('/outings/zander-dusk/brief');
+    await visit(page, '/outings/zander-dusk/brief');
     await page.getByRole('button', { name: 'Launch:' }).click();
     await expect(page.getByRole('dialog', { name: 'Launch' })).toBeVisible();
     await clean(page, 'a blank', theme);
@@ -47,12 +46,12 @@ for (const theme of themes)
     await page.getByRole('button', { name: 'Better hours' }).click();
     await expect(page.getByRole('button', { name: /^\d\d:\d\d: / }).first()).toBeVisible();
     await clean(page, 'better hours', theme);
-    await page.goto('/outings/zander-dusk/kit');
+    await visit(page, '/outings/zander-dusk/kit');
     await page.getByRole('button', { name: /^Be seen at night/ }).click();
     await page.getByRole('button', { name: 'Choose from the locker' }).click();
     await expect(page.getByRole('dialog', { name: 'From the locker' })).toBeVisible();
     await clean(page, 'the locker picker', theme);
-    await page.goto('/locker');
+    await visit(page, '/locker');
     await page.getByRole('button', { name: 'Add an item' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
     await clean(page, 'an item’s form', theme);
@@ -62,14 +61,13 @@ test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
   test('nothing is wider than the screen, and the walk-round’s buttons are big', async ({ page }) => {
     for (const screen of screens) {
-      await page.goto(screen);
-      await page.getByRole('heading').first().waitFor();
+      await visit(page, screen);
       const wide = await page.evaluate(
         () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
       );
       expect(wide, screen).toBeLessThanOrEqual(0);
     }
-    await page.goto('/outings/zander-dusk/walk-round');
+    await visit(page, '/outings/zander-dusk/walk-round');
     for (const name of ['Good', 'Fault', 'Not here', '‹ Back', 'Leave for later ›'])
       expect(
         (await page.getByRole('button', { name, exact: true }).boundingBox())?.height,
@@ -81,7 +79,7 @@ test.describe('on a phone', () => {
     await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(247, 244, 236)');
   });
   test('the margin opens from its bar', async ({ page }) => {
-    await page.goto('/outings/zander-dusk/kit');
+    await visit(page, '/outings/zander-dusk/kit');
     await page.getByRole('button', { name: /^Margin: \d+ Stops/ }).click();
     const margin = page.getByRole('dialog', { name: 'Margin' });
     await margin.getByRole('button', { name: /^Add Inflatable jacket, automatic/ }).click();
