@@ -35,7 +35,14 @@ const shots: readonly Shot[] = [
         .waitFor();
     },
   },
-  { name: 'kit', path: '/outings/zander-dusk/kit' },
+  {
+    name: 'kit',
+    path: '/outings/zander-dusk/kit',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Propose a loadout' }).click();
+      await page.getByRole('button', { name: 'Take all' }).waitFor();
+    },
+  },
   { name: 'kit-phone-dark', path: '/outings/zander-dusk/kit', phone: true, theme: 'dark' },
   {
     name: 'walk-round',
@@ -48,6 +55,8 @@ const shots: readonly Shot[] = [
   { name: 'locker', path: '/locker' },
   { name: 'boats', path: '/boats' },
   { name: 'water', path: '/waters/ostrey-sound' },
+  { name: 'species', path: '/reference/species/pike' },
+  { name: 'rules', path: '/reference/rules' },
   { name: 'settings', path: '/settings' },
 ];
 

@@ -7,6 +7,7 @@ import { type Range, type Species, handlingFor, techniquesFor } from '#core/spec
 import { capital, figure, listed, mass } from '#core/units/words';
 import { useWidth } from '../../parts/timeAxis';
 
+const habitatWords = { fresh: 'fresh water', estuary: 'estuaries', coast: 'coasts', open: 'open water' } as const;
 const metres = (m: number) => (m < 1 ? `${figure(m * 100, 0)} cm` : `${figure(m, 2)} m`);
 const range = ([low, high]: Range, unit: string) => `${figure(low)} to ${figure(high)} ${unit}`;
 
@@ -16,10 +17,7 @@ export function SpeciesPage({ species }: { species: Species }) {
   const released = handlingFor(species, false);
   const rows: [string, string][] = [
     ['Stands', `${capital(species.stands)}; ${range(species.depthM, 'm')} deep`],
-    [
-      'Found',
-      `${species.continents}; ${listed(species.habitats)}${species.habitats.length === 1 && species.habitats[0] === 'fresh' ? ' water' : ''}`,
-    ],
+    ['Found', `${species.continents}; ${listed(species.habitats.map((one) => habitatWords[one]))}`],
     ['Eats', `${capital(species.forage)}, ${range(species.forageCm, 'cm')} long`],
     ['Fished for', capital(listed(techniquesFor(species)))],
     ['Rod', `${range(species.rodM, 'm')}, lures ${range(species.lureG, 'g')}`],
@@ -95,35 +93,35 @@ function Sizes({ species }: { species: Species }) {
   const { inks } = useTheme();
   const [ref, width] = useWidth<HTMLDivElement>(600);
   const most = Math.ceil(species.largest.lengthM * 5) / 5;
-  const x = (m: number) => (m / most) * (width - 24) + 4;
-  const body = (length: number, y: number, key: string) => {
-    const end = x(length);
-    const tall = Math.max(7, (end - 4) * 0.1);
-    return (
-      <path
-        key={key}
-        d={`M4 ${y}C${end * 0.2} ${y - tall * 1.3} ${end * 0.6} ${y - tall} ${end * 0.86} ${y - tall * 0.25}L${end} ${y - tall * 0.8}L${end - tall * 0.3} ${y}L${end} ${y + tall * 0.8}L${end * 0.86} ${y + tall * 0.25}C${end * 0.6} ${y + tall} ${end * 0.2} ${y + tall * 1.3} 4 ${y}Z`}
-        fill="none"
-        stroke={inks.ink}
-        strokeWidth={1.6}
-        strokeLinejoin="round"
-      />
-    );
-  };
-  const marks = Array.from({ length: Math.round(most * 5) + 1 }, (_, i) => i / 5);
-  const words = `Usual to ${metres(species.usual.lengthM)} and ${mass(species.usual.massKg)}; largest likely ${metres(species.largest.lengthM)} and ${mass(species.largest.massKg)}`;
+  const x = (m: number) => 4 + (m / most) * (width - 24);
+  const half = (m: number) => x(m) * 0.075;
+  const [largest, usual] = [species.largest.lengthM, species.usual.lengthM];
+  const top = half(largest) * 1.3 + 4;
+  const below = top + half(largest) + half(usual) * 1.3 + 10;
+  const rule = below + half(usual) * 1.3 + 8;
+  const apart = most > 1.2 ? 5 : 1;
+  const marks = Array.from({ length: Math.round(most * 5) + 1 }, (_, i) => i);
+  const words = `Usual to ${metres(usual)} and ${mass(species.usual.massKg)}; largest likely ${metres(largest)} and ${mass(species.largest.massKg)}`;
   return (
     <Box ref={ref} sx={{ my: 1.5 }}>
-      <svg width="100%" height={230} role="img" aria-label={words} style={{ display: 'block' }}>
-        {body(species.largest.lengthM, 96, 'largest')}
-        {body(species.usual.lengthM, 170, 'usual')}
-        <path d={`M4 206H${x(most)}`} stroke={inks.slate} />
-        {marks.map((m) => (
-          <g key={m}>
-            <path d={`M${x(m)} 206v${Number.isInteger(m) ? 8 : 5}`} stroke={inks.slate} />
-            {(m * 5) % (most > 1.2 ? 5 : 1) === 0 && (
-              <text x={x(m)} y={226} fontSize={11} textAnchor={m === 0 ? 'start' : 'middle'} fill={inks.slate}>
-                {m === 0 ? '0' : metres(m)}
+      <svg width="100%" height={rule + 26} role="img" aria-label={words} fill="none" style={{ display: 'block' }}>
+        <g stroke={inks.ink} strokeWidth={1.6} strokeLinejoin="round">
+          <path d={outline(x(largest), top, half(largest))} />
+          <path d={outline(x(usual), below, half(usual))} />
+        </g>
+        <path d={`M4 ${rule}H${x(most)}`} stroke={inks.slate} />
+        {marks.map((i) => (
+          <g key={i}>
+            <path d={`M${x(i / 5)} ${rule}v${i % 5 === 0 ? 8 : 5}`} stroke={inks.slate} />
+            {i % apart === 0 && (
+              <text
+                x={x(i / 5)}
+                y={rule + 22}
+                fontSize={11}
+                textAnchor={i === 0 ? 'start' : 'middle'}
+                fill={inks.slate}
+              >
+                {i === 0 ? '0' : metres(i / 5)}
               </text>
             )}
           </g>
@@ -132,4 +130,11 @@ function Sizes({ species }: { species: Species }) {
       <Typography>{words}.</Typography>
     </Box>
   );
+}
+
+/** A plain fish from the nose at the left, so long and so tall from its middle. */
+function outline(end: number, y: number, tall: number): string {
+  const side = (way: 1 | -1) =>
+    `C${end * 0.2} ${y + way * tall * 1.3} ${end * 0.6} ${y + way * tall} ${end * 0.86} ${y + way * tall * 0.25}L${end} ${y + way * tall * 0.8}L${end - tall * 0.3} ${y}`;
+  return `M4 ${y}${side(-1)}M4 ${y}${side(1)}`;
 }
