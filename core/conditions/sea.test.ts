@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { NO_FIGURES } from '../outing/hours';
 import type { Hour } from '../outing/outing';
 import { toward } from '../passage/flow';
 import { fetchFor, seaAt } from './sea';
@@ -7,17 +8,9 @@ import { waves } from './waves';
 const fetchM = Array.from({ length: 16 }, (_, i) => (i === 4 ? 10_000 : 1000));
 const hour = (change: Partial<Hour>): Hour => ({
   at: '2026-05-16T06:00:00Z',
+  ...NO_FIGURES,
   windMps: 8,
-  gustMps: null,
   windFromDeg: 90,
-  airC: null,
-  waveM: null,
-  swellM: null,
-  swellPeriodS: null,
-  thunderPct: null,
-  rainMm: null,
-  visibilityM: null,
-  humidityPct: null,
   ...change,
 });
 const still = { east: 0, north: 0 };

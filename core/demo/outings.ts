@@ -1,4 +1,5 @@
 import { lightOfDay, noonOf } from '../conditions/light';
+import { NO_FIGURES } from '../outing/hours';
 import type { Brief, Hour, Outing } from '../outing/outing';
 import type { Water } from '../outing/water';
 import { HOUR_MS, type Instant, addDays, clockAt, dateAt, instantOf, isoAt, shiftClock } from '../units/time';
@@ -27,19 +28,7 @@ export function demoDawn(now: Instant): { date: string; launchAt: string; at: In
 }
 
 type Figures = Omit<Hour, 'at'>;
-const nothing: Figures = {
-  windMps: null,
-  gustMps: null,
-  windFromDeg: null,
-  airC: null,
-  waveM: null,
-  swellM: null,
-  swellPeriodS: null,
-  thunderPct: 0,
-  rainMm: 0,
-  visibilityM: 15_000,
-  humidityPct: 75,
-};
+const plainDay: Figures = { ...NO_FIGURES, thunderPct: 0, rainMm: 0, visibilityM: 15_000, humidityPct: 75 };
 
 /** Hourly figures for three days, by the hours gone since a launch; each following day is a little windier. */
 function hours(date: string, launchAt: string, of: (sinceLaunch: number, day: number) => Partial<Figures>): Hour[] {
@@ -47,7 +36,7 @@ function hours(date: string, launchAt: string, of: (sinceLaunch: number, day: nu
   const launchHour = Number(launchAt.slice(0, 2));
   return Array.from({ length: 24 * FORECAST_DAYS }, (_, i) => ({
     at: isoAt(midnight + i * HOUR_MS, zone),
-    ...nothing,
+    ...plainDay,
     ...rounded(of((i % 24) - launchHour, Math.floor(i / 24))),
   }));
 }

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { NO_FIGURES } from '../outing/hours';
 import { type Hour, hourSchema } from '../outing/outing';
 import { HOUR_MS, instantOf, isoAt } from '../units/time';
 import { type Imported, MOST_BYTES, refused, told } from './imported';
@@ -130,7 +131,7 @@ function rowsToHours(rows: readonly Row[], timeZone: string): Imported<ForecastF
       continue;
     }
     const figures = figuresOf(values);
-    const hour = hourSchema.safeParse({ ...empty, at: isoAt(at, timeZone), ...figures.hour });
+    const hour = hourSchema.safeParse({ ...NO_FIGURES, at: isoAt(at, timeZone), ...figures.hour });
     if (figures.bad !== null || !hour.success) {
       const issue = hour.success ? null : hour.error.issues[0];
       troubles.push(
@@ -148,20 +149,6 @@ function rowsToHours(rows: readonly Row[], timeZone: string): Imported<ForecastF
   const waterC = water.length > 0 ? Number((water.reduce((sum, one) => sum + one, 0) / water.length).toFixed(1)) : null;
   return { taken: true, value: { hours, waterC }, troubles: told(troubles) };
 }
-
-const empty: Omit<Hour, 'at'> = {
-  windMps: null,
-  gustMps: null,
-  windFromDeg: null,
-  airC: null,
-  waveM: null,
-  swellM: null,
-  swellPeriodS: null,
-  thunderPct: null,
-  rainMm: null,
-  visibilityM: null,
-  humidityPct: null,
-};
 
 function figuresOf(values: Row['values']) {
   const hour: Partial<Record<string, number>> = {};

@@ -1,5 +1,20 @@
 import { shiftClock } from '../units/time';
-import type { Brief } from './outing';
+import type { Brief, Hour } from './outing';
+
+/** An hour of which nothing is known. */
+export const NO_FIGURES: Omit<Hour, 'at'> = {
+  windMps: null,
+  gustMps: null,
+  windFromDeg: null,
+  airC: null,
+  waveM: null,
+  swellM: null,
+  swellPeriodS: null,
+  thunderPct: null,
+  rainMm: null,
+  visibilityM: null,
+  humidityPct: null,
+};
 
 /** Minutes since midnight of hh:mm. */
 export function minutesOf(clock: string): number {

@@ -10,6 +10,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { hoursOf } from '#core/exposures/exposures';
+import { NO_FIGURES } from '#core/outing/hours';
 import { type Conditions, type Hour, hourSchema, conditionsSchema } from '#core/outing/outing';
 import { HOUR_MS, clockAt, isoAt } from '#core/units/time';
 import { NumberField } from '../../parts/fields';
@@ -31,19 +32,6 @@ const columns = [
 type Figure = (typeof columns)[number]['key'];
 
 const MOST_HOURS = 48;
-const noFigures: Record<Figure, null> = {
-  windMps: null,
-  gustMps: null,
-  windFromDeg: null,
-  airC: null,
-  waveM: null,
-  swellM: null,
-  swellPeriodS: null,
-  thunderPct: null,
-  rainMm: null,
-  visibilityM: null,
-  humidityPct: null,
-};
 
 /** The day hour by hour, as read off a forecast. A figure out of range stays where it was typed and is not taken. */
 export function ConditionsTable() {
@@ -203,7 +191,7 @@ function withFigures(
   zone: string,
   figures: Partial<Record<Figure, number | null>>,
 ): Hour[] {
-  const row = rowAt(hours, at) ?? { at: isoAt(at, zone), ...noFigures };
+  const row = rowAt(hours, at) ?? { at: isoAt(at, zone), ...NO_FIGURES };
   const rest = hours.filter((hour) => hour !== row);
   return [...rest, { ...row, ...figures }].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
 }

@@ -1,0 +1,230 @@
+import { describe, expect, it } from 'vitest';
+import { demo } from '../demo/demo';
+import { assess } from '../findings/assess';
+import { whyNeed } from '../findings/phraseNeeds';
+import { withItem } from '../outing/edit';
+import type { Outing } from '../outing/outing';
+import type { References } from '../outing/references';
+import type { Water } from '../outing/water';
+import { noAnswers } from '../walkround/answers';
+import type { NeedId } from './ids';
+import type { Level } from './need';
+
+const now = Date.parse('2026-05-15T19:00:00Z');
+const { references, outings } = demo(now);
+const [ready] = outings as [Outing];
+
+/** Two people by day, close in on still water in warm air and water, under paddle, without tackle or rules: as little as there is. */
+const mere: Partial<Outing['brief']> = {
+  targets: [],
+  keep: 0,
+  waterId: 'hallow-mere',
+  launchId: 'boathouse',
+  areaId: 'reed-bays',
+  route: { out: [], home: [] },
+  launchAt: '09:00',
+  homeAt: '11:00',
+  alarmAt: '12:00',
+  party: 2,
+  craftId: 'dunlin',
+  trip: 'shakedown',
+  techniques: [],
+};
+interface Change {
+  brief?: Partial<Outing['brief']>;
+  waterC?: number;
+  hour?: Partial<Outing['conditions']['hours'][number]>;
+  water?: Partial<Water>;
+  aboard?: readonly string[];
+  angler?: Partial<NonNullable<References['angler']>>;
+}
+function outing({ brief, waterC = 24, hour, aboard = [] }: Change): Outing {
+  const base: Outing = {
+    ...ready,
+    brief: { ...ready.brief, ...mere, ...brief },
+    conditions: {
+      ...ready.conditions,
+      waterC,
+      hours: ready.conditions.hours.map((one) => ({
+        ...one,
+        windMps: 2,
+        gustMps: 3,
+        airC: 18,
+        swellM: null,
+        swellPeriodS: null,
+        ...hour,
+      })),
+    },
+    loadout: [],
+  };
+  return aboard.reduce((next, id) => withItem(next, id, 1), base);
+}
+function world({ water, angler }: Change): References {
+  return {
+    ...references,
+    angler: references.angler && { ...references.angler, ...angler },
+    waters: references.waters.map((one) => ({
+      ...one,
+      rulePackId: null,
+      carryM: 0,
+      ...(one.id === 'hallow-mere' ? water : {}),
+    })),
+  };
+}
+const raised = (change: Change) => assess(outing(change), world(change), noAnswers, now).needs;
+const need = (id: NeedId, change: Change) => raised(change).find((one) => one.id === id) ?? null;
+
+const sea = { waterId: 'ostrey-sound', launchId: 'gannet-slip', areaId: 'long-grey' } as const;
+const fish = { targets: ['perch' as const], trip: 'still-water' as const, techniques: ['casting' as const] };
+const launchCarry = (carryM: number) => ({
+  launches:
+    references.waters.find((one) => one.id === 'hallow-mere')?.launches.map((launch) => ({ ...launch, carryM })) ?? [],
+});
+const area = (change: Partial<Water['areas'][number]>) => ({
+  areas:
+    references.waters
+      .find((one) => one.id === 'hallow-mere')
+      ?.areas.map((one) => (one.id === 'reed-bays' ? { ...one, ...change } : one)) ?? [],
+});
+
+describe('the quietest outing there is', () => {
+  it('raises only what every outing does', () => {
+    expect(
+      raised({})
+        .map((one) => one.id)
+        .toSorted(),
+    ).toEqual(
+      [
+        'buoyancy',
+        'call-for-help',
+        'cut-line',
+        'first-aid',
+        'get-back-in',
+        'keys',
+        'on-vehicle',
+        'paddle-retained',
+        'plugs',
+        'propulsion',
+        'sound-signal',
+        'sun',
+        'take-water-out',
+        'tow-line',
+        'water',
+      ].toSorted(),
+    );
+  });
+});
+
+describe('each need is raised by what page and practice say, and not before', () => {
+  it.each<[NeedId, string, Change, Level, Change | null]>([
+    [
+      'be-seen-day',
+      'more than 500 m out',
+      { water: area({ distanceM: 501 }) },
+      'should',
+      { water: area({ distanceM: 500 }) },
+    ],
+    ['be-seen-day', 'many boats', { water: { traffic: 'busy' } }, 'must', { water: { traffic: 'little' } }],
+    ['be-seen-day', 'swell over half a metre', { hour: { swellM: 0.6 } }, 'should', { hour: { swellM: 0.5 } }],
+    ['be-seen-night', 'darkness', { brief: { launchAt: '03:00' } }, 'must', {}],
+    ['distress-signal', 'over 1 km', { brief: sea }, 'should', { water: area({ distanceM: 1000 }) }],
+    ['distress-signal', 'no coverage', { water: { coverage: 'none' } }, 'must', { water: { coverage: 'good' } }],
+    ['float-plan', 'being alone', { brief: { party: 1 } }, 'must', {}],
+    ['float-plan', 'a night out', { brief: { nights: 1 } }, 'must', {}],
+    ['cut-hook', 'trebles aboard', { aboard: ['lure-box'] }, 'must', {}],
+    [
+      'throw-line',
+      'a river',
+      { brief: { waterId: 'river-venn', launchId: 'upper-bridge', areaId: 'two-rapids' } },
+      'must',
+      {},
+    ],
+    ['immersion-clothing', 'water under 18 °C', { waterC: 17.9 }, 'should', { waterC: 18 }],
+    ['immersion-clothing', 'water under 12 °C', { waterC: 11.9 }, 'must', { waterC: 18 }],
+    [
+      'immersion-clothing',
+      'water under 18 °C alone',
+      { waterC: 17, brief: { party: 1 } },
+      'must',
+      { waterC: 18, brief: { party: 1 } },
+    ],
+    [
+      'head',
+      'breakers',
+      { brief: sea, hour: { swellM: 0.5, swellPeriodS: 6 } },
+      'should',
+      { brief: sea, hour: { swellM: 0.2, swellPeriodS: 5 } },
+    ],
+    ['head', 'large breakers', { brief: sea, hour: { swellM: 1, swellPeriodS: 8 } }, 'must', {}],
+    ['second-propulsion', 'a pedal drive', { brief: { craftId: 'grey-wagtail' } }, 'must', {}],
+    [
+      'second-propulsion',
+      'more than 500 m out',
+      { water: area({ distanceM: 501 }) },
+      'must',
+      { water: area({ distanceM: 500 }) },
+    ],
+    [
+      'take-water-out',
+      'more than 200 m out',
+      { water: area({ distanceM: 201 }) },
+      'must',
+      { water: area({ distanceM: 200, latDeg: 48.2001, lonDeg: -17.9 }) },
+    ],
+    ['stop-leak', 'over 1 km', { brief: sea }, 'should', {}],
+    ['navigate', 'darkness', { brief: { launchAt: '03:00' } }, 'should', {}],
+    ['navigate', 'darkness over 1 km out', { brief: { ...sea, launchAt: '03:00' } }, 'must', {}],
+    ['carry', 'over 100 m to the water', { water: launchCarry(101) }, 'should', { water: launchCarry(100) }],
+    ['licence', 'fishing', { brief: fish }, 'law', {}],
+    ['rods', 'fishing', { brief: fish }, 'must', {}],
+    ['rod-retention', 'a rod aboard', { aboard: ['spin-rod'] }, 'must', {}],
+    ['lures', 'casting', { brief: fish }, 'must', { brief: { ...fish, techniques: ['anchored bait'] } }],
+    ['bait', 'bait fishing', { brief: { ...fish, techniques: ['anchored bait'] } }, 'must', { brief: fish }],
+    ['leader', 'fishing', { brief: fish }, 'should', {}],
+    ['leader', 'teeth', { brief: { ...fish, targets: ['pike'] } }, 'must', {}],
+    ['find-depth', 'jigging', { brief: { ...fish, techniques: ['jigging'] } }, 'could', { brief: fish }],
+    ['find-depth', 'trolling', { brief: { ...fish, techniques: ['trolling'] } }, 'should', { brief: fish }],
+    ['land-fish', 'fishing', { brief: fish }, 'must', {}],
+    ['unhook', 'fishing', { brief: fish }, 'must', {}],
+    ['measure', 'keeping fish', { brief: { ...fish, keep: 1 } }, 'should', { brief: fish }],
+    ['measure', 'a competition', { brief: { ...fish, trip: 'competition' } }, 'must', { brief: fish }],
+    ['dispatch', 'keeping fish', { brief: { ...fish, keep: 1 } }, 'must', { brief: fish }],
+    ['cold-store', 'keeping fish', { brief: { ...fish, keep: 1 } }, 'must', { brief: fish }],
+    ['identifier', 'a competition', { brief: { ...fish, trip: 'competition' } }, 'must', { brief: fish }],
+    ['photograph', 'a competition', { brief: { ...fish, trip: 'competition' } }, 'must', { brief: fish }],
+    ['hold-boat', 'drifting', { brief: { ...fish, techniques: ['drifting'] } }, 'should', { brief: fish }],
+    ['power', 'electrics aboard', { aboard: ['sounder'] }, 'must', {}],
+    ['food', 'more than three hours', { brief: { homeAt: '12:01' } }, 'should', { brief: { homeAt: '12:00' } }],
+    ['wind-rain', 'wind over 5 m/s', { hour: { windMps: 5.1 } }, 'should', { hour: { windMps: 5 } }],
+    ['spare-clothes', 'cold water', { waterC: 14.9 }, 'should', { waterC: 15 }],
+    ['spare-clothes', 'cold water and a night out', { waterC: 14, brief: { nights: 1 } }, 'must', {}],
+    ['insects', 'a night out', { brief: { nights: 1 } }, 'should', {}],
+    ['shelter', 'a night out', { brief: { nights: 1 } }, 'must', {}],
+    ['sleep', 'a night out', { brief: { nights: 1 } }, 'must', {}],
+    ['cook', 'a night out', { brief: { nights: 1 } }, 'should', {}],
+    ['treat-water', 'a night out', { brief: { nights: 1 } }, 'must', {}],
+    ['waste', 'a night out', { brief: { nights: 1 } }, 'must', {}],
+    ['hang-food', 'a night out', { brief: { nights: 1 } }, 'should', {}],
+    ['fire', 'a night out', { brief: { nights: 1 } }, 'must', {}],
+    ['hygiene', 'a night out', { brief: { nights: 1 } }, 'should', {}],
+  ])('%s: %s', (id, _, over, level, under) => {
+    const found = need(id, over);
+    expect(found?.level).toBe(level);
+    if (found) expect(whyNeed(found)).toMatch(/^[A-Z].*\.$/);
+    if (under) expect(need(id, under)).toBeNull();
+  });
+});
+
+describe('how much is wanted', () => {
+  it.each<[NeedId, string, Change, number]>([
+    ['sound-signal', 'two among many boats', { water: { traffic: 'busy' } }, 2],
+    ['call-for-help', 'two when alone', { brief: { party: 1 } }, 2],
+    ['cut-line', 'two at anchor', { brief: { techniques: ['anchored bait'] } }, 2],
+    ['paddle-retained', 'paddle and drive on a pedal boat', { brief: { craftId: 'grey-wagtail' } }, 2],
+    ['rod-retention', 'one a rod', { aboard: ['spin-rod', 'jig-rod'] }, 2],
+    ['land-fish', 'two alone for a fish over a metre', { brief: { ...fish, targets: ['pike'], party: 1 } }, 2],
+    ['land-fish', 'one for a smaller', { brief: { ...fish, party: 1 } }, 1],
+    ['unhook', 'two for teeth', { brief: { ...fish, targets: ['zander'] } }, 2],
+    ['measure', 'two in a competition', { brief: { ...fish, trip: 'competition' } }, 2],
+  ])('%s: %s', (id, _, change, want) => expect(need(id, change)?.want).toBe(want));
+});
