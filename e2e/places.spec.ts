@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, kept, openBlank, test } from './house';
 
 test('an outing is copied to another day, deleted, and brought back', async ({ page }) => {
@@ -31,6 +32,28 @@ test('an item is added with the usual figures of its kind; bad figures say why a
   await expect(form).toBeHidden();
   await page.getByLabel('Find').fill('second throw');
   await expect(page.getByRole('row', { name: /Second throw line/ })).toContainText('700 g');
+});
+
+test('a CSV file is shown before it is kept, its bad line told', async ({ page }) => {
+  await page.goto('/locker');
+  await page.getByLabel('Locker file').setInputFiles({
+    name: 'mine.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'name,kind,quantity,massKg\n=1+1,whistle,2,0.03\nBoat,submarine,1,1\nLong pump,Hand pump,1,"0,8"',
+    ),
+  });
+  const dialog = page.getByRole('dialog', { name: 'mine.csv' });
+  await expect(dialog).toContainText('2 things can be taken. Nothing is kept yet.');
+  await expect(dialog).toContainText('Line 3: "submarine" is no kind of gear. Left out.');
+  await dialog.getByRole('button', { name: 'Keep them' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole('row', { name: /Long pump/ })).toContainText('800 g');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Write CSV' }).click(),
+  ]);
+  expect(readFileSync(await file.path(), 'utf8')).toContain("'=1+1,whistle,2");
 });
 
 test('an item that goes out of date stops counting in the outing that carries it', async ({ page }) => {

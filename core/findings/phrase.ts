@@ -58,7 +58,7 @@ const sentences: Sentences<FindingCode> = {
     text: 'Licence, sizes, seasons and gear rules were not looked at. Read them at the authority and say that you have.',
   }),
   'rule-pack-stale': ({ pack, authority, days }) => ({
-    title: `${pack} was checked ${Math.floor(days / 30)} months ago`,
+    title: `${pack}: last checked ${Math.floor(days / 30)} months ago`,
     text: `Rules change every year. Ask ${authority} what holds now.`,
   }),
   'rods-over-rule': ({ rods, most, authority, citation }) => ({

@@ -38,7 +38,7 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
       `Wind to ${figure(e.wind.value)} m/s`,
       `At ${e.wind.at}${e.gust ? `, gusts to ${figure(e.gust.value)} m/s at ${e.gust.at}` : ''}.`,
     );
-  if (e.hs)
+  if (e.hs && e.hs.value >= 0.05)
     say(
       'sea',
       `Sea to ${figure(e.hs.value)} m`,

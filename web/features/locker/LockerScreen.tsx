@@ -19,6 +19,7 @@ import { DocumentDialog } from '../reference/DocumentDialog';
 import { type Column, DocumentTable } from '../reference/DocumentTable';
 import { useKept } from '../reference/queries';
 import { ItemFields } from './ItemFields';
+import { LockerFiles } from './LockerFiles';
 import { itemState } from './itemState';
 
 const filters = {
@@ -61,9 +62,12 @@ export function LockerScreen() {
       title="Locker"
       lead="Everything owned. What is out of date, broken or under repair is kept here and does not count."
       action={
-        <Button variant="contained" onClick={() => setOpen('new')}>
-          Add an item
-        </Button>
+        <>
+          <LockerFiles items={(data?.items ?? []).map(({ doc }) => doc)} />
+          <Button variant="contained" onClick={() => setOpen('new')}>
+            Add an item
+          </Button>
+        </>
       }
     >
       <Loaded data={data} error={error}>
