@@ -137,7 +137,7 @@ const sentences: Sentences<FindingCode> = {
   }),
   'cold-water': ({ waterC, class: name, exhaustionMin, minutesToLanding, dressed }) => ({
     title: `Water at ${figure(waterC)} °C: ${name}`,
-    text: `Published ranges put exhaustion at ${duration(exhaustionMin[0])} to ${duration(exhaustionMin[1])} in such water; people differ widely.${minutesToLanding === null ? '' : ` The nearest landing is ${duration(minutesToLanding)} away at your pace in still water.`}${dressed ? '' : ' Dress for the water, not the air.'}`,
+    text: `Published ranges put exhaustion at ${duration(exhaustionMin[0])} to ${duration(exhaustionMin[1])} in such water; people differ widely.${minutesToLanding === null ? '' : ` The nearest landing is ${duration(minutesToLanding)} away at your own pace, an estimate.`}${dressed ? '' : ' Dress for the water, not the air.'}`,
   }),
   party: ({ people }) => ({
     title: `${capital(count(people))} people, and this counts your own boat`,
