@@ -108,7 +108,7 @@ describe('rule packs', () => {
       id: 'bad',
       rules: [
         { ...pack.rules[0], most: 0 },
-        { id: 'b', rule: 'size' },
+        { id: 'b', rule: 'length' },
       ],
     };
     const refused = await call('POST', '/api/rule-packs', { doc: bad });

@@ -19,6 +19,7 @@ export async function loadDemo(db: Database, now: number): Promise<boolean> {
     for (const one of references.craft) await into.craft.create(one);
     for (const one of references.items) await into.items.create(one);
     for (const one of references.rulePacks) await into.rulePacks.create(one);
+    for (const one of references.species) await into.species.create(one);
     for (const one of references.waters) await into.waters.create(one);
     for (const one of outings) await into.outings.create(one);
     await walkStore(tx).record(answers.outingId, answers.answers);

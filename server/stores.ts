@@ -4,6 +4,7 @@ import { itemSchema } from '#core/outing/item';
 import { outingSchema } from '#core/outing/outing';
 import type { References } from '#core/outing/references';
 import { rulePackSchema } from '#core/outing/rulePack';
+import { ownSpeciesSchema } from '#core/species/ownSpecies';
 import { waterSchema } from '#core/outing/water';
 import type { Database } from './db/open';
 import * as tables from './db/schema';
@@ -17,6 +18,7 @@ export function stores(db: Database) {
     items: documentStore(db, tables.items, itemSchema),
     waters: documentStore(db, tables.waters, waterSchema),
     rulePacks: documentStore(db, tables.rulePacks, rulePackSchema),
+    species: documentStore(db, tables.species, ownSpeciesSchema),
     outings: documentStore(db, tables.outings, outingSchema),
   };
 }
@@ -24,12 +26,13 @@ export type Stores = ReturnType<typeof stores>;
 
 /** All that outings point at. */
 export async function readReferences(from: Stores): Promise<References> {
-  const [anglers, craft, items, waters, rulePacks] = await Promise.all([
+  const [anglers, craft, items, waters, rulePacks, species] = await Promise.all([
     from.anglers.list(),
     from.craft.list(),
     from.items.list(),
     from.waters.list(),
     from.rulePacks.list(),
+    from.species.list(),
   ]);
   return {
     angler: anglers[0]?.doc ?? null,
@@ -37,5 +40,6 @@ export async function readReferences(from: Stores): Promise<References> {
     items: items.map(({ doc }) => doc),
     waters: waters.map(({ doc }) => doc),
     rulePacks: rulePacks.map(({ doc }) => doc),
+    species: species.map(({ doc }) => doc),
   };
 }

@@ -7,7 +7,9 @@ import { type Instant, dateAt, isoAt } from '../units/time';
 import { demoLocker } from './locker';
 import { demoDawn, demoOutings } from './outings';
 import { demoAngler, demoCraft } from './people';
-import { demoRulePacks, demoWaters } from './waters';
+import { demoRulePacks } from './rulePacks';
+import { demoSpecies } from './species';
+import { demoWaters } from './waters';
 
 export interface Demo {
   references: References;
@@ -26,6 +28,7 @@ export function demo(now: Instant): Demo {
     items: demoLocker(today),
     waters,
     rulePacks: demoRulePacks(today),
+    species: demoSpecies,
   };
   const outings = demoOutings(now, waters);
   const [ready] = outings;

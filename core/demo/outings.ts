@@ -1,4 +1,5 @@
 import { lightOfDay, noonOf } from '../conditions/light';
+import { moreDemoOutings } from './outingsMore';
 import { NO_FIGURES } from '../outing/hours';
 import type { Brief, Hour, Outing } from '../outing/outing';
 import type { Water } from '../outing/water';
@@ -46,8 +47,9 @@ function rounded(figures: Partial<Figures>): Partial<Figures> {
   );
 }
 
-const once = (...ids: string[]) => ids.map((itemId) => ({ itemId, quantity: 1, apart: false }));
-const always = once(
+export const once = (...ids: string[]) => ids.map((itemId) => ({ itemId, quantity: 1, apart: false, withId: null }));
+export const several = (itemId: string, quantity: number) => ({ itemId, quantity, apart: false, withId: null });
+export const always = once(
   'foam-jacket',
   'whistle',
   'phone',
@@ -59,14 +61,41 @@ const always = once(
   'straps',
   'key-pouch',
   'licence',
+  'boots',
+  'watch',
 );
 const atSea = [
   ...always,
   ...once('radio', 'flag', 'mast-light', 'headlamp', 'e-flare', 'snips', 'hook-cutter', 'wetsuit'),
-  ...once('four-piece', 'drive-leash', 'tape', 'gps', 'cart', 'spin-rod', 'jig-rod', 'jig-box', 'leader'),
-  ...once('net', 'pliers', 'board', 'priest', 'ice-bag', 'battery', 'sounder', 'food', 'hat', 'shell', 'dry-set'),
-  { itemId: 'rod-leash', quantity: 2, apart: false },
-  { itemId: 'bottle', quantity: 4, apart: false },
+  ...once(
+    'four-piece',
+    'drive-leash',
+    'drive-pins',
+    'vehicle-set',
+    'tape',
+    'gps',
+    'cart',
+    'spin-rod',
+    'jig-rod',
+    'jig-box',
+    'leader',
+  ),
+  ...once(
+    'net',
+    'pliers',
+    'board',
+    'priest',
+    'ice-bag',
+    'battery',
+    'sounder',
+    'food',
+    'hat',
+    'shell',
+    'dry-set',
+    'frozen',
+  ),
+  several('rod-leash', 2),
+  several('bottle', 4),
 ];
 
 /** What each demo outing shows: ready to sign; Stops at dusk; a race that forbids; a headwind home; cold water in warm air. */
@@ -118,6 +147,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
       })),
     },
     loadout: atSea,
+    company: [],
     accepted: [],
   };
   const late = shiftClock(dawn, 150);
@@ -166,7 +196,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
           'food',
           'crate',
         ),
-        { itemId: 'bottle', quantity: 2, apart: false },
+        several('bottle', 2),
       ],
     },
     {
@@ -244,8 +274,9 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
           'four-piece',
           'snips',
         ),
-        { itemId: 'bottle', quantity: 3, apart: false },
+        several('bottle', 3),
       ],
     },
+    ...moreDemoOutings(longGrey, dawn),
   ];
 }

@@ -13,7 +13,18 @@ export const demoAngler: Angler = {
   reentryPractised: true,
   clearSide: 'right',
   limits: { windMps: 8, gustMps: 11, breakerM: 0.8 },
-  schools: { tackle: 'spare', riverAnchor: 'trolley, float and release' },
+  schools: {
+    tackle: 'spare',
+    jacket: 'foam',
+    connection: 'clip',
+    landing: 'net',
+    phone: 'on a tether',
+    sounder: 'a luxury',
+    fishStore: 'bag',
+    visibility: 'flag',
+    skill: 'paddle first',
+    riverAnchor: 'trolley, float and release',
+  },
   contact: { name: 'Sample Contact', phone: '000 555 0101' },
 };
 

@@ -1,7 +1,6 @@
 import type { Water } from '../outing/water';
-import type { RulePack } from '../outing/rulePack';
 import { EMPTY_CHART } from '../outing/chart';
-import { HOUR_MS, type Instant, addDays } from '../units/time';
+import { HOUR_MS, type Instant } from '../units/time';
 import { demoCharts, placeAt } from './charts';
 import { peakingAt } from './tides';
 
@@ -275,7 +274,7 @@ export function demoWaters(dawn: Instant): readonly Water[] {
       chart: charts.lantern,
       traffic: 'little',
       coverage: 'none',
-      rulePackId: null,
+      rulePackId: 'lantern-rules',
     },
     {
       ...plain,
@@ -298,12 +297,30 @@ export function demoWaters(dawn: Instant): readonly Water[] {
       areas: [
         { id: 'wreck', name: 'the wreck', ...placeAt(saltern, 740, 3480), distanceM: 3560, depthM: 40, bottom: 'sand' },
         {
+          id: 'deep-hole',
+          name: 'the deep hole',
+          ...placeAt(saltern, 1600, 2300),
+          distanceM: 2800,
+          depthM: 28,
+          bottom: 'sand',
+        },
+        {
           id: 'first-bank',
           name: 'the first bank',
           ...placeAt(saltern, 200, 1250),
           distanceM: 1270,
           depthM: 12,
           bottom: 'sand',
+        },
+      ],
+      hazards: [
+        {
+          id: 'hole-set',
+          name: 'the set over the hole',
+          kind: 'race',
+          ...placeAt(saltern, 1600, 2300),
+          radiusM: 220,
+          streamFactor: 2.5,
         },
       ],
       fetchM: [
@@ -314,7 +331,7 @@ export function demoWaters(dawn: Instant): readonly Water[] {
       chart: charts.saltern,
       traffic: 'some',
       coverage: 'patchy',
-      rulePackId: 'ostrey-rules',
+      rulePackId: 'saltern-rules',
     },
     {
       ...plain,
@@ -329,101 +346,3 @@ export function demoWaters(dawn: Instant): readonly Water[] {
 }
 
 /** Invented rules, checked so many days before the first start that one of them is stale. */
-export function demoRulePacks(today: string): readonly RulePack[] {
-  const pack = { format: 'rule-pack/1' as const };
-  return [
-    {
-      ...pack,
-      id: 'ostrey-rules',
-      name: 'Ostrey coast rules',
-      authority: 'Ostrey Inshore Board',
-      lastCheckedOn: addDays(today, -41),
-      rules: [
-        {
-          id: 'o1',
-          rule: 'need',
-          needId: 'licence',
-          want: null,
-          when: 'fishing',
-          text: 'a shore and boat licence is carried',
-          citation: 'Byelaw 3',
-        },
-        {
-          id: 'o2',
-          rule: 'need',
-          needId: 'be-seen-night',
-          want: null,
-          when: 'in the dark',
-          text: 'a white light between sunset and sunrise',
-          citation: 'Byelaw 11',
-        },
-        { id: 'o3', rule: 'rods', most: 2, text: 'two rods to a boat', citation: 'Byelaw 5' },
-        { id: 'o4', rule: 'bag', speciesId: 'sea-bass', most: 2, text: 'two sea bass a day', citation: 'Byelaw 7' },
-        { id: 'o5', rule: 'bag', speciesId: 'pollack', most: 3, text: 'three pollack a day', citation: 'Byelaw 7' },
-      ],
-    },
-    {
-      ...pack,
-      id: 'hallow-rules',
-      name: 'Hallow Mere permit',
-      authority: 'Hallow Water Company',
-      lastCheckedOn: addDays(today, -120),
-      rules: [
-        {
-          id: 'h1',
-          rule: 'need',
-          needId: 'licence',
-          want: null,
-          when: 'fishing',
-          text: 'a day permit is carried',
-          citation: 'Permit, line 1',
-        },
-        {
-          id: 'h2',
-          rule: 'need',
-          needId: 'measure',
-          want: null,
-          when: 'fishing',
-          text: 'every predator is measured',
-          citation: 'Permit, line 6',
-        },
-        { id: 'h3', rule: 'rods', most: 2, text: 'two rods', citation: 'Permit, line 4' },
-        {
-          id: 'h4',
-          rule: 'bag',
-          speciesId: 'zander',
-          most: 0,
-          text: 'every zander goes back',
-          citation: 'Permit, line 5',
-        },
-      ],
-    },
-    {
-      ...pack,
-      id: 'venn-rules',
-      name: 'Venn fishery rules',
-      authority: 'Venn River Trust',
-      lastCheckedOn: addDays(today, -402),
-      rules: [
-        {
-          id: 'v1',
-          rule: 'need',
-          needId: 'throw-line',
-          want: null,
-          when: 'always',
-          text: 'a buoyant line in every boat',
-          citation: 'Rule 9',
-        },
-        {
-          id: 'v2',
-          rule: 'closed',
-          speciesId: 'barbel',
-          from: '03-15',
-          to: '06-15',
-          text: 'closed for spawning',
-          citation: 'Rule 2',
-        },
-      ],
-    },
-  ];
-}

@@ -30,7 +30,7 @@ describe('exposures', () => {
     expect(e.hoursAfloat).toBeCloseTo(380 / 60, 6);
     expect(e.minutesToLandingSpare).toBeGreaterThan(e.minutesToLanding ?? Infinity);
     expect(e.immersion?.class).toBe('cold');
-    expect(e.largest).toMatchObject({ id: 'pollack', lengthM: 0.8 });
+    expect(e.largest).toMatchObject({ species: { id: 'pollack' }, lengthM: 0.8 });
     expect(e.keepKg).toBeCloseTo(2 * 1.5, 6);
   });
   it('count darkness before sunrise in the morning and after sunset in the evening', () => {

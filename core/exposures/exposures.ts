@@ -11,7 +11,7 @@ import type { Looked } from '../outing/references';
 import { speedOf } from '../passage/flow';
 import { distanceBetween } from '../passage/geo';
 import { type Plan, planOf } from '../passage/plan';
-import { type SpeciesId, speciesTable } from '../species/species';
+import type { Species } from '../species/species';
 import { DAY_MS, HOUR_MS, type Instant, clockAt, dateAt, instantOf, minutesBetween } from '../units/time';
 
 /** What the brief and the day expose one to: numbers, not flags. null: not known. */
@@ -65,7 +65,7 @@ export interface Exposures {
   /** Fish kept, and their mass at the usual size. */
   keep: number;
   keepKg: number;
-  largest: { id: SpeciesId; lengthM: number; massKg: number } | null;
+  largest: { species: Species; lengthM: number; massKg: number } | null;
   toothy: boolean;
   standing: boolean;
   inflatable: boolean;
@@ -104,7 +104,13 @@ function dayExposures(outing: Outing, looked: Looked): DayExposures {
   const key = JSON.stringify(outing.brief);
   const map = known.get(outing.conditions) ?? new Map<string, { looked: Looked; day: DayExposures }>();
   const kept = map.get(key);
-  if (kept && kept.looked.water === looked.water && kept.looked.craft === looked.craft) return kept.day;
+  if (
+    kept &&
+    kept.looked.water === looked.water &&
+    kept.looked.species === looked.species &&
+    kept.looked.craft === looked.craft
+  )
+    return kept.day;
   if (map.size > MOST_KNOWN) map.clear();
   const day = workOutDay(outing, looked);
   known.set(outing.conditions, map.set(key, { looked, day }));
@@ -163,9 +169,9 @@ function workOutDay(outing: Outing, looked: Looked): DayExposures {
     nights: brief.nights,
     party: brief.party,
     keep: brief.keep,
-    keepKg: brief.keep * Math.max(0, ...brief.targets.map((id) => speciesTable[id].usual.massKg)),
-    largest: largestOf(brief),
-    toothy: brief.targets.some((id) => speciesTable[id].teeth === 'sharp'),
+    keepKg: brief.keep * Math.max(0, ...looked.targets.map((one) => one.usual.massKg)),
+    largest: largestOf(looked.targets),
+    toothy: looked.targets.some((one) => one.teeth === 'sharp'),
     standing: brief.standing,
     inflatable: craft?.hull === 'inflatable',
     drive: craft?.drive ?? null,
@@ -286,11 +292,11 @@ function breakerOf(hours: readonly Hour[], { launch, landing }: Looked): number 
   );
 }
 
-function largestOf(brief: Brief): Exposures['largest'] {
+function largestOf(targets: readonly Species[]): Exposures['largest'] {
   let found: Exposures['largest'] = null;
-  for (const id of brief.targets) {
-    const { largest } = speciesTable[id];
-    if (!found || largest.lengthM > found.lengthM) found = { id, ...largest };
+  for (const species of targets) {
+    const { largest } = species;
+    if (!found || largest.lengthM > found.lengthM) found = { species, ...largest };
   }
   return found;
 }

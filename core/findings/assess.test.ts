@@ -4,12 +4,13 @@ import { applyRepair, withAcceptance, withItem } from '../outing/edit';
 import type { Item } from '../outing/item';
 import type { Outing } from '../outing/outing';
 import type { References } from '../outing/references';
+import { withBrief } from '../outing/title';
 import type { Answers } from '../walkround/answers';
 import type { Answer } from '../walkround/answerSchema';
 import { lastAnswers, noAnswers } from '../walkround/answers';
 import { assess } from './assess';
 import type { FindingCode } from './finding';
-import { inSeason } from './judgements';
+import { inSeason } from './judgeRules';
 import { countFindings, sayFinding, sayRepair } from './phrase';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
@@ -65,7 +66,8 @@ describe('the demo outings', () => {
     expect(JSON.stringify([dusk, references])).toBe(before);
   });
   it('come to no Stop and no Mind when every first repair is carried out', () => {
-    let outing = dusk;
+    // Nothing in the locker sends a fish back down: the one Mind that no repair settles, and that is left to say.
+    let outing = withBrief(dusk, { areaId: 'reed-bays' }, references);
     for (let i = 0; i < 40; i += 1) {
       const open = judge(outing).findings.find((one) => one.level !== 'note' && one.repairs.length > 0);
       const [repair] = open?.repairs ?? [];
@@ -127,8 +129,13 @@ describe('findings, on both sides of their limits', () => {
     expect(find(code, under, underRefs)).toBeNull();
   });
   it('tell of water without rules, and of rules unchecked for over a year', () => {
-    const cays = brief(ready, { waterId: 'lantern-cays', launchId: 'lamp-landing', areaId: 'white-flat' });
-    expect(find('no-rule-pack', cays)?.level).toBe('mind');
+    const held = (rulePackId: string | null): References => ({
+      ...references,
+      waters: references.waters.map((water) => ({ ...water, rulePackId })),
+    });
+    expect(find('no-rule-pack', ready, held(null))?.level).toBe('mind');
+    expect(find('no-rule-pack', ready, held('prudent-baseline'))?.level, 'good practice is no law').toBe('mind');
+    expect(find('no-rule-pack', ready)).toBeNull();
     const checked = (lastCheckedOn: string): References => ({
       ...references,
       rulePacks: references.rulePacks.map((pack) => ({ ...pack, lastCheckedOn })),
@@ -230,7 +237,7 @@ describe('repairs offered', () => {
   it('are none where the locker has nothing and nothing else settles it', () => {
     const bare = {
       ...references,
-      items: references.items.filter((one) => one.kind !== 'vhf-radio' && one.kind !== 'beacon'),
+      items: references.items.filter((one) => !['vhf-radio', 'beacon', 'satellite-messenger'].includes(one.kind)),
     };
     const call = judge(withItem(ready, 'radio', 0), bare).findings.find(
       (one) => one.key === 'need-unmet:call-for-help',

@@ -2,6 +2,7 @@ import type { Blank } from '../outing/references';
 import type { NeedId } from '../needs/ids';
 import type { Level, Reason } from '../needs/need';
 import type { Means } from '../needs/match';
+import type { TackleCount } from '../needs/tackleBudget';
 import type { HullPart } from '../walkround/hullParts';
 
 export const findingLevels = ['stop', 'mind', 'note'] as const;
@@ -26,9 +27,30 @@ export type Facts =
     }
   | { code: 'no-rule-pack'; water: string }
   | { code: 'rule-pack-stale'; pack: string; authority: string; days: number }
-  | { code: 'rods-over-rule'; rods: number; most: number; authority: string; citation: string }
+  | {
+      code: 'rods-over-rule';
+      rods: number;
+      most: number;
+      withPermission: number | null;
+      authority: string;
+      citation: string;
+    }
   | { code: 'keep-over-rule'; species: string; keep: number; most: number; authority: string; citation: string }
   | { code: 'closed-season'; species: string; from: string; to: string; authority: string; citation: string }
+  | { code: 'anchor-forbidden'; area: string; authority: string; citation: string }
+  | {
+      code: 'size-limit';
+      species: string;
+      leastM: number;
+      mostM: number | null;
+      authority: string;
+      citation: string;
+    }
+  | { code: 'foam-favoured'; item: string; why: 'swim' | 'cold' | 'surf' }
+  | { code: 'paddle-size'; item: string; haveM: number; wantM: number }
+  | { code: 'baits-react'; item: string; beside: string; itemId: string }
+  | { code: 'tackle-over'; have: TackleCount; budget: TackleCount }
+  | { code: 'companion-silent'; name: string; titles: readonly string[] }
   | { code: 'overload'; massKg: number; ratedKg: number; craft: string }
   | { code: 'craft-under-repair'; craft: string }
   | { code: 'craft-fault'; craft: string; part: HullPart; missing: boolean }

@@ -2,17 +2,16 @@ import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, carriedKg } from '../hull/load';
 import { SHAKEDOWN_OUTINGS } from '../outing/trip';
 import { openBlanks } from '../outing/references';
 import type { JudgedNeed } from '../needs/match';
-import { speciesTable } from '../species/species';
-import { HOUR_MS, daysBetween, minutesBetween } from '../units/time';
+import { HOUR_MS, minutesBetween } from '../units/time';
 import { FORECAST_HOURS, forecastSeenAt } from '../walkround/gate';
 import { hullParts } from '../walkround/hullParts';
 import { type Found, found } from './finding';
 import { dayJudgements } from './judgeDay';
 import type { Judging } from './judging';
+import { kitJudgements } from './judgeKit';
+import { rules } from './judgeRules';
 import { needLevel } from './needLevel';
 
-/** A rule pack unchecked for longer says so. */
-export const PACK_STALE_DAYS = 365;
 /** Thunder chance from which nobody launches, %. */
 const THUNDER_STOP_PCT = 30;
 const THUNDER_MIND_PCT = 10;
@@ -28,9 +27,7 @@ export const judgements: readonly ((j: Judging) => Found[])[] = [
   craftSound,
   load,
   unmetNeeds,
-  jackets,
-  gaffs,
-  dates,
+  ...kitJudgements,
   worthKnowing,
 ];
 
@@ -51,60 +48,6 @@ function hoursInOrder({ outing, looked, e, now }: Judging): Found[] {
   return e.homeAt < now
     ? [found('stop', 'physics', 'brief', 1, { code: 'hours-gone', launchAt: brief.launchAt, date: brief.date })]
     : [];
-}
-
-function rules({ outing, looked, e, today }: Judging): Found[] {
-  const { rulePack: pack, water } = looked;
-  if (!water) return [];
-  if (!pack) return [found('mind', 'law', 'brief', 1, { code: 'no-rule-pack', water: water.name })];
-  const list: Found[] = [];
-  const { authority } = pack;
-  const days = daysBetween(pack.lastCheckedOn, today);
-  if (days > PACK_STALE_DAYS)
-    list.push(found('mind', 'law', 'brief', days, { code: 'rule-pack-stale', pack: pack.name, authority, days }));
-  for (const rule of pack.rules) {
-    const { citation } = rule;
-    if (rule.rule === 'rods' && e.rods > rule.most)
-      list.push(
-        found('stop', 'law', 'kit', e.rods, {
-          code: 'rods-over-rule',
-          rods: e.rods,
-          most: rule.most,
-          authority,
-          citation,
-        }),
-      );
-    if ((rule.rule !== 'bag' && rule.rule !== 'closed') || !outing.brief.targets.includes(rule.speciesId)) continue;
-    const species = speciesTable[rule.speciesId].name;
-    if (rule.rule === 'bag' && e.keep > rule.most)
-      list.push(
-        found(
-          'stop',
-          'law',
-          'brief',
-          e.keep,
-          { code: 'keep-over-rule', species, keep: e.keep, most: rule.most, authority, citation },
-          rule.speciesId,
-        ),
-      );
-    if (rule.rule === 'closed' && inSeason(outing.brief.date.slice(5), rule.from, rule.to))
-      list.push(
-        found(
-          'stop',
-          'law',
-          'brief',
-          1,
-          { code: 'closed-season', species, from: rule.from, to: rule.to, authority, citation },
-          rule.speciesId,
-        ),
-      );
-  }
-  return list;
-}
-
-/** Whether mm-dd lies within a season that may run over the new year, ends included. */
-export function inSeason(day: string, from: string, to: string): boolean {
-  return from <= to ? day >= from && day <= to : day >= from || day <= to;
 }
 
 function weather({ outing, looked, e, now, answers }: Judging): Found[] {
@@ -228,40 +171,6 @@ function unmet(need: JudgedNeed): Found {
   );
 }
 
-function jackets({ looked, e }: Judging): Found[] {
-  const where = e.rapids > 0 ? 'rapids' : looked.launch?.surf ? 'surf' : null;
-  if (!where) return [];
-  return looked.aboard
-    .filter(({ item }) => item.kind === 'inflatable-jacket' && item.qualities.includes('automatic'))
-    .map(({ item }) =>
-      found('mind', 'school', 'kit', 1, { code: 'automatic-jacket', item: item.name, where }, item.id),
-    );
-}
-
-function gaffs({ outing, looked, e }: Judging): Found[] {
-  const why = e.inflatable
-    ? 'inflatable'
-    : outing.brief.keep === 0 && outing.brief.targets.length > 0
-      ? 'released'
-      : null;
-  if (!why) return [];
-  return looked.aboard
-    .filter(({ item }) => item.kind === 'gaff')
-    .map(({ item }) => found('mind', 'judgement', 'kit', 1, { code: 'gaff-aboard', item: item.name, why }, item.id));
-}
-
-// What is out of date and leaves a need unmet is told with that need; here only what would otherwise go unsaid.
-function dates({ looked, needs, lastDay }: Judging): Found[] {
-  const old = looked.aboard.filter(({ item }) => item.expiresOn !== null && item.expiresOn < lastDay);
-  if (old.length === 0) return [];
-  const told = (id: string) =>
-    needs.some((need) => !need.met && need.means.some((one) => one.by === 'item' && one.itemId === id));
-  const items = old.flatMap(({ item }) => (told(item.id) ? [] : [{ name: item.name, on: item.expiresOn ?? '' }]));
-  return items.length > 0
-    ? [found('note', 'judgement', 'kit', items.length, { code: 'out-of-date-aboard', items })]
-    : [];
-}
-
 function worthKnowing({ outing, looked, e, needs }: Judging): Found[] {
   const list: Found[] = [];
   const met = (id: string) => needs.some((need) => need.id === id && need.met);
@@ -295,6 +204,7 @@ function worthKnowing({ outing, looked, e, needs }: Judging): Found[] {
       }),
     );
   }
-  if (e.party > 1) list.push(found('note', 'judgement', 'kit', e.party, { code: 'party', people: e.party }));
+  if (e.party > outing.company.length + 1)
+    list.push(found('note', 'judgement', 'kit', e.party, { code: 'party', people: e.party }));
   return list;
 }

@@ -61,9 +61,9 @@ const sentences: Sentences<FindingCode> = {
     title: `${pack}: last checked ${Math.floor(days / 30)} months ago`,
     text: `Rules change every year. Ask ${authority} what holds now.`,
   }),
-  'rods-over-rule': ({ rods, most, authority, citation }) => ({
+  'rods-over-rule': ({ rods, most, withPermission, authority, citation }) => ({
     title: `${capital(count(rods))} rods aboard, ${count(most)} allowed`,
-    text: `${authority}, ${citation}. ${confirm}`,
+    text: `${authority}, ${citation}.${withPermission === null ? '' : ` With the permission carried and in date, ${count(withPermission)}.`} ${confirm}`,
   }),
   'keep-over-rule': ({ species, keep, most, authority, citation }) => ({
     title: `Keeping ${count(keep)} ${species}, ${count(most)} allowed`,
@@ -76,6 +76,34 @@ const sentences: Sentences<FindingCode> = {
   overload: ({ massKg, ratedKg, craft }) => ({
     title: massKg > ratedKg ? `${craft} is overloaded` : `${craft} is heavily laden`,
     text: `You, the gear and the catch come to ${figure(massKg, 0)} kg of the ${figure(ratedKg, 0)} kg it is rated for, ${figure((massKg / ratedKg) * 100, 0)} %. It sits lower and answers slower.`,
+  }),
+  'anchor-forbidden': ({ area, authority, citation }) => ({
+    title: `No anchoring at ${area}`,
+    text: `You mean to fish bait at anchor there. ${authority}, ${citation}. ${confirm}`,
+  }),
+  'size-limit': ({ species, leastM, mostM, authority, citation }) => ({
+    title: `${capital(species)} from ${figure(leastM * 100, 0)} cm${mostM === null ? '' : ` to ${figure(mostM * 100, 0)} cm`} only`,
+    text: `Measure before you keep: ${authority}, ${citation}. ${confirm}`,
+  }),
+  'foam-favoured': ({ item, why }) => ({
+    title: `${item}, where many choose foam`,
+    text: `${{ swim: 'You do not swim well', cold: 'Cold water takes the strength of the hands that must pull it', surf: 'Surf leaves no moment to pull it' }[why]}. Foam needs no doing. Both are approved.`,
+  }),
+  'paddle-size': ({ item, haveM, wantM }) => ({
+    title: `${item}: ${figure(haveM * 100, 0)} cm`,
+    text: `About ${figure(wantM * 100, 0)} cm suits your height and this beam, a rule of thumb. ${haveM < wantM ? 'A short one strikes the side and the knuckles.' : 'A long one turns the boat at every stroke.'}`,
+  }),
+  'baits-react': ({ item, beside }) => ({
+    title: `${item} beside ${beside}`,
+    text: 'Elastic and ordinary soft plastics melt into each other. Each in a box of its own.',
+  }),
+  'tackle-over': ({ have, budget }) => ({
+    title: 'More tackle than you mean to carry',
+    text: `${capital(count(have.rods))} ${plural(have.rods, 'rod')}, ${count(have.boxes)} ${plural(have.boxes, 'box', 'boxes')}, ${mass(have.massKg)}; your own measure for this outing is ${count(budget.rods)}, ${count(budget.boxes)} and ${mass(budget.massKg)}.`,
+  }),
+  'companion-silent': ({ name, titles }) => ({
+    title: `${name} has not said: ${titles.length > 3 ? `${count(titles.length)} things` : listed(titles.map((title) => title.toLowerCase()))}`,
+    text: `Each person carries their own: ${listed(titles.map((title) => title.toLowerCase()))}. Ask, and tick it under the party.`,
   }),
   'craft-under-repair': ({ craft }) => ({
     title: `${craft} is under repair`,

@@ -1,6 +1,5 @@
 import type { Exposures } from '../exposures/exposures';
 import { SHAKEDOWN_OUTINGS } from '../outing/trip';
-import { speciesTable } from '../species/species';
 import { capital, count, distance, duration, figure, listed, mass, plural } from '../units/words';
 
 /** What one is exposed to, each as a title and the figures it came from. Silent where there is nothing to say. */
@@ -90,7 +89,7 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
   if (e.traffic === 'some') say('traffic', 'Other boats pass', 'Now and then; they do not expect you.');
   if (e.traffic === 'busy') say('traffic', 'Boats pass close', 'You are low, and they are quick.');
   if (e.largest) {
-    const { name, teeth, hazard } = speciesTable[e.largest.id];
+    const { name, teeth, hazard } = e.largest.species;
     const minds = [teeth === 'sharp' ? 'sharp teeth' : '', hazard === 'teeth' ? '' : hazard].filter(
       (part) => part !== '',
     );

@@ -1,10 +1,12 @@
 import { catalogue } from '../needs/catalogue';
 import type { Rule } from '../outing/rulePack';
-import { speciesTable } from '../species/species';
-import { capital, count, dayWords, plural } from '../units/words';
+import type { Species } from '../species/species';
+import { speciesOf } from '../species/speciesOf';
+import { capital, count, dayWords, figure, plural } from '../units/words';
 
 /** A rule as a sentence, whatever its own words leave out. */
-export function sayRule(rule: Rule): string {
+export function sayRule(rule: Rule, ownSpecies: readonly Species[], areaName?: (id: string) => string | null): string {
+  const fish = (id: string) => capital(speciesOf(id, ownSpecies)?.name ?? 'a fish that is not known here');
   const own = rule.text === '' ? '' : ` (${rule.text})`;
   const day = (monthDay: string) => dayWords(`2001-${monthDay}`).replace(' 2001', '');
   switch (rule.rule) {
@@ -14,12 +16,16 @@ export function sayRule(rule: Rule): string {
       return `${catalogue[rule.needId].title}, ${when}${rule.want === null ? '' : `, at least ${rule.want}`}${own}.`;
     }
     case 'rods':
-      return `At most ${count(rule.most)} ${plural(rule.most, 'rod')}${own}.`;
+      return `At most ${count(rule.most)} ${plural(rule.most, 'rod')}${rule.withPermission === null ? '' : `, ${count(rule.withPermission)} with the permission carried`}${own}.`;
+    case 'size':
+      return `${fish(rule.speciesId)}: kept only from ${figure(rule.leastM * 100, 0)} cm${rule.mostM === null ? '' : ` to ${figure(rule.mostM * 100, 0)} cm`}${own}.`;
+    case 'no-anchor':
+      return `No anchoring ${rule.areaId === null ? 'anywhere on this water' : `at ${areaName?.(rule.areaId) ?? 'one of its places'}`}${own}.`;
     case 'bag':
       return rule.most === 0
-        ? `${capital(speciesTable[rule.speciesId].name)}: every one goes back${own}.`
-        : `${capital(speciesTable[rule.speciesId].name)}: at most ${count(rule.most)} a day${own}.`;
+        ? `${fish(rule.speciesId)}: every one goes back${own}.`
+        : `${fish(rule.speciesId)}: at most ${count(rule.most)} a day${own}.`;
     case 'closed':
-      return `${capital(speciesTable[rule.speciesId].name)}: closed from ${day(rule.from)} to ${day(rule.to)}${own}.`;
+      return `${fish(rule.speciesId)}: closed from ${day(rule.from)} to ${day(rule.to)}${own}.`;
   }
 }

@@ -6,6 +6,7 @@ import type { Item } from '../outing/item';
 import type { Outing } from '../outing/outing';
 import type { References } from '../outing/references';
 import { serviceLacks } from '../needs/match';
+import { tackleKindIds } from '../needs/tackleBudget';
 import { addDays, clockAt, shiftClock } from '../units/time';
 import type { Facts, Found, Repair } from './finding';
 import type { Judging } from './judging';
@@ -122,7 +123,7 @@ export function serviceable(needId: NeedId, j: Judging, items: readonly Item[]):
     .map((item) => ({ item, carried: carriedOf.get(item.id) ?? 0 }))
     .filter(({ item, carried }) => {
       if (carried >= item.quantity) return false;
-      const aboard = { item, entry: { itemId: item.id, quantity: 1, apart: false } };
+      const aboard = { item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } };
       const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
       if (serviceLacks(aboard, j.lastDay, j.taken) !== null || (lacks?.(aboard, c) ?? null) !== null) return false;
       return !(distinctKinds && !amount && aboardKinds.has(item.kind) && carried > 0);
@@ -166,6 +167,10 @@ function candidates(one: Found, j: Judging): Repair[] {
       return removing(j, (kind) => kind === (facts.code === 'gaff-aboard' ? 'gaff' : 'inflatable-jacket'));
     case 'rods-over-rule':
       return removing(j, (kind) => kinds[kind].means.includes('rods'));
+    case 'tackle-over':
+      return removing(j, (kind) => tackleKindIds.has(kind));
+    case 'baits-react':
+      return [{ do: 'separate-item', itemId: facts.itemId, name: facts.item }];
     case 'overload':
       return [...removing(j, (kind) => kinds[kind].means.length === 0), ...fewerFish(brief.keep)];
     case 'out-of-date-aboard':

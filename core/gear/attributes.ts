@@ -12,6 +12,25 @@ export const attributes = {
   watts: { name: 'draws', unit: 'W' },
   lureG: { name: 'lure mass', unit: 'g' },
   persons: { name: 'persons', unit: '' },
+  fitFromKg: { name: 'fits a body from', unit: 'kg' },
+  fitToKg: { name: 'fits a body to', unit: 'kg' },
+  castMinG: { name: 'casts from', unit: 'g' },
+  castMaxG: { name: 'casts to', unit: 'g' },
+  breakKg: { name: 'rated strength', unit: 'kg' },
+  diameterMm: { name: 'diameter', unit: 'mm' },
+  spoolM: { name: 'spool holds', unit: 'm' },
+  spoolMm: { name: 'of line this thick', unit: 'mm' },
+  lossPerHour: { name: 'lost an hour', unit: '/h' },
+  groundKg: { name: 'anchor alone', unit: 'kg' },
+  rodeM: { name: 'rode', unit: 'm' },
+  drogueM: { name: 'mouth', unit: 'm' },
+  volts: { name: 'voltage', unit: 'V' },
+  ampHours: { name: 'capacity', unit: 'Ah' },
+  healthPct: { name: 'left of its capacity when new', unit: '%' },
+  dutyPct: { name: 'runs this share of the time', unit: '%' },
+  uaWK: { name: 'heat let in', unit: 'W/K' },
+  iceKg: { name: 'ice', unit: 'kg' },
+  insideL: { name: 'room inside', unit: 'L' },
 } as const;
 export type AttributeId = keyof typeof attributes;
 export const attributeIds = Object.keys(attributes) as AttributeId[];
@@ -32,6 +51,12 @@ export const qualities = {
   charged: 'holds its charge',
   treble: 'carries trebles or hooks of 2/0 and up',
   joined: 'in several pieces',
+  bites: 'stands teeth',
+  softbait: 'ordinary soft plastic',
+  elastic: 'elastic soft plastic',
+  scented: 'smells',
+  release: 'lets go by hand under load',
+  buoyed: 'floats on its line',
 } as const;
 export type QualityId = keyof typeof qualities;
 export const qualityIds = Object.keys(qualities) as QualityId[];

@@ -1,6 +1,7 @@
 import type { NeedId } from '../needs/ids';
 import type { AttributeId, QualityId } from './attributes';
-import { type KindRow, kindRows } from './kindRows';
+import type { Aside, KindRow, Wetness } from './kindRow';
+import { kindRows } from './kindRows';
 import type { PlaceId } from './places';
 
 /** A kind of gear: what it can do, and what one of it is usually like. */
@@ -17,6 +18,15 @@ export interface GearKind {
   look: { how: string; bad: string };
   /** What to do with it the evening before; null: nothing. */
   evening: string | null;
+  /** Packed: longest, middle, shortest, m. */
+  sizeM: readonly [number, number, number];
+  wet: Wetness;
+  /** What a new one usually costs, euro. Rule of thumb. */
+  usualEuro: number;
+  /** Looked over every so many months, and how; null: when it is used. */
+  service: { months: number; what: string } | null;
+  /** Why it meets no need by itself; null: it meets some. */
+  aside: Aside | null;
 }
 
 export type KindId = keyof typeof kindRows;
@@ -35,6 +45,11 @@ export const kinds: Record<KindId, GearKind> = Object.fromEntries(
       place: row.at,
       look: { how: row.how, bad: row.bad },
       evening: row.evening ?? null,
+      sizeM: row.cm.map((cm) => cm / 100) as unknown as GearKind['sizeM'],
+      wet: row.wet,
+      usualEuro: row.euro,
+      service: row.service ?? null,
+      aside: row.aside ?? null,
     },
   ]),
 ) as Record<KindId, GearKind>;

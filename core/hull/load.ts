@@ -13,10 +13,11 @@ export function carriedKg(looked: Looked, e: Exposures): number | null {
   return looked.angler.massKg + gearKg(looked) + e.keepKg;
 }
 
-/** Mass of the loadout alone, kg. What stays in the vehicle is not aboard. */
+/** Mass of the loadout alone, kg. What stays in the vehicle or rides in another boat is not aboard. */
 export function gearKg(looked: Looked): number {
   return looked.aboard.reduce(
-    (sum, { item, entry }) => sum + (kinds[item.kind].place === 'vehicle' ? 0 : item.massKg * entry.quantity),
+    (sum, { item, entry }) =>
+      sum + (kinds[item.kind].place === 'vehicle' || entry.withId !== null ? 0 : item.massKg * entry.quantity),
     0,
   );
 }

@@ -1,9 +1,16 @@
 import { DRYSUIT_BELOW_C, WETSUIT_BELOW_C } from '../conditions/immersion';
 import { instantOf, minutesBetween } from '../units/time';
 import type { needsByPurpose } from './ids';
-import { type NeedContext, type NeedTable, raised, reasons, tooLittle } from './need';
-import { alone, coldWater, farther, inDark, inRapids, outOvernight, throughSurf } from './reason';
+import type { QualityId } from '../gear/attributes';
+import type { KindId } from '../gear/kinds';
+import type { Aboard } from '../outing/references';
+import { type NeedContext, type NeedTable, type Shortfall, raised, reasons, tooLittle } from './need';
+import { alone, coldAir, coldWater, farther, inDark, inRapids, outOvernight, throughSurf } from './reason';
 
+/** Heavier than this, a step helps to get in. Rule of thumb. */
+const HEAVY_KG = 100;
+const WARM_HANDS_BELOW_C = 12;
+const WARM_HEAD_BELOW_C = 10;
 /** Light hours carried for each hour of dark. */
 const LIGHT_MARGIN = 1.5;
 
@@ -23,7 +30,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     }),
     lacks: (a, c) =>
       a.item.qualities.includes('approved')
-        ? tooLittle(a, 'newtons', openWater(c) || cannotSwim(c) ? 100 : 50)
+        ? (tooLittle(a, 'newtons', openWater(c) || cannotSwim(c) ? 100 : 50) ?? jacketSize(a, c))
         : { code: 'not-approved' },
   },
   'sound-signal': {
@@ -50,8 +57,14 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
         reasons: [...reasons({ because: 'always' }), ...two],
       };
     },
-    lacks: ({ item }, { looked }) =>
-      item.kind === 'phone' && looked.water?.coverage === 'none' ? { code: 'no-coverage' } : null,
+    // A phone is lost by a drop, by water and by a flat battery: three causes, three remedies.
+    lacks: ({ item }, { looked }) => {
+      const has = (...some: QualityId[]) => some.some((quality) => item.qualities.includes(quality));
+      if (isPhone(item.kind) && looked.water?.coverage === 'none') return { code: 'no-coverage' };
+      if (!has('waterproof')) return { code: 'not-waterproof' };
+      if (!has('tethered', 'floats')) return { code: 'not-retained' };
+      return has('charged') ? null : { code: 'not-charged' };
+    },
   },
   'be-seen-day': {
     title: 'Be seen by day',
@@ -67,7 +80,10 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
           farther(e, 500),
         ),
       ),
-    lacks: (a) => (a.item.qualities.includes('bright') ? tooLittle(a, 'lengthM', 1.2) : { code: 'not-bright' }),
+    lacks: (a) => {
+      if (!a.item.qualities.includes('bright')) return { code: 'not-bright' };
+      return a.item.kind === 'bright-top' ? null : tooLittle(a, 'lengthM', 1.2);
+    },
   },
   'be-seen-night': {
     title: 'Be seen at night',
@@ -82,7 +98,8 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     distinctKinds: true,
     raise: ({ e }) =>
       raised(e.remote ? 'must' : 'should', 1, false, reasons(farther(e, 1000), e.remote && { because: 'remote' })),
-    lacks: ({ item }, { e }) => (item.kind === 'mirror' && e.darkMinutes >= 1 ? { code: 'daylight-only' } : null),
+    lacks: ({ item }, { e }) =>
+      (item.kind === 'mirror' || item.kind === 'orange-smoke') && e.darkMinutes >= 1 ? { code: 'daylight-only' } : null,
   },
   'float-plan': {
     title: 'A person ashore who knows',
@@ -140,6 +157,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     lacks: (a) => (a.item.qualities.includes('floats') ? tooLittle(a, 'lengthM', 15) : { code: 'not-floating' }),
   },
   'first-aid': {
+    shared: true,
     title: 'First aid',
     without: 'A cut or a hook is dealt with ashore, hours later.',
     raise: ({ e }) => ({
@@ -171,7 +189,54 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       return raised(must ? 'must' : 'should', 1, must, reasons(throughSurf(e, 0.5), inRapids(e)));
     },
   },
+  're-entry-aid': {
+    title: 'Something to step in',
+    without: 'From deep water, tired arms alone do not lift you over the side.',
+    raise: ({ e, looked: { angler } }) =>
+      raised(
+        'should',
+        1,
+        false,
+        reasons(
+          e.inflatable && { because: 'inflatable' },
+          angler !== null && angler.massKg > HEAVY_KG && { because: 'heavy' },
+        ),
+      ),
+  },
+  hands: {
+    title: 'Hands kept warm',
+    without: 'Cold fingers cannot work a clip, a radio or a knot.',
+    raise: ({ e }) => raised('should', 1, false, reasons(coldWater(e, WARM_HANDS_BELOW_C), coldAir(e))),
+  },
+  'head-warm': {
+    title: 'Head and ears kept warm',
+    without: 'Cold water on a bare head takes the breath and the balance.',
+    raise: ({ e }) => raised('should', 1, false, reasons(coldWater(e, WARM_HEAD_BELOW_C), coldAir(e))),
+  },
+  feet: {
+    title: 'Feet covered',
+    without: 'Shells, hooks and spines at the launch; cold feet after it.',
+    raise: () => ({ level: 'should', want: 1, grave: false, reasons: [{ because: 'always' }] }),
+  },
+  'warm-under': {
+    title: 'Warm under the drysuit',
+    without: 'A drysuit keeps water out and warms nobody by itself.',
+    raise: ({ e }) => raised('should', 1, false, reasons(coldWater(e, DRYSUIT_BELOW_C))),
+  },
 };
+
+function isPhone(kind: KindId): boolean {
+  return kind === 'phone' || kind === 'second-phone';
+}
+
+/** Wrong only where the jacket says what it fits. */
+function jacketSize({ item }: Aboard, { looked: { angler } }: NeedContext): Shortfall | null {
+  const { fitFromKg, fitToKg } = item.attributes;
+  if (!angler || (fitFromKg === undefined && fitToKg === undefined)) return null;
+  const haveKg = [fitFromKg ?? 0, fitToKg ?? Infinity] as const;
+  const fits = angler.massKg >= haveKg[0] && angler.massKg <= haveKg[1];
+  return fits ? null : { code: 'wrong-size', of: 'jacket', haveKg, bodyKg: angler.massKg };
+}
 
 function openWater({ brief, looked }: NeedContext): boolean {
   return brief.trip === 'open-water' || looked.water?.setting === 'open';

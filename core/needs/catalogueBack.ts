@@ -100,4 +100,28 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     without: 'You stand wet beside a locked vehicle.',
     raise: () => ({ level: 'should', want: 1, grave: false, reasons: [{ because: 'always' }] }),
   },
+  hour: {
+    title: 'The hour, to hand',
+    without: 'The turn-back passes unseen.',
+    raise: ({ e, looked }) =>
+      raised(
+        'should',
+        1,
+        false,
+        reasons(farther(e, 1000), inDark(e), looked.water?.tide !== null && farther(e, 500) && { because: 'tide' }),
+      ),
+  },
+  'keep-air': {
+    title: 'Pump and gauge',
+    without: 'Cool water softens the chambers, and a soft boat folds and drags.',
+    raise: ({ e }) => raised('should', 1, false, reasons(e.inflatable && { because: 'inflatable' })),
+  },
+  'mend-drive': {
+    title: 'Mend the drive',
+    without: 'A pin the size of a match ends the drive.',
+    raise: ({ e }) => {
+      const mechanical = e.drive === 'pedal' || e.drive === 'motor';
+      return raised('should', 1, false, reasons(mechanical && farther(e, 1000)));
+    },
+  },
 };

@@ -2,9 +2,11 @@ import { foodEnergy } from '../provisions/food';
 import { drinkingWater, type Effort } from '../provisions/water';
 import type { needsByPurpose } from './ids';
 import { type Need, type NeedTable, raised, reasons } from './need';
-import { coldWater, outOvernight } from './reason';
+import { coldAir, coldWater, inDark, outOvernight } from './reason';
 import type { Exposures } from '../exposures/exposures';
 
+/** Air that feels hotter than this asks for cooling, °C. */
+const HOT_FROM_C = 29;
 /** Charge carried over what is drawn. Rule of thumb until a battery's own sum is done. */
 const CHARGE_MARGIN = 1.25;
 /** Water treated on the way from the second day on, so only the first day's is carried. */
@@ -20,6 +22,21 @@ export const power: NeedTable<(typeof needsByPurpose.power)[number]> = {
       const list = reasons(e.electricsW > 0 && { because: 'electrics', watts: e.electricsW, hours });
       return raised('must', Math.ceil(e.electricsW * hours * CHARGE_MARGIN), false, list);
     },
+  },
+  'phone-power': {
+    title: 'Charge for phone and camera',
+    without: 'The picture or the call is lost to a flat battery.',
+    raise: ({ e }) => raised('should', 1, false, reasons(e.competition && { because: 'competition' }, outOvernight(e))),
+  },
+  'spare-cells': {
+    title: 'Cells for the lamps',
+    without: 'A lamp that dims stays dim.',
+    raise: ({ e }) => raised('could', 1, false, reasons(inDark(e))),
+  },
+  'motor-power': {
+    title: 'Charge for the motor',
+    without: 'The motor stops, and you paddle what it carried.',
+    raise: ({ e }) => raised('must', 1, false, reasons(e.drive === 'motor' && { because: 'motor' })),
   },
 };
 
@@ -96,20 +113,60 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     without: 'A bad evening and a worse night.',
     raise: ({ e }) => raised('should', 1, false, reasons(outOvernight(e))),
   },
+  heat: {
+    title: 'Cooling and salts',
+    without: 'Heat is a reason for a cooler jacket and more water, not for going without.',
+    raise: ({ e }) => {
+      const hot = (e.feelsMaxC ?? e.airMaxC ?? 0) > HOT_FROM_C;
+      return raised('should', 1, false, reasons(hot && { because: 'heat', airC: e.airMaxC ?? 0 }));
+    },
+  },
+  'hot-drink': {
+    title: 'A hot drink',
+    without: 'Nothing warms you from inside.',
+    raise: ({ e }) => raised('could', 1, false, reasons(coldWater(e, 12), coldAir(e))),
+  },
+  'dry-in-vehicle': {
+    title: 'A dry set in the vehicle',
+    without: 'You drive home wet.',
+    raise: ({ e }) => raised('should', 1, false, reasons(coldWater(e, 15))),
+  },
 };
 
+/** Counted once for a party, by the persons each thing serves. */
+function partyNeed(need: Need): Need {
+  return {
+    ...need,
+    shared: true,
+    amount: 'persons',
+    raise: (c) => {
+      const raise = need.raise(c);
+      return raise && { ...raise, want: c.e.party };
+    },
+  };
+}
 function campNeed(title: string, without: string, level: 'must' | 'should'): Need {
   return { title, without, raise: ({ e }) => raised(level, 1, false, reasons(outOvernight(e))) };
 }
 export const camp: NeedTable<(typeof needsByPurpose.camp)[number]> = {
-  shelter: campNeed('Shelter', 'A wet night in the open.', 'must'),
+  shelter: partyNeed(campNeed('Shelter', 'A wet night in the open.', 'must')),
   sleep: campNeed('Sleep warm', 'No sleep, and a day on the river after it.', 'must'),
-  cook: campNeed('Cook', 'Cold food for days.', 'should'),
-  'treat-water': campNeed('Make water drinkable', 'River water as it is.', 'must'),
-  waste: campNeed('Waste carried out', 'It stays on the bank.', 'must'),
-  'hang-food': campNeed('Food hung away from animals', 'Something else eats it, or comes for it.', 'should'),
-  fire: campNeed('Make fire, two ways', 'Wet and cold with no way to change it.', 'must'),
-  hygiene: campNeed('Wash and toilet', 'A sick stomach, days from a tap.', 'should'),
+  cook: partyNeed(campNeed('Cook', 'Cold food for days.', 'should')),
+  'treat-water': { ...campNeed('Make water drinkable', 'River water as it is.', 'must'), shared: true },
+  waste: { ...campNeed('Waste carried out', 'It stays on the bank.', 'must'), shared: true },
+  'hang-food': {
+    ...campNeed('Food hung away from animals', 'Something else eats it, or comes for it.', 'should'),
+    shared: true,
+  },
+  fire: { ...campNeed('Make fire, two ways', 'Wet and cold with no way to change it.', 'must'), shared: true },
+  hygiene: { ...campNeed('Wash and toilet', 'A sick stomach, days from a tap.', 'should'), shared: true },
+  animals: { ...campNeed('Animals kept off', 'Something walks through the camp at night.', 'should'), shared: true },
+  'camp-light': campNeed('Light in camp', 'Pegs, fire and food are found by feel.', 'should'),
+  'camp-power': {
+    ...campNeed('Charging in camp', 'The second day begins on a flat battery.', 'should'),
+    shared: true,
+    raise: ({ e }) => raised('could', 1, false, reasons(e.nights > 1 && outOvernight(e))),
+  },
 };
 
 function effortOf(e: Exposures): Effort {

@@ -1,12 +1,22 @@
-import { speciesTable } from '../species/species';
 import type { needsByPurpose } from './ids';
 import { type NeedContext, type NeedTable, type Reason, type Shortfall, raised, reasons, tooLittle } from './need';
-import { fishing, keepsFish, largestFish } from './reason';
+import type { KindId } from '../gear/kinds';
+import type { Technique } from '../outing/trip';
+import { ice } from '../provisions/ice';
+import { deeper, fishing, keepsFish, largestFish } from './reason';
 import type { Aboard } from '../outing/references';
 
 /** A net's hoop and bag against the largest likely fish. */
 const HOOP_SHARE = 0.6;
 const BAG_SHARE = 0.5;
+/** Drawn up from deeper than this, a fish swells, m. Usual practice. */
+const SWELLS_FROM_M = 10;
+/** Heat let in by a soft fish bag, W/K. Rule of thumb. */
+const USUAL_STORE_UA = 0.9;
+/** Stream from which an anchor wants release, float and trolley, m/s. */
+const ANCHOR_CARE_MPS = 0.5;
+const drogues: readonly KindId[] = ['drogue', 'big-drogue', 'chain-drag'];
+const poles: readonly KindId[] = ['stake-pole', 'short-pole', 'push-pole'];
 /** Longer than this, alone: two ways to land it. */
 const LARGE_FISH_M = 1;
 
@@ -50,7 +60,7 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     without: 'The fish leaves with the lure, and a hook in its jaw.',
     raise: ({ e }) =>
       raised(e.toothy ? 'must' : 'should', 1, false, reasons(fishing(e), e.toothy && { because: 'toothy' })),
-    lacks: ({ item }, { e }) => (e.toothy && item.kind !== 'bite-leader' ? { code: 'bites-through' } : null),
+    lacks: ({ item }, { e }) => (e.toothy && !item.qualities.includes('bites') ? { code: 'bites-through' } : null),
   },
   bait: {
     title: 'Bait, kept well',
@@ -68,16 +78,45 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
   'find-depth': {
     title: 'Depth and speed',
     without: 'The lure runs above the fish, or under them.',
-    raise: ({ e, brief }) => {
+    raise: ({ e, brief, looked }) => {
       const technique = (['trolling', 'jigging', 'drifting'] as const).find((one) => brief.techniques.includes(one));
-      const level = technique === 'trolling' ? 'should' : 'could';
+      const needed = looked.angler?.schools.sounder === 'needed';
       return raised(
-        level,
+        technique === 'trolling' || needed ? 'should' : 'could',
         1,
         false,
-        reasons(fishing(e) && technique !== undefined && { because: 'technique', technique }),
+        reasons(
+          fishing(e) && technique !== undefined && { because: 'technique', technique },
+          fishing(e) && needed && { because: 'sounder-school' },
+        ),
       );
     },
+  },
+  terminal: {
+    title: 'Hooks and sinkers',
+    without: 'Bait without a hook feeds the fish.',
+    raise: ({ e, brief }) =>
+      raised('must', 1, false, reasons(fishing(e) && byTechnique(brief, 'live bait', 'anchored bait'))),
+  },
+  'rod-holders': {
+    title: 'Rods held for trolling',
+    without: 'A rod under the arm goes at the first take.',
+    raise: ({ e, brief }) => raised('should', 1, false, reasons(fishing(e) && byTechnique(brief, 'trolling'))),
+  },
+  'see-into-water': {
+    title: 'See into the water',
+    without: 'The fish sees you first.',
+    raise: ({ e, brief }) => raised('should', 1, false, reasons(fishing(e) && byTechnique(brief, 'sight fishing'))),
+  },
+  'line-clear': {
+    title: 'Fly line kept clear',
+    without: 'A loop round a foot, a pedal or a cleat.',
+    raise: ({ e, brief }) => raised('could', 1, false, reasons(fishing(e) && byTechnique(brief, 'fly'))),
+  },
+  'bait-catching': {
+    title: 'Catch the bait',
+    without: 'Without bait ashore, the morning goes looking for it.',
+    raise: ({ e, brief }) => raised('could', 1, false, reasons(fishing(e) && byTechnique(brief, 'live bait'))),
   },
 };
 
@@ -103,7 +142,10 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
       const list = reasons(competing(c), keepsFish(c.e));
       return raised(c.e.competition ? 'must' : 'should', c.e.competition ? 2 : 1, false, list);
     },
-    lacks: (a, { e }) => tooLittle(a, 'lengthM', e.largest?.lengthM ?? 0),
+    lacks: (a, { e }) =>
+      a.item.qualities.includes('floats') || a.item.qualities.includes('tethered')
+        ? tooLittle(a, 'lengthM', e.largest?.lengthM ?? 0)
+        : { code: 'not-retained' },
   },
   dispatch: {
     title: 'Kill and bleed it quickly',
@@ -114,8 +156,8 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     title: 'Keep it cold',
     without: 'The fish spoils before it is home.',
     raise: ({ e }) => raised('must', 1, false, reasons(keepsFish(e))),
-    lacks: (a, { e, brief }) => {
-      const longest = Math.max(0, ...brief.targets.map((id) => speciesTable[id].usual.lengthM));
+    lacks: (a, { e, looked }) => {
+      const longest = Math.max(0, ...looked.targets.map((one) => one.usual.lengthM));
       return tooLittle(a, 'hours', Math.min(e.hoursAfloat ?? 0, 24)) ?? tooLittle(a, 'lengthM', longest);
     },
   },
@@ -130,7 +172,36 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     distinctKinds: true,
     raise: (c) => raised('must', 2, false, reasons(competing(c))),
   },
+  'fish-care': {
+    title: 'A wet place for the fish',
+    without: 'Slime left on a dry deck is skin the fish needs.',
+    raise: ({ e }) => raised('could', 1, false, reasons(fishing(e) && e.keep === 0 && { because: 'released' })),
+  },
+  'send-down': {
+    title: 'Send it back down',
+    without: 'A fish blown up from the deep floats, and the gulls have it.',
+    raise: ({ e, looked }) =>
+      raised('should', 1, false, reasons(fishing(e) && e.keep === 0 && deeper(looked.area?.depthM, SWELLS_FROM_M))),
+  },
+  ice: {
+    title: 'Ice',
+    without: 'The store warms, and the fish with it.',
+    amount: 'iceKg',
+    raise: ({ e }) => raised('should', iceWanted(e), false, reasons(keepsFish(e))),
+  },
 };
+
+/** Ice for what is kept, in the usual bag, up to a tenth of a kilogram; rule of thumb until the store's own sheet is done. */
+function iceWanted(e: NeedContext['e']): number {
+  const { iceKg } = ice({
+    fishKg: e.keepKg,
+    fishStartC: e.waterC ?? 15,
+    hours: Math.min(e.hoursAfloat ?? 0, 24),
+    ambientC: Math.max(e.airMaxC ?? 20, 5),
+    uaWK: USUAL_STORE_UA,
+  });
+  return Math.ceil(iceKg * 10) / 10;
+}
 
 export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
   'hold-boat': {
@@ -140,16 +211,56 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
       const technique = (['anchored bait', 'drifting'] as const).find((one) => brief.techniques.includes(one));
       return raised('should', 1, false, reasons(technique !== undefined && { because: 'technique', technique }));
     },
-    lacks: ({ item }, { brief }) =>
-      item.kind === 'drogue' && !brief.techniques.includes('drifting') ? { code: 'wrong-technique' } : null,
+    lacks: ({ item }, { brief, e, looked }) => {
+      if (drogues.includes(item.kind))
+        return brief.techniques.includes('drifting') ? null : { code: 'wrong-technique' };
+      const school = looked.angler?.schools.riverAnchor;
+      if (poles.includes(item.kind) || !e.river || !inCurrent(e)) return null;
+      if (school !== 'trolley, float and release') return { code: 'school-no-anchor' };
+      return item.qualities.includes('release') ? null : { code: 'no-release' };
+    },
+  },
+  'anchor-trolley': {
+    title: 'Anchor led to bow or stern',
+    without: 'Anchored by the side, the stream rolls the boat over.',
+    raise: ({ e, brief }) => raised('should', 1, false, reasons(anchors(brief) && inCurrent(e))),
+  },
+  'anchor-release': {
+    title: 'Anchor let go by hand, and found again',
+    without: 'Held fast by the stream, the bow goes under and the line will not come off.',
+    raise: ({ e, brief }) => raised('must', 1, false, reasons(anchors(brief) && inCurrent(e))),
+    lacks: ({ item }) =>
+      item.qualities.includes('release') && item.qualities.includes('buoyed') ? null : { code: 'no-release' },
+  },
+  'stand-up': {
+    title: 'Something to stand up by',
+    without: 'Getting up and down is when a standing angler goes in.',
+    raise: ({ e }) => raised('should', 1, false, reasons(e.standing && { because: 'standing' })),
+  },
+  'pole-boat': {
+    title: 'Pole or push the boat',
+    without: 'A paddle blade slaps, and the flat empties.',
+    raise: ({ e, brief }) => raised('should', 1, false, reasons(e.standing && byTechnique(brief, 'sight fishing'))),
   },
 };
+
+function byTechnique(brief: NeedContext['brief'], ...some: Technique[]): Reason | false {
+  const technique = some.find((one) => brief.techniques.includes(one));
+  return technique !== undefined && { because: 'technique', technique };
+}
+function anchors(brief: NeedContext['brief']): boolean {
+  return brief.techniques.includes('anchored bait');
+}
+/** Stream from which an anchor needs its release, m/s. */
+function inCurrent(e: NeedContext['e']): Reason | false {
+  return (e.stream?.value ?? 0) >= ANCHOR_CARE_MPS && { because: 'current' };
+}
 
 function onlyFly({ brief }: NeedContext): boolean {
   return brief.techniques.includes('fly') && brief.techniques.every((one) => one === 'fly' || one === 'sight fishing');
 }
 
-function landingLacks(a: Aboard, { e, brief }: NeedContext): Shortfall | null {
+function landingLacks(a: Aboard, { e, looked }: NeedContext): Shortfall | null {
   const largest = e.largest?.lengthM ?? 0;
   const released = e.keep === 0;
   if (a.item.kind === 'gaff') {
@@ -157,7 +268,7 @@ function landingLacks(a: Aboard, { e, brief }: NeedContext): Shortfall | null {
     return released ? { code: 'gaff-release' } : null;
   }
   if (a.item.kind === 'lip-grip') {
-    const soft = brief.targets.some((id) => speciesTable[id].mouth === 'small');
+    const soft = looked.targets.some((one) => one.mouth === 'small');
     return soft ? { code: 'grip-mouth' } : null;
   }
   if (released && !a.item.qualities.includes('coated')) return { code: 'not-coated' };

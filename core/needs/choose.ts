@@ -24,7 +24,7 @@ export function choicesFor(
   return items
     .filter((item) => !aboardIds.has(item.id) && kinds[item.kind].means.includes(needId))
     .map((item): Choice => {
-      const aboard: Aboard = { item, entry: { itemId: item.id, quantity: 1, apart: false } };
+      const aboard: Aboard = { item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } };
       return { item, shortfall: serviceLacks(aboard, lastDay, taken) ?? catalogue[needId].lacks?.(aboard, c) ?? null };
     })
     .sort((a, b) => Number(a.shortfall !== null) - Number(b.shortfall !== null) || a.item.massKg - b.item.massKg);

@@ -69,7 +69,9 @@ export function judgeNeed(id: NeedId, raise: Raise, c: NeedContext, candidates: 
   const fit: Aboard[] = [];
   let counted = 0;
   for (const { aboard, unserviceable } of candidates) {
-    const shortfall = unserviceable ?? need.lacks?.(aboard, c) ?? null;
+    const elsewhere =
+      aboard.entry.withId !== null && need.shared !== true ? ({ code: 'in-other-boat' } as const) : null;
+    const shortfall = unserviceable ?? elsewhere ?? need.lacks?.(aboard, c) ?? null;
     const { quantity } = aboard.entry;
     const amount = attribute ? (aboard.item.attributes[attribute] ?? 0) * quantity : quantity;
     means.push(itemMeans(aboard, shortfall, amount));

@@ -27,7 +27,13 @@ export type Reason =
         | 'toothy'
         | 'competition'
         | 'fishing'
-        | 'standing';
+        | 'standing'
+        | 'inflatable'
+        | 'heavy'
+        | 'sounder-school'
+        | 'tide'
+        | 'motor'
+        | 'current';
     }
   | { because: 'distance'; metres: number }
   | { because: 'dark'; minutes: number; until: string }
@@ -35,6 +41,9 @@ export type Reason =
   | { because: 'surf'; breakerM: number }
   | { because: 'rapids'; count: number }
   | { because: 'cold-water'; waterC: number }
+  | { because: 'cold-air'; feelsC: number }
+  | { because: 'deep'; metres: number }
+  | { because: 'released' }
   | { because: 'hours'; hours: number }
   | { because: 'wind'; mps: number }
   | { because: 'heat'; airC: number }
@@ -75,9 +84,17 @@ export type Shortfall =
         | 'alarm-early'
         | 'wrong-technique'
         | 'bites-through'
-        | 'too-thin';
+        | 'too-thin'
+        | 'not-waterproof'
+        | 'not-retained'
+        | 'not-charged'
+        | 'school-no-anchor'
+        | 'no-release'
+        | 'in-other-boat';
     }
   | { code: 'out-of-date'; on: string }
+  | { code: 'wrong-size'; of: 'jacket'; haveKg: readonly [number, number]; bodyKg: number }
+  | { code: 'wrong-size'; of: 'paddle'; haveM: number; wantM: number }
   | { code: 'same-container'; withItem: string }
   | { code: 'same-battery'; withItem: string }
   | { code: 'too-little'; attribute: AttributeId; have: number; want: number };
@@ -112,6 +129,8 @@ export interface Need {
   without: string;
   /** Summed in this measure instead of counted by means. */
   amount?: AttributeId;
+  /** One of it serves the whole party, and may lie in any boat of it. */
+  shared?: boolean;
   /** Means must be of different kinds (a lamp on the mast and one on the head). */
   distinctKinds?: boolean;
   raise: (c: NeedContext) => Raise | null;

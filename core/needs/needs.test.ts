@@ -163,8 +163,9 @@ describe('means that count', () => {
     expect(why('land-fish', withItem(withItem(dusk, 'gaff', 0), 'wide-net', 1), bare)).toEqual(['not-coated']);
   });
   it('of a measured amount are summed', () => {
-    const want = need('water', ready)?.want ?? 0;
-    expect(need('water', withItem(ready, 'bottle', Math.ceil(want)))?.met).toBe(true);
-    expect(need('water', withItem(ready, 'bottle', Math.floor(want - 0.05)))?.met).toBe(false);
+    const dry = withItem(ready, 'frozen', 0);
+    const want = need('water', dry)?.want ?? 0;
+    expect(need('water', withItem(dry, 'bottle', Math.ceil(want)))?.met).toBe(true);
+    expect(need('water', withItem(dry, 'bottle', Math.floor(want - 0.05)))?.met).toBe(false);
   });
 });

@@ -151,7 +151,7 @@ interface Candidate {
 /** Each piece still ashore of a serviceable item, with what it counts for. */
 function copiesOf(item: Item, group: readonly JudgedNeed[], j: Judging): Candidate[] {
   const aboard = j.looked.aboard.find((one) => one.item.id === item.id)?.entry.quantity ?? 0;
-  const one = { item, entry: { itemId: item.id, quantity: 1, apart: false } };
+  const one = { item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } };
   if (aboard >= item.quantity || serviceLacks(one, j.lastDay, j.taken) !== null) return [];
   const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
   const amounts = new Map<NeedId, number>();

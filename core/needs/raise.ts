@@ -11,12 +11,13 @@ type NeedRule = Extract<Rule, { rule: 'need' }>;
 
 /** Every need this outing raises, the rule pack's own word added: a rule makes it law and may ask for more. */
 export function raisedNeeds(c: NeedContext, pack: RulePack | null): RaisedNeed[] {
+  const law = pack?.standing !== 'practice';
   const rules = pack?.rules.filter((rule) => rule.rule === 'need') ?? [];
   const list: RaisedNeed[] = [];
   for (const id of needIds) {
     let raise = catalogue[id].raise(c);
     for (const rule of rules)
-      if (rule.needId === id && applies(rule.when, c)) raise = asLaw(raise, rule, pack?.authority ?? '');
+      if (rule.needId === id && applies(rule.when, c)) raise = asRule(raise, rule, pack?.authority ?? '', law);
     if (raise) list.push({ id, raise });
   }
   return list;
@@ -35,10 +36,10 @@ function applies(when: NeedRule['when'], { e }: NeedContext): boolean {
   }
 }
 
-function asLaw(own: Raise | null, rule: NeedRule, authority: string): Raise {
+function asRule(own: Raise | null, rule: NeedRule, authority: string, law: boolean): Raise {
   const because = { because: 'rule', authority, text: rule.text, citation: rule.citation } as const;
   return {
-    level: 'law',
+    level: law || own?.level === 'law' ? 'law' : 'must',
     want: Math.max(own?.want ?? 1, rule.want ?? 1),
     grave: own?.grave ?? false,
     reasons: [...(own?.reasons ?? []), because],

@@ -98,6 +98,7 @@ describe('the quietest outing there is', () => {
         'buoyancy',
         'call-for-help',
         'cut-line',
+        'feet',
         'first-aid',
         'get-back-in',
         'keys',

@@ -1,5 +1,4 @@
 import type { Exposures } from '../exposures/exposures';
-import { speciesTable } from '../species/species';
 import type { Reason } from './need';
 
 /** Farther out than this many metres, as a reason; false when nearer or not known. */
@@ -25,6 +24,14 @@ export function throughSurf(e: Exposures, overM: number): Reason | false {
 export function coldWater(e: Exposures, belowC: number): Reason | false {
   return e.waterC !== null && e.waterC < belowC && { because: 'cold-water', waterC: e.waterC };
 }
+/** Air that feels colder than this, °C, with the wind in it. */
+const COLD_AIR_BELOW_C = 3;
+export function coldAir(e: Exposures): Reason | false {
+  return e.feelsMinC !== null && e.feelsMinC < COLD_AIR_BELOW_C && { because: 'cold-air', feelsC: e.feelsMinC };
+}
+export function deeper(metres: number | undefined, thanM: number): Reason | false {
+  return metres !== undefined && metres > thanM && { because: 'deep', metres };
+}
 export function fishing(e: Exposures): Reason | false {
   return e.largest !== null && { because: 'fishing' };
 }
@@ -33,5 +40,5 @@ export function keepsFish(e: Exposures): Reason | false {
 }
 export function largestFish(e: Exposures): Reason | false {
   const { largest } = e;
-  return largest !== null && { because: 'species', name: speciesTable[largest.id].name, lengthM: largest.lengthM };
+  return largest !== null && { because: 'species', name: largest.species.name, lengthM: largest.lengthM };
 }

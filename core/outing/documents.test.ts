@@ -6,6 +6,8 @@ import { itemSchema } from './item';
 import { outingSchema } from './outing';
 import { lookUp, openBlanks } from './references';
 import { rulePackSchema } from './rulePack';
+import { baselinePack } from '../needs/baseline';
+import { ownSpeciesSchema } from '../species/ownSpecies';
 import { waterSchema } from './water';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
@@ -21,7 +23,8 @@ describe('the demo data', () => {
       check(craftSchema, data.references.craft);
       check(itemSchema, data.references.items);
       check(waterSchema, data.references.waters);
-      check(rulePackSchema, data.references.rulePacks);
+      check(rulePackSchema, [...data.references.rulePacks, baselinePack]);
+      check(ownSpeciesSchema, data.references.species);
       check(outingSchema, data.outings);
       for (const outing of data.outings) expect(outing.brief.date > day).toBe(true);
     }
@@ -47,7 +50,7 @@ describe('what an outing points at', () => {
       'grey-wagtail',
     ]);
     expect(openBlanks(outing.brief, looked)).toEqual([]);
-    const bare = lookUp(outing, { angler: null, craft: [], items: [], waters: [], rulePacks: [] });
+    const bare = lookUp(outing, { angler: null, craft: [], items: [], waters: [], rulePacks: [], species: [] });
     expect(bare.aboard).toEqual([]);
     expect(openBlanks(outing.brief, bare)).toEqual(['water', 'launch', 'area', 'craft', 'angler']);
   });

@@ -20,6 +20,7 @@ describe('the loadout', () => {
       itemId: 'radio',
       quantity: 2,
       apart: true,
+      withId: null,
     });
     expect(withItem(two, 'radio', 0).loadout).toHaveLength(ready.loadout.length - 1);
   });

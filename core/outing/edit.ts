@@ -9,8 +9,8 @@ export function withItem(outing: Outing, itemId: string, quantity: number): Outi
   const loadout = outing.loadout.filter((entry) => entry.itemId !== itemId);
   if (quantity < 1) return { ...outing, loadout };
   const at = outing.loadout.findIndex((entry) => entry.itemId === itemId);
-  const apart = outing.loadout[at]?.apart ?? false;
-  const entry: LoadoutEntry = { itemId, quantity, apart };
+  const { apart = false, withId = null } = outing.loadout[at] ?? {};
+  const entry: LoadoutEntry = { itemId, quantity, apart, withId };
   return { ...outing, loadout: at < 0 ? [...loadout, entry] : loadout.toSpliced(at, 0, entry) };
 }
 
@@ -63,5 +63,5 @@ export function applyRepair(outing: Outing, repair: Repair, now: Instant): Outin
 export function alwaysAboard(items: readonly Item[]): LoadoutEntry[] {
   return items
     .filter((item) => item.always && item.condition === 'good')
-    .map((item) => ({ itemId: item.id, quantity: 1, apart: false }));
+    .map((item) => ({ itemId: item.id, quantity: 1, apart: false, withId: null }));
 }

@@ -3,6 +3,9 @@ import { attributeIds, qualityIds } from '../gear/attributes';
 import { kindIds } from '../gear/kinds';
 import { dateText, idText, nameText, noteText, quantity, wholeNumber } from './field';
 
+/** About 60 kB of picture. */
+export const PHOTO_MOST_CHARS = 80_000;
+
 /** Something owned, in the locker. Mass is of one piece. */
 export const itemSchema = z.strictObject({
   format: z.literal('item/1'),
@@ -15,6 +18,19 @@ export const itemSchema = z.strictObject({
   attributes: z.partialRecord(z.enum(attributeIds), quantity(0, 100_000, '')),
   qualities: z.array(z.enum(qualityIds)).max(qualityIds.length),
   condition: z.enum(['good', 'failed inspection', 'under repair']),
+  /** Packed: longest, middle, shortest, m; null: as usual for the kind. */
+  sizeM: z.tuple([quantity(0, 6, 'm'), quantity(0, 3, 'm'), quantity(0, 3, 'm')]).nullable(),
+  /** What was paid, in one's own money; null: not written down. */
+  cost: quantity(0, 100_000, '').nullable(),
+  boughtOn: dateText.nullable(),
+  /** When it was last looked over as its kind asks; null: never. */
+  servicedOn: dateText.nullable(),
+  /** A small picture as a data address, made in the browser; null: none. */
+  photo: z
+    .string()
+    .max(PHOTO_MOST_CHARS, 'The picture is too large.')
+    .regex(/^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/=]+$/, 'Not a picture that can be kept.')
+    .nullable(),
   /** The last day it is in date; null: it does not expire. */
   expiresOn: dateText.nullable(),
   /** The item it lives in; counts only when that item is aboard too. */

@@ -38,6 +38,7 @@ export function newOuting(id: string, date: string, references: References): Out
     },
     conditions: { source: 'typed', from: '', takenAt: null, waterC: null, hours: [] },
     loadout: alwaysAboard(references.items),
+    company: [],
     accepted: [],
   };
 }

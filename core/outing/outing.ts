@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { speciesIds } from '../species/species';
 import { clockText, dateText, idText, instantText, lineText, nameText, placed, quantity, wholeNumber } from './field';
+import { needIds } from '../needs/ids';
 import { techniques, tripTypes } from './trip';
 
 /** One hour of the day as typed; null where nobody wrote a figure. */
@@ -25,7 +25,7 @@ const waypoint = z.strictObject({ ...placed, name: lineText });
 export type Waypoint = z.infer<typeof waypoint>;
 
 export const briefSchema = z.strictObject({
-  targets: z.array(z.enum(speciesIds)).max(6),
+  targets: z.array(idText).max(6),
   /** Fish kept; 0: all released. */
   keep: wholeNumber(0, 50),
   waterId: idText.nullable(),
@@ -70,7 +70,18 @@ const loadoutEntry = z.strictObject({
   quantity: wholeNumber(1, 500),
   /** Carried by itself for this outing, not in the container it lives in. */
   apart: z.boolean(),
+  /** The companion whose boat it rides in; null: in one's own. */
+  withId: idText.nullable(),
 });
+/** Someone else of the party in a boat of their own, and what they have said they carry for themselves. */
+const companion = z.strictObject({
+  id: idText,
+  name: nameText,
+  boat: lineText,
+  /** Personal needs they have said yes to. */
+  says: z.array(z.enum(needIds)).max(needIds.length),
+});
+export type Companion = z.infer<typeof companion>;
 const acceptance = z.strictObject({
   /** The finding's key. */
   key: z.string().max(200),
@@ -88,6 +99,8 @@ export const outingSchema = z.strictObject({
   brief: briefSchema,
   conditions: conditionsSchema,
   loadout: z.array(loadoutEntry).max(400),
+  /** The others of the party, by name. The party may be larger than what is written here. */
+  company: z.array(companion).max(11),
   accepted: z.array(acceptance).max(200),
 });
 export type Outing = z.infer<typeof outingSchema>;

@@ -1,6 +1,10 @@
 import type { Angler } from './angler';
 import type { Craft } from './craft';
 import type { Item } from './item';
+import { baselinePack } from '../needs/baseline';
+import type { OwnSpecies } from '../species/ownSpecies';
+import type { Species } from '../species/species';
+import { speciesOf } from '../species/speciesOf';
 import type { RulePack } from './rulePack';
 import type { Area, Launch, Water } from './water';
 import type { Brief, LoadoutEntry, Outing } from './outing';
@@ -12,6 +16,8 @@ export interface References {
   items: readonly Item[];
   waters: readonly Water[];
   rulePacks: readonly RulePack[];
+  /** Fish of the angler's own, beside the reference table. */
+  species: readonly OwnSpecies[];
 }
 
 /** One line of the loadout with the item it names. */
@@ -30,6 +36,10 @@ export interface Looked {
   landing: Launch | null;
   area: Area | null;
   rulePack: RulePack | null;
+  /** The fish sought, as far as they are known. */
+  targets: readonly Species[];
+  /** The angler's own fish, for looking others up. */
+  species: readonly Species[];
   aboard: readonly Aboard[];
 }
 
@@ -57,7 +67,9 @@ export function lookUp(outing: Outing, references: References): Looked {
     launch: water ? byId(water.launches, brief.launchId) : null,
     landing: water ? byId(water.launches, brief.landingId ?? brief.launchId) : null,
     area: water ? byId(water.areas, brief.areaId) : null,
-    rulePack: water ? byId(references.rulePacks, water.rulePackId) : null,
+    rulePack: water ? byId([...references.rulePacks, baselinePack], water.rulePackId) : null,
+    targets: brief.targets.flatMap((id) => speciesOf(id, references.species) ?? []),
+    species: references.species,
     aboard: outing.loadout.flatMap((entry) => {
       const item = items.get(entry.itemId);
       return item ? [{ item, entry }] : [];
@@ -71,7 +83,7 @@ export type Blank = (typeof blanks)[number];
 
 export function openBlanks(brief: Brief, looked: Looked): Blank[] {
   const filled: Record<Blank, boolean> = {
-    targets: brief.targets.length > 0 || brief.trip === 'shakedown',
+    targets: looked.targets.length > 0 || brief.trip === 'shakedown',
     water: looked.water !== null,
     launch: looked.launch !== null,
     area: looked.area !== null,

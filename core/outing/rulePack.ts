@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { needIds } from '../needs/ids';
-import { speciesIds } from '../species/species';
 import { dateText, idText, lineText, nameText, quantity, wholeNumber } from './field';
 
 export const ruleOccasions = ['always', 'in the dark', 'fishing', 'keeping fish'] as const;
@@ -18,9 +17,25 @@ export const ruleSchema = z.discriminatedUnion('rule', [
     /** The outings it speaks of. */
     when: z.enum(ruleOccasions),
   }),
-  z.strictObject({ ...cited, rule: z.literal('rods'), most: wholeNumber(1, 20) }),
-  z.strictObject({ ...cited, rule: z.literal('bag'), speciesId: z.enum(speciesIds), most: wholeNumber(0, 100) }),
-  z.strictObject({ ...cited, rule: z.literal('closed'), speciesId: z.enum(speciesIds), from: monthDay, to: monthDay }),
+  /** `withPermission` is how many with a second-rod permission carried; null: none is given. */
+  z.strictObject({
+    ...cited,
+    rule: z.literal('rods'),
+    most: wholeNumber(1, 20),
+    withPermission: wholeNumber(1, 20).nullable().default(null),
+  }),
+  /** A fish may be kept only from this length on, or within a window. */
+  z.strictObject({
+    ...cited,
+    rule: z.literal('size'),
+    speciesId: idText,
+    leastM: quantity(0, 4, 'm'),
+    mostM: quantity(0, 4, 'm').nullable().default(null),
+  }),
+  /** No anchor may be set there; null: nowhere on this water. */
+  z.strictObject({ ...cited, rule: z.literal('no-anchor'), areaId: idText.nullable() }),
+  z.strictObject({ ...cited, rule: z.literal('bag'), speciesId: idText, most: wholeNumber(0, 100) }),
+  z.strictObject({ ...cited, rule: z.literal('closed'), speciesId: idText, from: monthDay, to: monthDay }),
 ]);
 export type Rule = z.infer<typeof ruleSchema>;
 
@@ -30,6 +45,8 @@ export const rulePackSchema = z.strictObject({
   id: idText,
   name: nameText,
   authority: nameText,
+  /** A law makes its needs law; good practice makes them musts. */
+  standing: z.enum(['law', 'practice']).default('law'),
   lastCheckedOn: dateText,
   rules: z.array(ruleSchema).max(200),
 });

@@ -1,4 +1,4 @@
-import { speciesTable } from '../species/species';
+import { speciesOf } from '../species/speciesOf';
 import { capital, listed } from '../units/words';
 import type { Brief } from './outing';
 import type { References } from './references';
@@ -7,11 +7,11 @@ import type { References } from './references';
 export const UNTITLED = 'New outing';
 
 /** A name made from the brief: the fish and the place, as far as they are known. */
-export function titleFrom(brief: Brief, references: Pick<References, 'waters'>): string {
+export function titleFrom(brief: Brief, references: Pick<References, 'waters' | 'species'>): string {
   const area = references.waters
     .find((water) => water.id === brief.waterId)
     ?.areas.find((one) => one.id === brief.areaId);
-  const fish = listed(brief.targets.map((id) => speciesTable[id].name));
+  const fish = listed(brief.targets.flatMap((id) => speciesOf(id, references.species)?.name ?? []));
   const place = area ? `at ${area.name}` : '';
   return capital([fish, place].filter((part) => part !== '').join(' ')) || UNTITLED;
 }
@@ -20,7 +20,7 @@ export function titleFrom(brief: Brief, references: Pick<References, 'waters'>):
 export function withBrief<T extends { brief: Brief; title: string }>(
   outing: T,
   change: Partial<Brief>,
-  references: Pick<References, 'waters'>,
+  references: Pick<References, 'waters' | 'species'>,
 ): T {
   const brief = { ...outing.brief, ...change };
   const own = outing.title !== UNTITLED && outing.title !== titleFrom(outing.brief, references);

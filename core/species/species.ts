@@ -5,7 +5,7 @@ export type Range = readonly [number, number];
 
 /** What a fish is, and what it asks of tackle and hands. All of it usual practice, rounded. */
 export interface Species {
-  id: SpeciesId;
+  id: string;
   name: string;
   habitats: readonly Habitat[];
   continents: string;

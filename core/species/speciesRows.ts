@@ -1,5 +1,6 @@
 /** Where a species is met from a kayak. */
-export type Habitat = 'fresh' | 'estuary' | 'coast' | 'open';
+export const habitats = ['fresh', 'estuary', 'coast', 'open'] as const;
+export type Habitat = (typeof habitats)[number];
 
 /**
  * name; habitats; continents; usual length m, mass kg; largest likely length m, mass kg; teeth; mouth; what hurts the hand; seconds in air when released;

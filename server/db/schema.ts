@@ -17,9 +17,10 @@ export const craft = documentTable('craft');
 export const items = documentTable('items');
 export const waters = documentTable('waters');
 export const rulePacks = documentTable('rule_packs');
+export const species = documentTable('species');
 export const outings = documentTable('outings');
 export type DocumentTable =
-  typeof anglers | typeof craft | typeof items | typeof waters | typeof rulePacks | typeof outings;
+  typeof anglers | typeof craft | typeof items | typeof waters | typeof rulePacks | typeof species | typeof outings;
 
 /** The walk-round's answers. A trigger of the migration refuses to change or remove a row. */
 export const walkAnswers = pgTable(

@@ -6,6 +6,7 @@ import { craftSchema } from '#core/outing/craft';
 import { itemSchema } from '#core/outing/item';
 import { rulePackSchema } from '#core/outing/rulePack';
 import { waterSchema } from '#core/outing/water';
+import { ownSpeciesSchema } from '#core/species/ownSpecies';
 import { documentRoutes, keptSchema } from '../documents/routes';
 import type { Stores } from '../stores';
 
@@ -15,6 +16,7 @@ const allSchema = z.object({
   items: z.array(keptSchema(itemSchema)),
   waters: z.array(keptSchema(waterSchema)),
   rulePacks: z.array(keptSchema(rulePackSchema)),
+  species: z.array(keptSchema(ownSpeciesSchema)),
 });
 
 /** What outings point at: each kind as documents, and all of them in one answer for those who judge. */
@@ -32,6 +34,7 @@ export function referenceRoutes(parent: FastifyInstance, from: Stores): void {
     }),
   );
   documentRoutes(parent, '/api/rule-packs', 'rule pack', rulePackSchema, from.rulePacks);
+  documentRoutes(parent, '/api/species', 'species', ownSpeciesSchema, from.species);
   const app = parent.withTypeProvider<ZodTypeProvider>();
   app.get('/api/references', { schema: { tags: ['references'], response: { 200: allSchema } } }, async () => ({
     anglers: await from.anglers.list(),
@@ -39,5 +42,6 @@ export function referenceRoutes(parent: FastifyInstance, from: Stores): void {
     items: await from.items.list(),
     waters: await from.waters.list(),
     rulePacks: await from.rulePacks.list(),
+    species: await from.species.list(),
   }));
 }

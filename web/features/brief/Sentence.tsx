@@ -6,7 +6,7 @@ import { Link as RouterLink } from 'react-router';
 import type { Brief } from '#core/outing/outing';
 import { withBrief } from '#core/outing/title';
 import { techniques, tripTechniques, tripTypes, tripWords } from '#core/outing/trip';
-import { speciesIds, speciesTable } from '#core/species/species';
+import { allSpecies } from '#core/species/speciesOf';
 import { withHours } from '#core/outing/hours';
 import { dayInWords, shiftClock } from '#core/units/time';
 import { capital, count, distance, listed } from '#core/units/words';
@@ -32,10 +32,10 @@ export function Sentence() {
       sx={{ fontFamily: serif, fontSize: { xs: '1.25rem', sm: '1.42rem' }, lineHeight: 1.5 }}
     >
       {'For '}
-      <Blank asks="Which fish" text={listed(brief.targets.map((id) => speciesTable[id].name))}>
+      <Blank asks="Which fish" text={listed(looked.targets.map((one) => one.name))}>
         {(close) => (
           <PickSeveral
-            options={speciesIds.map((id) => ({ id, name: capital(speciesTable[id].name) }))}
+            options={allSpecies(references.species).map(({ id, name }) => ({ id, name: capital(name) }))}
             chosen={brief.targets}
             most={6}
             onChange={(targets) => set({ targets })}

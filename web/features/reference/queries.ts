@@ -5,6 +5,7 @@ import type { Craft } from '#core/outing/craft';
 import type { Item } from '#core/outing/item';
 import type { References } from '#core/outing/references';
 import type { RulePack } from '#core/outing/rulePack';
+import type { OwnSpecies } from '#core/species/ownSpecies';
 import type { Water } from '#core/outing/water';
 import { type Kept, request } from '../../app/api';
 
@@ -16,6 +17,7 @@ export interface DocumentKinds {
   items: Item;
   waters: Water;
   rulePacks: RulePack;
+  species: OwnSpecies;
 }
 export type Kind = keyof DocumentKinds;
 export type KeptReferences = { [K in Kind]: Kept<DocumentKinds[K]>[] };
@@ -26,6 +28,7 @@ const paths: Record<Kind, string> = {
   items: '/api/items',
   waters: '/api/waters',
   rulePacks: '/api/rule-packs',
+  species: '/api/species',
 };
 
 /** All that outings point at, with versions. */
@@ -44,6 +47,7 @@ export function useReferences(): { references: References | undefined; error: un
         items: data.items.map(({ doc }) => doc),
         waters: data.waters.map(({ doc }) => doc),
         rulePacks: data.rulePacks.map(({ doc }) => doc),
+        species: data.species.map(({ doc }) => doc),
       },
     [data],
   );

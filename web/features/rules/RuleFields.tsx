@@ -8,7 +8,8 @@ import { type UseFormReturn, useFieldArray } from 'react-hook-form';
 import { catalogue } from '#core/needs/catalogue';
 import { needIds } from '#core/needs/ids';
 import { type Rule, type RulePack, ruleOccasions } from '#core/outing/rulePack';
-import { speciesIds, speciesTable } from '#core/species/species';
+import type { References } from '#core/outing/references';
+import { allSpecies } from '#core/species/speciesOf';
 import { capital } from '#core/units/words';
 import { FormChoice, FormNumber, FormText, asOptions } from '../../parts/fields';
 
@@ -17,9 +18,10 @@ const kindWords: Record<Rule['rule'], string> = {
   rods: 'How many rods',
   bag: 'How many of a fish may be kept',
   closed: 'A closed season',
+  size: 'From what size a fish may be kept',
+  'no-anchor': 'Where no anchor may be set',
 };
 const needOptions = needIds.map((id) => ({ value: id, name: catalogue[id].title }));
-const fishOptions = speciesIds.map((id) => ({ value: id, name: capital(speciesTable[id].name) }));
 
 function freshRule(kind: Rule['rule']): Rule {
   const own = { id: crypto.randomUUID(), text: '', citation: '' };
@@ -27,7 +29,11 @@ function freshRule(kind: Rule['rule']): Rule {
     case 'need':
       return { ...own, rule: 'need', needId: 'licence', want: null, when: 'always' };
     case 'rods':
-      return { ...own, rule: 'rods', most: 2 };
+      return { ...own, rule: 'rods', most: 2, withPermission: null };
+    case 'size':
+      return { ...own, rule: 'size', speciesId: 'sea-bass', leastM: 0.4, mostM: null };
+    case 'no-anchor':
+      return { ...own, rule: 'no-anchor', areaId: null };
     case 'bag':
       return { ...own, rule: 'bag', speciesId: 'sea-bass', most: 2 };
     case 'closed':
@@ -36,7 +42,11 @@ function freshRule(kind: Rule['rule']): Rule {
 }
 
 /** A pack's authority and its rules, each in our own words with its citation. */
-export function RuleFields({ form }: { form: UseFormReturn<RulePack> }) {
+export function RuleFields({ form, references }: { form: UseFormReturn<RulePack>; references: References }) {
+  const fishOptions = allSpecies(references.species).map(({ id, name }) => ({ value: id, name: capital(name) }));
+  const areaOptions = references.waters.flatMap((water) =>
+    water.areas.map((area) => ({ value: area.id, name: `${capital(area.name)}, ${water.name}` })),
+  );
   const { control } = form;
   const { fields, append, remove } = useFieldArray({ control, name: 'rules', keyName: 'key' });
   const [kind, setKind] = useState<Rule['rule']>('need');
@@ -46,6 +56,15 @@ export function RuleFields({ form }: { form: UseFormReturn<RulePack> }) {
       <FormText control={control} name="name" label="Name of the pack" />
       <Box sx={two}>
         <FormText control={control} name="authority" label="Authority" />
+        <FormChoice
+          control={control}
+          name="standing"
+          label="It is"
+          options={[
+            { value: 'law', name: 'The law of the place' },
+            { value: 'practice', name: 'Good practice, no law' },
+          ]}
+        />
         <FormText control={control} name="lastCheckedOn" label="Last checked with it on" type="date" />
       </Box>
       {fields.map((rule, i) => (
@@ -71,11 +90,34 @@ export function RuleFields({ form }: { form: UseFormReturn<RulePack> }) {
                 />
               </>
             )}
-            {(rule.rule === 'bag' || rule.rule === 'closed') && (
+            {(rule.rule === 'bag' || rule.rule === 'closed' || rule.rule === 'size') && (
               <FormChoice control={control} name={`rules.${i}.speciesId`} label="Fish" options={fishOptions} />
             )}
             {(rule.rule === 'bag' || rule.rule === 'rods') && (
               <FormNumber control={control} name={`rules.${i}.most`} label="At most" unit="" />
+            )}
+            {rule.rule === 'rods' && (
+              <FormNumber
+                control={control}
+                name={`rules.${i}.withPermission`}
+                label="With a permission, if one is given"
+                unit=""
+              />
+            )}
+            {rule.rule === 'size' && (
+              <>
+                <FormNumber control={control} name={`rules.${i}.leastM`} label="From" unit="m" />
+                <FormNumber control={control} name={`rules.${i}.mostM`} label="To, if it says so" unit="m" />
+              </>
+            )}
+            {rule.rule === 'no-anchor' && (
+              <FormChoice
+                control={control}
+                name={`rules.${i}.areaId`}
+                label="Where"
+                options={areaOptions}
+                none="Anywhere on the water"
+              />
             )}
             {rule.rule === 'closed' && (
               <>

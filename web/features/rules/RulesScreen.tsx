@@ -4,8 +4,9 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { PACK_STALE_DAYS } from '#core/findings/judgements';
+import { PACK_STALE_DAYS } from '#core/findings/judgeRules';
 import { type RulePack, rulePackSchema } from '#core/outing/rulePack';
+import { baselinePack } from '#core/needs/baseline';
 import { sayRule } from '#core/findings/phraseRules';
 import { dateAt, daysBetween } from '#core/units/time';
 import { dayWords } from '#core/units/words';
@@ -16,7 +17,7 @@ import { useSay } from '../../parts/Spoken';
 import { saveFile } from '../../parts/saveFile';
 import { useNow } from '../../parts/useNow';
 import { DocumentDialog } from '../reference/DocumentDialog';
-import { useDocuments, useKept } from '../reference/queries';
+import { useDocuments, useKept, useReferences } from '../reference/queries';
 import { RuleFields } from './RuleFields';
 
 const fresh = (today: string): RulePack => ({
@@ -24,6 +25,7 @@ const fresh = (today: string): RulePack => ({
   id: crypto.randomUUID(),
   name: '',
   authority: '',
+  standing: 'law',
   lastCheckedOn: today,
   rules: [],
 });
@@ -31,11 +33,15 @@ const fresh = (today: string): RulePack => ({
 /** Settled here: which rules are held, from whom, and how old they are. What would annoy: believing they are the law. */
 export function RulesScreen() {
   const { data, error } = useKept();
+  const { references } = useReferences();
   const say = useSay();
   const documents = useDocuments('rulePacks');
   const [open, setOpen] = useState<Kept<RulePack> | 'new' | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const today = dateAt(useNow(), 'utc');
+  const ownSpecies = references?.species ?? [];
+  const areaName = (id: string) =>
+    references?.waters.flatMap((water) => water.areas).find((area) => area.id === id)?.name ?? null;
 
   const read = async (file: File) => {
     setTrouble(null);
@@ -89,9 +95,10 @@ export function RulesScreen() {
           {rulePacks.length === 0 && (
             <Typography>No rules are held. Write down what the authority of your water asks for.</Typography>
           )}
-          {rulePacks.map((kept) => {
+          {[...rulePacks, { doc: baselinePack, version: 0, updatedAt: '' }].map((kept) => {
             const { doc } = kept;
             const days = daysBetween(doc.lastCheckedOn, today);
+            const shipped = kept.doc.id === baselinePack.id;
             const used = waters.filter((water) => water.doc.rulePackId === doc.id).map((water) => water.doc.name);
             return (
               <Box component="section" key={doc.id} sx={{ mb: 3, maxWidth: 820 }} aria-label={doc.name}>
@@ -103,12 +110,13 @@ export function RulesScreen() {
                       , over a year ago
                     </Box>
                   )}
-                  . {used.length > 0 ? `For ${used.join(', ')}.` : 'No water uses it.'} Confirm with the authority.
+                  . {used.length > 0 ? `For ${used.join(', ')}.` : 'No water uses it.'}
+                  {doc.standing === 'law' ? ' Confirm with the authority.' : ''}
                 </Typography>
                 <Box component="ul" sx={{ listStyle: 'none', m: 0, my: 1, p: 0 }}>
                   {doc.rules.map((rule) => (
                     <Box component="li" key={rule.id} sx={{ borderTop: 1, borderColor: 'divider', py: 0.75 }}>
-                      {sayRule(rule)}
+                      {sayRule(rule, ownSpecies, areaName)}
                       {rule.citation !== '' && (
                         <Box component="span" sx={{ color: 'text.secondary', typography: 'body2' }}>
                           {' '}
@@ -118,9 +126,16 @@ export function RulesScreen() {
                     </Box>
                   ))}
                 </Box>
-                <Button onClick={() => setOpen(kept)} aria-label={`Edit ${doc.name}`}>
-                  Edit
-                </Button>
+                {shipped ? (
+                  <Typography variant="caption" color="textSecondary" component="p">
+                    Ships with the product: good practice, not law. A water may follow it; its own law is still asked
+                    for.
+                  </Typography>
+                ) : (
+                  <Button onClick={() => setOpen(kept)} aria-label={`Edit ${doc.name}`}>
+                    Edit
+                  </Button>
+                )}
                 <Button
                   onClick={() => saveFile(`${doc.id}.json`, 'application/json', JSON.stringify(doc, null, 2))}
                   aria-label={`Write out ${doc.name}`}
@@ -139,7 +154,7 @@ export function RulesScreen() {
               initial={fresh(today)}
               onClose={() => setOpen(null)}
             >
-              {(form) => <RuleFields form={form} />}
+              {(form) => references && <RuleFields form={form} references={references} />}
             </DocumentDialog>
           )}
         </>

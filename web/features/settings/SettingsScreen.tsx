@@ -36,9 +36,34 @@ const fresh: Angler = {
   reentryPractised: false,
   clearSide: 'right',
   limits: { windMps: 6, gustMps: 8, breakerM: 0.4 },
-  schools: { tackle: 'spare', riverAnchor: 'never in current' },
+  schools: {
+    tackle: 'spare',
+    jacket: 'foam',
+    connection: 'clip',
+    landing: 'net',
+    phone: 'on a tether',
+    sounder: 'a luxury',
+    fishStore: 'bag',
+    visibility: 'flag',
+    skill: 'paddle first',
+    riverAnchor: 'never in current',
+  },
   contact: { name: '', phone: '' },
 };
+
+/** Questions on which practitioners disagree, in the profile's own names. */
+const schools = [
+  { name: 'tackle', label: 'How much tackle' },
+  { name: 'jacket', label: 'Life jacket' },
+  { name: 'connection', label: 'Lure tied with' },
+  { name: 'landing', label: 'Fish landed with' },
+  { name: 'phone', label: 'Phone kept' },
+  { name: 'sounder', label: 'A sounder is' },
+  { name: 'fishStore', label: 'Fish kept in' },
+  { name: 'visibility', label: 'Seen by' },
+  { name: 'skill', label: 'A new boat: first' },
+  { name: 'riverAnchor', label: 'Anchoring in a current' },
+] as const;
 
 /** Settled here: who goes, with what limits, and how the screen looks. What would annoy: limits set by somebody else. */
 export function SettingsScreen() {
@@ -129,14 +154,19 @@ function Profile({ kept }: { kept: Kept<Angler> | null }) {
         <FormNumber control={control} name="limits.breakerM" label="Breakers at the launch" unit="m" />
       </Box>
       <Typography variant="h3">Your school, where practice differs</Typography>
+      <Typography variant="body2" color="textSecondary">
+        Both sides of each are sound. What you choose here is proposed first; it never lowers what must be aboard.
+      </Typography>
       <Box sx={grid}>
-        <FormChoice control={control} name="schools.tackle" label="Tackle" options={asOptions(['spare', 'ample'])} />
-        <FormChoice
-          control={control}
-          name="schools.riverAnchor"
-          label="Anchoring in a current"
-          options={asOptions(['never in current', 'trolley, float and release', 'pole only'])}
-        />
+        {schools.map(({ name, label }) => (
+          <FormChoice
+            key={name}
+            control={control}
+            name={`schools.${name}`}
+            label={label}
+            options={asOptions(anglerSchema.shape.schools.shape[name].options)}
+          />
+        ))}
       </Box>
       <Typography variant="h3">Person ashore</Typography>
       <Box sx={grid}>

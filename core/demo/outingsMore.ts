@@ -1,0 +1,198 @@
+import { NO_FIGURES } from '../outing/hours';
+import type { Outing } from '../outing/outing';
+import { HOUR_MS, instantOf, isoAt, shiftClock } from '../units/time';
+import { always, once, several } from './outings';
+
+/** A day of the same figures every hour, three days long. */
+function evenHours(date: string, zone: string, figures: Partial<Outing['conditions']['hours'][number]>) {
+  const midnight = instantOf(date, '00:00', zone) ?? 0;
+  return Array.from({ length: 72 }, (_, i) => ({
+    ...NO_FIGURES,
+    thunderPct: 0,
+    rainMm: 0,
+    visibilityM: 15_000,
+    humidityPct: 70,
+    ...figures,
+    at: isoAt(midnight + i * HOUR_MS, zone),
+  }));
+}
+
+/**
+ * The rest of the invented waters: a night on the river with three boats, a flat to stand on in the heat, a competition whose battery
+ * meets a cold morning, and an anchor in a hole where the stream runs hard.
+ * @param like an outing whose other answers they share @param dawn hh:mm of the first light at sea
+ */
+export function moreDemoOutings(like: Outing, dawn: string): readonly Outing[] {
+  const { date } = like.brief;
+  const hours = (launchAt: string, minutes: number) => {
+    const homeAt = shiftClock(launchAt, minutes);
+    return { date, launchAt, turnAt: null, homeAt, alarmAt: shiftClock(homeAt, 60), nights: 0, landingId: null };
+  };
+  const direct = { out: [], home: [] };
+  const cod = shiftClock(dawn, 45);
+  return [
+    {
+      ...like,
+      id: 'venn-overnight',
+      title: 'Barbel and chub, a night on the Venn',
+      brief: {
+        ...like.brief,
+        targets: ['barbel', 'chub'],
+        keep: 0,
+        waterId: 'river-venn',
+        launchId: 'upper-bridge',
+        areaId: 'two-rapids',
+        ...hours('09:00', 420),
+        nights: 1,
+        landingId: 'mill-meadow',
+        route: direct,
+        party: 3,
+        craftId: 'dunlin',
+        trip: 'river-overnight',
+        techniques: ['casting', 'anchored bait'],
+      },
+      company: [
+        {
+          id: 'first',
+          name: 'Sample Friend',
+          boat: 'Teal, paddle',
+          says: ['buoyancy', 'sound-signal', 'call-for-help', 'be-seen-night', 'cut-line', 'water', 'sleep', 'head'],
+        },
+        { id: 'second', name: 'Sample Cousin', boat: 'Coot, paddle', says: ['buoyancy', 'water', 'sleep'] },
+      ],
+      conditions: {
+        ...like.conditions,
+        waterC: 14,
+        hours: evenHours(date, 'UTC-1', { windMps: 3, gustMps: 5, windFromDeg: 250, airC: 14 }),
+      },
+      loadout: [
+        ...always,
+        ...once('paddle', 'four-piece', 'helmet', 'throw-line', 'wetsuit', 'mast-light', 'headlamp', 'radio', 'snips'),
+        ...once('spin-rod', 'travel-rod', 'rig-wallet', 'sinkers', 'feed-tub', 'leader', 'net', 'forceps', 'pliers'),
+        ...once('sleep-kit', 'stove', 'filter', 'waste-kit', 'fire-kit', 'soap', 'lantern', 'bells', 'insect-net'),
+        ...once('dry-set', 'big-aid', 'anchor', 'river-crate', 'food', 'hat', 'shell', 'camp-meals'),
+        ...once('tent', 'canister').map((entry) => ({ ...entry, withId: 'first' })),
+        several('rod-leash', 2),
+        several('bottle', 6),
+      ],
+    },
+    {
+      ...like,
+      id: 'bonefish-flat',
+      title: 'Bonefish, standing on the white flat',
+      brief: {
+        ...like.brief,
+        targets: ['bonefish'],
+        keep: 0,
+        waterId: 'lantern-cays',
+        launchId: 'lamp-landing',
+        areaId: 'white-flat',
+        ...hours('08:00', 360),
+        route: direct,
+        craftId: 'grey-wagtail',
+        trip: 'flats',
+        techniques: ['fly', 'sight fishing'],
+        standing: true,
+      },
+      conditions: {
+        ...like.conditions,
+        waterC: 27,
+        hours: evenHours(date, 'UTC-3', { windMps: 4, gustMps: 6, windFromDeg: 70, airC: 32, humidityPct: 74 }),
+      },
+      loadout: [
+        ...always,
+        ...once(
+          'four-piece',
+          'drive-leash',
+          'fly-rod',
+
+          'leader',
+          'net',
+          'forceps',
+          'hat',
+          'messenger',
+          'snips',
+        ),
+        ...once('push-pole', 'polarised', 'sun-top', 'mirror', 'beacon', 'gps', 'food'),
+        several('rod-leash', 1),
+        several('bottle', 5),
+      ],
+    },
+    {
+      ...like,
+      id: 'mere-cup-day',
+      title: 'Mere Cup: catch, photograph, release',
+      brief: {
+        ...like.brief,
+        targets: ['pike', 'perch'],
+        keep: 0,
+        waterId: 'mere-cup',
+        launchId: 'boathouse',
+        areaId: 'reed-bays',
+        ...hours('08:00', 420),
+        route: direct,
+        craftId: 'grey-wagtail',
+        trip: 'competition',
+        techniques: ['casting', 'trolling'],
+      },
+      conditions: {
+        ...like.conditions,
+        waterC: 6,
+        hours: evenHours(date, 'UTC-1', { windMps: 3, gustMps: 5, windFromDeg: 300, airC: 3 }),
+      },
+      loadout: [
+        ...always,
+        ...once('radio', 'flag', 'horn', 'snips', 'hook-cutter', 'drysuit', 'under-layer', 'gloves', 'warm-hat'),
+        ...once('four-piece', 'drive-leash', 'troll-rod', 'big-rod', 'permit', 'plug-box', 'bite-leader', 'big-box'),
+        ...once('wide-net', 'pliers', 'spreader', 'board', 'tape-measure', 'tag', 'action-cam', 'power-bank'),
+        ...once(
+          'battery',
+          'sounder',
+          'deck-lights',
+          'holders',
+          'food',
+          'flask',
+          'shell',
+          'dry-set',
+          'vehicle-set',
+          'hat',
+        ),
+        several('rod-leash', 2),
+        several('bottle', 3),
+      ],
+    },
+    {
+      ...like,
+      id: 'ling-anchored',
+      title: 'Cod and ling, at anchor in the deep hole',
+      brief: {
+        ...like.brief,
+        targets: ['cod', 'ling'],
+        keep: 2,
+        waterId: 'saltern-beach',
+        launchId: 'saltern-gap',
+        areaId: 'deep-hole',
+        ...hours(cod, 400),
+        route: direct,
+        trip: 'open-water',
+        techniques: ['jigging', 'anchored bait'],
+      },
+      conditions: {
+        ...like.conditions,
+        waterC: 12,
+        hours: evenHours(date, 'UTC-1', {
+          windMps: 3.5,
+          gustMps: 5,
+          windFromDeg: 200,
+          airC: 11,
+          swellM: 0.3,
+          swellPeriodS: 7,
+        }),
+      },
+      loadout: [
+        ...like.loadout.filter(({ itemId }) => !['net', 'spin-rod', 'leader', 'frozen'].includes(itemId)),
+        ...once('wide-net', 'bottom-rod', 'sinkers', 'rig-wallet', 'feed-tub', 'heavy-leader', 'anchor', 'bite-leader'),
+      ],
+    },
+  ];
+}

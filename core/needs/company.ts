@@ -1,0 +1,28 @@
+import { catalogue } from './catalogue';
+import type { NeedId } from './ids';
+import type { JudgedNeed } from './match';
+
+/** What each person of a party has to carry on their own body or in their own boat. */
+const personal: ReadonlySet<NeedId> = new Set([
+  'buoyancy',
+  'sound-signal',
+  'call-for-help',
+  'be-seen-night',
+  'immersion-clothing',
+  'head',
+  'cut-line',
+  'second-propulsion',
+  'spare-clothes',
+  'water',
+  'sleep',
+]);
+
+/** The needs of this outing that every companion answers for: those that keep one alive. */
+export function personalNeeds(needs: readonly JudgedNeed[]): JudgedNeed[] {
+  return needs.filter((need) => personal.has(need.id) && (need.level === 'law' || need.level === 'must'));
+}
+
+/** The needs that one thing in any boat of the party settles. */
+export function sharedNeeds(needs: readonly JudgedNeed[]): JudgedNeed[] {
+  return needs.filter((need) => catalogue[need.id].shared === true);
+}
