@@ -1,3 +1,5 @@
+import { demoSpecies } from '#core/demo/species';
+import { newItem } from '#core/gear/newItem';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demo } from '#core/demo/demo';
 import type { Outing } from '#core/outing/outing';
@@ -99,8 +101,9 @@ describe('rule packs', () => {
       id: 'bank-rules',
       name: 'Bank rules',
       authority: 'The bank',
+      standing: 'law',
       lastCheckedOn: '2026-05-01',
-      rules: [{ id: 'a', rule: 'rods', most: 1, text: 'one rod', citation: 'Rule 1' }],
+      rules: [{ id: 'a', rule: 'rods', most: 1, withPermission: null, text: 'one rod', citation: 'Rule 1' }],
     };
     expect((await call('POST', '/api/rule-packs', { doc: pack })).status).toBe(201);
     const bad = {
@@ -177,5 +180,36 @@ describe('signing', () => {
     const { status, body } = await call('POST', `/api/outings/${READY}/answers`, { answers: [answer] });
     expect(status).toBe(400);
     expect(body.errors[0].field).toBe('answers.0.at');
+  });
+});
+
+describe('a file of items', () => {
+  const item = (id: string) => newItem(id, 'whistle', { name: `Whistle ${id}` });
+  it('is kept whole, or not at all where one id is taken', async () => {
+    const kept = await call('POST', '/api/items/batch', { docs: [item('batch-a'), item('batch-b')] });
+    expect(kept).toMatchObject({ status: 201, body: { kept: 2 } });
+    const clash = await call('POST', '/api/items/batch', { docs: [item('batch-c'), item('batch-a')] });
+    expect(clash.status).toBe(409);
+    expect((await call('GET', '/api/items/batch-c')).status).toBe(404);
+    expect((await call('GET', '/api/items/batch-b')).status).toBe(200);
+  });
+  it('with one bad line is refused with that line’s field', async () => {
+    const bad = await call('POST', '/api/items/batch', {
+      docs: [item('batch-d'), { ...item('batch-e'), quantity: 0 }],
+    });
+    expect(bad.status).toBe(400);
+    expect(bad.body.errors[0]).toMatchObject({ field: 'docs.1.quantity' });
+  });
+});
+
+describe('a fish of one’s own', () => {
+  it('is kept with its figures in order, and refused with the larger one smaller', async () => {
+    const [dace] = demoSpecies;
+    const mine = { ...dace, id: 'mine' };
+    expect((await call('POST', '/api/species', { doc: mine })).status).toBe(201);
+    const odd = { ...mine, id: 'odd', largest: { lengthM: 0.1, massKg: 1 } };
+    const refused = await call('POST', '/api/species', { doc: odd });
+    expect(refused.status).toBe(400);
+    expect(JSON.stringify(refused.body.errors)).toContain('The largest is not shorter than the usual.');
   });
 });

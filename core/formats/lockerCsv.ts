@@ -67,7 +67,10 @@ export function writeLockerCsv(items: readonly Item[]): string {
       servicedOn: item.servicedOn ?? '',
       note: item.note,
     };
-    return [...plainIds.map((id) => cells[id]), ...used.map((id) => item.attributes[id] ?? (id in kinds[item.kind].attributes ? 'none' : ''))];
+    return [
+      ...plainIds.map((id) => cells[id]),
+      ...used.map((id) => item.attributes[id] ?? (id in kinds[item.kind].attributes ? 'none' : '')),
+    ];
   });
   const cell = (value: string | number) => (typeof value === 'string' && formula.test(value) ? `'${value}` : value);
   return Papa.unparse({ fields: [...plainIds, ...used], data: rows.map((row) => row.map(cell)) });

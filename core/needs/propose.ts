@@ -9,10 +9,15 @@ import type { Answers } from '../walkround/answers';
 import { catalogue } from './catalogue';
 import { type Choosable, cheapestCover } from './cover';
 import type { NeedId } from './ids';
+import type { Level, Shortfall } from './need';
+import { favours } from './schools';
+import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from './tackleBudget';
 import { type JudgedNeed, serviceLacks } from './match';
 
 /** What each thing costs beside its mass: room, leashes, attention. kg. */
 const CLUTTER_KG = 0.05;
+/** What one's own school speaks for counts as lighter than it is, so that it is taken where it would do as well. */
+const FAVOURED = 0.6;
 const MOST_NODES = 6000;
 /** Things bring needs with them (a rod its leash, a sounder its charge): as many rounds as such chains are long. */
 const MOST_ROUNDS = 6;
@@ -27,13 +32,24 @@ export interface ProposedItem {
 /** A need that nothing owned can meet, and what would. */
 export interface Missing {
   needId: NeedId;
+  level: Level;
+  grave: boolean;
   kinds: KindId[];
+}
+/** Owned, of a kind that could serve, and not proposed. */
+export interface Omitted {
+  itemId: string;
+  needId: NeedId;
+  why: Shortfall | { code: 'met-already'; by: string } | { code: 'heavier'; than: string } | { code: 'over-budget' };
 }
 export interface Proposal {
   add: ProposedItem[];
   /** Aboard, meeting no need: may stay ashore. */
   leave: string[];
   missing: Missing[];
+  omitted: Omitted[];
+  /** Tackle aboard with the proposal taken, and the angler's own measure. */
+  tackle: { have: TackleCount; budget: TackleCount | null };
   addedKg: number;
   /** No set that meets the same needs is lighter than this share below the proposed one; 0: proven lightest. */
   gap: number;
@@ -103,10 +119,46 @@ function summary(
       .map(({ item }) => item.id),
     missing: j.needs
       .filter((need) => !need.met && need.level !== 'could')
-      .map(({ id }) => ({ needId: id, kinds: kindIds.filter((kind) => kinds[kind].means.includes(id)) })),
+      .map(({ id, level, grave }) => ({
+        needId: id,
+        level,
+        grave,
+        kinds: kindIds.filter((kind) => kinds[kind].means.includes(id)),
+      })),
+    omitted: omitted(j, references.items),
+    tackle: { have: tackleAboard(j.looked), budget: tackleBudget(j.looked, j.e) },
     addedKg: add.reduce((sum, one) => sum + one.addedKg, 0),
     gap: cost > 0 ? (cost - bound) / cost : 0,
   };
+}
+
+/** Why each thing that could serve a need of this outing stays ashore: the first need that speaks of it is told. */
+function omitted(j: Judging, items: readonly Item[]): Omitted[] {
+  const aboard = new Map(j.looked.aboard.map(({ item }) => [item.id, item]));
+  const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
+  const budget = tackleBudget(j.looked, j.e);
+  const have = tackleAboard(j.looked);
+  return items.flatMap((item): Omitted[] => {
+    if (aboard.has(item.id)) return [];
+    const need = j.needs.find((one) => kinds[item.kind].means.includes(one.id));
+    if (!need) return [];
+    const one = { item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } };
+    const lacks = serviceLacks(one, j.lastDay, j.taken) ?? catalogue[need.id].lacks?.(one, c) ?? null;
+    if (lacks) return [{ itemId: item.id, needId: need.id, why: lacks }];
+    const serving = need.means.flatMap((means) =>
+      means.by === 'item' && means.shortfall === null ? (aboard.get(means.itemId) ?? []) : [],
+    );
+    const [by] = serving;
+    if (by) {
+      const why =
+        item.massKg > by.massKg
+          ? ({ code: 'heavier', than: by.name } as const)
+          : { code: 'met-already' as const, by: by.name };
+      return [{ itemId: item.id, needId: need.id, why }];
+    }
+    const over = budget !== null && tackleKindIds.has(item.kind) && have.boxes >= budget.boxes;
+    return over ? [{ itemId: item.id, needId: need.id, why: { code: 'over-budget' } }] : [];
+  });
 }
 
 /** Needs that share no kind of thing are settled apart from each other. */
@@ -175,7 +227,7 @@ function problemOf(group: readonly JudgedNeed[], candidates: readonly Candidate[
     item.containerId !== null && aboardIds.has(item.containerId) ? item.containerId : null;
   return {
     options: candidates.map(({ item, amounts }): Choosable => ({
-      cost: item.massKg + CLUTTER_KG,
+      cost: (item.massKg + CLUTTER_KG) * (favours(j.looked.angler, item) ? FAVOURED : 1),
       covers: group.flatMap(({ id }, demand) => {
         const amount = amounts.get(id);
         return amount === undefined ? [] : [{ demand, amount }];

@@ -7,7 +7,7 @@ import type { Outing } from '../outing/outing';
 import type { References } from '../outing/references';
 import type { Water } from '../outing/water';
 import { noAnswers } from '../walkround/answers';
-import type { NeedId } from './ids';
+import { type NeedId, needIds } from './ids';
 import type { Level } from './need';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
@@ -72,7 +72,11 @@ function world({ water, angler }: Change): References {
   };
 }
 const raised = (change: Change) => assess(outing(change), world(change), noAnswers, now).needs;
-const need = (id: NeedId, change: Change) => raised(change).find((one) => one.id === id) ?? null;
+const seen = new Set<NeedId>(['motor-power']);
+const need = (id: NeedId, change: Change) => {
+  seen.add(id);
+  return raised(change).find((one) => one.id === id) ?? null;
+};
 
 const sea = { waterId: 'ostrey-sound', launchId: 'gannet-slip', areaId: 'long-grey' } as const;
 const fish = { targets: ['perch' as const], trip: 'still-water' as const, techniques: ['casting' as const] };
@@ -87,8 +91,17 @@ const area = (change: Partial<Water['areas'][number]>) => ({
       ?.areas.map((one) => (one.id === 'reed-bays' ? { ...one, ...change } : one)) ?? [],
 });
 
+const needsSounder: Change['angler'] = references.angler
+  ? { schools: { ...references.angler.schools, sounder: 'needed' } }
+  : {};
+const stream = (steadyMps: number): Change => ({
+  brief: { ...fish, techniques: ['anchored bait'] },
+  water: { stream: { towardDeg: 90, steadyMps, constituents: [] } },
+});
+
 describe('the quietest outing there is', () => {
   it('raises only what every outing does', () => {
+    for (const one of raised({})) seen.add(one.id);
     expect(
       raised({})
         .map((one) => one.id)
@@ -208,6 +221,62 @@ describe('each need is raised by what page and practice say, and not before', ()
     ['hang-food', 'a night out', { brief: { nights: 1 } }, 'should', {}],
     ['fire', 'a night out', { brief: { nights: 1 } }, 'must', {}],
     ['hygiene', 'a night out', { brief: { nights: 1 } }, 'should', {}],
+    ['animals', 'a night out', { brief: { nights: 1 } }, 'should', {}],
+    ['camp-light', 'a night out', { brief: { nights: 1 } }, 'should', {}],
+    ['camp-power', 'two nights out', { brief: { nights: 2 } }, 'could', { brief: { nights: 1 } }],
+    ['phone-power', 'a night out', { brief: { nights: 1 } }, 'should', {}],
+    ['phone-power', 'a competition', { brief: { ...fish, trip: 'competition' } }, 'should', { brief: fish }],
+    ['spare-cells', 'darkness', { brief: { launchAt: '03:00' } }, 'could', {}],
+    ['re-entry-aid', 'an inflatable', { brief: { craftId: 'bladder-wrack' } }, 'should', {}],
+    ['re-entry-aid', 'a heavy angler', { angler: { massKg: 101 } }, 'should', { angler: { massKg: 100 } }],
+    ['hands', 'water under 12 °C', { waterC: 11.9 }, 'should', { waterC: 12 }],
+    ['hands', 'air that feels under 3 °C', { hour: { airC: 3, windMps: 3 } }, 'should', { hour: { airC: 8 } }],
+    ['head-warm', 'water under 10 °C', { waterC: 9.9 }, 'should', { waterC: 10 }],
+    ['warm-under', 'water that asks for a drysuit', { waterC: 11.9 }, 'should', { waterC: 12 }],
+    ['feet', 'every outing', {}, 'should', null],
+    ['hour', 'over 1 km', { brief: sea }, 'should', {}],
+    ['keep-air', 'an inflatable', { brief: { craftId: 'bladder-wrack' } }, 'should', {}],
+    [
+      'mend-drive',
+      'a pedal drive over 1 km out',
+      { brief: { ...sea, craftId: 'grey-wagtail' } },
+      'should',
+      { brief: { craftId: 'grey-wagtail' } },
+    ],
+    ['terminal', 'bait fishing', { brief: { ...fish, techniques: ['live bait'] } }, 'must', { brief: fish }],
+    ['rod-holders', 'trolling', { brief: { ...fish, techniques: ['trolling'] } }, 'should', { brief: fish }],
+    [
+      'see-into-water',
+      'sight fishing',
+      { brief: { ...fish, techniques: ['sight fishing'] } },
+      'should',
+      { brief: fish },
+    ],
+    ['line-clear', 'fly fishing', { brief: { ...fish, techniques: ['fly'] } }, 'could', { brief: fish }],
+    ['bait-catching', 'live bait', { brief: { ...fish, techniques: ['live bait'] } }, 'could', { brief: fish }],
+    ['find-depth', 'a school that needs it', { brief: fish, angler: needsSounder }, 'should', { brief: fish }],
+    ['fish-care', 'releasing', { brief: fish }, 'could', { brief: { ...fish, keep: 1 } }],
+    [
+      'send-down',
+      'releasing from over 10 m',
+      { brief: fish, water: area({ depthM: 10.5 }) },
+      'should',
+      { brief: fish, water: area({ depthM: 10 }) },
+    ],
+    ['ice', 'keeping fish', { brief: { ...fish, keep: 1 } }, 'should', { brief: fish }],
+    ['anchor-trolley', 'anchoring in half a metre a second', stream(0.5), 'should', stream(0.49)],
+    ['anchor-release', 'anchoring in half a metre a second', stream(0.5), 'must', stream(0.49)],
+    ['stand-up', 'standing', { brief: { standing: true } }, 'should', {}],
+    [
+      'pole-boat',
+      'standing to see fish',
+      { brief: { ...fish, standing: true, techniques: ['sight fishing'] } },
+      'should',
+      { brief: { ...fish, techniques: ['sight fishing'] } },
+    ],
+    ['heat', 'air that feels over 29 °C', { hour: { airC: 31, humidityPct: 70 } }, 'should', { hour: { airC: 26 } }],
+    ['hot-drink', 'water under 12 °C', { waterC: 11.9 }, 'could', { waterC: 12 }],
+    ['dry-in-vehicle', 'water under 15 °C', { waterC: 14.9 }, 'should', { waterC: 15 }],
   ])('%s: %s', (id, _, over, level, under) => {
     const found = need(id, over);
     expect(found?.level).toBe(level);
@@ -226,6 +295,14 @@ describe('how much is wanted', () => {
     ['land-fish', 'two alone for a fish over a metre', { brief: { ...fish, targets: ['pike'], party: 1 } }, 2],
     ['land-fish', 'one for a smaller', { brief: { ...fish, party: 1 } }, 1],
     ['unhook', 'two for teeth', { brief: { ...fish, targets: ['zander'] } }, 2],
+    ['shelter', 'a place for each of the party', { brief: { nights: 1, party: 3 } }, 3],
     ['measure', 'two in a competition', { brief: { ...fish, trip: 'competition' } }, 2],
   ])('%s: %s', (id, _, change, want) => expect(need(id, change)?.want).toBe(want));
+});
+
+describe('the table of what raises needs', () => {
+  it('proves every need here or among those of every outing', () => {
+    const text = [...seen];
+    expect(needIds.filter((id) => !text.includes(id))).toEqual([]);
+  });
 });

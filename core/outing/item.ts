@@ -15,7 +15,7 @@ export const itemSchema = z.strictObject({
   quantity: wholeNumber(1, 500),
   massKg: quantity(0, 120, 'kg'),
   /** Measures that decide whether it does its job; units in gear/attributes. */
-  attributes: z.partialRecord(z.enum(attributeIds), quantity(0, 100_000, '')),
+  attributes: z.partialRecord(z.enum(attributeIds), quantity(0, 100_000, '').optional()),
   qualities: z.array(z.enum(qualityIds)).max(qualityIds.length),
   condition: z.enum(['good', 'failed inspection', 'under repair']),
   /** Packed: longest, middle, shortest, m; null: as usual for the kind. */

@@ -22,7 +22,7 @@ export const ruleSchema = z.discriminatedUnion('rule', [
     ...cited,
     rule: z.literal('rods'),
     most: wholeNumber(1, 20),
-    withPermission: wholeNumber(1, 20).nullable().default(null),
+    withPermission: wholeNumber(1, 20).nullable(),
   }),
   /** A fish may be kept only from this length on, or within a window. */
   z.strictObject({
@@ -30,7 +30,7 @@ export const ruleSchema = z.discriminatedUnion('rule', [
     rule: z.literal('size'),
     speciesId: idText,
     leastM: quantity(0, 4, 'm'),
-    mostM: quantity(0, 4, 'm').nullable().default(null),
+    mostM: quantity(0, 4, 'm').nullable(),
   }),
   /** No anchor may be set there; null: nowhere on this water. */
   z.strictObject({ ...cited, rule: z.literal('no-anchor'), areaId: idText.nullable() }),
@@ -46,7 +46,7 @@ export const rulePackSchema = z.strictObject({
   name: nameText,
   authority: nameText,
   /** A law makes its needs law; good practice makes them musts. */
-  standing: z.enum(['law', 'practice']).default('law'),
+  standing: z.enum(['law', 'practice']),
   lastCheckedOn: dateText,
   rules: z.array(ruleSchema).max(200),
 });

@@ -58,6 +58,10 @@ export function isoAt(at: Instant, zone: string): string {
   return `${text.slice(0, 19)}${offsetMin < 0 ? '-' : '+'}${two(size / 60)}:${two(size % 60)}`;
 }
 
+/** The same day so many months on, or the last of a shorter month; yyyy-mm-dd. */
+export function addMonths(date: string, months: number): string {
+  return DateTime.fromISO(date, { zone: 'utc' }).plus({ months }).toFormat('yyyy-MM-dd');
+}
 /** The date a whole number of days later (or earlier). */
 export function addDays(date: string, days: number): string {
   return new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);

@@ -22,7 +22,8 @@ export function whatIsJudged(outing: Outing, references: References, answers: An
     craft,
     water,
     rulePack,
-    items: aboard.map(({ item }) => item).sort((a, b) => (a.id < b.id ? -1 : 1)),
+    // A picture is no part of what was judged.
+    items: aboard.map(({ item }) => ({ ...item, photo: null })).sort((a, b) => (a.id < b.id ? -1 : 1)),
     answers: [...answers.values()]
       .map(({ stepId, verdict, at }) => ({ stepId, verdict, at }))
       .sort((a, b) => (a.stepId < b.stepId ? -1 : 1)),

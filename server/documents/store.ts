@@ -18,11 +18,19 @@ export interface DocumentStore<Doc> {
   get: (id: string) => Promise<Kept<Doc> | null>;
   /** A clash when the id is taken, by a deleted one too. */
   create: (doc: Doc) => Promise<WriteResult<Doc>>;
+  /** All of them or, where an id is taken, none: then the taken one. */
+  createAll: (docs: readonly Doc[]) => Promise<WriteResult<Doc>>;
   /** Replaces the document if it still is at this version. */
   put: (id: string, version: number, doc: Doc) => Promise<WriteResult<Doc>>;
   /** Out of every list, but kept: `restore` brings it back. */
   remove: (id: string, version: number) => Promise<WriteResult<Doc>>;
   restore: (id: string) => Promise<WriteResult<Doc>>;
+}
+
+class Taken extends Error {
+  constructor(readonly result: WriteResult<unknown>) {
+    super('An id is taken.');
+  }
 }
 
 export function documentStore<Doc extends { id: string }>(
@@ -68,6 +76,22 @@ export function documentStore<Doc extends { id: string }>(
       const taken = await anyRow(doc.id);
       return taken ? { done: 'clash', current: kept(taken) } : { done: 'missing' };
     },
+    createAll: (docs) =>
+      db
+        .transaction(async (tx) => {
+          const inside = documentStore(tx, table, schema);
+          let last: WriteResult<Doc> = { done: 'missing' };
+          for (const doc of docs) {
+            last = await inside.create(doc);
+            if (last.done !== 'kept') throw new Taken(last);
+          }
+          return last;
+        })
+        .catch((thrown: unknown) => {
+          // Thrown so that the transaction takes back what went before.
+          if (thrown instanceof Taken) return thrown.result as WriteResult<Doc>;
+          throw thrown;
+        }),
     put: (id, version, doc) => change(id, version, { doc }),
     remove: (id, version) => change(id, version, { deletedAt: sql`now()` }),
     restore: async (id) => {

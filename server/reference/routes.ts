@@ -7,8 +7,12 @@ import { itemSchema } from '#core/outing/item';
 import { rulePackSchema } from '#core/outing/rulePack';
 import { waterSchema } from '#core/outing/water';
 import { ownSpeciesSchema } from '#core/species/ownSpecies';
-import { documentRoutes, keptSchema } from '../documents/routes';
+import { documentRoutes, keptSchema, settled } from '../documents/routes';
+import { problemSchema } from '../problem';
 import type { Stores } from '../stores';
+
+/** Five thousand items with all their fields. */
+const BATCH_LIMIT = 12 * 1024 * 1024;
 
 const allSchema = z.object({
   anglers: z.array(keptSchema(anglerSchema)),
@@ -23,6 +27,23 @@ const allSchema = z.object({
 export function referenceRoutes(parent: FastifyInstance, from: Stores): void {
   documentRoutes(parent, '/api/anglers', 'angler', anglerSchema, from.anglers);
   documentRoutes(parent, '/api/craft', 'boat', craftSchema, from.craft);
+  // Before the items themselves: a whole file of them at once, all or none.
+  parent.withTypeProvider<ZodTypeProvider>().post(
+    '/api/items/batch',
+    {
+      bodyLimit: BATCH_LIMIT,
+      schema: {
+        tags: ['item'],
+        body: z.strictObject({ docs: z.array(itemSchema).min(1, 'Send at least one.').max(5000, 'At most 5000.') }),
+        response: { 201: z.object({ kept: z.int() }), 400: problemSchema, 409: problemSchema },
+      },
+    },
+    async (request, reply) => {
+      const { docs } = request.body;
+      settled(await from.items.createAll(docs), 'item');
+      return reply.code(201).send({ kept: docs.length });
+    },
+  );
   documentRoutes(parent, '/api/items', 'item', itemSchema, from.items);
   documentRoutes(parent, '/api/waters', 'water', waterSchema, from.waters);
   // Before the packs themselves: `schema` is no pack's id here.

@@ -4,6 +4,7 @@ import { purposeIds, purposes, needsByPurpose } from '#core/needs/ids';
 import { useDesk } from '../outing/desk';
 import { Aboard } from './Aboard';
 import { NeedRow } from './NeedRow';
+import { Party } from './Party';
 import { Proposal } from './Proposal';
 
 /** Settled here: what meets each need, and what is carried for nothing. What would annoy: a packing list that hides why. */
@@ -47,6 +48,7 @@ export function KitScreen() {
       </Box>
       <Box sx={{ minWidth: 0 }}>
         <Proposal />
+        <Party />
         <Aboard />
       </Box>
     </Box>

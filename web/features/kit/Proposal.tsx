@@ -3,16 +3,17 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { kinds } from '#core/gear/kinds';
 import { catalogue } from '#core/needs/catalogue';
 import type { NeedId } from '#core/needs/ids';
 import type { Proposal as Proposed, ProposedItem } from '#core/needs/propose';
 import { withItem } from '#core/outing/edit';
-import { figure, listed, mass } from '#core/units/words';
+import { figure, mass } from '#core/units/words';
 import { useSay } from '../../parts/Spoken';
 import { useWorker } from '../../workers/useWorker';
 import type { ProposeWork } from '../../workers/propose.worker';
 import { useDesk } from '../outing/desk';
+import { Change } from './Change';
+import { LeftOut, TackleLine, ToBuy } from './ProposalAfter';
 
 /** The lightest sound set that meets what is open, as a difference: taken whole or piece by piece, and why each. */
 export function Proposal() {
@@ -108,23 +109,9 @@ export function Proposal() {
           </Button>
         )}
       </Box>
-      {missing.length > 0 && (
-        <Box sx={{ mt: 2 }}>
-          <Typography variant="h3">Nothing in the locker does this</Typography>
-          <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-            {missing.map((one) => (
-              <Change
-                key={one.needId}
-                sign=""
-                name={catalogue[one.needId].title}
-                why={toBuy(one.kinds)}
-                right=""
-                action={null}
-              />
-            ))}
-          </Box>
-        </Box>
-      )}
+      {proposed && <TackleLine tackle={proposed.tackle} />}
+      {proposed && proposed.omitted.length > 0 && <LeftOut omitted={proposed.omitted} nameOf={nameOf} />}
+      {missing.length > 0 && <ToBuy missing={missing} />}
     </Box>
   );
 }
@@ -134,47 +121,9 @@ function summary(proposed: Proposed | null, working: boolean): string {
   if (!proposed) return 'What the locker has for what is still open. What you put aboard stays.';
   if (proposed.add.length === 0) return 'Nothing in the locker would count for more.';
   const proof = proposed.gap < 1e-6 ? 'proven lightest' : `at most ${figure(proposed.gap * 100)} % above the lightest`;
-  return `Lightest sound set, ${mass(proposed.addedKg)} more, ${proof}.`;
+  return `Lightest sound set, your own school first: ${mass(proposed.addedKg)} more, ${proof}.`;
 }
 
 function titles(needs: readonly NeedId[]): string {
   return needs.map((id) => catalogue[id].title.toLowerCase()).join(', ');
-}
-
-function toBuy(list: Proposed['missing'][number]['kinds']): string {
-  if (list.length === 0) return 'met by what you do, not by a thing';
-  return `buy or borrow: ${listed(list.slice(0, 3).map((kind) => kinds[kind].name.toLowerCase()))}`;
-}
-
-interface ChangeProps {
-  sign: '+' | '−' | '';
-  name: string;
-  why: string;
-  right: string;
-  action: { name: string; label: string; run: () => void } | null;
-}
-function Change({ sign, name, why, right, action }: ChangeProps) {
-  return (
-    <Box
-      component="li"
-      sx={{ display: 'flex', alignItems: 'center', borderBottom: 1, borderColor: 'divider', minHeight: 48, gap: 1 }}
-    >
-      <Box sx={{ flex: 1, minWidth: 0, py: 0.5 }}>
-        <Typography variant="body2" sx={{ overflowWrap: 'anywhere' }}>
-          {sign} {name}
-        </Typography>
-        <Typography variant="caption" color="textSecondary" component="p" sx={{ lineHeight: 1.25 }}>
-          {why}
-        </Typography>
-      </Box>
-      <Typography variant="caption" color="textSecondary" sx={{ whiteSpace: 'nowrap' }}>
-        {right}
-      </Typography>
-      {action && (
-        <Button size="small" onClick={action.run} aria-label={action.label} sx={{ minWidth: 0, px: 0.5 }}>
-          {action.name}
-        </Button>
-      )}
-    </Box>
-  );
 }

@@ -7,6 +7,8 @@ import { Controller, type UseFormReturn } from 'react-hook-form';
 import { attributeIds, attributes, qualities, qualityIds } from '#core/gear/attributes';
 import { kindIds, kinds } from '#core/gear/kinds';
 import type { Item } from '#core/outing/item';
+import { listed, mass } from '#core/units/words';
+import { PhotoField } from './PhotoField';
 import { FormChoice, FormNumber, FormSwitch, FormText, NumberField, asOptions } from '../../parts/fields';
 
 const kindOptions = kindIds.map((id) => ({ id, name: kinds[id].name }));
@@ -24,6 +26,7 @@ export function ItemFields({
   const { control, setValue, watch } = form;
   const kind = kinds[watch('kind')];
   const id = watch('id');
+  const inside = items.filter((item) => item.containerId === id);
   const others = items.filter((item) => item.id !== id).map((item) => ({ value: item.id, name: item.name }));
   const batteries = items
     .filter((item) => kinds[item.kind].means.includes('power'))
@@ -112,12 +115,75 @@ export function ItemFields({
           none="Its own cells, or none"
         />
       </Two>
+      <Two>
+        <FormNumber control={control} name="cost" label="Paid, in your own money" unit="" />
+        <FormText control={control} name="boughtOn" label="Bought on" type="date" nullable />
+        <FormText control={control} name="servicedOn" label="Looked over on" type="date" nullable />
+      </Two>
+      <Controller
+        control={control}
+        name="sizeM"
+        render={({ field, fieldState }) => (
+          <SizeFields
+            value={field.value}
+            usual={kind.sizeM}
+            onChange={field.onChange}
+            error={fieldState.error ? 'Lengths from 0 to 6 m.' : undefined}
+          />
+        )}
+      />
+      {inside.length > 0 && (
+        <Typography variant="body2">
+          In it: {listed(inside.map((item) => (item.quantity > 1 ? `${item.name} × ${item.quantity}` : item.name)))},{' '}
+          {mass(inside.reduce((sum, item) => sum + item.massKg * item.quantity, 0))}.
+        </Typography>
+      )}
+      <Controller
+        control={control}
+        name="photo"
+        render={({ field }) => <PhotoField name={watch('name')} value={field.value} onChange={field.onChange} />}
+      />
       <FormSwitch control={control} name="always" label="Goes on every outing" />
       <FormText control={control} name="note" label="Note" lines={2} />
       <Typography variant="caption" color="textSecondary">
         At the walk-round: {kind.look.how} Bad looks like this: {kind.look.bad}
+        {kind.service && ` Every ${kind.service.months} months: ${kind.service.what}`} {wetWords[kind.wet]}
       </Typography>
     </>
+  );
+}
+
+const wetWords = {
+  any: 'It stands water.',
+  splash: 'It stands rain and spray, not a swim.',
+  never: 'It must stay dry.',
+} as const;
+
+type Size = Item['sizeM'];
+interface SizeProps {
+  value: Size;
+  usual: readonly [number, number, number];
+  onChange: (value: Size) => void;
+  error: string | undefined;
+}
+/** Packed size; as usual for the kind until one of the three is written. */
+function SizeFields({ value, usual, onChange, error }: SizeProps) {
+  const shown = value ?? usual;
+  const set = (axis: number, m: number | null) =>
+    onChange(shown.map((old, i) => (i === axis ? (m ?? usual[i] ?? 0) : old)) as unknown as Size);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 1 }}>
+      {(['Packed length', 'width', 'height'] as const).map((label, axis) => (
+        <NumberField
+          key={label}
+          label={label}
+          unit="m"
+          value={shown[axis] ?? null}
+          onChange={(m) => set(axis, m)}
+          error={error}
+        />
+      ))}
+    </Box>
   );
 }
 

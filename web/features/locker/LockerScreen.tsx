@@ -9,7 +9,9 @@ import { newItem } from '#core/gear/newItem';
 import { catalogue } from '#core/needs/catalogue';
 import type { Item } from '#core/outing/item';
 import { itemSchema } from '#core/outing/item';
-import { dateAt } from '#core/units/time';
+import { DUE_DAYS, type LockerView, dueBy, inView, lockerViews } from '#core/gear/upkeep';
+import { type NeedId, needIds } from '#core/needs/ids';
+import { addDays, dateAt } from '#core/units/time';
 import { dayWords, mass } from '#core/units/words';
 import type { Kept } from '../../app/api';
 import { Loaded } from '../../parts/Loaded';
@@ -18,33 +20,37 @@ import { useNow } from '../../parts/useNow';
 import { DocumentDialog } from '../reference/DocumentDialog';
 import { type Column, DocumentTable } from '../reference/DocumentTable';
 import { useKept } from '../reference/queries';
+import { useSummaries } from '../outings/queries';
+import { BulkBar } from './BulkBar';
 import { ItemFields } from './ItemFields';
 import { LockerFiles } from './LockerFiles';
 import { itemState } from './itemState';
-
-const filters = {
-  all: 'Everything',
-  trouble: 'Out of date, broken or under repair',
-  always: 'Goes on every outing',
-} as const;
-type Filter = keyof typeof filters;
 
 /** Settled here: what is owned, and in what state. What would annoy: hunting for the one thing that is out of date. */
 export function LockerScreen() {
   const { data, error } = useKept();
   const today = dateAt(useNow(), 'utc');
   const [words, setWords] = useState('');
-  const [filter, setFilter] = useState<Filter>('all');
+  const [view, setView] = useState<LockerView>('all');
+  const [needId, setNeedId] = useState<NeedId | ''>('');
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const outings = useSummaries();
+  const used = useMemo(
+    () => new Set((outings.data ?? []).flatMap(({ kept }) => kept.doc.loadout.map((entry) => entry.itemId))),
+    [outings.data],
+  );
   const [open, setOpen] = useState<Kept<Item> | 'new' | null>(null);
   const rows = useMemo(() => {
     const wanted = words.trim().toLowerCase();
+    const holding = new Set((data?.items ?? []).flatMap(({ doc }) => doc.containerId ?? []));
     const sorted = (data?.items ?? []).toSorted((a, b) => kindIds.indexOf(a.doc.kind) - kindIds.indexOf(b.doc.kind));
     return sorted.filter(({ doc }) => {
-      if (filter === 'always' && !doc.always) return false;
-      if (filter === 'trouble' && itemState(doc, today).sound) return false;
+      if (!inView(doc, view, today, used, holding)) return false;
+      if (needId !== '' && !kinds[doc.kind].means.includes(needId)) return false;
       return `${doc.name} ${kinds[doc.kind].name}`.toLowerCase().includes(wanted);
     });
-  }, [data, words, filter, today]);
+  }, [data, words, view, needId, used, today]);
+  const chosen = useMemo(() => rows.filter(({ doc }) => ticked.has(doc.id)), [rows, ticked]);
   const columns: Column<Kept<Item>>[] = [
     { name: 'Kind', cell: ({ doc }) => kinds[doc.kind].name, wideOnly: true },
     { name: 'Owned', number: true, cell: ({ doc }) => doc.quantity },
@@ -85,13 +91,28 @@ export function LockerScreen() {
                 label="Show"
                 select
                 size="small"
-                value={filter}
-                onChange={(event) => setFilter(event.target.value as Filter)}
-                sx={{ minWidth: 260 }}
+                value={view}
+                onChange={(event) => setView(event.target.value as LockerView)}
+                sx={{ width: 260 }}
               >
-                {Object.entries(filters).map(([id, name]) => (
+                {Object.entries(lockerViews).map(([id, name]) => (
                   <MenuItem key={id} value={id}>
                     {name}
+                  </MenuItem>
+                ))}
+              </TextField>
+              <TextField
+                label="Would meet"
+                select
+                size="small"
+                value={needId}
+                onChange={(event) => setNeedId(event.target.value as NeedId | '')}
+                sx={{ width: 220 }}
+              >
+                <MenuItem value="">Any need</MenuItem>
+                {needIds.map((id) => (
+                  <MenuItem key={id} value={id}>
+                    {catalogue[id].title}
                   </MenuItem>
                 ))}
               </TextField>
@@ -99,6 +120,9 @@ export function LockerScreen() {
                 {rows.length} of {kept.items.length}
               </Typography>
             </Box>
+            {chosen.length > 0 && (
+              <BulkBar chosen={chosen} items={kept.items.map(({ doc }) => doc)} onDone={() => setTicked(new Set())} />
+            )}
             {kept.items.length === 0 && (
               <Typography sx={{ mt: 3 }}>
                 Nothing is owned yet. Add the first item: start with what you wear.
@@ -115,6 +139,7 @@ export function LockerScreen() {
                 nameOf={({ doc }) => doc.name}
                 columns={columns}
                 onOpen={setOpen}
+                ticked={{ ids: ticked, set: setTicked }}
               />
             )}
             {open && (
@@ -138,10 +163,12 @@ export function LockerScreen() {
 
 function State({ item, today }: { item: Item; today: string }) {
   const state = itemState(item, today);
+  const due = state.sound ? dueBy(item, addDays(today, DUE_DAYS)) : null;
   return (
     <Box component="span" sx={{ color: state.sound ? 'text.secondary' : 'error.main' }}>
       {state.words}
       {state.sound && item.expiresOn !== null && `, until ${dayWords(item.expiresOn)}`}
+      {due?.what === 'service' && `, to be looked over ${due.on <= today ? 'since' : 'by'} ${dayWords(due.on)}`}
     </Box>
   );
 }

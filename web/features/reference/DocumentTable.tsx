@@ -1,3 +1,4 @@
+import Checkbox from '@mui/material/Checkbox';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -24,12 +25,14 @@ interface Props<Row> {
   columns: readonly Column<Row>[];
   onOpen: (row: Row) => void;
   label: string;
+  /** Rows that are ticked, and what to do when that changes; left out: nothing can be ticked. */
+  ticked?: { ids: ReadonlySet<string>; set: (ids: ReadonlySet<string>) => void };
 }
 
 const PAGE = 100;
 
 /** A plain table: the first column opens the row; over a hundred rows are paged. */
-export function DocumentTable<Row>({ rows, keyOf, nameOf, columns, onOpen, label }: Props<Row>) {
+export function DocumentTable<Row>({ rows, keyOf, nameOf, columns, onOpen, label, ticked }: Props<Row>) {
   const [page, setPage] = useState(0);
   const shownPage = Math.min(page, Math.floor(Math.max(0, rows.length - 1) / PAGE));
   const shown = rows.slice(shownPage * PAGE, shownPage * PAGE + PAGE);
@@ -40,6 +43,16 @@ export function DocumentTable<Row>({ rows, keyOf, nameOf, columns, onOpen, label
         <Table size="small" aria-label={label}>
           <TableHead>
             <TableRow>
+              {ticked && (
+                <TableCell padding="checkbox">
+                  <Checkbox
+                    slotProps={{ input: { 'aria-label': 'Tick all that are shown' } }}
+                    checked={rows.length > 0 && rows.every((row) => ticked.ids.has(keyOf(row)))}
+                    indeterminate={ticked.ids.size > 0 && !rows.every((row) => ticked.ids.has(keyOf(row)))}
+                    onChange={(_, on) => ticked.set(new Set(on ? rows.map(keyOf) : []))}
+                  />
+                </TableCell>
+              )}
               <TableCell>Name</TableCell>
               {columns.map((column) => (
                 <TableCell key={column.name} align={column.number ? 'right' : 'left'} sx={hidden(column)}>
@@ -51,6 +64,20 @@ export function DocumentTable<Row>({ rows, keyOf, nameOf, columns, onOpen, label
           <TableBody>
             {shown.map((row) => (
               <TableRow key={keyOf(row)} hover>
+                {ticked && (
+                  <TableCell padding="checkbox">
+                    <Checkbox
+                      slotProps={{ input: { 'aria-label': `Tick ${nameOf(row)}` } }}
+                      checked={ticked.ids.has(keyOf(row))}
+                      onChange={(_, on) => {
+                        const ids = new Set(ticked.ids);
+                        if (on) ids.add(keyOf(row));
+                        else ids.delete(keyOf(row));
+                        ticked.set(ids);
+                      }}
+                    />
+                  </TableCell>
+                )}
                 <TableCell component="th" scope="row" sx={{ py: 0 }}>
                   <Button
                     onClick={() => onOpen(row)}

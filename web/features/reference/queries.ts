@@ -66,6 +66,7 @@ export function useDocuments<K extends Kind>(kind: K) {
   };
   return {
     create: (doc: Doc) => then(request<Kept<Doc>>('POST', path, { doc })),
+    createAll: (docs: readonly Doc[]) => then(request<{ kept: number }>('POST', `${path}/batch`, { docs })),
     put: (doc: Doc, version: number) => then(request<Kept<Doc>>('PUT', `${path}/${doc.id}`, { version, doc })),
     remove: (id: string, version: number) => then(request<Kept<Doc>>('DELETE', `${path}/${id}?version=${version}`)),
     restore: (id: string) => then(request<Kept<Doc>>('POST', `${path}/${id}/restore`)),

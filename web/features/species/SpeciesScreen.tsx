@@ -1,11 +1,18 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { NavLink, useParams } from 'react-router';
-import { speciesIds, speciesTable } from '#core/species/species';
+import { type Species, speciesTable } from '#core/species/species';
+import { type OwnSpecies, ownSpeciesSchema } from '#core/species/ownSpecies';
+import { allSpecies } from '#core/species/speciesOf';
 import { capital } from '#core/units/words';
+import type { Kept } from '../../app/api';
+import { DocumentDialog } from '../reference/DocumentDialog';
+import { useKept } from '../reference/queries';
+import { SpeciesFields } from './SpeciesFields';
 import { SpeciesPage } from './SpeciesPage';
 
 const habitats = {
@@ -23,12 +30,16 @@ export function SpeciesScreen() {
   const [where, setWhere] = useState<Where>('all');
   const [words, setWords] = useState('');
   const wanted = words.trim().toLowerCase();
-  const shown = speciesIds.filter((id) => {
-    const one = speciesTable[id];
+  const { data } = useKept();
+  const own = data?.species ?? [];
+  const [editing, setEditing] = useState<Kept<OwnSpecies> | OwnSpecies | null>(null);
+  const all = allSpecies(own.map(({ doc }) => doc));
+  const shown = all.filter((one) => {
     if (where !== 'all' && !one.habitats.includes(where)) return false;
     return `${one.name} ${one.continents}`.toLowerCase().includes(wanted);
   });
-  const chosen = speciesIds.find((id) => id === speciesId);
+  const chosen = all.find(({ id }) => id === speciesId);
+  const ownChosen = own.find(({ doc }) => doc.id === speciesId);
   return (
     <Box
       sx={{
@@ -62,14 +73,17 @@ export function SpeciesScreen() {
           ))}
         </TextField>
         <Typography variant="caption" color="textSecondary" component="p" role="status" sx={{ mt: 1 }}>
-          {shown.length === 0 ? 'None fits these words. Shorten them.' : `${shown.length} of ${speciesIds.length}`}
+          {shown.length === 0 ? 'None fits these words. Shorten them.' : `${shown.length} of ${all.length}`}
         </Typography>
+        <Button onClick={() => setEditing(asOwn(chosen ?? speciesTable.perch, chosen !== undefined))}>
+          {chosen ? `A fish of your own, like ${chosen.name}` : 'A fish of your own'}
+        </Button>
         <Box
           component="ul"
           sx={{ listStyle: 'none', m: 0, p: 0, maxHeight: { md: '64vh' }, overflowY: 'auto' }}
           tabIndex={-1}
         >
-          {shown.map((id) => (
+          {shown.map(({ id, name }) => (
             <Box component="li" key={id} sx={{ borderTop: 1, borderColor: 'divider' }}>
               <Box
                 component={NavLink}
@@ -81,19 +95,59 @@ export function SpeciesScreen() {
                   '&.active': { color: 'text.primary', fontWeight: 700 },
                 }}
               >
-                {capital(speciesTable[id].name)}
+                {capital(name)}
               </Box>
             </Box>
           ))}
         </Box>
       </Box>
       {chosen ? (
-        <SpeciesPage species={speciesTable[chosen]} />
+        <div>
+          <SpeciesPage species={chosen} />
+          {ownChosen && (
+            <Button variant="outlined" onClick={() => setEditing(ownChosen)} sx={{ mt: 2 }}>
+              Edit this fish
+            </Button>
+          )}
+        </div>
       ) : (
         <Typography color="textSecondary" sx={{ display: { xs: 'none', md: 'block' } }}>
           Choose a fish on the left.
         </Typography>
       )}
+      {editing && (
+        <DocumentDialog
+          kind="species"
+          what="fish of your own"
+          schema={ownSpeciesSchema}
+          kept={'doc' in editing ? editing : null}
+          initial={'doc' in editing ? editing.doc : editing}
+          onClose={() => setEditing(null)}
+        >
+          {(form) => <SpeciesFields form={form} />}
+        </DocumentDialog>
+      )}
     </Box>
   );
+}
+
+/** A fish of one's own that begins as another: its figures are nearer than blanks. */
+function asOwn(like: Species, copied: boolean): OwnSpecies {
+  const { depthM, forageCm, rodM, lineKg, leaderKg, lureG } = like;
+  return {
+    ...like,
+    format: 'species/1',
+    id: crypto.randomUUID(),
+    name: copied ? `${like.name}, mine` : '',
+    habitats: [...like.habitats],
+    usual: { ...like.usual },
+    largest: { ...like.largest },
+    depthM: [...depthM],
+    forageCm: [...forageCm],
+    rodM: [...rodM],
+    lineKg: [...lineKg],
+    leaderKg: [...leaderKg],
+    lureG: [...lureG],
+    note: copied ? like.note : '',
+  };
 }

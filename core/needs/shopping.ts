@@ -1,0 +1,67 @@
+import { type KindId, kinds } from '../gear/kinds';
+import type { NeedId } from './ids';
+import type { Missing } from './propose';
+
+/** Means that practice makes or borrows soundly, by need. What keeps one alive is not made at home. */
+export const homeMade: Partial<Record<NeedId, string>> = {
+  'be-seen-day': 'a bright cloth on a fibreglass rod from a garden shop, 1.2 m above the deck',
+  'stop-leak': 'tape that sticks wet, wound round a bottle you carry anyway',
+  'take-water-out': 'a cut-down bottle on a cord bails an open deck; a closed hull wants a pump',
+  'tow-line': 'four metres of floating rope with a bowline at each end',
+  'paddle-retained': 'two metres of cord with a loop round the shaft, short enough not to wrap',
+  'rod-retention': 'cord and a clip, one to a rod',
+  measure: 'a board marked with a steel rule and sealed, with a float under it and your name on it',
+  'fish-care': 'a wet sponge mat cut from a bath mat',
+  ice: 'bottles of water frozen the evening before, drunk on the way home',
+  'anchor-trolley': 'a ring, two pulleys and cord along one side',
+  'line-clear': 'a washing bowl with pegs',
+  'stand-up': 'a webbing strap with a knot to hold',
+  'keep-air': 'a bicycle pump with the right adaptor, and patience',
+  carry: 'a folded towel on the shoulder and a friend on the other end',
+  keys: 'a spare key on a cord round the neck',
+  'hang-food': 'a roll-top bag and ten metres of cord over a branch',
+  heat: 'a wet cloth round the neck; salt and sugar in the bottle',
+  'hot-drink': 'any flask, wrapped in a sock',
+  'dry-in-vehicle': 'old clothes and a towel in a bag',
+  'spare-clothes': 'clothes you own, no cotton, in a roll-top bag',
+};
+
+/** One thing to buy or borrow, and the money gone by then. */
+export interface Purchase {
+  needIds: NeedId[];
+  kind: KindId;
+  euro: number;
+  spentEuro: number;
+  within: boolean;
+}
+
+const rank = { law: 1, must: 2, should: 3, could: 4 } as const;
+
+/**
+ * What to buy first: what life hangs on, then law, musts and shoulds, the cheapest way of each; one thing that settles several is bought
+ * once. Prices are a rule of thumb. What comes first is never given up for what comes later: from the first thing that is too dear, what
+ * keeps one alive still stands before all else, and what no longer fits is said so.
+ * @param budgetEuro null: no limit
+ */
+export function purchases(missing: readonly Missing[], budgetEuro: number | null): Purchase[] {
+  const order = missing
+    .filter((one) => one.kinds.length > 0)
+    .toSorted((a, b) => Number(b.grave) - Number(a.grave) || rank[a.level] - rank[b.level]);
+  const list: Purchase[] = [];
+  let spentEuro = 0;
+  let open = true;
+  for (const one of order) {
+    const bought = list.find((earlier) => one.kinds.includes(earlier.kind));
+    if (bought) {
+      bought.needIds.push(one.needId);
+      continue;
+    }
+    const [kind] = one.kinds.toSorted((a, b) => kinds[a].usualEuro - kinds[b].usualEuro || a.localeCompare(b));
+    if (!kind) continue;
+    const euro = kinds[kind].usualEuro;
+    open &&= budgetEuro === null || spentEuro + euro <= budgetEuro;
+    if (open) spentEuro += euro;
+    list.push({ needIds: [one.needId], kind, euro, spentEuro, within: open });
+  }
+  return list;
+}

@@ -1,0 +1,144 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { Item } from '#core/outing/item';
+import { dateAt } from '#core/units/time';
+import { plural } from '#core/units/words';
+import { ApiError, type Kept } from '../../app/api';
+import { useSay } from '../../parts/Spoken';
+import { useNow } from '../../parts/useNow';
+import { useDocuments } from '../reference/queries';
+
+interface Props {
+  chosen: readonly Kept<Item>[];
+  items: readonly Item[];
+  onDone: () => void;
+}
+
+/** Changes all that is ticked at once: state, place, habit; or takes it out of the locker. Each can be undone. */
+export function BulkBar({ chosen, items, onDone }: Props) {
+  const documents = useDocuments('items');
+  const say = useSay();
+  const today = dateAt(useNow(), 'utc');
+  const [done, setDone] = useState<number | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const ids = new Set(chosen.map(({ doc }) => doc.id));
+
+  const each = async (
+    work: (kept: Kept<Item>) => Promise<Kept<Item>>,
+    said: string,
+    undo: (kept: Kept<Item>, after: Kept<Item>) => Promise<unknown>,
+  ) => {
+    setTrouble(null);
+    const made: [Kept<Item>, Kept<Item>][] = [];
+    try {
+      for (const kept of chosen) {
+        setDone(made.length);
+        made.push([kept, await work(kept)]);
+      }
+      onDone();
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      setTrouble(`${made.length} of ${chosen.length} are changed. Then: ${error.message}`);
+    }
+    setDone(null);
+    if (made.length > 0)
+      say(`${made.length} ${plural(made.length, 'thing')}: ${said}.`, {
+        name: 'Undo',
+        run: () => void Promise.all(made.map(([before, after]) => undo(before, after))),
+      });
+  };
+  const change = (fields: Partial<Item>, said: string) =>
+    void each(
+      ({ doc, version }) => documents.put({ ...doc, ...fields }, version),
+      said,
+      (before, after) => documents.put(before.doc, after.version),
+    );
+  const remove = () =>
+    void each(
+      ({ doc, version }) => documents.remove(doc.id, version),
+      'taken out of the locker',
+      ({ doc }) => documents.restore(doc.id),
+    );
+  const busy = done !== null;
+  return (
+    <Box
+      role="group"
+      aria-label="What is ticked"
+      sx={{ border: 1, borderColor: 'text.primary', borderRadius: 1, p: 1.5, mb: 1 }}
+    >
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Typography sx={{ mr: 1 }}>
+          {chosen.length} {plural(chosen.length, 'thing')} ticked
+        </Typography>
+        <Choice
+          label="Condition"
+          options={['good', 'failed inspection', 'under repair'].map((value) => ({ value, name: value }))}
+          onChoose={(value) => change({ condition: value as Item['condition'] }, value)}
+        />
+        <Choice
+          label="Lives in"
+          options={[
+            { value: '-', name: 'Nothing' },
+            ...items.filter((item) => !ids.has(item.id)).map((item) => ({ value: item.id, name: item.name })),
+          ]}
+          onChoose={(value) => change({ containerId: value === '-' ? null : value }, 'moved')}
+        />
+        <Button onClick={() => change({ servicedOn: today }, 'looked over today')} disabled={busy}>
+          Looked over today
+        </Button>
+        <Button onClick={() => change({ always: true }, 'goes on every outing')} disabled={busy}>
+          Always goes
+        </Button>
+        <Button onClick={() => change({ always: false }, 'goes when chosen')} disabled={busy}>
+          Goes when chosen
+        </Button>
+        <Button color="error" sx={{ color: 'error.main' }} onClick={remove} disabled={busy}>
+          Take out
+        </Button>
+      </Box>
+      {busy && (
+        <LinearProgress
+          variant="determinate"
+          value={(100 * done) / chosen.length}
+          aria-label="Changing"
+          sx={{ mt: 1 }}
+        />
+      )}
+      {trouble && (
+        <Alert severity="warning" variant="outlined" sx={{ mt: 1 }}>
+          {trouble}
+        </Alert>
+      )}
+    </Box>
+  );
+}
+
+interface ChoiceProps {
+  label: string;
+  options: readonly { value: string; name: string }[];
+  onChoose: (value: string) => void;
+}
+function Choice({ label, options, onChoose }: ChoiceProps) {
+  return (
+    <TextField
+      select
+      size="small"
+      label={label}
+      value=""
+      onChange={(event) => onChoose(event.target.value)}
+      sx={{ width: 160 }}
+    >
+      {options.map((one) => (
+        <MenuItem key={one.value} value={one.value}>
+          {one.name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
