@@ -9,6 +9,7 @@ import { readGpx } from '#core/formats/gpx';
 import { kindIds, kinds } from '#core/gear/kinds';
 import { newItem } from '#core/gear/newItem';
 import { propose } from '#core/needs/propose';
+import { withItem } from '#core/outing/edit';
 import type { Outing } from '#core/outing/outing';
 import { lookUp } from '#core/outing/references';
 import { planOf } from '#core/passage/plan';
@@ -76,7 +77,20 @@ if (!span || !looked.water) throw new Error('The demo outing has hours and a wat
 const day = dayOf(eight.conditions, looked.water, span.from, span.to);
 
 bench('assess, the outing ready to sign', 5, 400, () => assess(ready, references, noAnswers, now));
-bench('assess, the outing with Stops', 5, 400, () => assess(dusk, references, noAnswers, now));
+bench('assess, the outing with Stops', 8, 400, () => assess(dusk, references, noAnswers, now));
+const hoard = Array.from({ length: 150 }, (_, i) =>
+  newItem(`hoard-${i}`, kindIds[(i * 3) % kindIds.length] ?? 'whistle'),
+);
+const everyRule = {
+  ...references,
+  items: hoard,
+  rulePacks: references.rulePacks.map((pack) => ({
+    ...pack,
+    rules: references.rulePacks.flatMap((other) => other.rules),
+  })),
+};
+const laden = hoard.reduce((next, { id }) => withItem(next, id, 1), { ...dusk, loadout: [] });
+bench('assess, 150 things aboard and every rule', 8, 200, () => assess(laden, everyRule, noAnswers, now));
 bench('passage, eight legs in eight hours', 5, 400, () => planOf(eight.brief, looked, day, span));
 bench('better hours, each launch of three days', 300, 8, () =>
   // A copy of the figures each time, so that nothing is remembered from the time before.

@@ -86,13 +86,21 @@ export interface Peak {
 /** @param day what is already known of the same brief and conditions: only what the loadout brings is worked out anew. */
 export function exposures(outing: Outing, looked: Looked, day: DayExposures = dayExposures(outing, looked)): Exposures {
   const { aboard } = looked;
-  return {
-    ...day,
-    rods: aboard.reduce((sum, { item, entry }) => sum + (isRod(item.kind) ? entry.quantity : 0), 0),
-    electricsW: aboard.reduce((sum, { item, entry }) => sum + (item.attributes.watts ?? 0) * entry.quantity, 0),
-    bigHooks: aboard.some(({ item }) => item.qualities.includes('treble')),
-  };
+  let [rods, electricsW, bigHooks] = [0, 0, false];
+  for (const { item, entry } of aboard) {
+    if (isRod(item.kind)) rods += entry.quantity;
+    electricsW += (item.attributes.watts ?? 0) * entry.quantity;
+    bigHooks ||= item.qualities.includes('treble');
+  }
+  const burdened = withBurden.get(day) ?? new Map<string, Exposures>();
+  withBurden.set(day, burdened);
+  const key = `${rods} ${electricsW} ${bigHooks}`;
+  const e = burdened.get(key) ?? { ...day, rods, electricsW, bigHooks };
+  burdened.set(key, e);
+  return e;
 }
+/** The same day with the same burden is the same record: what hangs on it alone can be kept by it. */
+const withBurden = new WeakMap<DayExposures, Map<string, Exposures>>();
 
 type DayExposures = Omit<Exposures, 'rods' | 'electricsW' | 'bigHooks'>;
 

@@ -8,7 +8,8 @@ import { withBrief } from '../outing/title';
 import type { Answers } from '../walkround/answers';
 import type { Answer } from '../walkround/answerSchema';
 import { lastAnswers, noAnswers } from '../walkround/answers';
-import { assess } from './assess';
+import { assess, judge as judgeAll } from './assess';
+import { judging } from './judging';
 import type { FindingCode } from './finding';
 import { inSeason } from './judgeRules';
 import { countFindings, sayFinding, sayRepair } from './phrase';
@@ -251,5 +252,21 @@ describe('passengers', () => {
     const outing = withItem(withItem(ready, 'sponge', 1), 'crate', 1);
     expect(judge(outing).passengers.toSorted()).toEqual(['crate', 'sponge']);
     expect(judge(outing, item('tape', { containerId: 'crate' })).passengers).toEqual(['sponge']);
+  });
+});
+
+describe('judging again after a repair', () => {
+  it('comes to what judging from nothing comes to, whatever is added, taken off or opened', () => {
+    for (const outing of outings) {
+      const j = judging(outing, references, noAnswers, now);
+      for (const { id } of references.items.slice(0, 133)) {
+        const has = outing.loadout.some((entry) => entry.itemId === id);
+        const changed = withItem(outing, id, has ? 0 : 1);
+        const again = judging(changed, references, noAnswers, now, j);
+        const afresh = judging(changed, references, noAnswers, now);
+        expect(judgeAll(again), `${outing.id} ${id}`).toEqual(judgeAll(afresh));
+        expect(again.needs).toEqual(afresh.needs);
+      }
+    }
   });
 });

@@ -1,10 +1,12 @@
 import { exposures, type Exposures } from '../exposures/exposures';
+import { kinds } from '../gear/kinds';
+import type { NeedId } from '../needs/ids';
 import { firstPaddle } from '../needs/firstPaddle';
 import { type JudgedNeed, type WalkTaken, candidatesByNeed, judgeNeed } from '../needs/match';
 import type { NeedContext } from '../needs/need';
 import { type RaisedNeed, raisedNeeds } from '../needs/raise';
 import type { Outing } from '../outing/outing';
-import { type Looked, type References, lookUp } from '../outing/references';
+import { type Aboard, type Looked, type References, lookUp } from '../outing/references';
 import { type Instant, addDays, dateAt } from '../units/time';
 import { type Answers, craftFaults, takenByAnswers } from '../walkround/answers';
 import type { HullPart } from '../walkround/hullParts';
@@ -33,15 +35,20 @@ export function judging(
   now: Instant,
   like?: Judging,
 ): Judging {
-  const looked = lookUp(outing, references);
   const sameDay = like?.outing.brief === outing.brief && like.outing.conditions === outing.conditions;
-  const e = exposures(outing, looked, sameDay ? like.e : undefined);
+  const looked = lookUp(outing, references, sameDay ? like.looked : undefined);
+  const e = exposures(outing, looked);
   const taken: WalkTaken = like?.answers === answers ? like.taken : takenByAnswers(answers);
   const lastDay = sameDay ? like.lastDay : addDays(outing.brief.date, outing.brief.nights);
   const c: NeedContext = { e, brief: outing.brief, looked, firstPaddleId: firstPaddle(looked.aboard, lastDay, taken) };
-  const candidates = candidatesByNeed(looked.aboard, lastDay, taken);
-  const raised = sameDay && sameBurden(e, like.e) ? like.raised : looked.water ? raisedNeeds(c, looked.rulePack) : [];
-  const needs = raised.map(({ id, raise }) => judgeNeed(id, raise, c, candidates.get(id) ?? []));
+  const raised = looked.water ? raisedBy(c, looked.rulePack) : [];
+  const sameNeeds = sameDay && raised === like.raised;
+  const touched = sameNeeds ? needsTouched(like, looked) : null;
+  const candidates = candidatesByNeed(looked.aboard, lastDay, taken, touched);
+  const needs = raised.map(({ id, raise }, i) => {
+    const known = touched === null || touched.has(id) ? undefined : like?.needs[i];
+    return known ?? judgeNeed(id, raise, c, candidates.get(id) ?? []);
+  });
   return {
     outing,
     looked,
@@ -57,7 +64,39 @@ export function judging(
   };
 }
 
-/** Whether two loadouts raise the same needs: what one brings aboard asks for leashes, charge and cutters. */
-function sameBurden(a: Exposures, b: Exposures): boolean {
-  return a.rods === b.rods && a.electricsW === b.electricsW && a.bigHooks === b.bigHooks;
+/**
+ * The needs that the difference between two loadouts can speak to: those that the kinds of the changed items are means of.
+ * null: any need, because a container came, went, or was opened.
+ */
+function needsTouched(like: Judging, looked: Looked): ReadonlySet<NeedId> | null {
+  const was = new Map(like.outing.loadout.map((entry) => [entry.itemId, entry]));
+  const changed: Aboard[] = looked.aboard.filter(({ item, entry }) => was.get(item.id) !== entry);
+  const now = new Set(looked.aboard.map(({ item }) => item.id));
+  changed.push(...like.looked.aboard.filter(({ item }) => !now.has(item.id)));
+  const touched = new Set<NeedId>();
+  for (const { item } of changed) {
+    const holds = (other: Aboard) => other.item.containerId === item.id || other.item.poweredById === item.id;
+    if (looked.aboard.some(holds)) return null;
+    for (const id of kinds[item.kind].means) touched.add(id);
+    // Which paddle is the first decides which may be the second.
+    if (touched.has('second-propulsion')) touched.add('propulsion');
+  }
+  return touched;
+}
+
+const kept = new WeakMap<Exposures, { looked: Looked; raised: RaisedNeed[] }>();
+/** The needs raised by the same exposures for the same person, place and rules are worked out once. */
+function raisedBy(c: NeedContext, pack: Looked['rulePack']): RaisedNeed[] {
+  const { looked } = c;
+  const known = kept.get(c.e);
+  if (
+    known &&
+    known.looked.angler === looked.angler &&
+    known.looked.rulePack === pack &&
+    known.looked.area === looked.area
+  )
+    return known.raised;
+  const raised = raisedNeeds(c, pack);
+  kept.set(c.e, { looked, raised });
+  return raised;
 }

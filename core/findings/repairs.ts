@@ -113,13 +113,22 @@ function sharesMeans(otherId: string, item: Item, need: NeedId, items: readonly 
   return catalogue[need].distinctKinds === true && other?.kind === item.kind;
 }
 
+const byNeed = new WeakMap<readonly Item[], Map<NeedId, readonly Item[]>>();
+/** The locker's items whose kind can meet a need; worked out once for a list. */
+function meansAmong(items: readonly Item[], needId: NeedId): readonly Item[] {
+  const known = byNeed.get(items) ?? new Map<NeedId, readonly Item[]>();
+  byNeed.set(items, known);
+  const list = known.get(needId) ?? items.filter((item) => kinds[item.kind].means.includes(needId));
+  known.set(needId, list);
+  return list;
+}
+
 /** Owned items that would count, not yet all aboard, lightest first. */
 export function serviceable(needId: NeedId, j: Judging, items: readonly Item[]): { item: Item; carried: number }[] {
   const carriedOf = new Map(j.looked.aboard.map(({ item, entry }) => [item.id, entry.quantity]));
   const aboardKinds = new Set(j.looked.aboard.map(({ item }) => item.kind));
   const { lacks, distinctKinds, amount } = catalogue[needId];
-  return items
-    .filter((item) => kinds[item.kind].means.includes(needId))
+  return meansAmong(items, needId)
     .map((item) => ({ item, carried: carriedOf.get(item.id) ?? 0 }))
     .filter(({ item, carried }) => {
       if (carried >= item.quantity) return false;

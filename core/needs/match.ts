@@ -45,11 +45,14 @@ export function candidatesByNeed(
   aboard: readonly Aboard[],
   lastDay: string,
   taken: WalkTaken,
+  only: ReadonlySet<NeedId> | null = null,
 ): ReadonlyMap<NeedId, Candidate[]> {
   const byNeed = new Map<NeedId, Candidate[]>();
   for (const one of aboard) {
+    const { means } = kinds[one.item.kind];
+    if (only && !means.some((id) => only.has(id))) continue;
     const candidate = { aboard: one, unserviceable: serviceLacks(one, lastDay, taken) };
-    for (const id of kinds[one.item.kind].means) {
+    for (const id of means) {
       const list = byNeed.get(id);
       if (list) list.push(candidate);
       else byNeed.set(id, [candidate]);

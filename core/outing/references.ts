@@ -55,11 +55,15 @@ function itemIndex(items: readonly Item[]): ReadonlyMap<string, Item> {
   return known;
 }
 
-/** Items named by the loadout that the locker no longer holds are left out. */
-export function lookUp(outing: Outing, references: References): Looked {
+/**
+ * Items named by the loadout that the locker no longer holds are left out.
+ * @param like what was looked up for the same brief and references: then only what is aboard is looked up anew
+ */
+export function lookUp(outing: Outing, references: References, like?: Looked): Looked {
   const { brief } = outing;
+  const aboard = aboardOf(outing, references);
+  if (like) return { ...like, aboard };
   const water = byId(references.waters, brief.waterId);
-  const items = itemIndex(references.items);
   return {
     angler: references.angler,
     craft: byId(references.craft, brief.craftId),
@@ -70,11 +74,18 @@ export function lookUp(outing: Outing, references: References): Looked {
     rulePack: water ? byId([...references.rulePacks, baselinePack], water.rulePackId) : null,
     targets: brief.targets.flatMap((id) => speciesOf(id, references.species) ?? []),
     species: references.species,
-    aboard: outing.loadout.flatMap((entry) => {
-      const item = items.get(entry.itemId);
-      return item ? [{ item, entry }] : [];
-    }),
+    aboard,
   };
+}
+
+function aboardOf(outing: Outing, references: References): Aboard[] {
+  const items = itemIndex(references.items);
+  const aboard: Aboard[] = [];
+  for (const entry of outing.loadout) {
+    const item = items.get(entry.itemId);
+    if (item) aboard.push({ item, entry });
+  }
+  return aboard;
 }
 
 /** Blanks of the sentence that the judgement cannot do without. */
