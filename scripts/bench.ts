@@ -89,7 +89,7 @@ const everyRule = {
     rules: references.rulePacks.flatMap((other) => other.rules),
   })),
 };
-const laden = hoard.reduce((next, { id }) => withItem(next, id, 1), { ...dusk, loadout: [] });
+const laden = hoard.reduce<Outing>((next, { id }) => withItem(next, id, 1), { ...dusk, loadout: [] });
 bench('assess, 150 things aboard and every rule', 8, 200, () => assess(laden, everyRule, noAnswers, now));
 bench('passage, eight legs in eight hours', 5, 400, () => planOf(eight.brief, looked, day, span));
 bench('better hours, each launch of three days', 300, 8, () =>

@@ -3,6 +3,7 @@ import { catalogue } from '../needs/catalogue';
 import { personalNeeds } from '../needs/company';
 import { tackleAboard, tackleBudget } from '../needs/tackleBudget';
 import { fittingPaddleM } from '../hull/paddle';
+import { idsAboard } from '../outing/references';
 import { type Found, found } from './finding';
 import type { Judging } from './judging';
 
@@ -88,22 +89,22 @@ function paddles({ looked }: Judging): Found[] {
 
 /** Ordinary and elastic soft baits in one container melt together. */
 function baits({ looked }: Judging): Found[] {
-  const aboardIds = new Set(looked.aboard.map(({ item }) => item.id));
+  const elastic = looked.aboard.filter(({ item }) => item.qualities.includes('elastic'));
+  if (elastic.length === 0) return [];
+  const aboardIds = idsAboard(looked);
   const boxOf = (item: { containerId: string | null }) =>
     item.containerId !== null && aboardIds.has(item.containerId) ? item.containerId : null;
   const soft = looked.aboard.filter(({ item }) => item.qualities.includes('softbait'));
-  return looked.aboard
-    .filter(({ item }) => item.qualities.includes('elastic'))
-    .flatMap(({ item, entry }) => {
-      const beside = soft.find(
-        (other) =>
-          other.item.id === item.id ||
-          (!entry.apart && !other.entry.apart && boxOf(item) !== null && boxOf(item) === boxOf(other.item)),
-      );
-      if (!beside) return [];
-      const facts = { code: 'baits-react' as const, item: item.name, beside: beside.item.name, itemId: item.id };
-      return [found('mind', 'physics', 'kit', 1, facts, item.id)];
-    });
+  return elastic.flatMap(({ item, entry }) => {
+    const beside = soft.find(
+      (other) =>
+        other.item.id === item.id ||
+        (!entry.apart && !other.entry.apart && boxOf(item) !== null && boxOf(item) === boxOf(other.item)),
+    );
+    if (!beside) return [];
+    const facts = { code: 'baits-react' as const, item: item.name, beside: beside.item.name, itemId: item.id };
+    return [found('mind', 'physics', 'kit', 1, facts, item.id)];
+  });
 }
 
 /** More rods, boxes or mass than the angler's own school carries. */

@@ -6,7 +6,7 @@ import { type JudgedNeed, type WalkTaken, candidatesByNeed, judgeNeed } from '..
 import type { NeedContext } from '../needs/need';
 import { type RaisedNeed, raisedNeeds } from '../needs/raise';
 import type { Outing } from '../outing/outing';
-import { type Aboard, type Looked, type References, lookUp } from '../outing/references';
+import { type Looked, type References, lookUp } from '../outing/references';
 import { type Instant, addDays, dateAt } from '../units/time';
 import { type Answers, craftFaults, takenByAnswers } from '../walkround/answers';
 import type { HullPart } from '../walkround/hullParts';
@@ -69,19 +69,24 @@ export function judging(
  * null: any need, because a container came, went, or was opened.
  */
 function needsTouched(like: Judging, looked: Looked): ReadonlySet<NeedId> | null {
-  const was = new Map(like.outing.loadout.map((entry) => [entry.itemId, entry]));
-  const changed: Aboard[] = looked.aboard.filter(({ item, entry }) => was.get(item.id) !== entry);
-  const now = new Set(looked.aboard.map(({ item }) => item.id));
-  changed.push(...like.looked.aboard.filter(({ item }) => !now.has(item.id)));
+  const was = new Set(like.looked.aboard.map(({ entry }) => entry));
+  const now = new Set(looked.aboard.map(({ entry }) => entry));
+  const changed = [
+    ...looked.aboard.filter(({ entry }) => !was.has(entry)),
+    ...like.looked.aboard.filter(({ entry }) => !now.has(entry)),
+  ];
   const touched = new Set<NeedId>();
   for (const { item } of changed) {
-    const holds = (other: Aboard) => other.item.containerId === item.id || other.item.poweredById === item.id;
-    if (looked.aboard.some(holds)) return null;
+    if (isHolding(item.id, looked)) return null;
     for (const id of kinds[item.kind].means) touched.add(id);
     // Which paddle is the first decides which may be the second.
     if (touched.has('second-propulsion')) touched.add('propulsion');
   }
   return touched;
+}
+
+function isHolding(id: string, { aboard }: Looked): boolean {
+  return aboard.some(({ item }) => item.containerId === id || item.poweredById === id);
 }
 
 const kept = new WeakMap<Exposures, { looked: Looked; raised: RaisedNeed[] }>();

@@ -6,6 +6,7 @@ import type { Item } from '../outing/item';
 import type { Outing } from '../outing/outing';
 import type { References } from '../outing/references';
 import { serviceLacks } from '../needs/match';
+import { LOAD_MIND } from '../hull/load';
 import { tackleKindIds } from '../needs/tackleBudget';
 import { addDays, clockAt, shiftClock } from '../units/time';
 import type { Facts, Found, Repair } from './finding';
@@ -13,7 +14,7 @@ import type { Judging } from './judging';
 
 /** Repairs offered for one finding at the most, and candidates judged to find them. */
 const MOST_OFFERED = 3;
-const MOST_JUDGED = 14;
+const MOST_JUDGED = 12;
 const MOST_ADDED = 6;
 
 type Judge = (outing: Outing) => Found[];
@@ -175,13 +176,21 @@ function candidates(one: Found, j: Judging): Repair[] {
     case 'automatic-jacket':
       return removing(j, (kind) => kind === (facts.code === 'gaff-aboard' ? 'gaff' : 'inflatable-jacket'));
     case 'rods-over-rule':
-      return removing(j, (kind) => kinds[kind].means.includes('rods'));
+      return rodsAshore(j, facts.rods - facts.most);
     case 'tackle-over':
       return removing(j, (kind) => tackleKindIds.has(kind));
     case 'baits-react':
       return [{ do: 'separate-item', itemId: facts.itemId, name: facts.item }];
     case 'overload':
-      return [...removing(j, (kind) => kinds[kind].means.length === 0), ...fewerFish(brief.keep)];
+      // Only what is heavy enough to settle it is tried.
+      return [
+        ...removing(
+          j,
+          (kind) => kinds[kind].means.length === 0,
+          (kg) => facts.massKg - kg <= facts.ratedKg * LOAD_MIND,
+        ),
+        ...fewerFish(brief.keep),
+      ];
     case 'out-of-date-aboard':
       return removing(j, () => true).filter(
         (repair) => repair.do === 'remove-item' && facts.items.some((item) => item.name === repair.name),
@@ -195,10 +204,22 @@ function fewerFish(keep: number): Repair[] {
   return keep > 0 ? [{ do: 'set-keep', keep: keep - 1 }] : [];
 }
 
+/** Leaving so many rods ashore, where one line of the loadout does it. */
+function rodsAshore(j: Judging, many: number): Repair[] {
+  const enough = new Set(j.looked.aboard.filter(({ entry }) => entry.quantity >= many).map(({ item }) => item.id));
+  return removing(j, (kind) => kinds[kind].means.includes('rods'))
+    .filter((repair) => repair.do === 'remove-item' && enough.has(repair.itemId))
+    .slice(0, MOST_OFFERED);
+}
+
 /** Taking off one item of a kind, the heaviest first. */
-function removing(j: Judging, which: (kind: Item['kind']) => boolean): Repair[] {
+function removing(
+  j: Judging,
+  which: (kind: Item['kind']) => boolean,
+  heavy: (kg: number) => boolean = () => true,
+): Repair[] {
   return j.looked.aboard
-    .filter(({ item }) => which(item.kind))
+    .filter(({ item, entry }) => which(item.kind) && heavy(item.massKg * entry.quantity))
     .sort((a, b) => b.item.massKg * b.entry.quantity - a.item.massKg * a.entry.quantity)
     .map(({ item }) => ({ do: 'remove-item', itemId: item.id, name: item.name }));
 }
@@ -216,7 +237,7 @@ function needCandidates(facts: Extract<Facts, { code: 'need-unmet' }>, j: Judgin
     list.push({ do: 'set-alarm', alarmAt: shiftClock(brief.homeAt, 60) });
   }
   if (facts.needId === 'be-seen-night') list.push(...outOfTheDark(j));
-  if (facts.needId === 'rod-retention') list.push(...removing(j, (kind) => kinds[kind].means.includes('rods')));
+  if (facts.needId === 'rod-retention') list.push(...rodsAshore(j, facts.want - facts.have));
   return list;
 }
 

@@ -1,9 +1,10 @@
+import type { KindId } from '../gear/kinds';
 import type { Aboard } from '../outing/references';
 import { type WalkTaken, serviceLacks } from './match';
 
 /** Of the paddles aboard, the one taken as first propulsion: a whole one before one in pieces. */
 export function firstPaddle(aboard: readonly Aboard[], lastDay: string, taken: WalkTaken): string | null {
-  const sound = aboard.filter((one) => serviceLacks(one, lastDay, taken) === null);
-  const whole = sound.find(({ item }) => item.kind === 'paddle');
-  return (whole ?? sound.find(({ item }) => item.kind === 'spare-paddle'))?.item.id ?? null;
+  const sound = (...some: KindId[]) =>
+    aboard.find((one) => some.includes(one.item.kind) && serviceLacks(one, lastDay, taken) === null);
+  return (sound('paddle', 'long-paddle') ?? sound('spare-paddle'))?.item.id ?? null;
 }

@@ -1,5 +1,5 @@
 import { kinds } from '../gear/kinds';
-import type { Aboard } from '../outing/references';
+import { type Aboard, idsAboard } from '../outing/references';
 import { catalogue } from './catalogue';
 import type { NeedId } from './ids';
 import type { NeedContext, OtherMeans, Raise, Shortfall } from './need';
@@ -105,7 +105,7 @@ function itemMeans({ item, entry }: Aboard, shortfall: Shortfall | null, amount:
  */
 function independent(fit: readonly Aboard[], distinctKinds: boolean, c: NeedContext) {
   const dropped = new Map<string, Shortfall>();
-  const aboardIds = new Set(c.looked.aboard.map(({ item }) => item.id));
+  const aboardIds = idsAboard(c.looked);
   const clash = (a: Aboard, b: Aboard): Shortfall | null => {
     if (distinctKinds && a.item.kind === b.item.kind) return { code: 'same-kind' };
     const box = containerOf(a, aboardIds);

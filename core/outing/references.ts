@@ -78,6 +78,14 @@ export function lookUp(outing: Outing, references: References, like?: Looked): L
   };
 }
 
+const idsOf = new WeakMap<readonly Aboard[], ReadonlySet<string>>();
+/** The ids of what is aboard; made once for a loadout. */
+export function idsAboard({ aboard }: Looked): ReadonlySet<string> {
+  const known = idsOf.get(aboard) ?? new Set(aboard.map(({ item }) => item.id));
+  idsOf.set(aboard, known);
+  return known;
+}
+
 function aboardOf(outing: Outing, references: References): Aboard[] {
   const items = itemIndex(references.items);
   const aboard: Aboard[] = [];
