@@ -9,3 +9,8 @@ const KJ_PER_CAMP_DAY = 10_000;
 export function foodEnergy(input: { hours: number; nights: number; effort: Effort }): number {
   return KJ_PER_HOUR[input.effort] * input.hours * SHARE_EATEN + input.nights * KJ_PER_CAMP_DAY;
 }
+
+/** Meals cooked in camp for one person: supper and breakfast for each night. */
+export function campMeals(nights: number): number {
+  return nights * 2;
+}

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { foodEnergy } from './food';
+import { campMeals, foodEnergy } from './food';
+import { ice } from './ice';
 import { drinkingWater } from './water';
 
 describe('drinking water', () => {
@@ -20,4 +21,26 @@ describe('food', () => {
     expect(foodEnergy({ hours: 4, nights: 0, effort: 'hard' })).toBeGreaterThan(least);
     expect(foodEnergy({ hours: 4, nights: 1, effort: 'easy' }) - least).toBe(10_000);
   });
+});
+
+describe('ice', () => {
+  const cod = { fishKg: 6, fishStartC: 18, hours: 6, ambientC: 26, uaWK: 0.9 };
+  it('of the worked example is 2.30 kg against 812 kJ', () => {
+    const sum = ice(cod);
+    expect(sum.heatKj).toBeCloseTo(812.16, 2);
+    expect(sum.iceKg).toBeCloseTo(2.3, 2);
+  });
+  it('takes up what fish and walls give: nothing is lost between them', () => {
+    const { iceKg, perKgKj, fishKj, wallsKj, heatKj } = ice({ ...cod, targetC: 4, iceStartC: -12 });
+    expect(iceKg * perKgKj).toBeCloseTo(fishKj + wallsKj, 9);
+    expect(heatKj).toBe(fishKj + wallsKj);
+    expect(perKgKj).toBeCloseTo(334 + 25.2 + 16.76, 9);
+  });
+  it('counts nothing for a fish and an air as cold as the target', () => {
+    expect(ice({ ...cod, fishStartC: 2, ambientC: 2 }).iceKg).toBe(0);
+  });
+});
+
+describe('camp meals', () => {
+  it('are supper and breakfast for each night', () => expect([0, 1, 3].map(campMeals)).toEqual([0, 2, 6]));
 });

@@ -1,4 +1,5 @@
-export type Effort = 'rest' | 'easy' | 'steady' | 'hard';
+export const efforts = ['rest', 'easy', 'steady', 'hard'] as const;
+export type Effort = (typeof efforts)[number];
 
 const LITRES_PER_HOUR: Record<Effort, number> = { rest: 0.15, easy: 0.35, steady: 0.5, hard: 0.75 };
 const PER_DEGREE_OVER_20 = 0.02;

@@ -5,3 +5,6 @@ export const AIR_DENSITY = 1.225;
 /** Density of water, kg/m³. */
 export const FRESH_WATER = 1000;
 export const SALT_WATER = 1025;
+/** Density of steel and lead, kg/m³. */
+export const STEEL = 7850;
+export const LEAD = 11340;

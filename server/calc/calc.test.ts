@@ -11,6 +11,28 @@ const calc = async (name: string, payload: object) => {
   return { status: reply.statusCode, body: reply.json() };
 };
 const at = '2026-05-16T06:00:00+01:00';
+const anchorExample = {
+  depthM: 4,
+  tideRiseM: 1,
+  attachHeightM: 0.3,
+  rodeM: 30,
+  anchor: { massKg: 1.5, type: 'claw' },
+  bottom: 'sand',
+  streamMps: 0.4,
+  windMps: 6,
+  hsM: 0.2,
+  craft: { cruiseMps: 1.5, powerW: 45, windageM2: 0.45, lateralAirM2: 1.1, lateralWaterM2: 0.5 },
+  alignment: 'bow',
+};
+const powerExample = {
+  battery: { chemistry: 'lifepo4', volts: 12.8, ampHours: 10 },
+  tempC: 5,
+  loads: [
+    { name: 'sounder', watts: 9, hours: 7 },
+    { name: 'bait pump', watts: 12, duty: 0.25, hours: 6 },
+    { name: 'light', watts: 2, hours: 2 },
+  ],
+};
 const passage = {
   departAt: at,
   craft: { cruiseMps: 1.5, powerW: 45, windageM2: 0.45, lateralAirM2: 1.1, lateralWaterM2: 0.5 },
@@ -54,7 +76,56 @@ describe('calculators over the wire', () => {
     });
     expect((await calc('heat', { airC: 32.2, humidityPct: 70 })).body.feelsC).toBeGreaterThan(39);
   });
+  it.each<[string, object, Record<string, number | boolean | string | null>]>([
+    ['anchor', anchorExample, { loadN: 16.1, rodeNeededM: 26.5, margin: 6.1, swingRadiusM: 26 }],
+    [
+      'drift',
+      { windMps: 6, lateralAirM2: 1.1, lateralWaterM2: 0.5, drogue: { diameterM: 0.6 }, targetMps: 0.15 },
+      { withoutDrogueMps: 0.293, driftMps: 0.228, drogueForceN: 9.07, diameterForTargetM: 1.26 },
+    ],
+    [
+      'drift',
+      { windMps: 6, lateralAirM2: 1.1, lateralWaterM2: 0.5, drogue: null, targetMps: null },
+      { driftMps: null, drogueForceN: null, diameterForTargetM: null },
+    ],
+    ['pole', { poleM: 3, depthM: 1.5, tideRiseM: 0.5, bottom: 'mud', streamMps: 0.2 }, { neededM: 2.8, allowed: true }],
+    [
+      'rig',
+      {
+        parts: [
+          { name: 'main', ratedKg: 9, knotEfficiency: 0.9 },
+          { name: 'leader', ratedKg: 8 },
+        ],
+      },
+      { weakest: 'leader', strengthKg: 8, dragKg: 2.4 },
+    ],
+    ['spool', { refLengthM: 200, refDiameterMm: 0.3, diameterMm: 0.2 }, { lengthM: 450 }],
+    ['jig', { depthM: 25, relativeSpeedMps: 0.4, lineDiameterMm: 0.18 }, { massG: 92 }],
+    ['spread', { holderHalfSpanM: 0.4, rodLengthM: 2.4, outAngleDeg: 80, elevationDeg: 25 }, { spreadM: 5.08 }],
+    ['spares', { lossPerHour: 0.5, hours: 6 }, { expected: 3, carry: 6, covered: 0.966 }],
+    ['power', powerExample, { neededWh: 85, usableWh: 102.2, spareWh: -3.27, enough: false }],
+    ['water', { persons: 1, hours: 6, feelsC: 28, effort: 'steady' }, { litres: 4.95 }],
+    ['food', { persons: 2, hours: 4, nights: 1, effort: 'easy' }, { campMeals: 4 }],
+    ['ice', { fishKg: 6, fishStartC: 18, hours: 6, ambientC: 26, uaWK: 0.9 }, { heatKj: 812, iceKg: 2.3 }],
+  ])('answers the worked example of %s', async (name, input, wanted) => {
+    const { status, body } = await calc(name, input);
+    expect(status, JSON.stringify(body)).toBe(200);
+    for (const [key, value] of Object.entries(wanted))
+      if (typeof value === 'number') expect(Math.abs(body[key] / value - 1), `${key} ${body[key]}`).toBeLessThan(0.006);
+      else expect(body[key]).toBe(value);
+  });
   it.each<[string, object, string[]]>([
+    ['anchor', { ...anchorExample, depthM: 0, bottom: 'clay', alignment: 'side' }, ['depthM', 'bottom', 'alignment']],
+    ['anchor', { ...anchorExample, anchor: { massKg: 1.5 } }, ['anchor.type']],
+    ['rig', { parts: [] }, ['parts']],
+    [
+      'power',
+      { ...powerExample, reserve: 2, battery: { ...powerExample.battery, chemistry: 'coal' } },
+      ['reserve', 'battery.chemistry'],
+    ],
+    ['spares', { lossPerHour: 1, hours: 3, confidence: 1 }, ['confidence']],
+    ['ice', { fishKg: 1, fishStartC: 10, hours: 1, ambientC: 10, uaWK: 1, targetC: -1, lid: true }, ['targetC', 'lid']],
+    ['jig', { depthM: 10, relativeSpeedMps: 0.2, lineDiameterMm: 0.2, densityKgM3: 900 }, ['densityKgM3']],
     ['waves', { windSpeedMps: -1, fetchM: 6000, durationS: null, depthM: 0 }, ['windSpeedMps', 'depthM']],
     ['waves', { windSpeedMps: 8, fetchM: 6000, durationS: null }, ['depthM']],
     ['waves', { windSpeedMps: 8, fetchM: 6000, durationS: null, depthM: null, wind: 3 }, ['wind']],

@@ -1,4 +1,7 @@
 import { z } from 'zod';
+import { alignments, anchorBottoms, anchorTypes } from '#core/holding/anchor';
+import { chemistries } from '#core/power/power';
+import { efforts } from '#core/provisions/water';
 import { dateText, instantText, quantity } from '#core/outing/field';
 
 /** Over nought and at most `max`. */
@@ -8,6 +11,7 @@ function over0(max: number, unit: string) {
 }
 const bearing = quantity(0, 360, '°');
 const density = quantity(900, 1100, 'kg/m³').optional();
+const effort = z.enum(efforts);
 const latitude = quantity(-90, 90, '°');
 const longitude = quantity(-180, 180, '°');
 
@@ -88,4 +92,112 @@ export const calcInputs = {
     waterC: quantity(-2, 45, '°C'),
   }),
   heat: z.strictObject({ airC: quantity(-60, 60, '°C'), humidityPct: quantity(0, 100, '%') }),
+  anchor: z.strictObject({
+    depthM: over0(500, 'm'),
+    tideRiseM: quantity(-20, 20, 'm'),
+    attachHeightM: quantity(0, 5, 'm'),
+    rodeM: quantity(0, 2000, 'm'),
+    anchor: z.strictObject({ massKg: quantity(0, 200, 'kg'), type: z.enum(anchorTypes) }),
+    bottom: z.enum(anchorBottoms),
+    streamMps: quantity(0, 20, 'm/s'),
+    windMps: quantity(0, 100, 'm/s'),
+    hsM: quantity(0, 40, 'm'),
+    craft: hullInput,
+    alignment: z.enum(alignments),
+    waterDensity: density,
+  }),
+  drift: z.strictObject({
+    windMps: quantity(0, 100, 'm/s'),
+    lateralAirM2: quantity(0, 100, 'm²'),
+    lateralWaterM2: over0(100, 'm²'),
+    drogue: z.strictObject({ diameterM: quantity(0, 10, 'm'), cd: over0(5, '').optional() }).nullable(),
+    targetMps: over0(20, 'm/s').nullable(),
+    waterDensity: density,
+  }),
+  pole: z.strictObject({
+    poleM: quantity(0, 20, 'm'),
+    depthM: quantity(0, 500, 'm'),
+    tideRiseM: quantity(-20, 20, 'm'),
+    bottom: z.enum(anchorBottoms),
+    streamMps: quantity(0, 20, 'm/s'),
+  }),
+  rig: z.strictObject({
+    parts: z
+      .array(
+        z.strictObject({
+          name: z.string('Write this as text.').min(1, 'Give it a name.').max(80, 'At most 80 characters.'),
+          ratedKg: quantity(0, 1000, 'kg'),
+          knotEfficiency: over0(1, '').optional(),
+        }),
+      )
+      .min(1, 'At least one part.')
+      .max(50, 'At most 50 parts.'),
+    dragFraction: over0(1, '').optional(),
+  }),
+  spool: z.strictObject({
+    refLengthM: quantity(0, 10_000, 'm'),
+    refDiameterMm: over0(10, 'mm'),
+    diameterMm: over0(10, 'mm'),
+  }),
+  jig: z.strictObject({
+    depthM: quantity(0, 1000, 'm'),
+    relativeSpeedMps: quantity(0, 5, 'm/s'),
+    lineDiameterMm: quantity(0, 10, 'mm'),
+    densityKgM3: quantity(1200, 25_000, 'kg/m³').optional(),
+    maxAngleDeg: quantity(1, 89, '°').optional(),
+    waterDensity: density,
+  }),
+  spread: z.strictObject({
+    holderHalfSpanM: quantity(0, 5, 'm'),
+    rodLengthM: quantity(0, 10, 'm'),
+    outAngleDeg: quantity(0, 180, '°'),
+    elevationDeg: quantity(-90, 90, '°'),
+  }),
+  spares: z.strictObject({
+    lossPerHour: quantity(0, 100, '/h'),
+    hours: quantity(0, 1000, 'h'),
+    confidence: quantity(0.01, 0.999999, '').optional(),
+  }),
+  power: z.strictObject({
+    battery: z.strictObject({
+      chemistry: z.enum(chemistries),
+      volts: over0(1000, 'V'),
+      ampHours: over0(10_000, 'Ah'),
+      ratedHours: over0(200, 'h').optional(),
+      health: over0(1, '').optional(),
+    }),
+    tempC: quantity(-60, 80, '°C'),
+    loads: z
+      .array(
+        z.strictObject({
+          name: z.string('Write this as text.').min(1, 'Give it a name.').max(80, 'At most 80 characters.'),
+          watts: quantity(0, 100_000, 'W'),
+          duty: quantity(0, 1, '').optional(),
+          hours: quantity(0, 1000, 'h'),
+        }),
+      )
+      .max(100, 'At most 100 loads.'),
+    reserve: quantity(0, 0.95, '').optional(),
+  }),
+  water: z.strictObject({
+    persons: z.int('A whole number.').min(1, 'At least one.').max(1000, 'At most 1000.'),
+    hours: quantity(0, 1000, 'h'),
+    feelsC: quantity(-60, 80, '°C'),
+    effort,
+  }),
+  food: z.strictObject({
+    persons: z.int('A whole number.').min(1, 'At least one.').max(1000, 'At most 1000.'),
+    hours: quantity(0, 1000, 'h'),
+    nights: z.int('A whole number.').min(0, 'Not below 0.').max(365, 'At most 365.'),
+    effort,
+  }),
+  ice: z.strictObject({
+    fishKg: quantity(0, 1000, 'kg'),
+    fishStartC: quantity(-5, 45, '°C'),
+    hours: quantity(0, 1000, 'h'),
+    ambientC: quantity(-60, 60, '°C'),
+    uaWK: quantity(0, 100, 'W/K'),
+    targetC: quantity(0, 20, '°C').optional(),
+    iceStartC: quantity(-60, 0, '°C').optional(),
+  }),
 } as const;

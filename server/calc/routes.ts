@@ -9,6 +9,18 @@ import { harmonicSeries, turnsOfTide } from '#core/conditions/tide';
 import { waveOnStream } from '#core/conditions/waveOnStream';
 import { waves } from '#core/conditions/waves';
 import { passage } from '#core/passage/passage';
+import { anchor } from '#core/holding/anchor';
+import { drift } from '#core/holding/drift';
+import { pole } from '#core/holding/pole';
+import { power } from '#core/power/power';
+import { campMeals, foodEnergy } from '#core/provisions/food';
+import { ice } from '#core/provisions/ice';
+import { drinkingWater } from '#core/provisions/water';
+import { jig } from '#core/tackle/jig';
+import { rig } from '#core/tackle/rig';
+import { spares } from '#core/tackle/spares';
+import { spool } from '#core/tackle/spool';
+import { spread } from '#core/tackle/spread';
 import { DAY_MS } from '#core/units/time';
 import { Refusal, problemSchema } from '../problem';
 import { calcInputs } from './inputs';
@@ -57,6 +69,45 @@ const outputs = {
     clothing: z.enum(['none', 'wetsuit', 'drysuit']),
   }),
   heat: z.object({ feelsC: figure }),
+  anchor: z.object({
+    loadN: figure,
+    scopeTarget: figure,
+    scope: figure,
+    rodeNeededM: figure,
+    holdingN: figure,
+    margin: maybe,
+    rodeAngleDeg: figure,
+    downPullN: maybe,
+    swingRadiusM: figure,
+  }),
+  drift: z.object({
+    withoutDrogueMps: figure,
+    driftMps: maybe,
+    drogueForceN: maybe,
+    diameterForTargetM: maybe,
+  }),
+  pole: z.object({
+    neededM: figure,
+    reaches: z.boolean(),
+    bottomHolds: z.boolean(),
+    streamAllows: z.boolean(),
+    allowed: z.boolean(),
+  }),
+  rig: z.object({ weakest: z.string(), strengthKg: figure, dragKg: figure }),
+  spool: z.object({ lengthM: figure }),
+  jig: z.object({ massG: figure, sinkMps: maybe, sinkS: maybe }),
+  spread: z.object({ spreadM: figure }),
+  spares: z.object({ expected: figure, carry: z.int(), covered: figure }),
+  power: z.object({
+    neededWh: figure,
+    usableWh: figure,
+    hoursToEmpty: maybe,
+    enough: z.boolean(),
+    spareWh: figure,
+  }),
+  water: z.object({ litresPerHour: figure, litres: figure }),
+  food: z.object({ kj: figure, campMeals: z.int() }),
+  ice: z.object({ heatKj: figure, iceKg: figure }),
 } as const;
 
 type Name = keyof typeof calcInputs;
@@ -101,7 +152,32 @@ const calculators: { [N in Name]: (input: In<N>) => Out<N> } = {
     };
   },
   heat: heatIndex,
+  anchor: (input) => anchor(given(input)),
+  drift: (input) => drift({ ...given(input), drogue: input.drogue && given(input.drogue) }),
+  pole,
+  rig: (input) => rig(given({ ...input, parts: input.parts.map(given) })),
+  spool,
+  jig: (input) => jig(given(input)),
+  spread,
+  spares: (input) => spares(given(input)),
+  power: (input) => power(given({ ...input, battery: given(input.battery), loads: input.loads.map(given) })),
+  water: drinkingWater,
+  food: ({ persons, ...input }) => ({
+    kj: persons * foodEnergy(input),
+    campMeals: persons * campMeals(input.nights),
+  }),
+  ice: (input) => {
+    const { heatKj, iceKg } = ice(given(input));
+    return { heatKj, iceKg };
+  },
 };
+
+/** Without the keys that were left out: the calculators' own defaults hold there. */
+function given<T extends object>(input: T): { [K in keyof T]: Exclude<T[K], undefined> } {
+  return Object.fromEntries(Object.entries(input).filter(([, value]) => value !== undefined)) as {
+    [K in keyof T]: Exclude<T[K], undefined>;
+  };
+}
 
 function within(from: string, to: string): { from: number; to: number } {
   const span = { from: Date.parse(from), to: Date.parse(to) };

@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest';
+import { type Chemistry, chemistries, coldFactor, power } from './power';
+
+const loads = [
+  { name: 'sounder', watts: 9, hours: 7 },
+  { name: 'bait pump', watts: 12, duty: 0.25, hours: 6 },
+  { name: 'light', watts: 2, hours: 2 },
+];
+const battery = { chemistry: 'lifepo4', volts: 12.8, ampHours: 10 } as const;
+
+describe('a battery on a day', () => {
+  it('of the worked example is short by 3.3 Wh with the reserve kept', () => {
+    const sum = power({ battery, tempC: 5, loads });
+    expect(sum.neededWh).toBe(85);
+    expect(sum.usableWh).toBeCloseTo(102.2, 1);
+    expect(sum.spareWh).toBeCloseTo(-3.27, 2);
+    expect(sum.enough).toBe(false);
+    expect(power({ battery, tempC: 25, loads }).enough).toBe(true);
+  });
+  it('at its rated draw and in the warm gives its share of what is written on it', () => {
+    for (const [chemistry, share] of [
+      ['sla', 0.5],
+      ['lifepo4', 0.9],
+      ['liion', 0.85],
+      ['nimh', 0.8],
+      ['alkaline', 0.8],
+    ] as const) {
+      const rated = [{ name: 'load', watts: 5 * 12, hours: 2 }];
+      const { usableWh } = power({ battery: { chemistry, volts: 12, ampHours: 100 }, tempC: 25, loads: rated });
+      expect(usableWh, chemistry).toBeCloseTo(1200 * share, 9);
+    }
+  });
+  it('drawn harder than rated gives less by Peukert’s law, drawn softer no more', () => {
+    const at = (watts: number) =>
+      power({
+        battery: { chemistry: 'sla', volts: 12, ampHours: 100 },
+        tempC: 25,
+        loads: [{ name: 'load', watts, hours: 1 }],
+      }).usableWh;
+    expect(at(240)).toBeCloseTo(600 * 0.25 ** 0.2, 9);
+    expect(at(12)).toBe(600);
+  });
+  it('loses to cold as its table says, ends held', () => {
+    const table: Record<Chemistry, [number, number, number]> = {
+      sla: [0.5, 0.8, 1],
+      lifepo4: [0.6, 0.88, 1],
+      liion: [0.6, 0.85, 1],
+      nimh: [0.5, 0.8, 1],
+      alkaline: [0.25, 0.65, 1],
+    };
+    for (const one of chemistries) {
+      const [far, zero, warm] = table[one];
+      for (const [tempC, share] of [
+        [-40, far],
+        [-20, far],
+        [-10, (far + zero) / 2],
+        [0, zero],
+        [12.5, (zero + warm) / 2],
+        [25, warm],
+        [45, warm],
+      ] as const)
+        expect(coldFactor(one, tempC), `${one} ${tempC}`).toBeCloseTo(share, 12);
+    }
+  });
+  it('without load never empties', () => {
+    expect(power({ battery, tempC: 5, loads: [] })).toMatchObject({ neededWh: 0, hoursToEmpty: null, enough: true });
+  });
+});
