@@ -2,6 +2,7 @@ import { lightOfDay, noonOf } from '../conditions/light';
 import { moreDemoOutings } from './outingsMore';
 import { NO_FIGURES } from '../outing/hours';
 import type { Brief, Hour, Outing } from '../outing/outing';
+import { usualWorkings } from '../outing/workings';
 import type { Water } from '../outing/water';
 import { HOUR_MS, type Instant, addDays, clockAt, dateAt, instantOf, isoAt, shiftClock } from '../units/time';
 
@@ -98,6 +99,44 @@ const atSea = [
   several('bottle', 4),
 ];
 
+/** The two rods of the outings at sea, each tied so that the leader breaks first. */
+const demoRigs: Outing['rigs'] = [
+  {
+    id: 'cast',
+    name: 'Casting, plugs',
+    purpose: 'cast',
+    rodId: 'spin-rod',
+    mainId: 'thin-braid',
+    mainKnot: 'slim braid knot',
+    leaderId: 'leader-light',
+    leaderM: 1.2,
+    leaderKnot: 'palomar',
+    connection: 'direct',
+    clipId: null,
+    lureId: 'lure-box',
+    lureG: null,
+    dragFraction: 0.3,
+  },
+  {
+    id: 'jig',
+    name: 'Jigging, metal',
+    purpose: 'jig',
+    rodId: 'jig-rod',
+    mainId: 'braid',
+    mainKnot: 'slim braid knot',
+    leaderId: 'leader',
+    leaderM: 1.5,
+    leaderKnot: 'palomar',
+    connection: 'snap at the lure',
+    clipId: 'strong-snaps',
+    lureId: 'jig-box',
+    lureG: null,
+    dragFraction: 0.3,
+  },
+];
+/** The same jig on a snap that goes before the leader. */
+const weakRigs: Outing['rigs'] = demoRigs.map((one) => (one.id === 'jig' ? { ...one, clipId: 'snaps' } : one));
+
 /** What each demo outing shows: ready to sign; Stops at dusk; a race that forbids; a headwind home; cold water in warm air. */
 export function demoOutings(now: Instant, waters: readonly Water[]): readonly Outing[] {
   const { date, launchAt: dawn } = demoDawn(now);
@@ -148,6 +187,8 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
     },
     loadout: atSea,
     company: [],
+    rigs: demoRigs,
+    workings: usualWorkings,
     accepted: [],
   };
   const late = shiftClock(dawn, 150);
@@ -156,6 +197,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
     {
       ...longGrey,
       id: 'zander-dusk',
+      rigs: [],
       title: 'Zander at dusk',
       brief: {
         ...longGrey.brief,
@@ -231,10 +273,12 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
         })),
       },
       loadout: [...atSea.filter(({ itemId }) => itemId !== 'net'), ...once('wide-net')],
+      rigs: weakRigs,
     },
     {
       ...longGrey,
       id: 'perch-spring',
+      rigs: [],
       title: 'Perch, warm air over cold water',
       brief: {
         ...longGrey.brief,

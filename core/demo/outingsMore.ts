@@ -33,6 +33,7 @@ export function moreDemoOutings(like: Outing, dawn: string): readonly Outing[] {
   return [
     {
       ...like,
+      rigs: [],
       id: 'venn-overnight',
       title: 'Barbel and chub, a night on the Venn',
       brief: {
@@ -78,6 +79,7 @@ export function moreDemoOutings(like: Outing, dawn: string): readonly Outing[] {
     },
     {
       ...like,
+      rigs: [],
       id: 'bonefish-flat',
       title: 'Bonefish, standing on the white flat',
       brief: {
@@ -120,6 +122,7 @@ export function moreDemoOutings(like: Outing, dawn: string): readonly Outing[] {
     },
     {
       ...like,
+      rigs: [],
       id: 'mere-cup-day',
       title: 'Mere Cup: catch, photograph, release',
       brief: {
@@ -146,7 +149,7 @@ export function moreDemoOutings(like: Outing, dawn: string): readonly Outing[] {
         ...once('four-piece', 'drive-leash', 'troll-rod', 'big-rod', 'permit', 'plug-box', 'bite-leader', 'big-box'),
         ...once('wide-net', 'pliers', 'spreader', 'board', 'tape-measure', 'tag', 'action-cam', 'power-bank'),
         ...once(
-          'battery',
+          'lead-battery',
           'sounder',
           'deck-lights',
           'holders',
@@ -163,6 +166,7 @@ export function moreDemoOutings(like: Outing, dawn: string): readonly Outing[] {
     },
     {
       ...like,
+      rigs: [],
       id: 'ling-anchored',
       title: 'Cod and ling, at anchor in the deep hole',
       brief: {
@@ -191,7 +195,16 @@ export function moreDemoOutings(like: Outing, dawn: string): readonly Outing[] {
       },
       loadout: [
         ...like.loadout.filter(({ itemId }) => !['net', 'spin-rod', 'leader', 'frozen'].includes(itemId)),
-        ...once('wide-net', 'bottom-rod', 'sinkers', 'rig-wallet', 'feed-tub', 'heavy-leader', 'anchor', 'bite-leader'),
+        ...once(
+          'wide-net',
+          'bottom-rod',
+          'sinkers',
+          'rig-wallet',
+          'feed-tub',
+          'heavy-leader',
+          'long-anchor',
+          'bite-leader',
+        ),
       ],
     },
   ];

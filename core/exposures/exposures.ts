@@ -2,6 +2,8 @@ import { type Day, dayOf } from '../conditions/day';
 import { heatIndex, windChill } from '../conditions/feels';
 import { darkness, lightOfDay, noonOf } from '../conditions/light';
 import { type Sea, seaAt } from '../conditions/sea';
+import { type KindId, kinds } from '../gear/kinds';
+import { type SpotHour, spotHours } from '../holding/spot';
 import { valueAt } from '../conditions/tide';
 import { type Immersion, immersion } from '../conditions/immersion';
 import { surf } from '../conditions/surf';
@@ -43,6 +45,8 @@ export interface Exposures {
   swellM: number | null;
   /** The sea hour by hour while afloat, at the place to fish. */
   seas: readonly { at: Instant; clock: string; sea: Sea; streamMps: number }[];
+  /** The place to fish, every half hour while one is there; while afloat where that is not known. */
+  spot: readonly SpotHour[];
   /** The sea with swell and stream, at its highest. */
   hs: Peak | null;
   stream: Peak | null;
@@ -162,6 +166,10 @@ function workOutDay(outing: Outing, looked: Looked): DayExposures {
     waveM: most(seas.map(({ sea }) => sea.windSeaM)),
     swellM: peak(hours, 'swellM', zone)?.value ?? null,
     seas,
+    spot:
+      looked.area && water && day && afloat
+        ? spotHours(looked.area, water, day, hours, plan?.spotAt ?? afloat.from, plan?.turnAt ?? afloat.to)
+        : [],
     hs: highest(seas, ({ sea }) => sea.onStreamM, zone),
     stream: highest(seas, ({ streamMps }) => streamMps, zone),
     visibility: lowestVisibility(hours, zone),
@@ -234,8 +242,8 @@ function barOf(place: Launch | null, day: Day | null, at: Instant | null, zone: 
   return { depthM: place.barM + valueAt(day.tideSeries, at), at: clockAt(at, zone) };
 }
 
-function isRod(kind: string): boolean {
-  return kind === 'spinning-rod' || kind === 'jig-rod' || kind === 'fly-rod';
+function isRod(kind: KindId): boolean {
+  return kinds[kind].means.includes('rods');
 }
 
 /** Launch and coming home as instants; null until the water (and so the time zone) is known or the hours are in order. */

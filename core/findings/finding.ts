@@ -1,3 +1,6 @@
+import type { Alignment } from '../holding/anchor';
+import type { Rig } from '../outing/workings';
+import type { Technique } from '../outing/trip';
 import type { Blank } from '../outing/references';
 import type { NeedId } from '../needs/ids';
 import type { Level, Reason } from '../needs/need';
@@ -9,7 +12,7 @@ export const findingLevels = ['stop', 'mind', 'note'] as const;
 export type FindingLevel = (typeof findingLevels)[number];
 /** What a finding rests on. Law and physics cannot be overridden. */
 export type Basis = 'law' | 'physics' | 'judgement' | 'school';
-export type Station = 'brief' | 'kit' | 'walk-round';
+export type Station = 'brief' | 'kit' | 'workings' | 'walk-round';
 
 /** What was found, as facts. findings/phrase turns them into sentences. */
 export type Facts =
@@ -95,6 +98,71 @@ export type Facts =
   | { code: 'wind-against-stream'; at: string; hsM: number; factor: number | null; streamMps: number }
   | { code: 'fog'; visibilityM: number; at: string }
   | { code: 'bar-low'; place: string; depthM: number; at: string; when: 'launch' | 'landing' }
+  | {
+      code: 'anchor-shut';
+      anchor: string;
+      why: 'stream' | 'school' | 'beam' | 'gear' | 'reach';
+      from: string;
+      to: string;
+      streamMps: number;
+      openAt: string | null;
+    }
+  | { code: 'anchor-scope'; anchor: string; scope: number; depthM: number; neededM: number; rodeM: number }
+  | {
+      code: 'anchor-drags';
+      anchor: string;
+      margin: number;
+      at: string;
+      loadN: number;
+      holdingN: number;
+      bottom: string;
+    }
+  | { code: 'anchor-no-release'; anchor: string }
+  | {
+      code: 'pole-no-hold';
+      pole: string;
+      why: 'short' | 'bottom' | 'stream';
+      poleM: number;
+      neededM: number;
+      bottom: string;
+      streamMps: number;
+    }
+  | {
+      code: 'rig-weak';
+      rig: string;
+      rigId: string;
+      role: 'main' | 'leader' | 'clip';
+      part: string;
+      strengthKg: number;
+      leaderKg: number;
+    }
+  | { code: 'rig-over-rod'; rig: string; rod: string; mainKg: number; rodKg: number }
+  | { code: 'rig-window'; rig: string; rigId: string; lureG: number; fromG: number; toG: number }
+  | { code: 'rig-guides'; rig: string; rigId: string; clip: string; leaderM: number; rodM: number }
+  | { code: 'rig-knot'; rig: string; knot: string }
+  | { code: 'rig-spool'; rig: string; spoolM: number; runM: number }
+  | { code: 'rig-bites'; rig: string; rigId: string; leader: string }
+  | { code: 'spares-few' | 'spares-many'; item: string; have: number; carry: number; expected: number; hours: number }
+  | {
+      code: 'jig-light';
+      massG: number;
+      haveG: number;
+      at: string;
+      depthM: number;
+      driftMps: number;
+      angleDeg: number;
+    }
+  | { code: 'spread-wide'; spreadM: number; mostM: number }
+  | {
+      code: 'battery-short';
+      battery: string;
+      itemId: string;
+      neededWh: number;
+      usableWh: number;
+      tempC: number;
+      emptyAfterH: number | null;
+      reserve: number;
+    }
   | { code: 'second-too-slow'; homeAt: string | null; deadline: string };
 export type FindingCode = Facts['code'];
 
@@ -113,6 +181,10 @@ export type Repair =
   | { do: 'set-alarm'; alarmAt: string }
   | { do: 'set-contact'; name: string; phone: string }
   | { do: 'fewer'; itemId: string; quantity: number; name: string }
+  | { do: 'set-rig'; rigId: string; change: Partial<Rig>; words: string }
+  | { do: 'without-technique'; technique: Technique }
+  | { do: 'set-alignment'; alignment: Alignment }
+  | { do: 'swap-item'; offId: string; off: string; onId: string; on: string }
   | { do: 'looked-again' };
 
 export interface Finding {

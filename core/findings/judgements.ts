@@ -8,6 +8,9 @@ import { hullParts } from '../walkround/hullParts';
 import { type Found, found } from './finding';
 import { dayJudgements } from './judgeDay';
 import type { Judging } from './judging';
+import { holdingJudgements } from '../holding/findings';
+import { powerJudgements } from '../power/findings';
+import { tackleJudgements } from '../tackle/findings';
 import { kitJudgements } from './judgeKit';
 import { rules } from './judgeRules';
 import { needLevel } from './needLevel';
@@ -28,6 +31,9 @@ export const judgements: readonly ((j: Judging) => Found[])[] = [
   load,
   unmetNeeds,
   ...kitJudgements,
+  ...holdingJudgements,
+  ...tackleJudgements,
+  ...powerJudgements,
   worthKnowing,
 ];
 

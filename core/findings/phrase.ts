@@ -6,6 +6,7 @@ import { hullParts } from '../walkround/hullParts';
 import { capital, count, dayWords, distance, duration, figure, listed, mass, plural } from '../units/words';
 import type { Basis, Facts, Finding, FindingCode, Repair } from './finding';
 import { daySentences } from './phraseDay';
+import { workingsSentences } from './phraseWorkings';
 import { sayMeans, sayReason, sayShortfall } from './phraseNeeds';
 
 export interface Sentence {
@@ -28,6 +29,7 @@ const confirm = 'Confirm with the authority.';
 
 const sentences: Sentences<FindingCode> = {
   ...daySentences,
+  ...workingsSentences,
   'brief-incomplete': ({ blanks }) => ({
     title: 'The sentence has open blanks',
     text: `Still to say: ${listed(blanks.map((blank) => blankWords[blank]))}. Nothing can be signed before.`,
@@ -237,6 +239,14 @@ export function sayRepair(repair: Repair): string {
       return `Ask for a call at ${repair.alarmAt}`;
     case 'set-contact':
       return `Name ${repair.name}`;
+    case 'set-rig':
+      return capital(repair.words);
+    case 'without-technique':
+      return `Leave out ${repair.technique}`;
+    case 'set-alignment':
+      return `Lead the anchor to the ${repair.alignment}`;
+    case 'swap-item':
+      return `Carry ${repair.on} instead of ${repair.off}`;
     case 'looked-again':
       return 'I have looked again: as written';
   }

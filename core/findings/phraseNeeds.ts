@@ -51,7 +51,7 @@ const because: Say<Reason, 'because'> = {
   plugs: ({ count: n }) => `${count(n)} in the hull`,
   carry: ({ metres }) => `${figure(metres, 0)} m to the water`,
   rods: ({ count: n }) => `${count(n)} ${plural(n, 'rod')} aboard`,
-  electrics: ({ watts, hours }) => `${figure(watts)} W for ${figure(hours)} h, a quarter in hand`,
+  electrics: ({ watts, hours }) => `${figure(watts)} W aboard, for ${figure(hours)} h`,
   technique: ({ technique }) => `for ${technique}`,
   rule: ({ authority, text, citation }) => `${authority}: ${text}${citation ? ` (${citation})` : ''}`,
 };

@@ -7,6 +7,8 @@ import type { Outing } from '../outing/outing';
 import type { References } from '../outing/references';
 import { serviceLacks } from '../needs/match';
 import { LOAD_MIND } from '../hull/load';
+import { worthOf } from '../needs/need';
+import { workingsRepairs } from './repairsWorkings';
 import { tackleKindIds } from '../needs/tackleBudget';
 import { addDays, clockAt, shiftClock } from '../units/time';
 import type { Facts, Found, Repair } from './finding';
@@ -93,12 +95,12 @@ function lightest(
   items: readonly Item[],
   already: readonly Added[],
 ): Added[] | null {
-  const { amount, distinctKinds } = catalogue[facts.needId];
+  const { distinctKinds } = catalogue[facts.needId];
   const chosen: Added[] = [];
   let missing = facts.want - facts.have;
   for (const { item, carried } of serviceable(facts.needId, j, items)) {
     if (missing <= 1e-9) break;
-    const each = amount ? (item.attributes[amount] ?? 0) : 1;
+    const each = worthOf(catalogue[facts.needId], item);
     const before = already.find((one) => one.itemId === item.id)?.quantity ?? carried;
     const free = item.quantity - before;
     if (each <= 0 || free < 1 || chosen.some((other) => sharesMeans(other.itemId, item, facts.needId, items))) continue;
@@ -168,6 +170,18 @@ function candidates(one: Found, j: Judging): Repair[] {
     case 'turn-passed':
     case 'second-too-slow':
       return [...otherPlaces(j), ...otherHours(j)];
+    case 'anchor-shut':
+    case 'anchor-scope':
+    case 'anchor-drags':
+    case 'anchor-no-release':
+    case 'pole-no-hold':
+    case 'rig-weak':
+    case 'rig-window':
+    case 'rig-guides':
+    case 'rig-bites':
+    case 'jig-light':
+    case 'battery-short':
+      return workingsRepairs(facts, j, () => otherHours(j));
     case 'conditions-stale':
       return [{ do: 'looked-again' }];
     case 'keep-over-rule':

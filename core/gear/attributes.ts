@@ -20,6 +20,7 @@ export const attributes = {
   diameterMm: { name: 'diameter', unit: 'mm' },
   spoolM: { name: 'spool holds', unit: 'm' },
   spoolMm: { name: 'of line this thick', unit: 'mm' },
+  pieces: { name: 'pieces in it', unit: '' },
   lossPerHour: { name: 'lost an hour', unit: '/h' },
   groundKg: { name: 'anchor alone', unit: 'kg' },
   rodeM: { name: 'rode', unit: 'm' },

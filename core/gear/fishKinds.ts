@@ -104,7 +104,7 @@ export const fishKinds = {
   },
   'ice-bag': {
     name: 'Insulated fish bag with ice',
-    means: ['cold-store'],
+    means: ['cold-store', 'ice'],
     kg: 3.2,
     at: 'tankwell',
     has: { litres: 25, lengthM: 0.8, hours: 8, uaWK: 0.9, iceKg: 2 },
@@ -293,7 +293,7 @@ export const fishKinds = {
   },
   'hard-ice-box': {
     name: 'Hard ice box',
-    means: ['cold-store'],
+    means: ['cold-store', 'ice'],
     kg: 5.5,
     at: 'tankwell',
     has: { litres: 30, lengthM: 0.62, hours: 14, uaWK: 0.55, iceKg: 4 },
@@ -320,7 +320,7 @@ export const fishKinds = {
     means: ['photograph'],
     kg: 0.3,
     at: 'foredeck',
-    has: { watts: 3 },
+    has: { watts: 3, dutyPct: 25 },
     is: ['waterproof', 'tethered', 'charged'],
     how: 'Card in, charge read, tether on.',
     bad: 'Full card.',

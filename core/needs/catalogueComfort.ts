@@ -1,3 +1,4 @@
+import { HOURS_OF_CARRIED_WATER, halfAndHalf } from '../provisions/supplies';
 import { foodEnergy } from '../provisions/food';
 import { drinkingWater, type Effort } from '../provisions/water';
 import type { needsByPurpose } from './ids';
@@ -7,20 +8,16 @@ import type { Exposures } from '../exposures/exposures';
 
 /** Air that feels hotter than this asks for cooling, °C. */
 const HOT_FROM_C = 29;
-/** Charge carried over what is drawn. Rule of thumb until a battery's own sum is done. */
-const CHARGE_MARGIN = 1.25;
-/** Water treated on the way from the second day on, so only the first day's is carried. */
-const HOURS_OF_CARRIED_WATER = 14;
 
 export const power: NeedTable<(typeof needsByPurpose.power)[number]> = {
   power: {
     title: 'Power for what is aboard',
     without: 'The screen goes dark before the day does.',
-    amount: 'wattHours',
     raise: ({ e }) => {
       const hours = Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
       const list = reasons(e.electricsW > 0 && { because: 'electrics', watts: e.electricsW, hours });
-      return raised('must', Math.ceil(e.electricsW * hours * CHARGE_MARGIN), false, list);
+      // How much is the battery's own sum, by its age and that day's cold.
+      return raised('must', 1, false, list);
     },
   },
   'phone-power': {
@@ -45,6 +42,7 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     title: 'Drinking water',
     without: 'Thirst makes hands clumsy and judgement poor.',
     amount: 'litres',
+    share: halfAndHalf,
     raise: ({ e }) => {
       if (e.hoursAfloat === null) return null;
       const hours = Math.min(e.hoursAfloat, HOURS_OF_CARRIED_WATER);

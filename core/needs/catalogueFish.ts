@@ -2,6 +2,7 @@ import type { needsByPurpose } from './ids';
 import { type NeedContext, type NeedTable, type Reason, type Shortfall, raised, reasons, tooLittle } from './need';
 import type { KindId } from '../gear/kinds';
 import type { Technique } from '../outing/trip';
+import { halfAndHalf } from '../provisions/supplies';
 import { ice } from '../provisions/ice';
 import { deeper, fishing, keepsFish, largestFish } from './reason';
 import type { Aboard } from '../outing/references';
@@ -187,12 +188,13 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     title: 'Ice',
     without: 'The store warms, and the fish with it.',
     amount: 'iceKg',
-    raise: ({ e }) => raised('should', iceWanted(e), false, reasons(keepsFish(e))),
+    share: halfAndHalf,
+    raise: (c) => raised('should', iceWanted(c), false, reasons(keepsFish(c.e))),
   },
 };
 
 /** Ice for what is kept, in the usual bag, up to a tenth of a kilogram; rule of thumb until the store's own sheet is done. */
-function iceWanted(e: NeedContext['e']): number {
+function iceWanted({ e }: NeedContext): number {
   const { iceKg } = ice({
     fishKg: e.keepKg,
     fishStartC: e.waterC ?? 15,

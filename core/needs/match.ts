@@ -2,7 +2,7 @@ import { kinds } from '../gear/kinds';
 import { type Aboard, idsAboard } from '../outing/references';
 import { catalogue } from './catalogue';
 import type { NeedId } from './ids';
-import type { NeedContext, OtherMeans, Raise, Shortfall } from './need';
+import { type NeedContext, type OtherMeans, type Raise, type Shortfall, worthOf } from './need';
 
 /** Items taken away by an answer on the walk-round. */
 export interface WalkTaken {
@@ -76,7 +76,7 @@ export function judgeNeed(id: NeedId, raise: Raise, c: NeedContext, candidates: 
       aboard.entry.withId !== null && need.shared !== true ? ({ code: 'in-other-boat' } as const) : null;
     const shortfall = unserviceable ?? elsewhere ?? need.lacks?.(aboard, c) ?? null;
     const { quantity } = aboard.entry;
-    const amount = attribute ? (aboard.item.attributes[attribute] ?? 0) * quantity : quantity;
+    const amount = worthOf(need, aboard.item) * quantity;
     means.push(itemMeans(aboard, shortfall, amount));
     if (shortfall !== null) continue;
     fit.push(aboard);

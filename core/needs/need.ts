@@ -1,6 +1,7 @@
 import type { AttributeId } from '../gear/attributes';
 import type { Exposures } from '../exposures/exposures';
 import type { Brief } from '../outing/outing';
+import type { Item } from '../outing/item';
 import type { Aboard, Looked } from '../outing/references';
 import type { NeedId } from './ids';
 
@@ -129,6 +130,8 @@ export interface Need {
   without: string;
   /** Summed in this measure instead of counted by means. */
   amount?: AttributeId;
+  /** Share of an item's own measure that counts; left out: all of it. */
+  share?: (item: Item) => number;
   /** One of it serves the whole party, and may lie in any boat of it. */
   shared?: boolean;
   /** Means must be of different kinds (a lamp on the mast and one on the head). */
@@ -154,4 +157,9 @@ export function reasons(...list: (Reason | false | null)[]): Reason[] {
 /** A raise when at least one reason holds, else null. */
 export function raised(level: Level, want: number, grave: boolean, list: readonly Reason[]): Raise | null {
   return list.length > 0 ? { level, want, grave, reasons: list } : null;
+}
+
+/** What one piece of an item is worth to a need: its measure, where the need sums one, else one. */
+export function worthOf({ amount, share }: Need, item: Item): number {
+  return amount ? (item.attributes[amount] ?? 0) * (share?.(item) ?? 1) : 1;
 }

@@ -9,7 +9,7 @@ import type { Answers } from '../walkround/answers';
 import { catalogue } from './catalogue';
 import { type Choosable, cheapestCover } from './cover';
 import type { NeedId } from './ids';
-import type { Level, Shortfall } from './need';
+import { type Level, type Shortfall, worthOf } from './need';
 import { favours } from './schools';
 import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from './tackleBudget';
 import { type JudgedNeed, serviceLacks } from './match';
@@ -209,9 +209,9 @@ function copiesOf(item: Item, group: readonly JudgedNeed[], j: Judging): Candida
   const amounts = new Map<NeedId, number>();
   for (const { id } of group) {
     if (!kinds[item.kind].means.includes(id) || (catalogue[id].lacks?.(one, c) ?? null) !== null) continue;
-    const { amount, distinctKinds } = catalogue[id];
+    const { distinctKinds } = catalogue[id];
     if (distinctKinds && j.looked.aboard.some((other) => other.item.kind === item.kind)) continue;
-    const worth = amount ? (item.attributes[amount] ?? 0) : 1;
+    const worth = worthOf(catalogue[id], item);
     if (worth > 0) amounts.set(id, worth);
   }
   if (amounts.size === 0) return [];

@@ -54,6 +54,17 @@ export function applyRepair(outing: Outing, repair: Repair, now: Instant): Outin
       return brief({ alarmAt: repair.alarmAt });
     case 'set-contact':
       return brief({ contact: { name: repair.name, phone: repair.phone } });
+    case 'set-rig':
+      return {
+        ...outing,
+        rigs: outing.rigs.map((one) => (one.id === repair.rigId ? { ...one, ...repair.change } : one)),
+      };
+    case 'without-technique':
+      return brief({ techniques: outing.brief.techniques.filter((one) => one !== repair.technique) });
+    case 'set-alignment':
+      return { ...outing, workings: { ...outing.workings, alignment: repair.alignment } };
+    case 'swap-item':
+      return withItem(withItem(outing, repair.offId, 0), repair.onId, 1);
     case 'looked-again':
       return { ...outing, conditions: { ...outing.conditions, takenAt: isoAt(now, 'utc') } };
   }

@@ -3,6 +3,7 @@ import { alwaysAboard } from './edit';
 import type { Outing } from './outing';
 import { UNTITLED } from './title';
 import type { References } from './references';
+import { usualWorkings } from './workings';
 import { tripTechniques } from './trip';
 
 /** An empty sentence for a day: what can be known without asking is filled in, the rest stays blank. */
@@ -39,6 +40,8 @@ export function newOuting(id: string, date: string, references: References): Out
     conditions: { source: 'typed', from: '', takenAt: null, waterC: null, hours: [] },
     loadout: alwaysAboard(references.items),
     company: [],
+    rigs: [],
+    workings: usualWorkings,
     accepted: [],
   };
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { clockText, dateText, idText, instantText, lineText, nameText, placed, quantity, wholeNumber } from './field';
 import { needIds } from '../needs/ids';
+import { rigSchema, workingsSchema } from './workings';
 import { techniques, tripTypes } from './trip';
 
 /** One hour of the day as typed; null where nobody wrote a figure. */
@@ -101,6 +102,8 @@ export const outingSchema = z.strictObject({
   loadout: z.array(loadoutEntry).max(400),
   /** The others of the party, by name. The party may be larger than what is written here. */
   company: z.array(companion).max(11),
+  rigs: z.array(rigSchema).max(12),
+  workings: workingsSchema,
   accepted: z.array(acceptance).max(200),
 });
 export type Outing = z.infer<typeof outingSchema>;

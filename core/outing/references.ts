@@ -41,6 +41,8 @@ export interface Looked {
   /** The angler's own fish, for looking others up. */
   species: readonly Species[];
   aboard: readonly Aboard[];
+  /** The whole locker by id, for what is not carried by itself: the line on a reel, a snap in a tray. */
+  items: ReadonlyMap<string, Item>;
 }
 
 function byId<T extends { id: string }>(list: readonly T[], id: string | null): T | null {
@@ -74,6 +76,7 @@ export function lookUp(outing: Outing, references: References, like?: Looked): L
     rulePack: water ? byId([...references.rulePacks, baselinePack], water.rulePackId) : null,
     targets: brief.targets.flatMap((id) => speciesOf(id, references.species) ?? []),
     species: references.species,
+    items: itemIndex(references.items),
     aboard,
   };
 }

@@ -1,0 +1,149 @@
+import { anchorGear, anchorOf } from '../holding/anchorSheet';
+import { batteryOf } from '../power/powerSheet';
+import type { KindId } from '../gear/kinds';
+import type { Item } from '../outing/item';
+import type { Rig } from '../outing/workings';
+import { figure } from '../units/words';
+import type { Facts, Repair } from './finding';
+import type { Judging } from './judging';
+
+type Of<C extends Facts['code']> = Extract<Facts, { code: C }>;
+type WorkingsFacts = Of<
+  | 'anchor-shut'
+  | 'anchor-scope'
+  | 'anchor-drags'
+  | 'anchor-no-release'
+  | 'pole-no-hold'
+  | 'rig-weak'
+  | 'rig-window'
+  | 'rig-guides'
+  | 'rig-bites'
+  | 'jig-light'
+  | 'battery-short'
+>;
+
+/** What could settle a finding of the sums, cheapest first; each is judged before it is offered. */
+export function workingsRepairs(facts: WorkingsFacts, j: Judging, hours: () => Repair[]): Repair[] {
+  switch (facts.code) {
+    case 'anchor-shut':
+      return [
+        ...(facts.why === 'beam' ? [{ do: 'set-alignment', alignment: 'bow' } as const] : []),
+        ...(facts.why === 'gear' ? missingGear(j) : []),
+        withoutAnchor,
+        ...hours(),
+      ];
+    case 'anchor-scope':
+    case 'anchor-drags':
+      return [...otherAnchors(j), withoutAnchor, ...hours()];
+    case 'anchor-no-release':
+      return [...missingGear(j), ...otherAnchors(j)];
+    case 'pole-no-hold':
+      return [withoutAnchor, ...hours()];
+    case 'rig-weak':
+      return facts.role === 'clip' ? [...strongerClips(facts, j), tiedDirect(facts)] : weakerLeaders(facts, j);
+    case 'rig-guides':
+      return [
+        setRig(facts.rigId, { leaderM: shorter(facts.rodM) }, `shorten the leader to ${figure(shorter(facts.rodM))} m`),
+        tiedDirect(facts),
+      ];
+    case 'rig-window':
+      return owned(j, ({ attributes: { lureG } }) => lureG !== undefined && lureG >= facts.fromG && lureG <= facts.toG)
+        .filter((item) => aboard(j, item))
+        .map((item) => setRig(facts.rigId, { lureId: item.id, lureG: null }, `tie on something from ${item.name}`));
+    case 'rig-bites':
+      return owned(j, ({ qualities }) => qualities.includes('bites')).map((item) =>
+        setRig(
+          facts.rigId,
+          { leaderId: item.id, leaderKnot: 'crimp', leaderM: item.attributes.lengthM ?? 0.3 },
+          `use ${item.name}`,
+        ),
+      );
+    case 'jig-light':
+      return adding(j, ['drogue', 'big-drogue']);
+    case 'battery-short':
+      return [...otherBatteries(facts, j), ...devicesAshore(j)];
+  }
+}
+
+const withoutAnchor: Repair = { do: 'without-technique', technique: 'anchored bait' };
+
+function owned({ looked, lastDay }: Judging, fits: (item: Item) => boolean): Item[] {
+  return [...looked.items.values()]
+    .filter((item) => item.condition === 'good' && (item.expiresOn === null || item.expiresOn >= lastDay) && fits(item))
+    .sort((a, b) => a.massKg - b.massKg || a.id.localeCompare(b.id));
+}
+function aboard({ looked }: Judging, item: Item): boolean {
+  return looked.aboard.some((one) => one.item.id === item.id);
+}
+function adding(j: Judging, kinds: readonly KindId[]): Repair[] {
+  return owned(j, (item) => kinds.includes(item.kind) && !aboard(j, item)).map((item) => ({
+    do: 'add-items',
+    items: [{ itemId: item.id, quantity: 1, name: item.name, massKg: item.massKg }],
+  }));
+}
+
+/** Trolley, release and float, as far as they are owned and not aboard, together. */
+function missingGear(j: Judging): Repair[] {
+  const anchor = j.looked.aboard.find(({ item }) => anchorOf(item) !== null)?.item;
+  if (!anchor) return [];
+  const gear = anchorGear(anchor, j.looked);
+  const wanted: KindId[] = [];
+  if (!gear.released || !gear.buoyed) wanted.push('release-float');
+  if (!gear.trolley) wanted.push('anchor-trolley');
+  const items = wanted.map((kind) => owned(j, (item) => item.kind === kind && !aboard(j, item))[0]);
+  if (items.length === 0 || items.some((item) => item === undefined)) return [];
+  return [
+    {
+      do: 'add-items',
+      items: items.flatMap((item) =>
+        item ? [{ itemId: item.id, quantity: 1, name: item.name, massKg: item.massKg }] : [],
+      ),
+    },
+  ];
+}
+
+function otherAnchors(j: Judging): Repair[] {
+  const off = j.looked.aboard.find(({ item }) => anchorOf(item) !== null)?.item;
+  if (!off) return [];
+  return owned(j, (item) => anchorOf(item) !== null && !aboard(j, item)).map((on) => swap(off, on));
+}
+function swap(off: Item, on: Item): Repair {
+  return { do: 'swap-item', offId: off.id, off: off.name, onId: on.id, on: on.name };
+}
+
+function setRig(rigId: string, change: Partial<Rig>, words: string): Repair {
+  return { do: 'set-rig', rigId, change, words };
+}
+function tiedDirect({ rigId }: { rigId: string }): Repair {
+  return setRig(rigId, { connection: 'direct', clipId: null }, 'tie it on directly');
+}
+/** A hand less than what would run into the guides. */
+function shorter(rodM: number): number {
+  return Math.max(0.3, Math.floor((rodM - 0.35) * 10) / 10);
+}
+function strongerClips(facts: Of<'rig-weak'>, j: Judging): Repair[] {
+  return owned(
+    j,
+    (item) => (item.kind === 'snaps' || item.kind === 'swivels') && (item.attributes.breakKg ?? 0) > facts.leaderKg,
+  ).map((item) => setRig(facts.rigId, { clipId: item.id }, `use ${item.name}`));
+}
+function weakerLeaders(facts: Of<'rig-weak'>, j: Judging): Repair[] {
+  return owned(
+    j,
+    (item) =>
+      (item.kind === 'leader-spool' || item.kind === 'fluoro-leader' || item.kind === 'heavy-leader') &&
+      (item.attributes.breakKg ?? Infinity) < facts.leaderKg,
+  ).map((item) => setRig(facts.rigId, { leaderId: item.id }, `use ${item.name}`));
+}
+
+function otherBatteries(facts: Of<'battery-short'>, j: Judging): Repair[] {
+  const off = j.looked.items.get(facts.itemId);
+  if (!off) return [];
+  return owned(j, (item) => batteryOf(item, 1) !== null && !aboard(j, item)).map((on) => swap(off, on));
+}
+function devicesAshore(j: Judging): Repair[] {
+  return j.looked.aboard
+    .filter(({ item }) => (item.attributes.watts ?? 0) > 0)
+    .sort((a, b) => (b.item.attributes.watts ?? 0) - (a.item.attributes.watts ?? 0))
+    .map(({ item }) => ({ do: 'remove-item', itemId: item.id, name: item.name }));
+}

@@ -1,0 +1,117 @@
+import type { KindId } from '../gear/kinds';
+import type { Angler } from '../outing/angler';
+import type { Craft } from '../outing/craft';
+import type { Item } from '../outing/item';
+import type { Looked } from '../outing/references';
+import type { Workings } from '../outing/workings';
+import { FRESH_WATER, SALT_WATER } from '../units/constants';
+import { type AnchorSum, type AnchorType, anchor } from './anchor';
+import type { SpotHour } from './spot';
+
+/** Stream from which nobody anchors; from which only with release, float and trolley; from which never by the side. m/s. */
+export const STREAM_STOP_MPS = 1;
+export const STREAM_CARE_MPS = 0.5;
+export const BEAM_STOP_MPS = 0.3;
+/** Scope under which, and margin under which, the product speaks. Rules of thumb. */
+export const LEAST_SCOPE = 3;
+export const LEAST_MARGIN = 2;
+
+const typeOf: Partial<Record<KindId, AnchorType>> = {
+  anchor: 'claw',
+  'fluke-anchor': 'fluke',
+  'grapnel-anchor': 'grapnel',
+  'mushroom-anchor': 'mushroom',
+  'chain-drag': 'deadweight',
+};
+/** What an item is as an anchor: its own mass without the rode, its rode and its type; null: it is none. */
+export function anchorOf(item: Item): { massKg: number; rodeM: number; type: AnchorType } | null {
+  const type = typeOf[item.kind];
+  if (!type) return null;
+  return { type, massKg: item.attributes.groundKg ?? item.massKg, rodeM: item.attributes.rodeM ?? 0 };
+}
+
+/** What goes with the anchor on this boat today. */
+export interface AnchorGear {
+  released: boolean;
+  buoyed: boolean;
+  trolley: boolean;
+}
+export function anchorGear(item: Item, { aboard }: Pick<Looked, 'aboard'>): AnchorGear {
+  const has = (kind: KindId) => aboard.some((one) => one.item.kind === kind && one.item.condition === 'good');
+  const float = has('release-float');
+  return {
+    released: item.qualities.includes('release') || float,
+    buoyed: item.qualities.includes('buoyed') || float,
+    trolley: has('anchor-trolley'),
+  };
+}
+
+/** Whether one may lie to an anchor at a moment, and what forbids it. */
+export type Leave =
+  { may: 'yes' } | { may: 'with care' } | { may: 'no'; why: 'stream' | 'school' | 'beam' | 'gear' | 'reach' };
+export interface AnchorHour {
+  hour: SpotHour;
+  sum: AnchorSum;
+  leave: Leave;
+}
+
+/** The sum for one anchor at every half hour. The school of the angler may be stricter than the limits, never laxer. */
+export function anchorHours(
+  item: Item,
+  hours: readonly SpotHour[],
+  craft: Craft,
+  looked: Looked,
+  workings: Workings,
+): AnchorHour[] {
+  const ground = anchorOf(item);
+  const { area, water, angler } = looked;
+  if (!ground || !area || !water) return [];
+  const gear = anchorGear(item, looked);
+  return hours.map((hour) => {
+    const sum = anchor({
+      depthM: Math.max(0.1, area.depthM),
+      tideRiseM: hour.depthM - Math.max(0.1, area.depthM),
+      attachHeightM: workings.attachHeightM,
+      rodeM: ground.rodeM,
+      anchor: ground,
+      bottom: area.bottom,
+      streamMps: hour.streamMps,
+      windMps: hour.windMps,
+      hsM: hour.hsM,
+      craft,
+      alignment: workings.alignment,
+      waterDensity: water.type === 'fresh' ? FRESH_WATER : SALT_WATER,
+    });
+    return { hour, sum, leave: leaveAt(hour, sum, gear, workings, angler) };
+  });
+}
+
+function leaveAt(
+  hour: SpotHour,
+  sum: AnchorSum,
+  gear: AnchorGear,
+  { alignment }: Workings,
+  angler: Angler | null,
+): Leave {
+  const v = hour.streamMps;
+  if (v >= STREAM_STOP_MPS) return { may: 'no', why: 'stream' };
+  if (alignment === 'beam' && v >= BEAM_STOP_MPS) return { may: 'no', why: 'beam' };
+  if (v >= STREAM_CARE_MPS) {
+    if (angler && angler.schools.riverAnchor !== 'trolley, float and release') return { may: 'no', why: 'school' };
+    if (!gear.released || !gear.buoyed || !gear.trolley) return { may: 'no', why: 'gear' };
+  }
+  if (sum.scope < 1) return { may: 'no', why: 'reach' };
+  return { may: v >= STREAM_CARE_MPS ? 'with care' : 'yes' };
+}
+
+/** Stretches of half hours with the same leave, as clock times. */
+export function leaveSpans(hours: readonly AnchorHour[]): { from: string; to: string; leave: Leave }[] {
+  const spans: { from: string; to: string; leave: Leave }[] = [];
+  for (const { hour, leave } of hours) {
+    const last = spans[spans.length - 1];
+    if (last && last.leave.may === leave.may && JSON.stringify(last.leave) === JSON.stringify(leave))
+      last.to = hour.clock;
+    else spans.push({ from: hour.clock, to: hour.clock, leave });
+  }
+  return spans;
+}

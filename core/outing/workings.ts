@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { alignments } from '../holding/anchor';
+import { connections, knotIds, rigPurposes } from '../tackle/knots';
+import { efforts } from '../provisions/water';
+import { idText, nameText, quantity } from './field';
+
+/** The numbers of one outing's sums that belong to no item, boat or water. */
+export const workingsSchema = z.strictObject({
+  /** Where the anchor is led to, and how high above the water it is made fast. */
+  alignment: z.enum(alignments),
+  attachHeightM: quantity(0, 3, 'm'),
+  /** The drift one wants over the mark, through the water. */
+  targetDriftMps: quantity(0.02, 3, 'm/s'),
+  jigAngleDeg: quantity(5, 80, '°'),
+  /** Trolling: from the middle to a holder; the rods from straight ahead, and above the level. */
+  holderHalfSpanM: quantity(0, 2, 'm'),
+  outAngleDeg: quantity(0, 120, '°'),
+  elevationDeg: quantity(0, 89, '°'),
+  /** How sure one wants to be that spares last, and the share of the charge kept back. */
+  sparesConfidence: quantity(0.5, 0.999, ''),
+  powerReserve: quantity(0, 0.9, ''),
+  /** Hours that a device runs, by item, where it is not as long as one is afloat or in the dark. */
+  deviceHours: z.record(idText, quantity(0, 500, 'h')),
+  effort: z.enum(efforts),
+  targetC: quantity(0, 10, '°C'),
+  iceStartC: quantity(-40, 0, '°C'),
+});
+export type Workings = z.infer<typeof workingsSchema>;
+
+/** Starting values: usual practice, each to be changed on its sheet. */
+export const usualWorkings: Workings = {
+  alignment: 'bow',
+  attachHeightM: 0.3,
+  targetDriftMps: 0.25,
+  jigAngleDeg: 30,
+  holderHalfSpanM: 0.4,
+  outAngleDeg: 80,
+  elevationDeg: 25,
+  sparesConfidence: 0.95,
+  powerReserve: 0.2,
+  deviceHours: {},
+  effort: 'steady',
+  targetC: 2,
+  iceStartC: -5,
+};
+
+/** One rod put together, end to end, from what is in the locker. */
+export const rigSchema = z.strictObject({
+  id: idText,
+  name: nameText,
+  purpose: z.enum(rigPurposes),
+  rodId: idText.nullable(),
+  mainId: idText.nullable(),
+  mainKnot: z.enum(knotIds),
+  /** null: the main line goes straight to the lure. */
+  leaderId: idText.nullable(),
+  leaderM: quantity(0, 20, 'm'),
+  leaderKnot: z.enum(knotIds),
+  connection: z.enum(connections),
+  /** The snap or swivel; null with a direct knot. */
+  clipId: idText.nullable(),
+  lureId: idText.nullable(),
+  /** Mass of the lure that is tied on; null: as its box says. */
+  lureG: quantity(0, 5000, 'g').nullable(),
+  /** Share of the weakest part at which the drag slips. Rule of thumb. */
+  dragFraction: quantity(0.05, 0.9, ''),
+});
+export type Rig = z.infer<typeof rigSchema>;

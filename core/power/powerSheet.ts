@@ -1,0 +1,137 @@
+import type { Exposures } from '../exposures/exposures';
+import type { KindId } from '../gear/kinds';
+import { kinds } from '../gear/kinds';
+import type { Item } from '../outing/item';
+import type { Aboard, Looked } from '../outing/references';
+import type { Workings } from '../outing/workings';
+import { type Battery, type Chemistry, type PowerSum, power } from './power';
+
+const chemistryOf: Partial<Record<KindId, Chemistry>> = {
+  'battery-pack': 'lifepo4',
+  'lithium-iron-battery': 'lifepo4',
+  'motor-battery': 'lifepo4',
+  'sla-battery': 'sla',
+  'lithium-ion-pack': 'liion',
+  'power-bank': 'liion',
+  'spare-cells': 'alkaline',
+};
+/** Kinds that draw in the dark only. */
+const lights: readonly KindId[] = ['deck-lights', 'mast-light', 'deck-lantern', 'light-flag', 'headlamp'];
+const MOST_HOURS = 14;
+const USUAL_VOLTS = 12.8;
+
+export interface Device {
+  item: Item;
+  watts: number;
+  duty: number;
+  hours: number;
+  /** Hours out from the launch at which it begins to draw. */
+  from: number;
+}
+/** One battery and all that hangs on it. */
+export interface Supply {
+  item: Item;
+  battery: Battery;
+  devices: readonly Device[];
+  sum: PowerSum;
+  /** Charge left at each half hour from the launch, Wh, nothing kept back. */
+  left: readonly { hour: number; wh: number }[];
+  /** Hours after the launch at which it is empty; null: it lasts the outing. */
+  emptyAt: number | null;
+}
+export interface PowerSheet {
+  tempC: number;
+  supplies: readonly Supply[];
+  /** Devices with nothing to run on. */
+  without: readonly Device[];
+}
+
+/** What an item is as a battery; null: it is none. */
+export function batteryOf(item: Item, quantity: number): Battery | null {
+  const chemistry = chemistryOf[item.kind];
+  if (!chemistry) return null;
+  const { volts = USUAL_VOLTS, ampHours, wattHours = 0, healthPct = 100 } = item.attributes;
+  const own = ampHours ?? wattHours / volts;
+  if (own <= 0 || volts <= 0) return null;
+  return { chemistry, volts, ampHours: own * quantity, health: Math.max(0.01, healthPct / 100) };
+}
+
+/** Everything that draws, on the battery it names or, naming none, on the largest aboard; and what each battery comes to that day. */
+export function powerSheet(looked: Looked, e: Exposures, workings: Workings): PowerSheet {
+  const tempC = e.airMinC ?? 20;
+  const batteries = looked.aboard.flatMap(({ item, entry }) => {
+    const battery = item.condition === 'good' ? batteryOf(item, entry.quantity) : null;
+    return battery ? [{ item, battery }] : [];
+  });
+  const largest = batteries.toSorted(
+    (a, b) => b.battery.volts * b.battery.ampHours - a.battery.volts * a.battery.ampHours,
+  )[0];
+  const devices = looked.aboard
+    .filter(({ item }) => (item.attributes.watts ?? 0) > 0)
+    .map((one) => ({ device: deviceOf(one, e, workings), on: one.item.poweredById }));
+  const homeOf = (on: string | null) => batteries.find(({ item }) => item.id === on) ?? largest;
+  return {
+    tempC,
+    supplies: batteries.map(({ item, battery }) => {
+      const own = devices.filter(({ on }) => homeOf(on)?.item.id === item.id).map(({ device }) => device);
+      return supplyOf(item, battery, own, tempC, e, workings);
+    }),
+    without: batteries.length > 0 ? [] : devices.map(({ device }) => device),
+  };
+}
+
+function deviceOf({ item, entry }: Aboard, e: Exposures, workings: Workings): Device {
+  const afloat = Math.min(e.hoursAfloat ?? 0, MOST_HOURS);
+  const dark = Math.min(e.darkMinutes / 60, afloat);
+  const light = lights.includes(item.kind);
+  const hours = workings.deviceHours[item.id] ?? (light ? dark : afloat);
+  const startsDark = e.darkSpans[0] !== undefined && e.daylightLeftMin !== null;
+  return {
+    item,
+    watts: (item.attributes.watts ?? 0) * entry.quantity,
+    duty: Math.min(1, (item.attributes.dutyPct ?? 100) / 100),
+    hours,
+    from: light && !startsDark ? Math.max(0, afloat - hours) : 0,
+  };
+}
+
+function supplyOf(
+  item: Item,
+  battery: Battery,
+  devices: readonly Device[],
+  tempC: number,
+  e: Exposures,
+  workings: Workings,
+): Supply {
+  const loads = devices.map(({ item: { name }, watts, duty, hours }) => ({ name, watts, duty, hours }));
+  const sum = power({ battery, tempC, loads, reserve: workings.powerReserve });
+  const afloat = Math.min(e.hoursAfloat ?? 0, MOST_HOURS);
+  const drawnBy = (hour: number) =>
+    devices.reduce((wh, one) => wh + one.watts * one.duty * Math.min(Math.max(hour - one.from, 0), one.hours), 0);
+  const steps = Math.ceil(afloat * 2);
+  const left = Array.from({ length: steps + 1 }, (_, i) => {
+    const hour = Math.min(i / 2, afloat);
+    return { hour, wh: Math.max(0, sum.usableWh - drawnBy(hour)) };
+  });
+  return { item, battery, devices, sum, left, emptyAt: emptyHour(sum.usableWh, drawnBy, afloat) };
+}
+
+function emptyHour(usableWh: number, drawnBy: (hour: number) => number, afloat: number): number | null {
+  if (drawnBy(afloat) <= usableWh) return null;
+  let [low, high] = [0, afloat];
+  for (let i = 0; i < 40; i += 1) {
+    const mid = (low + high) / 2;
+    if (drawnBy(mid) > usableWh) high = mid;
+    else low = mid;
+  }
+  return (low + high) / 2;
+}
+
+/** What is to be charged or filled the evening before: everything aboard whose kind says so. */
+export function eveningList(looked: Looked): { item: Item; what: string }[] {
+  return looked.aboard.flatMap(({ item }) => {
+    const { evening } = kinds[item.kind];
+    const charges = item.qualities.includes('charged') || chemistryOf[item.kind] !== undefined;
+    return evening !== null ? [{ item, what: evening }] : charges ? [{ item, what: 'Charge it full.' }] : [];
+  });
+}

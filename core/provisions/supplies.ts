@@ -1,0 +1,99 @@
+import type { Exposures } from '../exposures/exposures';
+import type { KindId } from '../gear/kinds';
+import type { Item } from '../outing/item';
+import type { Looked } from '../outing/references';
+import type { Workings } from '../outing/workings';
+import { campMeals, foodEnergy } from './food';
+import { type IceSum, ice } from './ice';
+import { drinkingWater } from './water';
+
+/** From the second day on water is made on the way: only so many hours are carried. */
+export const HOURS_OF_CARRIED_WATER = 14;
+const stores: readonly KindId[] = ['ice-bag', 'hard-ice-box', 'wet-sack'];
+/** A soft fish bag, W/K, where nothing is aboard yet. Rule of thumb. */
+const USUAL_STORE_UA = 0.9;
+/** A wet sack cools by drying, in dry air and for so long only. */
+export const WET_SACK_HOURS = 3;
+export const WET_SACK_HUMIDITY_PCT = 70;
+
+/** A frozen bottle is ice first and water later: by the end half of it has been each. */
+export function halfAndHalf(item: Item): number {
+  return item.kind === 'frozen-bottle' ? 0.5 : 1;
+}
+
+export interface Supplies {
+  hours: number;
+  feelsC: number;
+  water: { litresPerHour: number; litres: number; carriedL: number };
+  food: { kj: number; carriedKj: number; campMeals: number };
+  /** null: nothing is kept. */
+  ice:
+    | (IceSum & {
+        store: Item | null;
+        uaWK: number;
+        fishStartC: number;
+        ambientC: number;
+        carriedKg: number;
+        /** Ice left at each half hour, kg. */
+        left: readonly { hour: number; kg: number }[];
+      })
+    | null;
+}
+
+/** Water, food and ice of an outing, wanted and carried. One person's, but for ice. */
+export function supplies(looked: Looked, e: Exposures, workings: Workings): Supplies {
+  const hours = Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
+  const feelsC = e.feelsMaxC ?? e.airMaxC ?? 20;
+  const { effort } = workings;
+  const carried = (of: (item: Item) => number) =>
+    looked.aboard.reduce((sum, { item, entry }) => sum + of(item) * entry.quantity, 0);
+  return {
+    hours,
+    feelsC,
+    water: {
+      ...drinkingWater({ persons: 1, hours, feelsC, effort }),
+      carriedL: carried((item) => (isDrink(item) ? (item.attributes.litres ?? 0) * halfAndHalf(item) : 0)),
+    },
+    food: {
+      kj: foodEnergy({ hours, nights: e.nights, effort }),
+      carriedKj: carried((item) => item.attributes.foodKj ?? 0),
+      campMeals: campMeals(e.nights),
+    },
+    ice:
+      e.keep > 0
+        ? iceOf(
+            looked,
+            e,
+            workings,
+            carried((item) => (item.attributes.iceKg ?? 0) * halfAndHalf(item)),
+          )
+        : null,
+  };
+}
+
+function isDrink({ kind }: Item): boolean {
+  return kind === 'water-bottle' || kind === 'water-bladder' || kind === 'frozen-bottle';
+}
+
+function iceOf(looked: Looked, e: Exposures, workings: Workings, carriedKg: number): NonNullable<Supplies['ice']> {
+  const store = looked.aboard.find(({ item }) => stores.includes(item.kind))?.item ?? null;
+  const input = {
+    fishKg: e.keepKg,
+    fishStartC: Math.max(e.waterC ?? 15, workings.targetC),
+    hours: Math.min(e.hoursAfloat ?? 0, 24),
+    ambientC: e.airMaxC ?? 20,
+    uaWK: store?.attributes.uaWK ?? USUAL_STORE_UA,
+    targetC: workings.targetC,
+    iceStartC: workings.iceStartC,
+  };
+  const sum = ice(input);
+  const steps = Math.ceil(input.hours * 2);
+  // The fish come over the hours, evenly: nobody knows when.
+  const left = Array.from({ length: steps + 1 }, (_, i) => {
+    const hour = Math.min(i / 2, input.hours);
+    const share = input.hours > 0 ? hour / input.hours : 1;
+    return { hour, kg: Math.max(0, carriedKg - (share * sum.heatKj) / sum.perKgKj) };
+  });
+  const { uaWK, fishStartC, ambientC } = input;
+  return { ...sum, store, uaWK, fishStartC, ambientC, carriedKg, left };
+}

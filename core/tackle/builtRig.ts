@@ -1,0 +1,72 @@
+import type { Item } from '../outing/item';
+import type { Rig } from '../outing/workings';
+import { type RigPart, rig, strengthOf } from './rig';
+import { knots } from './knots';
+import { spool } from './spool';
+
+/** What a part of the line is, for telling them apart without reading names. */
+export type PartRole = 'main' | 'leader' | 'clip';
+export interface BuiltPart extends RigPart {
+  role: PartRole;
+  knot: string;
+  strengthKg: number;
+}
+/** A rig with its items looked up and its sums done; null where something is not chosen or has no figure. */
+export interface BuiltRig {
+  rig: Rig;
+  rod: Item | null;
+  main: Item | null;
+  leader: Item | null;
+  clip: Item | null;
+  lure: Item | null;
+  lureG: number | null;
+  parts: readonly BuiltPart[];
+  weakest: BuiltPart | null;
+  dragKg: number | null;
+  /** Line on the spool, by its reference and this line's diameter, m. */
+  spoolM: number | null;
+}
+
+/** Puts a rig together from the locker and finds its weak part, its drag and the line on its spool. */
+export function buildRig(one: Rig, items: ReadonlyMap<string, Item>): BuiltRig {
+  const find = (id: string | null) => (id === null ? null : (items.get(id) ?? null));
+  const [rod, main, leader, lure] = [one.rodId, one.mainId, one.leaderId, one.lureId].map(find) as [
+    Item | null,
+    Item | null,
+    Item | null,
+    Item | null,
+  ];
+  const clip = one.connection === 'direct' ? null : find(one.clipId);
+  const parts: BuiltPart[] = [];
+  const add = (role: PartRole, item: Item | null, knot: keyof typeof knots | null) => {
+    const ratedKg = item?.attributes.breakKg;
+    if (!item || ratedKg === undefined) return;
+    const { efficiency, name } = knot === null ? { efficiency: 1, name: '' } : knots[knot];
+    const part = { name: item.name, ratedKg, knotEfficiency: efficiency };
+    parts.push({ ...part, role, knot: name, strengthKg: strengthOf(part) });
+  };
+  add('main', main, one.mainKnot);
+  if (one.connection === 'swivel at the top') add('clip', clip, null);
+  add('leader', leader, one.leaderKnot);
+  if (one.connection === 'snap at the lure') add('clip', clip, null);
+  const sum = parts.length > 0 ? rig({ parts, dragFraction: one.dragFraction }) : null;
+  const weakest = sum ? (parts.find((part) => part.strengthKg === sum.strengthKg) ?? null) : null;
+  const { spoolM, spoolMm } = rod?.attributes ?? {};
+  const diameterMm = main?.attributes.diameterMm;
+  return {
+    rig: one,
+    rod,
+    main,
+    leader,
+    clip,
+    lure,
+    lureG: one.lureG ?? lure?.attributes.lureG ?? null,
+    parts,
+    weakest,
+    dragKg: sum?.dragKg ?? null,
+    spoolM:
+      spoolM !== undefined && spoolMm !== undefined && diameterMm !== undefined && diameterMm > 0
+        ? spool({ refLengthM: spoolM, refDiameterMm: spoolMm, diameterMm }).lengthM
+        : null,
+  };
+}

@@ -1,0 +1,104 @@
+import type { Exposures } from '../exposures/exposures';
+import { kinds } from '../gear/kinds';
+import { drift } from '../holding/drift';
+import type { SpotHour } from '../holding/spot';
+import type { Item } from '../outing/item';
+import type { Brief } from '../outing/outing';
+import type { Looked } from '../outing/references';
+import type { Workings } from '../outing/workings';
+import { FRESH_WATER, SALT_WATER } from '../units/constants';
+import { jig } from './jig';
+import { lossRate } from './losses';
+import { spares } from './spares';
+import { spread } from './spread';
+
+/** Line taken for a jig where none is rigged, mm. */
+const USUAL_LINE_MM = 0.18;
+
+export interface SpareLine {
+  item: Item;
+  perHour: number;
+  /** Whether the rate is the angler's own. */
+  own: boolean;
+  hours: number;
+  expected: number;
+  carry: number;
+  covered: number;
+  /** Pieces aboard; null: not counted. */
+  have: number | null;
+}
+
+/** Spares of each lure and terminal kind aboard, against what is likely to be lost. */
+export function spareLines(looked: Looked, e: Exposures, brief: Brief, workings: Workings): SpareLine[] {
+  const hours = Math.min(e.hoursAfloat ?? 0, 24);
+  return looked.aboard
+    .filter(({ item }) => kinds[item.kind].means.some((id) => id === 'lures' || id === 'terminal'))
+    .map(({ item, entry }) => {
+      const { perHour, own } = lossRate(item, brief.techniques, looked.area?.bottom ?? null, e.toothy);
+      const sum = spares({ lossPerHour: perHour, hours, confidence: workings.sparesConfidence });
+      const pieces = item.attributes.pieces;
+      return { item, perHour, own, hours, ...sum, have: pieces === undefined ? null : pieces * entry.quantity };
+    });
+}
+
+export interface JigHour {
+  hour: SpotHour;
+  driftMps: number;
+  massG: number;
+  sinkS: number | null;
+}
+
+/** The jig that each half hour asks for: it changes with wind and tide. @param drogueM mouth of the drogue that is out; null: none */
+export function jigHours(
+  looked: Looked,
+  e: Exposures,
+  workings: Workings,
+  drogueM: number | null,
+  lineMm: number | null,
+): JigHour[] {
+  const { craft, water } = looked;
+  if (!craft || !water) return [];
+  const waterDensity = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  return e.spot.map((hour) => {
+    const sum = drift({
+      windMps: hour.windMps,
+      lateralAirM2: craft.lateralAirM2,
+      lateralWaterM2: craft.lateralWaterM2,
+      drogue: drogueM === null ? null : { diameterM: drogueM },
+      targetMps: null,
+      waterDensity,
+    });
+    const driftMps = sum.driftMps ?? sum.withoutDrogueMps;
+    const { massG, sinkS } = jig({
+      depthM: hour.depthM,
+      relativeSpeedMps: driftMps,
+      lineDiameterMm: lineMm ?? USUAL_LINE_MM,
+      maxAngleDeg: workings.jigAngleDeg,
+      waterDensity,
+    });
+    return { hour, driftMps, massG, sinkS };
+  });
+}
+
+/** The widest drogue aboard by its mouth, m; null: none. */
+export function drogueAboard({ aboard }: Looked): { item: Item; mouthM: number } | null {
+  const all = aboard.flatMap(({ item }) =>
+    item.attributes.drogueM !== undefined && item.condition === 'good'
+      ? [{ item, mouthM: item.attributes.drogueM }]
+      : [],
+  );
+  return all.toSorted((a, b) => b.mouthM - a.mouthM)[0] ?? null;
+}
+
+/** Two trolling rods held out: how wide, by the longest aboard; null: no rod. */
+export function trollingSpread(
+  { aboard }: Looked,
+  workings: Workings,
+): { rod: Item; rodM: number; spreadM: number } | null {
+  const rods = aboard.filter(({ item }) => kinds[item.kind].means.includes('rods') && item.attributes.lengthM);
+  const [longest] = rods.toSorted((a, b) => (b.item.attributes.lengthM ?? 0) - (a.item.attributes.lengthM ?? 0));
+  const rodM = longest?.item.attributes.lengthM;
+  if (!longest || rodM === undefined) return null;
+  const { holderHalfSpanM, outAngleDeg, elevationDeg } = workings;
+  return { rod: longest.item, rodM, ...spread({ holderHalfSpanM, rodLengthM: rodM, outAngleDeg, elevationDeg }) };
+}
