@@ -2,12 +2,17 @@ import { gzipSync } from 'node:zlib';
 import { existsSync, readFileSync } from 'node:fs';
 import { dayOf } from '#core/conditions/day';
 import { demo } from '#core/demo/demo';
-import { hoursOf } from '#core/exposures/exposures';
 import { assess } from '#core/findings/assess';
 import { betterHours } from '#core/findings/betterHours';
 import { readGpx } from '#core/formats/gpx';
 import { kindIds, kinds } from '#core/gear/kinds';
 import { newItem } from '#core/gear/newItem';
+import { exposures, hoursOf } from '#core/exposures/exposures';
+import { anchorHours, anchorOf } from '#core/holding/anchorSheet';
+import { powerSheet } from '#core/power/powerSheet';
+import { supplies } from '#core/provisions/supplies';
+import { buildRig } from '#core/tackle/builtRig';
+import { drogueAboard, jigHours, spareLines, trollingSpread } from '#core/tackle/tackleSheet';
 import { propose } from '#core/needs/propose';
 import { withItem } from '#core/outing/edit';
 import type { Outing } from '#core/outing/outing';
@@ -91,6 +96,31 @@ const everyRule = {
 };
 const laden = hoard.reduce<Outing>((next, { id }) => withItem(next, id, 1), { ...dusk, loadout: [] });
 bench('assess, 150 things aboard and every rule', 8, 200, () => assess(laden, everyRule, noAnswers, now));
+const anchored = outings.find((one) => one.id === 'ling-anchored') ?? ready;
+const sheetsOf = (outing: Outing) => {
+  const at = lookUp(outing, references);
+  const e = exposures(outing, at);
+  const { workings, brief } = outing;
+  const { craft } = at;
+  return [
+    ...references.items.map((item) => (craft && anchorOf(item) ? anchorHours(item, e.spot, craft, at, workings) : [])),
+    jigHours(at, e, workings, drogueAboard(at)?.mouthM ?? null, null),
+    spareLines(at, e, brief, workings),
+    trollingSpread(at, workings),
+    powerSheet(at, e, workings),
+    supplies(at, e, workings),
+    outing.rigs.map((rig) => buildRig(rig, at.items)),
+  ];
+};
+// A launch of its own each time, so that nothing is remembered from the time before.
+let minute = 0;
+bench('all sheets of an outing, after a change of hours', 10, 200, () =>
+  sheetsOf({
+    ...anchored,
+    conditions: { ...anchored.conditions },
+    brief: { ...anchored.brief, launchAt: shiftClock(anchored.brief.launchAt, (minute += 1) % 30) },
+  }),
+);
 bench('passage, eight legs in eight hours', 5, 400, () => planOf(eight.brief, looked, day, span));
 bench('better hours, each launch of three days', 300, 8, () =>
   // A copy of the figures each time, so that nothing is remembered from the time before.

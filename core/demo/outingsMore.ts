@@ -203,6 +203,7 @@ export function moreDemoOutings(like: Outing, dawn: string): readonly Outing[] {
           'feed-tub',
           'heavy-leader',
           'long-anchor',
+          'trolley',
           'bite-leader',
         ),
       ],

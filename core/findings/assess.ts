@@ -11,6 +11,7 @@ import { type Step, walkSteps } from '../walkround/steps';
 import { type Finding, type Found, findingLevels } from './finding';
 import { judgements } from './judgements';
 import { type Judging, judging } from './judging';
+import { type SheetId, sheetFor, sheetsInUse } from './sheets';
 import { repairsFor } from './repairs';
 
 /** So many counted of so many. */
@@ -30,7 +31,9 @@ export interface Assessment {
   carriedKg: number | null;
   steps: readonly Step[];
   gate: Gate;
-  tallies: { brief: Tally; kit: Tally; walkRound: Tally };
+  /** Sums that this outing asks for. */
+  sheets: readonly SheetId[];
+  tallies: { brief: Tally; kit: Tally; workings: Tally; walkRound: Tally };
 }
 
 /**
@@ -61,6 +64,10 @@ export function assess(
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
   const steps = walkSteps(j.looked, j.needs);
   const open = openBlanks(outing.brief, j.looked);
+  const sheets = sheetsInUse(j);
+  const troubled = new Set(
+    findings.filter((one) => one.level !== 'note' && one.accepted === null).map((one) => sheetFor(one)),
+  );
   return {
     exposures: j.e,
     needs: j.needs,
@@ -70,10 +77,12 @@ export function assess(
     gearKg: gearKg(j.looked),
     carriedKg: carriedKg(j.looked, j.e),
     steps,
+    sheets,
     gate: gate(outing, findings, steps, answers, now),
     tallies: {
       brief: { counted: blanks.length - open.length, of: blanks.length },
       kit: { counted: j.needs.filter((need) => need.met).length, of: j.needs.length },
+      workings: { counted: sheets.filter((id) => !troubled.has(id)).length, of: sheets.length },
       walkRound: { counted: steps.filter((step) => answers.get(step.id)?.verdict === 'good').length, of: steps.length },
     },
   };

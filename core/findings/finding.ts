@@ -102,8 +102,7 @@ export type Facts =
       code: 'anchor-shut';
       anchor: string;
       why: 'stream' | 'school' | 'beam' | 'gear' | 'reach';
-      from: string;
-      to: string;
+      spans: readonly { from: string; to: string }[];
       streamMps: number;
       openAt: string | null;
     }

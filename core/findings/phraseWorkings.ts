@@ -1,4 +1,4 @@
-import { count, duration, figure, mass } from '../units/words';
+import { count, duration, figure, listed, mass } from '../units/words';
 import type { Sentences } from './phrase';
 
 const shutWhy = {
@@ -30,8 +30,8 @@ export const workingsSentences: Sentences<
   | 'spread-wide'
   | 'battery-short'
 > = {
-  'anchor-shut': ({ anchor, why, from, to, streamMps, openAt }) => ({
-    title: from === to ? `No anchor at ${from}` : `No anchor from ${from} to ${to}`,
+  'anchor-shut': ({ anchor, why, spans, streamMps, openAt }) => ({
+    title: `No anchor ${listed(spans.map(({ from, to }) => (from === to ? `at ${from}` : `from ${from} to ${to}`)))}`,
     text: `${anchor}: the stream there runs to ${figure(streamMps, 2)} m/s. ${shutWhy[why]}${openAt === null ? '' : ` It may be set from ${openAt}.`}`,
   }),
   'anchor-scope': ({ anchor, scope, depthM, neededM, rodeM }) => ({

@@ -23,6 +23,7 @@ export const attributes = {
   pieces: { name: 'pieces in it', unit: '' },
   lossPerHour: { name: 'lost an hour', unit: '/h' },
   groundKg: { name: 'anchor alone', unit: 'kg' },
+  holdK: { name: 'holding factor, measured', unit: '' },
   rodeM: { name: 'rode', unit: 'm' },
   drogueM: { name: 'mouth', unit: 'm' },
   volts: { name: 'voltage', unit: 'V' },

@@ -24,10 +24,15 @@ const typeOf: Partial<Record<KindId, AnchorType>> = {
   'chain-drag': 'deadweight',
 };
 /** What an item is as an anchor: its own mass without the rode, its rode and its type; null: it is none. */
-export function anchorOf(item: Item): { massKg: number; rodeM: number; type: AnchorType } | null {
+export function anchorOf(item: Item): { massKg: number; rodeM: number; type: AnchorType; holdK: number | null } | null {
   const type = typeOf[item.kind];
   if (!type) return null;
-  return { type, massKg: item.attributes.groundKg ?? item.massKg, rodeM: item.attributes.rodeM ?? 0 };
+  return {
+    type,
+    massKg: item.attributes.groundKg ?? item.massKg,
+    rodeM: item.attributes.rodeM ?? 0,
+    holdK: item.attributes.holdK ?? null,
+  };
 }
 
 /** What goes with the anchor on this boat today. */
@@ -80,6 +85,7 @@ export function anchorHours(
       hsM: hour.hsM,
       craft,
       alignment: workings.alignment,
+      ...(ground.holdK === null ? {} : { holdingFactor: ground.holdK }),
       waterDensity: water.type === 'fresh' ? FRESH_WATER : SALT_WATER,
     });
     return { hour, sum, leave: leaveAt(hour, sum, gear, workings, angler) };
@@ -104,14 +110,13 @@ function leaveAt(
   return { may: v >= STREAM_CARE_MPS ? 'with care' : 'yes' };
 }
 
-/** Stretches of half hours with the same leave, as clock times. */
-export function leaveSpans(hours: readonly AnchorHour[]): { from: string; to: string; leave: Leave }[] {
-  const spans: { from: string; to: string; leave: Leave }[] = [];
+/** Stretches of half hours in which it may be set, with care, or not, as clock times. */
+export function leaveSpans(hours: readonly AnchorHour[]): { from: string; to: string; may: Leave['may'] }[] {
+  const spans: { from: string; to: string; may: Leave['may'] }[] = [];
   for (const { hour, leave } of hours) {
     const last = spans[spans.length - 1];
-    if (last && last.leave.may === leave.may && JSON.stringify(last.leave) === JSON.stringify(leave))
-      last.to = hour.clock;
-    else spans.push({ from: hour.clock, to: hour.clock, leave });
+    if (last?.may === leave.may) last.to = hour.clock;
+    else spans.push({ from: hour.clock, to: hour.clock, may: leave.may });
   }
   return spans;
 }

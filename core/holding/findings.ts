@@ -1,6 +1,6 @@
 import { type Found, found } from '../findings/finding';
 import type { Judging } from '../findings/judging';
-import { LEAST_MARGIN, LEAST_SCOPE, anchorGear, anchorHours, anchorOf } from './anchorSheet';
+import { LEAST_MARGIN, LEAST_SCOPE, anchorGear, anchorHours, anchorOf, leaveSpans } from './anchorSheet';
 import { pole } from './pole';
 
 /** What lying to an anchor or a pole asks of gear and hour; silent where nobody means to. */
@@ -25,8 +25,7 @@ function anchors(j: Judging): Found[] {
   const name = item.name;
   const shut = hours.filter(({ leave }) => leave.may === 'no');
   const [first] = shut;
-  const last = shut[shut.length - 1];
-  if (first?.leave.may === 'no' && last && first.leave.why !== 'reach') {
+  if (first?.leave.may === 'no' && first.leave.why !== 'reach') {
     const peak = shut.reduce((a, b) => (b.hour.streamMps > a.hour.streamMps ? b : a));
     const open = hours.find(({ hour, leave }) => leave.may !== 'no' && hour.at > peak.hour.at);
     list.push(
@@ -39,8 +38,9 @@ function anchors(j: Judging): Found[] {
           code: 'anchor-shut',
           anchor: name,
           why: peak.leave.may === 'no' ? peak.leave.why : 'stream',
-          from: first.hour.clock,
-          to: last.hour.clock,
+          spans: leaveSpans(hours)
+            .filter(({ may }) => may === 'no')
+            .map(({ from, to }) => ({ from, to })),
           streamMps: peak.hour.streamMps,
           openAt: open?.hour.clock ?? null,
         },

@@ -64,7 +64,7 @@ function judgeRig(built: BuiltRig, { looked, e }: Judging): Found[] {
   if (
     leader &&
     lengthM !== undefined &&
-    rig.leaderM > lengthM - GUIDES_M &&
+    rig.leaderM > lengthM - GUIDES_M + 1e-9 &&
     rig.connection === 'swivel at the top' &&
     clip
   )
@@ -76,7 +76,7 @@ function judgeRig(built: BuiltRig, { looked, e }: Judging): Found[] {
       leaderM: rig.leaderM,
       rodM: lengthM,
     });
-  else if (leader && lengthM !== undefined && rig.leaderM > lengthM - GUIDES_M && !knots[rig.mainKnot].slim)
+  else if (leader && lengthM !== undefined && rig.leaderM > lengthM - GUIDES_M + 1e-9 && !knots[rig.mainKnot].slim)
     tell('note', rig.leaderM - lengthM, { code: 'rig-knot', rig: rig.name, knot: knots[rig.mainKnot].name });
   const runM = Math.max(0, ...looked.targets.map((one) => one.runM));
   if (built.spoolM !== null && built.spoolM < runM * SPOOL_TIMES)

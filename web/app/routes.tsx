@@ -25,6 +25,10 @@ export const router = createBrowserRouter([
           },
           { path: 'kit', lazy: async () => ({ Component: (await import('../features/kit/KitScreen')).KitScreen }) },
           {
+            path: 'workings/:sheetId?',
+            lazy: async () => ({ Component: (await import('../features/workings/WorkingsScreen')).WorkingsScreen }),
+          },
+          {
             path: 'walk-round',
             lazy: async () => ({ Component: (await import('../features/walkround/WalkScreen')).WalkScreen }),
           },

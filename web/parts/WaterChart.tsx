@@ -11,6 +11,8 @@ export interface ChartLine {
   points: readonly Place[];
   dashed: boolean;
   name: string;
+  /** A bare line, without a mark at each of its points. */
+  bare?: boolean;
 }
 interface Props {
   water: Water;
@@ -19,13 +21,15 @@ interface Props {
   /** Pressing the chart (or Enter at the cross) gives a place; left out: it only shows. */
   onPlace?: (place: Place) => void;
   label: string;
+  /** Begins with a look at a place, so many metres each way; left out: the whole water. */
+  around?: { place: Place; radiusM: number };
 }
 
 const ZOOM = 1.5;
 const PAN = 0.18;
 
 /** A small chart of our own: shore, depths, hazards, launches, places and routes. Dragged, wheeled, or moved by keys. */
-export function WaterChart({ water, lines = [], height, onPlace, label }: Props) {
+export function WaterChart({ water, lines = [], height, onPlace, label, around }: Props) {
   const { inks } = useTheme();
   const origin = water;
   const box = useMemo(() => extentOf(water, lines), [water, lines]);
@@ -35,8 +39,13 @@ export function WaterChart({ water, lines = [], height, onPlace, label }: Props)
   const frame = useRef<SVGSVGElement>(null);
   const [holder, px] = useWidth<HTMLDivElement>(300);
   const aspect = Math.max(0.5, px / height);
-  const width = view?.width ?? Math.max(box.width, box.height * aspect);
-  const centre = { x: view?.x ?? box.x, y: view?.y ?? box.y };
+  const near = around && toPlane(water, around.place);
+  const whole =
+    near && around
+      ? { x: near.x, y: -near.y, width: around.radiusM * 2 * aspect }
+      : { ...box, width: Math.max(box.width, box.height * aspect) };
+  const width = view?.width ?? whole.width;
+  const centre = { x: view?.x ?? whole.x, y: view?.y ?? whole.y };
   // So many metres that text and marks keep their size on the screen however near one looks.
   const unit = (width / Math.max(200, px)) * 1.6;
   const at = (place: Place): Point => {
@@ -192,7 +201,7 @@ export function WaterChart({ water, lines = [], height, onPlace, label }: Props)
               strokeWidth={unit * 1.3}
               strokeDasharray={line.dashed ? `${unit * 4} ${unit * 3}` : undefined}
             />
-            {line.points.slice(1, -1).map((point, i) => {
+            {(line.bare ? [] : line.points.slice(1, -1)).map((point, i) => {
               const { x, y } = at(point);
               return (
                 <circle key={i} cx={x} cy={y} r={unit * 2.6} fill={inks.paper} stroke={inks.ink} strokeWidth={unit} />

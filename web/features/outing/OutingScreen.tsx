@@ -69,7 +69,7 @@ function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: Re
   }, [state.told, say, editor]);
   useUndoKeys(editor.undo, editor.redo);
 
-  const station = (useMatch('/outings/:id/:station')?.params.station ?? 'brief') as Station;
+  const station = (useMatch('/outings/:id/:station/*')?.params.station ?? 'brief') as Station;
   const desk: Desk = {
     doc,
     edit: editor.edit,

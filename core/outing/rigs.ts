@@ -1,0 +1,56 @@
+import type { Item } from './item';
+import type { Outing } from './outing';
+import type { Looked } from './references';
+import type { Rig } from './workings';
+
+/** Adds a rig, or changes the one of the same id. */
+export function withRig(outing: Outing, rig: Rig): Outing {
+  const known = outing.rigs.some((one) => one.id === rig.id);
+  const rigs = known ? outing.rigs.map((one) => (one.id === rig.id ? rig : one)) : [...outing.rigs, rig].slice(0, 12);
+  return { ...outing, rigs };
+}
+export function withoutRig(outing: Outing, id: string): Outing {
+  return { ...outing, rigs: outing.rigs.filter((one) => one.id !== id) };
+}
+export function copiedRig(rig: Rig, id: string): Rig {
+  return { ...rig, id, name: `${rig.name}, again`.slice(0, 80) };
+}
+
+/** A rod rigged with the first line, leader and lure at hand, tied directly: a start to be changed. */
+export function newRig(id: string, rod: Item, { aboard, items, targets }: Looked): Rig {
+  const owned = [...items.values()].filter((item) => item.condition === 'good');
+  const carried = aboard.map(({ item }) => item);
+  const first = (list: readonly Item[], ...kinds: Item['kind'][]) =>
+    list.find((item) => kinds.includes(item.kind))?.id ?? null;
+  const toothy = targets.some((one) => one.teeth === 'sharp');
+  const leader = toothy
+    ? carried.find((item) => item.qualities.includes('bites'))?.id
+    : first(carried, 'leader-spool', 'fluoro-leader', 'heavy-leader');
+  const fits = carried.find(
+    ({ attributes: { lureG } }) =>
+      lureG !== undefined && lureG >= (rod.attributes.castMinG ?? 0) && lureG <= (rod.attributes.castMaxG ?? Infinity),
+  );
+  return {
+    id,
+    name: rod.name,
+    purpose:
+      rod.kind === 'jig-rod'
+        ? 'jig'
+        : rod.kind === 'trolling-rod'
+          ? 'troll high'
+          : rod.kind === 'hand-line'
+            ? 'hand line'
+            : 'cast',
+    rodId: rod.id,
+    mainId: rod.kind === 'fly-rod' ? first(owned, 'fly-line') : first(owned, 'braid', 'mono'),
+    mainKnot: 'slim braid knot',
+    leaderId: leader ?? null,
+    leaderM: toothy ? 0.3 : 1.5,
+    leaderKnot: toothy ? 'crimp' : 'palomar',
+    connection: 'direct',
+    clipId: null,
+    lureId: fits?.id ?? null,
+    lureG: null,
+    dragFraction: 0.3,
+  };
+}

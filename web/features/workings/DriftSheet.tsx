@@ -1,0 +1,133 @@
+import Box from '@mui/material/Box';
+import { DROGUE_CD, drift } from '#core/holding/drift';
+import { AIR_DENSITY, FRESH_WATER, SALT_WATER } from '#core/units/constants';
+import { figure } from '#core/units/words';
+import { HourChart } from './HourChart';
+import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
+import { useTrial } from './trialContext';
+
+/** How fast the boat leaves the mark, with and without each drogue. */
+export function DriftSheet() {
+  const { looked, e, outing, references } = useTrial();
+  const { craft, water, area } = looked;
+  const [first] = e.spot;
+  if (!craft || !water || !area || !first)
+    return (
+      <Nothing>Say in the brief which boat, which place and which hours. The drift is worked out from there.</Nothing>
+    );
+  const waterDensity = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const target = outing.workings.targetDriftMps;
+  const drogues = references.items.flatMap((item) =>
+    item.attributes.drogueM !== undefined && item.condition === 'good'
+      ? [{ item, mouthM: item.attributes.drogueM }]
+      : [],
+  );
+  const at = (windMps: number, mouthM: number | null) =>
+    drift({
+      windMps,
+      lateralAirM2: craft.lateralAirM2,
+      lateralWaterM2: craft.lateralWaterM2,
+      drogue: mouthM === null ? null : { diameterM: mouthM },
+      targetMps: target,
+      waterDensity,
+    });
+  const windiest = e.spot.reduce((a, b) => (b.windMps > a.windMps ? b : a));
+  const most = at(windiest.windMps, null);
+  const r = Math.sqrt((AIR_DENSITY * craft.lateralAirM2) / (waterDensity * craft.lateralWaterM2));
+  const wanted = most.diameterForTargetM ?? 0;
+  const lines = [
+    { name: 'no drogue', unit: 'm/s', values: e.spot.map((hour) => at(hour.windMps, null).withoutDrogueMps) },
+    ...drogues.slice(0, 3).map(({ item, mouthM }) => ({
+      name: item.name,
+      unit: 'm/s',
+      dashed: true,
+      values: e.spot.map((hour) => at(hour.windMps, mouthM).driftMps ?? 0),
+    })),
+  ];
+  return (
+    <Sheet
+      title={`Drift over ${area.name}`}
+      facts={`through the water, by the wind; at its windiest, ${windiest.clock}, ${figure(windiest.windMps)} m/s`}
+    >
+      <Sum name="r" result={figure(r, 4)}>
+        √({AIR_DENSITY} ×{' '}
+        <InPlace
+          label="Side to the wind"
+          value={craft.lateralAirM2}
+          unit="m²"
+          change={(value) => ({ on: 'craft', field: 'lateralAirM2', value })}
+        />{' '}
+        ÷ ({waterDensity} ×{' '}
+        <InPlace
+          label="Side to the water"
+          value={craft.lateralWaterM2}
+          unit="m²"
+          change={(value) => ({ on: 'craft', field: 'lateralWaterM2', value })}
+        />
+        ))
+      </Sum>
+      <Sum name="drift without a drogue" result={`${figure(most.withoutDrogueMps, 3)} m/s`} thumb>
+        {figure(windiest.windMps)} m/s × r ÷ (1 + r)
+      </Sum>
+      {drogues.map(({ item, mouthM }) => {
+        const sum = at(windiest.windMps, mouthM);
+        return (
+          <Sum
+            key={item.id}
+            name={`with ${item.name}`}
+            result={`${figure(sum.driftMps ?? 0, 3)} m/s, pulling ${figure(sum.drogueForceN ?? 0)} N`}
+          >
+            {DROGUE_CD} × π ×{' '}
+            <InPlace
+              label={`Mouth of ${item.name}`}
+              value={mouthM}
+              unit="m"
+              change={(value) => ({ on: 'item', itemId: item.id, field: 'drogueM', value })}
+            />
+            ² ÷ 4 more to the water
+          </Sum>
+        );
+      })}
+      <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', my: 2 }}>
+        <Answer
+          of="a mouth that gives the drift wanted"
+          value={wanted === 0 ? 'none' : `${figure(wanted, 2)} m`}
+          limit={wanted === 0 ? 'it is slow enough without' : `for ${figure(target, 2)} m/s at the windiest`}
+          level={null}
+        />
+        <Box sx={{ pt: 2 }}>
+          wanted:{' '}
+          <InPlace
+            label="Drift wanted"
+            value={target}
+            unit="m/s"
+            change={(value) => ({ on: 'workings', field: 'targetDriftMps', value })}
+          />
+        </Box>
+      </Box>
+      <HourChart
+        clocks={e.spot.map((hour) => hour.clock)}
+        lines={lines}
+        limit={{ value: target, name: 'wanted' }}
+        label="Drift by the hour, without and with each drogue; the same figures stand in the table"
+      />
+      <Figures
+        name="Drift by the half hour"
+        heads={[
+          'Time',
+          'Wind, m/s',
+          ...lines.map((line) => `${line.name}, m/s`),
+          'Stream, m/s',
+          'Over ground in an hour, m',
+        ]}
+        rows={e.spot.map((hour, i) => [
+          hour.clock,
+          figure(hour.windMps),
+          ...lines.map((line) => figure(line.values[i] ?? 0, 2)),
+          figure(hour.streamMps, 2),
+          `up to ${figure(((lines[0]?.values[i] ?? 0) + hour.streamMps) * 3600, 0)}`,
+        ])}
+      />
+    </Sheet>
+  );
+}

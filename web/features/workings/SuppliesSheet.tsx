@@ -1,0 +1,94 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { supplies } from '#core/provisions/supplies';
+import { efforts } from '#core/provisions/water';
+import { count, figure } from '#core/units/words';
+import { Answer, Nothing, Pick, Sheet, Sum } from './parts';
+import { useTrial } from './trialContext';
+
+/** Water and food, wanted and aboard; over nights a plan of meals. */
+export function SuppliesSheet() {
+  const { looked, e, outing, attempt } = useTrial();
+  if (e.hoursAfloat === null)
+    return <Nothing>Say in the brief from when to when. Water and food follow the hours.</Nothing>;
+  const { hours, feelsC, water, food } = supplies(looked, e, outing.workings);
+  const people = ['you', ...outing.company.map((one) => one.name)];
+  const over = Math.max(0, feelsC - 20);
+  const base = { rest: 0.15, easy: 0.35, steady: 0.5, hard: 0.75 }[outing.workings.effort];
+  return (
+    <Sheet
+      title="Water and food"
+      facts={
+        <>
+          for one person, {figure(hours)} h, air that feels like {figure(feelsC)} °C, effort{' '}
+          <Pick
+            label="Effort"
+            value={outing.workings.effort}
+            options={efforts.map((value) => ({ value, name: value }))}
+            onPick={(value) => attempt({ on: 'workings', field: 'effort', value })}
+          />
+        </>
+      }
+    >
+      <Sum name="an hour" result={`${figure(water.litresPerHour, 2)} L`} thumb>
+        {figure(base, 2)} + 0.02 × {figure(over)} °C over 20, at most 1.2
+      </Sum>
+      <Sum name="water" result={`${figure(water.litres)} L`}>
+        {figure(water.litresPerHour, 2)} L × {figure(hours)} h × 1.25 in hand
+      </Sum>
+      <Box sx={{ my: 1.5 }}>
+        <Answer
+          of="to drink"
+          value={`${figure(water.litres)} L`}
+          limit={`aboard: ${figure(water.carriedL)} L; a frozen bottle counts half as water, half as ice`}
+          level={water.carriedL + 0.05 >= water.litres ? null : 'mind'}
+        />
+      </Box>
+      <Sum name="food" result={`${figure(food.kj / 1000)} MJ`} thumb>
+        half of what {figure(hours)} h of {outing.workings.effort} effort cost
+        {e.nights > 0 && `, and 10 MJ for ${e.nights === 1 ? 'the night' : `each of ${count(e.nights)} nights`}`}
+      </Sum>
+      <Box sx={{ my: 1.5 }}>
+        <Answer
+          of="to eat"
+          value={`${figure(food.kj / 1000)} MJ`}
+          limit={`aboard: ${figure(food.carriedKj / 1000)} MJ`}
+          level={food.carriedKj + 50 >= food.kj ? null : 'mind'}
+        />
+      </Box>
+      {e.nights > 0 && (
+        <>
+          <Typography variant="h3" sx={{ mt: 2 }}>
+            Meals in camp
+          </Typography>
+          <Box
+            component="table"
+            sx={{
+              borderCollapse: 'collapse',
+              '& td, & th': { textAlign: 'left', pr: 3, py: 0.5, borderBottom: 1, borderColor: 'divider' },
+            }}
+          >
+            <thead>
+              <tr>
+                <th scope="col">Meal</th>
+                <th scope="col">For</th>
+                <th scope="col">Cooked by, in turn</th>
+              </tr>
+            </thead>
+            <tbody>
+              {Array.from({ length: food.campMeals }, (_, i) => (
+                <tr key={i}>
+                  <td>{i % 2 === 0 ? `Supper, night ${i / 2 + 1}` : `Breakfast, day ${(i + 1) / 2 + 1}`}</td>
+                  <td>
+                    {e.party} × {figure(food.kj / 1000 / Math.max(1, food.campMeals + 1))} MJ
+                  </td>
+                  <td>{people[i % people.length]}</td>
+                </tr>
+              ))}
+            </tbody>
+          </Box>
+        </>
+      )}
+    </Sheet>
+  );
+}
