@@ -2,7 +2,7 @@ import { lightOfDay, noonOf } from '../conditions/light';
 import { moreDemoOutings } from './outingsMore';
 import { NO_FIGURES } from '../outing/hours';
 import type { Brief, Hour, Outing } from '../outing/outing';
-import { usualWorkings } from '../outing/workings';
+import { usualWorkings } from '../outing/usualWorkings';
 import type { Water } from '../outing/water';
 import { HOUR_MS, type Instant, addDays, clockAt, dateAt, instantOf, isoAt, shiftClock } from '../units/time';
 

@@ -9,7 +9,7 @@ import type { Outing } from '../outing/outing';
 import { type References, lookUp } from '../outing/references';
 import type { Water } from '../outing/water';
 import { type Rig, rigSchema } from '../outing/workings';
-import { powerSheet } from '../power/powerSheet';
+import { chargeLeft, powerSheet } from '../power/powerSheet';
 import { supplies } from '../provisions/supplies';
 import { lossRate } from '../tackle/losses';
 import { noAnswers } from '../walkround/answers';
@@ -253,7 +253,9 @@ describe('a battery on the day', () => {
     expect(of('power-bank')?.devices.map((one) => one.item.id)).toEqual(['action-cam']);
     const lead = of('lead-battery');
     expect(lead?.devices.map((one) => one.item.id).toSorted()).toEqual(['deck-lights', 'sounder']);
-    expect(lead?.left[0]?.wh).toBeCloseTo(lead?.sum.usableWh ?? 0, 9);
+    const left = lead ? chargeLeft(lead, judge(cup).exposures) : [];
+    expect(left[0]?.wh).toBeCloseTo(lead?.sum.usableWh ?? 0, 9);
+    expect(left.every(({ wh }, i) => i === 0 || wh <= (left[i - 1]?.wh ?? 0))).toBe(true);
     // 9 W for as long as it lasts.
     expect((lead?.emptyAt ?? 0) * 9).toBeCloseTo(lead?.sum.usableWh ?? 0, 6);
   });

@@ -36,10 +36,11 @@ export function spotHours(
       .filter((hazard) => distanceBetween(hazard, area) <= hazard.radiusM)
       .map((hazard) => hazard.streamFactor),
   );
+  const times = hours.map((hour) => Date.parse(hour.at));
   const list: SpotHour[] = [];
   for (let at = Math.ceil(from / STEP_MS) * STEP_MS; at <= to; at += STEP_MS) {
     const stream = day.streamAt(at);
-    const hour = rowAt(hours, at);
+    const hour = rowAt(hours, times, at);
     const tideM = day.tideSeries ? valueAt(day.tideSeries, at) : 0;
     list.push({
       at,
@@ -54,10 +55,9 @@ export function spotHours(
   return list;
 }
 
-/** The written hour that a moment falls into, or the nearest to it. */
-function rowAt(hours: readonly Hour[], at: Instant): Hour | null {
-  let best: Hour | null = null;
-  for (const hour of hours)
-    if (best === null || Math.abs(Date.parse(hour.at) - at) < Math.abs(Date.parse(best.at) - at)) best = hour;
-  return best;
+/** The written hour nearest to a moment; the hours are in order. */
+function rowAt(hours: readonly Hour[], times: readonly Instant[], at: Instant): Hour | null {
+  let i = 0;
+  while (i + 1 < times.length && Math.abs((times[i + 1] ?? 0) - at) < Math.abs((times[i] ?? 0) - at)) i += 1;
+  return hours[i] ?? null;
 }

@@ -3,7 +3,7 @@ import { alwaysAboard } from './edit';
 import type { Outing } from './outing';
 import { UNTITLED } from './title';
 import type { References } from './references';
-import { usualWorkings } from './workings';
+import { usualWorkings } from './usualWorkings';
 import { tripTechniques } from './trip';
 
 /** An empty sentence for a day: what can be known without asking is filled in, the rest stays blank. */

@@ -34,8 +34,6 @@ export interface Supply {
   battery: Battery;
   devices: readonly Device[];
   sum: PowerSum;
-  /** Charge left at each half hour from the launch, Wh, nothing kept back. */
-  left: readonly { hour: number; wh: number }[];
   /** Hours after the launch at which it is empty; null: it lasts the outing. */
   emptyAt: number | null;
 }
@@ -106,14 +104,21 @@ function supplyOf(
   const loads = devices.map(({ item: { name }, watts, duty, hours }) => ({ name, watts, duty, hours }));
   const sum = power({ battery, tempC, loads, reserve: workings.powerReserve });
   const afloat = Math.min(e.hoursAfloat ?? 0, MOST_HOURS);
-  const drawnBy = (hour: number) =>
-    devices.reduce((wh, one) => wh + one.watts * one.duty * Math.min(Math.max(hour - one.from, 0), one.hours), 0);
-  const steps = Math.ceil(afloat * 2);
-  const left = Array.from({ length: steps + 1 }, (_, i) => {
+  const emptyAt = sum.enough ? null : emptyHour(sum.usableWh, (hour) => drawnBy(devices, hour), afloat);
+  return { item, battery, devices, sum, emptyAt };
+}
+
+function drawnBy(devices: readonly Device[], hour: number): number {
+  return devices.reduce((wh, one) => wh + one.watts * one.duty * Math.min(Math.max(hour - one.from, 0), one.hours), 0);
+}
+
+/** Charge left at each half hour from the launch, Wh, nothing kept back. */
+export function chargeLeft({ devices, sum }: Supply, e: Exposures): { hour: number; wh: number }[] {
+  const afloat = Math.min(e.hoursAfloat ?? 0, MOST_HOURS);
+  return Array.from({ length: Math.ceil(afloat * 2) + 1 }, (_, i) => {
     const hour = Math.min(i / 2, afloat);
-    return { hour, wh: Math.max(0, sum.usableWh - drawnBy(hour)) };
+    return { hour, wh: Math.max(0, sum.usableWh - drawnBy(devices, hour)) };
   });
-  return { item, battery, devices, sum, left, emptyAt: emptyHour(sum.usableWh, drawnBy, afloat) };
 }
 
 function emptyHour(usableWh: number, drawnBy: (hour: number) => number, afloat: number): number | null {

@@ -14,7 +14,6 @@ const stores: readonly KindId[] = ['ice-bag', 'hard-ice-box', 'wet-sack'];
 const USUAL_STORE_UA = 0.9;
 /** A wet sack cools by drying, in dry air and for so long only. */
 export const WET_SACK_HOURS = 3;
-export const WET_SACK_HUMIDITY_PCT = 70;
 
 /** A frozen bottle is ice first and water later: by the end half of it has been each. */
 export function halfAndHalf(item: Item): number {

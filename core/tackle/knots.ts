@@ -14,6 +14,5 @@ export const knotIds = Object.keys(knots) as KnotId[];
 
 /** How the lure hangs on, or what stands at the leader's top. */
 export const connections = ['direct', 'snap at the lure', 'swivel at the top'] as const;
-export type Connection = (typeof connections)[number];
 
 export const rigPurposes = ['cast', 'jig', 'troll high', 'troll deep', 'drift', 'bait-catching', 'hand line'] as const;

@@ -48,11 +48,29 @@ export interface JigHour {
   sinkS: number | null;
 }
 
+const known = new WeakMap<Exposures, Map<string, JigHour[]>>();
+
 /** The jig that each half hour asks for: it changes with wind and tide. @param drogueM mouth of the drogue that is out; null: none */
 export function jigHours(
   looked: Looked,
   e: Exposures,
-  workings: Workings,
+  { jigAngleDeg }: Pick<Workings, 'jigAngleDeg'>,
+  drogueM: number | null,
+  lineMm: number | null,
+): JigHour[] {
+  // The same day, boat and burden are the same record of exposures: a judgement asks for its jigs again and again.
+  const byInput = known.get(e) ?? new Map<string, JigHour[]>();
+  known.set(e, byInput);
+  const key = `${jigAngleDeg} ${drogueM} ${lineMm}`;
+  const hours = byInput.get(key) ?? workOutJigs(looked, e, jigAngleDeg, drogueM, lineMm);
+  byInput.set(key, hours);
+  return hours;
+}
+
+function workOutJigs(
+  looked: Looked,
+  e: Exposures,
+  maxAngleDeg: number,
   drogueM: number | null,
   lineMm: number | null,
 ): JigHour[] {
@@ -73,7 +91,7 @@ export function jigHours(
       depthM: hour.depthM,
       relativeSpeedMps: driftMps,
       lineDiameterMm: lineMm ?? USUAL_LINE_MM,
-      maxAngleDeg: workings.jigAngleDeg,
+      maxAngleDeg,
       waterDensity,
     });
     return { hour, driftMps, massG, sinkS };

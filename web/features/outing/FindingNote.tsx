@@ -1,15 +1,17 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { Facts, Finding } from '#core/findings/finding';
 import { levelNames, sayBasis, sayFinding, sayRepair } from '#core/findings/phrase';
 import { withAcceptance } from '#core/outing/edit';
 import { LevelMark } from '../../parts/LevelMark';
 import { useDesk } from './desk';
+
+// Loaded when the first finding is answered: the field for it is heavy, and most outings need none.
+const Reason = lazy(async () => ({ default: (await import('./Reason')).Reason }));
 
 /** One finding: what, why, what it rests on, and what would settle it. */
 export function FindingNote({ finding }: { finding: Finding }) {
@@ -62,7 +64,11 @@ export function FindingNote({ finding }: { finding: Finding }) {
             </Button>
           )}
         </Box>
-        {answering && <Reason onKeep={accept} onCancel={() => setAnswering(false)} />}
+        {answering && (
+          <Suspense>
+            <Reason onKeep={accept} onCancel={() => setAnswering(false)} />
+          </Suspense>
+        )}
       </Box>
     </Box>
   );
@@ -84,42 +90,4 @@ function placeToGo(facts: Facts): { to: string; name: string } | null {
   if (facts.code === 'brief-incomplete' && facts.blanks.includes('angler'))
     return { to: '/settings', name: 'Write your profile' };
   return facts.code === 'craft-under-repair' ? { to: '/boats', name: 'To the boats' } : null;
-}
-
-const LEAST = 3;
-function Reason({ onKeep, onCancel }: { onKeep: (reason: string) => void; onCancel: () => void }) {
-  const [text, setText] = useState('');
-  const [tried, setTried] = useState(false);
-  const short = text.trim().length < LEAST;
-  return (
-    <Box
-      component="form"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        setTried(true);
-        if (!short) onKeep(text);
-      }}
-      sx={{ mt: 1 }}
-    >
-      <TextField
-        label="Why you accept it"
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-        fullWidth
-        multiline
-        size="small"
-        autoFocus
-        error={tried && short}
-        helperText={tried && short ? 'Say why, in a few words.' : 'It stands beside your signature.'}
-        slotProps={{ htmlInput: { maxLength: 400 } }}
-      />
-      <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
-        <Button type="submit" variant="contained">
-          Accept
-        </Button>
-        <Button onClick={onCancel}>Cancel</Button>
-      </Box>
-    </Box>
-  );
 }

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Suspense, lazy, useCallback, useEffect, useMemo, useState } from 'react';
 import { Outlet, useMatch, useParams } from 'react-router';
 import { assess } from '#core/findings/assess';
 import { sayRepair } from '#core/findings/phrase';
@@ -15,13 +15,14 @@ import { Lost } from '../../parts/Lost';
 import { useSay } from '../../parts/Spoken';
 import { useNow } from '../../parts/useNow';
 import { useReferences } from '../reference/queries';
-import { ConflictDialog } from './ConflictDialog';
 import { Calm } from './Calm';
 import { type Desk, DeskContext } from './desk';
 import { Heading } from './Heading';
 import { Margin, MarginBar } from './Margin';
 import { type WalkRecord, useEditor, useKeptOuting, useWalk } from './queries';
 import { StationLine } from './StationLine';
+
+const ConflictDialog = lazy(async () => ({ default: (await import('./ConflictDialog')).ConflictDialog }));
 
 /** One outing: its heading, the line of stations, the station that is open, and the margin. */
 export function OutingScreen() {
@@ -106,7 +107,11 @@ function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: Re
         <Margin station={station} />
       </Box>
       {!walking && <MarginBar station={station} />}
-      <ConflictDialog />
+      {state.saving.is === 'conflict' && (
+        <Suspense>
+          <ConflictDialog />
+        </Suspense>
+      )}
     </DeskContext>
   );
 }

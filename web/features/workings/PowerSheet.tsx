@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { CHEMISTRY, coldFactor } from '#core/power/power';
-import { type Supply, eveningList, powerSheet } from '#core/power/powerSheet';
+import { type Supply, chargeLeft, eveningList, powerSheet } from '#core/power/powerSheet';
 import { shiftClock } from '#core/units/time';
 import { duration, figure } from '#core/units/words';
 import { HourChart } from './HourChart';
@@ -84,7 +84,8 @@ function Battery({
   launchAt: string;
   reserve: number;
 }) {
-  const { item, battery, devices, sum, left, emptyAt } = supply;
+  const { item, battery, devices, sum, emptyAt } = supply;
+  const left = chargeLeft(supply, useTrial().e);
   const set = (field: 'volts' | 'ampHours' | 'healthPct') => (value: number) => ({
     on: 'item' as const,
     itemId: item.id,

@@ -1,5 +1,4 @@
 import Box from '@mui/material/Box';
-import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { type ReactNode, useId, useState } from 'react';
@@ -297,13 +296,4 @@ export function Figures({
 /** Nothing to work out here, and what would change that. */
 export function Nothing({ children }: { children: ReactNode }) {
   return <Typography sx={{ py: 1 }}>{children}</Typography>;
-}
-
-/** A small-print line that leads to where something is kept. */
-export function Kept({ href, children }: { href: string; children: ReactNode }) {
-  return (
-    <Link href={href} variant="caption">
-      {children}
-    </Link>
-  );
 }
