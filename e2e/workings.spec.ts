@@ -1,0 +1,128 @@
+import { type Page, expect, kept, test } from './house';
+
+const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
+const sheet = (page: Page, name: string | RegExp) => page.getByRole('article', { name });
+
+test('a rig is put together, its weak part seen and mended by a repair', async ({ page }) => {
+  await page.goto('/outings/cod-wreck/workings/rigs');
+  await expect(margin(page)).toContainText('Small snaps, 6 kg breaks first');
+  await margin(page).getByRole('button', { name: 'Use Strong snaps, 22 kg' }).click();
+  await expect(margin(page)).not.toContainText('breaks first');
+  const rigs = sheet(page, 'Rigs');
+  await expect(rigs.getByLabel('Snap or swivel of Jigging, metal')).toHaveValue('strong-snaps');
+  await rigs.getByRole('button', { name: 'Copy this rig' }).first().click();
+  const copy = rigs.getByRole('region', { name: 'Casting, plugs, again', exact: true });
+  await copy.getByLabel('Leader of Casting, plugs, again', { exact: true }).selectOption('heavy-leader');
+  await expect(margin(page)).toContainText('Casting, plugs, again: Thin braid, 0.13 mm breaks first');
+  await copy.getByRole('button', { name: 'Take it apart' }).click();
+  await expect(copy).toBeHidden();
+  await expect(margin(page)).not.toContainText('breaks first');
+  await kept(page);
+});
+
+test('the launch moves, and the anchoring hours, the jig and the battery move with it', async ({ page }) => {
+  await page.goto('/outings/ling-anchored/workings/anchor');
+  const anchor = sheet(page, /^Anchor at/);
+  const hours = anchor.getByRole('listitem');
+  const before = await hours.allTextContents();
+  await expect(margin(page)).toContainText('No anchor from');
+  await page.getByRole('link', { name: 'Jig mass' }).click();
+  const jig = await sheet(page, 'Jig mass').innerText();
+  await page.getByRole('link', { name: 'Power', exact: true }).click();
+  await expect(sheet(page, 'Power').getByText('Charge left in').first()).toBeVisible();
+
+  await page.getByRole('link', { name: /^Brief/ }).click();
+  await page.getByRole('slider', { name: /^Launch/ }).focus();
+  for (let i = 0; i < 24; i += 1) await page.keyboard.press('ArrowRight');
+  await kept(page);
+  await page.getByRole('link', { name: /^Workings/ }).click();
+  await page.getByRole('link', { name: 'Jig mass' }).click();
+  await expect.poll(async () => await sheet(page, 'Jig mass').innerText()).not.toBe(jig);
+  await page.getByRole('link', { name: 'Anchor' }).click();
+  await expect.poll(async () => await hours.allTextContents()).not.toEqual(before);
+});
+
+test('a number is tried, felt, put back; tried again and kept where it belongs', async ({ page }) => {
+  await page.goto('/outings/mere-cup-day/workings/power');
+  const power = sheet(page, 'Power').getByRole('region', { name: 'Old lead battery, 7 Ah' });
+  await expect(power).toContainText('short by');
+  const capacity = power.getByLabel('Capacity of Old lead battery, 7 Ah');
+  await capacity.fill('40');
+  await expect(power).toContainText('lasts, with so much to spare');
+  await expect(margin(page), 'only tried: the judgement stands').toContainText('does not last the day');
+  const tried = page.getByRole('region', { name: 'Tried, not kept' });
+  await tried.getByRole('button', { name: 'Put back' }).click();
+  await expect(power).toContainText('short by');
+  await expect(tried).toBeHidden();
+
+  await capacity.fill('-3');
+  await expect(power.getByRole('alert')).toContainText('A number from 0 to 100000');
+  await expect(capacity).toHaveValue('-3');
+  await capacity.fill('40');
+  await tried.getByRole('button', { name: 'Keep on the item' }).click();
+  await expect(tried).toBeHidden();
+  await expect(margin(page)).not.toContainText('does not last the day');
+  await page.goto('/locker');
+  await page.getByRole('button', { name: 'Old lead battery, 7 Ah' }).click();
+  await expect(page.getByRole('dialog').getByLabel('capacity', { exact: true })).toHaveValue('40');
+});
+
+test('a number of the outing itself is kept with the outing', async ({ page }) => {
+  await page.goto('/outings/cod-wreck/workings/jig');
+  await sheet(page, 'Jig mass').getByLabel('Angle of the line').fill('60');
+  await page.getByRole('button', { name: 'Keep for this outing' }).click();
+  await expect(margin(page)).not.toContainText('the jig wants');
+  await kept(page);
+  await page.reload();
+  await expect(sheet(page, 'Jig mass').getByLabel('Angle of the line')).toHaveValue('60');
+});
+
+test('every chart has a table that says the same, and a sheet prints on one page', async ({ page }) => {
+  await page.goto('/outings/cod-wreck/workings/ice');
+  const ice = sheet(page, 'Ice');
+  await ice.getByText('Ice by the half hour, as a table').click();
+  const rows = ice.getByRole('row');
+  await expect(rows.nth(1)).toContainText('2.5');
+  expect(await rows.count()).toBeGreaterThan(10);
+  for (const one of ['anchor', 'rigs', 'jig', 'power', 'ice', 'supplies', 'spares']) {
+    await page.goto(`/outings/ling-anchored/workings/${one}`);
+    await expect(page.getByRole('article')).toBeVisible();
+    const pdf = await page.pdf({ format: 'A4' });
+    const pages = pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length;
+    expect(pages, one).toBe(1);
+  }
+});
+
+test('the sheets are worked by keyboard alone', async ({ page }) => {
+  await page.goto('/outings/mere-cup-day/workings');
+  const spread = page.getByRole('navigation', { name: 'Sheets' }).getByRole('link', { name: /^Spread/ });
+  await spread.focus();
+  await page.keyboard.press('Enter');
+  await expect(sheet(page, 'Trolling spread')).toBeVisible();
+  const out = page.getByLabel('Rods out');
+  await out.focus();
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.type('20');
+  await expect(sheet(page, 'Trolling spread')).toContainText('2.29 m');
+  const keep = page.getByRole('button', { name: 'Keep for this outing' });
+  await keep.focus();
+  await page.keyboard.press('Enter');
+  await expect(margin(page)).not.toContainText('apart in a crowd');
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+  test('no sheet is wider than the screen', async ({ page }) => {
+    for (const one of ['rigs', 'jig', 'spares', 'spread', 'anchor', 'drift', 'power', 'supplies', 'ice', 'cold']) {
+      await page.goto(`/outings/ling-anchored/workings/${one}`);
+      await expect(
+        page
+          .getByRole('article')
+          .or(page.getByText(/^(Say|No|Every|Nothing)/).first())
+          .first(),
+      ).toBeVisible();
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(wide, one).toBeLessThanOrEqual(390);
+    }
+  });
+});
