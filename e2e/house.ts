@@ -69,12 +69,16 @@ export async function visit(page: Page, path: string): Promise<void> {
   if (page.url() === 'about:blank') await page.goto(path);
   else
     await page.evaluate((to) => {
+      document.querySelector('main')?.setAttribute('data-left', '');
       window.history.pushState(null, '', to);
       window.dispatchEvent(new PopStateEvent('popstate'));
     }, path);
   await expect(page).toHaveURL((url) => url.pathname === path);
-  // One frame for the router, then whatever is still being read.
-  await page.waitForTimeout(100);
+  // Until the router has brought the new screen; stations of one outing share their main, so this may end by itself.
+  await page
+    .locator('main:not([data-left])')
+    .waitFor({ timeout: 1500 })
+    .catch(() => undefined);
   await expect(page.getByText('Reading.', { exact: true })).toBeHidden();
   await expect(page.locator('main')).toBeVisible();
   await page.getByRole('heading').first().waitFor();

@@ -1,4 +1,5 @@
-import { type Page, expect, kept, test } from './house';
+import type { Page } from '@playwright/test';
+import { expect, kept, test } from './house';
 
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
 const sheet = (page: Page, name: string | RegExp) => page.getByRole('article', { name });
@@ -63,6 +64,7 @@ test('a number is tried, felt, put back; tried again and kept where it belongs',
   await expect(tried).toBeHidden();
   await expect(margin(page)).not.toContainText('does not last the day');
   await page.goto('/locker');
+  await page.getByLabel('Find', { exact: true }).fill('lead battery');
   await page.getByRole('button', { name: 'Old lead battery, 7 Ah' }).click();
   await expect(page.getByRole('dialog').getByLabel('capacity', { exact: true })).toHaveValue('40');
 });

@@ -141,6 +141,7 @@ export function demoLocker(today: string): readonly Item[] {
     own('forceps', 'forceps', 'Forceps'),
     own('spreader', 'jaw-spreader', 'Jaw spreader'),
     own('tape-measure', 'tape-measure', 'Soft tape'),
+    own('descender', 'descender', 'Descending clip'),
     own('tag', 'identifier', 'Competition identifier'),
     own('action-cam', 'action-camera', 'Camera on a mount', { poweredById: 'power-bank' }),
     own('power-bank', 'power-bank', 'Power bank'),

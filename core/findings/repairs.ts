@@ -18,6 +18,7 @@ import type { Judging } from './judging';
 const MOST_OFFERED = 3;
 const MOST_JUDGED = 12;
 const MOST_ADDED = 6;
+const MOST_TRIED = 3;
 
 type Judge = (outing: Outing) => Found[];
 
@@ -34,8 +35,12 @@ export function repairsFor(
 ): Repair[] {
   const offered: Repair[] = [];
   if (one.facts.code === 'need-unmet') {
-    const added = addingItems(one.facts, one, j, references, before, judge);
-    if (added) offered.push(added);
+    // Where the lightest opens another hole, the next lightest is tried.
+    for (let skip = 0; skip < MOST_TRIED && offered.length === 0; skip += 1) {
+      const added = addingItems(one.facts, one, j, references, before, judge, skip);
+      if (added === 'none') break;
+      if (added) offered.push(added);
+    }
   }
   let judged = 0;
   for (const repair of candidates(one, j)) {
@@ -69,14 +74,15 @@ function addingItems(
   references: References,
   before: readonly Found[],
   judge: Judge,
-): Repair | null {
+  skip: number,
+): Repair | 'none' | null {
   const known = new Set(before.map((earlier) => earlier.key));
   let chosen: readonly Added[] = [];
   let open = [facts];
   for (let round = 0; round < 3 && open.length > 0; round += 1) {
     for (const need of open) {
-      const added = lightest(need, j, references.items, chosen);
-      if (!added) return null;
+      const added = lightest(need, j, references.items, chosen, need === facts ? skip : 0);
+      if (!added) return need === facts ? 'none' : null;
       chosen = [...chosen.filter((item) => !added.some((more) => more.itemId === item.itemId)), ...added];
     }
     const repair: Repair = { do: 'add-items', items: chosen };
@@ -94,11 +100,12 @@ function lightest(
   j: Judging,
   items: readonly Item[],
   already: readonly Added[],
+  skip: number,
 ): Added[] | null {
   const { distinctKinds } = catalogue[facts.needId];
   const chosen: Added[] = [];
   let missing = facts.want - facts.have;
-  for (const { item, carried } of serviceable(facts.needId, j, items)) {
+  for (const { item, carried } of serviceable(facts.needId, j, items).slice(skip)) {
     if (missing <= 1e-9) break;
     const each = worthOf(catalogue[facts.needId], item);
     const before = already.find((one) => one.itemId === item.id)?.quantity ?? carried;

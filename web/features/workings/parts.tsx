@@ -11,7 +11,11 @@ import { useTrial } from './trialContext';
 /** One sheet: what it is of, its drawing, its lines, its answer. Prints on one page. */
 export function Sheet({ title, facts, children }: { title: string; facts: ReactNode; children: ReactNode }) {
   return (
-    <Box component="article" aria-label={title} sx={{ maxWidth: 720, '@media print': { maxWidth: 'none' } }}>
+    <Box
+      component="article"
+      aria-label={title}
+      sx={{ maxWidth: 720, '@media print': { maxWidth: 'none', zoom: 0.66 } }}
+    >
       <Typography variant="h2" sx={{ fontSize: '1.6rem' }}>
         {title}
       </Typography>
