@@ -19,6 +19,9 @@ import { mass } from '#core/units/words';
 import { itemState } from '../locker/itemState';
 import { useDesk } from '../outing/desk';
 
+/** More than this at once is a search, not a list. */
+const MOST_SHOWN = 100;
+
 /** The locker beside the boat: tick what comes along. Each tick is kept at once. */
 export function LockerPicker({ onClose }: { onClose: () => void }) {
   const { doc, edit, references, assessment } = useDesk();
@@ -50,7 +53,7 @@ export function LockerPicker({ onClose }: { onClose: () => void }) {
         )}
         {references.items.length > 0 && shown.length === 0 && <Typography>Nothing fits these words.</Typography>}
         <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-          {shown.map((item) => {
+          {shown.slice(0, MOST_SHOWN).map((item) => {
             const state = itemState(item, doc.brief.date);
             const asked = kinds[item.kind].means.filter((id) => open.has(id)).map((id) => catalogue[id].title);
             return (
@@ -84,6 +87,11 @@ export function LockerPicker({ onClose }: { onClose: () => void }) {
             );
           })}
         </Box>
+        {shown.length > MOST_SHOWN && (
+          <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
+            and {shown.length - MOST_SHOWN} more. Write a word to find them.
+          </Typography>
+        )}
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
         <Typography variant="caption" color="textSecondary" sx={{ mr: 'auto' }}>

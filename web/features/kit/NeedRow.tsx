@@ -10,7 +10,8 @@ import { choicesFor } from '#core/needs/choose';
 import { withItem } from '#core/outing/edit';
 import type { JudgedNeed, Means } from '#core/needs/match';
 import { addDays } from '#core/units/time';
-import { mass } from '#core/units/words';
+import { kindIds, kinds } from '#core/gear/kinds';
+import { listed, mass } from '#core/units/words';
 import { takenByAnswers } from '#core/walkround/answers';
 import { TallyStrokes } from '../../parts/TallyStrokes';
 import { Unseen } from '../../parts/Unseen';
@@ -96,12 +97,21 @@ function Opened({ need }: { need: JudgedNeed }) {
   const lastDay = addDays(doc.brief.date, doc.brief.nights);
   const c = { e: assessment.exposures, brief: doc.brief, looked, firstPaddleId: null };
   const choices = choicesFor(need.id, references.items, c, lastDay, takenByAnswers(answers));
+  const wouldDo = kindIds
+    .filter((kind) => kinds[kind].means.includes(need.id))
+    .map((kind) => kinds[kind].name.toLowerCase());
   const ownMeans = catalogue[need.id].others !== undefined;
   return (
     <Box sx={{ pb: 1.5, pl: { sm: 1.5 }, borderLeft: { sm: 2 }, borderColor: { sm: 'divider' }, mb: 1 }}>
       <Typography variant="body2" sx={{ maxWidth: 560 }}>
         {whyNeed(need)}
       </Typography>
+      {wouldDo.length > 0 && (
+        <Typography variant="body2" color="textSecondary">
+          Would do: {listed(wouldDo.slice(0, 6))}
+          {wouldDo.length > 6 ? ' and more' : ''}.
+        </Typography>
+      )}
       {choices.length === 0 && (
         <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
           {ownMeans && need.means.some((means) => means.by !== 'item')

@@ -12,6 +12,7 @@ import { plural } from '#core/units/words';
 import { ApiError, type Kept } from '../../app/api';
 import { useSay } from '../../parts/Spoken';
 import { useNow } from '../../parts/useNow';
+import { containersAmong } from './containers';
 import { useDocuments } from '../reference/queries';
 
 interface Props {
@@ -85,7 +86,7 @@ export function BulkBar({ chosen, items, onDone }: Props) {
           label="Lives in"
           options={[
             { value: '-', name: 'Nothing' },
-            ...items.filter((item) => !ids.has(item.id)).map((item) => ({ value: item.id, name: item.name })),
+            ...containersAmong(items, [...ids], null).map((item) => ({ value: item.id, name: item.name })),
           ]}
           onChoose={(value) => change({ containerId: value === '-' ? null : value }, 'moved')}
         />

@@ -8,6 +8,7 @@ import { attributeIds, attributes, qualities, qualityIds } from '#core/gear/attr
 import { kindIds, kinds } from '#core/gear/kinds';
 import type { Item } from '#core/outing/item';
 import { listed, mass } from '#core/units/words';
+import { containersAmong } from './containers';
 import { PhotoField } from './PhotoField';
 import { FormChoice, FormNumber, FormSwitch, FormText, NumberField, asOptions } from '../../parts/fields';
 
@@ -27,7 +28,10 @@ export function ItemFields({
   const kind = kinds[watch('kind')];
   const id = watch('id');
   const inside = items.filter((item) => item.containerId === id);
-  const others = items.filter((item) => item.id !== id).map((item) => ({ value: item.id, name: item.name }));
+  const others = containersAmong(items, [id], watch('containerId')).map((item) => ({
+    value: item.id,
+    name: item.name,
+  }));
   const batteries = items
     .filter((item) => kinds[item.kind].means.includes('power'))
     .map((item) => ({ value: item.id, name: item.name }));

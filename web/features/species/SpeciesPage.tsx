@@ -26,6 +26,7 @@ export function SpeciesPage({ species }: { species: Species }) {
       `${range(species.lineKg, 'kg')}; leader ${range(species.leaderKg, 'kg')}${species.teeth === 'sharp' ? ', of something that teeth do not cut' : ''}`,
     ],
     ['Hooks', species.hooks],
+    ['Kept in', `a cold store ${metres(species.usual.lengthM)} long inside or more; bled, gutted soon, on ice at once`],
     ['Runs', `${species.runM} m at the longest to reckon with`],
   ];
   return (

@@ -17,6 +17,7 @@ import { DocumentDialog } from '../reference/DocumentDialog';
 import { useKept } from '../reference/queries';
 import { Fetch } from './Fetch';
 import { TideToday } from './TideToday';
+import { packOptions } from './packs';
 import { WaterFields } from './WaterFields';
 
 /** Settled here: what this water does and where it bites. What would annoy: a chart that hides what is written about it. */
@@ -25,7 +26,7 @@ export function WaterScreen() {
   const { data, error } = useKept();
   const found = data?.waters.find(({ doc }) => doc.id === waterId);
   if (data && !found) return <Lost />;
-  const packs = (data?.rulePacks ?? []).map(({ doc }) => ({ value: doc.id, name: doc.name }));
+  const packs = packOptions(data?.rulePacks ?? []);
   return (
     <Loaded data={found} error={error}>
       {(kept) => <OneWater kept={kept} packs={packs} />}

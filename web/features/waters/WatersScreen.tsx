@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { packOptions } from './packs';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { EMPTY_CHART } from '#core/outing/chart';
@@ -46,7 +47,7 @@ export function WatersScreen() {
   const { data, error } = useKept();
   const [adding, setAdding] = useState(false);
   const navigate = useNavigate();
-  const packs = (data?.rulePacks ?? []).map(({ doc }) => ({ value: doc.id, name: doc.name }));
+  const packs = packOptions(data?.rulePacks ?? []);
   const columns: Column<Kept<Water>>[] = [
     { name: 'Kind', cell: ({ doc }) => `${doc.type}, ${doc.setting}` },
     { name: 'Launches', cell: ({ doc }) => doc.launches.map((launch) => launch.name).join(' · '), wideOnly: true },

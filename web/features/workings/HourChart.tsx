@@ -38,8 +38,8 @@ export function HourChart({
           <YAxis
             tick={text}
             stroke={inks.slate}
-            width={64}
-            tickFormatter={(value: number) => `${figure(value, 2)} ${lines[0]?.unit ?? ''}`}
+            width={70}
+            tickFormatter={(value: number) => `${figure(value, 2)}\u00a0${lines[0]?.unit ?? ''}`}
           />
           {limit && (
             <ReferenceLine

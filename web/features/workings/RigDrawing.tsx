@@ -2,17 +2,18 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import type { BuiltRig } from '#core/tackle/builtRig';
 import { figure, mass } from '#core/units/words';
+import { useWidth } from '../../parts/timeAxis';
 
 /** A rig as one line from the rod to the lure; each part with what it holds, the weak one marked. */
-export function RigDrawing({ built: { rig, rod, parts, weakest, lure, lureG } }: { built: BuiltRig }) {
+export function RigDrawing({ built: { rod, parts, weakest, lure, lureG } }: { built: BuiltRig }) {
   const { inks } = useTheme();
-  const width = 640;
-  const [from, to] = [70, 570];
+  const [holder, width] = useWidth<HTMLDivElement>(640);
+  const [from, to] = width < 520 ? [40, width - 56] : [70, width - 70];
   const step = parts.length > 0 ? (to - from) / parts.length : 0;
   const words = `${rod?.name ?? 'no rod'}, ${parts.map((part) => `${part.name} ${figure(part.strengthKg)} kg`).join(', ')}, ${lure?.name ?? 'no lure'}. ${weakest ? `Weakest: ${weakest.name}.` : ''}`;
   return (
-    <Box sx={{ overflowX: 'auto', my: 1 }} tabIndex={0} role="region" aria-label={`${rig.name}, drawn`}>
-      <svg width={width} height={116} role="img" aria-label={words} fill="none" style={{ display: 'block' }}>
+    <Box ref={holder} sx={{ my: 1 }}>
+      <svg width="100%" height={116} role="img" aria-label={words} fill="none" style={{ display: 'block' }}>
         <path d={`M6 84L${from} 44`} stroke={inks.ink} strokeWidth={4} strokeLinecap="round" />
         <circle cx={20} cy={84} r={8} stroke={inks.ink} strokeWidth={2} fill={inks.paper} />
         {parts.map((part, i) => {
