@@ -92,6 +92,9 @@ function idleWords(means: Means): string {
   return `${means.name}: ${sayShortfall(means.shortfall)}`;
 }
 
+/** The lightest that count come first; the rest are found in the locker picker. */
+const MOST_CHOICES = 12;
+
 function Opened({ need }: { need: JudgedNeed }) {
   const { doc, edit, references, looked, assessment, answers } = useDesk();
   const lastDay = addDays(doc.brief.date, doc.brief.nights);
@@ -125,7 +128,7 @@ function Opened({ need }: { need: JudgedNeed }) {
           sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }}
           aria-label={`Owned, for: ${catalogue[need.id].title}`}
         >
-          {choices.map(({ item, shortfall }) => (
+          {choices.slice(0, MOST_CHOICES).map(({ item, shortfall }) => (
             <Box component="li" key={item.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}>
               <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
                 {item.name}, {mass(item.massKg)}
@@ -144,6 +147,11 @@ function Opened({ need }: { need: JudgedNeed }) {
               </Button>
             </Box>
           ))}
+          {choices.length > MOST_CHOICES && (
+            <Typography component="li" variant="body2" color="textSecondary">
+              and {choices.length - MOST_CHOICES} more, under Choose from the locker
+            </Typography>
+          )}
         </Box>
       )}
     </Box>

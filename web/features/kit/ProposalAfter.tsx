@@ -22,6 +22,9 @@ export function TackleLine({ tackle: { have, budget } }: { tackle: Proposal['tac
   );
 }
 
+/** Of a long locker the first are told; each is told in the locker picker too. */
+const MOST_TOLD = 100;
+
 /** What could serve and stays ashore, and why. */
 export function LeftOut({ omitted, nameOf }: { omitted: readonly Omitted[]; nameOf: (id: string) => string }) {
   return (
@@ -30,7 +33,7 @@ export function LeftOut({ omitted, nameOf }: { omitted: readonly Omitted[]; name
         {omitted.length} {plural(omitted.length, 'thing')} left ashore, and why
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, maxHeight: 320, overflow: 'auto' }} tabIndex={0}>
-        {omitted.map(({ itemId, needId, why }) => (
+        {omitted.slice(0, MOST_TOLD).map(({ itemId, needId, why }) => (
           <Change
             key={itemId}
             sign=""

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { kindIds, kinds } from '#core/gear/kinds';
 import { newItem } from '#core/gear/newItem';
 import { catalogue } from '#core/needs/catalogue';
@@ -26,6 +26,8 @@ import { ItemFields } from './ItemFields';
 import { LockerFiles } from './LockerFiles';
 import { itemState } from './itemState';
 
+const kindOrder = new Map(kindIds.map((id, i) => [id, i]));
+
 /** Settled here: what is owned, and in what state. What would annoy: hunting for the one thing that is out of date. */
 export function LockerScreen() {
   const { data, error } = useKept();
@@ -40,29 +42,41 @@ export function LockerScreen() {
     [outings.data],
   );
   const [open, setOpen] = useState<Kept<Item> | 'new' | null>(null);
+  const sorted = useMemo(
+    () =>
+      (data?.items ?? [])
+        .map((kept) => ({ kept, text: `${kept.doc.name} ${kinds[kept.doc.kind].name}`.toLowerCase() }))
+        .sort((a, b) => (kindOrder.get(a.kept.doc.kind) ?? 0) - (kindOrder.get(b.kept.doc.kind) ?? 0)),
+    [data],
+  );
+  const holding = useMemo(() => new Set((data?.items ?? []).flatMap(({ doc }) => doc.containerId ?? [])), [data]);
+  // The field follows the fingers; a long table follows a moment later.
+  const sought = useDeferredValue(words);
   const rows = useMemo(() => {
-    const wanted = words.trim().toLowerCase();
-    const holding = new Set((data?.items ?? []).flatMap(({ doc }) => doc.containerId ?? []));
-    const sorted = (data?.items ?? []).toSorted((a, b) => kindIds.indexOf(a.doc.kind) - kindIds.indexOf(b.doc.kind));
-    return sorted.filter(({ doc }) => {
-      if (!inView(doc, view, today, used, holding)) return false;
-      if (needId !== '' && !kinds[doc.kind].means.includes(needId)) return false;
-      return `${doc.name} ${kinds[doc.kind].name}`.toLowerCase().includes(wanted);
+    const wanted = sought.trim().toLowerCase();
+    return sorted.flatMap(({ kept, text }) => {
+      const { doc } = kept;
+      if (!text.includes(wanted) || !inView(doc, view, today, used, holding)) return [];
+      return needId !== '' && !kinds[doc.kind].means.includes(needId) ? [] : [kept];
     });
-  }, [data, words, view, needId, used, today]);
+  }, [sorted, holding, sought, view, needId, used, today]);
   const chosen = useMemo(() => rows.filter(({ doc }) => ticked.has(doc.id)), [rows, ticked]);
-  const columns: Column<Kept<Item>>[] = [
-    { name: 'Kind', cell: ({ doc }) => kinds[doc.kind].name, wideOnly: true },
-    { name: 'Owned', number: true, cell: ({ doc }) => doc.quantity },
-    { name: 'Mass, each', number: true, cell: ({ doc }) => mass(doc.massKg) },
-    {
-      name: 'Meets',
-      wideOnly: true,
-      cell: ({ doc }) =>
-        kinds[doc.kind].means.map((id) => catalogue[id].title).join(' · ') || 'nothing that is counted',
-    },
-    { name: 'State', cell: ({ doc }) => <State item={doc} today={today} /> },
-  ];
+  const tickable = useMemo(() => ({ ids: ticked, set: setTicked }), [ticked]);
+  const columns = useMemo<Column<Kept<Item>>[]>(
+    () => [
+      { name: 'Kind', cell: ({ doc }) => kinds[doc.kind].name, wideOnly: true },
+      { name: 'Owned', number: true, cell: ({ doc }) => doc.quantity },
+      { name: 'Mass, each', number: true, cell: ({ doc }) => mass(doc.massKg) },
+      {
+        name: 'Meets',
+        wideOnly: true,
+        cell: ({ doc }) =>
+          kinds[doc.kind].means.map((id) => catalogue[id].title).join(' · ') || 'nothing that is counted',
+      },
+      { name: 'State', cell: ({ doc }) => <State item={doc} today={today} /> },
+    ],
+    [today],
+  );
   return (
     <Page
       title="Locker"
@@ -132,14 +146,14 @@ export function LockerScreen() {
               <Typography sx={{ mt: 3 }}>Nothing fits these words. Shorten them.</Typography>
             )}
             {rows.length > 0 && (
-              <DocumentTable
+              <LockerTable
                 label="The locker"
                 rows={rows}
-                keyOf={({ doc }) => doc.id}
-                nameOf={({ doc }) => doc.name}
+                keyOf={idOf}
+                nameOf={nameOf}
                 columns={columns}
                 onOpen={setOpen}
-                ticked={{ ids: ticked, set: setTicked }}
+                ticked={tickable}
               />
             )}
             {open && (
@@ -160,6 +174,11 @@ export function LockerScreen() {
     </Page>
   );
 }
+
+const idOf = ({ doc }: Kept<Item>) => doc.id;
+const nameOf = ({ doc }: Kept<Item>) => doc.name;
+// Drawn anew only when what it shows is another: typing in the field draws the field alone.
+const LockerTable = memo(DocumentTable<Kept<Item>>);
 
 function State({ item, today }: { item: Item; today: string }) {
   const state = itemState(item, today);

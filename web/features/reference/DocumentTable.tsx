@@ -29,9 +29,9 @@ interface Props<Row> {
   ticked?: { ids: ReadonlySet<string>; set: (ids: ReadonlySet<string>) => void };
 }
 
-const PAGE = 100;
+const PAGE = 60;
 
-/** A plain table: the first column opens the row; over a hundred rows are paged. */
+/** A plain table: the first column opens the row; long tables are paged. */
 export function DocumentTable<Row>({ rows, keyOf, nameOf, columns, onOpen, label, ticked }: Props<Row>) {
   const [page, setPage] = useState(0);
   const shownPage = Math.min(page, Math.floor(Math.max(0, rows.length - 1) / PAGE));
