@@ -1,4 +1,5 @@
 import type { Angler } from '../outing/angler';
+import { usualSchools } from '../outing/usualSchools';
 import type { Craft } from '../outing/craft';
 
 export const demoAngler: Angler = {
@@ -13,18 +14,7 @@ export const demoAngler: Angler = {
   reentryPractised: true,
   clearSide: 'right',
   limits: { windMps: 8, gustMps: 11, breakerM: 0.8 },
-  schools: {
-    tackle: 'spare',
-    jacket: 'foam',
-    connection: 'clip',
-    landing: 'net',
-    phone: 'on a tether',
-    sounder: 'a luxury',
-    fishStore: 'bag',
-    visibility: 'flag',
-    skill: 'paddle first',
-    riverAnchor: 'trolley, float and release',
-  },
+  schools: { ...usualSchools, riverAnchor: 'trolley, float and release' },
   contact: { name: 'Sample Contact', phone: '000 555 0101' },
 };
 

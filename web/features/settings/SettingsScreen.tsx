@@ -8,6 +8,7 @@ import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { usualSchools } from '#core/outing/usualSchools';
 import { type Angler, anglerSchema } from '#core/outing/angler';
 import { ApiError, type Kept } from '../../app/api';
 import { type ThemeName, themeNames } from '../../app/palettes';
@@ -36,18 +37,7 @@ const fresh: Angler = {
   reentryPractised: false,
   clearSide: 'right',
   limits: { windMps: 6, gustMps: 8, breakerM: 0.4 },
-  schools: {
-    tackle: 'spare',
-    jacket: 'foam',
-    connection: 'clip',
-    landing: 'net',
-    phone: 'on a tether',
-    sounder: 'a luxury',
-    fishStore: 'bag',
-    visibility: 'flag',
-    skill: 'paddle first',
-    riverAnchor: 'never in current',
-  },
+  schools: usualSchools,
   contact: { name: '', phone: '' },
 };
 
