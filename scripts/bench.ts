@@ -108,7 +108,7 @@ const sheetsOf = (outing: Outing) => {
     spareLines(at, e, brief, workings),
     trollingSpread(at, workings),
     powerSheet(at, e, workings),
-    supplies(at, e, workings),
+    supplies(at, e),
     outing.rigs.map((rig) => buildRig(rig, at.items)),
   ];
 };

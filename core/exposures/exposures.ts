@@ -10,6 +10,7 @@ import { surf } from '../conditions/surf';
 import type { Brief, Hour, Outing } from '../outing/outing';
 import type { Launch, Water } from '../outing/water';
 import type { Looked } from '../outing/references';
+import type { Workings } from '../outing/workings';
 import { speedOf } from '../passage/flow';
 import { distanceBetween } from '../passage/geo';
 import { type Plan, planOf } from '../passage/plan';
@@ -78,6 +79,10 @@ export interface Exposures {
   rods: number;
   electricsW: number;
   bigHooks: boolean;
+  /** Heat let in by the fish store aboard, W/K; null: none is. */
+  storeUaWK: number | null;
+  /** The outing's own numbers, as its needs are counted with them. */
+  workings: Workings;
   competition: boolean;
   /** Outings logged with this craft. */
   outingsLogged: number | null;
@@ -91,22 +96,32 @@ export interface Peak {
 export function exposures(outing: Outing, looked: Looked, day: DayExposures = dayExposures(outing, looked)): Exposures {
   const { aboard } = looked;
   let [rods, electricsW, bigHooks] = [0, 0, false];
+  let storeUaWK: number | null = null;
   for (const { item, entry } of aboard) {
     if (isRod(item.kind)) rods += entry.quantity;
     electricsW += (item.attributes.watts ?? 0) * entry.quantity;
     bigHooks ||= item.qualities.includes('treble');
+    if (kinds[item.kind].means.includes('cold-store')) storeUaWK ??= item.attributes.uaWK ?? null;
   }
   const burdened = withBurden.get(day) ?? new Map<string, Exposures>();
   withBurden.set(day, burdened);
-  const key = `${rods} ${electricsW} ${bigHooks}`;
-  const e = burdened.get(key) ?? { ...day, rods, electricsW, bigHooks };
+  const { workings } = outing;
+  const key = `${rods} ${electricsW} ${bigHooks} ${storeUaWK} ${keyOf(workings)}`;
+  const e = burdened.get(key) ?? { ...day, rods, electricsW, bigHooks, storeUaWK, workings };
   burdened.set(key, e);
   return e;
 }
 /** The same day with the same burden is the same record: what hangs on it alone can be kept by it. */
 const withBurden = new WeakMap<DayExposures, Map<string, Exposures>>();
 
-type DayExposures = Omit<Exposures, 'rods' | 'electricsW' | 'bigHooks'>;
+type DayExposures = Omit<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK' | 'workings'>;
+
+const keys = new WeakMap<Workings, string>();
+function keyOf(workings: Workings): string {
+  const known = keys.get(workings) ?? JSON.stringify(workings);
+  keys.set(workings, known);
+  return known;
+}
 
 const known = new WeakMap<Outing['conditions'], Map<string, { looked: Looked; day: DayExposures }>>();
 const MOST_KNOWN = 400;

@@ -267,21 +267,34 @@ describe('a battery on the day', () => {
 
 describe('water, food and ice on the sheet', () => {
   it('count a frozen bottle half as each', () => {
-    const at = (outing: Outing) => supplies(lookUp(outing, references), judge(outing).exposures, outing.workings);
+    const at = (outing: Outing) => supplies(lookUp(outing, references), judge(outing).exposures);
     const bare = at(withItem(ready, 'frozen', 0));
     const cold = at(withItem(ready, 'frozen', 2));
     expect(cold.water.carriedL - bare.water.carriedL).toBeCloseTo(1, 9);
     expect((cold.ice?.carriedKg ?? 0) - (bare.ice?.carriedKg ?? 0)).toBeCloseTo(1, 9);
   });
   it('have ice that only grows less, from what is carried', () => {
-    const { ice } = supplies(lookUp(ready, references), judge(ready).exposures, ready.workings);
+    const { ice } = supplies(lookUp(ready, references), judge(ready).exposures);
     const kgs = ice?.left.map((one) => one.kg) ?? [];
     expect(kgs[0]).toBe(ice?.carriedKg);
     expect(kgs.every((kg, i) => i === 0 || kg <= (kgs[i - 1] ?? 0))).toBe(true);
   });
+  it('are what the needs are counted by, one’s own count of water and the store aboard with them', () => {
+    const wanted = (id: string, outing: Outing, refs = references) =>
+      judge(outing, refs).needs.find((need) => need.id === id)?.want ?? 0;
+    const own: Outing = { ...ready, workings: { ...ready.workings, litresPerHour: 1 } };
+    const hours = judge(ready).exposures.hoursAfloat ?? 0;
+    expect(wanted('water', own)).toBeCloseTo(hours * 1.25, 1);
+    const { ice } = supplies(lookUp(ready, references), judge(ready).exposures);
+    expect(wanted('ice', ready)).toBeGreaterThanOrEqual(ice?.iceKg ?? 99);
+    expect(wanted('ice', ready)).toBeLessThan((ice?.iceKg ?? 0) + 0.1);
+    expect(wanted('ice', ready, attribute('ice-bag', { uaWK: 2 }))).toBeGreaterThan(wanted('ice', ready));
+    const warm: Outing = { ...ready, workings: { ...ready.workings, targetC: 8 } };
+    expect(wanted('ice', warm)).toBeLessThan(wanted('ice', ready));
+  });
   it('have none where every fish goes back', () => {
     const back = brief(ready, { keep: 0 });
-    expect(supplies(lookUp(back, references), judge(back).exposures, back.workings).ice).toBeNull();
+    expect(supplies(lookUp(back, references), judge(back).exposures).ice).toBeNull();
   });
 });
 

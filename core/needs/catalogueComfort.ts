@@ -1,10 +1,8 @@
-import { HOURS_OF_CARRIED_WATER, halfAndHalf } from '../provisions/supplies';
+import { HOURS_OF_CARRIED_WATER, halfAndHalf, wantedWater } from '../provisions/supplies';
 import { foodEnergy } from '../provisions/food';
-import { drinkingWater, type Effort } from '../provisions/water';
 import type { needsByPurpose } from './ids';
 import { type Need, type NeedTable, raised, reasons } from './need';
 import { coldAir, coldWater, inDark, outOvernight } from './reason';
-import type { Exposures } from '../exposures/exposures';
 
 /** Air that feels hotter than this asks for cooling, °C. */
 const HOT_FROM_C = 29;
@@ -45,13 +43,7 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     share: halfAndHalf,
     raise: ({ e }) => {
       if (e.hoursAfloat === null) return null;
-      const hours = Math.min(e.hoursAfloat, HOURS_OF_CARRIED_WATER);
-      const { litres } = drinkingWater({
-        persons: 1,
-        hours,
-        feelsC: e.feelsMaxC ?? e.airMaxC ?? 20,
-        effort: effortOf(e),
-      });
+      const { hours, litres } = wantedWater(e);
       const hot = e.airMaxC !== null && e.airMaxC > 20;
       return {
         level: 'must',
@@ -67,7 +59,7 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     amount: 'foodKj',
     raise: ({ e }) => {
       const hours = Math.min(e.hoursAfloat ?? 0, 14);
-      const want = Math.round(foodEnergy({ hours, nights: e.nights, effort: effortOf(e) }) / 100) * 100;
+      const want = Math.round(foodEnergy({ hours, nights: e.nights, effort: e.workings.effort }) / 100) * 100;
       return raised(
         'should',
         want,
@@ -166,7 +158,3 @@ export const camp: NeedTable<(typeof needsByPurpose.camp)[number]> = {
     raise: ({ e }) => raised('could', 1, false, reasons(e.nights > 1 && outOvernight(e))),
   },
 };
-
-function effortOf(e: Exposures): Effort {
-  return e.drive === 'motor' ? 'easy' : 'steady';
-}

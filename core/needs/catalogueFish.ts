@@ -2,8 +2,7 @@ import type { needsByPurpose } from './ids';
 import { type NeedContext, type NeedTable, type Reason, type Shortfall, raised, reasons, tooLittle } from './need';
 import type { KindId } from '../gear/kinds';
 import type { Technique } from '../outing/trip';
-import { halfAndHalf } from '../provisions/supplies';
-import { ice } from '../provisions/ice';
+import { halfAndHalf, iceSum } from '../provisions/supplies';
 import { deeper, fishing, keepsFish, largestFish } from './reason';
 import type { Aboard } from '../outing/references';
 
@@ -12,8 +11,6 @@ const HOOP_SHARE = 0.6;
 const BAG_SHARE = 0.5;
 /** Drawn up from deeper than this, a fish swells, m. Usual practice. */
 const SWELLS_FROM_M = 10;
-/** Heat let in by a soft fish bag, W/K. Rule of thumb. */
-const USUAL_STORE_UA = 0.9;
 /** Stream from which an anchor wants release, float and trolley, m/s. */
 const ANCHOR_CARE_MPS = 0.5;
 const drogues: readonly KindId[] = ['drogue', 'big-drogue', 'chain-drag'];
@@ -193,16 +190,9 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
   },
 };
 
-/** Ice for what is kept, in the usual bag, up to a tenth of a kilogram; rule of thumb until the store's own sheet is done. */
+/** Ice for what is kept, in the store that is aboard or else a usual bag, to a tenth of a kilogram. */
 function iceWanted({ e }: NeedContext): number {
-  const { iceKg } = ice({
-    fishKg: e.keepKg,
-    fishStartC: e.waterC ?? 15,
-    hours: Math.min(e.hoursAfloat ?? 0, 24),
-    ambientC: Math.max(e.airMaxC ?? 20, 5),
-    uaWK: USUAL_STORE_UA,
-  });
-  return Math.ceil(iceKg * 10) / 10;
+  return Math.ceil((iceSum(e).iceKg - 1e-9) * 10) / 10;
 }
 
 export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {

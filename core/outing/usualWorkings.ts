@@ -13,6 +13,7 @@ export const usualWorkings: Workings = {
   powerReserve: 0.2,
   deviceHours: {},
   effort: 'steady',
+  litresPerHour: null,
   targetC: 2,
   iceStartC: -5,
 };

@@ -22,6 +22,8 @@ export const workingsSchema = z.strictObject({
   /** Hours that a device runs, by item, where it is not as long as one is afloat or in the dark. */
   deviceHours: z.record(idText, quantity(0, 500, 'h')),
   effort: z.enum(efforts),
+  /** What one drinks an hour by one's own count; null: by effort and heat. */
+  litresPerHour: quantity(0.05, 3, 'L').nullable(),
   targetC: quantity(0, 10, '°C'),
   iceStartC: quantity(-40, 0, '°C'),
 });

@@ -2,10 +2,9 @@ import type { Exposures } from '../exposures/exposures';
 import type { KindId } from '../gear/kinds';
 import type { Item } from '../outing/item';
 import type { Looked } from '../outing/references';
-import type { Workings } from '../outing/workings';
 import { campMeals, foodEnergy } from './food';
 import { type IceSum, ice } from './ice';
-import { drinkingWater } from './water';
+import { IN_HAND, drinkingWater } from './water';
 
 /** From the second day on water is made on the way: only so many hours are carried. */
 export const HOURS_OF_CARRIED_WATER = 14;
@@ -18,6 +17,16 @@ export const WET_SACK_HOURS = 3;
 /** A frozen bottle is ice first and water later: by the end half of it has been each. */
 export function halfAndHalf(item: Item): number {
   return item.kind === 'frozen-bottle' ? 0.5 : 1;
+}
+
+/** What one person drinks, by their own count or by effort and heat, for as long as water is carried; a quarter in hand. */
+export function wantedWater(e: Exposures): { hours: number; feelsC: number; litresPerHour: number; litres: number } {
+  const hours = Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
+  const feelsC = e.feelsMaxC ?? e.airMaxC ?? 20;
+  const { effort, litresPerHour: own } = e.workings;
+  const usual = drinkingWater({ persons: 1, hours, feelsC, effort });
+  const litresPerHour = own ?? usual.litresPerHour;
+  return { hours, feelsC, litresPerHour, litres: own === null ? usual.litres : own * hours * IN_HAND };
 }
 
 export interface Supplies {
@@ -40,17 +49,17 @@ export interface Supplies {
 }
 
 /** Water, food and ice of an outing, wanted and carried. One person's, but for ice. */
-export function supplies(looked: Looked, e: Exposures, workings: Workings): Supplies {
-  const hours = Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
-  const feelsC = e.feelsMaxC ?? e.airMaxC ?? 20;
-  const { effort } = workings;
+export function supplies(looked: Looked, e: Exposures): Supplies {
+  const { hours, feelsC, litresPerHour, litres } = wantedWater(e);
+  const { effort } = e.workings;
   const carried = (of: (item: Item) => number) =>
     looked.aboard.reduce((sum, { item, entry }) => sum + of(item) * entry.quantity, 0);
   return {
     hours,
     feelsC,
     water: {
-      ...drinkingWater({ persons: 1, hours, feelsC, effort }),
+      litresPerHour,
+      litres,
       carriedL: carried((item) => (isDrink(item) ? (item.attributes.litres ?? 0) * halfAndHalf(item) : 0)),
     },
     food: {
@@ -63,7 +72,6 @@ export function supplies(looked: Looked, e: Exposures, workings: Workings): Supp
         ? iceOf(
             looked,
             e,
-            workings,
             carried((item) => (item.attributes.iceKg ?? 0) * halfAndHalf(item)),
           )
         : null,
@@ -74,25 +82,30 @@ function isDrink({ kind }: Item): boolean {
   return kind === 'water-bottle' || kind === 'water-bladder' || kind === 'frozen-bottle';
 }
 
-function iceOf(looked: Looked, e: Exposures, workings: Workings, carriedKg: number): NonNullable<Supplies['ice']> {
-  const store = looked.aboard.find(({ item }) => stores.includes(item.kind))?.item ?? null;
+/** The ice that keeps what is expected, in the store aboard or else a usual bag, and the figures it came from. */
+export function iceSum(e: Exposures) {
+  const { targetC, iceStartC } = e.workings;
   const input = {
     fishKg: e.keepKg,
-    fishStartC: Math.max(e.waterC ?? 15, workings.targetC),
+    fishStartC: Math.max(e.waterC ?? 15, targetC),
     hours: Math.min(e.hoursAfloat ?? 0, 24),
     ambientC: e.airMaxC ?? 20,
-    uaWK: store?.attributes.uaWK ?? USUAL_STORE_UA,
-    targetC: workings.targetC,
-    iceStartC: workings.iceStartC,
+    uaWK: e.storeUaWK ?? USUAL_STORE_UA,
+    targetC,
+    iceStartC,
   };
-  const sum = ice(input);
-  const steps = Math.ceil(input.hours * 2);
+  return { ...input, ...ice(input) };
+}
+
+function iceOf(looked: Looked, e: Exposures, carriedKg: number): NonNullable<Supplies['ice']> {
+  const store = looked.aboard.find(({ item }) => stores.includes(item.kind))?.item ?? null;
+  const sum = iceSum(e);
+  const steps = Math.ceil(sum.hours * 2);
   // The fish come over the hours, evenly: nobody knows when.
   const left = Array.from({ length: steps + 1 }, (_, i) => {
-    const hour = Math.min(i / 2, input.hours);
-    const share = input.hours > 0 ? hour / input.hours : 1;
+    const hour = Math.min(i / 2, sum.hours);
+    const share = sum.hours > 0 ? hour / sum.hours : 1;
     return { hour, kg: Math.max(0, carriedKg - (share * sum.heatKj) / sum.perKgKj) };
   });
-  const { uaWK, fishStartC, ambientC } = input;
-  return { ...sum, store, uaWK, fishStartC, ambientC, carriedKg, left };
+  return { ...sum, store, carriedKg, left };
 }

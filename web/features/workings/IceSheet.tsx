@@ -10,7 +10,7 @@ import { useTrial } from './trialContext';
 /** Whether what is kept stays cold, in the store that is aboard. */
 export function IceSheet() {
   const { looked, e, outing } = useTrial();
-  const { ice } = supplies(looked, e, outing.workings);
+  const { ice } = supplies(looked, e);
   if (!ice) return <Nothing>Every fish goes back today: nothing is to be kept cold.</Nothing>;
   const { store, left } = ice;
   const { targetC, iceStartC } = outing.workings;

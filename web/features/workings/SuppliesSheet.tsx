@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import { supplies } from '#core/provisions/supplies';
 import { efforts } from '#core/provisions/water';
 import { count, figure } from '#core/units/words';
-import { Answer, Nothing, Pick, Sheet, Sum } from './parts';
+import { Answer, InPlace, Nothing, Pick, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
 
 /** Water and food, wanted and aboard; over nights a plan of meals. */
@@ -11,7 +11,7 @@ export function SuppliesSheet() {
   const { looked, e, outing, attempt } = useTrial();
   if (e.hoursAfloat === null)
     return <Nothing>Say in the brief from when to when. Water and food follow the hours.</Nothing>;
-  const { hours, feelsC, water, food } = supplies(looked, e, outing.workings);
+  const { hours, feelsC, water, food } = supplies(looked, e);
   const people = ['you', ...outing.company.map((one) => one.name)];
   const over = Math.max(0, feelsC - 20);
   const base = { rest: 0.15, easy: 0.35, steady: 0.5, hard: 0.75 }[outing.workings.effort];
@@ -30,8 +30,16 @@ export function SuppliesSheet() {
         </>
       }
     >
-      <Sum name="an hour" result={`${figure(water.litresPerHour, 2)} L`} thumb>
-        {figure(base, 2)} + 0.02 × {figure(over)} °C over 20, at most 1.2
+      <Sum name="an hour" result={`${figure(water.litresPerHour, 2)} L`} thumb={outing.workings.litresPerHour === null}>
+        {outing.workings.litresPerHour === null
+          ? `${figure(base, 2)} + 0.02 × ${figure(over)} °C over 20, at most 1.2; or your own count: `
+          : 'by your own count: '}
+        <InPlace
+          label="Litres an hour"
+          value={water.litresPerHour}
+          unit="L"
+          change={(value) => ({ on: 'workings', field: 'litresPerHour', value })}
+        />
       </Sum>
       <Sum name="water" result={`${figure(water.litres)} L`}>
         {figure(water.litresPerHour, 2)} L × {figure(hours)} h × 1.25 in hand

@@ -22,6 +22,7 @@ const workingsWords = {
   sparesConfidence: 'how sure of the spares',
   powerReserve: 'charge kept back',
   effort: 'effort',
+  litresPerHour: 'water an hour, L',
   targetC: 'fish kept at, °C',
   iceStartC: 'ice starts at, °C',
 } as const;
