@@ -24,15 +24,12 @@ const screens = [
 
 // What differs by theme is colour: one screen of each making is asked in the other two.
 const themed = new Set([
-  '/outings',
   '/outings/zander-dusk/brief',
   '/outings/zander-dusk/kit',
-  '/outings/ling-anchored/workings/anchor',
   '/outings/mere-cup-day/workings/power',
   '/outings/zander-dusk/walk-round',
   '/locker',
   '/waters/ostrey-sound',
-  '/reference/species/pike',
 ]);
 
 // Of all its rules only contrast asks what theme it is: the others are asked in one theme, that one in each.

@@ -94,15 +94,7 @@ export interface Peak {
 
 /** @param day what is already known of the same brief and conditions: only what the loadout brings is worked out anew. */
 export function exposures(outing: Outing, looked: Looked, day: DayExposures = dayExposures(outing, looked)): Exposures {
-  const { aboard } = looked;
-  let [rods, electricsW, bigHooks] = [0, 0, false];
-  let storeUaWK: number | null = null;
-  for (const { item, entry } of aboard) {
-    if (isRod(item.kind)) rods += entry.quantity;
-    electricsW += (item.attributes.watts ?? 0) * entry.quantity;
-    bigHooks ||= item.qualities.includes('treble');
-    if (kinds[item.kind].means.includes('cold-store')) storeUaWK ??= item.attributes.uaWK ?? null;
-  }
+  const { rods, electricsW, bigHooks, storeUaWK } = burdenOf(looked.aboard);
   const burdened = withBurden.get(day) ?? new Map<string, Exposures>();
   withBurden.set(day, burdened);
   const { workings } = outing;
@@ -111,6 +103,25 @@ export function exposures(outing: Outing, looked: Looked, day: DayExposures = da
   burdened.set(key, e);
   return e;
 }
+type Burden = Pick<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK'>;
+const burdens = new WeakMap<Looked['aboard'], Burden>();
+/** What the loadout brings with it; worked out once for the same things. */
+function burdenOf(aboard: Looked['aboard']): Burden {
+  const known = burdens.get(aboard);
+  if (known) return known;
+  let [rods, electricsW, bigHooks] = [0, 0, false];
+  let storeUaWK: number | null = null;
+  for (const { item, entry } of aboard) {
+    if (isRod(item.kind)) rods += entry.quantity;
+    electricsW += (item.attributes.watts ?? 0) * entry.quantity;
+    bigHooks ||= item.qualities.includes('treble');
+    if (kinds[item.kind].means.includes('cold-store')) storeUaWK ??= item.attributes.uaWK ?? null;
+  }
+  const burden = { rods, electricsW, bigHooks, storeUaWK };
+  burdens.set(aboard, burden);
+  return burden;
+}
+
 /** The same day with the same burden is the same record: what hangs on it alone can be kept by it. */
 const withBurden = new WeakMap<DayExposures, Map<string, Exposures>>();
 

@@ -40,6 +40,10 @@ export interface Candidate {
   unserviceable: Shortfall | null;
 }
 
+const wholes = new WeakMap<
+  readonly Aboard[],
+  { lastDay: string; taken: WalkTaken; byNeed: ReadonlyMap<NeedId, Candidate[]> }
+>();
 /** What is aboard, under each need that its kind can be a means of. */
 export function candidatesByNeed(
   aboard: readonly Aboard[],
@@ -47,6 +51,8 @@ export function candidatesByNeed(
   taken: WalkTaken,
   only: ReadonlySet<NeedId> | null = null,
 ): ReadonlyMap<NeedId, Candidate[]> {
+  const known = only === null ? wholes.get(aboard) : undefined;
+  if (known && known.lastDay === lastDay && known.taken === taken) return known.byNeed;
   const byNeed = new Map<NeedId, Candidate[]>();
   for (const one of aboard) {
     const { means } = kinds[one.item.kind];
@@ -58,6 +64,7 @@ export function candidatesByNeed(
       else byNeed.set(id, [candidate]);
     }
   }
+  if (only === null) wholes.set(aboard, { lastDay, taken, byNeed });
   return byNeed;
 }
 

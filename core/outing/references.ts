@@ -89,10 +89,20 @@ export function idsAboard({ aboard }: Looked): ReadonlySet<string> {
   return known;
 }
 
-function aboardOf(outing: Outing, references: References): Aboard[] {
+const aboards = new WeakMap<Outing['loadout'], { items: readonly Item[]; aboard: readonly Aboard[] }>();
+/** The same loadout of the same locker is looked up once: other hours carry the same things. */
+function aboardOf({ loadout }: Outing, references: References): readonly Aboard[] {
+  const known = aboards.get(loadout);
+  if (known?.items === references.items) return known.aboard;
+  const aboard = lookUpAboard(loadout, references);
+  aboards.set(loadout, { items: references.items, aboard });
+  return aboard;
+}
+
+function lookUpAboard(loadout: Outing['loadout'], references: References): Aboard[] {
   const items = itemIndex(references.items);
   const aboard: Aboard[] = [];
-  for (const entry of outing.loadout) {
+  for (const entry of loadout) {
     const item = items.get(entry.itemId);
     if (item) aboard.push({ item, entry });
   }
