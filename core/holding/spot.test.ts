@@ -5,7 +5,9 @@ import { demo } from '../demo/demo';
 import type { Outing } from '../outing/outing';
 import { lookUp } from '../outing/references';
 import { speedOf } from '../passage/flow';
+import { distanceBetween } from '../passage/geo';
 import { HOUR_MS } from '../units/time';
+import { driftPath, groundDrift } from './driftPath';
 import { spotHours } from './spot';
 
 const { references, outings } = demo(Date.parse('2026-05-15T19:00:00Z'));
@@ -53,5 +55,28 @@ describe('the place to fish by the half hour', () => {
   });
   it('is nothing where the hours end before they begin', () => {
     expect(spotHours(area, water, day, day.hours, to, from)).toEqual([]);
+  });
+});
+
+describe('a drift over the ground', () => {
+  const [first] = hours;
+  it('is the way of the wind and of the stream together', () => {
+    if (!first) throw new Error('There are hours.');
+    const still = { ...first, stream: { east: 0.2, north: 0 }, air: { east: 0, north: 4 }, windMps: 4 };
+    expect(groundDrift(still, 0.3)).toEqual({ east: 0.2, north: 0.3 });
+    expect(groundDrift({ ...still, windMps: 0 }, 0)).toEqual({ east: 0.2, north: 0 });
+  });
+  it('begins at the mark and goes as far as its speed takes it', () => {
+    if (!first) throw new Error('There are hours.');
+    const even = [0, 1, 2].map(() => ({
+      ...first,
+      stream: { east: 0, north: 0 },
+      air: { east: 3, north: 0 },
+      windMps: 3,
+    }));
+    const path = driftPath(area, even, () => 0.25);
+    expect(path).toHaveLength(3);
+    expect(distanceBetween(area, path[0] ?? area)).toBeLessThan(0.01);
+    expect(distanceBetween(area, path[2] ?? area)).toBeCloseTo(900, 0);
   });
 });

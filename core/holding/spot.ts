@@ -5,6 +5,7 @@ import type { Hour } from '../outing/outing';
 import type { Area, Water } from '../outing/water';
 import { speedOf } from '../passage/flow';
 import { distanceBetween } from '../passage/geo';
+import type { Flow } from '../passage/travel';
 import { HOUR_MS, type Instant, clockAt } from '../units/time';
 
 /** The place to fish at one moment: what an anchor, a drift and a jig have to do with. */
@@ -15,6 +16,9 @@ export interface SpotHour {
   /** Of which tide over chart datum. */
   tideM: number;
   streamMps: number;
+  /** Where stream and air move to, m/s east and north. */
+  stream: Flow;
+  air: Flow;
   windMps: number;
   hsM: number;
 }
@@ -40,6 +44,7 @@ export function spotHours(
   const list: SpotHour[] = [];
   for (let at = Math.ceil(from / STEP_MS) * STEP_MS; at <= to; at += STEP_MS) {
     const stream = day.streamAt(at);
+    const air = day.windAt(at);
     const hour = rowAt(hours, times, at);
     const tideM = day.tideSeries ? valueAt(day.tideSeries, at) : 0;
     list.push({
@@ -48,7 +53,9 @@ export function spotHours(
       depthM: Math.max(0.1, area.depthM + tideM),
       tideM,
       streamMps: speedOf(stream) * factor,
-      windMps: speedOf(day.windAt(at)),
+      stream: { east: stream.east * factor, north: stream.north * factor },
+      air,
+      windMps: speedOf(air),
       hsM: hour ? seaAt(hour, water, stream).onStreamM : 0,
     });
   }

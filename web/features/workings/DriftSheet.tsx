@@ -1,7 +1,12 @@
 import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { DROGUE_CD, drift } from '#core/holding/drift';
 import { AIR_DENSITY, FRESH_WATER, SALT_WATER } from '#core/units/constants';
 import { figure } from '#core/units/words';
+import { driftPath, groundDrift } from '#core/holding/driftPath';
+import { bearingOf, speedOf } from '#core/passage/flow';
+import type { Flow } from '#core/passage/travel';
+import { WaterChart } from '../../parts/WaterChart';
 import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
@@ -35,6 +40,7 @@ export function DriftSheet() {
   const most = at(windiest.windMps, null);
   const r = Math.sqrt((AIR_DENSITY * craft.lateralAirM2) / (waterDensity * craft.lateralWaterM2));
   const wanted = most.diameterForTargetM ?? 0;
+  const widest = drogues.length > 0 ? Math.max(...drogues.map((one) => one.mouthM)) : null;
   const lines = [
     { name: 'no drogue', unit: 'm/s', values: e.spot.map((hour) => at(hour.windMps, null).withoutDrogueMps) },
     ...drogues.slice(0, 3).map(({ item, mouthM }) => ({
@@ -111,6 +117,33 @@ export function DriftSheet() {
         limit={{ value: target, name: 'wanted' }}
         label="Drift by the hour, without and with each drogue; the same figures stand in the table"
       />
+      <Box sx={{ '@media print': { display: 'none' } }}>
+        <WaterChart
+          water={water}
+          height={220}
+          label="The way of a boat left to drift from the mark, with the stream: without a drogue, and dashed with the widest"
+          around={{ place: area, radiusM: 900 }}
+          lines={[
+            {
+              points: driftPath(area, e.spot, (hour) => at(hour.windMps, null).withoutDrogueMps),
+              dashed: false,
+              name: 'no drogue',
+            },
+            ...(widest === null
+              ? []
+              : [
+                  {
+                    points: driftPath(area, e.spot, (hour) => at(hour.windMps, widest).driftMps ?? 0),
+                    dashed: true,
+                    name: 'widest',
+                  },
+                ]),
+          ]}
+        />
+        <Typography variant="caption" color="textSecondary" component="p">
+          Left to drift from the mark, a ring each half hour, as if no shore stopped it; dashed with the widest drogue.
+        </Typography>
+      </Box>
       <Figures
         name="Drift by the half hour"
         heads={[
@@ -118,16 +151,20 @@ export function DriftSheet() {
           'Wind, m/s',
           ...lines.map((line) => `${line.name}, m/s`),
           'Stream, m/s',
-          'Over ground in an hour, m',
+          'Over the ground in an hour, without',
         ]}
         rows={e.spot.map((hour, i) => [
           hour.clock,
           figure(hour.windMps),
           ...lines.map((line) => figure(line.values[i] ?? 0, 2)),
           figure(hour.streamMps, 2),
-          `up to ${figure(((lines[0]?.values[i] ?? 0) + hour.streamMps) * 3600, 0)}`,
+          overGround(groundDrift(hour, lines[0]?.values[i] ?? 0)),
         ])}
       />
     </Sheet>
   );
+}
+
+function overGround(flow: Flow): string {
+  return `${figure(speedOf(flow) * 3600, 0)} m toward ${figure(bearingOf(flow), 0)}°`;
 }
