@@ -2,6 +2,7 @@ import type { needsByPurpose } from './ids';
 import { type NeedContext, type NeedTable, type Reason, type Shortfall, raised, reasons, tooLittle } from './need';
 import type { KindId } from '../gear/kinds';
 import type { Technique } from '../outing/trip';
+import { STREAM_CARE_MPS } from '../holding/anchorSheet';
 import { halfAndHalf, iceSum } from '../provisions/supplies';
 import { deeper, fishing, keepsFish, largestFish } from './reason';
 import type { Aboard } from '../outing/references';
@@ -11,8 +12,6 @@ const HOOP_SHARE = 0.6;
 const BAG_SHARE = 0.5;
 /** Drawn up from deeper than this, a fish swells, m. Usual practice. */
 const SWELLS_FROM_M = 10;
-/** Stream from which an anchor wants release, float and trolley, m/s. */
-const ANCHOR_CARE_MPS = 0.5;
 const drogues: readonly KindId[] = ['drogue', 'big-drogue', 'chain-drag'];
 const poles: readonly KindId[] = ['stake-pole', 'short-pole', 'push-pole'];
 /** Longer than this, alone: two ways to land it. */
@@ -245,7 +244,7 @@ function anchors(brief: NeedContext['brief']): boolean {
 }
 /** Stream from which an anchor needs its release, m/s. */
 function inCurrent(e: NeedContext['e']): Reason | false {
-  return (e.stream?.value ?? 0) >= ANCHOR_CARE_MPS && { because: 'current' };
+  return (e.stream?.value ?? 0) >= STREAM_CARE_MPS && { because: 'current' };
 }
 
 function onlyFly({ brief }: NeedContext): boolean {

@@ -1,7 +1,7 @@
 export const efforts = ['rest', 'easy', 'steady', 'hard'] as const;
 export type Effort = (typeof efforts)[number];
 
-const LITRES_PER_HOUR: Record<Effort, number> = { rest: 0.15, easy: 0.35, steady: 0.5, hard: 0.75 };
+export const LITRES_PER_HOUR: Record<Effort, number> = { rest: 0.15, easy: 0.35, steady: 0.5, hard: 0.75 };
 const PER_DEGREE_OVER_20 = 0.02;
 const MOST_PER_HOUR = 1.2;
 export const IN_HAND = 1.25;

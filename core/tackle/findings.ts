@@ -9,7 +9,7 @@ import { drogueAboard, jigHours, spareLines, trollingSpread } from './tackleShee
 const GUIDES_M = 0.3;
 const SPOOL_TIMES = 1.5;
 /** Wider than this in a crowd is told, m. */
-const CROWD_M = 3;
+export const CROWD_M = 3;
 /** Three times what is likely lost, and a few, is needlessly many. */
 const MANY_TIMES = 3;
 const MANY_MORE = 6;

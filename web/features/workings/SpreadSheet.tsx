@@ -1,11 +1,10 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
+import { CROWD_M } from '#core/tackle/findings';
 import { trollingSpread } from '#core/tackle/tackleSheet';
 import { count, figure } from '#core/units/words';
 import { Answer, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
-
-const CROWD_M = 3;
 
 /** Two rods held out, seen from above; in a crowd one across the bow. */
 export function SpreadSheet() {

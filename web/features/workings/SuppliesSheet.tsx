@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { supplies } from '#core/provisions/supplies';
-import { efforts } from '#core/provisions/water';
+import { LITRES_PER_HOUR, efforts } from '#core/provisions/water';
 import { count, figure } from '#core/units/words';
 import { Answer, InPlace, Nothing, Pick, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
@@ -14,7 +14,7 @@ export function SuppliesSheet() {
   const { hours, feelsC, water, food } = supplies(looked, e);
   const people = ['you', ...outing.company.map((one) => one.name)];
   const over = Math.max(0, feelsC - 20);
-  const base = { rest: 0.15, easy: 0.35, steady: 0.5, hard: 0.75 }[outing.workings.effort];
+  const base = LITRES_PER_HOUR[outing.workings.effort];
   return (
     <Sheet
       title="Water and food"
