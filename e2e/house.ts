@@ -1,3 +1,4 @@
+import { once } from 'node:events';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -5,7 +6,6 @@ import { type Locator, type Page, test as base, expect } from '@playwright/test'
 import { type Running, startServer } from '../server/testing/startServer';
 
 export const templateFolder = 'node_modules/.cache/tally/template';
-const BUNDLE = ['dist/server/main.js'];
 
 /** A running copy of the product on its own data. */
 export interface House {
@@ -14,54 +14,55 @@ export interface House {
   restart: () => Promise<void>;
 }
 
-interface Furnished extends House {
-  close: () => Promise<void>;
-}
-
-/** Starts the product on a folder of its own: a copy of the demo data, or nothing. */
-async function furnish(empty: boolean): Promise<Furnished> {
+/** A copy of the demo data, gone again afterwards. Nothing of it is needed then: no time is spent on closing the database. */
+async function onACopy(use: (folder: string) => Promise<Running>): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'tally-journey-'));
-  if (!empty) cpSync(templateFolder, folder, { recursive: true });
-  const env = { TALLY_DATA: folder, TALLY_DEMO: empty ? '0' : '1' };
-  let running: Running = await startServer(env, BUNDLE);
-  const port = new URL(running.url).port;
-  return {
-    url: () => running.url,
-    restart: async () => {
-      await running.kill('SIGKILL');
-      running = await startServer({ ...env, PORT: port }, BUNDLE);
-    },
-    // Nothing of it is needed any more: no time is spent on closing the database.
-    close: async () => {
-      await running.kill('SIGKILL');
-      rmSync(folder, { recursive: true, force: true });
-    },
-  };
+  cpSync(templateFolder, folder, { recursive: true });
+  const last = await use(folder);
+  await last.kill('SIGKILL');
+  rmSync(folder, { recursive: true, force: true });
 }
 
-/** Each journey has a house of its own, furnished with the demo data unless it asks for an empty one. */
-export const test = base.extend<{ empty: boolean; house: House }>({
-  empty: [false, { option: true }],
-  house: async ({ empty }, use) => {
-    const house = await furnish(empty);
-    await use(house);
-    await house.close();
+/** For journeys that kill the server: the product as people start it, on data of its own. */
+export const ownHouseTest = base.extend<{ house: House }>({
+  // eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures wanted from this pattern
+  house: async ({}, use) => {
+    await onACopy(async (folder) => {
+      const start = (port = '0') => startServer({ TALLY_DATA: folder, PORT: port }, ['dist/server/main.js']);
+      let running = await start();
+      await use({
+        url: () => running.url,
+        restart: async () => {
+          await running.kill('SIGKILL');
+          running = await start(new URL(running.url).port);
+        },
+      });
+      return running;
+    });
   },
   baseURL: async ({ house }, use) => use(house.url()),
 });
 
-/** For journeys that only look: one house a worker, with the demo data. */
-export const lookingTest = base.extend<object, { shown: Furnished }>({
-  shown: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures wanted from this pattern
+/** Each other journey finds the demo data as it was at the first start, or nothing at all, in one house a worker. */
+export const test = base.extend<{ empty: boolean }, { shared: Running }>({
+  empty: [false, { option: true }],
+  shared: [
+    // eslint-disable-next-line no-empty-pattern -- as above
     async ({}, use) => {
-      const house = await furnish(false);
-      await use(house);
-      await house.close();
+      await onACopy(async (folder) => {
+        const running = await startServer({}, ['--import', 'tsx', 'e2e/serve.ts', folder]);
+        await use(running);
+        return running;
+      });
     },
     { scope: 'worker' },
   ],
-  baseURL: async ({ shown }, use) => use(shown.url()),
+  baseURL: async ({ shared, empty }, use) => {
+    const done = once(shared.child, 'message');
+    shared.child.send({ empty });
+    await done;
+    await use(shared.url);
+  },
 });
 
 /** Goes to a screen as the back button would, without loading the app anew. */
@@ -74,11 +75,16 @@ export async function visit(page: Page, path: string): Promise<void> {
       window.dispatchEvent(new PopStateEvent('popstate'));
     }, path);
   await expect(page).toHaveURL((url) => url.pathname === path);
-  // Until the router has brought the new screen; stations of one outing share their main, so this may end by itself.
+  // Until the router has brought the new screen, or, where stations of one outing share their main, marks it as the one shown.
   await page
     .locator('main:not([data-left])')
-    .waitFor({ timeout: 1500 })
-    .catch(() => undefined);
+    .or(
+      page.locator(
+        `main[data-left] a[aria-current="page"][href="${path}"], nav a[aria-current="page"][href="${path}"]`,
+      ),
+    )
+    .first()
+    .waitFor({ state: 'attached' });
   await expect(page.getByText('Reading.', { exact: true })).toBeHidden();
   await expect(page.locator('main')).toBeVisible();
   await page.getByRole('heading').first().waitFor();

@@ -1,5 +1,5 @@
 import { type Page } from '@playwright/test';
-import { expect, holdToSign, kept, openBlank, pick, repairAll, test, walkRound } from './house';
+import { expect, holdToSign, kept, openBlank, ownHouseTest, pick, repairAll, test, walkRound } from './house';
 
 /** A new outing for zander on the mere, filled in by mouse. */
 async function fillSentence(page: Page): Promise<void> {
@@ -27,53 +27,53 @@ async function writeTheDay(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Copy 08:00 to every later hour' }).click();
 }
 
-test('a new outing is filled, settled, walked round, signed, and goes stale with its target', async ({
-  page,
-  house,
-}) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New outing' }).click();
-  await expect(page.getByRole('button', { name: 'Which fish:' })).toBeVisible();
-  await fillSentence(page);
-  await expect(page.getByLabel('Name of the outing')).toHaveValue('Zander at the dam wall');
-  await writeTheDay(page);
-  await expect(page.getByLabel('Waves at 11:00, m')).toHaveValue('0.2');
-  await kept(page);
+ownHouseTest(
+  'a new outing is filled, settled, walked round, signed, and goes stale with its target',
+  async ({ page, house }) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'New outing' }).click();
+    await expect(page.getByRole('button', { name: 'Which fish:' })).toBeVisible();
+    await fillSentence(page);
+    await expect(page.getByLabel('Name of the outing')).toHaveValue('Zander at the dam wall');
+    await writeTheDay(page);
+    await expect(page.getByLabel('Waves at 11:00, m')).toHaveValue('0.2');
+    await kept(page);
 
-  // Half-way: the window is loaded again and the server is killed and restarted; nothing is lost.
-  await page.reload();
-  await page.getByRole('button', { name: 'Write by hand' }).click();
-  await expect(page.getByLabel('Waves at 11:00, m')).toHaveValue('0.2');
-  await house.restart();
+    // Half-way: the window is loaded again and the server is killed and restarted; nothing is lost.
+    await page.reload();
+    await page.getByRole('button', { name: 'Write by hand' }).click();
+    await expect(page.getByLabel('Waves at 11:00, m')).toHaveValue('0.2');
+    await house.restart();
 
-  await page.getByRole('link', { name: /^Kit/ }).click();
-  await expect(page.getByRole('heading', { name: 'Stay alive' })).toBeVisible();
-  await repairAll(page);
-  const margin = page.getByRole('complementary', { name: 'Margin' });
-  await expect(margin).not.toContainText(/\d (Stop|Mind)/);
-  await kept(page);
-  await page.reload();
-  await expect(margin).not.toContainText(/\d (Stop|Mind)/);
+    await page.getByRole('link', { name: /^Kit/ }).click();
+    await expect(page.getByRole('heading', { name: 'Stay alive' })).toBeVisible();
+    await repairAll(page);
+    const margin = page.getByRole('complementary', { name: 'Margin' });
+    await expect(margin).not.toContainText(/\d (Stop|Mind)/);
+    await kept(page);
+    await page.reload();
+    await expect(margin).not.toContainText(/\d (Stop|Mind)/);
 
-  await page.getByRole('link', { name: /^Walk-round/ }).click();
-  await walkRound(page);
-  await expect(page.getByRole('heading', { name: 'The gate is open' })).toBeVisible();
-  await holdToSign(page);
-  await expect(page.getByText('Be back by')).toBeVisible();
-  await house.restart();
-  await page.reload();
-  await expect(page.getByRole('heading', { name: 'Signed', exact: true })).toBeVisible();
+    await page.getByRole('link', { name: /^Walk-round/ }).click();
+    await walkRound(page);
+    await expect(page.getByRole('heading', { name: 'The gate is open' })).toBeVisible();
+    await holdToSign(page);
+    await expect(page.getByText('Be back by')).toBeVisible();
+    await house.restart();
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Signed', exact: true })).toBeVisible();
 
-  await page.getByRole('link', { name: /^Brief/ }).click();
-  const fish = await openBlank(page, 'Which fish');
-  await fish.getByRole('checkbox', { name: 'Pike' }).check();
-  await fish.getByRole('button', { name: 'Done' }).click();
-  await page.getByRole('link', { name: /^Walk-round/ }).click();
-  await expect(page.getByRole('heading', { name: 'Signed, then changed' })).toBeVisible();
-  await expect(page.getByText('The target was zander; now zander, pike.')).toBeVisible();
-  await page.getByRole('link', { name: 'Outings' }).click();
-  await expect(page.getByText('Signed, then changed')).toBeVisible();
-});
+    await page.getByRole('link', { name: /^Brief/ }).click();
+    const fish = await openBlank(page, 'Which fish');
+    await fish.getByRole('checkbox', { name: 'Pike' }).check();
+    await fish.getByRole('button', { name: 'Done' }).click();
+    await page.getByRole('link', { name: /^Walk-round/ }).click();
+    await expect(page.getByRole('heading', { name: 'Signed, then changed' })).toBeVisible();
+    await expect(page.getByText('The target was zander; now zander, pike.')).toBeVisible();
+    await page.getByRole('link', { name: 'Outings' }).click();
+    await expect(page.getByText('Signed, then changed')).toBeVisible();
+  },
+);
 
 test('a fault on the walk-round takes its means away and shuts the gate until it is answered anew', async ({
   page,
@@ -108,23 +108,22 @@ test('a signature let go too early is none', async ({ page }) => {
   await expect(button).toBeVisible();
 });
 
-test('answers given while the server is away are kept on the device and sent later', async ({
-  page,
-  house,
-  context,
-}) => {
-  await page.goto('/outings/zander-dusk/walk-round');
-  await expect(page.getByText(/step 1 of/)).toBeVisible();
-  await context.setOffline(true);
-  await page.keyboard.press('1');
-  await page.keyboard.press('1');
-  await expect(page.getByText('2 answers kept on this device, not yet on the server')).toBeVisible();
-  await context.setOffline(false);
-  await expect(page.getByText(/kept on this device/)).toBeHidden({ timeout: 15_000 });
-  await house.restart();
-  await page.reload();
-  await expect(page.getByText(/step 3 of/)).toBeVisible();
-});
+ownHouseTest(
+  'answers given while the server is away are kept on the device and sent later',
+  async ({ page, house, context }) => {
+    await page.goto('/outings/zander-dusk/walk-round');
+    await expect(page.getByText(/step 1 of/)).toBeVisible();
+    await context.setOffline(true);
+    await page.keyboard.press('1');
+    await page.keyboard.press('1');
+    await expect(page.getByText('2 answers kept on this device, not yet on the server')).toBeVisible();
+    await context.setOffline(false);
+    await expect(page.getByText(/kept on this device/)).toBeHidden({ timeout: 15_000 });
+    await house.restart();
+    await page.reload();
+    await expect(page.getByText(/step 3 of/)).toBeVisible();
+  },
+);
 
 test('a mind is accepted with a reason that stands on the card, and can be taken back', async ({ page }) => {
   await page.goto('/outings/pollack-long-grey/kit');

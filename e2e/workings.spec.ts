@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, kept, lookingTest, test, visit } from './house';
+import { expect, kept, test, visit } from './house';
 
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
 const sheet = (page: Page, name: string | RegExp) => page.getByRole('article', { name });
@@ -79,7 +79,7 @@ test('a number of the outing itself is kept with the outing', async ({ page }) =
   await expect(sheet(page, 'Jig mass').getByLabel('Angle of the line')).toHaveValue('60');
 });
 
-lookingTest('every chart has a table that says the same, and a sheet prints on one page', async ({ page }) => {
+test('every chart has a table that says the same, and a sheet prints on one page', async ({ page }) => {
   await page.goto('/outings/cod-wreck/workings/ice');
   const ice = sheet(page, 'Ice');
   await ice.getByText('Ice by the half hour, as a table').click();
@@ -112,9 +112,9 @@ test('the sheets are worked by keyboard alone', async ({ page }) => {
   await expect(margin(page)).not.toContainText('apart in a crowd');
 });
 
-lookingTest.describe('on a phone', () => {
-  lookingTest.use({ viewport: { width: 390, height: 844 } });
-  lookingTest('no sheet is wider than the screen', async ({ page }) => {
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+  test('no sheet is wider than the screen', async ({ page }) => {
     for (const one of ['rigs', 'jig', 'spares', 'spread', 'anchor', 'drift', 'power', 'supplies', 'ice', 'cold']) {
       await visit(page, `/outings/ling-anchored/workings/${one}`);
       await expect(

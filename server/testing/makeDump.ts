@@ -9,13 +9,18 @@ const migrations = 'server/db/migrations';
 const folder = 'node_modules/.cache/tally';
 
 /** A dump of the empty, migrated database, made once for each set of migrations: opening it is much faster than making one. */
-export function dumpPath(): string {
+function dumpPath(): string {
   const hash = createHash('sha256');
   for (const name of readdirSync(migrations)
     .filter((file) => file.endsWith('.sql'))
     .sort())
     hash.update(readFileSync(join(migrations, name)));
   return join(folder, `empty-${hash.digest('hex').slice(0, 16)}.tar.gz`);
+}
+
+/** The dump as PGlite takes it. */
+export function readDump(): Blob {
+  return new Blob([readFileSync(dumpPath())], { type: 'application/x-gzip' });
 }
 
 /** Vitest's global setup. */

@@ -1,9 +1,8 @@
-import { readFileSync } from 'node:fs';
 import type { FastifyInstance } from 'fastify';
 import { buildApp } from '../app';
 import { openEmbedded } from '../db/open';
 import { loadDemo } from '../demo';
-import { dumpPath } from './makeDump';
+import { readDump } from './makeDump';
 
 /** The moment at which every server test takes place. */
 export const NOW = Date.parse('2026-05-15T19:00:00Z');
@@ -17,7 +16,7 @@ export interface TestApp {
 
 /** The app over a database opened from the dump, with the demo data or empty, and a clock that only the test moves. */
 export async function openApp({ withDemo }: { withDemo: boolean }): Promise<TestApp> {
-  const dump = new Blob([readFileSync(dumpPath())], { type: 'application/x-gzip' });
+  const dump = readDump();
   const { db, close } = await openEmbedded({ dump }, 'server/db/migrations');
   let now = NOW;
   if (withDemo) await loadDemo(db, now);

@@ -67,11 +67,24 @@ export function MarginBar({ station, inPlace = false }: { station: Station; inPl
         onClose={() => setOpen(false)}
         slotProps={{ paper: { sx: { maxHeight: '88dvh' } } }}
       >
-        <Box sx={{ p: 2 }} role="dialog" aria-label="Margin">
+        <Box sx={{ p: 2, pt: 0 }} role="dialog" aria-label="Margin">
+          {/* At the head: the foot is where what was done is said, with its undo. */}
+          <Box
+            sx={{
+              position: 'sticky',
+              top: 0,
+              zIndex: 1,
+              bgcolor: 'background.paper',
+              display: 'flex',
+              justifyContent: 'flex-end',
+              pt: 1,
+            }}
+          >
+            <Button variant="outlined" onClick={() => setOpen(false)} sx={{ minHeight: 44 }}>
+              Close
+            </Button>
+          </Box>
           <Findings station={station} />
-          <Button variant="outlined" fullWidth onClick={() => setOpen(false)} sx={{ mt: 2 }}>
-            Close
-          </Button>
         </Box>
       </Drawer>
     </Box>
