@@ -190,6 +190,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
     rigs: demoRigs,
     workings: usualWorkings,
     accepted: [],
+    log: null,
   };
   const late = shiftClock(dawn, 150);
   return [

@@ -1,6 +1,7 @@
 import { NO_FIGURES } from '../outing/hours';
 import type { Outing } from '../outing/outing';
-import { HOUR_MS, instantOf, isoAt, shiftClock } from '../units/time';
+import { emptyLog } from '../outing/log';
+import { HOUR_MS, addDays, instantOf, isoAt, shiftClock } from '../units/time';
 import { always, once, several } from './outings';
 
 /** A day of the same figures every hour, three days long. */
@@ -16,6 +17,9 @@ function evenHours(date: string, zone: string, figures: Partial<Outing['conditio
     at: isoAt(midnight + i * HOUR_MS, zone),
   }));
 }
+
+/** Aboard last week, and not wanted. */
+const unused = new Set(['mirror', 'e-flare', 'patch', 'first-aid', 'dry-set', 'four-piece', 'hook-cutter']);
 
 /**
  * The rest of the invented waters: a night on the river with three boats, a flat to stand on in the heat, a competition whose battery
@@ -208,5 +212,47 @@ export function moreDemoOutings(like: Outing, dawn: string): readonly Outing[] {
         ),
       ],
     },
+    logged(like),
   ];
+}
+
+/** Last week's, at the same place: over, and written down. */
+function logged(like: Outing): Outing {
+  const date = addDays(like.brief.date, -8);
+  const lost: Record<string, number> = { 'jig-box': 3 };
+  return {
+    ...like,
+    id: 'pollack-logged',
+    title: 'Pollack beyond the Long Grey, last week',
+    brief: { ...like.brief, date },
+    conditions: {
+      ...like.conditions,
+      takenAt: isoAt(instantOf(date, like.brief.launchAt, 'utc') ?? 0, 'utc'),
+      hours: evenHours(date, 'UTC-1', {
+        windMps: 3,
+        gustMps: 4.5,
+        windFromDeg: 340,
+        airC: 11,
+        swellM: 0.3,
+        swellPeriodS: 6,
+      }),
+    },
+    log: {
+      ...emptyLog,
+      launchedAt: shiftClock(like.brief.launchAt, 10),
+      landedAt: shiftClock(like.brief.homeAt, 25),
+      items: like.loadout.map(({ itemId }) =>
+        itemId in lost
+          ? { itemId, mark: 'lost', lost: lost[itemId] ?? 0 }
+          : { itemId, mark: unused.has(itemId) ? 'carried' : 'used', lost: 0 },
+      ),
+      catches: [
+        { key: 'first', speciesId: 'pollack', lengthM: 0.58, kept: true },
+        { key: 'second', speciesId: 'pollack', lengthM: 0.51, kept: true },
+        { key: 'third', speciesId: 'sea-bass', lengthM: 0.39, kept: false },
+      ],
+      wishes: [{ key: 'gloves', text: 'A second pair of gloves' }],
+      note: 'The race set in earlier than written.',
+    },
+  };
 }

@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
+import { exposures } from '../exposures/exposures';
+import { sternLoad } from '../hull/load';
 import { applyRepair, withAcceptance, withItem } from '../outing/edit';
 import type { Item } from '../outing/item';
 import type { Outing } from '../outing/outing';
-import type { References } from '../outing/references';
+import { type References, lookUp } from '../outing/references';
 import { withBrief } from '../outing/title';
 import type { Answers } from '../walkround/answers';
 import type { Answer } from '../walkround/answerSchema';
@@ -50,6 +52,8 @@ const answer = (stepId: string, verdict: Answer['verdict']): Answer => ({
 });
 
 const carried = judge(ready).carriedKg ?? NaN;
+const lookedUp = lookUp(ready, references);
+const behind = sternLoad(lookedUp, exposures(ready, lookedUp)).massKg;
 
 describe('the demo outings', () => {
   it('are one ready to sign and one with Stops', () => {
@@ -109,6 +113,24 @@ describe('findings, on both sides of their limits', () => {
       'stop',
       craft({ ratedLoadKg: carried / 1.01 }),
       craft({ ratedLoadKg: carried / 0.74 }),
+    ],
+    [
+      'a stern over its rating',
+      'stern-load',
+      ready,
+      ready,
+      'mind',
+      craft({ wellKg: behind / 1.01 }),
+      craft({ wellKg: behind / 0.99 }),
+    ],
+    [
+      'a stern over its rating by more than a quarter',
+      'stern-load',
+      ready,
+      ready,
+      'stop',
+      craft({ wellKg: behind / 1.26 }),
+      craft({ wellKg: null }),
     ],
     ['a boat under repair', 'craft-under-repair', ready, ready, 'stop', craft({ condition: 'under repair' })],
     ['a gaff in an inflatable', 'gaff-aboard', dusk, withItem(dusk, 'gaff', 0), 'mind'],

@@ -2,6 +2,7 @@ import { kinds } from '../gear/kinds';
 import type { Exposures } from '../exposures/exposures';
 import { carriedKg, gearKg } from '../hull/load';
 import type { JudgedNeed } from '../needs/match';
+import type { Log } from '../outing/log';
 import type { Outing } from '../outing/outing';
 import { type Blank, type References, blanks, openBlanks } from '../outing/references';
 import type { Instant } from '../units/time';
@@ -33,7 +34,7 @@ export interface Assessment {
   gate: Gate;
   /** Sums that this outing asks for. */
   sheets: readonly SheetId[];
-  tallies: { brief: Tally; kit: Tally; workings: Tally; walkRound: Tally };
+  tallies: { brief: Tally; kit: Tally; workings: Tally; walkRound: Tally; ashore: Tally };
 }
 
 /**
@@ -84,8 +85,14 @@ export function assess(
       kit: { counted: j.needs.filter((need) => need.met).length, of: j.needs.length },
       workings: { counted: sheets.filter((id) => !troubled.has(id)).length, of: sheets.length },
       walkRound: { counted: steps.filter((step) => answers.get(step.id)?.verdict === 'good').length, of: steps.length },
+      ashore: { counted: outing.log === null ? 0 : marked(outing, outing.log), of: outing.loadout.length },
     },
   };
+}
+
+/** Things aboard of which it was written what became of them. */
+function marked({ loadout }: Outing, { items }: Log): number {
+  return loadout.filter((entry) => items.some((one) => one.itemId === entry.itemId)).length;
 }
 
 export function judge(j: Judging): Found[] {

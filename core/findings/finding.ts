@@ -12,7 +12,7 @@ export const findingLevels = ['stop', 'mind', 'note'] as const;
 export type FindingLevel = (typeof findingLevels)[number];
 /** What a finding rests on. Law and physics cannot be overridden. */
 export type Basis = 'law' | 'physics' | 'judgement' | 'school';
-export type Station = 'brief' | 'kit' | 'workings' | 'walk-round';
+export type Station = 'brief' | 'kit' | 'workings' | 'walk-round' | 'ashore';
 
 /** What was found, as facts. findings/phrase turns them into sentences. */
 export type Facts =
@@ -55,6 +55,13 @@ export type Facts =
   | { code: 'tackle-over'; have: TackleCount; budget: TackleCount }
   | { code: 'companion-silent'; name: string; titles: readonly string[] }
   | { code: 'overload'; massKg: number; ratedKg: number; craft: string }
+  | {
+      code: 'stern-load';
+      massKg: number;
+      ratedKg: number;
+      craft: string;
+      heaviest: readonly { id: string; name: string }[];
+    }
   | { code: 'craft-under-repair'; craft: string }
   | { code: 'craft-fault'; craft: string; part: HullPart; missing: boolean }
   | { code: 'conditions-missing'; figures: readonly string[]; hours: number }

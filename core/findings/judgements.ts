@@ -1,4 +1,4 @@
-import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, carriedKg } from '../hull/load';
+import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, STERN_MIND, STERN_STOP, carriedKg, sternLoad } from '../hull/load';
 import { SHAKEDOWN_OUTINGS } from '../outing/trip';
 import { openBlanks } from '../outing/references';
 import type { JudgedNeed } from '../needs/match';
@@ -29,6 +29,7 @@ export const judgements: readonly ((j: Judging) => Found[])[] = [
   ...dayJudgements,
   craftSound,
   load,
+  behindTheSeat,
   unmetNeeds,
   ...kitJudgements,
   ...holdingJudgements,
@@ -51,7 +52,7 @@ function hoursInOrder({ outing, looked, e, now }: Judging): Found[] {
     return [
       found('stop', 'physics', 'brief', 1, { code: 'hours-reversed', launchAt: brief.launchAt, homeAt: brief.homeAt }),
     ];
-  return e.homeAt < now
+  return e.homeAt < now && outing.log === null
     ? [found('stop', 'physics', 'brief', 1, { code: 'hours-gone', launchAt: brief.launchAt, date: brief.date })]
     : [];
 }
@@ -151,6 +152,18 @@ function load({ looked, e }: Judging): Found[] {
   if (share <= LOAD_NOTE) return [];
   const level = share > LOAD_STOP ? 'stop' : share > LOAD_MIND ? 'mind' : 'note';
   return [found(level, 'physics', 'kit', massKg, { code: 'overload', massKg, ratedKg, craft: looked.craft.name })];
+}
+
+function behindTheSeat({ looked, e }: Judging): Found[] {
+  const ratedKg = looked.craft?.wellKg ?? null;
+  if (!looked.craft || ratedKg === null) return [];
+  const { massKg, items } = sternLoad(looked, e);
+  if (massKg <= ratedKg * STERN_MIND) return [];
+  const level = massKg > ratedKg * STERN_STOP ? 'stop' : 'mind';
+  const heaviest = items.slice(0, 5).map(({ id, name }) => ({ id, name }));
+  return [
+    found(level, 'physics', 'kit', massKg, { code: 'stern-load', massKg, ratedKg, craft: looked.craft.name, heaviest }),
+  ];
 }
 
 function unmetNeeds({ needs }: Judging): Found[] {

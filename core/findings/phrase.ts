@@ -79,6 +79,10 @@ const sentences: Sentences<FindingCode> = {
     title: massKg > ratedKg ? `${craft} is overloaded` : `${craft} is heavily laden`,
     text: `You, the gear and the catch come to ${figure(massKg, 0)} kg of the ${figure(ratedKg, 0)} kg it is rated for, ${figure((massKg / ratedKg) * 100, 0)} %. It sits lower and answers slower.`,
   }),
+  'stern-load': ({ massKg, ratedKg, craft, heaviest }) => ({
+    title: `The stern of ${craft} is overloaded`,
+    text: `By where each thing usually goes, ${figure(massKg)} kg ride behind the seat; the well is rated for ${figure(ratedKg)} kg. The stern sits deep, and a sea from behind climbs in. Heaviest: ${listed(heaviest.slice(0, 3).map(({ name }) => name))}. Where each really goes is yours to say.`,
+  }),
   'anchor-forbidden': ({ area, authority, citation }) => ({
     title: `No anchoring at ${area}`,
     text: `You mean to fish bait at anchor there. ${authority}, ${citation}. ${confirm}`,

@@ -212,6 +212,11 @@ function candidates(one: Found, j: Judging): Repair[] {
         ),
         ...fewerFish(brief.keep),
       ];
+    case 'stern-load':
+      return [
+        ...facts.heaviest.map(({ id, name }): Repair => ({ do: 'remove-item', itemId: id, name })),
+        ...fewerFish(brief.keep),
+      ];
     case 'out-of-date-aboard':
       return removing(j, () => true).filter(
         (repair) => repair.do === 'remove-item' && facts.items.some((item) => item.name === repair.name),

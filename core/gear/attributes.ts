@@ -29,11 +29,20 @@ export const attributes = {
   volts: { name: 'voltage', unit: 'V' },
   ampHours: { name: 'capacity', unit: 'Ah' },
   healthPct: { name: 'left of its capacity when new', unit: '%' },
+  usablePct: { name: 'may be drawn of a full charge', unit: '%' },
+  peukert: { name: 'Peukert exponent', unit: '' },
+  atZeroPct: { name: 'left of its capacity at 0 °C', unit: '%' },
   dutyPct: { name: 'runs this share of the time', unit: '%' },
   uaWK: { name: 'heat let in', unit: 'W/K' },
   iceKg: { name: 'ice', unit: 'kg' },
   insideL: { name: 'room inside', unit: 'L' },
 } as const;
+/** What a measure may be, where any figure at all would not do. */
+export const attributeRange: Partial<Record<AttributeId, readonly [least: number, most: number]>> = {
+  usablePct: [1, 100],
+  peukert: [1, 2],
+  atZeroPct: [1, 100],
+};
 export type AttributeId = keyof typeof attributes;
 export const attributeIds = Object.keys(attributes) as AttributeId[];
 

@@ -29,6 +29,10 @@ const SCOPE_SHARE: readonly (readonly [number, number])[] = [
   [10, 1],
 ];
 
+/** The wave that doubles the pull, m, and the most that waves make of it. Rules of thumb. */
+export const SURGE_HS = 0.6;
+const MOST_SURGE = 2.5;
+
 export interface AnchorInput {
   depthM: number;
   tideRiseM: number;
@@ -45,6 +49,8 @@ export interface AnchorInput {
   waterDensity?: number;
   /** Holding for its weight in water, in place of the table's. */
   holdingFactor?: number;
+  /** The wave at which the pull has doubled, m; default 0.6. */
+  surgeHsM?: number;
 }
 export interface AnchorSum {
   loadN: number;
@@ -66,7 +72,7 @@ export interface AnchorSum {
  */
 export function anchor(input: AnchorInput): AnchorSum {
   const { streamMps: v, windMps: w, hsM, rodeM, waterDensity = SALT_WATER } = input;
-  const loadN = (streamForce(input) + windForce(input)) * surge(hsM);
+  const loadN = (streamForce(input) + windForce(input)) * surge(hsM, input.surgeHsM);
   const vertical = input.depthM + input.tideRiseM + input.attachHeightM;
   const scopeTarget = targetScope(hsM, v, w);
   const rodeNeededM = scopeTarget * vertical;
@@ -95,9 +101,9 @@ function streamForce({ craft, alignment, streamMps: v, waterDensity = SALT_WATER
 function windForce({ craft, alignment, windMps: w }: AnchorInput): number {
   return 0.5 * AIR_DENSITY * (alignment === 'beam' ? craft.lateralAirM2 : craft.windageM2) * w * w;
 }
-/** How much the waves add to the pull, 1 to 2.5. Rule of thumb. */
-export function surge(hsM: number): number {
-  return Math.min(2.5, Math.max(1, 1 + hsM / 0.6));
+/** How much the waves add to the pull, 1 to 2.5: doubled at a wave of so many metres. Rule of thumb. */
+export function surge(hsM: number, doubledAtM = SURGE_HS): number {
+  return Math.min(MOST_SURGE, Math.max(1, 1 + hsM / doubledAtM));
 }
 function targetScope(hsM: number, streamMps: number, windMps: number): number {
   if (hsM < 0.15 && streamMps < 0.3 && windMps < 4) return 3;

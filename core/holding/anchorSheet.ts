@@ -86,6 +86,7 @@ export function anchorHours(
       craft,
       alignment: workings.alignment,
       ...(ground.holdK === null ? {} : { holdingFactor: ground.holdK }),
+      surgeHsM: workings.surgeHsM,
       waterDensity: water.type === 'fresh' ? FRESH_WATER : SALT_WATER,
     });
     return { hour, sum, leave: leaveAt(hour, sum, gear, workings, angler) };

@@ -60,8 +60,13 @@ describe('an anchor', () => {
   it('has its share by scope linear between the points, and whole from ten', () => {
     expect([1, 1.5, 2, 4.5, 9, 10, 30].map(scopeShare)).toEqual([0, 0.175, 0.35, 0.72, 0.975, 1, 1]);
   });
+  it('surges by one’s own figure where one has it', () => {
+    expect(surge(0.6, 1.2)).toBe(1.5);
+    const rough: AnchorInput = { ...example, hsM: 0.6 };
+    expect(anchor({ ...rough, surgeHsM: 1.2 }).loadN).toBeCloseTo(anchor(rough).loadN * 0.75, 9);
+  });
   it('surges from 1 to 2.5', () => {
-    expect([0, 0.6, 0.9, 5].map(surge)).toEqual([1, 2, 2.5, 2.5]);
+    expect([0, 0.6, 0.9, 5].map((hsM) => surge(hsM))).toEqual([1, 2, 2.5, 2.5]);
   });
   it('never gains from more stream or less rode', () => {
     const speed = fc.double({ min: 0.05, max: 2, noNaN: true });

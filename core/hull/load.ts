@@ -1,11 +1,17 @@
 import { kinds } from '../gear/kinds';
+import type { PlaceId } from '../gear/places';
 import type { Exposures } from '../exposures/exposures';
-import type { Looked } from '../outing/references';
+import type { Item } from '../outing/item';
+import type { Aboard, Looked } from '../outing/references';
 
 /** Shares of the maker's rating at which the product speaks. Rules of thumb; the maker's rating always wins. */
 export const LOAD_NOTE = 0.75;
 export const LOAD_MIND = 0.9;
 export const LOAD_STOP = 1;
+/** The same for what rides behind the seat, against the maker's figure for the well. Where a thing really goes is not known: a quarter is left before a Stop. */
+export const STERN_MIND = 1;
+export const STERN_STOP = 1.25;
+const behindTheSeat: readonly PlaceId[] = ['tankwell', 'stern'];
 
 /** What the hull carries, kg: angler, all that is aboard, and the fish expected. null without angler or craft. */
 export function carriedKg(looked: Looked, e: Exposures): number | null {
@@ -15,9 +21,26 @@ export function carriedKg(looked: Looked, e: Exposures): number | null {
 
 /** Mass of the loadout alone, kg. What stays in the vehicle or rides in another boat is not aboard. */
 export function gearKg(looked: Looked): number {
-  return looked.aboard.reduce(
-    (sum, { item, entry }) =>
-      sum + (kinds[item.kind].place === 'vehicle' || entry.withId !== null ? 0 : item.massKg * entry.quantity),
-    0,
-  );
+  return massOf(looked.aboard.filter((one) => usualPlace(one, looked.aboard) !== 'vehicle'));
+}
+
+/**
+ * What rides behind the seat by where each thing usually goes, kg, heaviest first: in its container, if that is aboard. The fish
+ * expected ride with their store. An estimate: where a thing really goes is the angler's.
+ */
+export function sternLoad(looked: Looked, e: Exposures): { massKg: number; items: readonly Item[] } {
+  const behind = looked.aboard.filter((one) => behindTheSeat.includes(usualPlace(one, looked.aboard)));
+  const fishKg = behind.some(({ item }) => kinds[item.kind].means.includes('cold-store')) ? e.keepKg : 0;
+  const heaviest = behind.toSorted((a, b) => massOf([b]) - massOf([a]));
+  return { massKg: massOf(behind) + fishKg, items: heaviest.map(({ item }) => item) };
+}
+
+function massOf(aboard: readonly Aboard[]): number {
+  return aboard.reduce((sum, { item, entry }) => sum + (entry.withId === null ? item.massKg * entry.quantity : 0), 0);
+}
+
+function usualPlace({ item, entry }: Aboard, aboard: readonly Aboard[]): PlaceId {
+  const inside =
+    entry.apart || item.containerId === null ? undefined : aboard.find((one) => one.item.id === item.containerId);
+  return kinds[(inside?.item ?? item).kind].place;
 }

@@ -1,5 +1,4 @@
-import { HOURS_OF_CARRIED_WATER, halfAndHalf, wantedWater } from '../provisions/supplies';
-import { foodEnergy } from '../provisions/food';
+import { HOURS_OF_CARRIED_WATER, halfAndHalf, wantedFood, wantedWater } from '../provisions/supplies';
 import type { needsByPurpose } from './ids';
 import { type Need, type NeedTable, raised, reasons } from './need';
 import { coldAir, coldWater, inDark, outOvernight } from './reason';
@@ -59,7 +58,7 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     amount: 'foodKj',
     raise: ({ e }) => {
       const hours = Math.min(e.hoursAfloat ?? 0, 14);
-      const want = Math.round(foodEnergy({ hours, nights: e.nights, effort: e.workings.effort }) / 100) * 100;
+      const want = Math.round(wantedFood(e) / 100) * 100;
       return raised(
         'should',
         want,

@@ -15,6 +15,8 @@ export const craftSchema = z.strictObject({
   massKg: quantity(5, 150, 'kg'),
   /** What the maker rates it to carry: angler, gear and catch together. */
   ratedLoadKg: quantity(40, 600, 'kg'),
+  /** What the maker rates the well behind the seat and the stern to carry; null: not told. */
+  wellKg: quantity(1, 300, 'kg').nullable().default(null),
   colour: lineText,
   /** Name and number written on the hull, so that a stray boat finds its owner. */
   marked: z.boolean(),

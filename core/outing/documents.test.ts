@@ -26,7 +26,8 @@ describe('the demo data', () => {
       check(rulePackSchema, [...data.references.rulePacks, baselinePack]);
       check(ownSpeciesSchema, data.references.species);
       check(outingSchema, data.outings);
-      for (const outing of data.outings) expect(outing.brief.date > day).toBe(true);
+      for (const { brief, log } of data.outings) expect(brief.date > day).toBe(log === null);
+      expect(data.outings.filter(({ log }) => log !== null)).toHaveLength(1);
     }
   });
   it('names only items, containers and batteries that are in the locker', () => {

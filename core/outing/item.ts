@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { attributeIds, qualityIds } from '../gear/attributes';
+import { attributeIds, attributeRange, attributes, qualityIds } from '../gear/attributes';
 import { kindIds } from '../gear/kinds';
 import { dateText, idText, nameText, noteText, quantity, wholeNumber } from './field';
 
@@ -15,7 +15,17 @@ export const itemSchema = z.strictObject({
   quantity: wholeNumber(1, 500),
   massKg: quantity(0, 120, 'kg'),
   /** Measures that decide whether it does its job; units in gear/attributes. */
-  attributes: z.partialRecord(z.enum(attributeIds), quantity(0, 100_000, '').optional()),
+  attributes: z
+    .partialRecord(z.enum(attributeIds), quantity(0, 100_000, '').optional())
+    .superRefine((measured, context) => {
+      for (const id of attributeIds) {
+        const range = attributeRange[id];
+        if (range === undefined || measured[id] === undefined) continue;
+        const checked = quantity(...range, attributes[id].unit).safeParse(measured[id]);
+        for (const { message } of checked.error?.issues ?? [])
+          context.addIssue({ code: 'custom', path: [id], message });
+      }
+    }),
   qualities: z.array(z.enum(qualityIds)).max(qualityIds.length),
   condition: z.enum(['good', 'failed inspection', 'under repair']),
   /** Packed: longest, middle, shortest, m; null: as usual for the kind. */

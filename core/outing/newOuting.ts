@@ -42,6 +42,7 @@ export function newOuting(id: string, date: string, references: References): Out
     company: [],
     rigs: [],
     workings: usualWorkings,
+    log: null,
     accepted: [],
   };
 }
@@ -55,5 +56,6 @@ export function copyOuting(outing: Outing, id: string, date: string): Outing {
     brief: { ...outing.brief, date },
     conditions: { source: 'typed', from: '', takenAt: null, waterC: outing.conditions.waterC, hours: [] },
     accepted: [],
+    log: null,
   };
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { clockText, dateText, idText, instantText, lineText, nameText, placed, quantity, wholeNumber } from './field';
 import { needIds } from '../needs/ids';
+import { logSchema } from './log';
 import { rigSchema, workingsSchema } from './workings';
 import { techniques, tripTypes } from './trip';
 
@@ -105,6 +106,8 @@ export const outingSchema = z.strictObject({
   rigs: z.array(rigSchema).max(12),
   workings: workingsSchema,
   accepted: z.array(acceptance).max(200),
+  /** What it came to, written ashore; null: not yet. No part of what is judged. */
+  log: logSchema.nullable().default(null),
 });
 export type Outing = z.infer<typeof outingSchema>;
 export type LoadoutEntry = Outing['loadout'][number];

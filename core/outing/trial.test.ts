@@ -31,6 +31,9 @@ describe('a number tried on a sheet', () => {
     [{ on: 'device', itemId: 'sounder', value: Number.NaN }, 'A number from 0 to 500 h.'],
     [{ on: 'craft', field: 'cruiseMps', value: 0 }, 'A number from 0.3 to 4 m/s.'],
     [{ on: 'area', field: 'depthM', value: -1 }, 'A number from 0 to 500 m.'],
+    [{ on: 'item', itemId: 'battery', field: 'peukert', value: 3 }, 'A number from 1 to 2.'],
+    [{ on: 'item', itemId: 'battery', field: 'usablePct', value: 0 }, 'A number from 1 to 100 %.'],
+    [{ on: 'workings', field: 'surgeHsM', value: 0 }, 'A number from 0.1 to 10 m.'],
     [{ on: 'item', itemId: 'nothing', field: 'massKg', value: 1 }, 'What it belongs to is no longer there.'],
   ])('that cannot be is refused in words: %j', (change, why) => {
     expect(tryChange(at, change)).toEqual({ taken: false, why });

@@ -14,6 +14,13 @@ export const usualWorkings: Workings = {
   deviceHours: {},
   effort: 'steady',
   litresPerHour: null,
+  litresPerDegree: 0.02,
+  waterInHand: 1.25,
+  kjPerHour: null,
+  shareEaten: 0.5,
+  kjPerCampDay: 10_000,
+  storeUaWK: 0.9,
+  surgeHsM: 0.6,
   targetC: 2,
   iceStartC: -5,
 };

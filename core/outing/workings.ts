@@ -24,6 +24,17 @@ export const workingsSchema = z.strictObject({
   effort: z.enum(efforts),
   /** What one drinks an hour by one's own count; null: by effort and heat. */
   litresPerHour: quantity(0.05, 3, 'L').nullable(),
+  /** More an hour for each °C over 20, and what the count is multiplied by to have some in hand. */
+  litresPerDegree: quantity(0, 0.2, 'L').default(0.02),
+  waterInHand: quantity(1, 4, '').default(1.25),
+  /** What an hour costs by one's own count; null: by effort. The share of it eaten; a day's food in camp. */
+  kjPerHour: quantity(0, 6000, 'kJ').nullable().default(null),
+  shareEaten: quantity(0, 1, '').default(0.5),
+  kjPerCampDay: quantity(0, 40_000, 'kJ').default(10_000),
+  /** Heat let in by a fish store of which nothing is written. */
+  storeUaWK: quantity(0.05, 20, 'W/K').default(0.9),
+  /** The wave at which the pull on an anchor has doubled. */
+  surgeHsM: quantity(0.1, 10, 'm').default(0.6),
   targetC: quantity(0, 10, '°C'),
   iceStartC: quantity(-40, 0, '°C'),
 });

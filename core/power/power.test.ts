@@ -62,6 +62,19 @@ describe('a battery on a day', () => {
         expect(coldFactor(one, tempC), `${one} ${tempC}`).toBeCloseTo(share, 12);
     }
   });
+  it('goes by its own figures, where it has them, in place of its chemistry’s', () => {
+    const hard = [{ name: 'load', watts: 240, hours: 1 }];
+    const plain = { chemistry: 'sla', volts: 12, ampHours: 100 } as const;
+    expect(power({ battery: { ...plain, usable: 0.8 }, tempC: 25, loads: hard }).usableWh).toBeCloseTo(
+      960 * 0.25 ** 0.2,
+      9,
+    );
+    expect(power({ battery: { ...plain, peukert: 1 }, tempC: 25, loads: hard }).usableWh).toBe(600);
+    expect(power({ battery: { ...plain, peukert: 1, atZero: 0.9 }, tempC: 0, loads: hard }).usableWh).toBe(540);
+    expect(coldFactor('sla', 12.5, 0.9)).toBeCloseTo(0.95, 12);
+    // What is left further down is never more than at nought.
+    expect(coldFactor('sla', -10, 0.3)).toBeCloseTo(0.3, 12);
+  });
   it('without load never empties', () => {
     expect(power({ battery, tempC: 5, loads: [] })).toMatchObject({ neededWh: 0, hoursToEmpty: null, enough: true });
   });

@@ -23,6 +23,10 @@ export interface Battery {
   ratedHours?: number;
   /** Share left of what it was when new, over 0 to 1; default 1. */
   health?: number;
+  /** One's own, in place of the chemistry's: the exponent, the share that may be drawn, the share left at 0 °C. */
+  peukert?: number;
+  usable?: number;
+  atZero?: number;
 }
 export interface PowerLoad {
   name: string;
@@ -64,16 +68,19 @@ export function power({
   return { neededWh, usableWh, hoursToEmpty: average > 0 ? usableWh / average : null, enough: spareWh >= 0, spareWh };
 }
 
-function usable({ chemistry, volts, ampHours: c, ratedHours = 20, health = 1 }: Battery, watts: number, tempC: number) {
-  const { peukert, usable: share } = CHEMISTRY[chemistry];
+function usable(battery: Battery, watts: number, tempC: number): number {
+  const { chemistry, volts, ampHours: c, ratedHours = 20, health = 1, atZero } = battery;
+  const { peukert = CHEMISTRY[chemistry].peukert, usable: share = CHEMISTRY[chemistry].usable } = battery;
   const amps = watts / volts;
   const effective = amps > 0 ? Math.min(c, c * (c / (amps * ratedHours)) ** (peukert - 1)) : c;
-  return volts * effective * share * coldFactor(chemistry, tempC) * health;
+  return volts * effective * share * coldFactor(chemistry, tempC, atZero) * health;
 }
 
-/** Share of the capacity that a temperature leaves; ends held below −20 and above 25 °C. */
-export function coldFactor(chemistry: Chemistry, tempC: number): number {
-  const [far, zero, warm] = CHEMISTRY[chemistry].cold;
+/** Share of the capacity that a temperature leaves; ends held below −20 and above 25 °C. `atZero`: one's own share left at 0 °C. */
+export function coldFactor(chemistry: Chemistry, tempC: number, atZero?: number): number {
+  const [usualFar, usualZero, warm] = CHEMISTRY[chemistry].cold;
+  const zero = atZero ?? usualZero;
+  const far = Math.min(usualFar, zero);
   const t = Math.min(25, Math.max(-20, tempC));
   return t < 0 ? zero + (t / 20) * (zero - far) : zero + (t / 25) * (warm - zero);
 }

@@ -48,10 +48,31 @@ export interface PowerSheet {
 export function batteryOf(item: Item, quantity: number): Battery | null {
   const chemistry = chemistryOf[item.kind];
   if (!chemistry) return null;
-  const { volts = USUAL_VOLTS, ampHours, wattHours = 0, healthPct = 100 } = item.attributes;
+  const {
+    volts = USUAL_VOLTS,
+    ampHours,
+    wattHours = 0,
+    healthPct = 100,
+    usablePct,
+    peukert,
+    atZeroPct,
+  } = item.attributes;
   const own = ampHours ?? wattHours / volts;
   if (own <= 0 || volts <= 0) return null;
-  return { chemistry, volts, ampHours: own * quantity, health: Math.max(0.01, healthPct / 100) };
+  return {
+    chemistry,
+    volts,
+    ampHours: own * quantity,
+    health: share(healthPct),
+    ...(peukert !== undefined && { peukert: Math.max(1, peukert) }),
+    ...(usablePct !== undefined && { usable: share(usablePct) }),
+    ...(atZeroPct !== undefined && { atZero: share(atZeroPct) }),
+  };
+}
+
+/** Of a percentage that may be anything. */
+function share(pct: number): number {
+  return Math.min(1, Math.max(0.01, pct / 100));
 }
 
 /** Everything that draws, on the battery it names or, naming none, on the largest aboard; and what each battery comes to that day. */

@@ -9,6 +9,11 @@ describe('drinking water', () => {
     expect(litresPerHour).toBeCloseTo(0.66, 10);
     expect(litres).toBeCloseTo(4.95, 10);
   });
+  it('goes by one’s own figures for heat and for what is kept in hand', () => {
+    const own = { persons: 2, hours: 3, feelsC: 30, effort: 'easy', perDegree: 0.05, inHand: 2 } as const;
+    expect(drinkingWater(own).litresPerHour).toBeCloseTo(0.85, 12);
+    expect(drinkingWater(own).litres).toBeCloseTo(10.2, 12);
+  });
   it('is never under the cool rate nor over 1.2 L an hour', () => {
     expect(drinkingWater({ persons: 1, hours: 1, feelsC: -10, effort: 'rest' }).litresPerHour).toBe(0.15);
     expect(drinkingWater({ persons: 1, hours: 1, feelsC: 60, effort: 'hard' }).litresPerHour).toBe(1.2);
@@ -20,6 +25,10 @@ describe('food', () => {
     const least = foodEnergy({ hours: 4, nights: 0, effort: 'easy' });
     expect(foodEnergy({ hours: 4, nights: 0, effort: 'hard' })).toBeGreaterThan(least);
     expect(foodEnergy({ hours: 4, nights: 1, effort: 'easy' }) - least).toBe(10_000);
+  });
+  it('goes by one’s own figures', () => {
+    const own = { kjPerHour: 1000, shareEaten: 0.75, kjPerCampDay: 8000 };
+    expect(foodEnergy({ hours: 4, nights: 2, effort: 'rest', ...own })).toBe(3000 + 16_000);
   });
 });
 

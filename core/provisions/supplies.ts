@@ -4,13 +4,11 @@ import type { Item } from '../outing/item';
 import type { Looked } from '../outing/references';
 import { campMeals, foodEnergy } from './food';
 import { type IceSum, ice } from './ice';
-import { IN_HAND, drinkingWater } from './water';
+import { drinkingWater } from './water';
 
 /** From the second day on water is made on the way: only so many hours are carried. */
 export const HOURS_OF_CARRIED_WATER = 14;
 const stores: readonly KindId[] = ['ice-bag', 'hard-ice-box', 'wet-sack'];
-/** A soft fish bag, W/K, where nothing is aboard yet. Rule of thumb. */
-const USUAL_STORE_UA = 0.9;
 /** A wet sack cools by drying, in dry air and for so long only. */
 export const WET_SACK_HOURS = 3;
 
@@ -23,10 +21,17 @@ export function halfAndHalf(item: Item): number {
 export function wantedWater(e: Exposures): { hours: number; feelsC: number; litresPerHour: number; litres: number } {
   const hours = Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
   const feelsC = e.feelsMaxC ?? e.airMaxC ?? 20;
-  const { effort, litresPerHour: own } = e.workings;
-  const usual = drinkingWater({ persons: 1, hours, feelsC, effort });
+  const { effort, litresPerHour: own, litresPerDegree: perDegree, waterInHand: inHand } = e.workings;
+  const usual = drinkingWater({ persons: 1, hours, feelsC, effort, perDegree, inHand });
   const litresPerHour = own ?? usual.litresPerHour;
-  return { hours, feelsC, litresPerHour, litres: own === null ? usual.litres : own * hours * IN_HAND };
+  return { hours, feelsC, litresPerHour, litres: own === null ? usual.litres : own * hours * inHand };
+}
+
+/** What one person eats, kJ, by the outing's own figures. */
+export function wantedFood(e: Exposures): number {
+  const { effort, kjPerHour, shareEaten, kjPerCampDay } = e.workings;
+  const hours = Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
+  return foodEnergy({ hours, nights: e.nights, effort, kjPerHour, shareEaten, kjPerCampDay });
 }
 
 export interface Supplies {
@@ -51,7 +56,6 @@ export interface Supplies {
 /** Water, food and ice of an outing, wanted and carried. One person's, but for ice. */
 export function supplies(looked: Looked, e: Exposures): Supplies {
   const { hours, feelsC, litresPerHour, litres } = wantedWater(e);
-  const { effort } = e.workings;
   const carried = (of: (item: Item) => number) =>
     looked.aboard.reduce((sum, { item, entry }) => sum + of(item) * entry.quantity, 0);
   return {
@@ -63,7 +67,7 @@ export function supplies(looked: Looked, e: Exposures): Supplies {
       carriedL: carried((item) => (isDrink(item) ? (item.attributes.litres ?? 0) * halfAndHalf(item) : 0)),
     },
     food: {
-      kj: foodEnergy({ hours, nights: e.nights, effort }),
+      kj: wantedFood(e),
       carriedKj: carried((item) => item.attributes.foodKj ?? 0),
       campMeals: campMeals(e.nights),
     },
@@ -90,7 +94,7 @@ export function iceSum(e: Exposures) {
     fishStartC: Math.max(e.waterC ?? 15, targetC),
     hours: Math.min(e.hoursAfloat ?? 0, 24),
     ambientC: e.airMaxC ?? 20,
-    uaWK: e.storeUaWK ?? USUAL_STORE_UA,
+    uaWK: e.storeUaWK ?? e.workings.storeUaWK,
     targetC,
     iceStartC,
   };

@@ -17,7 +17,8 @@ export interface Judged {
 export function whatIsJudged(outing: Outing, references: References, answers: Answers): Judged {
   const { angler, craft, water, rulePack, aboard } = lookUp(outing, references);
   return {
-    outing,
+    // What is written ashore afterwards was not judged.
+    outing: { ...outing, log: null },
     angler,
     craft,
     water,
@@ -88,7 +89,7 @@ function fieldChanges(
 ): Change[] {
   const before = new Map(Object.entries(then));
   return Object.entries(now).flatMap(([field, value]): Change[] =>
-    canonical(before.get(field) ?? null) === canonical(value)
+    canonical(before.get(field) ?? null) === canonical(value ?? null)
       ? []
       : [{ changed: 'field', of, name, field, from: plainly(before.get(field)), to: plainly(value) }],
   );

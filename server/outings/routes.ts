@@ -16,7 +16,7 @@ const tally = z.object({ counted: z.int(), of: z.int() });
 const summarySchema = z.object({
   kept: keptSchema(outingSchema),
   counts: z.object({ stop: z.int(), mind: z.int(), note: z.int() }),
-  tallies: z.object({ brief: tally, kit: tally, workings: tally, walkRound: tally }),
+  tallies: z.object({ brief: tally, kit: tally, workings: tally, walkRound: tally, ashore: tally }),
   gateOpen: z.boolean(),
   signed: z.object({ at: z.string(), stale: z.boolean() }).nullable(),
 });

@@ -32,6 +32,10 @@ export const router = createBrowserRouter([
             path: 'walk-round',
             lazy: async () => ({ Component: (await import('../features/walkround/WalkScreen')).WalkScreen }),
           },
+          {
+            path: 'ashore',
+            lazy: async () => ({ Component: (await import('../features/ashore/AshoreScreen')).AshoreScreen }),
+          },
         ],
       },
       {

@@ -23,6 +23,7 @@ const fresh = (): Craft => ({
   beamM: 0.8,
   massKg: 30,
   ratedLoadKg: 160,
+  wellKg: null,
   colour: '',
   marked: false,
   drainPlugs: 1,
@@ -126,6 +127,12 @@ export function BoatsScreen() {
                       <FormNumber control={control} name="beamM" label="Beam" unit="m" />
                       <FormNumber control={control} name="massKg" label="Hull mass" unit="kg" />
                       <FormNumber control={control} name="ratedLoadKg" label="Rated load, all told" unit="kg" />
+                      <FormNumber
+                        control={control}
+                        name="wellKg"
+                        label="Rated load behind the seat, if told"
+                        unit="kg"
+                      />
                       <FormNumber control={control} name="cruiseMps" label="Pace you hold for hours" unit="m/s" />
                       <FormNumber
                         control={control}

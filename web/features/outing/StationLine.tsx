@@ -7,12 +7,13 @@ import { useDesk } from './desk';
 /** The stations in the order people work, each with its strokes. Any can be opened at any time. */
 export const StationLine = memo(function StationLine() {
   const { doc, assessment } = useDesk();
-  const { brief, kit, workings, walkRound } = assessment.tallies;
+  const { brief, kit, workings, walkRound, ashore } = assessment.tallies;
   const stations = [
     { to: 'brief', name: 'Brief', tally: brief },
     { to: 'kit', name: 'Kit', tally: kit },
     { to: 'workings', name: 'Workings', tally: workings },
     { to: 'walk-round', name: 'Walk-round', tally: walkRound },
+    { to: 'ashore', name: 'Ashore', tally: ashore },
   ];
   return (
     <Box

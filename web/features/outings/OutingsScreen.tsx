@@ -146,7 +146,7 @@ function Row({ one, known, onCopy, onRemove }: { one: Summary } & Omit<RowsProps
   const water = known.waters.find((each) => each.id === brief.waterId);
   const craft = known.craft.find((each) => each.id === brief.craftId);
   const [weekday = '', day = '', month = ''] = dayInWords(brief.date).split(' ');
-  const { kit, walkRound } = one.tallies;
+  const { kit, walkRound, ashore } = one.tallies;
   return (
     <Box
       component="li"
@@ -173,7 +173,7 @@ function Row({ one, known, onCopy, onRemove }: { one: Summary } & Omit<RowsProps
         <Typography variant="h3" component="h3">
           <Link
             component={RouterLink}
-            to={`/outings/${doc.id}/brief`}
+            to={`/outings/${doc.id}/${doc.log === null ? 'brief' : 'ashore'}`}
             color="textPrimary"
             sx={{ overflowWrap: 'anywhere' }}
           >
@@ -201,7 +201,11 @@ function Row({ one, known, onCopy, onRemove }: { one: Summary } & Omit<RowsProps
       </Box>
       <Box sx={{ gridColumn: { xs: '2', md: 'auto' }, display: 'grid', gap: 0.75 }}>
         <Counted name="Kit" counted={kit.counted} of={kit.of} />
-        <Counted name="Walk-round" counted={walkRound.counted} of={walkRound.of} />
+        {doc.log === null ? (
+          <Counted name="Walk-round" counted={walkRound.counted} of={walkRound.of} />
+        ) : (
+          <Counted name="Ashore" counted={ashore.counted} of={ashore.of} />
+        )}
       </Box>
       <Box sx={{ gridColumn: { xs: '2', md: 'auto' } }}>
         <Standing one={one} zone={water?.timeZone ?? 'local'} />
@@ -227,6 +231,14 @@ function Counted({ name, counted, of }: { name: string; counted: number; of: num
 
 function Standing({ one, zone }: { one: Summary; zone: string }) {
   const { counts, signed, gateOpen } = one;
+  const { log } = one.kept.doc;
+  if (log !== null)
+    return (
+      <Typography variant="body2">
+        Logged: {log.catches.length} {plural(log.catches.length, 'fish', 'fish')},{' '}
+        {log.items.filter(({ mark }) => mark === 'lost' || mark === 'broken').length} lost or broken
+      </Typography>
+    );
   const lines = (['stop', 'mind'] as const).filter((level) => counts[level] > 0);
   return (
     <Box sx={{ display: 'grid', gap: 0.25 }}>

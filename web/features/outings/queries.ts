@@ -8,7 +8,7 @@ const LIST = '/api/outings/summaries';
 export interface Summary {
   kept: Kept<Outing>;
   counts: { stop: number; mind: number; note: number };
-  tallies: { brief: Tally; kit: Tally; workings: Tally; walkRound: Tally };
+  tallies: { brief: Tally; kit: Tally; workings: Tally; walkRound: Tally; ashore: Tally };
   gateOpen: boolean;
   signed: { at: string; stale: boolean } | null;
 }

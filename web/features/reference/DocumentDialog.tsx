@@ -17,7 +17,7 @@ interface Props<K extends Kind> {
   kind: K;
   /** "item", "boat", as in a sentence. */
   what: string;
-  schema: z.ZodType<DocumentKinds[K], DocumentKinds[K]>;
+  schema: z.ZodType<DocumentKinds[K]>;
   /** The kept document; null: a new one, from `initial`. */
   kept: Kept<DocumentKinds[K]> | null;
   initial: DocumentKinds[K];

@@ -105,11 +105,18 @@ export function AnchorSheet() {
         />{' '}
         + tide {figure(hour.tideM)} m
       </Sum>
-      <Sum name="load" result={`${figure(sum.loadN)} N`}>
+      <Sum name="load" result={`${figure(sum.loadN)} N`} thumb>
         {beam
           ? `(½ × ${density} × ${figure(craft.lateralWaterM2, 2)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.lateralAirM2, 2)} × ${figure(hour.windMps)}²)`
           : `(${figure(k)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.windageM2, 2)} × ${figure(hour.windMps)}²)`}{' '}
-        × surge {figure(surge(hour.hsM), 2)}
+        × surge {figure(surge(hour.hsM, workings.surgeHsM), 2)} (1 + {figure(hour.hsM, 2)} m ÷{' '}
+        <InPlace
+          label="Wave that doubles the pull"
+          value={workings.surgeHsM}
+          unit="m"
+          change={(value) => ({ on: 'workings', field: 'surgeHsM', value })}
+        />
+        , at most 2.5)
       </Sum>
       <Sum name="scope" result={figure(sum.scope)}>
         <InPlace

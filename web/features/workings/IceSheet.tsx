@@ -43,7 +43,12 @@ export function IceSheet() {
             change={(value) => ({ on: 'item', itemId: store.id, field: 'uaWK', value })}
           />
         ) : (
-          `${figure(ice.uaWK, 2)} W/K`
+          <InPlace
+            label="Heat let in by a usual store"
+            value={outing.workings.storeUaWK}
+            unit="W/K"
+            change={(value) => ({ on: 'workings', field: 'storeUaWK', value })}
+          />
         )}{' '}
         × {figure(Math.max(0, ice.ambientC - targetC))} K × {figure(hours)} h × 3.6
       </Sum>

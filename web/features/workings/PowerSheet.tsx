@@ -86,12 +86,17 @@ function Battery({
 }) {
   const { item, battery, devices, sum, emptyAt } = supply;
   const left = chargeLeft(supply, useTrial().e);
-  const set = (field: 'volts' | 'ampHours' | 'healthPct') => (value: number) => ({
-    on: 'item' as const,
-    itemId: item.id,
-    field,
-    value,
-  });
+  const usual = CHEMISTRY[battery.chemistry];
+  const share = battery.usable ?? usual.usable;
+  const cold = coldFactor(battery.chemistry, tempC, battery.atZero);
+  const unhurried = battery.volts * battery.ampHours * share * cold * (battery.health ?? 1);
+  const set =
+    (field: 'volts' | 'ampHours' | 'healthPct' | 'usablePct' | 'atZeroPct' | 'peukert') => (value: number) => ({
+      on: 'item' as const,
+      itemId: item.id,
+      field,
+      value,
+    });
   const clocks = left.map(({ hour }) => shiftClock(launchAt, Math.round(hour * 60)));
   return (
     <Box component="section" aria-label={item.name} sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5, mb: 3 }}>
@@ -129,16 +134,40 @@ function Battery({
           unit="Ah"
           change={set('ampHours')}
         />{' '}
-        × {figure(CHEMISTRY[battery.chemistry].usable, 2)} usable of {chemistryWords[battery.chemistry]} ×{' '}
-        {figure(coldFactor(battery.chemistry, tempC), 2)} in the cold ×{' '}
+        ×{' '}
+        <InPlace
+          label={`Share of a full charge of ${item.name} that may be drawn`}
+          value={share * 100}
+          unit="%"
+          change={set('usablePct')}
+        />{' '}
+        usable of {chemistryWords[battery.chemistry]} ×{' '}
         <InPlace
           label={`Health of ${item.name}`}
           value={(battery.health ?? 1) * 100}
           unit="% health"
           change={set('healthPct')}
         />
-        , less by a hard draw
+        × {figure(cold, 2)} in the cold
+        {sum.usableWh < unhurried * 0.995 && ` ÷ ${figure(unhurried / sum.usableWh, 2)} for a hard draw`}
       </Sum>
+      <Typography variant="body2" color="textSecondary" sx={{ pl: 1, pb: 1 }}>
+        The cold by{' '}
+        <InPlace
+          label={`Share that ${item.name} has left at 0 °C`}
+          value={(battery.atZero ?? usual.cold[1]) * 100}
+          unit="%"
+          change={set('atZeroPct')}
+        />{' '}
+        left at 0 °C; a hard draw by the exponent{' '}
+        <InPlace
+          label={`Peukert exponent of ${item.name}`}
+          value={battery.peukert ?? usual.peukert}
+          unit=""
+          change={set('peukert')}
+        />{' '}
+        (Peukert’s).
+      </Typography>
       <Sum name="to spare" result={`${figure(sum.spareWh)} Wh`}>
         {figure(sum.usableWh)} × {figure(1 - reserve, 2)} − {figure(sum.neededWh)}
       </Sum>

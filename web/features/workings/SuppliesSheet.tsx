@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { supplies } from '#core/provisions/supplies';
+import { KJ_PER_HOUR } from '#core/provisions/food';
 import { LITRES_PER_HOUR, efforts } from '#core/provisions/water';
 import { count, figure } from '#core/units/words';
 import { Answer, InPlace, Nothing, Pick, Sheet, Sum } from './parts';
@@ -31,9 +32,21 @@ export function SuppliesSheet() {
       }
     >
       <Sum name="an hour" result={`${figure(water.litresPerHour, 2)} L`} thumb={outing.workings.litresPerHour === null}>
-        {outing.workings.litresPerHour === null
-          ? `${figure(base, 2)} + 0.02 × ${figure(over)} °C over 20, at most 1.2; or your own count: `
-          : 'by your own count: '}
+        {outing.workings.litresPerHour === null ? (
+          <>
+            {figure(base, 2)} +{' '}
+            <InPlace
+              label="Litres more for each degree over 20"
+              value={outing.workings.litresPerDegree}
+              unit="L"
+              decimals={3}
+              change={(value) => ({ on: 'workings', field: 'litresPerDegree', value })}
+            />{' '}
+            × {figure(over)} °C over 20, at most 1.2; or your own count:{' '}
+          </>
+        ) : (
+          'by your own count: '
+        )}
         <InPlace
           label="Litres an hour"
           value={water.litresPerHour}
@@ -42,7 +55,13 @@ export function SuppliesSheet() {
         />
       </Sum>
       <Sum name="water" result={`${figure(water.litres)} L`}>
-        {figure(water.litresPerHour, 2)} L × {figure(hours)} h × 1.25 in hand
+        {figure(water.litresPerHour, 2)} L × {figure(hours)} h ×{' '}
+        <InPlace
+          label="Water multiplied by, to have some in hand"
+          value={outing.workings.waterInHand}
+          unit="in hand"
+          change={(value) => ({ on: 'workings', field: 'waterInHand', value })}
+        />
       </Sum>
       <Box sx={{ my: 1.5 }}>
         <Answer
@@ -53,8 +72,36 @@ export function SuppliesSheet() {
         />
       </Box>
       <Sum name="food" result={`${figure(food.kj / 1000)} MJ`} thumb>
-        half of what {figure(hours)} h of {outing.workings.effort} effort cost
-        {e.nights > 0 && `, and 10 MJ for ${e.nights === 1 ? 'the night' : `each of ${count(e.nights)} nights`}`}
+        <InPlace
+          label="Share eaten of what an hour costs"
+          value={outing.workings.shareEaten}
+          unit=""
+          change={(value) => ({ on: 'workings', field: 'shareEaten', value })}
+        />{' '}
+        ×{' '}
+        <InPlace
+          label="Energy an hour costs"
+          value={outing.workings.kjPerHour ?? KJ_PER_HOUR[outing.workings.effort]}
+          unit="kJ"
+          decimals={0}
+          change={(value) => ({ on: 'workings', field: 'kjPerHour', value })}
+        />{' '}
+        ({outing.workings.kjPerHour === null ? `${outing.workings.effort} effort` : 'your own count'}) × {figure(hours)}{' '}
+        h
+        {e.nights > 0 && (
+          <>
+            {' '}
+            +{' '}
+            <InPlace
+              label="Food for a day in camp"
+              value={outing.workings.kjPerCampDay}
+              unit="kJ"
+              decimals={0}
+              change={(value) => ({ on: 'workings', field: 'kjPerCampDay', value })}
+            />{' '}
+            × {count(e.nights)} {e.nights === 1 ? 'night' : 'nights'}
+          </>
+        )}
       </Sum>
       <Box sx={{ my: 1.5 }}>
         <Answer

@@ -23,6 +23,13 @@ const workingsWords = {
   powerReserve: 'charge kept back',
   effort: 'effort',
   litresPerHour: 'water an hour, L',
+  litresPerDegree: 'litres more an hour for each °C over 20',
+  waterInHand: 'water multiplied by, to have some in hand',
+  kjPerHour: 'energy an hour costs, kJ',
+  shareEaten: 'share of it eaten',
+  kjPerCampDay: 'food for a day in camp, kJ',
+  storeUaWK: 'heat let in by a usual store, W/K',
+  surgeHsM: 'wave that doubles the pull, m',
   targetC: 'fish kept at, °C',
   iceStartC: 'ice starts at, °C',
 } as const;
