@@ -13,6 +13,7 @@ const screens = [
   '/outings/venn-overnight/kit',
   '/outings/zander-dusk/walk-round',
   '/outings/pollack-long-grey/walk-round',
+  '/outings/pollack-logged/ashore',
   '/locker',
   '/boats',
   '/waters',

@@ -70,6 +70,13 @@ describe('the demo outings', () => {
     expect(JSON.stringify(judge(dusk))).toBe(JSON.stringify(judge(dusk)));
     expect(JSON.stringify([dusk, references])).toBe(before);
   });
+  it('offer what is missing however laden the stern is, and lighten it', () => {
+    const laden = craft({ wellKg: 3 });
+    const { findings } = judge(withItem(ready, 'flag', 0), laden);
+    const repairs = (code: FindingCode) => findings.find((one) => one.facts.code === code)?.repairs ?? [];
+    expect(findings.map((one) => one.facts.code)).toContain('stern-load');
+    expect(repairs('need-unmet')[0]).toMatchObject({ do: 'add-items', items: [{ itemId: 'flag' }] });
+  });
   it('come to no Stop and no Mind when every first repair is carried out', () => {
     // Nothing in the locker sends a fish back down: the one Mind that no repair settles, and that is left to say.
     let outing = withBrief(dusk, { areaId: 'reed-bays' }, references);

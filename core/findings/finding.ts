@@ -60,7 +60,7 @@ export type Facts =
       massKg: number;
       ratedKg: number;
       craft: string;
-      heaviest: readonly { id: string; name: string }[];
+      heaviest: readonly { id: string; name: string; massKg: number }[];
     }
   | { code: 'craft-under-repair'; craft: string }
   | { code: 'craft-fault'; craft: string; part: HullPart; missing: boolean }

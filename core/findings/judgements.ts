@@ -73,7 +73,8 @@ function weather({ outing, looked, e, now, answers }: Judging): Found[] {
     );
   const seen = forecastSeenAt(outing, answers);
   const hoursOld = seen === null ? null : (now - seen) / HOUR_MS;
-  if (hoursOld !== null && hoursOld > FORECAST_HOURS && missing.figures.length === 0)
+  // Of an outing that is over nothing is to be looked at again.
+  if (outing.log === null && hoursOld !== null && hoursOld > FORECAST_HOURS && missing.figures.length === 0)
     list.push(found('note', 'judgement', 'brief', hoursOld, { code: 'conditions-stale', hoursOld }));
   if (e.thunder && e.thunder.value >= THUNDER_MIND_PCT) {
     const level = e.thunder.value >= THUNDER_STOP_PCT ? 'stop' : 'mind';
@@ -160,7 +161,11 @@ function behindTheSeat({ looked, e }: Judging): Found[] {
   const { massKg, items } = sternLoad(looked, e);
   if (massKg <= ratedKg * STERN_MIND) return [];
   const level = massKg > ratedKg * STERN_STOP ? 'stop' : 'mind';
-  const heaviest = items.slice(0, 5).map(({ id, name }) => ({ id, name }));
+  const heaviest = items.slice(0, 5).map(({ item, entry }) => ({
+    id: item.id,
+    name: item.name,
+    massKg: item.massKg * entry.quantity,
+  }));
   return [
     found(level, 'physics', 'kit', massKg, { code: 'stern-load', massKg, ratedKg, craft: looked.craft.name, heaviest }),
   ];

@@ -11,7 +11,7 @@ import { worthOf } from '../needs/need';
 import { workingsRepairs } from './repairsWorkings';
 import { tackleKindIds } from '../needs/tackleBudget';
 import { addDays, clockAt, shiftClock } from '../units/time';
-import type { Facts, Found, Repair } from './finding';
+import type { Facts, FindingCode, Found, Repair } from './finding';
 import type { Judging } from './judging';
 
 /** Repairs offered for one finding at the most, and candidates judged to find them. */
@@ -19,6 +19,9 @@ const MOST_OFFERED = 3;
 const MOST_JUDGED = 12;
 const MOST_ADDED = 6;
 const MOST_TRIED = 3;
+
+/** A boat laden too much already: so much more, kg, does not keep a missing thing from being offered. */
+const slackKg: Partial<Record<FindingCode, number>> = { overload: 2, 'stern-load': 2 };
 
 type Judge = (outing: Outing) => Found[];
 
@@ -56,7 +59,8 @@ function settles(one: Found, repair: Repair, j: Judging, before: readonly Found[
   const worse = after.some((next) => {
     if (next.level === 'note') return false;
     const was = before.find((earlier) => earlier.key === next.key);
-    return !was || was.level === 'note' || next.extent > was.extent + 1e-9;
+    if (!was || was.level === 'note' || (next.level === 'stop' && was.level !== 'stop')) return true;
+    return next.extent > was.extent + (slackKg[next.facts.code] ?? 1e-9);
   });
   return !worse && !after.some((next) => next.key === one.key && next.level !== 'note');
 }

@@ -30,7 +30,7 @@ describe('what rides behind the seat', () => {
       ['radio', 1],
     ]);
     const { massKg: sum, items } = sternLoad(looked, e);
-    const behind = items.map(({ id }) => id);
+    const behind = items.map(({ item }) => item.id);
     expect(behind).toContain('anchor');
     expect(behind, 'worn on the chest').not.toContain('radio');
     expect(behind[0]).toBe('anchor');
@@ -66,7 +66,7 @@ describe('what rides behind the seat', () => {
       [inside.id, 1, { apart: true }],
       [inside.containerId, 1],
     ]);
-    const ids = ({ looked, e }: ReturnType<typeof aboard>) => sternLoad(looked, e).items.map(({ id }) => id);
+    const ids = ({ looked, e }: ReturnType<typeof aboard>) => sternLoad(looked, e).items.map(({ item }) => item.id);
     expect(ids(together).includes(inside.id)).toBe(ids(together).includes(inside.containerId));
     expect(ids(apart).length).toBeLessThanOrEqual(ids(together).length);
   });

@@ -1,7 +1,6 @@
 import { kinds } from '../gear/kinds';
 import type { PlaceId } from '../gear/places';
 import type { Exposures } from '../exposures/exposures';
-import type { Item } from '../outing/item';
 import type { Aboard, Looked } from '../outing/references';
 
 /** Shares of the maker's rating at which the product speaks. Rules of thumb; the maker's rating always wins. */
@@ -28,11 +27,11 @@ export function gearKg(looked: Looked): number {
  * What rides behind the seat by where each thing usually goes, kg, heaviest first: in its container, if that is aboard. The fish
  * expected ride with their store. An estimate: where a thing really goes is the angler's.
  */
-export function sternLoad(looked: Looked, e: Exposures): { massKg: number; items: readonly Item[] } {
+export function sternLoad(looked: Looked, e: Exposures): { massKg: number; items: readonly Aboard[] } {
   const behind = looked.aboard.filter((one) => behindTheSeat.includes(usualPlace(one, looked.aboard)));
   const fishKg = behind.some(({ item }) => kinds[item.kind].means.includes('cold-store')) ? e.keepKg : 0;
   const heaviest = behind.toSorted((a, b) => massOf([b]) - massOf([a]));
-  return { massKg: massOf(behind) + fishKg, items: heaviest.map(({ item }) => item) };
+  return { massKg: massOf(behind) + fishKg, items: heaviest };
 }
 
 function massOf(aboard: readonly Aboard[]): number {

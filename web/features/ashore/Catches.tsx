@@ -68,7 +68,7 @@ export function Catches({ log, onChange }: { log: Log; onChange: (log: Log) => v
             </MenuItem>
           ))}
         </TextField>
-        <Box sx={{ width: 170 }}>
+        <Box sx={{ width: 210 }}>
           <NumberField
             label="Length, if measured"
             unit="cm"

@@ -21,7 +21,7 @@ export const StationLine = memo(function StationLine() {
       aria-label="Stations"
       sx={{
         display: 'flex',
-        gap: { xs: 1, sm: 4 },
+        gap: { xs: 0.75, sm: 3 },
         px: { xs: 2, sm: 3 },
         mt: 0.5,
         '@media print': { display: 'none' },
@@ -37,6 +37,8 @@ export const StationLine = memo(function StationLine() {
             flex: { xs: 1, sm: 'none' },
             minHeight: 52,
             pt: 0.5,
+            fontSize: { xs: '0.82rem', sm: '1rem' },
+            whiteSpace: 'nowrap',
             color: 'text.secondary',
             textDecoration: 'none',
             borderBottom: '3px solid transparent',
@@ -44,10 +46,10 @@ export const StationLine = memo(function StationLine() {
           }}
         >
           {name}
-          <Box sx={{ display: { xs: 'none', sm: 'block' }, fontWeight: 400 }}>
-            <TallyStrokes counted={tally.counted} of={tally.of} size={12} />
+          <Box sx={{ display: { xs: 'none', lg: 'block' }, fontWeight: 400 }}>
+            <TallyStrokes counted={tally.counted} of={tally.of} size={10} />
           </Box>
-          <Box sx={{ display: { xs: 'block', sm: 'none' }, typography: 'caption', fontWeight: 400 }}>
+          <Box sx={{ display: { xs: 'block', lg: 'none' }, typography: 'caption', fontWeight: 400 }}>
             {tally.counted} of {tally.of}
           </Box>
         </Box>
