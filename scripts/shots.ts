@@ -54,6 +54,7 @@ const shots: readonly Shot[] = [
   { name: 'workings-anchor', path: '/outings/ling-anchored/workings/anchor' },
   { name: 'workings-power', path: '/outings/mere-cup-day/workings/power' },
   { name: 'workings-rigs', path: '/outings/cod-wreck/workings/rigs', phone: true, theme: 'dark' },
+  { name: 'ashore', path: '/outings/pollack-logged/ashore' },
   { name: 'gate', path: '/outings/pollack-long-grey/walk-round' },
   { name: 'locker', path: '/locker' },
   { name: 'boats', path: '/boats' },

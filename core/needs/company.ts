@@ -1,3 +1,5 @@
+import { kinds } from '../gear/kinds';
+import type { Aboard } from '../outing/references';
 import { catalogue } from './catalogue';
 import type { NeedId } from './ids';
 import type { JudgedNeed } from './match';
@@ -25,4 +27,10 @@ export function personalNeeds(needs: readonly JudgedNeed[]): JudgedNeed[] {
 /** The needs that one thing in any boat of the party settles. */
 export function sharedNeeds(needs: readonly JudgedNeed[]): JudgedNeed[] {
   return needs.filter((need) => catalogue[need.id].shared === true);
+}
+
+/** Things aboard that meet a need the party shares. */
+export function sharedAboard(aboard: readonly Aboard[], needs: readonly JudgedNeed[]): Aboard[] {
+  const shared = new Set(sharedNeeds(needs).map(({ id }) => id));
+  return aboard.filter(({ item }) => kinds[item.kind].means.some((id) => shared.has(id)));
 }

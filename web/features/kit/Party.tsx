@@ -6,9 +6,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { kinds } from '#core/gear/kinds';
 import { catalogue } from '#core/needs/catalogue';
-import { personalNeeds, sharedNeeds } from '#core/needs/company';
+import { personalNeeds, sharedAboard } from '#core/needs/company';
 import { withCompanion, withoutCompanion, withRide } from '#core/outing/company';
 import type { Companion } from '#core/outing/outing';
 import { TallyStrokes } from '../../parts/TallyStrokes';
@@ -19,10 +18,7 @@ export function Party() {
   const { doc, edit, assessment, looked } = useDesk();
   const [adding, setAdding] = useState('');
   const personal = personalNeeds(assessment.needs);
-  const shared = sharedNeeds(assessment.needs);
-  const sharedItems = looked.aboard.filter(({ item }) =>
-    kinds[item.kind].means.some((id) => shared.some((need) => need.id === id)),
-  );
+  const sharedItems = sharedAboard(looked.aboard, assessment.needs);
   if (doc.brief.party < 2 && doc.company.length === 0) return null;
   const add = () => {
     const name = adding.trim();

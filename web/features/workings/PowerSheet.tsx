@@ -147,7 +147,7 @@ function Battery({
           value={(battery.health ?? 1) * 100}
           unit="% health"
           change={set('healthPct')}
-        />
+        />{' '}
         × {figure(cold, 2)} in the cold
         {sum.usableWh < unhurried * 0.995 && ` ÷ ${figure(unhurried / sum.usableWh, 2)} for a hard draw`}
       </Sum>

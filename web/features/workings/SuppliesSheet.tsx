@@ -1,18 +1,22 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { sharedAboard } from '#core/needs/company';
 import { supplies } from '#core/provisions/supplies';
 import { KJ_PER_HOUR } from '#core/provisions/food';
 import { LITRES_PER_HOUR, efforts } from '#core/provisions/water';
 import { count, figure } from '#core/units/words';
+import { useDesk } from '../outing/desk';
 import { Answer, InPlace, Nothing, Pick, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
 
 /** Water and food, wanted and aboard; over nights a plan of meals. */
 export function SuppliesSheet() {
   const { looked, e, outing, attempt } = useTrial();
+  const { assessment } = useDesk();
   if (e.hoursAfloat === null)
     return <Nothing>Say in the brief from when to when. Water and food follow the hours.</Nothing>;
   const { hours, feelsC, water, food } = supplies(looked, e);
+  const nameOf = (id: string | null) => outing.company.find((one) => one.id === id)?.name ?? 'you';
   const people = ['you', ...outing.company.map((one) => one.name)];
   const over = Math.max(0, feelsC - 20);
   const base = LITRES_PER_HOUR[outing.workings.effort];
@@ -75,7 +79,7 @@ export function SuppliesSheet() {
         <InPlace
           label="Share eaten of what an hour costs"
           value={outing.workings.shareEaten}
-          unit=""
+          unit="eaten"
           change={(value) => ({ on: 'workings', field: 'shareEaten', value })}
         />{' '}
         ×{' '}
@@ -127,7 +131,7 @@ export function SuppliesSheet() {
               <tr>
                 <th scope="col">Meal</th>
                 <th scope="col">For</th>
-                <th scope="col">Cooked by, in turn</th>
+                <th scope="col">Carried and cooked by, in turn</th>
               </tr>
             </thead>
             <tbody>
@@ -142,6 +146,15 @@ export function SuppliesSheet() {
               ))}
             </tbody>
           </Box>
+          {outing.company.length > 0 && (
+            <Typography variant="body2" sx={{ mt: 1.5, maxWidth: 560 }}>
+              Shared, each in one boat:{' '}
+              {sharedAboard(looked.aboard, assessment.needs)
+                .map(({ item, entry }) => `${item.name} with ${nameOf(entry.withId)}`)
+                .join('; ')}
+              . Change it under Kit.
+            </Typography>
+          )}
         </>
       )}
     </Sheet>
