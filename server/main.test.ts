@@ -1,5 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { once } from 'node:events';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -59,7 +61,10 @@ describe('the server as a process', () => {
     );
   }, 60_000);
 
-  it('stops cleanly on Ctrl+C and gives the folder back', async () => {
+  it('stops cleanly on Ctrl+C, whoever holds a connection open, and gives the folder back', async () => {
+    const silent = connect(Number(new URL(running?.url ?? '').port), '127.0.0.1');
+    await once(silent, 'connect');
+    silent.on('error', () => undefined);
     expect(await running?.kill('SIGINT')).toBe(0);
     running = null;
     expect(readdirSync(data)).not.toContain('lock');

@@ -38,6 +38,9 @@ async function openDatabase(settings: Settings, migrations: string): Promise<Ope
   }
 }
 
+/** How long open connections are waited for at a stop. */
+const GRACE_MS = 1000;
+
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
   const root = projectRoot();
@@ -46,7 +49,10 @@ async function main(): Promise<void> {
   if (settings.demo && (await loadDemo(db, now()))) console.log('The database was empty: the demo data is in it now.');
   const app = await buildApp({ db, now, webRoot: join(root, 'dist/web'), log: true });
   const stop = async () => {
+    // What is being answered is answered; a browser also keeps connections open that say nothing, and those are not waited for.
+    const cut = setTimeout(() => app.server.closeAllConnections(), GRACE_MS);
     await app.close();
+    clearTimeout(cut);
     await close();
     unlock();
   };

@@ -223,7 +223,7 @@ function logged(like: Outing): Outing {
   return {
     ...like,
     id: 'pollack-logged',
-    title: 'Pollack beyond the Long Grey, last week',
+    title: 'Last week, past the Long Grey',
     brief: { ...like.brief, date },
     conditions: {
       ...like.conditions,

@@ -1,4 +1,4 @@
-import { HOURS_OF_CARRIED_WATER, halfAndHalf, wantedFood, wantedWater } from '../provisions/supplies';
+import { carriedHours, halfAndHalf, wantedFood, wantedWater } from '../provisions/supplies';
 import type { needsByPurpose } from './ids';
 import { type Need, type NeedTable, raised, reasons } from './need';
 import { coldAir, coldWater, inDark, outOvernight } from './reason';
@@ -11,7 +11,7 @@ export const power: NeedTable<(typeof needsByPurpose.power)[number]> = {
     title: 'Power for what is aboard',
     without: 'The screen goes dark before the day does.',
     raise: ({ e }) => {
-      const hours = Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
+      const hours = carriedHours(e);
       const list = reasons(e.electricsW > 0 && { because: 'electrics', watts: e.electricsW, hours });
       // How much is the battery's own sum, by its age and that day's cold.
       return raised('must', 1, false, list);
@@ -57,7 +57,7 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     without: 'The pull home is made on an empty stomach.',
     amount: 'foodKj',
     raise: ({ e }) => {
-      const hours = Math.min(e.hoursAfloat ?? 0, 14);
+      const hours = carriedHours(e);
       const want = Math.round(wantedFood(e) / 100) * 100;
       return raised(
         'should',

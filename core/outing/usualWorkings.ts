@@ -1,3 +1,7 @@
+import { SURGE_HS } from '../holding/anchor';
+import { KJ_PER_CAMP_DAY, SHARE_EATEN } from '../provisions/food';
+import { USUAL_STORE_UA } from '../provisions/ice';
+import { IN_HAND, PER_DEGREE_OVER_20 } from '../provisions/water';
 import type { Workings } from './workings';
 
 /** Starting values: usual practice, each to be changed on its sheet. */
@@ -14,13 +18,13 @@ export const usualWorkings: Workings = {
   deviceHours: {},
   effort: 'steady',
   litresPerHour: null,
-  litresPerDegree: 0.02,
-  waterInHand: 1.25,
+  litresPerDegree: PER_DEGREE_OVER_20,
+  waterInHand: IN_HAND,
   kjPerHour: null,
-  shareEaten: 0.5,
-  kjPerCampDay: 10_000,
-  storeUaWK: 0.9,
-  surgeHsM: 0.6,
+  shareEaten: SHARE_EATEN,
+  kjPerCampDay: KJ_PER_CAMP_DAY,
+  storeUaWK: USUAL_STORE_UA,
+  surgeHsM: SURGE_HS,
   targetC: 2,
   iceStartC: -5,
 };

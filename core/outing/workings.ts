@@ -1,7 +1,9 @@
 import { z } from 'zod';
-import { alignments } from '../holding/anchor';
+import { SURGE_HS, alignments } from '../holding/anchor';
 import { connections, knotIds, rigPurposes } from '../tackle/knots';
-import { efforts } from '../provisions/water';
+import { KJ_PER_CAMP_DAY, SHARE_EATEN } from '../provisions/food';
+import { USUAL_STORE_UA } from '../provisions/ice';
+import { IN_HAND, PER_DEGREE_OVER_20, efforts } from '../provisions/water';
 import { idText, nameText, quantity } from './field';
 
 /** The numbers of one outing's sums that belong to no item, boat or water. */
@@ -25,16 +27,16 @@ export const workingsSchema = z.strictObject({
   /** What one drinks an hour by one's own count; null: by effort and heat. */
   litresPerHour: quantity(0.05, 3, 'L').nullable(),
   /** More an hour for each °C over 20, and what the count is multiplied by to have some in hand. */
-  litresPerDegree: quantity(0, 0.2, 'L').default(0.02),
-  waterInHand: quantity(1, 4, '').default(1.25),
+  litresPerDegree: quantity(0, 0.2, 'L').default(PER_DEGREE_OVER_20),
+  waterInHand: quantity(1, 4, '').default(IN_HAND),
   /** What an hour costs by one's own count; null: by effort. The share of it eaten; a day's food in camp. */
   kjPerHour: quantity(0, 6000, 'kJ').nullable().default(null),
-  shareEaten: quantity(0, 1, '').default(0.5),
-  kjPerCampDay: quantity(0, 40_000, 'kJ').default(10_000),
+  shareEaten: quantity(0, 1, '').default(SHARE_EATEN),
+  kjPerCampDay: quantity(0, 40_000, 'kJ').default(KJ_PER_CAMP_DAY),
   /** Heat let in by a fish store of which nothing is written. */
-  storeUaWK: quantity(0.05, 20, 'W/K').default(0.9),
+  storeUaWK: quantity(0.05, 20, 'W/K').default(USUAL_STORE_UA),
   /** The wave at which the pull on an anchor has doubled. */
-  surgeHsM: quantity(0.1, 10, 'm').default(0.6),
+  surgeHsM: quantity(0.1, 10, 'm').default(SURGE_HS),
   targetC: quantity(0, 10, '°C'),
   iceStartC: quantity(-40, 0, '°C'),
 });

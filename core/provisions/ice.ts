@@ -4,6 +4,9 @@ const WATER = 4.19;
 const MELT = 334;
 const ICE = 2.1;
 
+/** A soft fish bag, W/K, where nothing is written of a store. Rule of thumb. */
+export const USUAL_STORE_UA = 0.9;
+
 export interface IceInput {
   /** 0 or more. */
   fishKg: number;

@@ -7,7 +7,7 @@ import { type IceSum, ice } from './ice';
 import { drinkingWater } from './water';
 
 /** From the second day on water is made on the way: only so many hours are carried. */
-export const HOURS_OF_CARRIED_WATER = 14;
+const HOURS_OF_CARRIED_WATER = 14;
 const stores: readonly KindId[] = ['ice-bag', 'hard-ice-box', 'wet-sack'];
 /** A wet sack cools by drying, in dry air and for so long only. */
 export const WET_SACK_HOURS = 3;
@@ -17,9 +17,14 @@ export function halfAndHalf(item: Item): number {
   return item.kind === 'frozen-bottle' ? 0.5 : 1;
 }
 
+/** Hours of water and food that are carried, the rest being made in camp. */
+export function carriedHours(e: Exposures): number {
+  return Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
+}
+
 /** What one person drinks, by their own count or by effort and heat, for as long as water is carried; a quarter in hand. */
 export function wantedWater(e: Exposures): { hours: number; feelsC: number; litresPerHour: number; litres: number } {
-  const hours = Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
+  const hours = carriedHours(e);
   const feelsC = e.feelsMaxC ?? e.airMaxC ?? 20;
   const { effort, litresPerHour: own, litresPerDegree: perDegree, waterInHand: inHand } = e.workings;
   const usual = drinkingWater({ persons: 1, hours, feelsC, effort, perDegree, inHand });
@@ -30,8 +35,7 @@ export function wantedWater(e: Exposures): { hours: number; feelsC: number; litr
 /** What one person eats, kJ, by the outing's own figures. */
 export function wantedFood(e: Exposures): number {
   const { effort, kjPerHour, shareEaten, kjPerCampDay } = e.workings;
-  const hours = Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
-  return foodEnergy({ hours, nights: e.nights, effort, kjPerHour, shareEaten, kjPerCampDay });
+  return foodEnergy({ hours: carriedHours(e), nights: e.nights, effort, kjPerHour, shareEaten, kjPerCampDay });
 }
 
 export interface Supplies {
