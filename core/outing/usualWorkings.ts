@@ -1,4 +1,5 @@
 import { SURGE_HS } from '../holding/anchor';
+import { DROGUE_CD } from '../holding/drift';
 import { KJ_PER_CAMP_DAY, SHARE_EATEN } from '../provisions/food';
 import { USUAL_STORE_UA } from '../provisions/ice';
 import { IN_HAND, PER_DEGREE_OVER_20 } from '../provisions/water';
@@ -25,6 +26,7 @@ export const usualWorkings: Workings = {
   kjPerCampDay: KJ_PER_CAMP_DAY,
   storeUaWK: USUAL_STORE_UA,
   surgeHsM: SURGE_HS,
+  drogueCd: DROGUE_CD,
   targetC: 2,
   iceStartC: -5,
 };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SURGE_HS, alignments } from '../holding/anchor';
 import { connections, knotIds, rigPurposes } from '../tackle/knots';
+import { DROGUE_CD } from '../holding/drift';
 import { KJ_PER_CAMP_DAY, SHARE_EATEN } from '../provisions/food';
 import { USUAL_STORE_UA } from '../provisions/ice';
 import { IN_HAND, PER_DEGREE_OVER_20, efforts } from '../provisions/water';
@@ -37,6 +38,8 @@ export const workingsSchema = z.strictObject({
   storeUaWK: quantity(0.05, 20, 'W/K').default(USUAL_STORE_UA),
   /** The wave at which the pull on an anchor has doubled. */
   surgeHsM: quantity(0.1, 10, 'm').default(SURGE_HS),
+  /** Drag coefficient of a drogue's mouth. */
+  drogueCd: quantity(0.1, 3, '').default(DROGUE_CD),
   targetC: quantity(0, 10, '°C'),
   iceStartC: quantity(-40, 0, '°C'),
 });

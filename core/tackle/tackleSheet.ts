@@ -54,15 +54,16 @@ const known = new WeakMap<Exposures, Map<string, JigHour[]>>();
 export function jigHours(
   looked: Looked,
   e: Exposures,
-  { jigAngleDeg }: Pick<Workings, 'jigAngleDeg'>,
+  { jigAngleDeg, drogueCd }: Pick<Workings, 'jigAngleDeg' | 'drogueCd'>,
   drogueM: number | null,
   lineMm: number | null,
 ): JigHour[] {
   // The same day, boat and burden are the same record of exposures: a judgement asks for its jigs again and again.
   const byInput = known.get(e) ?? new Map<string, JigHour[]>();
   known.set(e, byInput);
-  const key = `${jigAngleDeg} ${drogueM} ${lineMm}`;
-  const hours = byInput.get(key) ?? workOutJigs(looked, e, jigAngleDeg, drogueM, lineMm);
+  const key = `${jigAngleDeg} ${drogueCd} ${drogueM} ${lineMm}`;
+  const drogue = drogueM === null ? null : { diameterM: drogueM, cd: drogueCd };
+  const hours = byInput.get(key) ?? workOutJigs(looked, e, jigAngleDeg, drogue, lineMm);
   byInput.set(key, hours);
   return hours;
 }
@@ -71,7 +72,7 @@ function workOutJigs(
   looked: Looked,
   e: Exposures,
   maxAngleDeg: number,
-  drogueM: number | null,
+  drogue: { diameterM: number; cd: number } | null,
   lineMm: number | null,
 ): JigHour[] {
   const { craft, water } = looked;
@@ -82,7 +83,7 @@ function workOutJigs(
       windMps: hour.windMps,
       lateralAirM2: craft.lateralAirM2,
       lateralWaterM2: craft.lateralWaterM2,
-      drogue: drogueM === null ? null : { diameterM: drogueM },
+      drogue,
       targetMps: null,
       waterDensity,
     });

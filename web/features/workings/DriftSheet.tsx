@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { DROGUE_CD, drift } from '#core/holding/drift';
+import { drift } from '#core/holding/drift';
 import { AIR_DENSITY, FRESH_WATER, SALT_WATER } from '#core/units/constants';
 import { figure } from '#core/units/words';
 import { driftPath, groundDrift } from '#core/holding/driftPath';
@@ -27,17 +27,19 @@ export function DriftSheet() {
       ? [{ item, mouthM: item.attributes.drogueM }]
       : [],
   );
+  const cd = outing.workings.drogueCd;
   const at = (windMps: number, mouthM: number | null) =>
     drift({
       windMps,
       lateralAirM2: craft.lateralAirM2,
       lateralWaterM2: craft.lateralWaterM2,
-      drogue: mouthM === null ? null : { diameterM: mouthM },
+      drogue: mouthM === null ? null : { diameterM: mouthM, cd },
       targetMps: target,
       waterDensity,
     });
   const windiest = e.spot.reduce((a, b) => (b.windMps > a.windMps ? b : a));
-  const most = at(windiest.windMps, null);
+  // A drogue of no size: what it would have to be is asked by the same coefficient.
+  const most = at(windiest.windMps, 0);
   const r = Math.sqrt((AIR_DENSITY * craft.lateralAirM2) / (waterDensity * craft.lateralWaterM2));
   const wanted = most.diameterForTargetM ?? 0;
   const widest = drogues.length > 0 ? Math.max(...drogues.map((one) => one.mouthM)) : null;
@@ -82,8 +84,15 @@ export function DriftSheet() {
             key={item.id}
             name={`with ${item.name}`}
             result={`${figure(sum.driftMps ?? 0, 3)} m/s, pulling ${figure(sum.drogueForceN ?? 0)} N`}
+            thumb
           >
-            {DROGUE_CD} × π ×{' '}
+            <InPlace
+              label="Drag coefficient of a drogue"
+              value={cd}
+              unit=""
+              change={(value) => ({ on: 'workings', field: 'drogueCd', value })}
+            />{' '}
+            × π ×{' '}
             <InPlace
               label={`Mouth of ${item.name}`}
               value={mouthM}

@@ -29,6 +29,7 @@ const workingsWords = {
   shareEaten: 'share of it eaten',
   kjPerCampDay: 'food for a day in camp, kJ',
   storeUaWK: 'heat let in by a usual store, W/K',
+  drogueCd: 'drag coefficient of a drogue',
   surgeHsM: 'wave that doubles the pull, m',
   targetC: 'fish kept at, °C',
   iceStartC: 'ice starts at, °C',
