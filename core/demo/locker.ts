@@ -150,6 +150,10 @@ export function demoLocker(today: string): readonly Item[] {
     }),
     own('deck-lights', 'deck-lights', 'Deck lights', { poweredById: 'battery' }),
     own('frozen', 'frozen-bottle', 'Frozen bottles, 1 L', { quantity: 3 }),
+    own('small-fish-bag', 'ice-bag', 'Thin fish bag, one cold pack', {
+      attributes: { litres: 20, lengthM: 0.8, hours: 8, uaWK: 1.2, iceKg: 0.5 },
+      massKg: 1.1,
+    }),
     own('fluke', 'fluke-anchor', 'Fluke anchor, 30 m of rode'),
     own('grapnel', 'grapnel-anchor', 'Folding grapnel, 25 m'),
     own('trolley', 'anchor-trolley', 'Anchor trolley'),

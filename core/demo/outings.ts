@@ -273,7 +273,11 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
           swellPeriodS: 7,
         })),
       },
-      loadout: [...atSea.filter(({ itemId }) => itemId !== 'net'), ...once('wide-net')],
+      loadout: [
+        ...atSea.filter(({ itemId }) => !['net', 'ice-bag', 'frozen', 'bottle'].includes(itemId)),
+        ...once('wide-net', 'small-fish-bag'),
+        several('bottle', 5),
+      ],
       rigs: weakRigs,
     },
     {

@@ -308,7 +308,14 @@ describe('the sheets', () => {
   it('are tallied: within their limits of those in use', () => {
     const { workings } = judge(cod).tallies;
     expect(workings.of).toBe(judge(cod).sheets.length);
-    expect(workings.counted).toBe(workings.of - 1);
+    // Its rig’s weak part, and too little ice for two cod.
+    expect(workings.counted).toBe(workings.of - 2);
+    expect(find('need-unmet', cod)).not.toBeNull();
+    expect(
+      judge(cod)
+        .findings.map(({ key }) => key)
+        .filter((key) => key.includes('ice')),
+    ).toHaveLength(1);
     expect(sheetIds.length).toBe(10);
   });
   it('speak plainly and promise nothing', () => {
