@@ -202,6 +202,9 @@ function candidates(one: Found, j: Judging): Repair[] {
       return removing(j, (kind) => kind === (facts.code === 'gaff-aboard' ? 'gaff' : 'inflatable-jacket'));
     case 'rods-over-rule':
       return rodsAshore(j, facts.rods - facts.most);
+    case 'spread-wide':
+      // One rod across the bow: the others stay ashore.
+      return [...fewerRods(j, j.e.rods - 1), ...rodsAshore(j, j.e.rods - 1)];
     case 'tackle-over':
       return removing(j, (kind) => tackleKindIds.has(kind));
     case 'baits-react':
@@ -232,6 +235,13 @@ function candidates(one: Found, j: Judging): Repair[] {
 
 function fewerFish(keep: number): Repair[] {
   return keep > 0 ? [{ do: 'set-keep', keep: keep - 1 }] : [];
+}
+
+/** So many rods fewer of one line that has more. */
+function fewerRods(j: Judging, many: number): Repair[] {
+  return j.looked.aboard
+    .filter(({ item, entry }) => kinds[item.kind].means.includes('rods') && entry.quantity > many)
+    .map(({ item, entry }) => ({ do: 'fewer', itemId: item.id, quantity: entry.quantity - many, name: item.name }));
 }
 
 /** Leaving so many rods ashore, where one line of the loadout does it. */

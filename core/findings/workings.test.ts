@@ -233,6 +233,10 @@ describe('spares, jigs and spreads', () => {
   });
   it('mind rods held wide in a crowd, and not in open water', () => {
     expect(find('spread-wide', cup)?.level).toBe('mind');
+    const [leave] = find('spread-wide', cup)?.repairs ?? [];
+    expect(leave).toMatchObject({ do: 'remove-item' });
+    const one = leave && applyRepair(cup, leave, now);
+    expect(one && judge(one).exposures.rods).toBe(1);
     const narrow: Outing = { ...cup, workings: { ...cup.workings, outAngleDeg: 25 } };
     expect(find('spread-wide', narrow)).toBeNull();
     expect(find('spread-wide', brief(cup, { waterId: 'hallow-mere' }))).toBeNull();
