@@ -161,7 +161,7 @@ function behindTheSeat({ looked, e }: Judging): Found[] {
   const { massKg, items } = sternLoad(looked, e);
   if (massKg <= ratedKg * STERN_MIND) return [];
   const level = massKg > ratedKg * STERN_STOP ? 'stop' : 'mind';
-  const heaviest = items.slice(0, 5).map(({ item, entry }) => ({
+  const heaviest = items.slice(0, 3).map(({ item, entry }) => ({
     id: item.id,
     name: item.name,
     massKg: item.massKg * entry.quantity,

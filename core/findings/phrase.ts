@@ -82,7 +82,6 @@ const sentences: Sentences<FindingCode> = {
   'stern-load': ({ massKg, ratedKg, craft, heaviest }) => ({
     title: `The stern of ${craft} is overloaded`,
     text: `By where each thing usually goes, ${figure(massKg)} kg ride behind the seat; the well is rated for ${figure(ratedKg)} kg. The stern sits deep, and a sea from behind climbs in. Heaviest: ${heaviest
-      .slice(0, 3)
       .map((one) => `${one.name} (${mass(one.massKg)})`)
       .join('; ')}. Where each really goes is yours to say.`,
   }),

@@ -1,6 +1,7 @@
 import { kinds } from '../gear/kinds';
 import type { PlaceId } from '../gear/places';
 import type { Exposures } from '../exposures/exposures';
+import type { Item } from '../outing/item';
 import type { Aboard, Looked } from '../outing/references';
 
 /** Shares of the maker's rating at which the product speaks. Rules of thumb; the maker's rating always wins. */
@@ -20,7 +21,7 @@ export function carriedKg(looked: Looked, e: Exposures): number | null {
 
 /** Mass of the loadout alone, kg. What stays in the vehicle or rides in another boat is not aboard. */
 export function gearKg(looked: Looked): number {
-  return massOf(looked.aboard.filter((one) => usualPlace(one, looked.aboard) !== 'vehicle'));
+  return massOf(looked.aboard.filter(({ item }) => kinds[item.kind].place !== 'vehicle'));
 }
 
 /**
@@ -28,7 +29,8 @@ export function gearKg(looked: Looked): number {
  * expected ride with their store. An estimate: where a thing really goes is the angler's.
  */
 export function sternLoad(looked: Looked, e: Exposures): { massKg: number; items: readonly Aboard[] } {
-  const behind = looked.aboard.filter((one) => behindTheSeat.includes(usualPlace(one, looked.aboard)));
+  const aboard = new Map(looked.aboard.map(({ item }) => [item.id, item]));
+  const behind = looked.aboard.filter((one) => behindTheSeat.includes(usualPlace(one, aboard)));
   const fishKg = behind.some(({ item }) => kinds[item.kind].means.includes('cold-store')) ? e.keepKg : 0;
   const heaviest = behind.toSorted((a, b) => massOf([b]) - massOf([a]));
   return { massKg: massOf(behind) + fishKg, items: heaviest };
@@ -38,8 +40,7 @@ function massOf(aboard: readonly Aboard[]): number {
   return aboard.reduce((sum, { item, entry }) => sum + (entry.withId === null ? item.massKg * entry.quantity : 0), 0);
 }
 
-function usualPlace({ item, entry }: Aboard, aboard: readonly Aboard[]): PlaceId {
-  const inside =
-    entry.apart || item.containerId === null ? undefined : aboard.find((one) => one.item.id === item.containerId);
-  return kinds[(inside?.item ?? item).kind].place;
+function usualPlace({ item, entry }: Aboard, aboard: ReadonlyMap<string, Item>): PlaceId {
+  const inside = entry.apart || item.containerId === null ? undefined : aboard.get(item.containerId);
+  return kinds[(inside ?? item).kind].place;
 }
