@@ -11,6 +11,7 @@ import { allSpecies, speciesOf } from '#core/species/speciesOf';
 import { capital, figure } from '#core/units/words';
 import { NumberField } from '../../parts/fields';
 import { useDesk } from '../outing/desk';
+import { Written } from './Written';
 
 const lengthSchema = logSchema.shape.catches.element.shape.lengthM;
 
@@ -33,26 +34,14 @@ export function Catches({ log, onChange }: { log: Log; onChange: (log: Log) => v
   return (
     <Box component="section" aria-label="Fish caught">
       <Typography variant="h2">Fish caught</Typography>
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {log.catches.map((one) => (
-          <Box
-            component="li"
-            key={one.key}
-            sx={{ display: 'flex', gap: 2, alignItems: 'center', borderTop: 1, borderColor: 'divider' }}
-          >
-            <Box sx={{ flex: 1 }}>
-              {name(one.speciesId)}, {one.lengthM === null ? 'not measured' : `${figure(one.lengthM * 100)} cm`},{' '}
-              {one.kept ? 'kept' : 'released'}
-            </Box>
-            <Button
-              aria-label={`Take back: ${name(one.speciesId)}`}
-              onClick={() => onChange({ ...log, catches: log.catches.filter(({ key }) => key !== one.key) })}
-            >
-              Take back
-            </Button>
-          </Box>
-        ))}
-      </Box>
+      <Written
+        list={log.catches}
+        name={(one) => name(one.speciesId)}
+        text={(one) =>
+          `${name(one.speciesId)}, ${one.lengthM === null ? 'not measured' : `${figure(one.lengthM * 100)} cm`}, ${one.kept ? 'kept' : 'released'}`
+        }
+        onChange={(catches) => onChange({ ...log, catches })}
+      />
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-start', mt: 1 }}>
         <TextField
           select

@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Log } from '#core/outing/log';
+import { Written } from './Written';
 
 /** What was missed, and anything else to remember. */
 export function Wishes({ log, onChange }: { log: Log; onChange: (log: Log) => void }) {
@@ -17,23 +18,12 @@ export function Wishes({ log, onChange }: { log: Log; onChange: (log: Log) => vo
   return (
     <Box component="section" aria-label="Missed">
       <Typography variant="h2">Missed</Typography>
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {log.wishes.map((one) => (
-          <Box
-            component="li"
-            key={one.key}
-            sx={{ display: 'flex', gap: 2, alignItems: 'center', borderTop: 1, borderColor: 'divider' }}
-          >
-            <Box sx={{ flex: 1 }}>{one.text}</Box>
-            <Button
-              aria-label={`Take back: ${one.text}`}
-              onClick={() => onChange({ ...log, wishes: log.wishes.filter(({ key }) => key !== one.key) })}
-            >
-              Take back
-            </Button>
-          </Box>
-        ))}
-      </Box>
+      <Written
+        list={log.wishes}
+        name={(one) => one.text}
+        text={(one) => one.text}
+        onChange={(wishes) => onChange({ ...log, wishes })}
+      />
       <Box
         component="form"
         onSubmit={(event) => {
