@@ -12,6 +12,7 @@ export const demoSpecies: readonly OwnSpecies[] = [
     largest: { lengthM: 0.3, massKg: 0.35 },
     teeth: 'none',
     mouth: 'small',
+    shape: 'round',
     hazard: '',
     airS: 15,
     stands: 'over gravel, at the edge of the current',

@@ -207,10 +207,10 @@ export function sayFinding(facts: Facts): Sentence {
 
 export const levelNames = { stop: 'Stop', mind: 'Mind', note: 'Note' } as const;
 const basisWords: Record<Basis, string> = {
-  law: 'the law',
-  physics: 'physics',
-  judgement: 'judgement',
-  school: 'schools differ',
+  law: 'rests on the law',
+  physics: 'rests on physics',
+  judgement: 'rests on judgement',
+  school: 'here schools differ',
 };
 export function sayBasis(basis: Basis): string {
   return basisWords[basis];

@@ -74,6 +74,7 @@ const lacks: Say<Shortfall, 'code'> = {
   'gaff-inflatable': () => 'never a gaff in an inflatable',
   'gaff-release': () => 'never a gaff for a fish that goes back',
   'grip-mouth': () => 'a grip hurts so small a mouth',
+  'rope-small': () => 'for fish longer than a metre',
   'first-paddle': () => 'it is the paddle you set out with',
   'not-practised': () => 'not practised yet, by your profile',
   'no-contact': () => 'nobody is named',

@@ -8,8 +8,9 @@ const own = { id: 'a', citation: '', text: '' };
 describe('rules in words', () => {
   it('say what, when and how much', () => {
     expect(said({ ...own, rule: 'need', needId: 'throw-line', want: 2, when: 'always' })).toBe(
-      'Throw line, always, at least 2.',
+      'Throw line, always, at least two of them.',
     );
+    expect(said({ ...own, rule: 'need', needId: 'water', want: 3, when: 'always' })).toMatch(/always, at least 3 L\.$/);
     expect(said({ ...own, rule: 'need', needId: 'measure', want: null, when: 'fishing' })).toBe(
       'Measure, when fishing.',
     );

@@ -1,8 +1,22 @@
+import { attributes } from '../gear/attributes';
 import { catalogue } from '../needs/catalogue';
+import type { NeedId } from '../needs/ids';
+import type { Need } from '../needs/need';
 import type { Rule } from '../outing/rulePack';
 import type { Species } from '../species/species';
 import { speciesOf } from '../species/speciesOf';
 import { capital, count, dayWords, figure, plural } from '../units/words';
+
+function wanted(needId: NeedId, want: number): string {
+  const unit = unitOf(needId);
+  return unit === null ? `${count(want)} of them` : `${figure(want)} ${unit}`;
+}
+
+/** The unit in which a need is measured; null: its means are counted. */
+export function unitOf(needId: NeedId): string | null {
+  const { amount }: Need = catalogue[needId];
+  return amount === undefined ? null : amount === 'persons' ? 'persons' : attributes[amount].unit;
+}
 
 /** A rule as a sentence, whatever its own words leave out. */
 export function sayRule(rule: Rule, ownSpecies: readonly Species[], areaName?: (id: string) => string | null): string {
@@ -13,7 +27,7 @@ export function sayRule(rule: Rule, ownSpecies: readonly Species[], areaName?: (
     case 'need': {
       const when =
         rule.when === 'always' ? 'always' : rule.when === 'in the dark' ? 'afloat in the dark' : `when ${rule.when}`;
-      return `${catalogue[rule.needId].title}, ${when}${rule.want === null ? '' : `, at least ${rule.want}`}${own}.`;
+      return `${catalogue[rule.needId].title}, ${when}${rule.want === null ? '' : `, at least ${wanted(rule.needId, rule.want)}`}${own}.`;
     }
     case 'rods':
       return `At most ${count(rule.most)} ${plural(rule.most, 'rod')}${rule.withPermission === null ? '' : `, ${count(rule.withPermission)} with the permission carried`}${own}.`;

@@ -262,6 +262,7 @@ function landingLacks(a: Aboard, { e, looked }: NeedContext): Shortfall | null {
     const soft = looked.targets.some((one) => one.mouth === 'small');
     return soft ? { code: 'grip-mouth' } : null;
   }
+  if (a.item.kind === 'tail-rope') return largest > LARGE_FISH_M ? null : { code: 'rope-small' };
   if (released && !a.item.qualities.includes('coated')) return { code: 'not-coated' };
   return tooLittle(a, 'hoopM', largest * HOOP_SHARE) ?? tooLittle(a, 'bagM', largest * BAG_SHARE);
 }

@@ -79,6 +79,7 @@ export type Shortfall =
         | 'gaff-inflatable'
         | 'gaff-release'
         | 'grip-mouth'
+        | 'rope-small'
         | 'first-paddle'
         | 'not-practised'
         | 'no-contact'

@@ -1,5 +1,6 @@
 import { type Judging, judging } from '../findings/judging';
 import { type KindId, kindIds, kinds } from '../gear/kinds';
+import { newItem } from '../gear/newItem';
 import { withItem } from '../outing/edit';
 import type { Item } from '../outing/item';
 import type { Outing } from '../outing/outing';
@@ -29,12 +30,22 @@ export interface ProposedItem {
   addedKg: number;
   needs: NeedId[];
 }
-/** A need that nothing owned can meet, and what would. */
+/** A kind that would meet a need here, and what to ask for when a usual one of it falls short. */
+export interface Would {
+  kind: KindId;
+  asked: Shortfall | null;
+  /** How many of it settle what is missing. */
+  pieces: number;
+}
+/** A need that nothing owned can meet, what would, and what is owned and would count again once put right. */
 export interface Missing {
   needId: NeedId;
   level: Level;
   grave: boolean;
-  kinds: KindId[];
+  /** How many different kinds are still to come; 1 where any number of one kind will do. */
+  different: number;
+  would: Would[];
+  putRight: { name: string; why: Shortfall }[];
 }
 /** Owned, of a kind that could serve, and not proposed. */
 export interface Omitted {
@@ -119,17 +130,59 @@ function summary(
       .map(({ item }) => item.id),
     missing: j.needs
       .filter((need) => !need.met && need.level !== 'could')
-      .map(({ id, level, grave }) => ({
-        needId: id,
-        level,
-        grave,
-        kinds: kindIds.filter((kind) => kinds[kind].means.includes(id)),
-      })),
+      .map((need) => missing(need, j, references.items)),
     omitted: omitted(j, references.items),
     tackle: { have: tackleAboard(j.looked), budget: tackleBudget(j.looked, j.e) },
     addedKg: add.reduce((sum, one) => sum + one.addedKg, 0),
     gap: cost > 0 ? (cost - bound) / cost : 0,
   };
+}
+
+const boughtBetter: ReadonlySet<Shortfall['code']> = new Set<Shortfall['code']>([
+  'too-little',
+  'wrong-size',
+  'not-approved',
+  'not-bright',
+  'not-hardened',
+  'not-coated',
+  'not-floating',
+  'not-waterproof',
+  'not-retained',
+  'no-release',
+  'bites-through',
+]);
+
+/** Whether a better one of the kind does not lack it: what has no such measure at all will not have more of it. */
+function betterBought(asked: Shortfall, { attributes }: Item): boolean {
+  return boughtBetter.has(asked.code) && (asked.code !== 'too-little' || attributes[asked.attribute] !== undefined);
+}
+
+function missing({ id, level, grave, want, counted }: JudgedNeed, j: Judging, items: readonly Item[]): Missing {
+  const need = catalogue[id];
+  const { distinctKinds = false } = need;
+  const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
+  const alone = (item: Item) => ({ item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } });
+  const lacks = (item: Item) => need.lacks?.(alone(item), c) ?? null;
+  const taken = new Set(
+    j.looked.aboard.flatMap((one) =>
+      distinctKinds && serviceLacks(one, j.lastDay, j.taken) === null && lacks(one.item) === null
+        ? [one.item.kind]
+        : [],
+    ),
+  );
+  const would = kindIds.flatMap((kind): Would[] => {
+    if (!kinds[kind].means.includes(id) || taken.has(kind)) return [];
+    const item = newItem('usual', kind);
+    const asked = lacks(item);
+    if (asked !== null && !betterBought(asked, item)) return [];
+    const worth = worthOf(need, item);
+    return [{ kind, asked, pieces: distinctKinds || worth <= 0 ? 1 : Math.ceil((want - counted) / worth - 1e-9) }];
+  });
+  const putRight = items.flatMap((item) => {
+    const why = kinds[item.kind].means.includes(id) ? serviceLacks(alone(item), j.lastDay, j.taken) : null;
+    return why !== null && !taken.has(item.kind) && lacks(item) === null ? [{ name: item.name, why }] : [];
+  });
+  return { needId: id, level, grave, different: distinctKinds ? want - counted : 1, would, putRight };
 }
 
 /** Why each thing that could serve a need of this outing stays ashore: the first need that speaks of it is told. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
-import { kinds } from '../gear/kinds';
+import { type KindId, kinds } from '../gear/kinds';
 import type { Outing } from '../outing/outing';
 import { noAnswers } from '../walkround/answers';
 import { homeMade, purchases } from './shopping';
@@ -9,9 +9,18 @@ import { type Missing, propose } from './propose';
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
 const [, dusk] = outings as [Outing, Outing];
-const lure: Missing = { needId: 'lures', level: 'must', grave: false, kinds: ['lure-box', 'fly-box'] };
-const jacket: Missing = { needId: 'buoyancy', level: 'must', grave: true, kinds: ['foam-jacket', 'inflatable-jacket'] };
-const licence: Missing = { needId: 'licence', level: 'law', grave: false, kinds: ['licence'] };
+const missing = (needId: Missing['needId'], own: Partial<Missing>, ...some: KindId[]): Missing => ({
+  needId,
+  level: 'must',
+  grave: false,
+  different: 1,
+  would: some.map((kind) => ({ kind, asked: null, pieces: 1 })),
+  putRight: [],
+  ...own,
+});
+const lure = missing('lures', {}, 'lure-box', 'fly-box');
+const jacket = missing('buoyancy', { grave: true }, 'foam-jacket', 'inflatable-jacket');
+const licence = missing('licence', { level: 'law' }, 'licence');
 
 describe('the order of purchase', () => {
   it('puts what life hangs on before law, law before tackle, the cheapest sound way of each', () => {
@@ -29,9 +38,15 @@ describe('the order of purchase', () => {
     expect(purchases([lure, jacket], price + 1000).every((one) => one.within)).toBe(true);
   });
   it('buys once what settles two needs', () => {
-    const board: Missing = { needId: 'call-for-help', level: 'must', grave: true, kinds: ['satellite-messenger'] };
-    const signal: Missing = { ...board, needId: 'distress-signal', grave: false };
+    const board = missing('call-for-help', { grave: true }, 'satellite-messenger');
+    const signal = missing('distress-signal', {}, 'satellite-messenger');
     expect(purchases([signal, board], null)).toMatchObject([{ needIds: ['call-for-help', 'distress-signal'] }]);
+  });
+  it('buys as many as settle it, and two of different kinds where one alone will not do', () => {
+    const lights = missing('be-seen-night', { different: 2 }, 'headlamp', 'mast-light', 'deck-lantern');
+    expect(new Set(purchases([lights], null).map((one) => one.kind)).size).toBe(2);
+    const bottles = { ...missing('water', {}), would: [{ kind: 'water-bottle' as const, asked: null, pieces: 3 }] };
+    expect(purchases([bottles], null)[0]?.euro).toBe(3 * kinds['water-bottle'].usualEuro);
   });
   it('makes nothing at home that keeps one alive', () => {
     for (const id of ['buoyancy', 'call-for-help', 'cut-hook', 'immersion-clothing', 'be-seen-night'] as const)
@@ -58,6 +73,27 @@ describe('a proposal', () => {
     };
     expect(jackets('foam')).toContain('foam-jacket');
     expect(jackets('automatic inflatable')).toContain('auto-jacket');
+  });
+  it('names what would meet a need here, not elsewhere, and what is owned and wants putting right', () => {
+    const items = references.items.map((item) =>
+      kinds[item.kind].means.some((id) => id === 'immersion-clothing' || id === 'land-fish')
+        ? { ...item, condition: 'under repair' as const }
+        : item,
+    );
+    const icy = (one: Outing): Outing => ({
+      ...one,
+      conditions: one.conditions && {
+        ...one.conditions,
+        hours: one.conditions.hours.map((hour) => ({ ...hour, waterC: 5 })),
+      },
+    });
+    const gaps = propose(icy(dusk), { ...references, items }, noAnswers, now).missing;
+    const gap = (id: Missing['needId']) => gaps.find((one) => one.needId === id);
+    expect(gap('immersion-clothing')?.would.map((one) => one.kind)).toContain('drysuit');
+    expect(gap('immersion-clothing')?.would.map((one) => one.kind)).not.toContain('wetsuit');
+    expect(gap('immersion-clothing')?.putRight).toEqual([{ name: 'Drysuit', why: { code: 'under-repair' } }]);
+    expect(gap('land-fish')?.would.map((one) => one.kind)).toContain('net');
+    expect(gap('land-fish')?.would.map((one) => one.kind)).not.toContain('gaff');
   });
   it('counts the tackle it comes to against the angler’s measure', () => {
     expect(proposal.tackle.budget).toEqual({ rods: 2, boxes: 2, massKg: 4 });

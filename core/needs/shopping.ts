@@ -1,6 +1,6 @@
-import { type KindId, kinds } from '../gear/kinds';
+import { kinds } from '../gear/kinds';
 import type { NeedId } from './ids';
-import type { Missing } from './propose';
+import type { Missing, Would } from './propose';
 
 /** Means that practice makes or borrows soundly, by need. What keeps one alive is not made at home. */
 export const homeMade: Partial<Record<NeedId, string>> = {
@@ -27,9 +27,8 @@ export const homeMade: Partial<Record<NeedId, string>> = {
 };
 
 /** One thing to buy or borrow, and the money gone by then. */
-export interface Purchase {
+export interface Purchase extends Would {
   needIds: NeedId[];
-  kind: KindId;
   euro: number;
   spentEuro: number;
   within: boolean;
@@ -45,23 +44,29 @@ const rank = { law: 1, must: 2, should: 3, could: 4 } as const;
  */
 export function purchases(missing: readonly Missing[], budgetEuro: number | null): Purchase[] {
   const order = missing
-    .filter((one) => one.kinds.length > 0)
+    .filter((one) => one.would.length > 0)
     .toSorted((a, b) => Number(b.grave) - Number(a.grave) || rank[a.level] - rank[b.level]);
   const list: Purchase[] = [];
   let spentEuro = 0;
   let open = true;
   for (const one of order) {
-    const bought = list.find((earlier) => one.kinds.includes(earlier.kind));
-    if (bought) {
-      bought.needIds.push(one.needId);
-      continue;
+    const bought = list
+      .filter((earlier) => one.would.some(({ kind }) => kind === earlier.kind))
+      .slice(0, one.different);
+    for (const earlier of bought) earlier.needIds.push(one.needId);
+    const others = one.would
+      .filter(({ kind }) => !bought.some((earlier) => earlier.kind === kind))
+      .toSorted((a, b) => euroOf(a) - euroOf(b) || a.kind.localeCompare(b.kind));
+    for (const chosen of others.slice(0, one.different - bought.length)) {
+      const euro = euroOf(chosen);
+      open &&= budgetEuro === null || spentEuro + euro <= budgetEuro;
+      if (open) spentEuro += euro;
+      list.push({ ...chosen, needIds: [one.needId], euro, spentEuro, within: open });
     }
-    const [kind] = one.kinds.toSorted((a, b) => kinds[a].usualEuro - kinds[b].usualEuro || a.localeCompare(b));
-    if (!kind) continue;
-    const euro = kinds[kind].usualEuro;
-    open &&= budgetEuro === null || spentEuro + euro <= budgetEuro;
-    if (open) spentEuro += euro;
-    list.push({ needIds: [one.needId], kind, euro, spentEuro, within: open });
   }
   return list;
+}
+
+function euroOf({ kind, pieces }: Would): number {
+  return kinds[kind].usualEuro * pieces;
 }

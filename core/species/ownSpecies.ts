@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { idText, lineText, nameText, quantity } from '../outing/field';
-import { habitats } from './speciesRows';
+import { habitats, shapes } from './speciesRows';
 
 const range = (most: number, unit: string) =>
   z
     .tuple([quantity(0, most, unit), quantity(0, most, unit)])
-    .refine(([low, high]) => low <= high, 'The second must not be smaller than the first.');
+    .refine(([low, high]) => low <= high, { path: [1], message: 'The second must not be smaller than the first.' });
 const size = z.strictObject({ lengthM: quantity(0.05, 6, 'm'), massKg: quantity(0.01, 800, 'kg') });
 
 /** A fish of the angler's own, told as the reference table tells the rest. */
@@ -20,6 +20,7 @@ export const ownSpeciesSchema = z
     largest: size,
     teeth: z.enum(['none', 'fine', 'sharp']),
     mouth: z.enum(['small', 'large']),
+    shape: z.enum(shapes).default('round'),
     hazard: lineText,
     airS: quantity(0, 120, 's'),
     stands: lineText,

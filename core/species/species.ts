@@ -1,5 +1,5 @@
 import type { Technique } from '../outing/trip';
-import { type Habitat, type SpeciesRow, speciesRows } from './speciesRows';
+import { type Habitat, type Shape, type SpeciesRow, speciesRows } from './speciesRows';
 
 export type Range = readonly [number, number];
 
@@ -14,6 +14,7 @@ export interface Species {
   largest: { lengthM: number; massKg: number };
   teeth: 'none' | 'fine' | 'sharp';
   mouth: 'small' | 'large';
+  shape: Shape;
   /** What hurts the hand that holds it; empty: nothing out of the way. */
   hazard: string;
   /** Longest time out of water when it is to swim off, in seconds. */
@@ -34,6 +35,8 @@ export interface Species {
 
 export type SpeciesId = keyof typeof speciesRows;
 export const speciesIds = Object.keys(speciesRows) as SpeciesId[];
+
+const shapeOf: Partial<Record<SpeciesId, Shape>> = { flounder: 'flat', plaice: 'flat', ray: 'ray' };
 
 export const speciesTable: Record<SpeciesId, Species> = Object.fromEntries(
   (Object.entries(speciesRows) as [SpeciesId, SpeciesRow][]).map(([id, row]): [SpeciesId, Species] => {
@@ -60,6 +63,7 @@ export const speciesTable: Record<SpeciesId, Species> = Object.fromEntries(
         largest: size(largest),
         teeth,
         mouth,
+        shape: shapeOf[id] ?? 'round',
         hazard,
         airS,
         stands,
@@ -90,6 +94,20 @@ export function techniquesFor({ habitats, depthM, stands, lureG }: Species): Tec
   ];
 }
 
+/** The power of rod its main line asks for, by the middle of the line's range in kilograms. Usual practice: makers do not agree on the words. */
+export function powerFor({ lineKg: [low, high] }: Pick<Species, 'lineKg'>): string {
+  const middle = (low + high) / 2;
+  return middle < 2.5 ? 'very light' : middle < 5 ? 'light' : middle < 9 ? 'medium' : middle < 14 ? 'strong' : 'heavy';
+}
+
+/**
+ * How tall a fish of this length (m) and mass (kg) stands from back to belly, in metres: a body as dense as water, 0.55 as thick as it is tall, that
+ * fills 0.38 of the box round it. For a drawing; no measure of any one fish.
+ */
+export function heightOf({ lengthM, massKg }: Species['usual']): number {
+  return Math.sqrt(massKg / 1000 / lengthM / (0.38 * 0.55));
+}
+
 /** How it is landed, and what unhooks it: by its size, teeth and mouth, and whether it is kept. */
 export function handlingFor(
   { largest, teeth, mouth, airS }: Species,
@@ -104,7 +122,7 @@ export function handlingFor(
     : tooLarge
       ? 'beside the boat, in the water'
       : mouth === 'large' && teeth !== 'sharp'
-        ? `coated ${net}, or a hand at the lip`
+        ? `coated, knotless ${net}, or a hand at the lip`
         : `coated, knotless ${net}`;
   const unhook =
     teeth === 'sharp'

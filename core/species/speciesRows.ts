@@ -1,6 +1,9 @@
 /** Where a species is met from a kayak. */
 export const habitats = ['fresh', 'estuary', 'coast', 'open'] as const;
 export type Habitat = (typeof habitats)[number];
+/** How a fish is built, as far as its outline goes: seen from the side, or from above when it lies flat. */
+export const shapes = ['round', 'flat', 'ray'] as const;
+export type Shape = (typeof shapes)[number];
 
 /**
  * name; habitats; continents; usual length m, mass kg; largest likely length m, mass kg; teeth; mouth; what hurts the hand; seconds in air when released;

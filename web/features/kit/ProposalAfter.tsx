@@ -4,9 +4,10 @@ import { useState } from 'react';
 import { sayShortfall } from '#core/findings/phraseNeeds';
 import { kinds } from '#core/gear/kinds';
 import { catalogue } from '#core/needs/catalogue';
+import type { NeedId } from '#core/needs/ids';
 import type { Missing, Omitted, Proposal } from '#core/needs/propose';
 import { homeMade, purchases } from '#core/needs/shopping';
-import { count, mass, plural } from '#core/units/words';
+import { count, listed, mass, plural } from '#core/units/words';
 import { NumberField } from '../../parts/fields';
 import { Change } from './Change';
 
@@ -64,7 +65,15 @@ function sayOmitted(why: Omitted['why']): string {
 /** What nothing owned does: in the order in which to buy it, with what can be made or borrowed. */
 export function ToBuy({ missing }: { missing: readonly Missing[] }) {
   const [budget, setBudget] = useState<number | null>(null);
-  const doing = missing.filter((one) => one.kinds.length === 0);
+  const refused = budget !== null && !(budget >= 0);
+  const allowed = refused ? null : budget;
+  const putRight = (ids: readonly NeedId[]) => {
+    const own = missing.filter((one) => ids.includes(one.needId)).flatMap((one) => one.putRight);
+    return own.length === 0
+      ? []
+      : [`or put right what you own: ${listed(own.map(({ name, why }) => `${name}, ${sayShortfall(why)}`))}`];
+  };
+  const doing = missing.filter((one) => one.would.length === 0);
   return (
     <Box sx={{ mt: 2 }}>
       <Typography variant="h3">Nothing in the locker does this</Typography>
@@ -72,16 +81,23 @@ export function ToBuy({ missing }: { missing: readonly Missing[] }) {
         What keeps you alive comes first. Prices are a rule of thumb.
       </Typography>
       {missing.length > doing.length && (
-        <NumberField label="To spend, if limited" unit="€" value={budget} onChange={setBudget} />
+        <NumberField
+          label="To spend, if limited"
+          unit="€"
+          value={budget}
+          onChange={setBudget}
+          error={refused ? 'A sum from 0 € on, or nothing for no limit.' : undefined}
+        />
       )}
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }} aria-label="To buy or borrow, in order">
-        {purchases(missing, budget).map(({ needIds, kind, euro, within }) => (
+        {purchases(missing, allowed).map(({ needIds, kind, pieces, asked, euro, within }) => (
           <Change
             key={kind}
             sign=""
             name={needIds.map((id) => catalogue[id].title).join(', ')}
             why={[
-              `buy or borrow: ${kinds[kind].name.toLowerCase()}`,
+              `buy or borrow: ${pieces > 1 ? `${count(pieces)} × ` : ''}${kinds[kind].name.toLowerCase()}${asked ? ` (not the usual one: ${sayShortfall(asked)})` : ''}`,
+              ...putRight(needIds),
               ...needIds.flatMap((id) => (homeMade[id] ? [`or make: ${homeMade[id]}`] : [])),
               ...(within ? [] : ['not within what you can spend now']),
             ].join('; ')}

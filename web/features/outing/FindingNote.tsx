@@ -37,7 +37,7 @@ export function FindingNote({ finding }: { finding: Finding }) {
         </Typography>
         <Typography variant="body2">{text}</Typography>
         <Typography variant="caption" color="textSecondary">
-          rests on {sayBasis(finding.basis)}
+          {sayBasis(finding.basis)}
         </Typography>
         {finding.accepted !== null && (
           <Typography variant="body2" sx={{ fontStyle: 'italic' }}>

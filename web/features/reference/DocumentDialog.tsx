@@ -6,8 +6,8 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { type ReactNode, useState } from 'react';
-import { type FieldPath, type FieldValues, type UseFormReturn, useForm } from 'react-hook-form';
+import { type ReactNode, useRef, useState } from 'react';
+import { type FieldErrors, type FieldPath, type FieldValues, type UseFormReturn, useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import { ApiError, type Kept } from '../../app/api';
 import { useSay } from '../../parts/Spoken';
@@ -22,17 +22,28 @@ interface Props<K extends Kind> {
   kept: Kept<DocumentKinds[K]> | null;
   initial: DocumentKinds[K];
   onClose: () => void;
+  onKept?: (doc: DocumentKinds[K]) => void;
   children: (form: UseFormReturn<DocumentKinds[K] & FieldValues>) => ReactNode;
 }
 
 /** Edits one document in a form: refused fields keep what was typed, a clash shows both ways out, a delete can be undone. */
-export function DocumentDialog<K extends Kind>({ kind, what, schema, kept, initial, onClose, children }: Props<K>) {
+export function DocumentDialog<K extends Kind>({
+  kind,
+  what,
+  schema,
+  kept,
+  initial,
+  onClose,
+  onKept,
+  children,
+}: Props<K>) {
   type Doc = DocumentKinds[K] & FieldValues;
   const narrow = useMediaQuery('(max-width: 600px)');
   const documents = useDocuments(kind);
   const say = useSay();
   const [version, setVersion] = useState(kept?.version ?? 0);
   const [trouble, setTrouble] = useState<{ text: string; clash: Kept<Doc> | null } | null>(null);
+  const body = useRef<HTMLFormElement>(null);
   const form = useForm<Doc>({
     defaultValues: (kept?.doc ?? initial) as never,
     resolver: zodResolver(schema as never) as never,
@@ -56,8 +67,19 @@ export function DocumentDialog<K extends Kind>({ kind, what, schema, kept, initi
   const save = (doc: Doc, over = version) =>
     settle(
       () => (kept ? documents.put(doc, over) : documents.create(doc)),
-      () => say(kept ? `Kept: ${nameOf(doc)}.` : `Added: ${nameOf(doc)}.`),
+      () => {
+        say(kept ? `Kept: ${nameOf(doc)}.` : `Added: ${nameOf(doc)}.`);
+        onKept?.(doc);
+      },
     );
+  /** The first refused field is looked at; what no field says is said at the head. */
+  const refused = (errors: FieldErrors) => {
+    requestAnimationFrame(() => {
+      const field = body.current?.querySelector<HTMLElement>('[aria-invalid="true"]');
+      if (field) field.focus();
+      else setTrouble({ text: `Not kept. ${messagesIn(errors).join(' ')}`, clash: null });
+    });
+  };
   const remove = () => {
     if (!kept) return;
     const { doc } = kept;
@@ -72,7 +94,11 @@ export function DocumentDialog<K extends Kind>({ kind, what, schema, kept, initi
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" fullScreen={narrow} aria-labelledby="document-title">
       <form
         noValidate
-        onSubmit={(event) => void form.handleSubmit((doc) => save(doc as Doc))(event)}
+        ref={body}
+        onSubmit={(event) => {
+          setTrouble(null);
+          void form.handleSubmit((doc) => save(doc as Doc), refused)(event);
+        }}
         style={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}
       >
         <DialogTitle id="document-title">{kept ? nameOf(kept.doc) : `New ${what}`}</DialogTitle>
@@ -125,4 +151,12 @@ export function DocumentDialog<K extends Kind>({ kind, what, schema, kept, initi
 
 function nameOf(doc: { name: string }): string {
   return doc.name;
+}
+
+/** Every message in a form's tree of errors. */
+function messagesIn(errors: object): string[] {
+  return Object.entries(errors).flatMap(([key, one]: [string, unknown]) => {
+    if (key === 'ref' || typeof one !== 'object' || one === null) return [];
+    return 'message' in one && typeof one.message === 'string' ? [one.message] : messagesIn(one);
+  });
 }

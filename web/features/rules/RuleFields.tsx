@@ -4,7 +4,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { type UseFormReturn, useFieldArray } from 'react-hook-form';
+import { type UseFormReturn, useFieldArray, useWatch } from 'react-hook-form';
+import { unitOf } from '#core/findings/phraseRules';
 import { catalogue } from '#core/needs/catalogue';
 import { needIds } from '#core/needs/ids';
 import { type Rule, type RulePack, ruleOccasions } from '#core/outing/rulePack';
@@ -82,12 +83,7 @@ export function RuleFields({ form, references }: { form: UseFormReturn<RulePack>
                   label="When"
                   options={asOptions(ruleOccasions)}
                 />
-                <FormNumber
-                  control={control}
-                  name={`rules.${i}.want`}
-                  label="How many or how much, if it says so"
-                  unit=""
-                />
+                <HowMuch form={form} i={i} />
               </>
             )}
             {(rule.rule === 'bag' || rule.rule === 'closed' || rule.rule === 'size') && (
@@ -152,5 +148,19 @@ export function RuleFields({ form, references }: { form: UseFormReturn<RulePack>
         </Button>
       </Box>
     </>
+  );
+}
+
+/** Means are counted, water and food are measured. */
+function HowMuch({ form: { control }, i }: { form: UseFormReturn<RulePack>; i: number }) {
+  const needId = useWatch({ control, name: `rules.${i}.needId` });
+  const unit = unitOf(needId);
+  return (
+    <FormNumber
+      control={control}
+      name={`rules.${i}.want`}
+      label={unit === null ? 'How many of them, if it says so' : 'How much, if it says so'}
+      unit={unit ?? ''}
+    />
   );
 }

@@ -110,7 +110,7 @@ export function RulesScreen() {
                       , over a year ago
                     </Box>
                   )}
-                  . {used.length > 0 ? `For ${used.join(', ')}.` : 'No water uses it.'}
+                  . {used.length > 0 ? `For ${used.join(' · ')}.` : 'No water uses it.'}
                   {doc.standing === 'law' ? ' Confirm with the authority.' : ''}
                 </Typography>
                 <Box component="ul" sx={{ listStyle: 'none', m: 0, my: 1, p: 0 }}>

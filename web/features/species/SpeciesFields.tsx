@@ -51,6 +51,16 @@ export function SpeciesFields({ form }: { form: UseFormReturn<OwnSpecies> }) {
         <FormNumber control={control} name="largest.massKg" label="Largest likely mass" unit="kg" />
         <FormChoice control={control} name="teeth" label="Teeth" options={asOptions(['none', 'fine', 'sharp'])} />
         <FormChoice control={control} name="mouth" label="Mouth" options={asOptions(['small', 'large'])} />
+        <FormChoice
+          control={control}
+          name="shape"
+          label="Built"
+          options={[
+            { value: 'round', name: 'Round, drawn from the side' },
+            { value: 'flat', name: 'Flat, drawn from above' },
+            { value: 'ray', name: 'A ray, drawn from above' },
+          ]}
+        />
         <FormText control={control} name="hazard" label="What hurts the hand, if anything" />
         <FormNumber control={control} name="airS" label="Longest out of water when released" unit="s" />
         <FormText control={control} name="forage" label="What it eats" />

@@ -3,11 +3,17 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { Link as RouterLink } from 'react-router';
-import { type Range, type Species, handlingFor, techniquesFor } from '#core/species/species';
+import { type Range, type Species, handlingFor, heightOf, powerFor, techniquesFor } from '#core/species/species';
+import type { Shape } from '#core/species/speciesRows';
 import { capital, figure, listed, mass } from '#core/units/words';
 import { useWidth } from '../../parts/timeAxis';
 
 const habitatWords = { fresh: 'fresh water', estuary: 'estuaries', coast: 'coasts', open: 'open water' } as const;
+const teethWords = {
+  none: 'no teeth to speak of',
+  fine: 'fine teeth, which do not cut line',
+  sharp: 'teeth that cut line',
+} as const;
 const metres = (m: number) => (m < 1 ? `${figure(m * 100, 0)} cm` : `${figure(m, 2)} m`);
 const range = ([low, high]: Range, unit: string) => `${figure(low)} to ${figure(high)} ${unit}`;
 
@@ -19,8 +25,9 @@ export function SpeciesPage({ species }: { species: Species }) {
     ['Stands', `${capital(species.stands)}; ${range(species.depthM, 'm')} deep`],
     ['Found', `${species.continents}; ${listed(species.habitats.map((one) => habitatWords[one]))}`],
     ['Eats', `${capital(species.forage)}, ${range(species.forageCm, 'cm')} long`],
+    ['Mouth', `${capital(species.mouth)}; ${teethWords[species.teeth]}`],
     ['Fished for', capital(listed(techniquesFor(species)))],
-    ['Rod', `${range(species.rodM, 'm')}, lures ${range(species.lureG, 'g')}`],
+    ['Rod', `${range(species.rodM, 'm')}, of ${powerFor(species)} power; lures ${range(species.lureG, 'g')}`],
     [
       'Line',
       `${range(species.lineKg, 'kg')}; leader ${range(species.leaderKg, 'kg')}${species.teeth === 'sharp' ? ', of something that teeth do not cut' : ''}`,
@@ -95,11 +102,13 @@ function Sizes({ species }: { species: Species }) {
   const [ref, width] = useWidth<HTMLDivElement>(600);
   const most = Math.ceil(species.largest.lengthM * 5) / 5;
   const x = (m: number) => 4 + (m / most) * (width - 24);
-  const half = (m: number) => x(m) * 0.075;
+  const scale = (width - 24) / most;
   const [largest, usual] = [species.largest.lengthM, species.usual.lengthM];
-  const top = half(largest) * 1.3 + 4;
-  const below = top + half(largest) + half(usual) * 1.3 + 10;
-  const rule = below + half(usual) * 1.3 + 8;
+  const tall = (size: Species['usual']) => (tallOf[species.shape](size) * scale) / 2;
+  const [tallest, usualTall] = [tall(species.largest), tall(species.usual)];
+  const top = tallest + 4;
+  const below = top + tallest + usualTall + 12;
+  const rule = below + usualTall + 12;
   const apart = most > 1.2 ? 5 : 1;
   const marks = Array.from({ length: Math.round(most * 5) + 1 }, (_, i) => i);
   const words = `Usual to ${metres(usual)} and ${mass(species.usual.massKg)}; largest likely ${metres(largest)} and ${mass(species.largest.massKg)}`;
@@ -107,8 +116,8 @@ function Sizes({ species }: { species: Species }) {
     <Box ref={ref} sx={{ my: 1.5 }}>
       <svg width="100%" height={rule + 26} role="img" aria-label={words} fill="none" style={{ display: 'block' }}>
         <g stroke={inks.ink} strokeWidth={1.6} strokeLinejoin="round">
-          <path d={outline(x(largest), top, half(largest))} />
-          <path d={outline(x(usual), below, half(usual))} />
+          <path d={outlines[species.shape](x(largest), top, tallest)} />
+          <path d={outlines[species.shape](x(usual), below, usualTall)} />
         </g>
         <path d={`M4 ${rule}H${x(most)}`} stroke={inks.slate} />
         {marks.map((i) => (
@@ -133,9 +142,34 @@ function Sizes({ species }: { species: Species }) {
   );
 }
 
-/** A plain fish from the nose at the left, so long and so tall from its middle. */
-function outline(end: number, y: number, tall: number): string {
-  const side = (way: 1 | -1) =>
-    `C${end * 0.2} ${y + way * tall * 1.3} ${end * 0.6} ${y + way * tall} ${end * 0.86} ${y + way * tall * 0.25}L${end} ${y + way * tall * 0.8}L${end - tall * 0.3} ${y}`;
+const tallOf: Record<Shape, (size: Species['usual']) => number> = {
+  round: heightOf,
+  flat: ({ lengthM }) => lengthM * 0.5,
+  ray: ({ lengthM }) => lengthM * 0.62,
+};
+
+/** Plain outlines from the nose at the left to `end`, half of `tall` to either side of the line `y`. */
+const outlines: Record<Shape, (end: number, y: number, tall: number) => string> = {
+  round: (end, y, tall) =>
+    mirrored(
+      y,
+      (way) =>
+        `C${end * 0.14} ${y + way * tall * 1.25} ${end * 0.52} ${y + way * tall * 1.22} ${end * 0.86} ${y + way * tall * 0.22}L${end} ${y + way * tall * 0.72}L${end - tall * 0.25} ${y}`,
+    ),
+  flat: (end, y, tall) =>
+    mirrored(
+      y,
+      (way) =>
+        `C${end * 0.06} ${y + way * tall * 0.5} ${end * 0.22} ${y + way * tall} ${end * 0.42} ${y + way * tall}S${end * 0.74} ${y + way * tall * 0.3} ${end * 0.84} ${y + way * tall * 0.18}C${end * 0.9} ${y + way * tall * 0.3} ${end * 0.96} ${y + way * tall * 0.4} ${end} ${y + way * tall * 0.36}L${end - tall * 0.08} ${y}`,
+    ),
+  ray: (end, y, tall) =>
+    mirrored(
+      y,
+      (way) =>
+        `C${end * 0.1} ${y + way * tall * 0.25} ${end * 0.2} ${y + way * tall * 0.8} ${end * 0.32} ${y + way * tall}C${end * 0.4} ${y + way * tall * 0.7} ${end * 0.46} ${y + way * tall * 0.3} ${end * 0.5} ${y + way * tall * 0.12}L${end} ${y}`,
+    ),
+};
+
+function mirrored(y: number, side: (way: 1 | -1) => string): string {
   return `M4 ${y}${side(-1)}M4 ${y}${side(1)}`;
 }

@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { NavLink, useParams } from 'react-router';
+import { NavLink, useNavigate, useParams } from 'react-router';
 import { type Species, speciesTable } from '#core/species/species';
 import { type OwnSpecies, ownSpeciesSchema } from '#core/species/ownSpecies';
 import { allSpecies } from '#core/species/speciesOf';
@@ -27,6 +27,7 @@ type Where = keyof typeof habitats;
 /** Settled here: what a fish is like and what it asks for. What would annoy: a table of forty columns. */
 export function SpeciesScreen() {
   const { speciesId } = useParams();
+  const navigate = useNavigate();
   const [where, setWhere] = useState<Where>('all');
   const [words, setWords] = useState('');
   const wanted = words.trim().toLowerCase();
@@ -123,6 +124,7 @@ export function SpeciesScreen() {
           kept={'doc' in editing ? editing : null}
           initial={'doc' in editing ? editing.doc : editing}
           onClose={() => setEditing(null)}
+          onKept={({ id }) => void navigate(`/reference/species/${id}`)}
         >
           {(form) => <SpeciesFields form={form} />}
         </DocumentDialog>
