@@ -19,7 +19,7 @@ test('an item is added with the usual figures of its kind; bad figures say why a
   const form = page.getByRole('dialog');
   await form.getByLabel('Kind', { exact: true }).fill('Throw');
   await page.getByRole('option', { name: 'Throw line' }).click();
-  await expect(form.getByLabel('length', { exact: true })).toHaveValue('15');
+  await expect(form.getByLabel('Length', { exact: true })).toHaveValue('15');
   await form.getByLabel('Your name for it').fill('');
   await form.getByLabel('Mass of one').fill('heavy');
   await form.getByRole('button', { name: 'Keep' }).click();
@@ -53,7 +53,40 @@ test('a CSV file is shown before it is kept, its bad line told', async ({ page }
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Write CSV' }).click(),
   ]);
-  expect(readFileSync(await file.path(), 'utf8')).toContain("'=1+1,whistle,2");
+  const written = readFileSync(await file.path(), 'utf8');
+  expect(written).toContain("'=1+1,whistle,2");
+  // The same file read back is nothing new; a figure changed in it changes that thing alone, and can be taken back.
+  const readBack = async (text: string) => {
+    await page
+      .getByLabel('Locker file')
+      .setInputFiles({ name: 'back.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+    return page.getByRole('dialog', { name: 'back.csv' });
+  };
+  const again = await readBack(written);
+  await expect(again).toContainText('143 of them are in the locker already, by kind and name; 143 are the same');
+  await expect(again).toContainText('Nothing would be new.');
+  await again.getByRole('button', { name: 'Cancel' }).click();
+  const heavier = await readBack(written.replace(/^(Long pump,[a-z-]+,1),0\.8/m, '$1,0.95'));
+  await expect(heavier).toContainText('1 changed:');
+  await heavier.getByRole('button', { name: 'Keep them' }).click();
+  await expect(page.getByRole('row', { name: /Long pump/ })).toContainText('950 g');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('row', { name: /Long pump/ })).toContainText('800 g');
+});
+
+test('the locker is put in order by any column, and as it was', async ({ page }) => {
+  await page.goto('/locker');
+  const first = page.getByRole('table', { name: 'The locker' }).getByRole('row').nth(1);
+  await expect(first).toContainText('Foam jacket');
+  const mass = page.getByRole('columnheader', { name: 'Mass, each' });
+  await mass.getByRole('button').click();
+  await mass.getByRole('button').click();
+  await expect(mass).toHaveAttribute('aria-sort', 'descending');
+  await expect(first).toContainText('4.6 kg');
+  await mass.getByRole('button').click();
+  await expect(first).toContainText('Foam jacket');
+  await page.getByRole('columnheader', { name: 'State' }).getByRole('button').click();
+  await expect(first).toContainText(/out of date|under repair|failed/);
 });
 
 test('an item that goes out of date stops counting in the outing that carries it', async ({ page }) => {

@@ -185,20 +185,44 @@ describe('signing', () => {
 
 describe('a file of items', () => {
   const item = (id: string) => newItem(id, 'whistle', { name: `Whistle ${id}` });
+  const version = async (id: string) => (await call('GET', `/api/items/${id}`)).body.version as number;
   it('is kept whole, or not at all where one id is taken', async () => {
-    const kept = await call('POST', '/api/items/batch', { docs: [item('batch-a'), item('batch-b')] });
-    expect(kept).toMatchObject({ status: 201, body: { kept: 2 } });
-    const clash = await call('POST', '/api/items/batch', { docs: [item('batch-c'), item('batch-a')] });
+    const kept = await call('POST', '/api/items/batch', { create: [item('batch-a'), item('batch-b')] });
+    expect(kept).toMatchObject({
+      status: 200,
+      body: {
+        versions: [
+          { id: 'batch-a', version: 1 },
+          { id: 'batch-b', version: 1 },
+        ],
+      },
+    });
+    const clash = await call('POST', '/api/items/batch', { create: [item('batch-c'), item('batch-a')] });
     expect(clash.status).toBe(409);
     expect((await call('GET', '/api/items/batch-c')).status).toBe(404);
     expect((await call('GET', '/api/items/batch-b')).status).toBe(200);
   });
-  it('with one bad line is refused with that line’s field', async () => {
+  it('changes, takes out and brings back in one go, and nothing of it from an old version', async () => {
+    const change = { version: 1, doc: { ...item('batch-a'), quantity: 3 } };
+    const stale = await call('POST', '/api/items/batch', { change: [change], remove: [{ id: 'batch-b', version: 7 }] });
+    expect(stale.status).toBe(409);
+    expect(await version('batch-a')).toBe(1);
+    const done = await call('POST', '/api/items/batch', { change: [change], remove: [{ id: 'batch-b', version: 1 }] });
+    expect(done.body.versions).toEqual([
+      { id: 'batch-a', version: 2 },
+      { id: 'batch-b', version: 2 },
+    ]);
+    expect((await call('GET', '/api/items/batch-b')).status).toBe(404);
+    expect((await call('POST', '/api/items/batch', { restore: ['batch-b'] })).body.versions[0].version).toBe(3);
+    expect((await call('POST', '/api/items/batch', { restore: ['never-was'] })).status).toBe(404);
+  });
+  it('with one bad line is refused with that line’s field, and with none at all', async () => {
     const bad = await call('POST', '/api/items/batch', {
-      docs: [item('batch-d'), { ...item('batch-e'), quantity: 0 }],
+      create: [item('batch-d'), { ...item('batch-e'), quantity: 0 }],
     });
     expect(bad.status).toBe(400);
-    expect(bad.body.errors[0]).toMatchObject({ field: 'docs.1.quantity' });
+    expect(bad.body.errors[0]).toMatchObject({ field: 'create.1.quantity' });
+    expect((await call('POST', '/api/items/batch', {})).status).toBe(400);
   });
 });
 

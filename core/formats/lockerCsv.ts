@@ -79,8 +79,8 @@ export function writeLockerCsv(items: readonly Item[]): string {
 /** Which column of a file is taken for what; null: left alone. One entry a column. */
 export type Mapping = readonly (LockerColumn | null)[];
 
-/** A file's header with a guess of what each column holds, and its first lines, for a person to look over. */
-export function lockerCsvHeader(text: string): Imported<{ header: string[]; guess: Mapping; first: string[][] }> {
+/** A file's header with a guess of what each column holds, and each column's first cell that is not empty, for a person to look over. */
+export function lockerCsvHeader(text: string): Imported<{ header: string[]; guess: Mapping; samples: string[] }> {
   const parsed = rowsOf(text);
   if (!parsed.taken) return parsed;
   const [header = [], ...rows] = parsed.value;
@@ -91,7 +91,11 @@ export function lockerCsvHeader(text: string): Imported<{ header: string[]; gues
     if (found) taken.add(found.id);
     return found?.id ?? null;
   });
-  return { taken: true, value: { header, guess, first: rows.slice(0, 3) }, troubles: [] };
+  return {
+    taken: true,
+    value: { header, guess, samples: header.map((_, i) => rows.find((row) => (row[i] ?? '') !== '')?.[i] ?? '') },
+    troubles: [],
+  };
 }
 function bare(text: string): string {
   return text.toLowerCase().replace(/[^a-z0-9]/g, '');

@@ -6,7 +6,7 @@ import { Refusal, notFound, problemSchema } from '../problem';
 import type { DocumentStore, Kept, WriteResult } from './store';
 
 export const idParams = z.strictObject({ id: idText });
-const versionField = z.int('The version you changed: a whole number.').min(1, 'Versions begin at 1.');
+export const versionField = z.int('The version you changed: a whole number.').min(1, 'Versions begin at 1.');
 
 export function keptSchema<Doc>(doc: z.ZodType<Doc>) {
   return z.object({ version: z.int(), updatedAt: z.string(), doc });

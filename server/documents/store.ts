@@ -12,14 +12,26 @@ export interface Kept<Doc> {
 export type WriteResult<Doc> =
   { done: 'kept'; kept: Kept<Doc> } | { done: 'clash'; current: Kept<Doc> } | { done: 'missing' };
 
+export interface Versioned {
+  id: string;
+  version: number;
+}
+/** Many writes at once: documents that are new, changed from a version, taken out at one, and brought back. */
+export interface Batch<Doc> {
+  create: readonly Doc[];
+  change: readonly { version: number; doc: Doc }[];
+  remove: readonly Versioned[];
+  restore: readonly string[];
+}
+
 /** Reads and writes of one kind of document. */
 export interface DocumentStore<Doc> {
   list: () => Promise<Kept<Doc>[]>;
   get: (id: string) => Promise<Kept<Doc> | null>;
   /** A clash when the id is taken, by a deleted one too. */
   create: (doc: Doc) => Promise<WriteResult<Doc>>;
-  /** All of them or, where an id is taken, none: then the taken one. */
-  createAll: (docs: readonly Doc[]) => Promise<WriteResult<Doc>>;
+  /** All of it or, where one of it cannot be, none: then that one's result. Answers with the versions that came of it. */
+  batch: (work: Batch<Doc>) => Promise<WriteResult<Doc> | { done: 'all'; versions: Versioned[] }>;
   /** Replaces the document if it still is at this version. */
   put: (id: string, version: number, doc: Doc) => Promise<WriteResult<Doc>>;
   /** Out of every list, but kept: `restore` brings it back. */
@@ -27,9 +39,9 @@ export interface DocumentStore<Doc> {
   restore: (id: string) => Promise<WriteResult<Doc>>;
 }
 
-class Taken extends Error {
+class Hindered extends Error {
   constructor(readonly result: WriteResult<unknown>) {
-    super('An id is taken.');
+    super('One of them cannot be.');
   }
 }
 
@@ -76,20 +88,24 @@ export function documentStore<Doc extends { id: string }>(
       const taken = await anyRow(doc.id);
       return taken ? { done: 'clash', current: kept(taken) } : { done: 'missing' };
     },
-    createAll: (docs) =>
+    batch: (work) =>
       db
         .transaction(async (tx) => {
           const inside = documentStore(tx, table, schema);
-          let last: WriteResult<Doc> = { done: 'missing' };
-          for (const doc of docs) {
-            last = await inside.create(doc);
-            if (last.done !== 'kept') throw new Taken(last);
-          }
-          return last;
+          const versions: Versioned[] = [];
+          const did = (result: WriteResult<Doc>) => {
+            if (result.done !== 'kept') throw new Hindered(result);
+            versions.push({ id: result.kept.doc.id, version: result.kept.version });
+          };
+          for (const doc of work.create) did(await inside.create(doc));
+          for (const { version, doc } of work.change) did(await inside.put(doc.id, version, doc));
+          for (const { id, version } of work.remove) did(await inside.remove(id, version));
+          for (const id of work.restore) did(await inside.restore(id));
+          return { done: 'all' as const, versions };
         })
         .catch((thrown: unknown) => {
           // Thrown so that the transaction takes back what went before.
-          if (thrown instanceof Taken) return thrown.result as WriteResult<Doc>;
+          if (thrown instanceof Hindered) return thrown.result as WriteResult<Doc>;
           throw thrown;
         }),
     put: (id, version, doc) => change(id, version, { doc }),

@@ -3,16 +3,30 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { anglerSchema } from '#core/outing/angler';
 import { craftSchema } from '#core/outing/craft';
+import { idText } from '#core/outing/field';
 import { itemSchema } from '#core/outing/item';
 import { rulePackSchema } from '#core/outing/rulePack';
 import { waterSchema } from '#core/outing/water';
 import { ownSpeciesSchema } from '#core/species/ownSpecies';
-import { documentRoutes, keptSchema, settled } from '../documents/routes';
+import { documentRoutes, keptSchema, settled, versionField } from '../documents/routes';
 import { problemSchema } from '../problem';
 import type { Stores } from '../stores';
 
 /** Five thousand items with all their fields. */
 const BATCH_LIMIT = 12 * 1024 * 1024;
+
+const MOST_IN_BATCH = 5000;
+const many = <One extends z.ZodType>(one: One) =>
+  z.array(one).max(MOST_IN_BATCH, `At most ${MOST_IN_BATCH}.`).default([]);
+const versionedSchema = z.strictObject({ id: idText, version: versionField });
+const batchSchema = z
+  .strictObject({
+    create: many(itemSchema),
+    change: many(z.strictObject({ version: versionField, doc: itemSchema })),
+    remove: many(versionedSchema),
+    restore: many(idText),
+  })
+  .refine((work) => Object.values(work).some((list) => list.length > 0), 'Send at least one.');
 
 const allSchema = z.object({
   anglers: z.array(keptSchema(anglerSchema)),
@@ -27,21 +41,26 @@ const allSchema = z.object({
 export function referenceRoutes(parent: FastifyInstance, from: Stores): void {
   documentRoutes(parent, '/api/anglers', 'angler', anglerSchema, from.anglers);
   documentRoutes(parent, '/api/craft', 'boat', craftSchema, from.craft);
-  // Before the items themselves: a whole file of them at once, all or none.
+  // Before the items themselves: many of them at once, all or none.
   parent.withTypeProvider<ZodTypeProvider>().post(
     '/api/items/batch',
     {
       bodyLimit: BATCH_LIMIT,
       schema: {
         tags: ['item'],
-        body: z.strictObject({ docs: z.array(itemSchema).min(1, 'Send at least one.').max(5000, 'At most 5000.') }),
-        response: { 201: z.object({ kept: z.int() }), 400: problemSchema, 409: problemSchema },
+        body: batchSchema,
+        response: {
+          200: z.object({ versions: z.array(versionedSchema) }),
+          400: problemSchema,
+          404: problemSchema,
+          409: problemSchema,
+        },
       },
     },
-    async (request, reply) => {
-      const { docs } = request.body;
-      settled(await from.items.createAll(docs), 'item');
-      return reply.code(201).send({ kept: docs.length });
+    async (request) => {
+      const result = await from.items.batch(request.body);
+      if (result.done !== 'all') settled(result, 'item');
+      return { versions: result.done === 'all' ? result.versions : [] };
     },
   );
   documentRoutes(parent, '/api/items', 'item', itemSchema, from.items);

@@ -13,7 +13,7 @@ import { ApiError, type Kept } from '../../app/api';
 import { useSay } from '../../parts/Spoken';
 import { useNow } from '../../parts/useNow';
 import { containersAmong } from './containers';
-import { useDocuments } from '../reference/queries';
+import { useItemBatch } from '../reference/queries';
 
 interface Props {
   chosen: readonly Kept<Item>[];
@@ -23,50 +23,35 @@ interface Props {
 
 /** Changes all that is ticked at once: state, place, habit; or takes it out of the locker. Each can be undone. */
 export function BulkBar({ chosen, items, onDone }: Props) {
-  const documents = useDocuments('items');
+  const batch = useItemBatch();
   const say = useSay();
   const today = dateAt(useNow(), 'utc');
-  const [done, setDone] = useState<number | null>(null);
+  const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const ids = new Set(chosen.map(({ doc }) => doc.id));
 
-  const each = async (
-    work: (kept: Kept<Item>) => Promise<Kept<Item>>,
-    said: string,
-    undo: (kept: Kept<Item>, after: Kept<Item>) => Promise<unknown>,
-  ) => {
+  /** All that is ticked, or none of it. */
+  const all = async (work: Parameters<typeof batch>[0], before: readonly Item[], said: string) => {
     setTrouble(null);
-    const made: [Kept<Item>, Kept<Item>][] = [];
+    setBusy(true);
     try {
-      for (const kept of chosen) {
-        setDone(made.length);
-        made.push([kept, await work(kept)]);
-      }
+      const undo = await batch(work, before);
       onDone();
+      say(`${chosen.length} ${plural(chosen.length, 'thing')}: ${said}.`, { name: 'Undo', run: undo });
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
-      setTrouble(`${made.length} of ${chosen.length} are changed. Then: ${error.message}`);
+      setTrouble(`Nothing was changed. ${error.message}`);
     }
-    setDone(null);
-    if (made.length > 0)
-      say(`${made.length} ${plural(made.length, 'thing')}: ${said}.`, {
-        name: 'Undo',
-        run: () => void Promise.all(made.map(([before, after]) => undo(before, after))),
-      });
+    setBusy(false);
   };
   const change = (fields: Partial<Item>, said: string) =>
-    void each(
-      ({ doc, version }) => documents.put({ ...doc, ...fields }, version),
+    void all(
+      { change: chosen.map(({ doc, version }) => ({ doc: { ...doc, ...fields }, version })) },
+      chosen.map(({ doc }) => doc),
       said,
-      (before, after) => documents.put(before.doc, after.version),
     );
   const remove = () =>
-    void each(
-      ({ doc, version }) => documents.remove(doc.id, version),
-      'taken out of the locker',
-      ({ doc }) => documents.restore(doc.id),
-    );
-  const busy = done !== null;
+    void all({ remove: chosen.map(({ doc, version }) => ({ id: doc.id, version })) }, [], 'taken out of the locker');
   return (
     <Box
       role="group"
@@ -103,14 +88,7 @@ export function BulkBar({ chosen, items, onDone }: Props) {
           Take out
         </Button>
       </Box>
-      {busy && (
-        <LinearProgress
-          variant="determinate"
-          value={(100 * done) / chosen.length}
-          aria-label="Changing"
-          sx={{ mt: 1 }}
-        />
-      )}
+      {busy && <LinearProgress aria-label="Changing" sx={{ mt: 1 }} />}
       {trouble && (
         <Alert severity="warning" variant="outlined" sx={{ mt: 1 }}>
           {trouble}

@@ -10,6 +10,7 @@ import type { Item } from '#core/outing/item';
 import { listed, mass } from '#core/units/words';
 import { containersAmong } from './containers';
 import { PhotoField } from './PhotoField';
+import { capital } from '#core/units/words';
 import { FormChoice, FormNumber, FormSwitch, FormText, NumberField, asOptions } from '../../parts/fields';
 
 const kindOptions = kindIds.map((id) => ({ id, name: kinds[id].name }));
@@ -77,7 +78,7 @@ export function ItemFields({
               name={`attributes.${attribute}`}
               render={({ field, fieldState }) => (
                 <NumberField
-                  label={attributes[attribute].name}
+                  label={capital(attributes[attribute].name)}
                   unit={attributes[attribute].unit}
                   value={field.value ?? null}
                   onChange={(value) => field.onChange(value ?? undefined)}

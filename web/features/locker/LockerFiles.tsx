@@ -4,25 +4,32 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import FormControl from '@mui/material/FormControl';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import FormLabel from '@mui/material/FormLabel';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { type Mapping, lockerColumns, lockerCsvHeader, readLockerCsv, writeLockerCsv } from '#core/formats/lockerCsv';
+import { matchOwned } from '#core/formats/lockerMatch';
 import { kinds } from '#core/gear/kinds';
 import type { Item } from '#core/outing/item';
-import { plural } from '#core/units/words';
-import { ApiError } from '../../app/api';
+import { listed, plural } from '#core/units/words';
+import { ApiError, type Kept } from '../../app/api';
 import { FileButton } from '../../parts/FileButton';
 import { useSay } from '../../parts/Spoken';
 import { saveFile } from '../../parts/saveFile';
-import { useDocuments } from '../reference/queries';
+import { useItemBatch } from '../reference/queries';
 
 const SHOWN = 8;
 
 /** The locker to and from a CSV file. What a file holds is shown before anything is kept. */
-export function LockerFiles({ items }: { items: readonly Item[] }) {
+export function LockerFiles({ kept }: { kept: readonly Kept<Item>[] }) {
+  const items = kept.map(({ doc }) => doc);
   const [read, setRead] = useState<{ name: string; text: string } | null>(null);
   return (
     <>
@@ -35,7 +42,7 @@ export function LockerFiles({ items }: { items: readonly Item[] }) {
       {items.length > 0 && (
         <Button onClick={() => saveFile('locker.csv', 'text/csv', writeLockerCsv(items))}>Write CSV</Button>
       )}
-      {read && <DryRun key={read.name} {...read} owned={items} onClose={() => setRead(null)} />}
+      {read && <DryRun key={read.name} {...read} kept={kept} onClose={() => setRead(null)} />}
     </>
   );
 }
@@ -43,28 +50,45 @@ export function LockerFiles({ items }: { items: readonly Item[] }) {
 interface DryRunProps {
   name: string;
   text: string;
-  owned: readonly Item[];
+  kept: readonly Kept<Item>[];
   onClose: () => void;
 }
+type WithOwned = 'change' | 'leave' | 'again';
+const withOwnedWords: Record<WithOwned, string> = {
+  change: 'Change them to what the file says',
+  leave: 'Leave them as they are',
+  again: 'Take every line as one more thing',
+};
+
 /** Says which column is what, and what would come of it; nothing is kept before it is looked over. */
-function DryRun({ name, text, owned, onClose }: DryRunProps) {
+function DryRun({ name, text, kept, onClose }: DryRunProps) {
+  const owned = useMemo(() => kept.map(({ doc }) => doc), [kept]);
   const head = useMemo(() => lockerCsvHeader(text), [text]);
   const [mapping, setMapping] = useState<Mapping>(head.taken ? head.value.guess : []);
+  const [withOwned, setWithOwned] = useState<WithOwned>('change');
   const result = useMemo(
     () => (head.taken ? readLockerCsv(text, () => crypto.randomUUID(), { mapping, owned }) : head),
     [text, head, mapping, owned],
   );
-  const documents = useDocuments('items');
+  const batch = useItemBatch();
   const say = useSay();
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const list: readonly Item[] = result.taken ? (result.value as Item[]) : [];
+  const matched = matchOwned(list, owned, mapping);
+  const known = matched.changed.length + matched.same;
+  const create = withOwned === 'again' ? list : matched.fresh;
+  const change = withOwned === 'change' ? matched.changed : [];
   const keep = async () => {
     setBusy(true);
     setTrouble(null);
+    const before = new Map(kept.map((one) => [one.doc.id, one]));
     try {
-      const { kept } = await documents.createAll(list);
-      say(`${kept} ${plural(kept, 'thing')} put into the locker.`);
+      const undo = await batch(
+        { create, change: change.map((doc) => ({ doc, version: before.get(doc.id)?.version ?? 0 })) },
+        change.flatMap(({ id }) => before.get(id)?.doc ?? []),
+      );
+      say(`${tally(create.length, change.length)}.`, { name: 'Undo', run: undo });
       onClose();
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
@@ -72,6 +96,7 @@ function DryRun({ name, text, owned, onClose }: DryRunProps) {
       setBusy(false);
     }
   };
+  const shown = [...change, ...create];
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="dry-run">
       <DialogTitle id="dry-run">{name}</DialogTitle>
@@ -81,9 +106,25 @@ function DryRun({ name, text, owned, onClose }: DryRunProps) {
             ? `${list.length} ${plural(list.length, 'thing')} can be taken. Nothing is kept yet.`
             : 'Nothing can be taken.'}
         </Typography>
-        {head.taken && <Columns {...head.value} mapping={mapping} onChange={setMapping} />}
+        {known > 0 && (
+          <FormControl sx={{ mb: 1 }}>
+            <FormLabel id="with-owned">
+              {known} of them {known === 1 ? 'is' : 'are'} in the locker already, by kind and name; {matched.same}{' '}
+              {matched.same === 1 ? 'is' : 'are'} the same
+            </FormLabel>
+            <RadioGroup
+              aria-labelledby="with-owned"
+              value={withOwned}
+              onChange={(event) => setWithOwned(event.target.value as WithOwned)}
+            >
+              {Object.entries(withOwnedWords).map(([id, words]) => (
+                <FormControlLabel key={id} value={id} control={<Radio />} label={words} />
+              ))}
+            </RadioGroup>
+          </FormControl>
+        )}
         {!result.taken && (
-          <Alert severity="warning" variant="outlined">
+          <Alert severity="warning" variant="outlined" sx={{ mb: 1 }}>
             {result.why}
           </Alert>
         )}
@@ -99,19 +140,25 @@ function DryRun({ name, text, owned, onClose }: DryRunProps) {
             {trouble}
           </Alert>
         )}
-        {list.slice(0, SHOWN).map((item) => (
+        {result.taken && (
+          <Typography sx={{ fontWeight: 700 }}>
+            {shown.length === 0 ? 'Nothing would be new.' : `${tally(create.length, change.length)}:`}
+          </Typography>
+        )}
+        {shown.slice(0, SHOWN).map((item) => (
           <Typography key={item.id} variant="body2">
             {item.name}: {kinds[item.kind].name}, {item.quantity}
           </Typography>
         ))}
-        {list.length > SHOWN && <Typography variant="body2">and {list.length - SHOWN} more</Typography>}
+        {shown.length > SHOWN && <Typography variant="body2">and {shown.length - SHOWN} more</Typography>}
+        {head.taken && <Columns {...head.value} mapping={mapping} onChange={setMapping} />}
         {busy && <LinearProgress aria-label="Keeping" sx={{ mt: 2 }} />}
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
         <Button variant="outlined" onClick={onClose} disabled={busy}>
           Cancel
         </Button>
-        <Button variant="contained" onClick={() => void keep()} disabled={list.length === 0 || busy}>
+        <Button variant="contained" onClick={() => void keep()} disabled={shown.length === 0 || busy}>
           Keep them
         </Button>
       </DialogActions>
@@ -119,16 +166,23 @@ function DryRun({ name, text, owned, onClose }: DryRunProps) {
   );
 }
 
+function tally(created: number, changed: number): string {
+  return listed([
+    ...(created > 0 ? [`${created} ${plural(created, 'thing')} put into the locker`] : []),
+    ...(changed > 0 ? [`${changed} changed`] : []),
+  ]);
+}
+
 interface ColumnsProps {
   header: readonly string[];
-  first: readonly (readonly string[])[];
+  samples: readonly string[];
   mapping: Mapping;
   onChange: (mapping: Mapping) => void;
 }
 /** Each column of the file with an example, and what it is taken for. */
-function Columns({ header, first, mapping, onChange }: ColumnsProps) {
+function Columns({ header, samples, mapping, onChange }: ColumnsProps) {
   return (
-    <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mb: 2 }}>
+    <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mt: 2 }}>
       <Typography component="legend" variant="h3" sx={{ p: 0, mb: 0.5 }}>
         Which column is what
       </Typography>
@@ -141,7 +195,7 @@ function Columns({ header, first, mapping, onChange }: ColumnsProps) {
             {cell || `column ${i + 1}`}
             <Box component="span" sx={{ color: 'text.secondary' }}>
               {' '}
-              as in “{(first.find((row) => (row[i] ?? '') !== '')?.[i] ?? '').slice(0, 40)}”
+              {(samples[i] ?? '') === '' ? 'is empty' : `as in “${(samples[i] ?? '').slice(0, 40)}”`}
             </Box>
           </Typography>
           <TextField

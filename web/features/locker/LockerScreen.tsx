@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import ListSubheader from '@mui/material/ListSubheader';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -10,7 +11,7 @@ import { catalogue } from '#core/needs/catalogue';
 import type { Item } from '#core/outing/item';
 import { itemSchema } from '#core/outing/item';
 import { DUE_DAYS, type LockerView, dueBy, inView, lockerViews } from '#core/gear/upkeep';
-import { type NeedId, needIds } from '#core/needs/ids';
+import { type NeedId, needsByPurpose, purposeIds, purposes } from '#core/needs/ids';
 import { addDays, dateAt } from '#core/units/time';
 import { dayWords, mass } from '#core/units/words';
 import type { Kept } from '../../app/api';
@@ -64,16 +65,16 @@ export function LockerScreen() {
   const tickable = useMemo(() => ({ ids: ticked, set: setTicked }), [ticked]);
   const columns = useMemo<Column<Kept<Item>>[]>(
     () => [
-      { name: 'Kind', cell: ({ doc }) => kinds[doc.kind].name, wideOnly: true },
-      { name: 'Owned', number: true, cell: ({ doc }) => doc.quantity },
-      { name: 'Mass, each', number: true, cell: ({ doc }) => mass(doc.massKg) },
+      { name: 'Kind', cell: ({ doc }) => kinds[doc.kind].name, by: ({ doc }) => kinds[doc.kind].name, wideOnly: true },
+      { name: 'Owned', number: true, cell: ({ doc }) => doc.quantity, by: ({ doc }) => doc.quantity },
+      { name: 'Mass, each', number: true, cell: ({ doc }) => mass(doc.massKg), by: ({ doc }) => doc.massKg },
       {
         name: 'Meets',
         wideOnly: true,
         cell: ({ doc }) =>
           kinds[doc.kind].means.map((id) => catalogue[id].title).join(' · ') || 'nothing that is counted',
       },
-      { name: 'State', cell: ({ doc }) => <State item={doc} today={today} /> },
+      { name: 'State', cell: ({ doc }) => <State item={doc} today={today} />, by: ({ doc }) => soonest(doc, today) },
     ],
     [today],
   );
@@ -83,7 +84,7 @@ export function LockerScreen() {
       lead="Everything owned. What is out of date, broken or under repair is kept here and does not count."
       action={
         <>
-          <LockerFiles items={(data?.items ?? []).map(({ doc }) => doc)} />
+          <LockerFiles kept={data?.items ?? []} />
           <Button variant="contained" onClick={() => setOpen('new')}>
             Add an item
           </Button>
@@ -124,11 +125,14 @@ export function LockerScreen() {
                 sx={{ width: 220 }}
               >
                 <MenuItem value="">Any need</MenuItem>
-                {needIds.map((id) => (
-                  <MenuItem key={id} value={id}>
-                    {catalogue[id].title}
-                  </MenuItem>
-                ))}
+                {purposeIds.flatMap((purpose) => [
+                  <ListSubheader key={purpose}>{purposes[purpose]}</ListSubheader>,
+                  ...needsByPurpose[purpose].map((id) => (
+                    <MenuItem key={id} value={id}>
+                      {catalogue[id].title}
+                    </MenuItem>
+                  )),
+                ])}
               </TextField>
               <Typography color="textSecondary" sx={{ alignSelf: 'center' }} role="status">
                 {rows.length} of {kept.items.length}
@@ -179,6 +183,11 @@ const idOf = ({ doc }: Kept<Item>) => doc.id;
 const nameOf = ({ doc }: Kept<Item>) => doc.name;
 // Drawn anew only when what it shows is another: typing in the field draws the field alone.
 const LockerTable = memo(DocumentTable<Kept<Item>>);
+
+/** What wants attention first: what does not count, then by the day on which something falls due. */
+function soonest(item: Item, today: string): string | null {
+  return itemState(item, today).sound ? (dueBy(item, '9999-12-31')?.on ?? null) : '';
+}
 
 function State({ item, today }: { item: Item; today: string }) {
   const state = itemState(item, today);

@@ -66,9 +66,39 @@ export function useDocuments<K extends Kind>(kind: K) {
   };
   return {
     create: (doc: Doc) => then(request<Kept<Doc>>('POST', path, { doc })),
-    createAll: (docs: readonly Doc[]) => then(request<{ kept: number }>('POST', `${path}/batch`, { docs })),
     put: (doc: Doc, version: number) => then(request<Kept<Doc>>('PUT', `${path}/${doc.id}`, { version, doc })),
     remove: (id: string, version: number) => then(request<Kept<Doc>>('DELETE', `${path}/${id}?version=${version}`)),
     restore: (id: string) => then(request<Kept<Doc>>('POST', `${path}/${id}/restore`)),
+  };
+}
+
+/** Many writes to the locker at once: all of them or none. */
+interface ItemBatch {
+  create?: readonly Item[];
+  change?: readonly { version: number; doc: Item }[];
+  remove?: readonly Versioned[];
+  restore?: readonly string[];
+}
+interface Versioned {
+  id: string;
+  version: number;
+}
+/** Writes a batch and answers with what takes it back: `before` are the documents that it changes, as they were. */
+export function useItemBatch() {
+  const { mutate } = useSWRConfig();
+  const write = async (work: ItemBatch) => {
+    const { versions } = await request<{ versions: Versioned[] }>('POST', `${paths.items}/batch`, work);
+    await mutate(KEY);
+    return new Map(versions.map(({ id, version }) => [id, version]));
+  };
+  return async (work: ItemBatch, before: readonly Item[] = []): Promise<() => void> => {
+    const now = await write(work);
+    const versionOf = (id: string) => now.get(id) ?? 0;
+    return () =>
+      void write({
+        remove: (work.create ?? []).map(({ id }) => ({ id, version: versionOf(id) })),
+        change: before.map((doc) => ({ doc, version: versionOf(doc.id) })),
+        restore: (work.remove ?? []).map(({ id }) => id),
+      });
   };
 }
