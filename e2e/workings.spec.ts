@@ -66,7 +66,7 @@ test('a number is tried, felt, put back; tried again and kept where it belongs',
   await page.goto('/locker');
   await page.getByLabel('Find', { exact: true }).fill('lead battery');
   await page.getByRole('button', { name: 'Old lead battery, 7 Ah' }).click();
-  await expect(page.getByRole('dialog').getByLabel('capacity', { exact: true })).toHaveValue('40');
+  await expect(page.getByRole('dialog').getByLabel('Capacity', { exact: true })).toHaveValue('40');
 });
 
 test('a number of the outing itself is kept with the outing', async ({ page }) => {

@@ -142,11 +142,11 @@ export type Facts =
       strengthKg: number;
       leaderKg: number;
     }
-  | { code: 'rig-over-rod'; rig: string; rod: string; mainKg: number; rodKg: number }
+  | { code: 'rig-over-rod'; rig: string; rigId: string; rod: string; mainKg: number; rodKg: number }
   | { code: 'rig-window'; rig: string; rigId: string; lureG: number; fromG: number; toG: number }
   | { code: 'rig-guides'; rig: string; rigId: string; clip: string; leaderM: number; rodM: number }
-  | { code: 'rig-knot'; rig: string; knot: string }
-  | { code: 'rig-spool'; rig: string; spoolM: number; runM: number }
+  | { code: 'rig-knot'; rig: string; rigId: string; rodM: number; knot: string }
+  | { code: 'rig-spool'; rig: string; rigId: string; spoolM: number; runM: number }
   | { code: 'rig-bites'; rig: string; rigId: string; leader: string }
   | { code: 'spares-few' | 'spares-many'; item: string; have: number; carry: number; expected: number; hours: number }
   | {

@@ -187,6 +187,9 @@ function candidates(one: Found, j: Judging): Repair[] {
     case 'anchor-no-release':
     case 'pole-no-hold':
     case 'rig-weak':
+    case 'rig-over-rod':
+    case 'rig-knot':
+    case 'rig-spool':
     case 'rig-window':
     case 'rig-guides':
     case 'rig-bites':

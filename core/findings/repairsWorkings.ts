@@ -2,7 +2,9 @@ import { anchorGear, anchorOf } from '../holding/anchorSheet';
 import { batteryOf } from '../power/powerSheet';
 import type { KindId } from '../gear/kinds';
 import type { Item } from '../outing/item';
+import { newRig } from '../outing/rigs';
 import type { Rig } from '../outing/workings';
+import { knots } from '../tackle/knots';
 import { figure } from '../units/words';
 import type { Facts, Repair } from './finding';
 import type { Judging } from './judging';
@@ -15,6 +17,9 @@ type WorkingsFacts = Of<
   | 'anchor-no-release'
   | 'pole-no-hold'
   | 'rig-weak'
+  | 'rig-over-rod'
+  | 'rig-knot'
+  | 'rig-spool'
   | 'rig-window'
   | 'rig-guides'
   | 'rig-bites'
@@ -41,15 +46,21 @@ export function workingsRepairs(facts: WorkingsFacts, j: Judging, hours: () => R
       return [withoutAnchor, ...hours()];
     case 'rig-weak':
       return facts.role === 'clip' ? [...strongerClips(facts, j), tiedDirect(facts)] : weakerLeaders(facts, j);
-    case 'rig-guides':
+    case 'rig-over-rod':
+      return otherLines(facts, j, (item) => (item.attributes.breakKg ?? Infinity) <= facts.rodKg);
+    case 'rig-spool': {
+      const now = partOf(facts.rigId, 'mainId', j)?.attributes.diameterMm ?? Infinity;
+      return otherLines(facts, j, (item) => (item.attributes.diameterMm ?? Infinity) < now);
+    }
+    case 'rig-knot':
       return [
-        setRig(facts.rigId, { leaderM: shorter(facts.rodM) }, `shorten the leader to ${figure(shorter(facts.rodM))} m`),
-        tiedDirect(facts),
+        setRig(facts.rigId, { mainKnot: 'slim braid knot' }, `tie the ${knots['slim braid knot'].name}`),
+        shorterLeader(facts),
       ];
+    case 'rig-guides':
+      return [shorterLeader(facts), tiedDirect(facts)];
     case 'rig-window':
-      return owned(j, ({ attributes: { lureG } }) => lureG !== undefined && lureG >= facts.fromG && lureG <= facts.toG)
-        .filter((item) => aboard(j, item))
-        .map((item) => setRig(facts.rigId, { lureId: item.id, lureG: null }, `tie on something from ${item.name}`));
+      return [...otherLures(facts, j), ...otherRods(facts, j)];
     case 'rig-bites':
       return owned(j, ({ qualities }) => qualities.includes('bites')).map((item) =>
         setRig(
@@ -117,6 +128,57 @@ function setRig(rigId: string, change: Partial<Rig>, words: string): Repair {
 function tiedDirect({ rigId }: { rigId: string }): Repair {
   return setRig(rigId, { connection: 'direct', clipId: null }, 'tie it on directly');
 }
+function shorterLeader({ rigId, rodM }: { rigId: string; rodM: number }): Repair {
+  return setRig(rigId, { leaderM: shorter(rodM) }, `shorten the leader to ${figure(shorter(rodM))} m`);
+}
+function partOf(rigId: string, part: 'mainId' | 'leaderId', { outing, looked }: Judging): Item | null {
+  const id = outing.rigs.find((one) => one.id === rigId)?.[part] ?? null;
+  return id === null ? null : (looked.items.get(id) ?? null);
+}
+
+/** Another main line of the same kind, the strongest that fits first; then with a leader that breaks before it. */
+function otherLines({ rigId }: { rigId: string }, j: Judging, fits: (item: Item) => boolean): Repair[] {
+  const now = partOf(rigId, 'mainId', j);
+  const strong = ({ attributes }: Item) => attributes.breakKg ?? 0;
+  const lines = owned(j, (item) => item.kind === now?.kind && item.id !== now.id && fits(item)).sort(
+    (a, b) => strong(b) - strong(a),
+  );
+  return [
+    ...lines.map((line) => setRig(rigId, { mainId: line.id }, `spool ${line.name}`)),
+    ...lines.flatMap((line) =>
+      leaders(j, strong(line)).map((leader) =>
+        setRig(rigId, { mainId: line.id, leaderId: leader.id }, `spool ${line.name}, with ${leader.name} before it`),
+      ),
+    ),
+  ];
+}
+function otherLures({ rigId, fromG, toG }: Of<'rig-window'>, j: Judging): Repair[] {
+  return owned(j, ({ attributes: { lureG } }) => lureG !== undefined && lureG >= fromG && lureG <= toG)
+    .filter((item) => aboard(j, item))
+    .map((item) => setRig(rigId, { lureId: item.id, lureG: null }, `tie on something from ${item.name}`));
+}
+/** A rod aboard that casts it: one that is not rigged yet first. */
+function otherRods({ rigId, lureG }: Of<'rig-window'>, j: Judging): Repair[] {
+  const rigged = new Set(j.outing.rigs.map((one) => one.rodId));
+  return owned(j, (item) => {
+    const { castMinG, castMaxG } = item.attributes;
+    return castMinG !== undefined && castMaxG !== undefined && lureG >= castMinG && lureG <= castMaxG;
+  })
+    .filter((item) => aboard(j, item))
+    .sort((a, b) => Number(rigged.has(a.id)) - Number(rigged.has(b.id)))
+    .flatMap((item) => {
+      const { rodId, mainId, mainKnot, leaderId, leaderM, leaderKnot } = newRig(rigId, item, j.looked);
+      const line = mainId === null ? null : j.looked.items.get(mainId);
+      return [
+        setRig(rigId, { rodId }, `put it on ${item.name}`),
+        setRig(
+          rigId,
+          { rodId, mainId, mainKnot, leaderId, leaderM, leaderKnot },
+          `put it on ${item.name}, with ${line?.name ?? 'another line'}`,
+        ),
+      ];
+    });
+}
 /** A hand less than what would run into the guides. */
 function shorter(rodM: number): number {
   return Math.max(0.3, Math.floor((rodM - 0.35) * 10) / 10);
@@ -128,12 +190,16 @@ function strongerClips(facts: Of<'rig-weak'>, j: Judging): Repair[] {
   ).map((item) => setRig(facts.rigId, { clipId: item.id }, `use ${item.name}`));
 }
 function weakerLeaders(facts: Of<'rig-weak'>, j: Judging): Repair[] {
+  return leaders(j, facts.leaderKg).map((item) => setRig(facts.rigId, { leaderId: item.id }, `use ${item.name}`));
+}
+/** Leaders that break before so much, kg. */
+function leaders(j: Judging, belowKg: number): Item[] {
   return owned(
     j,
     (item) =>
       (item.kind === 'leader-spool' || item.kind === 'fluoro-leader' || item.kind === 'heavy-leader') &&
-      (item.attributes.breakKg ?? Infinity) < facts.leaderKg,
-  ).map((item) => setRig(facts.rigId, { leaderId: item.id }, `use ${item.name}`));
+      (item.attributes.breakKg ?? Infinity) < belowKg,
+  );
 }
 
 function otherBatteries(facts: Of<'battery-short'>, j: Judging): Repair[] {

@@ -162,12 +162,21 @@ describe('rigs', () => {
   });
   it('carry no line stronger than the rod', () => {
     expect(find('rig-over-rod', ready, attribute('braid', { breakKg: 14 }))).toBeNull();
-    expect(find('rig-over-rod', ready, attribute('braid', { breakKg: 14.1 }))?.level).toBe('mind');
+    const strong = attribute('braid', { breakKg: 14.1 });
+    const over = find('rig-over-rod', ready, strong);
+    expect(over?.level).toBe('mind');
+    expect(over?.repairs.length).toBeGreaterThan(0);
+    for (const repair of over?.repairs ?? [])
+      expect(find('rig-over-rod', applyRepair(ready, repair, now), strong)).toBeNull();
   });
   it('throw a lure inside the rod’s window, ends included', () => {
     for (const lureG of [60, 200]) expect(find('rig-window', rig({ lureG }))).toBeNull();
     for (const lureG of [59, 201]) expect(find('rig-window', rig({ lureG }))?.level).toBe('mind');
     expect(find('rig-window', rig({ lureG: 5, purpose: 'troll deep' })), 'nothing is cast').toBeNull();
+    const light = find('rig-window', rig({ lureG: 20 }));
+    expect(light?.repairs.map((repair) => repair.do === 'set-rig' && repair.words)).toContain(
+      'put it on Spinning rod, 2.1 m, with Thin braid, 0.13 mm',
+    );
   });
   it('keep a swivel out of the guides', () => {
     const swivel = (leaderM: number) => rig({ connection: 'swivel at the top', clipId: 'strong-snaps', leaderM });
@@ -175,7 +184,9 @@ describe('rigs', () => {
     const caught = find('rig-guides', swivel(1.61));
     expect(caught?.level).toBe('mind');
     expect(caught?.repairs[0]).toMatchObject({ do: 'set-rig', change: { leaderM: 1.5 } });
-    expect(find('rig-knot', rig({ connection: 'direct', leaderM: 2, mainKnot: 'double uni' }))?.level).toBe('note');
+    const thick = find('rig-knot', rig({ connection: 'direct', leaderM: 2, mainKnot: 'double uni' }));
+    expect(thick?.level).toBe('note');
+    expect(thick?.repairs[0]).toMatchObject({ change: { mainKnot: 'slim braid knot' } });
     expect(find('rig-knot', rig({ connection: 'direct', leaderM: 2 }))).toBeNull();
   });
   it('hold half as much again as the longest run', () => {
@@ -193,7 +204,10 @@ describe('rigs', () => {
     const rod = references.items.find((one) => one.id === 'spin-rod');
     const made = rod && newRig('new', rod, lookUp(ready, references));
     expect(rigSchema.safeParse(made).success).toBe(true);
-    expect(made).toMatchObject({ rodId: 'spin-rod', connection: 'direct' });
+    // The braid of 9 kg is above the rod's 7 kg: the thin one is spooled, with a leader that breaks before it.
+    expect(made).toMatchObject({ rodId: 'spin-rod', connection: 'direct', mainId: 'thin-braid' });
+    if (made) expect(find('rig-over-rod', { ...ready, rigs: [made] })).toBeNull();
+    if (made) expect(find('rig-weak', { ...ready, rigs: [made] })).toBeNull();
     const more = made ? withRig(ready, copiedRig(made, 'again')) : ready;
     expect(more.rigs).toHaveLength(3);
     expect(withoutRig(more, 'again').rigs).toEqual(ready.rigs);

@@ -16,16 +16,24 @@ export function copiedRig(rig: Rig, id: string): Rig {
   return { ...rig, id, name: `${rig.name}, again`.slice(0, 80) };
 }
 
-/** A rod rigged with the first line, leader and lure at hand, tied directly: a start to be changed. */
+const leaderKinds: ReadonlySet<Item['kind']> = new Set(['leader-spool', 'fluoro-leader', 'heavy-leader']);
+
+/** A rod rigged with the strongest line it is made for, a leader that breaks before it and a lure it casts, tied directly: a start to be changed. */
 export function newRig(id: string, rod: Item, { aboard, items, targets }: Looked): Rig {
   const owned = [...items.values()].filter((item) => item.condition === 'good');
   const carried = aboard.map(({ item }) => item);
-  const first = (list: readonly Item[], ...kinds: Item['kind'][]) =>
-    list.find((item) => kinds.includes(item.kind))?.id ?? null;
   const toothy = targets.some((one) => one.teeth === 'sharp');
+  const strong = (item: Item) => item.attributes.breakKg ?? 0;
+  const mains = owned
+    .filter(({ kind }) => (rod.kind === 'fly-rod' ? kind === 'fly-line' : kind === 'braid' || kind === 'mono'))
+    .sort((a, b) => strong(b) - strong(a));
+  const main = mains.find((item) => strong(item) <= (rod.attributes.breakKg ?? Infinity)) ?? mains.at(-1);
+  const leaders = [carried, owned].flatMap((list) =>
+    list.filter(({ kind }) => leaderKinds.has(kind)).sort((a, b) => strong(b) - strong(a)),
+  );
   const leader = toothy
-    ? carried.find((item) => item.qualities.includes('bites'))?.id
-    : first(carried, 'leader-spool', 'fluoro-leader', 'heavy-leader');
+    ? carried.find((item) => item.qualities.includes('bites'))
+    : (leaders.find((item) => strong(item) < (main ? strong(main) : Infinity)) ?? leaders[0]);
   const fits = carried.find(
     ({ attributes: { lureG } }) =>
       lureG !== undefined && lureG >= (rod.attributes.castMinG ?? 0) && lureG <= (rod.attributes.castMaxG ?? Infinity),
@@ -42,9 +50,9 @@ export function newRig(id: string, rod: Item, { aboard, items, targets }: Looked
             ? 'hand line'
             : 'cast',
     rodId: rod.id,
-    mainId: rod.kind === 'fly-rod' ? first(owned, 'fly-line') : first(owned, 'braid', 'mono'),
+    mainId: main?.id ?? null,
     mainKnot: 'slim braid knot',
-    leaderId: leader ?? null,
+    leaderId: leader?.id ?? null,
     leaderM: toothy ? 0.3 : 1.5,
     leaderKnot: toothy ? 'crimp' : 'palomar',
     connection: 'direct',

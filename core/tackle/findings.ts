@@ -48,7 +48,14 @@ function judgeRig(built: BuiltRig, { looked, e }: Judging): Found[] {
   const rodKg = rod?.attributes.breakKg;
   const mainKg = main?.attributes.breakKg;
   if (rodKg !== undefined && mainKg !== undefined && mainKg > rodKg)
-    tell('mind', mainKg - rodKg, { code: 'rig-over-rod', rig: rig.name, rod: rod?.name ?? '', mainKg, rodKg });
+    tell('mind', mainKg - rodKg, {
+      code: 'rig-over-rod',
+      rig: rig.name,
+      rigId: rig.id,
+      rod: rod?.name ?? '',
+      mainKg,
+      rodKg,
+    });
   const { castMinG, castMaxG, lengthM } = rod?.attributes ?? {};
   const casts = rig.purpose === 'cast' || rig.purpose === 'jig';
   if (casts && lureG !== null && castMinG !== undefined && castMaxG !== undefined)
@@ -77,10 +84,22 @@ function judgeRig(built: BuiltRig, { looked, e }: Judging): Found[] {
       rodM: lengthM,
     });
   else if (leader && lengthM !== undefined && rig.leaderM > lengthM - GUIDES_M + 1e-9 && !knots[rig.mainKnot].slim)
-    tell('note', rig.leaderM - lengthM, { code: 'rig-knot', rig: rig.name, knot: knots[rig.mainKnot].name });
+    tell('note', rig.leaderM - lengthM, {
+      code: 'rig-knot',
+      rig: rig.name,
+      rigId: rig.id,
+      rodM: lengthM,
+      knot: knots[rig.mainKnot].name,
+    });
   const runM = Math.max(0, ...looked.targets.map((one) => one.runM));
   if (built.spoolM !== null && built.spoolM < runM * SPOOL_TIMES)
-    tell('mind', runM * SPOOL_TIMES - built.spoolM, { code: 'rig-spool', rig: rig.name, spoolM: built.spoolM, runM });
+    tell('mind', runM * SPOOL_TIMES - built.spoolM, {
+      code: 'rig-spool',
+      rig: rig.name,
+      rigId: rig.id,
+      spoolM: built.spoolM,
+      runM,
+    });
   if (e.toothy && leader && !leader.qualities.includes('bites') && rig.purpose !== 'bait-catching')
     tell('mind', 1, { code: 'rig-bites', rig: rig.name, rigId: rig.id, leader: leader.name });
   return list;
