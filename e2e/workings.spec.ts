@@ -86,12 +86,20 @@ test('every chart has a table that says the same, and a sheet prints on one page
   const rows = ice.getByRole('row');
   await expect(rows.nth(1)).toHaveText(/0\.5$/);
   expect(await rows.count()).toBeGreaterThan(10);
-  for (const one of ['anchor', 'rigs', 'power', 'jig']) {
-    await visit(page, `/outings/cod-wreck/workings/${one}`);
+  for (const [outing, one] of [
+    ['cod-wreck', 'anchor'],
+    ['cod-wreck', 'rigs'],
+    ['mere-cup-day', 'power'],
+    ['venn-overnight', 'supplies'],
+    ['cod-wreck', 'jig'],
+  ] as const) {
+    await visit(page, `/outings/${outing}/workings/${one}`);
     await expect(page.getByRole('article')).toBeVisible();
-    const pdf = await page.pdf({ format: 'A4' });
-    const pages = pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length;
-    expect(pages, one).toBe(1);
+    for (const format of ['A4', 'Letter']) {
+      const pdf = await page.pdf({ format, margin: { top: '1cm', bottom: '1cm', left: '1cm', right: '1cm' } });
+      const pages = pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length;
+      expect(pages, `${one} on ${format}`).toBe(1);
+    }
   }
 });
 

@@ -7,6 +7,7 @@ import WavesOutlined from '@mui/icons-material/WavesOutlined';
 import Box from '@mui/material/Box';
 import { NavLink, Outlet, useMatch } from 'react-router';
 import { TallyStrokes } from '../parts/TallyStrokes';
+import { screenOnly } from '../parts/screenOnly';
 
 const places = [
   { to: '/outings', name: 'Outings', Icon: FormatListBulletedOutlined },
@@ -39,6 +40,7 @@ export function Shell() {
       <Box
         component="nav"
         aria-label="Places"
+        {...screenOnly}
         sx={{
           display: { xs: walking ? 'none' : 'flex', sm: 'flex' },
           flexDirection: { xs: 'row', sm: 'column' },
@@ -55,7 +57,6 @@ export function Shell() {
           borderTop: { xs: 1, sm: 0 },
           borderColor: { xs: 'divider', sm: 'divider' },
           zIndex: 10,
-          '@media print': { display: 'none' },
         }}
       >
         <Box sx={{ display: { xs: 'none', sm: 'flex' }, justifyContent: 'center', pt: 2, pb: 1.5 }} aria-hidden>

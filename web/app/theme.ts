@@ -56,7 +56,7 @@ export function makeTheme(name: ThemeName): Theme {
               transitionDuration: '0.01ms !important',
             },
           },
-          '@media print': { body: { background: '#fff' } },
+          '@media print': { body: { background: '#fff' }, '[data-screen-only]': { display: 'none !important' } },
         },
       },
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },

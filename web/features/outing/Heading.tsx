@@ -6,6 +6,7 @@ import { clockAt, dayInWords } from '#core/units/time';
 import { memo } from 'react';
 import type { Saving } from './editor';
 import { useDesk } from './desk';
+import { screenOnly } from '../../parts/screenOnly';
 
 /** The outing's name, where it goes, and how far its newest change has come. */
 export const Heading = memo(function Heading() {
@@ -44,7 +45,7 @@ export const Heading = memo(function Heading() {
           </>
         )}
       </Typography>
-      <Box sx={{ ml: 'auto', display: 'flex', alignItems: 'baseline', '@media print': { display: 'none' } }}>
+      <Box {...screenOnly} sx={{ ml: 'auto', display: 'flex', alignItems: 'baseline' }}>
         <Typography
           variant="caption"
           role="status"

@@ -8,6 +8,7 @@ import { countFindings } from '#core/findings/phrase';
 import { LevelMark } from '../../parts/LevelMark';
 import { FindingNote } from './FindingNote';
 import { useDesk } from './desk';
+import { screenOnly } from '../../parts/screenOnly';
 
 /** The column at the right: this station's findings, then the rest. */
 export function Margin({ station }: { station: Station }) {
@@ -37,12 +38,12 @@ export function MarginBar({ station, inPlace = false }: { station: Station; inPl
   const worst = assessment.findings.find((one) => one.accepted === null)?.level;
   return (
     <Box
+      {...screenOnly}
       sx={{
         display: { xs: 'block', md: 'none' },
         position: inPlace ? 'static' : 'sticky',
         bottom: { xs: 60, sm: 0 },
         zIndex: 9,
-        '@media print': { display: 'none' },
       }}
     >
       <Button

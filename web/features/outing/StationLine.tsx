@@ -3,6 +3,7 @@ import { memo } from 'react';
 import { NavLink } from 'react-router';
 import { TallyStrokes } from '../../parts/TallyStrokes';
 import { useDesk } from './desk';
+import { screenOnly } from '../../parts/screenOnly';
 
 /** The stations in the order people work, each with its strokes. Any can be opened at any time. */
 export const StationLine = memo(function StationLine() {
@@ -19,12 +20,12 @@ export const StationLine = memo(function StationLine() {
     <Box
       component="nav"
       aria-label="Stations"
+      {...screenOnly}
       sx={{
         display: 'flex',
         gap: { xs: 0.75, sm: 3 },
         px: { xs: 2, sm: 3 },
         mt: 0.5,
-        '@media print': { display: 'none' },
       }}
     >
       {stations.map(({ to, name, tally }) => (

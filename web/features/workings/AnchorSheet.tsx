@@ -18,6 +18,7 @@ import { AnchorDrawing } from './AnchorDrawing';
 import { Answer, Figures, HourMarks, InPlace, Nothing, Pick, Sheet, Sum } from './parts';
 import { swingCircle } from './swing';
 import { useTrial } from './trialContext';
+import { screenOnly } from '../../parts/screenOnly';
 
 const may = { yes: 'yes', 'with care': 'care', no: 'no' } as const;
 
@@ -181,7 +182,7 @@ export function AnchorSheet() {
         √(({figure(sum.scope)} × {figure(hour.depthM + workings.attachHeightM)})² −{' '}
         {figure(hour.depthM + workings.attachHeightM)}²)
       </Sum>
-      <Box sx={{ mt: 2, '@media print': { display: 'none' } }}>
+      <Box {...screenOnly} sx={{ mt: 2 }}>
         <WaterChart
           water={water}
           height={220}

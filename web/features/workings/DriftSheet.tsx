@@ -10,6 +10,7 @@ import { WaterChart } from '../../parts/WaterChart';
 import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
+import { screenOnly } from '../../parts/screenOnly';
 
 /** How fast the boat leaves the mark, with and without each drogue. */
 export function DriftSheet() {
@@ -126,7 +127,7 @@ export function DriftSheet() {
         limit={{ value: target, name: 'wanted' }}
         label="Drift by the hour, without and with each drogue; the same figures stand in the table"
       />
-      <Box sx={{ '@media print': { display: 'none' } }}>
+      <Box {...screenOnly}>
         <WaterChart
           water={water}
           height={220}

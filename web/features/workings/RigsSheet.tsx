@@ -13,6 +13,7 @@ import { useDesk } from '../outing/desk';
 import { RigDrawing } from './RigDrawing';
 import { InPlace, Nothing, Pick, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
+import { screenOnly } from '../../parts/screenOnly';
 
 /** Each rod put together end to end; the weak part marked. */
 export function RigsSheet() {
@@ -29,7 +30,7 @@ export function RigsSheet() {
       {outing.rigs.map((one) => (
         <OneRig key={one.id} built={buildRig(one, looked.items)} rods={rods} />
       ))}
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 2, '@media print': { display: 'none' } }}>
+      <Box {...screenOnly} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 2 }}>
         {bare.map((rod) => (
           <Button
             key={rod.id}
@@ -224,7 +225,7 @@ function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
           result={`${figure(built.rod.attributes.castMinG, 0)} to ${figure(built.rod.attributes.castMaxG ?? 0, 0)} g; ${mass(built.lureG / 1000)} is tied on`}
         />
       )}
-      <Box sx={{ display: 'flex', gap: 1, '@media print': { display: 'none' } }}>
+      <Box {...screenOnly} sx={{ display: 'flex', gap: 1 }}>
         <Button onClick={() => edit((now) => withRig(now, copiedRig(rig, crypto.randomUUID())))}>Copy this rig</Button>
         <Button
           onClick={() => {

@@ -10,6 +10,7 @@ import { ApiError } from '../../app/api';
 import { useSay } from '../../parts/Spoken';
 import { useDesk } from '../outing/desk';
 import { useDocuments, useKept } from '../reference/queries';
+import { screenOnly } from '../../parts/screenOnly';
 
 const workingsWords = {
   alignment: 'where the anchor is led to',
@@ -122,13 +123,13 @@ export function TriedBar({
     <Box
       component="section"
       aria-label="Tried, not kept"
+      {...screenOnly}
       sx={{
         border: 1,
         borderColor: 'text.primary',
         borderRadius: 1,
         p: 1.5,
         mb: 2,
-        '@media print': { display: 'none' },
       }}
     >
       <Typography variant="body2" sx={{ fontWeight: 700 }}>

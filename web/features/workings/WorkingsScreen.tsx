@@ -21,6 +21,7 @@ import { SuppliesSheet } from './SuppliesSheet';
 import { TriedBar } from './TriedBar';
 import { type Trial, TrialContext } from './trialContext';
 import { useDesk } from '../outing/desk';
+import { screenOnly } from '../../parts/screenOnly';
 
 const sheets: Record<SheetId, ComponentType> = {
   rigs: RigsSheet,
@@ -87,11 +88,11 @@ export function WorkingsScreen() {
         <Box
           component="nav"
           aria-label="Sheets"
+          {...screenOnly}
           sx={{
             display: 'flex',
             flexDirection: { xs: 'row', lg: 'column' },
             overflowX: 'auto',
-            '@media print': { display: 'none' },
           }}
         >
           {sheetIds.map((id) => (
@@ -132,7 +133,7 @@ export function WorkingsScreen() {
             </Alert>
           )}
           <Open key={open} />
-          <Button variant="outlined" onClick={() => window.print()} sx={{ mt: 3, '@media print': { display: 'none' } }}>
+          <Button {...screenOnly} variant="outlined" onClick={() => window.print()} sx={{ mt: 3 }}>
             Print this sheet
           </Button>
         </Box>

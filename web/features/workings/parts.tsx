@@ -1,20 +1,25 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { type ReactNode, useId, useState } from 'react';
+import { type ReactNode, useId, useRef, useState } from 'react';
 import type { FindingLevel } from '#core/findings/finding';
 import type { Change } from '#core/outing/trial';
 import { LevelMark } from '../../parts/LevelMark';
 import { serif } from '../../app/theme';
 import { useTrial } from './trialContext';
+import { screenOnly } from '../../parts/screenOnly';
+import { usePrintFit } from './usePrintFit';
 
 /** One sheet: what it is of, its drawing, its lines, its answer. Prints on one page. */
 export function Sheet({ title, facts, children }: { title: string; facts: ReactNode; children: ReactNode }) {
+  const article = useRef<HTMLElement>(null);
+  usePrintFit(article);
   return (
     <Box
       component="article"
+      ref={article}
       aria-label={title}
-      sx={{ maxWidth: 720, '@media print': { maxWidth: 'none', zoom: 0.66 } }}
+      sx={{ maxWidth: 720, '@media print': { maxWidth: 'none', zoom: 'var(--print-zoom, 0.66)' } }}
     >
       <Typography variant="h2" sx={{ fontSize: '1.6rem' }}>
         {title}
@@ -258,7 +263,7 @@ export function Figures({
   rows: readonly (readonly string[])[];
 }) {
   return (
-    <Box component="details" sx={{ mt: 2, '@media print': { display: 'none' } }}>
+    <Box component="details" {...screenOnly} sx={{ mt: 2 }}>
       <Box component="summary" sx={{ cursor: 'pointer', py: 1, typography: 'body2' }}>
         {name}, as a table
       </Box>
