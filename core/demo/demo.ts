@@ -21,7 +21,8 @@ export interface Demo {
 /** The demo data as of an instant: the same instant gives the same data. */
 export function demo(now: Instant): Demo {
   const today = dateAt(now, 'utc');
-  const waters = demoWaters(demoDawn(now).at);
+  const { at: dawn, nine } = demoDawn(now);
+  const waters = demoWaters(dawn, nine);
   const references: References = {
     angler: demoAngler,
     craft: demoCraft,

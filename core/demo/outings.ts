@@ -23,10 +23,15 @@ function sunClock({ latDeg, lonDeg }: { latDeg: number; lonDeg: number }, date: 
 }
 
 /** The launch of the outing off the Long Grey: twenty minutes before sunrise. */
-export function demoDawn(now: Instant): { date: string; launchAt: string; at: Instant } {
+export function demoDawn(now: Instant): { date: string; launchAt: string; at: Instant; nine: Instant } {
   const date = demoDay(now);
   const launchAt = shiftClock(sunClock({ latDeg: 47.5, lonDeg: -18.5 }, date).rise, -20);
-  return { date, launchAt, at: instantOf(date, launchAt, zone) ?? now };
+  return {
+    date,
+    launchAt,
+    at: instantOf(date, launchAt, zone) ?? now,
+    nine: instantOf(date, '09:00', zone) ?? now,
+  };
 }
 
 type Figures = Omit<Hour, 'at'>;
@@ -326,6 +331,6 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
         several('bottle', 3),
       ],
     },
-    ...moreDemoOutings(longGrey, dawn),
+    ...moreDemoOutings(longGrey),
   ];
 }

@@ -24,16 +24,15 @@ const unused = new Set(['mirror', 'e-flare', 'patch', 'first-aid', 'dry-set', 'f
 /**
  * The rest of the invented waters: a night on the river with three boats, a flat to stand on in the heat, a competition whose battery
  * meets a cold morning, and an anchor in a hole where the stream runs hard.
- * @param like an outing whose other answers they share @param dawn hh:mm of the first light at sea
+ * @param like an outing whose other answers they share
  */
-export function moreDemoOutings(like: Outing, dawn: string): readonly Outing[] {
+export function moreDemoOutings(like: Outing): readonly Outing[] {
   const { date } = like.brief;
   const hours = (launchAt: string, minutes: number) => {
     const homeAt = shiftClock(launchAt, minutes);
     return { date, launchAt, turnAt: null, homeAt, alarmAt: shiftClock(homeAt, 60), nights: 0, landingId: null };
   };
   const direct = { out: [], home: [] };
-  const cod = shiftClock(dawn, 45);
   return [
     {
       ...like,
@@ -180,7 +179,7 @@ export function moreDemoOutings(like: Outing, dawn: string): readonly Outing[] {
         waterId: 'saltern-beach',
         launchId: 'saltern-gap',
         areaId: 'deep-hole',
-        ...hours(cod, 400),
+        ...hours('08:00', 400),
         route: direct,
         trip: 'open-water',
         techniques: ['jigging', 'anchored bait'],

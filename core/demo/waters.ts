@@ -42,8 +42,9 @@ const saltern = { latDeg: 47.1, lonDeg: -19.3 };
 /**
  * Every place here is invented; the positions lie in open ocean, so that sun and season are plausible and nothing else is there.
  * @param dawn the launch of the outing off the Long Grey: its tide is made for that morning
+ * @param nine nine o'clock of the same morning: the stream off Saltern is hardest then, and slack at noon
  */
-export function demoWaters(dawn: Instant): readonly Water[] {
+export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
   const charts = demoCharts();
   const mere = {
     type: 'fresh' as const,
@@ -327,7 +328,7 @@ export function demoWaters(dawn: Instant): readonly Water[] {
         300000, 250000, 200000, 90000, 20000, 4000, 1500, 700, 500, 700, 1500, 5000, 30000, 120000, 250000, 300000,
       ],
       tide: { meanM: 2.1, constituents: peakingAt({ M2: 1.2, S2: 0.4, K1: 0.08 }, dawn + 3 * HOUR_MS) },
-      stream: { towardDeg: 95, steadyMps: 0, constituents: peakingAt({ M2: 0.35, S2: 0.1 }, dawn + HOUR_MS) },
+      stream: { towardDeg: 95, steadyMps: 0, constituents: peakingAt({ M2: 0.35, S2: 0.1 }, nine) },
       chart: charts.saltern,
       traffic: 'some',
       coverage: 'patchy',

@@ -1,7 +1,8 @@
 import { count, duration, figure, listed, mass } from '../units/words';
 import type { Sentences } from './phrase';
 
-const shutWhy = {
+/** Why no anchor may be set, by what forbids it. */
+export const shutWhy = {
   stream: 'From one metre a second an anchor pulls a small boat under.',
   school: 'Your own rule is stricter than the limit.',
   beam: 'Lying across it, the boat fills and rolls.',

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import { useState } from 'react';
+import { shutWhy } from '#core/findings/phraseWorkings';
 import { HOLDING, alignments, scopeShare, surge } from '#core/holding/anchor';
 import {
   type AnchorHour,
@@ -155,7 +156,11 @@ export function AnchorSheet() {
         <Answer
           of="holds, over the load"
           value={sum.margin === null ? 'no load' : `${figure(sum.margin)} ×`}
-          limit={`wanted: at least ${LEAST_MARGIN}, scope ${LEAST_SCOPE}`}
+          limit={
+            at.leave.may === 'no'
+              ? `Not at ${hour.clock}, in ${figure(hour.streamMps, 2)} m/s. ${shutWhy[at.leave.why]}`
+              : `wanted: at least ${LEAST_MARGIN}, scope ${LEAST_SCOPE}`
+          }
           level={level}
         />
         <HourMarks

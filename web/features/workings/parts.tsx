@@ -190,7 +190,7 @@ export function Answer({
   level: FindingLevel | null;
 }) {
   return (
-    <Box sx={{ minWidth: 150 }}>
+    <Box sx={{ minWidth: 150, maxWidth: 300 }}>
       <Typography variant="caption" color="textSecondary" component="p">
         {of}
       </Typography>
