@@ -52,6 +52,7 @@ test('a number is tried, felt, put back; tried again and kept where it belongs',
   await expect(power).toContainText('lasts, with so much to spare');
   await expect(margin(page), 'only tried: the judgement stands').toContainText('does not last the day');
   const tried = page.getByRole('region', { name: 'Tried, not kept' });
+  await expect(tried).toContainText(/would be settled: Mind Old lead battery, 7 Ah does not last the day/);
   await tried.getByRole('button', { name: 'Put back' }).click();
   await expect(power).toContainText('short by');
   await expect(tried).toBeHidden();

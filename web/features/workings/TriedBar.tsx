@@ -2,13 +2,18 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { assess } from '#core/findings/assess';
+import { differenceOf } from '#core/findings/difference';
+import { levelNames, sayFinding } from '#core/findings/phrase';
 import { attributes } from '#core/gear/attributes';
 import { type Change, changeKey, changedCraft, changedItem, changedWater, tryChange } from '#core/outing/trial';
 import { figure } from '#core/units/words';
 import { ApiError } from '../../app/api';
 import { useSay } from '../../parts/Spoken';
+import { LevelMark } from '../../parts/LevelMark';
 import { useDesk } from '../outing/desk';
+import { useTrial } from './trialContext';
 import { useDocuments, useKept } from '../reference/queries';
 import { screenOnly } from '../../parts/screenOnly';
 
@@ -149,6 +154,7 @@ export function TriedBar({
           </Box>
         );
       })}
+      <Felt />
       {trouble && (
         <Alert severity="warning" variant="outlined" sx={{ mt: 1 }}>
           {trouble}
@@ -157,3 +163,38 @@ export function TriedBar({
     </Box>
   );
 }
+
+/** What the judgement would say with it: what comes, goes, or reads otherwise. */
+function Felt() {
+  const { outing, references } = useTrial();
+  const { assessment, answers, now } = useDesk();
+  const difference = useMemo(
+    () => differenceOf(assessment.findings, assess(outing, references, answers, now, { withRepairs: false }).findings),
+    [assessment, outing, references, answers, now],
+  );
+  const lines = (['come', 'turned', 'gone'] as const).flatMap((way) =>
+    difference[way].map((finding) => ({ way, finding })),
+  );
+  return (
+    <Box component="ul" aria-label="What the judgement would say" sx={{ listStyle: 'none', m: 0, mt: 0.5, p: 0 }}>
+      {lines.length === 0 && (
+        <Typography component="li" variant="body2" color="textSecondary">
+          Kept, no Stop or Mind would come or go.
+        </Typography>
+      )}
+      {lines.map(({ way, finding }) => (
+        <Box
+          component="li"
+          key={finding.key}
+          sx={{ display: 'flex', gap: 1, alignItems: 'center', typography: 'body2', py: 0.25 }}
+        >
+          <LevelMark level={finding.level} size={15} />
+          <span>
+            {feltWords[way]} {levelNames[finding.level]} <b>{sayFinding(finding.facts).title}</b>
+          </span>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+const feltWords = { come: 'would come:', turned: 'would read:', gone: 'would be settled:' } as const;
