@@ -47,6 +47,11 @@ export function makeTheme(name: ThemeName): Theme {
     components: {
       MuiCssBaseline: {
         styleOverrides: {
+          html: {
+            colorScheme: name === 'paper' ? 'light' : 'dark',
+            // A white scroll bar beside the water would undo what the red theme spares.
+            scrollbarColor: `${c.slate} ${c.paper}`,
+          },
           body: { fontVariantNumeric: 'tabular-nums', accentColor: c.tide },
           ':focus-visible': { outline: `3px solid ${c.tide}`, outlineOffset: 2 },
           'h1, h2, h3': { textWrap: 'balance' },

@@ -6,6 +6,7 @@ import { shiftClock } from '#core/units/time';
 import { duration, figure } from '#core/units/words';
 import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
+import { useDesk } from '../outing/desk';
 import { useTrial } from './trialContext';
 
 const chemistryWords = {
@@ -20,6 +21,10 @@ const chemistryWords = {
 export function PowerSheet() {
   const { looked, e, outing } = useTrial();
   const sheet = powerSheet(looked, e, outing.workings);
+  // What is shortest stands first, by what is kept: a number that is tried moves nothing from under the fingers.
+  const desk = useDesk();
+  const kept = powerSheet(desk.looked, desk.assessment.exposures, desk.doc.workings).supplies;
+  const spare = new Map(kept.map(({ item, sum }) => [item.id, sum.spareWh]));
   const evening = eveningList(looked);
   if (sheet.supplies.length === 0 && sheet.without.length === 0)
     return <Nothing>Nothing that draws and no battery is aboard. Put them in under Kit.</Nothing>;
@@ -44,7 +49,7 @@ export function PowerSheet() {
         </Typography>
       )}
       {sheet.supplies
-        .toSorted((a, b) => a.sum.spareWh - b.sum.spareWh)
+        .toSorted((a, b) => (spare.get(a.item.id) ?? 0) - (spare.get(b.item.id) ?? 0))
         .map((supply) => (
           <Battery
             key={supply.item.id}

@@ -36,6 +36,11 @@ const sheets: Record<SheetId, ComponentType> = {
   cold: ColdSheet,
 };
 
+/** On a phone the sheets lie in a row: the open one is brought into it. */
+function intoView(node: HTMLElement | null): void {
+  node?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+}
+
 /** Settled here: whether the sums hold, seen with their numbers. What would annoy: an answer without the working, or a trial kept by accident. */
 export function WorkingsScreen() {
   const { doc, references, assessment } = useDesk();
@@ -101,6 +106,7 @@ export function WorkingsScreen() {
               component={NavLink}
               to={`/outings/${doc.id}/workings/${id}`}
               aria-current={id === open ? 'page' : undefined}
+              ref={id === open ? intoView : undefined}
               sx={{
                 display: 'flex',
                 alignItems: 'center',

@@ -52,7 +52,7 @@ export function Sum({
         py: 0.5,
         lineHeight: 1.7,
         fontVariantNumeric: 'tabular-nums',
-        '& b': { whiteSpace: 'nowrap' },
+        '& b': { whiteSpace: { xs: 'normal', sm: 'nowrap' } },
       }}
     >
       {name} = {children}
