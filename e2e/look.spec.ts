@@ -19,6 +19,8 @@ const screens = [
   '/waters',
   '/waters/ostrey-sound',
   '/reference/species/pike',
+  '/reference/needs',
+  '/reference/practice',
   '/reference/rules',
   '/settings',
 ];

@@ -52,3 +52,53 @@ test('a rule is written, bites in the outing, is written out, and read back besi
   await expect(page.getByRole('region', { name: 'Ostrey rules, read' })).toContainText('Byelaw 99');
   await expect(page.getByRole('region', { name: 'Ostrey coast rules' })).toBeVisible();
 });
+
+test('a reversed range is said at its field; the kept fish is the one then open', async ({ page }) => {
+  await page.goto('/reference/species/bonefish');
+  await page.getByRole('button', { name: /^A fish of your own/ }).click();
+  const form = page.getByRole('dialog');
+  await form.getByLabel('Its name').fill('Cay bonefish');
+  await form.getByLabel('Line, from').fill('12');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(form.getByText('The second must not be smaller than the first.')).toBeVisible();
+  await expect(form.getByLabel('Line, to')).toBeFocused();
+  await expect(form.getByLabel('Line, from')).toHaveValue('12');
+  await form.getByLabel('Line, from').fill('5');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('heading', { name: 'Cay bonefish' })).toBeVisible();
+});
+
+test('a need is looked up with what would meet it, and the schools with their reasons', async ({ page }) => {
+  await page.goto('/reference/needs');
+  await page.getByLabel('Find a need or a thing').fill('drysuit');
+  await expect(page.getByRole('status')).toHaveText('2 needs');
+  await page.getByText('Dressed for the water').click();
+  await expect(page.getByText('Without it: In water this cold, hands stop working')).toBeVisible();
+  await expect(page.getByText(/^In the locker: .*Drysuit/)).toBeVisible();
+  await page.getByRole('link', { name: 'Practice' }).click();
+  const jacket = page.getByRole('region', { name: 'Life jacket' });
+  await expect(jacket.getByRole('listitem').filter({ hasText: 'Foam' })).toContainText('yours');
+});
+
+test('a rule of how much is asked in its own unit, and a size window that is none is refused', async ({ page }) => {
+  await page.goto('/reference/rules');
+  await page.getByRole('button', { name: 'New pack' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByLabel('Name of the pack').fill('Trial byelaws');
+  await form.getByLabel('Authority').fill('Trial Board');
+  await form.getByRole('button', { name: 'Add' }).click();
+  await form.getByLabel('What', { exact: true }).click();
+  await page.getByRole('option', { name: 'Drinking water' }).click();
+  await form.getByLabel('How much, if it says so').fill('3');
+  await form.getByLabel('Another rule').click();
+  await page.getByRole('option', { name: 'From what size a fish may be kept' }).click();
+  await form.getByRole('button', { name: 'Add' }).click();
+  await form.getByLabel('To, if it says so').fill('0.3');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(form.getByText('Longer than the length it begins at, or leave it empty.')).toBeVisible();
+  await form.getByLabel('To, if it says so').fill('0.6');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  const pack = page.getByRole('region', { name: 'Trial byelaws' });
+  await expect(pack).toContainText('Drinking water, always, at least 3 L.');
+  await expect(pack).toContainText('kept only from 40 cm to 60 cm');
+});

@@ -61,6 +61,14 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../features/species/SpeciesScreen')).SpeciesScreen }),
           },
           {
+            path: 'needs',
+            lazy: async () => ({ Component: (await import('../features/needs/NeedsScreen')).NeedsScreen }),
+          },
+          {
+            path: 'practice',
+            lazy: async () => ({ Component: (await import('../features/practice/PracticeScreen')).PracticeScreen }),
+          },
+          {
             path: 'rules',
             lazy: async () => ({ Component: (await import('../features/rules/RulesScreen')).RulesScreen }),
           },

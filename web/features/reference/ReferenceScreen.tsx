@@ -4,10 +4,12 @@ import { Page } from '../../parts/Page';
 
 const parts = [
   { to: '/reference/species', name: 'Species' },
+  { to: '/reference/needs', name: 'Needs' },
   { to: '/reference/rules', name: 'Rules' },
+  { to: '/reference/practice', name: 'Practice' },
 ] as const;
 
-/** What is looked up: the fish, and the law as far as it is held here. */
+/** What is looked up: the fish, what outings ask for, the law as far as it is held here, and where practice differs. */
 export function ReferenceScreen() {
   return (
     <Page title="Reference" lead="Usual practice, rounded. The law of the place and those who know it come first.">

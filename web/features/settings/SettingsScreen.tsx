@@ -2,12 +2,15 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { Link as RouterLink } from 'react-router';
+import { practice, schoolIds } from '#core/needs/practice';
 import { usualSchools } from '#core/outing/usualSchools';
 import { type Angler, anglerSchema } from '#core/outing/angler';
 import { ApiError, type Kept } from '../../app/api';
@@ -40,20 +43,6 @@ const fresh: Angler = {
   schools: usualSchools,
   contact: { name: '', phone: '' },
 };
-
-/** Questions on which practitioners disagree, in the profile's own names. */
-const schools = [
-  { name: 'tackle', label: 'How much tackle' },
-  { name: 'jacket', label: 'Life jacket' },
-  { name: 'connection', label: 'Lure tied with' },
-  { name: 'landing', label: 'Fish landed with' },
-  { name: 'phone', label: 'Phone kept' },
-  { name: 'sounder', label: 'A sounder is' },
-  { name: 'fishStore', label: 'Fish kept in' },
-  { name: 'visibility', label: 'Seen by' },
-  { name: 'skill', label: 'A new boat: first' },
-  { name: 'riverAnchor', label: 'Anchoring in a current' },
-] as const;
 
 /** Settled here: who goes, with what limits, and how the screen looks. What would annoy: limits set by somebody else. */
 export function SettingsScreen() {
@@ -145,16 +134,19 @@ function Profile({ kept }: { kept: Kept<Angler> | null }) {
       </Box>
       <Typography variant="h3">Your school, where practice differs</Typography>
       <Typography variant="body2" color="textSecondary">
-        Both sides of each are sound. What you choose here is proposed first; it never lowers what must be aboard.
+        Both sides of each are sound. What you choose here is proposed first; it never lowers what must be aboard.{' '}
+        <Link component={RouterLink} to="/reference/practice">
+          What each side says
+        </Link>
       </Typography>
       <Box sx={grid}>
-        {schools.map(({ name, label }) => (
+        {schoolIds.map((id) => (
           <FormChoice
-            key={name}
+            key={id}
             control={control}
-            name={`schools.${name}`}
-            label={label}
-            options={asOptions(anglerSchema.shape.schools.shape[name].options)}
+            name={`schools.${id}`}
+            label={practice[id].question}
+            options={asOptions(anglerSchema.shape.schools.shape[id].options)}
           />
         ))}
       </Box>

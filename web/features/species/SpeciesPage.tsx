@@ -1,12 +1,10 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { useTheme } from '@mui/material/styles';
 import { Link as RouterLink } from 'react-router';
-import { type Range, type Species, handlingFor, heightOf, powerFor, techniquesFor } from '#core/species/species';
-import type { Shape } from '#core/species/speciesRows';
-import { capital, figure, listed, mass } from '#core/units/words';
-import { useWidth } from '../../parts/timeAxis';
+import { type Range, type Species, handlingFor, powerFor, techniquesFor } from '#core/species/species';
+import { capital, figure, listed } from '#core/units/words';
+import { FishDrawing, metres } from './FishDrawing';
 
 const habitatWords = { fresh: 'fresh water', estuary: 'estuaries', coast: 'coasts', open: 'open water' } as const;
 const teethWords = {
@@ -14,7 +12,6 @@ const teethWords = {
   fine: 'fine teeth, which do not cut line',
   sharp: 'teeth that cut line',
 } as const;
-const metres = (m: number) => (m < 1 ? `${figure(m * 100, 0)} cm` : `${figure(m, 2)} m`);
 const range = ([low, high]: Range, unit: string) => `${figure(low)} to ${figure(high)} ${unit}`;
 
 /** One fish: its sizes to scale, where it stands, what takes it, and how it is held. */
@@ -44,7 +41,7 @@ export function SpeciesPage({ species }: { species: Species }) {
       <Typography variant="h2" sx={{ fontSize: '2rem' }}>
         {capital(species.name)}
       </Typography>
-      <Sizes species={species} />
+      <FishDrawing species={species} />
       {species.hazard !== '' && (
         <Typography sx={{ my: 1.5 }}>
           <b>Mind the hand:</b> {species.hazard}.
@@ -94,82 +91,4 @@ export function SpeciesPage({ species }: { species: Species }) {
       </Typography>
     </Box>
   );
-}
-
-/** The usual and the largest likely fish on one rule, to scale. */
-function Sizes({ species }: { species: Species }) {
-  const { inks } = useTheme();
-  const [ref, width] = useWidth<HTMLDivElement>(600);
-  const most = Math.ceil(species.largest.lengthM * 5) / 5;
-  const x = (m: number) => 4 + (m / most) * (width - 24);
-  const scale = (width - 24) / most;
-  const [largest, usual] = [species.largest.lengthM, species.usual.lengthM];
-  const tall = (size: Species['usual']) => (tallOf[species.shape](size) * scale) / 2;
-  const [tallest, usualTall] = [tall(species.largest), tall(species.usual)];
-  const top = tallest + 4;
-  const below = top + tallest + usualTall + 12;
-  const rule = below + usualTall + 12;
-  const apart = most > 1.2 ? 5 : 1;
-  const marks = Array.from({ length: Math.round(most * 5) + 1 }, (_, i) => i);
-  const words = `Usual to ${metres(usual)} and ${mass(species.usual.massKg)}; largest likely ${metres(largest)} and ${mass(species.largest.massKg)}`;
-  return (
-    <Box ref={ref} sx={{ my: 1.5 }}>
-      <svg width="100%" height={rule + 26} role="img" aria-label={words} fill="none" style={{ display: 'block' }}>
-        <g stroke={inks.ink} strokeWidth={1.6} strokeLinejoin="round">
-          <path d={outlines[species.shape](x(largest), top, tallest)} />
-          <path d={outlines[species.shape](x(usual), below, usualTall)} />
-        </g>
-        <path d={`M4 ${rule}H${x(most)}`} stroke={inks.slate} />
-        {marks.map((i) => (
-          <g key={i}>
-            <path d={`M${x(i / 5)} ${rule}v${i % 5 === 0 ? 8 : 5}`} stroke={inks.slate} />
-            {i % apart === 0 && (
-              <text
-                x={x(i / 5)}
-                y={rule + 22}
-                fontSize={11}
-                textAnchor={i === 0 ? 'start' : 'middle'}
-                fill={inks.slate}
-              >
-                {i === 0 ? '0' : metres(i / 5)}
-              </text>
-            )}
-          </g>
-        ))}
-      </svg>
-      <Typography>{words}.</Typography>
-    </Box>
-  );
-}
-
-const tallOf: Record<Shape, (size: Species['usual']) => number> = {
-  round: heightOf,
-  flat: ({ lengthM }) => lengthM * 0.5,
-  ray: ({ lengthM }) => lengthM * 0.62,
-};
-
-/** Plain outlines from the nose at the left to `end`, half of `tall` to either side of the line `y`. */
-const outlines: Record<Shape, (end: number, y: number, tall: number) => string> = {
-  round: (end, y, tall) =>
-    mirrored(
-      y,
-      (way) =>
-        `C${end * 0.14} ${y + way * tall * 1.25} ${end * 0.52} ${y + way * tall * 1.22} ${end * 0.86} ${y + way * tall * 0.22}L${end} ${y + way * tall * 0.72}L${end - tall * 0.25} ${y}`,
-    ),
-  flat: (end, y, tall) =>
-    mirrored(
-      y,
-      (way) =>
-        `C${end * 0.06} ${y + way * tall * 0.5} ${end * 0.22} ${y + way * tall} ${end * 0.42} ${y + way * tall}S${end * 0.74} ${y + way * tall * 0.3} ${end * 0.84} ${y + way * tall * 0.18}C${end * 0.9} ${y + way * tall * 0.3} ${end * 0.96} ${y + way * tall * 0.4} ${end} ${y + way * tall * 0.36}L${end - tall * 0.08} ${y}`,
-    ),
-  ray: (end, y, tall) =>
-    mirrored(
-      y,
-      (way) =>
-        `C${end * 0.1} ${y + way * tall * 0.25} ${end * 0.2} ${y + way * tall * 0.8} ${end * 0.32} ${y + way * tall}C${end * 0.4} ${y + way * tall * 0.7} ${end * 0.46} ${y + way * tall * 0.3} ${end * 0.5} ${y + way * tall * 0.12}L${end} ${y}`,
-    ),
-};
-
-function mirrored(y: number, side: (way: 1 | -1) => string): string {
-  return `M4 ${y}${side(-1)}M4 ${y}${side(1)}`;
 }
