@@ -2,7 +2,9 @@ import { NO_FIGURES } from '../outing/hours';
 import type { Outing } from '../outing/outing';
 import { emptyLog } from '../outing/log';
 import { HOUR_MS, addDays, instantOf, isoAt, shiftClock } from '../units/time';
+import { placeAt } from './charts';
 import { always, once, several } from './outings';
+import { venn } from './waters';
 
 /** A day of the same figures every hour, three days long. */
 function evenHours(date: string, zone: string, figures: Partial<Outing['conditions']['hours'][number]>) {
@@ -17,6 +19,9 @@ function evenHours(date: string, zone: string, figures: Partial<Outing['conditio
     at: isoAt(midnight + i * HOUR_MS, zone),
   }));
 }
+
+/** A point in the middle of the Venn, so many metres east and north of the upper bridge. */
+const bend = (name: string, east: number, north: number) => ({ ...placeAt(venn, east, north), name });
 
 /** Aboard last week, and not wanted. */
 const unused = new Set(['mirror', 'e-flare', 'patch', 'first-aid', 'dry-set', 'four-piece', 'hook-cutter']);
@@ -49,7 +54,14 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
         ...hours('09:00', 420),
         nights: 1,
         landingId: 'mill-meadow',
-        route: direct,
+        route: {
+          out: [
+            bend('the first bend', 510, -95),
+            bend('the gravel bend', 1010, -110),
+            bend('the tail of the lower rapid', 1520, 66),
+          ],
+          home: [bend('the alders', 2210, 125), bend('the mill bend', 2890, -35)],
+        },
         party: 3,
         craftId: 'dunlin',
         trip: 'river-overnight',

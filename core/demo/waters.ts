@@ -35,7 +35,7 @@ const plain: Pick<
 
 const ostrey = { latDeg: 47.5, lonDeg: -18.5 };
 const hallow = { latDeg: 48.2, lonDeg: -17.9 };
-const venn = { latDeg: 47.9, lonDeg: -17.2 };
+export const venn = { latDeg: 47.9, lonDeg: -17.2 };
 const lantern = { latDeg: 19.4, lonDeg: -42.6 };
 const saltern = { latDeg: 47.1, lonDeg: -19.3 };
 

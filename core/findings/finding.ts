@@ -169,7 +169,8 @@ export type Facts =
       emptyAfterH: number | null;
       reserve: number;
     }
-  | { code: 'second-too-slow'; homeAt: string | null; deadline: string };
+  | { code: 'second-too-slow'; homeAt: string | null; deadline: string }
+  | { code: 'way-over-land'; legs: readonly string[] };
 export type FindingCode = Facts['code'];
 
 /** An action that would settle a finding; applied by one function that returns a new outing. */

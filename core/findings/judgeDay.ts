@@ -1,6 +1,7 @@
 import { clockAt } from '../units/time';
 import { isDark, lightOfDay, noonOf } from '../conditions/light';
 import { alarmInstant } from '../needs/catalogueAlive';
+import { overLand } from '../passage/shore';
 import { type Found, found } from './finding';
 import type { Judging } from './judging';
 
@@ -21,6 +22,7 @@ export const dayJudgements: readonly ((j: Judging) => Found[])[] = [
   fog,
   bars,
   secondPropulsion,
+  wayOverLand,
 ];
 
 function wayHeld({ e: { plan }, looked }: Judging): Found[] {
@@ -142,4 +144,18 @@ function secondPropulsion({ e: { plan }, looked, outing, needs }: Judging): Foun
     deadline: clockAt(plan.deadline, zone),
   } as const;
   return [found('mind', 'physics', 'brief', plan.homeAtSpare === null ? 1e9 : plan.homeAtSpare - alarm, facts)];
+}
+
+/** A straight leg over land is shorter than the way one takes: every hour worked out from it is too early. */
+function wayOverLand({ e: { plan }, looked: { water } }: Judging): Found[] {
+  if (!plan || !water) return [];
+  const legs = plan.legs.filter(({ leg }) => overLand(leg.from, leg.to, water.launches, water.chart));
+  return legs.length === 0
+    ? []
+    : [
+        found('mind', 'physics', 'brief', legs.length, {
+          code: 'way-over-land',
+          legs: legs.map(({ leg }) => leg.name),
+        }),
+      ];
 }

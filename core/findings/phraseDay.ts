@@ -1,4 +1,4 @@
-import { capital, figure } from '../units/words';
+import { capital, figure, listed } from '../units/words';
 import type { FindingCode } from './finding';
 import type { Sentences } from './phrase';
 
@@ -12,6 +12,7 @@ type DayCode = Extract<
   | 'fog'
   | 'bar-low'
   | 'second-too-slow'
+  | 'way-over-land'
 >;
 
 /** What the day and the way have to say. */
@@ -59,5 +60,9 @@ export const daySentences: Sentences<DayCode> = {
       homeAt === null
         ? 'At its pace, wind and stream of those hours are stronger. If the first fails, you do not get in by yourself.'
         : `You said ${deadline}. If the first fails out there, help is called while you are on your way.`,
+  }),
+  'way-over-land': ({ legs }) => ({
+    title: 'The way leads over land',
+    text: `By the chart held here: ${listed(legs)}. Draw it round, so that distance and hours are those of the way you take.`,
   }),
 };

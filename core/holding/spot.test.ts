@@ -5,7 +5,8 @@ import { demo } from '../demo/demo';
 import type { Outing } from '../outing/outing';
 import { lookUp } from '../outing/references';
 import { speedOf } from '../passage/flow';
-import { distanceBetween } from '../passage/geo';
+import { type Chart, EMPTY_CHART } from '../outing/chart';
+import { distanceBetween, fromPlane } from '../passage/geo';
 import { HOUR_MS } from '../units/time';
 import { driftPath, groundDrift } from './driftPath';
 import { spotHours } from './spot';
@@ -74,9 +75,46 @@ describe('a drift over the ground', () => {
       air: { east: 3, north: 0 },
       windMps: 3,
     }));
-    const path = driftPath(area, even, () => 0.25);
+    const { points: path, ashoreAt } = driftPath(area, even, EMPTY_CHART, () => 0.25);
+    expect(ashoreAt).toBeNull();
     expect(path).toHaveLength(3);
     expect(distanceBetween(area, path[0] ?? area)).toBeLessThan(0.01);
     expect(distanceBetween(area, path[2] ?? area)).toBeCloseTo(900, 0);
+  });
+  it('ends at the shore, at the hour it comes there', () => {
+    if (!first) throw new Error('There are hours.');
+    const start = Date.parse('2026-05-16T06:00:00Z');
+    const even = [0, 1, 2].map((i) => ({
+      ...first,
+      at: start + i * 1_800_000,
+      stream: { east: 0, north: 0 },
+      air: { east: 3, north: 0 },
+      windMps: 3,
+    }));
+    // A shore 675 m to the east: three quarters of an hour at a quarter of a metre a second.
+    const corners = [
+      [675, -500],
+      [1675, -500],
+      [1675, 500],
+      [675, 500],
+      [675, -500],
+    ].map(([x = 0, y = 0]): [number, number] => {
+      const { lonDeg, latDeg } = fromPlane(area, { x, y });
+      return [lonDeg, latDeg];
+    });
+    const shore: Chart = {
+      type: 'FeatureCollection',
+      features: [
+        {
+          type: 'Feature',
+          properties: { shows: 'land', depthM: null, name: '' },
+          geometry: { type: 'Polygon', coordinates: [corners] },
+        },
+      ],
+    };
+    const { points, ashoreAt } = driftPath(area, even, shore, () => 0.25);
+    expect(points).toHaveLength(3);
+    expect(distanceBetween(area, points[2] ?? area)).toBeCloseTo(675, 0);
+    expect(((ashoreAt ?? 0) - start) / 60_000).toBeCloseTo(45, 1);
   });
 });

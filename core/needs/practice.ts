@@ -25,7 +25,7 @@ export const practice: { [S in SchoolId]: Question<Schools[S]> } = {
     answers: {
       foam: 'Works always, worn or thrown, punctured or not.',
       'manual inflatable': 'Cool and slim, so that it stays on in the heat; it waits for your hand.',
-      'automatic inflatable': 'Turns up the face of someone who cannot help himself; goes off when soaked.',
+      'automatic inflatable': 'Turns up the face of one who can no longer help themselves; goes off when soaked.',
     },
     here: 'Any approved one that fits counts. An inflatable has its cylinder and date looked at; an automatic one in surf, rapids or spray is a Mind. Weak swimmers, cold water and surf speak for foam.',
   },

@@ -70,7 +70,12 @@ function OneNeed({ id, items, today }: { id: NeedId; items: readonly Item[]; tod
         <b>{title}</b>
         <Box component="span" sx={{ color: 'text.secondary', typography: 'body2' }}>
           {' '}
-          · {owned.length === 0 ? 'nothing owned' : `${owned.length} ${plural(owned.length, 'thing')} owned`}
+          ·{' '}
+          {means.length === 0
+            ? 'by what you do'
+            : owned.length === 0
+              ? 'nothing owned'
+              : `${owned.length} ${plural(owned.length, 'thing')} owned`}
         </Box>
       </Box>
       <Box sx={{ pl: 2.5, pb: 1.5 }}>

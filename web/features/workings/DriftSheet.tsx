@@ -2,8 +2,9 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { drift } from '#core/holding/drift';
 import { AIR_DENSITY, FRESH_WATER, SALT_WATER } from '#core/units/constants';
+import { clockAt } from '#core/units/time';
 import { figure } from '#core/units/words';
-import { driftPath, groundDrift } from '#core/holding/driftPath';
+import { type Drifted, driftPath, groundDrift } from '#core/holding/driftPath';
 import { bearingOf, speedOf } from '#core/passage/flow';
 import type { Flow } from '#core/passage/travel';
 import { WaterChart } from '../../parts/WaterChart';
@@ -44,6 +45,13 @@ export function DriftSheet() {
   const r = Math.sqrt((AIR_DENSITY * craft.lateralAirM2) / (waterDensity * craft.lateralWaterM2));
   const wanted = most.diameterForTargetM ?? 0;
   const widest = drogues.length > 0 ? Math.max(...drogues.map((one) => one.mouthM)) : null;
+  const bare = driftPath(area, e.spot, water.chart, (hour) => at(hour.windMps, null).withoutDrogueMps);
+  const slowed =
+    widest === null ? null : driftPath(area, e.spot, water.chart, (hour) => at(hour.windMps, widest).driftMps ?? 0);
+  const ashore = ({ ashoreAt }: Drifted) =>
+    ashoreAt === null
+      ? 'it comes to no shore in these hours'
+      : `it comes ashore about ${clockAt(ashoreAt, water.timeZone)}`;
   const lines = [
     { name: 'no drogue', unit: 'm/s', values: e.spot.map((hour) => at(hour.windMps, null).withoutDrogueMps) },
     ...drogues.slice(0, 3).map(({ item, mouthM }) => ({
@@ -134,24 +142,17 @@ export function DriftSheet() {
           label="The way of a boat left to drift from the mark, with the stream: without a drogue, and dashed with the widest"
           around={{ place: area, radiusM: 900 }}
           lines={[
-            {
-              points: driftPath(area, e.spot, (hour) => at(hour.windMps, null).withoutDrogueMps),
-              dashed: false,
-              name: 'no drogue',
-            },
-            ...(widest === null
-              ? []
-              : [
-                  {
-                    points: driftPath(area, e.spot, (hour) => at(hour.windMps, widest).driftMps ?? 0),
-                    dashed: true,
-                    name: 'widest',
-                  },
-                ]),
+            { points: bare.points, dashed: false, name: 'no drogue' },
+            ...(slowed === null ? [] : [{ points: slowed.points, dashed: true, name: 'widest' }]),
           ]}
         />
         <Typography variant="caption" color="textSecondary" component="p">
-          Left to drift from the mark, a ring each half hour, as if no shore stopped it; dashed with the widest drogue.
+          Left to drift from the mark, a ring each half hour{slowed ? '; dashed with the widest drogue' : ''}.{' '}
+          {water.chart.features.length === 0
+            ? 'No shore is drawn on this chart.'
+            : [`Without a drogue ${ashore(bare)}`, ...(slowed ? [`with the widest ${ashore(slowed)}`] : [])].join(
+                ', ',
+              ) + '. An estimate.'}
         </Typography>
       </Box>
       <Figures
