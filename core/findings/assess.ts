@@ -13,7 +13,7 @@ import { type Finding, type Found, findingLevels } from './finding';
 import { judgements } from './judgements';
 import { type Judging, judging } from './judging';
 import { type SheetId, sheetFor, sheetsInUse } from './sheets';
-import { repairsFor } from './repairs';
+import { type JudgeAgain, repairsFor } from './repairs';
 
 /** So many counted of so many. */
 export interface Tally {
@@ -51,7 +51,11 @@ export function assess(
 ): Assessment {
   const j = judging(outing, references, answers, now);
   const list = judge(j);
-  const judgeAgain = (repaired: Outing) => judge(judging(repaired, references, answers, now, j));
+  const again = (repaired: Outing) => judging(repaired, references, answers, now, j);
+  const judgeAgain: JudgeAgain = {
+    all: (repaired) => judge(again(repaired)),
+    any: (repaired, asked) => anyFound(again(repaired), asked),
+  };
   const findings = list.map((one): Finding => {
     const answerable = isAnswerable(one, j);
     const accepted = answerable ? acceptedReason(one, outing) : null;
@@ -97,6 +101,11 @@ function marked({ loadout }: Outing, { items }: Log): number {
 
 export function judge(j: Judging): Found[] {
   return judgements.flatMap((judgement) => judgement(j));
+}
+
+/** Whether any finding is of the kind asked for; judges no further than the first. */
+function anyFound(j: Judging, asked: (one: Found) => boolean): boolean {
+  return judgements.some((judgement) => judgement(j).some(asked));
 }
 
 /** Items aboard that no raised need asks for; a container with something in it is at work. */

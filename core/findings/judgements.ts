@@ -161,11 +161,10 @@ function behindTheSeat({ looked, e }: Judging): Found[] {
   const { massKg, items } = sternLoad(looked, e);
   if (massKg <= ratedKg * STERN_MIND) return [];
   const level = massKg > ratedKg * STERN_STOP ? 'stop' : 'mind';
-  const heaviest = items.slice(0, 3).map(({ item, entry }) => ({
-    id: item.id,
-    name: item.name,
-    massKg: item.massKg * entry.quantity,
-  }));
+  const heaviest = items
+    .map(({ item, entry }) => ({ id: item.id, name: item.name, massKg: item.massKg * entry.quantity }))
+    .toSorted((a, b) => b.massKg - a.massKg)
+    .slice(0, 3);
   return [
     found(level, 'physics', 'kit', massKg, { code: 'stern-load', massKg, ratedKg, craft: looked.craft.name, heaviest }),
   ];

@@ -23,7 +23,11 @@ const MOST_TRIED = 3;
 /** A boat laden too much already: so much more, kg, does not keep a missing thing from being offered. */
 const slackKg: Partial<Record<FindingCode, number>> = { overload: 2, 'stern-load': 2 };
 
-type Judge = (outing: Outing) => Found[];
+/** The judgement of a repaired outing: all of it, or whether it says anything of a kind. */
+export interface JudgeAgain {
+  all: (outing: Outing) => Found[];
+  any: (outing: Outing, asked: (one: Found) => boolean) => boolean;
+}
 
 /**
  * Repairs that settle a finding, cheapest sound one first. Each is carried out on a copy and judged:
@@ -34,7 +38,7 @@ export function repairsFor(
   j: Judging,
   references: References,
   before: readonly Found[],
-  judge: Judge,
+  judge: JudgeAgain,
 ): Repair[] {
   const offered: Repair[] = [];
   if (one.facts.code === 'need-unmet') {
@@ -54,15 +58,14 @@ export function repairsFor(
   return offered;
 }
 
-function settles(one: Found, repair: Repair, j: Judging, before: readonly Found[], judge: Judge): boolean {
-  const after = judge(applyRepair(j.outing, repair, j.now));
-  const worse = after.some((next) => {
+function settles(one: Found, repair: Repair, j: Judging, before: readonly Found[], judge: JudgeAgain): boolean {
+  return !judge.any(applyRepair(j.outing, repair, j.now), (next) => {
     if (next.level === 'note') return false;
+    if (next.key === one.key) return true;
     const was = before.find((earlier) => earlier.key === next.key);
     if (!was || was.level === 'note' || (next.level === 'stop' && was.level !== 'stop')) return true;
     return next.extent > was.extent + (slackKg[next.facts.code] ?? 1e-9);
   });
-  return !worse && !after.some((next) => next.key === one.key && next.level !== 'note');
 }
 
 type Added = Extract<Repair, { do: 'add-items' }>['items'][number];
@@ -77,7 +80,7 @@ function addingItems(
   j: Judging,
   references: References,
   before: readonly Found[],
-  judge: Judge,
+  judge: JudgeAgain,
   skip: number,
 ): Repair | 'none' | null {
   const known = new Set(before.map((earlier) => earlier.key));
@@ -92,9 +95,11 @@ function addingItems(
     const repair: Repair = { do: 'add-items', items: chosen };
     if (chosen.length > MOST_ADDED) return null;
     if (settles(one, repair, j, before, judge)) return repair;
-    open = judge(applyRepair(j.outing, repair, j.now)).flatMap((next) =>
-      next.facts.code === 'need-unmet' && next.level !== 'note' && !known.has(next.key) ? [next.facts] : [],
-    );
+    open = judge
+      .all(applyRepair(j.outing, repair, j.now))
+      .flatMap((next) =>
+        next.facts.code === 'need-unmet' && next.level !== 'note' && !known.has(next.key) ? [next.facts] : [],
+      );
   }
   return null;
 }

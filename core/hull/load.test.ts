@@ -26,7 +26,7 @@ const aboard = (
 };
 
 describe('what rides behind the seat', () => {
-  it('is counted by where each thing usually goes, as many as there are, heaviest first', () => {
+  it('is counted by where each thing usually goes, as many as there are', () => {
     const { looked, e } = aboard([
       ['pump', 1],
       ['bottle', 2],
@@ -37,7 +37,6 @@ describe('what rides behind the seat', () => {
     const behind = items.map(({ item }) => item.id);
     expect(behind).toContain('anchor');
     expect(behind, 'worn on the chest').not.toContain('radio');
-    expect(behind[0]).toBe('anchor');
     expect(sum).toBeCloseTo(
       looked.aboard
         .filter(({ item }) => behind.includes(item.id))
@@ -66,7 +65,7 @@ describe('what rides behind the seat', () => {
       return sternLoad(looked, e).items.map(({ item }) => item.id);
     };
     expect(behind(['radio', 1])).toEqual([]);
-    expect(behind(['radio', 1], ['crate', 1])).toEqual(['crate', 'radio']);
+    expect(behind(['radio', 1], ['crate', 1])).toEqual(['radio', 'crate']);
     expect(behind(['radio', 1, { apart: true }], ['crate', 1])).toEqual(['crate']);
   });
 });

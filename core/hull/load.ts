@@ -1,8 +1,7 @@
 import { kinds } from '../gear/kinds';
 import type { PlaceId } from '../gear/places';
 import type { Exposures } from '../exposures/exposures';
-import type { Item } from '../outing/item';
-import type { Aboard, Looked } from '../outing/references';
+import { type Aboard, type Looked, idsAboard } from '../outing/references';
 
 /** Shares of the maker's rating at which the product speaks. Rules of thumb; the maker's rating always wins. */
 export const LOAD_NOTE = 0.75;
@@ -11,7 +10,7 @@ export const LOAD_STOP = 1;
 /** The same for what rides behind the seat, against the maker's figure for the well. Where a thing really goes is not known: a quarter is left before a Stop. */
 export const STERN_MIND = 1;
 export const STERN_STOP = 1.25;
-const behindTheSeat: readonly PlaceId[] = ['tankwell', 'stern'];
+const behindTheSeat: ReadonlySet<PlaceId> = new Set<PlaceId>(['tankwell', 'stern']);
 
 /** What the hull carries, kg: angler, all that is aboard, and the fish expected. null without angler or craft. */
 export function carriedKg(looked: Looked, e: Exposures): number | null {
@@ -25,22 +24,24 @@ export function gearKg(looked: Looked): number {
 }
 
 /**
- * What rides behind the seat by where each thing usually goes, kg, heaviest first: in its container, if that is aboard. The fish
- * expected ride with their store. An estimate: where a thing really goes is the angler's.
+ * What rides behind the seat by where each thing usually goes, kg: in its container, if that is aboard. The fish expected ride with
+ * their store. An estimate: where a thing really goes is the angler's.
  */
 export function sternLoad(looked: Looked, e: Exposures): { massKg: number; items: readonly Aboard[] } {
-  const aboard = new Map(looked.aboard.map(({ item }) => [item.id, item]));
-  const behind = looked.aboard.filter((one) => behindTheSeat.includes(usualPlace(one, aboard)));
-  const fishKg = behind.some(({ item }) => kinds[item.kind].means.includes('cold-store')) ? e.keepKg : 0;
-  const heaviest = behind.toSorted((a, b) => massOf([b]) - massOf([a]));
-  return { massKg: massOf(behind) + fishKg, items: heaviest };
+  const ids = idsAboard(looked);
+  const items = looked.aboard.filter(
+    (one) => one.entry.withId === null && behindTheSeat.has(usualPlace(one, looked.items, ids)),
+  );
+  const fishKg = items.some(({ item }) => kinds[item.kind].means.includes('cold-store')) ? e.keepKg : 0;
+  return { massKg: massOf(items) + fishKg, items };
 }
 
 function massOf(aboard: readonly Aboard[]): number {
   return aboard.reduce((sum, { item, entry }) => sum + (entry.withId === null ? item.massKg * entry.quantity : 0), 0);
 }
 
-function usualPlace({ item, entry }: Aboard, aboard: ReadonlyMap<string, Item>): PlaceId {
-  const inside = entry.apart || item.containerId === null ? undefined : aboard.get(item.containerId);
+function usualPlace({ item, entry }: Aboard, items: Looked['items'], ids: ReadonlySet<string>): PlaceId {
+  const { containerId } = item;
+  const inside = !entry.apart && containerId !== null && ids.has(containerId) ? items.get(containerId) : undefined;
   return kinds[(inside ?? item).kind].place;
 }
