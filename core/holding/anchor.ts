@@ -52,6 +52,9 @@ export interface AnchorInput {
   /** The wave at which the pull has doubled, m; default 0.6. */
   surgeHsM?: number;
 }
+/** A pull smaller than this is none, N: a margin over it would say nothing. */
+const LEAST_LOAD_N = 1e-6;
+
 export interface AnchorSum {
   loadN: number;
   scopeTarget: number;
@@ -86,7 +89,7 @@ export function anchor(input: AnchorInput): AnchorSum {
   return {
     ...base,
     holdingN,
-    margin: loadN > 0 ? holdingN / loadN : null,
+    margin: loadN >= LEAST_LOAD_N ? holdingN / loadN : null,
     rodeAngleDeg: (angle * 180) / Math.PI,
     // At a scope of one the rode hangs straight up and down: no pull along it would ever be level.
     downPullN: scope > 1 ? loadN * Math.tan(angle) : loadN > 0 ? null : 0,
