@@ -16,12 +16,17 @@ export function KitScreen() {
     <Box
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, 1fr) 268px' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 268px' },
+        gridTemplateRows: { lg: 'auto 1fr' },
         columnGap: 3.5,
-        rowGap: 4,
+        rowGap: { xs: 3, lg: 0 },
       }}
     >
-      <Box sx={{ minWidth: 0 }}>
+      {/* First on a phone, where it would else lie under sixty needs. */}
+      <Box sx={{ minWidth: 0, gridColumn: { lg: 2 } }}>
+        <Proposal />
+      </Box>
+      <Box sx={{ minWidth: 0, gridColumn: { lg: 1 }, gridRow: { lg: '1 / span 2' } }}>
         {purposeIds.map((purpose) => {
           const ids: readonly string[] = needsByPurpose[purpose];
           const needs = assessment.needs.filter((need) => ids.includes(need.id));
@@ -46,8 +51,7 @@ export function KitScreen() {
           );
         })}
       </Box>
-      <Box sx={{ minWidth: 0 }}>
-        <Proposal />
+      <Box sx={{ minWidth: 0, gridColumn: { lg: 2 } }}>
         <Party />
         <Aboard />
       </Box>
