@@ -128,6 +128,7 @@ export function demoLocker(today: string): readonly Item[] {
       containerId: 'tray',
       attributes: { breakKg: 22 },
     }),
+    own('spare-reel', 'reel', 'Spare reel, deep spool', { attributes: { spoolM: 320, spoolMm: 0.25 } }),
     own('thin-braid', 'braid', 'Thin braid, 0.13 mm', { attributes: { breakKg: 6.5, diameterMm: 0.13, lengthM: 300 } }),
     own('leader-light', 'fluoro-leader', 'Fluorocarbon, 6 kg', {
       attributes: { breakKg: 6, diameterMm: 0.28, lengthM: 50 },

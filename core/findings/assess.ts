@@ -1,4 +1,3 @@
-import { kinds } from '../gear/kinds';
 import type { Exposures } from '../exposures/exposures';
 import { carriedKg, gearKg } from '../hull/load';
 import type { JudgedNeed } from '../needs/match';
@@ -13,6 +12,7 @@ import { type Finding, type Found, findingLevels } from './finding';
 import { judgements } from './judgements';
 import { type Judging, judging } from './judging';
 import { type SheetId, sheetFor, sheetsInUse } from './sheets';
+import { passengers } from '../needs/passengers';
 import { type JudgeAgain, repairsFor } from './repairs';
 
 /** So many counted of so many. */
@@ -78,7 +78,7 @@ export function assess(
     needs: j.needs,
     findings,
     openBlanks: open,
-    passengers: passengers(j),
+    passengers: passengers(j.needs, j.looked, outing),
     gearKg: gearKg(j.looked),
     carriedKg: carriedKg(j.looked, j.e),
     steps,
@@ -106,15 +106,6 @@ export function judge(j: Judging): Found[] {
 /** Whether any finding is of the kind asked for; judges no further than the first. */
 function anyFound(j: Judging, asked: (one: Found) => boolean): boolean {
   return judgements.some((judgement) => judgement(j).some(asked));
-}
-
-/** Items aboard that no raised need asks for; a container with something in it is at work. */
-function passengers({ needs, looked: { aboard } }: Judging): string[] {
-  const raised = new Set<string>(needs.map((need) => need.id));
-  const containers = new Set(aboard.map(({ item }) => item.containerId));
-  return aboard
-    .filter(({ item }) => !containers.has(item.id) && !kinds[item.kind].means.some((id) => raised.has(id)))
-    .map(({ item }) => item.id);
 }
 
 function isAnswerable(one: Found, { looked }: Judging): boolean {

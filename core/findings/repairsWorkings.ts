@@ -50,7 +50,12 @@ export function workingsRepairs(facts: WorkingsFacts, j: Judging, hours: () => R
       return otherLines(facts, j, (item) => (item.attributes.breakKg ?? Infinity) <= facts.rodKg);
     case 'rig-spool': {
       const now = partOf(facts.rigId, 'mainId', j)?.attributes.diameterMm ?? Infinity;
-      return otherLines(facts, j, (item) => (item.attributes.diameterMm ?? Infinity) < now);
+      return [
+        ...otherLines(facts, j, (item) => (item.attributes.diameterMm ?? Infinity) < now),
+        ...owned(j, ({ kind }) => kind === 'reel').map((reel) =>
+          setRig(facts.rigId, { reelId: reel.id }, `wind it on ${reel.name}`),
+        ),
+      ];
     }
     case 'rig-knot':
       return [

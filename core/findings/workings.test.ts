@@ -196,7 +196,15 @@ describe('rigs', () => {
     // 40 m is the longest run of pollack, 50 m of sea bass; half as much again is 75 m.
     const spool = (spoolM: number) => attribute('jig-rod', { spoolM, spoolMm: 0.18 });
     expect(find('rig-spool', ready, spool(75))).toBeNull();
-    expect(find('rig-spool', ready, spool(74.9))?.level).toBe('mind');
+    const short = find('rig-spool', ready, spool(74.9));
+    expect(short?.level).toBe('mind');
+    // Another reel is wound instead: what it holds counts, not what came with the rod.
+    const wound = short?.repairs.find((repair) => repair.do === 'set-rig' && repair.change.reelId === 'spare-reel');
+    expect(wound && find('rig-spool', applyRepair(ready, wound, now), spool(74.9))).toBeNull();
+    expect(judge(rig({ reelId: 'spare-reel' }, withItem(ready, 'spare-reel', 1))).passengers).not.toContain(
+      'spare-reel',
+    );
+    expect(judge(withItem(ready, 'spare-reel', 1)).passengers).toContain('spare-reel');
   });
   it('stand teeth where the fish has them', () => {
     const pike = brief(ready, { targets: ['pike'] });

@@ -5,8 +5,9 @@ import { demo } from '../demo/demo';
 import type { Outing } from '../outing/outing';
 import { lookUp } from '../outing/references';
 import { speedOf } from '../passage/flow';
-import { type Chart, EMPTY_CHART } from '../outing/chart';
-import { distanceBetween, fromPlane } from '../passage/geo';
+import { EMPTY_CHART } from '../outing/chart';
+import { landAt } from '../outing/testChart';
+import { distanceBetween } from '../passage/geo';
 import { HOUR_MS } from '../units/time';
 import { driftPath, groundDrift } from './driftPath';
 import { spotHours } from './spot';
@@ -92,26 +93,12 @@ describe('a drift over the ground', () => {
       windMps: 3,
     }));
     // A shore 675 m to the east: three quarters of an hour at a quarter of a metre a second.
-    const corners = [
+    const shore = landAt(area, [
       [675, -500],
       [1675, -500],
       [1675, 500],
       [675, 500],
-      [675, -500],
-    ].map(([x = 0, y = 0]): [number, number] => {
-      const { lonDeg, latDeg } = fromPlane(area, { x, y });
-      return [lonDeg, latDeg];
-    });
-    const shore: Chart = {
-      type: 'FeatureCollection',
-      features: [
-        {
-          type: 'Feature',
-          properties: { shows: 'land', depthM: null, name: '' },
-          geometry: { type: 'Polygon', coordinates: [corners] },
-        },
-      ],
-    };
+    ]);
     const { points, ashoreAt } = driftPath(area, even, shore, () => 0.25);
     expect(points).toHaveLength(3);
     expect(distanceBetween(area, points[2] ?? area)).toBeCloseTo(675, 0);

@@ -14,6 +14,7 @@ import { type Level, type Shortfall, worthOf } from './need';
 import { favours } from './schools';
 import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from './tackleBudget';
 import { type JudgedNeed, serviceLacks } from './match';
+import { passengers } from './passengers';
 
 /** What each thing costs beside its mass: room, leashes, attention. kg. */
 const CLUTTER_KG = 0.05;
@@ -118,16 +119,9 @@ function summary(
     return more > 0 && item ? [{ itemId, quantity, addedKg: item.massKg * more, needs: serves.get(itemId) ?? [] }] : [];
   });
   const j = judging(after, references, answers, now);
-  const raised = new Set<string>(j.needs.map((need) => need.id));
-  const containers = new Set(j.looked.aboard.map(({ item }) => item.containerId));
   return {
     add,
-    leave: j.looked.aboard
-      .filter(
-        ({ item }) =>
-          was.has(item.id) && !containers.has(item.id) && !kinds[item.kind].means.some((id) => raised.has(id)),
-      )
-      .map(({ item }) => item.id),
+    leave: passengers(j.needs, j.looked, after).filter((id) => was.has(id)),
     missing: j.needs
       .filter((need) => !need.met && need.level !== 'could')
       .map((need) => missing(need, j, references.items)),

@@ -50,6 +50,7 @@ export function newRig(id: string, rod: Item, { aboard, items, targets }: Looked
             ? 'hand line'
             : 'cast',
     rodId: rod.id,
+    reelId: null,
     mainId: main?.id ?? null,
     mainKnot: 'slim braid knot',
     leaderId: leader?.id ?? null,

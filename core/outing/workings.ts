@@ -51,6 +51,8 @@ export const rigSchema = z.strictObject({
   name: nameText,
   purpose: z.enum(rigPurposes),
   rodId: idText.nullable(),
+  /** Another reel than the rod's own; null: its own. */
+  reelId: idText.nullable().default(null),
   mainId: idText.nullable(),
   mainKnot: z.enum(knotIds),
   /** null: the main line goes straight to the lure. */

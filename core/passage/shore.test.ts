@@ -2,38 +2,22 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
 import { assess } from '../findings/assess';
-import type { Chart } from '../outing/chart';
 import { EMPTY_CHART } from '../outing/chart';
 import type { Outing } from '../outing/outing';
+import { landAt } from '../outing/testChart';
 import { noAnswers } from '../walkround/answers';
 import { fromPlane } from './geo';
 import { overLand, shoreCrossings } from './shore';
 
 const origin = { latDeg: 47, lonDeg: -19 };
 const at = (x: number, y: number) => fromPlane(origin, { x, y });
-/** A square island, corners so many metres east and north. */
-function island(west: number, south: number, east: number, north: number): Chart {
-  const ring = [
-    [west, south],
-    [east, south],
-    [east, north],
-    [west, north],
-    [west, south],
-  ].map(([x = 0, y = 0]): [number, number] => [at(x, y).lonDeg, at(x, y).latDeg]);
-  return {
-    type: 'FeatureCollection',
-    features: [
-      {
-        type: 'Feature',
-        properties: { shows: 'land', depthM: null, name: '' },
-        geometry: { type: 'Polygon', coordinates: [ring] },
-      },
-    ],
-  };
-}
-
 describe('a way and the shore', () => {
-  const square = island(400, -200, 600, 200);
+  const square = landAt(origin, [
+    [400, -200],
+    [600, -200],
+    [600, 200],
+    [400, 200],
+  ]);
   it('crosses an island at both its sides, and one beside it not at all', () => {
     const [into = 0, out = 0, ...more] = shoreCrossings(at(0, 0), at(1000, 0), square);
     expect([into, out, more.length]).toEqual([expect.closeTo(0.4, 3), expect.closeTo(0.6, 3), 0]);
@@ -70,27 +54,12 @@ describe('an outing whose way leads over land', () => {
     const water = references.waters.find((one) => one.id === ready?.brief.waterId);
     const area = water?.areas.find((one) => one.id === ready?.brief.areaId);
     if (!ready || !water || !area) throw new Error('The demo has a place to fish.');
-    const round = (east: number, north: number) => fromPlane(area, { x: east, y: north });
-    const rock: [number, number][] = [
-      [-400, -40],
-      [400, -40],
-      [400, 40],
-      [-400, 40],
-      [-400, -40],
-    ].map(([x = 0, y = 0]) => {
-      const { lonDeg, latDeg } = round(x, y + 250);
-      return [lonDeg, latDeg];
-    });
-    const chart: Chart = {
-      type: 'FeatureCollection',
-      features: [
-        {
-          type: 'Feature',
-          properties: { shows: 'land', depthM: null, name: 'a rock' },
-          geometry: { type: 'Polygon', coordinates: [rock] },
-        },
-      ],
-    };
+    const chart = landAt(area, [
+      [-400, 210],
+      [400, 210],
+      [400, 290],
+      [-400, 290],
+    ]);
     const waters = references.waters.map((one) => (one.id === water.id ? { ...one, chart } : one));
     expect(codes(ready, { ...references, waters })).toContain('way-over-land');
   });

@@ -15,6 +15,8 @@ export interface BuiltPart extends RigPart {
 export interface BuiltRig {
   rig: Rig;
   rod: Item | null;
+  /** What the line is wound on: a reel of its own, or the rod with the reel it came with. */
+  reel: Item | null;
   main: Item | null;
   leader: Item | null;
   clip: Item | null;
@@ -51,11 +53,13 @@ export function buildRig(one: Rig, items: ReadonlyMap<string, Item>): BuiltRig {
   if (one.connection === 'snap at the lure') add('clip', clip, null);
   const sum = parts.length > 0 ? rig({ parts, dragFraction: one.dragFraction }) : null;
   const weakest = sum ? (parts.find((part) => part.strengthKg === sum.strengthKg) ?? null) : null;
-  const { spoolM, spoolMm } = rod?.attributes ?? {};
+  const reel = find(one.reelId) ?? rod;
+  const { spoolM, spoolMm } = reel?.attributes ?? {};
   const diameterMm = main?.attributes.diameterMm;
   return {
     rig: one,
     rod,
+    reel,
     main,
     leader,
     clip,

@@ -63,9 +63,15 @@ export function LockerScreen() {
   }, [sorted, holding, sought, view, needId, used, today]);
   const chosen = useMemo(() => rows.filter(({ doc }) => ticked.has(doc.id)), [rows, ticked]);
   const tickable = useMemo(() => ({ ids: ticked, set: setTicked }), [ticked]);
+  const nameById = useMemo(() => new Map((data?.items ?? []).map(({ doc }) => [doc.id, doc.name])), [data]);
   const columns = useMemo<Column<Kept<Item>>[]>(
     () => [
-      { name: 'Kind', cell: ({ doc }) => kinds[doc.kind].name, by: ({ doc }) => kinds[doc.kind].name, wideOnly: true },
+      {
+        name: 'Kind',
+        cell: ({ doc }) => <Kind item={doc} inside={nameById.get(doc.containerId ?? '')} />,
+        by: ({ doc }) => kinds[doc.kind].name,
+        wideOnly: true,
+      },
       { name: 'Owned', number: true, cell: ({ doc }) => doc.quantity, by: ({ doc }) => doc.quantity },
       { name: 'Mass, each', number: true, cell: ({ doc }) => mass(doc.massKg), by: ({ doc }) => doc.massKg },
       {
@@ -76,7 +82,7 @@ export function LockerScreen() {
       },
       { name: 'State', cell: ({ doc }) => <State item={doc} today={today} />, by: ({ doc }) => soonest(doc, today) },
     ],
-    [today],
+    [today, nameById],
   );
   return (
     <Page
@@ -183,6 +189,19 @@ const idOf = ({ doc }: Kept<Item>) => doc.id;
 const nameOf = ({ doc }: Kept<Item>) => doc.name;
 // Drawn anew only when what it shows is another: typing in the field draws the field alone.
 const LockerTable = memo(DocumentTable<Kept<Item>>);
+
+function Kind({ item, inside }: { item: Item; inside: string | undefined }) {
+  return (
+    <>
+      {kinds[item.kind].name}
+      {inside !== undefined && (
+        <Box component="span" sx={{ color: 'text.secondary' }}>
+          , in {inside}
+        </Box>
+      )}
+    </>
+  );
+}
 
 /** What wants attention first: what does not count, then by the day on which something falls due. */
 function soonest(item: Item, today: string): string | null {

@@ -58,6 +58,7 @@ function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
   const leaders = owned(({ kind }) => kinds[kind].means.includes('leader'));
   const clips = owned(({ kind }) => kind === 'snaps' || kind === 'swivels');
   const lures = owned(({ kind }) => kinds[kind].means.some((id) => id === 'lures' || id === 'terminal'));
+  const reels = owned(({ kind }) => kind === 'reel');
   const knotOptions = knotIds.map((value) => ({ value, name: knots[value].name }));
   const run = Math.max(0, ...looked.targets.map((one) => one.runM));
   return (
@@ -109,6 +110,13 @@ function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
           value={rig.rodId ?? ''}
           options={[none, ...rods.map((rod) => ({ value: rod.id, name: rod.name }))]}
           onPick={(id) => set({ rodId: id || null })}
+        />
+        <span>reel</span>
+        <Pick
+          label={`Reel of ${rig.name}`}
+          value={rig.reelId ?? ''}
+          options={[{ value: '', name: 'the rod’s own' }, ...reels]}
+          onPick={(id) => set({ reelId: id || null })}
         />
         <span>main line</span>
         <Pick
@@ -198,18 +206,18 @@ function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
           />
         </Sum>
       )}
-      {built.spoolM !== null && built.rod && built.main && (
+      {built.spoolM !== null && built.reel && built.main && (
         <Sum
           name="on the spool"
           result={`${figure(built.spoolM, 0)} m, of which ${figure(Math.max(0, built.spoolM - run), 0)} m are left after a run of ${figure(run, 0)} m`}
         >
           <InPlace
-            label={`The spool of ${built.rod.name} holds`}
-            value={built.rod.attributes.spoolM ?? 0}
+            label={`The spool of ${built.reel.name} holds`}
+            value={built.reel.attributes.spoolM ?? 0}
             unit="m"
-            change={(value) => ({ on: 'item', itemId: built.rod?.id ?? '', field: 'spoolM', value })}
+            change={(value) => ({ on: 'item', itemId: built.reel?.id ?? '', field: 'spoolM', value })}
           />{' '}
-          × ({figure(built.rod.attributes.spoolMm ?? 0, 2)} mm ÷{' '}
+          × ({figure(built.reel.attributes.spoolMm ?? 0, 2)} mm ÷{' '}
           <InPlace
             label={`Diameter of ${built.main.name}`}
             value={built.main.attributes.diameterMm ?? 0}
