@@ -1,13 +1,12 @@
 import type { Blank } from '../outing/references';
 import { catalogue } from '../needs/catalogue';
-import { attributes } from '../gear/attributes';
 import type { GateBar } from '../walkround/gate';
 import { hullParts } from '../walkround/hullParts';
 import { capital, count, dayWords, distance, duration, figure, listed, mass, plural } from '../units/words';
 import type { Basis, Facts, Finding, FindingCode, Repair } from './finding';
 import { daySentences } from './phraseDay';
 import { workingsSentences } from './phraseWorkings';
-import { sayMeans, sayReason, sayShortfall } from './phraseNeeds';
+import { measured, sayMeans, sayReason, sayShortfall } from './phraseNeeds';
 
 export interface Sentence {
   title: string;
@@ -183,10 +182,7 @@ const sentences: Sentences<FindingCode> = {
 
 function unmetTitle({ needId, want, have }: Extract<Facts, { code: 'need-unmet' }>): string {
   const { title, amount } = catalogue[needId];
-  if (amount) {
-    const { unit } = attributes[amount];
-    return `${title}: ${figure(have)} of ${figure(want)} ${unit}`;
-  }
+  if (amount) return `${title}: ${figure(have)} of ${measured(amount, want)}`;
   return have > 0
     ? `${title}: ${count(have)} of ${count(want)}`
     : `${title}: ${want > 1 ? `none of ${count(want)}` : 'not met'}`;

@@ -1,4 +1,4 @@
-import { attributes } from '../gear/attributes';
+import { type AttributeId, attributes } from '../gear/attributes';
 import { catalogue } from '../needs/catalogue';
 import type { NeedId } from '../needs/ids';
 import type { Level, Reason, Shortfall } from '../needs/need';
@@ -126,10 +126,16 @@ export function whyNeed(need: { id: NeedId; level: Level; reasons: readonly Reas
   return `${levelWords[need.level]}: ${clauses}. ${catalogue[need.id].without}${confirm}`;
 }
 
+/** A figure with the unit of its measure: "3.8 L", "1 person". */
+export function measured(attribute: AttributeId, value: number): string {
+  const { unit } = attributes[attribute];
+  return `${figure(value)} ${unit === 'persons' && value === 1 ? 'person' : unit}`.trim();
+}
+
 /** "two ways", "3.8 L", or nothing when one means is enough. */
 export function wantedWords(need: { id: NeedId; want: number }): string {
   const { amount } = catalogue[need.id];
-  if (amount) return `${figure(need.want)} ${attributes[amount].unit}`;
+  if (amount) return measured(amount, need.want);
   return need.want > 1 ? `${count(need.want)} ${need.id === 'rod-retention' ? 'rods' : 'ways'}` : '';
 }
 

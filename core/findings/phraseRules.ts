@@ -15,7 +15,7 @@ function wanted(needId: NeedId, want: number): string {
 /** The unit in which a need is measured; null: its means are counted. */
 export function unitOf(needId: NeedId): string | null {
   const { amount }: Need = catalogue[needId];
-  return amount === undefined ? null : amount === 'persons' ? 'persons' : attributes[amount].unit;
+  return amount === undefined ? null : attributes[amount].unit;
 }
 
 /** A rule as a sentence, whatever its own words leave out. */

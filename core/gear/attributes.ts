@@ -11,7 +11,7 @@ export const attributes = {
   wattHours: { name: 'charge', unit: 'Wh' },
   watts: { name: 'draws', unit: 'W' },
   lureG: { name: 'lure mass', unit: 'g' },
-  persons: { name: 'persons', unit: '' },
+  persons: { name: 'room for', unit: 'persons' },
   fitFromKg: { name: 'fits a body from', unit: 'kg' },
   fitToKg: { name: 'fits a body to', unit: 'kg' },
   castMinG: { name: 'casts from', unit: 'g' },
