@@ -198,6 +198,7 @@ export function AnchorSheet() {
       </Box>
       <Figures
         name="Every anchor owned, at this hour"
+        open
         heads={['Anchor', 'Rode, m', 'Scope', 'Holds, N', 'Over the load', 'Mass']}
         rows={compared.map(({ one, at: then }) => [
           one.name,

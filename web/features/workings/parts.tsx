@@ -197,7 +197,16 @@ export function Answer({
       <Typography component="p" sx={{ fontFamily: serif, fontSize: '2.6rem', fontWeight: 600, lineHeight: 1.15 }}>
         {value}
       </Typography>
-      <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'center', typography: 'body2', color: 'text.secondary' }}>
+      <Box
+        sx={{
+          display: 'flex',
+          gap: 0.75,
+          alignItems: 'flex-start',
+          '& svg': { mt: 0.4 },
+          typography: 'body2',
+          color: 'text.secondary',
+        }}
+      >
         {level && <LevelMark level={level} size={15} />}
         {limit}
       </Box>
@@ -255,15 +264,18 @@ export function HourMarks({ hours, label }: { hours: readonly { clock: string; s
 /** The same figures as a table, folded away until it is asked for. */
 export function Figures({
   name,
+  open = false,
   heads,
   rows,
 }: {
   name: string;
+  /** Unfolded from the start. */
+  open?: boolean;
   heads: readonly string[];
   rows: readonly (readonly string[])[];
 }) {
   return (
-    <Box component="details" {...screenOnly} sx={{ mt: 2 }}>
+    <Box component="details" {...screenOnly} open={open} sx={{ mt: 2 }}>
       <Box component="summary" sx={{ cursor: 'pointer', py: 1, typography: 'body2' }}>
         {name}, as a table
       </Box>
