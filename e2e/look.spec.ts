@@ -21,6 +21,7 @@ const screens = [
   '/reference/species/pike',
   '/reference/needs',
   '/reference/practice',
+  '/reference/words',
   '/reference/rules',
   '/settings',
 ];

@@ -102,3 +102,13 @@ test('a rule of how much is asked in its own unit, and a size window that is non
   await expect(pack).toContainText('Drinking water, always, at least 3 L.');
   await expect(pack).toContainText('kept only from 40 cm to 60 cm');
 });
+
+test('a word of the field explains itself on focus, where it stands and in a list', async ({ page }) => {
+  await page.goto('/outings/ling-anchored/workings/anchor');
+  await page.getByText('scope', { exact: true }).first().focus();
+  await expect(page.getByRole('tooltip')).toContainText('Length of rode for each metre');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('tooltip')).toBeHidden();
+  await page.goto('/reference/words');
+  await expect(page.getByRole('definition').filter({ hasText: 'Length of rode for each metre' })).toBeVisible();
+});

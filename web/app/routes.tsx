@@ -69,6 +69,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../features/practice/PracticeScreen')).PracticeScreen }),
           },
           {
+            path: 'words',
+            lazy: async () => ({ Component: (await import('../features/words/WordsScreen')).WordsScreen }),
+          },
+          {
             path: 'rules',
             lazy: async () => ({ Component: (await import('../features/rules/RulesScreen')).RulesScreen }),
           },

@@ -8,6 +8,7 @@ import { clockAt } from '#core/units/time';
 import { capital, figure } from '#core/units/words';
 import { serif } from '../../app/theme';
 import { useDesk } from '../outing/desk';
+import { Term } from '../../parts/Term';
 
 const dash = '–';
 
@@ -38,7 +39,7 @@ export function TurnFor() {
   return (
     <Box component="section" aria-label="Turn for home">
       <Typography variant="body2" color="textSecondary">
-        {written === null ? 'Turn for home by' : 'You turn for home at'}
+        <Term id="turnBy">{written === null ? 'Turn for home by' : 'You turn for home at'}</Term>
       </Typography>
       <Typography component="p" sx={{ fontFamily: serif, fontWeight: 600, fontSize: '3.6rem', lineHeight: 1.05 }}>
         {plan.turnAt === null ? dash : clock(plan.turnAt)}
@@ -49,7 +50,7 @@ export function TurnFor() {
           : `${written === null ? '' : `At the latest ${clock(plan.latestTurn)}, `}to be in by ${clock(plan.deadline)}.`}{' '}
         {what && (
           <>
-            With the second propulsion: {clock(what.latestTurnSpare)}. With the wind a third stronger:{' '}
+            With the <Term id="secondPropulsion" />: {clock(what.latestTurnSpare)}. With the wind a third stronger:{' '}
             {clock(what.windier.latestTurn)}. An hour later{' '}
             {what.hourLater.homeAt === null ? 'the way home is shut' : `you are in at ${clock(what.hourLater.homeAt)}`}.
           </>

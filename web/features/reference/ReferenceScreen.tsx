@@ -7,6 +7,7 @@ const parts = [
   { to: '/reference/needs', name: 'Needs' },
   { to: '/reference/rules', name: 'Rules' },
   { to: '/reference/practice', name: 'Practice' },
+  { to: '/reference/words', name: 'Words' },
 ] as const;
 
 /** What is looked up: the fish, what outings ask for, the law as far as it is held here, and where practice differs. */

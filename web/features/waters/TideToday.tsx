@@ -11,6 +11,7 @@ import type { Water } from '#core/outing/water';
 import { DAY_MS, clockAt, dayInWords, instantOf } from '#core/units/time';
 import { figure } from '#core/units/words';
 import { type TimeAxis, pathOf, ticks, useWidth, xOf } from '../../parts/timeAxis';
+import { Term } from '../../parts/Term';
 
 const HEIGHT = 150;
 const TOP = 12;
@@ -84,7 +85,9 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
           {stream &&
             slackWaters(stream, from, to).map((at) => (
               <TableRow key={at}>
-                <TableCell>Slack, the stream turns</TableCell>
+                <TableCell>
+                  <Term id="slack">Slack</Term>, the stream turns
+                </TableCell>
                 <TableCell align="right">{clock(at)}</TableCell>
                 <TableCell align="right">
                   {figure(Math.max(...steps.map((step) => Math.abs(valueAt(stream, step)))), 2)} m/s at most today

@@ -19,6 +19,7 @@ import { Fetch } from './Fetch';
 import { TideToday } from './TideToday';
 import { packOptions } from './packs';
 import { WaterFields } from './WaterFields';
+import { Term } from '../../parts/Term';
 
 /** Settled here: what this water does and where it bites. What would annoy: a chart that hides what is written about it. */
 export function WaterScreen() {
@@ -105,6 +106,9 @@ function OneWater({ kept, packs }: { kept: Kept<Water>; packs: readonly { value:
             </Block>
           )}
           <Block name="Open water upwind">
+            <Typography variant="caption" color="textSecondary" component="p">
+              <Term id="fetch">Fetch</Term>, by where the wind comes from
+            </Typography>
             <Fetch fetchM={water.fetchM} />
           </Block>
           <Typography variant="body2" color="textSecondary">

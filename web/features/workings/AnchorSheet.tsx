@@ -20,6 +20,7 @@ import { Answer, Figures, HourMarks, InPlace, Nothing, Pick, Sheet, Sum } from '
 import { swingCircle } from './swing';
 import { useTrial } from './trialContext';
 import { screenOnly } from '../../parts/screenOnly';
+import { Term } from '../../parts/Term';
 
 const may = { yes: 'yes', 'with care': 'care', no: 'no' } as const;
 
@@ -111,7 +112,7 @@ export function AnchorSheet() {
         {beam
           ? `(½ × ${density} × ${figure(craft.lateralWaterM2, 2)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.lateralAirM2, 2)} × ${figure(hour.windMps)}²)`
           : `(${figure(k)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.windageM2, 2)} × ${figure(hour.windMps)}²)`}{' '}
-        × surge {figure(surge(hour.hsM, workings.surgeHsM), 2)} (1 + {figure(hour.hsM, 2)} m ÷{' '}
+        × <Term id="surge" /> {figure(surge(hour.hsM, workings.surgeHsM), 2)} (1 + {figure(hour.hsM, 2)} m ÷{' '}
         <InPlace
           label="Wave that doubles the pull"
           value={workings.surgeHsM}
@@ -120,7 +121,7 @@ export function AnchorSheet() {
         />
         , at most 2.5)
       </Sum>
-      <Sum name="scope" result={figure(sum.scope)}>
+      <Sum name={<Term id="scope" />} result={figure(sum.scope)}>
         <InPlace
           label="Rode"
           value={ground.rodeM}
@@ -150,7 +151,8 @@ export function AnchorSheet() {
           unit=""
           change={(value) => ({ on: 'item', itemId: item.id, field: 'holdK', value })}
         />{' '}
-        for a {ground.type} on {area.bottom} × {figure(scopeShare(sum.scope), 2)} at that scope
+        (<Term id="holdingFactor" />) for a {ground.type} on {area.bottom} × {figure(scopeShare(sum.scope), 2)} at that
+        scope
       </Sum>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 4, mt: 2, mb: 2 }}>
         <Answer
@@ -183,7 +185,7 @@ export function AnchorSheet() {
           ? 'the rode hangs straight down'
           : `${figure(sum.downPullN)} N ÷ (${density} × 9.81 × ${figure(craft.lengthM)} × ${figure(craft.beamM, 2)} × 0.2)`}
       </Sum>
-      <Sum name="swing" result={`${figure(sum.swingRadiusM)} m`}>
+      <Sum name={<Term id="swing" />} result={`${figure(sum.swingRadiusM)} m`}>
         √(({figure(sum.scope)} × {figure(hour.depthM + workings.attachHeightM)})² −{' '}
         {figure(hour.depthM + workings.attachHeightM)}²)
       </Sum>

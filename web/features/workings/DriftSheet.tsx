@@ -12,6 +12,7 @@ import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
 import { screenOnly } from '../../parts/screenOnly';
+import { Term } from '../../parts/Term';
 
 /** How fast the boat leaves the mark, with and without each drogue. */
 export function DriftSheet() {
@@ -83,7 +84,15 @@ export function DriftSheet() {
         />
         ))
       </Sum>
-      <Sum name="drift without a drogue" result={`${figure(most.withoutDrogueMps, 3)} m/s`} thumb>
+      <Sum
+        name={
+          <>
+            drift without a <Term id="drogue" />
+          </>
+        }
+        result={`${figure(most.withoutDrogueMps, 3)} m/s`}
+        thumb
+      >
         {figure(windiest.windMps)} m/s × r ÷ (1 + r)
       </Sum>
       {drogues.map(({ item, mouthM }) => {

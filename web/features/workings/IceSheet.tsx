@@ -6,6 +6,7 @@ import { figure, mass } from '#core/units/words';
 import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
+import { Term } from '../../parts/Term';
 
 /** Whether what is kept stays cold, in the store that is aboard. */
 export function IceSheet() {
@@ -34,7 +35,7 @@ export function IceSheet() {
         />
         )
       </Sum>
-      <Sum name="walls" result={`${figure(ice.wallsKj, 0)} kJ`} thumb>
+      <Sum name={<Term id="heatLetIn">walls</Term>} result={`${figure(ice.wallsKj, 0)} kJ`} thumb>
         {store ? (
           <InPlace
             label="Heat let in by the store"

@@ -8,6 +8,7 @@ import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useDesk } from '../outing/desk';
 import { useTrial } from './trialContext';
+import { Term } from '../../parts/Term';
 
 const chemistryWords = {
   sla: 'sealed lead',
@@ -33,7 +34,7 @@ export function PowerSheet() {
       title="Power"
       facts={
         <>
-          at {figure(sheet.tempC)} °C, the coldest air while afloat; kept back{' '}
+          at {figure(sheet.tempC)} °C, the coldest air while afloat; <Term id="kept" />{' '}
           <InPlace
             label="Share of the charge kept back"
             value={outing.workings.powerReserve}
@@ -164,14 +165,14 @@ function Battery({
           unit="%"
           change={set('atZeroPct')}
         />{' '}
-        left at 0 °C; a hard draw by the exponent{' '}
+        left at 0 °C; a hard draw by the <Term id="peukert" />{' '}
         <InPlace
           label={`Peukert exponent of ${item.name}`}
           value={battery.peukert ?? usual.peukert}
           unit=""
           change={set('peukert')}
         />{' '}
-        (Peukert’s).
+        .
       </Typography>
       <Sum name="to spare" result={`${figure(sum.spareWh)} Wh`}>
         {figure(sum.usableWh)} × {figure(1 - reserve, 2)} − {figure(sum.neededWh)}

@@ -14,6 +14,7 @@ import { RigDrawing } from './RigDrawing';
 import { InPlace, Nothing, Pick, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
 import { screenOnly } from '../../parts/screenOnly';
+import { Term } from '../../parts/Term';
 
 /** Each rod put together end to end; the weak part marked. */
 export function RigsSheet() {
@@ -132,7 +133,9 @@ function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
           options={knotOptions}
           onPick={(mainKnot) => set({ mainKnot })}
         />
-        <span>leader</span>
+        <span>
+          <Term id="leader" />
+        </span>
         <span>
           <Pick
             label={`Leader of ${rig.name}`}
@@ -194,7 +197,7 @@ function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
         </span>
       </Box>
       {built.weakest && built.dragKg !== null && (
-        <Sum name="drag" result={`${figure(built.dragKg, 2)} kg`} thumb>
+        <Sum name={<Term id="drag" />} result={`${figure(built.dragKg, 2)} kg`} thumb>
           {built.weakest.name}: {figure(built.weakest.strengthKg, 2)} kg ×{' '}
           <RigNumber
             label={`Drag share of ${rig.name}`}
@@ -229,7 +232,7 @@ function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
       )}
       {built.rod?.attributes.castMinG !== undefined && built.lureG !== null && (
         <Sum
-          name="the rod casts"
+          name={<Term id="castingWindow">the rod casts</Term>}
           result={`${figure(built.rod.attributes.castMinG, 0)} to ${figure(built.rod.attributes.castMaxG ?? 0, 0)} g; ${mass(built.lureG / 1000)} is tied on`}
         />
       )}

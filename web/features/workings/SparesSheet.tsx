@@ -6,6 +6,7 @@ import { LevelMark } from '../../parts/LevelMark';
 import { TallyStrokes } from '../../parts/TallyStrokes';
 import { InPlace, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
+import { Term } from '../../parts/Term';
 
 /** How many of each kind to carry against what is likely lost. */
 export function SparesSheet() {
@@ -17,7 +18,7 @@ export function SparesSheet() {
       title="Spares"
       facts={
         <>
-          so many that they last with a likelihood of{' '}
+          so many that they last with <Term id="spareCover">a likelihood</Term> of{' '}
           <InPlace
             label="Likelihood that they last"
             value={outing.workings.sparesConfidence}

@@ -39,7 +39,7 @@ export function Sum({
   thumb = false,
   children,
 }: {
-  name: string;
+  name: ReactNode;
   result: ReactNode;
   thumb?: boolean;
   children?: ReactNode;
