@@ -254,6 +254,9 @@ describe('spares, jigs and spreads', () => {
     expect(light?.level).toBe('note');
     const wanted = light?.facts.code === 'jig-light' ? light.facts.massG : 0;
     expect(find('jig-light', windy, attribute('jig-box', { lureG: wanted }))).toBeNull();
+    // By the line that is on the jigging rod: a thicker one is dragged harder.
+    const thick = find('jig-light', windy, attribute('braid', { diameterMm: 0.4 }))?.facts;
+    expect(thick?.code === 'jig-light' ? thick.massG : 0).toBeGreaterThan(wanted);
     expect(find('jig-light', windy, attribute('jig-box', { lureG: wanted - 1 }))?.level).toBe('note');
   });
   it('mind rods held wide in a crowd, and not in open water', () => {

@@ -3,6 +3,7 @@ import { DROGUE_CD } from '../holding/drift';
 import { KJ_PER_CAMP_DAY, SHARE_EATEN } from '../provisions/food';
 import { USUAL_STORE_UA } from '../provisions/ice';
 import { IN_HAND, PER_DEGREE_OVER_20 } from '../provisions/water';
+import { JIG_CD, LINE_CD } from '../tackle/jig';
 import type { Workings } from './workings';
 
 /** Starting values: usual practice, each to be changed on its sheet. */
@@ -27,6 +28,8 @@ export const usualWorkings: Workings = {
   storeUaWK: USUAL_STORE_UA,
   surgeHsM: SURGE_HS,
   drogueCd: DROGUE_CD,
+  jigCd: JIG_CD,
+  lineCd: LINE_CD,
   targetC: 2,
   iceStartC: -5,
 };

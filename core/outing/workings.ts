@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { SURGE_HS, alignments } from '../holding/anchor';
+import { JIG_CD, LINE_CD } from '../tackle/jig';
 import { connections, knotIds, rigPurposes } from '../tackle/knots';
 import { DROGUE_CD } from '../holding/drift';
 import { KJ_PER_CAMP_DAY, SHARE_EATEN } from '../provisions/food';
@@ -40,6 +41,9 @@ export const workingsSchema = z.strictObject({
   surgeHsM: quantity(0.1, 10, 'm').default(SURGE_HS),
   /** Drag coefficient of a drogue's mouth. */
   drogueCd: quantity(0.1, 3, '').default(DROGUE_CD),
+  /** Drag coefficients of a jig taken as a ball, and of the line across the flow. */
+  jigCd: quantity(0.1, 3, '').default(JIG_CD),
+  lineCd: quantity(0.1, 3, '').default(LINE_CD),
   targetC: quantity(0, 10, '°C'),
   iceStartC: quantity(-40, 0, '°C'),
 });

@@ -3,7 +3,7 @@ import type { Judging } from '../findings/judging';
 import type { Item } from '../outing/item';
 import { type BuiltRig, buildRig } from './builtRig';
 import { knots } from './knots';
-import { drogueAboard, jigHours, spareLines, trollingSpread } from './tackleSheet';
+import { drogueAboard, jigHours, jigLine, spareLines, trollingSpread } from './tackleSheet';
 
 /** A leader is run through the guides from this length short of the rod on, m; a spool holds the longest run so many times. */
 const GUIDES_M = 0.3;
@@ -123,7 +123,8 @@ function jigs({ looked, e, outing }: Judging): Found[] {
   const heaviest = Math.max(0, ...looked.aboard.map(({ item }) => item.attributes.lureG ?? 0));
   if (heaviest === 0) return [];
   const drogue = techniques.includes('drifting') ? (drogueAboard(looked)?.mouthM ?? null) : null;
-  const most = jigHours(looked, e, outing.workings, drogue, null).toSorted((a, b) => b.massG - a.massG)[0];
+  const lineMm = jigLine(outing.rigs, looked)?.attributes.diameterMm ?? null;
+  const most = jigHours(looked, e, outing.workings, drogue, lineMm).toSorted((a, b) => b.massG - a.massG)[0];
   if (!most || most.massG <= heaviest) return [];
   return [
     found('note', 'judgement', 'workings', most.massG - heaviest, {

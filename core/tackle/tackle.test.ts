@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { G, LEAD, SALT_WATER } from '../units/constants';
-import { jig, sinkSpeed } from './jig';
+import { jig, jigForces, sinkSpeed } from './jig';
 import { rig, strengthOf } from './rig';
 import { spares } from './spares';
 import { spool } from './spool';
@@ -81,6 +81,21 @@ describe('a jig', () => {
       sinkMps: null,
       sinkS: null,
     });
+  });
+  it('tells the forces that it balances, by the coefficients it is given', () => {
+    const cd = fc.double({ min: 0.2, max: 2, noNaN: true });
+    fc.assert(
+      fc.property(cd, cd, fc.double({ min: 10, max: 60, noNaN: true }), (jigCd, lineCd, maxAngleDeg) => {
+        const input = { depthM: 30, relativeSpeedMps: 0.4, lineDiameterMm: 0.2, jigCd, lineCd, maxAngleDeg };
+        const { massG, sinkMps } = jig(input);
+        const { ballN, lineN, weightN, ballM2 } = jigForces(input, massG / 1000);
+        expect((Math.atan2(ballN + lineN, weightN) * 180) / Math.PI).toBeCloseTo(maxAngleDeg, 6);
+        expect(0.5 * SALT_WATER * jigCd * ballM2 * (sinkMps ?? 0) ** 2).toBeCloseTo(weightN, 6);
+      }),
+    );
+    const more = (change: object) => jig({ depthM: 30, relativeSpeedMps: 0.4, lineDiameterMm: 0.2, ...change }).massG;
+    expect(more({ lineCd: 1.3 })).toBeGreaterThan(more({}));
+    expect(more({ jigCd: 0.9 })).toBeGreaterThan(more({}));
   });
   it('sinks at the speed at which drag carries its weight', () => {
     const v = sinkSpeed(0.1);

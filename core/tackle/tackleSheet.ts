@@ -5,9 +5,9 @@ import type { SpotHour } from '../holding/spot';
 import type { Item } from '../outing/item';
 import type { Brief } from '../outing/outing';
 import type { Looked } from '../outing/references';
-import type { Workings } from '../outing/workings';
+import type { Rig, Workings } from '../outing/workings';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
-import { jig } from './jig';
+import { type JigInput, jig } from './jig';
 import { lossRate } from './losses';
 import { spares } from './spares';
 import { spread } from './spread';
@@ -45,25 +45,35 @@ export interface JigHour {
   hour: SpotHour;
   driftMps: number;
   massG: number;
+  sinkMps: number | null;
   sinkS: number | null;
+  /** What it was worked out from. */
+  input: JigInput;
 }
+type JigWorkings = Pick<Workings, 'jigAngleDeg' | 'drogueCd' | 'jigCd' | 'lineCd'>;
 
 const known = new WeakMap<Exposures, Map<string, JigHour[]>>();
+
+/** The main line of the rod that is rigged to jig; null: none is, and a usual line is reckoned with. */
+export function jigLine(rigs: readonly Rig[], { items }: Looked): Item | null {
+  const mainId = rigs.find((one) => one.purpose === 'jig')?.mainId ?? null;
+  return mainId === null ? null : (items.get(mainId) ?? null);
+}
 
 /** The jig that each half hour asks for: it changes with wind and tide. @param drogueM mouth of the drogue that is out; null: none */
 export function jigHours(
   looked: Looked,
   e: Exposures,
-  { jigAngleDeg, drogueCd }: Pick<Workings, 'jigAngleDeg' | 'drogueCd'>,
+  workings: JigWorkings,
   drogueM: number | null,
   lineMm: number | null,
 ): JigHour[] {
   // The same day, boat and burden are the same record of exposures: a judgement asks for its jigs again and again.
   const byInput = known.get(e) ?? new Map<string, JigHour[]>();
   known.set(e, byInput);
-  const key = `${jigAngleDeg} ${drogueCd} ${drogueM} ${lineMm}`;
-  const drogue = drogueM === null ? null : { diameterM: drogueM, cd: drogueCd };
-  const hours = byInput.get(key) ?? workOutJigs(looked, e, jigAngleDeg, drogue, lineMm);
+  const { jigAngleDeg, drogueCd, jigCd, lineCd } = workings;
+  const key = `${jigAngleDeg} ${drogueCd} ${jigCd} ${lineCd} ${drogueM} ${lineMm}`;
+  const hours = byInput.get(key) ?? workOutJigs(looked, e, workings, drogueM, lineMm);
   byInput.set(key, hours);
   return hours;
 }
@@ -71,8 +81,8 @@ export function jigHours(
 function workOutJigs(
   looked: Looked,
   e: Exposures,
-  maxAngleDeg: number,
-  drogue: { diameterM: number; cd: number } | null,
+  { jigAngleDeg, drogueCd, jigCd, lineCd }: JigWorkings,
+  drogueM: number | null,
   lineMm: number | null,
 ): JigHour[] {
   const { craft, water } = looked;
@@ -83,19 +93,21 @@ function workOutJigs(
       windMps: hour.windMps,
       lateralAirM2: craft.lateralAirM2,
       lateralWaterM2: craft.lateralWaterM2,
-      drogue,
+      drogue: drogueM === null ? null : { diameterM: drogueM, cd: drogueCd },
       targetMps: null,
       waterDensity,
     });
     const driftMps = sum.driftMps ?? sum.withoutDrogueMps;
-    const { massG, sinkS } = jig({
+    const input = {
       depthM: hour.depthM,
       relativeSpeedMps: driftMps,
       lineDiameterMm: lineMm ?? USUAL_LINE_MM,
-      maxAngleDeg,
+      maxAngleDeg: jigAngleDeg,
       waterDensity,
-    });
-    return { hour, driftMps, massG, sinkS };
+      jigCd,
+      lineCd,
+    };
+    return { hour, driftMps, ...jig(input), input };
   });
 }
 

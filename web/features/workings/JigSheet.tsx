@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
-import { buildRig } from '#core/tackle/builtRig';
-import { drogueAboard, jigHours } from '#core/tackle/tackleSheet';
+import { jigForces } from '#core/tackle/jig';
+import { drogueAboard, jigHours, jigLine } from '#core/tackle/tackleSheet';
+import { SALT_WATER } from '#core/units/constants';
 import { figure, mass } from '#core/units/words';
 import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
@@ -9,8 +10,7 @@ import { useTrial } from './trialContext';
 /** The least mass that keeps the line near straight down, hour by hour. */
 export function JigSheet() {
   const { looked, e, outing } = useTrial();
-  const rig = outing.rigs.find((one) => one.purpose === 'jig');
-  const main = rig ? buildRig(rig, looked.items).main : null;
+  const main = jigLine(outing.rigs, looked);
   const lineMm = main?.attributes.diameterMm ?? null;
   const drogue = outing.brief.techniques.includes('drifting') ? drogueAboard(looked) : null;
   const hours = jigHours(looked, e, outing.workings, drogue?.mouthM ?? null, lineMm);
@@ -20,6 +20,8 @@ export function JigSheet() {
       <Nothing>Say in the brief which boat, which place and which hours. The jig follows drift and depth.</Nothing>
     );
   const most = hours.reduce((a, b) => (b.massG > a.massG ? b : a));
+  const forces = jigForces(most.input, most.massG / 1000);
+  const density = most.input.waterDensity ?? SALT_WATER;
   const heaviest = Math.max(0, ...looked.aboard.map(({ item }) => item.attributes.lureG ?? 0));
   return (
     <Sheet
@@ -34,21 +36,48 @@ export function JigSheet() {
           change={(value) => ({ on: 'workings', field: 'jigAngleDeg', value })}
         />
       </Sum>
-      {main && lineMm !== null && (
-        <Sum name="line" result={`${figure(lineMm * most.hour.depthM, 1)} mm·m across the flow`}>
+      <Sum name="drag of the ball" result={`${figure(forces.ballN, 2)} N`} thumb>
+        ½ × {density} kg/m³ ×{' '}
+        <InPlace
+          label="Drag coefficient of the jig"
+          value={outing.workings.jigCd}
+          unit=""
+          change={(value) => ({ on: 'workings', field: 'jigCd', value })}
+        />{' '}
+        × {figure(forces.ballM2 * 1e4, 1)} cm² × {figure(most.driftMps, 2)}² m²/s²
+      </Sum>
+      <Sum name="drag of the line" result={`${figure(forces.lineN, 2)} N`} thumb>
+        ½ × {density} kg/m³ ×{' '}
+        <InPlace
+          label="Drag coefficient of the line"
+          value={outing.workings.lineCd}
+          unit=""
+          change={(value) => ({ on: 'workings', field: 'lineCd', value })}
+        />{' '}
+        ×{' '}
+        {main ? (
           <InPlace
             label="Diameter of the line"
-            value={lineMm}
+            value={lineMm ?? most.input.lineDiameterMm}
             unit="mm"
             change={(value) => ({ on: 'item', itemId: main.id, field: 'diameterMm', value })}
-          />{' '}
-          × {figure(most.hour.depthM)} m
+          />
+        ) : (
+          `${figure(most.input.lineDiameterMm, 2)} mm`
+        )}{' '}
+        × {figure(most.hour.depthM)} m × {figure(most.driftMps, 2)}² m²/s²
+      </Sum>
+      <Sum name="weight in water" result={`${figure(forces.weightN, 2)} N`}>
+        {figure(most.massG, 0)} g of lead, at {most.hour.clock}
+      </Sum>
+      <Sum name="held at that angle" result={`${figure(forces.ballN + forces.lineN, 2)} N, as much as the two drags`}>
+        {figure(forces.weightN, 2)} N × tan {figure(outing.workings.jigAngleDeg, 0)}°
+      </Sum>
+      {most.sinkMps !== null && most.sinkS !== null && (
+        <Sum name="sinks" result={`${figure(most.sinkS, 0)} s to the bottom, its line left out`} thumb>
+          {figure(most.hour.depthM)} m ÷ {figure(most.sinkMps, 2)} m/s
         </Sum>
       )}
-      <Sum name={`at ${most.hour.clock}`} result={`${figure(most.massG, 0)} g`}>
-        {figure(most.hour.depthM)} m deep, {figure(most.driftMps, 2)} m/s past the line: weight × tan{' '}
-        {figure(outing.workings.jigAngleDeg, 0)}° = drag of ball and line
-      </Sum>
       <Box sx={{ my: 2 }}>
         <Answer
           of="the most that any half hour asks for"

@@ -36,6 +36,8 @@ const workingsWords = {
   kjPerCampDay: 'food for a day in camp, kJ',
   storeUaWK: 'heat let in by a usual store, W/K',
   drogueCd: 'drag coefficient of a drogue',
+  jigCd: 'drag coefficient of the jig',
+  lineCd: 'drag coefficient of the line',
   surgeHsM: 'wave that doubles the pull, m',
   targetC: 'fish kept at, °C',
   iceStartC: 'ice starts at, °C',
