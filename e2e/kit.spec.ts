@@ -144,3 +144,21 @@ test('a fish of one’s own is told, kept, and sought', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'The outing in one sentence' })).toContainText('Mere perch');
   await kept(page);
 });
+
+test('what is owned and not written down yet goes into the locker and aboard in one step, and back', async ({
+  page,
+}) => {
+  await page.goto('/outings/pollack-long-grey/kit');
+  const cells = page.getByRole('button', { name: /^Cells for the lamps/ });
+  await expect(cells).toContainText('not yet counted');
+  await cells.click();
+  await page
+    .getByRole('button', { name: /^I own: / })
+    .first()
+    .click();
+  await expect(cells).not.toContainText('not yet counted');
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(cells).toContainText('not yet counted');
+  await page.goto('/locker');
+  await expect(page.getByRole('status').first()).toHaveText('142 of 142');
+});

@@ -1,6 +1,5 @@
 import { type Judging, judging } from '../findings/judging';
-import { type KindId, kindIds, kinds } from '../gear/kinds';
-import { newItem } from '../gear/newItem';
+import { kindIds, kinds } from '../gear/kinds';
 import { withItem } from '../outing/edit';
 import type { Item } from '../outing/item';
 import type { Outing } from '../outing/outing';
@@ -15,6 +14,7 @@ import { favours } from './schools';
 import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from './tackleBudget';
 import { type JudgedNeed, serviceLacks } from './match';
 import { passengers } from './passengers';
+import { type Would, lacksHere, wouldMeet } from './would';
 
 /** What each thing costs beside its mass: room, leashes, attention. kg. */
 const CLUTTER_KG = 0.05;
@@ -30,13 +30,6 @@ export interface ProposedItem {
   quantity: number;
   addedKg: number;
   needs: NeedId[];
-}
-/** A kind that would meet a need here, and what to ask for when a usual one of it falls short. */
-export interface Would {
-  kind: KindId;
-  asked: Shortfall | null;
-  /** How many of it settle what is missing. */
-  pieces: number;
 }
 /** A need that nothing owned can meet, what would, and what is owned and would count again once put right. */
 export interface Missing {
@@ -132,50 +125,21 @@ function summary(
   };
 }
 
-const boughtBetter: ReadonlySet<Shortfall['code']> = new Set<Shortfall['code']>([
-  'too-little',
-  'wrong-size',
-  'not-approved',
-  'not-bright',
-  'not-hardened',
-  'not-coated',
-  'not-floating',
-  'not-waterproof',
-  'not-retained',
-  'no-release',
-  'bites-through',
-]);
-
-/** Whether a better one of the kind does not lack it: what has no such measure at all will not have more of it. */
-function betterBought(asked: Shortfall, { attributes }: Item): boolean {
-  return boughtBetter.has(asked.code) && (asked.code !== 'too-little' || attributes[asked.attribute] !== undefined);
-}
-
 function missing({ id, level, grave, want, counted }: JudgedNeed, j: Judging, items: readonly Item[]): Missing {
-  const need = catalogue[id];
-  const { distinctKinds = false } = need;
+  const { distinctKinds = false } = catalogue[id];
   const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
-  const alone = (item: Item) => ({ item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } });
-  const lacks = (item: Item) => need.lacks?.(alone(item), c) ?? null;
+  const unserviceable = (item: Item) =>
+    serviceLacks({ item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } }, j.lastDay, j.taken);
   const taken = new Set(
-    j.looked.aboard.flatMap((one) =>
-      distinctKinds && serviceLacks(one, j.lastDay, j.taken) === null && lacks(one.item) === null
-        ? [one.item.kind]
-        : [],
+    j.looked.aboard.flatMap(({ item }) =>
+      distinctKinds && unserviceable(item) === null && lacksHere(id, item, c) === null ? [item.kind] : [],
     ),
   );
-  const would = kindIds.flatMap((kind): Would[] => {
-    if (!kinds[kind].means.includes(id) || taken.has(kind)) return [];
-    const item = newItem('usual', kind);
-    const asked = lacks(item);
-    if (asked !== null && !betterBought(asked, item)) return [];
-    const worth = worthOf(need, item);
-    return [{ kind, asked, pieces: distinctKinds || worth <= 0 ? 1 : Math.ceil((want - counted) / worth - 1e-9) }];
-  });
   const putRight = items.flatMap((item) => {
-    const why = kinds[item.kind].means.includes(id) ? serviceLacks(alone(item), j.lastDay, j.taken) : null;
-    return why !== null && !taken.has(item.kind) && lacks(item) === null ? [{ name: item.name, why }] : [];
+    const why = kinds[item.kind].means.includes(id) ? unserviceable(item) : null;
+    return why !== null && !taken.has(item.kind) && lacksHere(id, item, c) === null ? [{ name: item.name, why }] : [];
   });
+  const would = wouldMeet(id, c, want - counted, taken);
   return { needId: id, level, grave, different: distinctKinds ? want - counted : 1, would, putRight };
 }
 

@@ -1,6 +1,7 @@
 import { kinds } from '../gear/kinds';
 import type { NeedId } from './ids';
-import type { Missing, Would } from './propose';
+import type { Missing } from './propose';
+import type { Would } from './would';
 
 /** Means that practice makes or borrows soundly, by need. What keeps one alive is not made at home. */
 export const homeMade: Partial<Record<NeedId, string>> = {

@@ -10,12 +10,17 @@ import { choicesFor } from '#core/needs/choose';
 import { withItem } from '#core/outing/edit';
 import type { JudgedNeed, Means } from '#core/needs/match';
 import { addDays } from '#core/units/time';
-import { kindIds, kinds } from '#core/gear/kinds';
+import { kinds } from '#core/gear/kinds';
+import { newItem } from '#core/gear/newItem';
+import { type Would, wouldMeet } from '#core/needs/would';
 import { listed, mass } from '#core/units/words';
 import { takenByAnswers } from '#core/walkround/answers';
 import { TallyStrokes } from '../../parts/TallyStrokes';
 import { Unseen } from '../../parts/Unseen';
+import { useSay } from '../../parts/Spoken';
+import { ApiError } from '../../app/api';
 import { useDesk } from '../outing/desk';
+import { useDocuments } from '../reference/queries';
 
 /** One need with what meets it; opened, it tells why it is there and what else is owned for it. */
 export function NeedRow({ need }: { need: JudgedNeed }) {
@@ -92,6 +97,42 @@ function idleWords(means: Means): string {
   return `${means.name}: ${sayShortfall(means.shortfall)}`;
 }
 
+const MOST_KINDS = 6;
+/** What is owned and not yet written down: into the locker with usual figures, and aboard, in one step. */
+function OwnedAfterAll({ would }: { would: readonly Would[] }) {
+  const { edit, editor } = useDesk();
+  const documents = useDocuments('items');
+  const say = useSay();
+  const own = async ({ kind, pieces }: Would) => {
+    const item = newItem(crypto.randomUUID(), kind, { quantity: pieces });
+    try {
+      const kept = await documents.create(item);
+      edit((outing) => withItem(outing, item.id, pieces));
+      say(`${item.name}: in the locker with usual figures, and aboard. Put its own figures there.`, {
+        name: 'Undo',
+        run: () => {
+          editor.undo();
+          void documents.remove(item.id, kept.version);
+        },
+      });
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      say(error.message);
+    }
+  };
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1, alignItems: 'center' }}>
+      <Typography variant="body2">Owned, and not in the locker yet:</Typography>
+      {would.map((one) => (
+        <Button key={one.kind} onClick={() => void own(one)} aria-label={`I own: ${kinds[one.kind].name}`}>
+          {kinds[one.kind].name}
+          {one.pieces > 1 && ` × ${one.pieces}`}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
 /** The lightest that count come first; the rest are found in the locker picker. */
 const MOST_CHOICES = 12;
 
@@ -100,9 +141,9 @@ function Opened({ need }: { need: JudgedNeed }) {
   const lastDay = addDays(doc.brief.date, doc.brief.nights);
   const c = { e: assessment.exposures, brief: doc.brief, looked, firstPaddleId: null };
   const choices = choicesFor(need.id, references.items, c, lastDay, takenByAnswers(answers));
-  const wouldDo = kindIds
-    .filter((kind) => kinds[kind].means.includes(need.id))
-    .map((kind) => kinds[kind].name.toLowerCase());
+  const would = wouldMeet(need.id, c, Math.max(1, need.want - need.counted), new Set());
+  const wouldDo = would.map(({ kind }) => kinds[kind].name.toLowerCase());
+  const lacking = !need.met && choices.every(({ shortfall }) => shortfall !== null);
   const ownMeans = catalogue[need.id].others !== undefined;
   return (
     <Box sx={{ pb: 1.5, pl: { sm: 1.5 }, borderLeft: { sm: 2 }, borderColor: { sm: 'divider' }, mb: 1 }}>
@@ -115,6 +156,7 @@ function Opened({ need }: { need: JudgedNeed }) {
           {wouldDo.length > 6 ? ' and more' : ''}.
         </Typography>
       )}
+      {lacking && would.length > 0 && <OwnedAfterAll would={would.slice(0, MOST_KINDS)} />}
       {choices.length === 0 && (
         <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
           {ownMeans && need.means.some((means) => means.by !== 'item')
