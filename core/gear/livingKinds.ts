@@ -323,7 +323,7 @@ export const livingKinds = {
   },
   'frozen-bottle': {
     name: 'Frozen bottle',
-    means: ['water', 'ice'],
+    means: ['ice', 'water'],
     kg: 1.1,
     at: 'tankwell',
     has: { litres: 1, iceKg: 1 },

@@ -45,6 +45,8 @@ describe('the order of purchase', () => {
   it('buys as many as settle it, and two of different kinds where one alone will not do', () => {
     const lights = missing('be-seen-night', { different: 2 }, 'headlamp', 'mast-light', 'deck-lantern');
     expect(new Set(purchases([lights], null).map((one) => one.kind)).size).toBe(2);
+    const thirst = missing('water', {}, 'water-bottle', 'frozen-bottle');
+    expect(purchases([thirst], null)[0]?.kind, 'made for it, though ice is cheaper').toBe('water-bottle');
     const bottles = { ...missing('water', {}), would: [{ kind: 'water-bottle' as const, asked: null, pieces: 3 }] };
     expect(purchases([bottles], null)[0]?.euro).toBe(3 * kinds['water-bottle'].usualEuro);
   });

@@ -40,7 +40,7 @@ const rank = { law: 1, must: 2, should: 3, could: 4 } as const;
 /**
  * What to buy first: what life hangs on, then law, musts and shoulds, the cheapest way of each; one thing that settles several is bought
  * once. Prices are a rule of thumb. What comes first is never given up for what comes later: from the first thing that is too dear, what
- * keeps one alive still stands before all else, and what no longer fits is said so.
+ * keeps one alive still stands before all else, and what no longer fits is said so. What is made for a need comes before what also does it.
  * @param budgetEuro null: no limit
  */
 export function purchases(missing: readonly Missing[], budgetEuro: number | null): Purchase[] {
@@ -57,7 +57,9 @@ export function purchases(missing: readonly Missing[], budgetEuro: number | null
     for (const earlier of bought) earlier.needIds.push(one.needId);
     const others = one.would
       .filter(({ kind }) => !bought.some((earlier) => earlier.kind === kind))
-      .toSorted((a, b) => euroOf(a) - euroOf(b) || a.kind.localeCompare(b.kind));
+      .toSorted(
+        (a, b) => aside(a, one.needId) - aside(b, one.needId) || euroOf(a) - euroOf(b) || a.kind.localeCompare(b.kind),
+      );
     for (const chosen of others.slice(0, one.different - bought.length)) {
       const euro = euroOf(chosen);
       open &&= budgetEuro === null || spentEuro + euro <= budgetEuro;
@@ -70,4 +72,8 @@ export function purchases(missing: readonly Missing[], budgetEuro: number | null
 
 function euroOf({ kind, pieces }: Would): number {
   return kinds[kind].usualEuro * pieces;
+}
+/** 0 for what is made for the need first, 1 for what does it beside something else: ice is drunk, but a bottle is for water. */
+function aside({ kind }: Would, needId: NeedId): number {
+  return kinds[kind].means[0] === needId ? 0 : 1;
 }

@@ -156,7 +156,6 @@ function Opened({ need }: { need: JudgedNeed }) {
           {wouldDo.length > 6 ? ' and more' : ''}.
         </Typography>
       )}
-      {lacking && would.length > 0 && <OwnedAfterAll would={would.slice(0, MOST_KINDS)} />}
       {choices.length === 0 && (
         <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
           {ownMeans && need.means.some((means) => means.by !== 'item')
@@ -196,6 +195,7 @@ function Opened({ need }: { need: JudgedNeed }) {
           )}
         </Box>
       )}
+      {lacking && would.length > 0 && <OwnedAfterAll would={would.slice(0, MOST_KINDS)} />}
     </Box>
   );
 }
