@@ -72,8 +72,14 @@ export function LockerScreen() {
         by: ({ doc }) => kinds[doc.kind].name,
         wideOnly: true,
       },
-      { name: 'Owned', number: true, cell: ({ doc }) => doc.quantity, by: ({ doc }) => doc.quantity },
-      { name: 'Mass, each', number: true, cell: ({ doc }) => mass(doc.massKg), by: ({ doc }) => doc.massKg },
+      { name: 'Owned', number: true, wideOnly: true, cell: ({ doc }) => doc.quantity, by: ({ doc }) => doc.quantity },
+      {
+        name: 'Mass, each',
+        number: true,
+        wideOnly: true,
+        cell: ({ doc }) => mass(doc.massKg),
+        by: ({ doc }) => doc.massKg,
+      },
       {
         name: 'Meets',
         wideOnly: true,
