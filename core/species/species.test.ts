@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { handlingFor, speciesIds, speciesTable, techniquesFor } from './species';
+import { handlingFor, heightOf, powerFor, speciesIds, speciesTable, techniquesFor } from './species';
 
 const all = speciesIds.map((id) => speciesTable[id]);
 
@@ -56,5 +56,25 @@ describe('handling', () => {
     expect(handlingFor(speciesTable.pike, false).unhook).toContain('jaw spreader');
     expect(handlingFor(speciesTable.trout, false).unhook).toContain('forceps');
     expect(handlingFor(speciesTable.pike, false).air).toBe('15 s out of the water at the most');
+  });
+});
+
+describe('what a fish asks for, by its figures', () => {
+  it('is a rod as strong as its line', () => {
+    const rank = ['ultra-light', 'light', 'medium', 'medium-heavy', 'heavy'];
+    const byLine = all.toSorted((a, b) => a.lineKg[0] + a.lineKg[1] - b.lineKg[0] - b.lineKg[1]);
+    const powers = byLine.map((one) => rank.indexOf(powerFor(one)));
+    expect(powers).not.toContain(-1);
+    expect(powers).toEqual(powers.toSorted((a, b) => a - b));
+    expect([powerFor(speciesTable.perch), powerFor(speciesTable.tarpon)]).toEqual(['light', 'heavy']);
+  });
+  it('stands as tall as its mass makes it: the volume of the drawn body is that of the fish', () => {
+    for (const one of all)
+      for (const size of [one.usual, one.largest]) {
+        const tall = heightOf(size);
+        expect(0.38 * size.lengthM * tall * (0.55 * tall) * 1000, one.name).toBeCloseTo(size.massKg, 6);
+        expect(tall / size.lengthM, one.name).toBeGreaterThan(0.1);
+        expect(tall / size.lengthM, one.name).toBeLessThan(0.4);
+      }
   });
 });

@@ -97,7 +97,15 @@ export function techniquesFor({ habitats, depthM, stands, lureG }: Species): Tec
 /** The power of rod its main line asks for, by the middle of the line's range in kilograms. Usual practice: makers do not agree on the words. */
 export function powerFor({ lineKg: [low, high] }: Pick<Species, 'lineKg'>): string {
   const middle = (low + high) / 2;
-  return middle < 2.5 ? 'very light' : middle < 5 ? 'light' : middle < 9 ? 'medium' : middle < 14 ? 'strong' : 'heavy';
+  return middle < 2.5
+    ? 'ultra-light'
+    : middle < 5
+      ? 'light'
+      : middle < 9
+        ? 'medium'
+        : middle < 14
+          ? 'medium-heavy'
+          : 'heavy';
 }
 
 /**
