@@ -12,10 +12,10 @@ export const ruleSchema = z.discriminatedUnion('rule', [
   z.strictObject({
     ...cited,
     rule: z.literal('need'),
-    needId: z.enum(needIds),
+    needId: z.enum(needIds, 'No need that is known here.'),
     want: quantity(0, 1000, '').nullable(),
     /** The outings it speaks of. */
-    when: z.enum(ruleOccasions),
+    when: z.enum(ruleOccasions, `One of: ${ruleOccasions.join(', ')}.`),
   }),
   /** `withPermission` is how many with a second-rod permission carried; null: none is given. */
   z

@@ -7,3 +7,8 @@ export function saveFile(name: string, type: string, text: string): void {
   link.click();
   URL.revokeObjectURL(url);
 }
+
+/** A title as the name of a file: its letters and figures, joined by dashes. */
+export function fileNameOf(title: string, otherwise: string): string {
+  return title.replaceAll(/[^\p{L}\p{N}]+/gu, '-').replaceAll(/^-|-$/g, '') || otherwise;
+}

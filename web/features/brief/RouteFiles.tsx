@@ -9,7 +9,7 @@ import { writeGpx } from '#core/formats/gpx';
 import { MOST_BYTES } from '#core/formats/imported';
 import { FileButton } from '../../parts/FileButton';
 import { useSay } from '../../parts/Spoken';
-import { saveFile } from '../../parts/saveFile';
+import { fileNameOf, saveFile } from '../../parts/saveFile';
 import { useWorker } from '../../workers/useWorker';
 import type { ReadRouteWork } from '../../workers/readRoute.worker';
 import { useDesk } from '../outing/desk';
@@ -57,7 +57,7 @@ export function RouteFiles() {
       [launch, ...doc.brief.route.out, area],
       [area, ...doc.brief.route.home, landing],
     ];
-    const name = doc.title.replaceAll(/[^\p{L}\p{N}]+/gu, '-').replaceAll(/^-|-$/g, '') || 'route';
+    const name = fileNameOf(doc.title, 'route');
     if (kind === 'gpx') saveFile(`${name}.gpx`, 'application/gpx+xml', writeGpx(doc.title, out, home));
     else saveFile(`${name}.geojson`, 'application/geo+json', writeGeoJson(doc.title, out, home));
   };

@@ -9,12 +9,12 @@ import { type RulePack, rulePackSchema } from '#core/outing/rulePack';
 import { baselinePack } from '#core/needs/baseline';
 import { sayRule } from '#core/findings/phraseRules';
 import { dateAt, daysBetween } from '#core/units/time';
-import { dayWords } from '#core/units/words';
+import { capital, dayWords } from '#core/units/words';
 import { ApiError, type Kept } from '../../app/api';
 import { Loaded } from '../../parts/Loaded';
 import { FileButton } from '../../parts/FileButton';
 import { useSay } from '../../parts/Spoken';
-import { saveFile } from '../../parts/saveFile';
+import { fileNameOf, saveFile } from '../../parts/saveFile';
 import { useNow } from '../../parts/useNow';
 import { DocumentDialog } from '../reference/DocumentDialog';
 import { useDocuments, useKept, useReferences } from '../reference/queries';
@@ -29,6 +29,12 @@ const fresh = (today: string): RulePack => ({
   lastCheckedOn: today,
   rules: [],
 });
+
+/** "Rule 3, from", as a person counts. */
+function placeIn([first, second, ...rest]: readonly PropertyKey[]): string {
+  if (first === 'rules' && typeof second === 'number') return [`Rule ${second + 1}`, ...rest.map(String)].join(', ');
+  return first === undefined ? 'The file' : capital(String(first));
+}
 
 /** Settled here: which rules are held, from whom, and how old they are. What would annoy: believing they are the law. */
 export function RulesScreen() {
@@ -54,9 +60,7 @@ export function RulesScreen() {
     }
     const parsed = rulePackSchema.safeParse(json);
     if (!parsed.success) {
-      const told = parsed.error.issues
-        .slice(0, 5)
-        .map((issue) => `${issue.path.join('.') || 'file'}: ${issue.message}`);
+      const told = parsed.error.issues.slice(0, 5).map((issue) => `${placeIn(issue.path)}: ${issue.message}`);
       setTrouble(`${file.name} is no rule pack. ${told.join(' ')}`);
       return;
     }
@@ -137,7 +141,9 @@ export function RulesScreen() {
                   </Button>
                 )}
                 <Button
-                  onClick={() => saveFile(`${doc.id}.json`, 'application/json', JSON.stringify(doc, null, 2))}
+                  onClick={() =>
+                    saveFile(`${fileNameOf(doc.name, doc.id)}.json`, 'application/json', JSON.stringify(doc, null, 2))
+                  }
                   aria-label={`Write out ${doc.name}`}
                 >
                   Write it out

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
 import { jigForces } from '#core/tackle/jig';
 import { drogueAboard, jigHours, jigLine } from '#core/tackle/tackleSheet';
 import { SALT_WATER } from '#core/units/constants';
@@ -21,7 +22,7 @@ export function JigSheet() {
     );
   const most = hours.reduce((a, b) => (b.massG > a.massG ? b : a));
   const forces = jigForces(most.input, most.massG / 1000);
-  const density = most.input.waterDensity ?? SALT_WATER;
+  const flow = { density: most.input.waterDensity ?? SALT_WATER, mps: most.driftMps };
   const heaviest = Math.max(0, ...looked.aboard.map(({ item }) => item.attributes.lureG ?? 0));
   return (
     <Sheet
@@ -36,25 +37,10 @@ export function JigSheet() {
           change={(value) => ({ on: 'workings', field: 'jigAngleDeg', value })}
         />
       </Sum>
-      <Sum name="drag of the ball" result={`${figure(forces.ballN, 2)} N`} thumb>
-        ½ × {density} kg/m³ ×{' '}
-        <InPlace
-          label="Drag coefficient of the jig"
-          value={outing.workings.jigCd}
-          unit=""
-          change={(value) => ({ on: 'workings', field: 'jigCd', value })}
-        />{' '}
-        × {figure(forces.ballM2 * 1e4, 1)} cm² × {figure(most.driftMps, 2)}² m²/s²
-      </Sum>
-      <Sum name="drag of the line" result={`${figure(forces.lineN, 2)} N`} thumb>
-        ½ × {density} kg/m³ ×{' '}
-        <InPlace
-          label="Drag coefficient of the line"
-          value={outing.workings.lineCd}
-          unit=""
-          change={(value) => ({ on: 'workings', field: 'lineCd', value })}
-        />{' '}
-        ×{' '}
+      <Drag of="ball" label="Drag coefficient of the jig" field="jigCd" newtons={forces.ballN} {...flow}>
+        {figure(forces.ballM2 * 1e4, 1)} cm²
+      </Drag>
+      <Drag of="line" label="Drag coefficient of the line" field="lineCd" newtons={forces.lineN} {...flow}>
         {main ? (
           <InPlace
             label="Diameter of the line"
@@ -65,8 +51,8 @@ export function JigSheet() {
         ) : (
           `${figure(most.input.lineDiameterMm, 2)} mm`
         )}{' '}
-        × {figure(most.hour.depthM)} m × {figure(most.driftMps, 2)}² m²/s²
-      </Sum>
+        × {figure(most.hour.depthM)} m
+      </Drag>
       <Sum name="weight in water" result={`${figure(forces.weightN, 2)} N`}>
         {figure(most.massG, 0)} g of lead, at {most.hour.clock}
       </Sum>
@@ -104,5 +90,32 @@ export function JigSheet() {
         ])}
       />
     </Sheet>
+  );
+}
+
+interface DragProps {
+  of: string;
+  label: string;
+  field: 'jigCd' | 'lineCd';
+  newtons: number;
+  density: number;
+  mps: number;
+  /** What stands across the flow. */
+  children: ReactNode;
+}
+/** What the flow pulls at a part: half its density, a coefficient, what stands across it, its speed squared. */
+function Drag({ of, label, field, newtons, density, mps, children }: DragProps) {
+  const { outing } = useTrial();
+  return (
+    <Sum name={`drag of the ${of}`} result={`${figure(newtons, 2)} N`} thumb>
+      ½ × {density} kg/m³ ×{' '}
+      <InPlace
+        label={label}
+        value={outing.workings[field]}
+        unit=""
+        change={(value) => ({ on: 'workings', field, value })}
+      />{' '}
+      × {children} × {figure(mps, 2)}² m²/s²
+    </Sum>
   );
 }
