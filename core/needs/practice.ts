@@ -23,7 +23,7 @@ export const practice: { [S in SchoolId]: Question<Schools[S]> } = {
   jacket: {
     question: 'Life jacket',
     answers: {
-      foam: 'Works always, worn or thrown, punctured or not.',
+      foam: 'Floats worn or thrown, soaked or punctured, with nothing to fire.',
       'manual inflatable': 'Cool and slim, so that it stays on in the heat; it waits for your hand.',
       'automatic inflatable': 'Turns up the face of one who can no longer help themselves; goes off when soaked.',
     },
@@ -42,7 +42,7 @@ export const practice: { [S in SchoolId]: Question<Schools[S]> } = {
     answers: {
       net: 'Holds any fish that fits it, and lets it go unhurt when it is coated and knotless.',
       grip: 'Quick and small, for mouths that bear it.',
-      gaff: 'Sure, for a large fish that is kept, over a rigid side.',
+      gaff: 'Firm, for a large fish that is kept, over a rigid side.',
     },
     here: 'What is allowed goes by the fish and its fate. Never a gaff in an inflatable, nor for a fish that goes back.',
   },
