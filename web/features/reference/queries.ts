@@ -7,7 +7,8 @@ import type { References } from '#core/outing/references';
 import type { RulePack } from '#core/outing/rulePack';
 import type { OwnSpecies } from '#core/species/ownSpecies';
 import type { Water } from '#core/outing/water';
-import { type Kept, request } from '../../app/api';
+import { ApiError, type Kept, request } from '../../app/api';
+import { useSay } from '../../parts/Spoken';
 
 const KEY = '/api/references';
 
@@ -86,6 +87,7 @@ interface Versioned {
 /** Writes a batch and answers with what takes it back: `before` are the documents that it changes, as they were. */
 export function useItemBatch() {
   const { mutate } = useSWRConfig();
+  const say = useSay();
   const write = async (work: ItemBatch) => {
     const { versions } = await request<{ versions: Versioned[] }>('POST', `${paths.items}/batch`, work);
     await mutate(KEY);
@@ -94,11 +96,16 @@ export function useItemBatch() {
   return async (work: ItemBatch, before: readonly Item[] = []): Promise<() => void> => {
     const now = await write(work);
     const versionOf = (id: string) => now.get(id) ?? 0;
-    return () =>
-      void write({
+    return () => {
+      const back: ItemBatch = {
         remove: (work.create ?? []).map(({ id }) => ({ id, version: versionOf(id) })),
         change: before.map((doc) => ({ doc, version: versionOf(doc.id) })),
         restore: (work.remove ?? []).map(({ id }) => id),
+      };
+      write(back).catch((error: unknown) => {
+        if (!(error instanceof ApiError)) throw error;
+        say(`Not undone. ${error.message}`);
       });
+    };
   };
 }
