@@ -50,6 +50,15 @@ describe('the order of purchase', () => {
     const bottles = { ...missing('water', {}), would: [{ kind: 'water-bottle' as const, asked: null, pieces: 3 }] };
     expect(purchases([bottles], null)[0]?.euro).toBe(3 * kinds['water-bottle'].usualEuro);
   });
+  it('buys the spare paddle beside the first, and ice beside the water', () => {
+    const both = [
+      missing('propulsion', { grave: true }, 'paddle'),
+      missing('second-propulsion', { grave: true }, 'paddle'),
+    ];
+    expect(purchases(both, null).map((one) => one.needIds)).toEqual([['propulsion'], ['second-propulsion']]);
+    const cold = [missing('ice', {}, 'frozen-bottle'), missing('water', {}, 'frozen-bottle')];
+    expect(purchases(cold, null)).toHaveLength(2);
+  });
   it('makes nothing at home that keeps one alive', () => {
     for (const id of ['buoyancy', 'call-for-help', 'cut-hook', 'immersion-clothing', 'be-seen-night'] as const)
       expect(homeMade[id]).toBeUndefined();

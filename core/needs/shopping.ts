@@ -1,5 +1,7 @@
 import { kinds } from '../gear/kinds';
+import { catalogue } from './catalogue';
 import type { NeedId } from './ids';
+import type { Need } from './need';
 import type { Missing } from './propose';
 import type { Would } from './would';
 
@@ -52,7 +54,7 @@ export function purchases(missing: readonly Missing[], budgetEuro: number | null
   let open = true;
   for (const one of order) {
     const bought = list
-      .filter((earlier) => one.would.some(({ kind }) => kind === earlier.kind))
+      .filter((earlier) => one.would.some(({ kind }) => kind === earlier.kind) && sharable(one.needId, earlier.needIds))
       .slice(0, one.different);
     for (const earlier of bought) earlier.needIds.push(one.needId);
     const others = one.would
@@ -76,4 +78,13 @@ function euroOf({ kind, pieces }: Would): number {
 /** 0 for what is made for the need first, 1 for what does it beside something else: ice is drunk, but a bottle is for water. */
 function aside({ kind }: Would, needId: NeedId): number {
   return kinds[kind].means[0] === needId ? 0 : 1;
+}
+/** Whether one thing can settle a need beside others: a measure is used up, and the paddle one sets out with is not its own spare. */
+function sharable(needId: NeedId, others: readonly NeedId[]): boolean {
+  const measured = (id: NeedId) => (catalogue[id] as Need).amount !== undefined;
+  const paddles: readonly NeedId[] = ['propulsion', 'second-propulsion'];
+  return (
+    [needId, ...others].every((id) => !measured(id)) &&
+    !(paddles.includes(needId) && others.some((id) => paddles.includes(id)))
+  );
 }

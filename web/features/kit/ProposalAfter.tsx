@@ -92,7 +92,7 @@ export function ToBuy({ missing }: { missing: readonly Missing[] }) {
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }} aria-label="To buy or borrow, in order">
         {purchases(missing, allowed).map(({ needIds, kind, pieces, asked, euro, within }) => (
           <Change
-            key={kind}
+            key={needIds.join()}
             sign=""
             name={needIds.map((id) => catalogue[id].title).join(', ')}
             why={[
