@@ -1,3 +1,4 @@
+import type { QualityId } from '../gear/attributes';
 import { type KindId, kindIds, kinds } from '../gear/kinds';
 import { newItem } from '../gear/newItem';
 import type { Item } from '../outing/item';
@@ -5,30 +6,54 @@ import { catalogue } from './catalogue';
 import type { NeedId } from './ids';
 import { type NeedContext, type Shortfall, worthOf } from './need';
 
-/** A kind that would meet a need here, and what to ask for when a usual one of it falls short. */
+/** A kind that would meet a need here, and all in which a usual one of it falls short: what to ask for. */
 export interface Would {
   kind: KindId;
-  asked: Shortfall | null;
+  asked: Shortfall[];
   /** How many of it settle what is missing. */
   pieces: number;
 }
 
-const boughtBetter: ReadonlySet<Shortfall['code']> = new Set<Shortfall['code']>([
-  'too-little',
-  'wrong-size',
-  'not-approved',
-  'not-bright',
-  'not-hardened',
-  'not-coated',
-  'not-floating',
-  'not-waterproof',
-  'not-retained',
-  'no-release',
-  'bites-through',
-]);
-/** Whether a better one of the kind does not lack it: what has no such measure at all will not have more of it. */
-function betterBought(asked: Shortfall, { attributes }: Item): boolean {
-  return boughtBetter.has(asked.code) && (asked.code !== 'too-little' || attributes[asked.attribute] !== undefined);
+/** The quality that a better one has, by what the usual one lacks. */
+const qualityFor: Partial<Record<Shortfall['code'], QualityId>> = {
+  'not-approved': 'approved',
+  'not-bright': 'bright',
+  'not-hardened': 'hardened',
+  'not-coated': 'coated',
+  'not-floating': 'floats',
+  'not-waterproof': 'waterproof',
+  'not-retained': 'tethered',
+  'no-release': 'release',
+  'bites-through': 'bites',
+};
+
+/** The same thing without that lack, as one may ask for it in a shop; null: no purchase of the kind is the remedy. */
+export function bettered(item: Item, lack: Shortfall): Item | null {
+  if (lack.code === 'too-little')
+    // What has no such measure at all will not have more of it.
+    return item.attributes[lack.attribute] === undefined
+      ? null
+      : { ...item, attributes: { ...item.attributes, [lack.attribute]: lack.want } };
+  if (lack.code === 'wrong-size') {
+    const fits = lack.of === 'paddle' ? { lengthM: lack.wantM } : { fitFromKg: lack.bodyKg, fitToKg: lack.bodyKg };
+    return { ...item, attributes: { ...item.attributes, ...fits } };
+  }
+  const quality = qualityFor[lack.code];
+  if (quality === undefined || item.qualities.includes(quality)) return null;
+  return { ...item, qualities: [...item.qualities, quality] };
+}
+
+/** Everything to ask for so that one of a kind counts; empty: the usual one does; null: none ever will here. */
+function asksFor(id: NeedId, usual: Item, c: NeedContext): Shortfall[] | null {
+  const asked: Shortfall[] = [];
+  let item = usual;
+  for (let lack = lacksHere(id, item, c); lack !== null; lack = lacksHere(id, item, c)) {
+    const next = bettered(item, lack);
+    if (next === null || asked.length >= 6) return null;
+    asked.push(lack);
+    item = next;
+  }
+  return asked;
 }
 
 /** Why a thing by itself would not count for a need here, its condition left out; null: it would. */
@@ -47,8 +72,8 @@ export function wouldMeet(id: NeedId, c: NeedContext, missing: number, taken: Re
   return kindIds.flatMap((kind): Would[] => {
     if (!kinds[kind].means.includes(id) || taken.has(kind)) return [];
     const item = newItem('usual', kind);
-    const asked = lacksHere(id, item, c);
-    if (asked !== null && !betterBought(asked, item)) return [];
+    const asked = asksFor(id, item, c);
+    if (asked === null) return [];
     const worth = worthOf(need, item);
     return [{ kind, asked, pieces: need.distinctKinds || worth <= 0 ? 1 : Math.ceil(missing / worth - 1e-9) }];
   });

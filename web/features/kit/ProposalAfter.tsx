@@ -96,7 +96,7 @@ export function ToBuy({ missing }: { missing: readonly Missing[] }) {
             sign=""
             name={needIds.map((id) => catalogue[id].title).join(', ')}
             why={[
-              `buy or borrow: ${pieces > 1 ? `${count(pieces)} × ` : ''}${kinds[kind].name.toLowerCase()}${asked ? ` (not the usual one: ${sayShortfall(asked)})` : ''}`,
+              `buy or borrow: ${pieces > 1 ? `${count(pieces)} × ` : ''}${kinds[kind].name.toLowerCase()}${asked.length > 0 ? ` (not the usual one: ${listed(asked.map(sayShortfall))})` : ''}`,
               ...putRight(needIds),
               ...needIds.flatMap((id) => (homeMade[id] ? [`or make: ${homeMade[id]}`] : [])),
               ...(within ? [] : ['not within what you can spend now']),
