@@ -58,8 +58,8 @@ describe('the locker as CSV', () => {
     expect(result.value[0]).toMatchObject({ name: 'Thing 0', kind: 'pump', massKg: 0.4, quantity: 1 });
     expect(result.troubles).toEqual([
       'Line 12: "submarine" is no kind of gear. Left out.',
-      'Line 22: massKg: A number from 0 to 120 kg. Left out.',
-      'Line 32: quantity: A whole number from 1 to 500. Left out.',
+      'Line 22: mass of one, kg: A number from 0 to 120 kg. Left out.',
+      'Line 32: how many: A whole number from 1 to 500. Left out.',
     ]);
   });
   it.each(['', 'name\nx', 'name,mass\nx,1', 'name,kind\nx,nothing'])('refuses %j with a sentence', (text) => {
@@ -68,5 +68,13 @@ describe('the locker as CSV', () => {
   it('leaves columns alone that it does not know, and says so', () => {
     const result = readLockerCsv('name,kind,colour\nPea whistle,whistle,red', id);
     expect(result).toMatchObject({ taken: true, troubles: ['The column "colour" was left alone.'] });
+  });
+  it('reads a file whose lines end in more than one way, and names the column of a figure that is none', () => {
+    const csv = 'name,kind,quantity,lengthM\r\nLine,throw-line,1,15\nRope,bow-line,1,long\rWhistle,whistle,0,\r\n';
+    const read = readLockerCsv(csv, (i) => `id-${i}`);
+    expect(read.taken && read.value.map((one) => one.name)).toEqual(['Line']);
+    const told = read.taken ? read.troubles : [];
+    expect(told).toContain('Line 3: length, m: A number from 0 to 100000. Left out.');
+    expect(told.some((line) => line.startsWith('Line 4: how many: '))).toBe(true);
   });
 });

@@ -103,7 +103,13 @@ function bare(text: string): string {
 
 function rowsOf(text: string): Imported<string[][]> {
   if (text.length > MOST_BYTES) return refused(`The file is larger than ${MOST_BYTES / 1024 / 1024} MB.`);
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: 'greedy' });
+  const { data } = Papa.parse<string[]>(
+    text
+      .replace(/^\uFEFF/, '')
+      .replace(/\r\n?/g, '\n')
+      .trim(),
+    { skipEmptyLines: 'greedy' },
+  );
   if (data.length < 2) return refused('The file has no header with lines under it.');
   if (data.length > MOST_ROWS + 1)
     return refused(`The file has ${data.length - 1} lines; at most ${MOST_ROWS} are read.`);
@@ -147,13 +153,19 @@ export function readLockerCsv(
       items.push(parsed.data);
     } else
       troubles.push(
-        `Line ${i + 2}: ${typeof item === 'string' ? item : `${issue?.path.join('.') ?? ''}: ${issue?.message ?? ''}`} Left out.`,
+        `Line ${i + 2}: ${typeof item === 'string' ? item : `${columnNamed(issue?.path ?? [])}: ${issue?.message ?? ''}`} Left out.`,
       );
   });
   troubles.push(...linked(items, links, owned));
   return items.length === 0
     ? refused(`No line could be taken. ${troubles.find((one) => one.startsWith('Line')) ?? ''}`.trim())
     : { taken: true, value: items, troubles: told(troubles) };
+}
+
+/** The column that a refused field came from, by the name that people see. */
+function columnNamed(path: readonly PropertyKey[]): string {
+  const id = String(path[0] === 'attributes' ? path[1] : path[0]);
+  return lockerColumns.find((column) => column.id === id)?.name ?? id;
 }
 
 /** Finds containers and batteries by name, in the file first, then in the locker; what is not found is told. */
