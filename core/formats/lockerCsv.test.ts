@@ -74,7 +74,7 @@ describe('the locker as CSV', () => {
     const read = readLockerCsv(csv, (i) => `id-${i}`);
     expect(read.taken && read.value.map((one) => one.name)).toEqual(['Line']);
     const told = read.taken ? read.troubles : [];
-    expect(told).toContain('Line 3: length, m: A number from 0 to 100000. Left out.');
+    expect(told).toContain('Line 3: length, m: A number from 0 to 100000 m. Left out.');
     expect(told.some((line) => line.startsWith('Line 4: how many: '))).toBe(true);
   });
 });

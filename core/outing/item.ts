@@ -1,10 +1,15 @@
 import { z } from 'zod';
-import { attributeIds, attributeRange, attributes, qualityIds } from '../gear/attributes';
+import { type AttributeId, attributeIds, attributeRange, attributes, qualityIds } from '../gear/attributes';
 import { kindIds } from '../gear/kinds';
 import { dateText, idText, nameText, noteText, quantity, wholeNumber } from './field';
 
 /** About 60 kB of picture. */
 export const PHOTO_MOST_CHARS = 80_000;
+
+/** Each measure in its own unit and within what it may be. */
+const measures = Object.fromEntries(
+  attributeIds.map((id) => [id, quantity(...(attributeRange[id] ?? [0, 100_000]), attributes[id].unit).optional()]),
+) as Record<AttributeId, z.ZodOptional<ReturnType<typeof quantity>>>;
 
 /** Something owned, in the locker. Mass is of one piece. */
 export const itemSchema = z.strictObject({
@@ -15,17 +20,7 @@ export const itemSchema = z.strictObject({
   quantity: wholeNumber(1, 500),
   massKg: quantity(0, 120, 'kg'),
   /** Measures that decide whether it does its job; units in gear/attributes. */
-  attributes: z
-    .partialRecord(z.enum(attributeIds), quantity(0, 100_000, '').optional())
-    .superRefine((measured, context) => {
-      for (const id of attributeIds) {
-        const range = attributeRange[id];
-        if (range === undefined || measured[id] === undefined) continue;
-        const checked = quantity(...range, attributes[id].unit).safeParse(measured[id]);
-        for (const { message } of checked.error?.issues ?? [])
-          context.addIssue({ code: 'custom', path: [id], message });
-      }
-    }),
+  attributes: z.strictObject(measures),
   qualities: z.array(z.enum(qualityIds)).max(qualityIds.length),
   condition: z.enum(['good', 'failed inspection', 'under repair']),
   /** Packed: longest, middle, shortest, m; null: as usual for the kind. */
