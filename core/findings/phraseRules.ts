@@ -6,10 +6,11 @@ import type { Rule } from '../outing/rulePack';
 import type { Species } from '../species/species';
 import { speciesOf } from '../species/speciesOf';
 import { capital, count, dayWords, figure, plural } from '../units/words';
+import { measured } from './phraseNeeds';
 
 function wanted(needId: NeedId, want: number): string {
-  const unit = unitOf(needId);
-  return unit === null ? `${count(want)} of them` : `${figure(want)} ${unit}`;
+  const { amount }: Need = catalogue[needId];
+  return amount === undefined ? `${count(want)} of them` : measured(amount, want);
 }
 
 /** The unit in which a need is measured; null: its means are counted. */

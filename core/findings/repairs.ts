@@ -4,7 +4,7 @@ import type { NeedId } from '../needs/ids';
 import { applyRepair } from '../outing/edit';
 import type { Item } from '../outing/item';
 import type { Outing } from '../outing/outing';
-import type { References } from '../outing/references';
+import { type References, byItself } from '../outing/references';
 import { serviceLacks } from '../needs/match';
 import { LOAD_MIND } from '../hull/load';
 import { worthOf } from '../needs/need';
@@ -151,7 +151,7 @@ export function serviceable(needId: NeedId, j: Judging, items: readonly Item[]):
     .map((item) => ({ item, carried: carriedOf.get(item.id) ?? 0 }))
     .filter(({ item, carried }) => {
       if (carried >= item.quantity) return false;
-      const aboard = { item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } };
+      const aboard = byItself(item);
       const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
       if (serviceLacks(aboard, j.lastDay, j.taken) !== null || (lacks?.(aboard, c) ?? null) !== null) return false;
       return !(distinctKinds && !amount && aboardKinds.has(item.kind) && carried > 0);

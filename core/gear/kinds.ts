@@ -53,3 +53,8 @@ export const kinds: Record<KindId, GearKind> = Object.fromEntries(
     },
   ]),
 ) as Record<KindId, GearKind>;
+
+/** The kinds that can be a means of a need, in the order of the tables. */
+export function kindsFor(needId: NeedId): KindId[] {
+  return kindIds.filter((kind) => kinds[kind].means.includes(needId));
+}

@@ -1,6 +1,6 @@
 import { kinds } from '../gear/kinds';
 import type { Item } from '../outing/item';
-import type { Aboard } from '../outing/references';
+import { byItself } from '../outing/references';
 import { catalogue } from './catalogue';
 import type { NeedId } from './ids';
 import { type WalkTaken, serviceLacks } from './match';
@@ -24,7 +24,7 @@ export function choicesFor(
   return items
     .filter((item) => !aboardIds.has(item.id) && kinds[item.kind].means.includes(needId))
     .map((item): Choice => {
-      const aboard: Aboard = { item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } };
+      const aboard = byItself(item);
       return { item, shortfall: serviceLacks(aboard, lastDay, taken) ?? catalogue[needId].lacks?.(aboard, c) ?? null };
     })
     .sort((a, b) => Number(a.shortfall !== null) - Number(b.shortfall !== null) || a.item.massKg - b.item.massKg);

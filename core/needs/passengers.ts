@@ -1,12 +1,13 @@
 import { kinds } from '../gear/kinds';
 import type { Outing } from '../outing/outing';
-import type { Looked } from '../outing/references';
+import { type Looked, idsAboard } from '../outing/references';
 import type { JudgedNeed } from './match';
 
 /** Items aboard that no raised need asks for. A container with something in it is at work, and so is a part of a rig whose rod is aboard. */
-export function passengers(needs: readonly JudgedNeed[], { aboard }: Looked, { rigs }: Outing): string[] {
+export function passengers(needs: readonly JudgedNeed[], looked: Looked, { rigs }: Outing): string[] {
   const raised = new Set<string>(needs.map((need) => need.id));
-  const ids = new Set(aboard.map(({ item }) => item.id));
+  const { aboard } = looked;
+  const ids = idsAboard(looked);
   const atWork = new Set<string | null>([
     ...aboard.map(({ item }) => item.containerId),
     ...rigs

@@ -3,7 +3,7 @@ import { kindIds, kinds } from '../gear/kinds';
 import { withItem } from '../outing/edit';
 import type { Item } from '../outing/item';
 import type { Outing } from '../outing/outing';
-import type { References } from '../outing/references';
+import { type References, byItself } from '../outing/references';
 import type { Instant } from '../units/time';
 import type { Answers } from '../walkround/answers';
 import { catalogue } from './catalogue';
@@ -128,8 +128,7 @@ function summary(
 function missing({ id, level, grave, want, counted }: JudgedNeed, j: Judging, items: readonly Item[]): Missing {
   const { distinctKinds = false } = catalogue[id];
   const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
-  const unserviceable = (item: Item) =>
-    serviceLacks({ item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } }, j.lastDay, j.taken);
+  const unserviceable = (item: Item) => serviceLacks(byItself(item), j.lastDay, j.taken);
   const taken = new Set(
     j.looked.aboard.flatMap(({ item }) =>
       distinctKinds && unserviceable(item) === null && lacksHere(id, item, c) === null ? [item.kind] : [],
@@ -153,7 +152,7 @@ function omitted(j: Judging, items: readonly Item[]): Omitted[] {
     if (aboard.has(item.id)) return [];
     const need = j.needs.find((one) => kinds[item.kind].means.includes(one.id));
     if (!need) return [];
-    const one = { item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } };
+    const one = byItself(item);
     const lacks = serviceLacks(one, j.lastDay, j.taken) ?? catalogue[need.id].lacks?.(one, c) ?? null;
     if (lacks) return [{ itemId: item.id, needId: need.id, why: lacks }];
     const serving = need.means.flatMap((means) =>
@@ -214,7 +213,7 @@ interface Candidate {
 /** Each piece still ashore of a serviceable item, with what it counts for. */
 function copiesOf(item: Item, group: readonly JudgedNeed[], j: Judging): Candidate[] {
   const aboard = j.looked.aboard.find((one) => one.item.id === item.id)?.entry.quantity ?? 0;
-  const one = { item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } };
+  const one = byItself(item);
   if (aboard >= item.quantity || serviceLacks(one, j.lastDay, j.taken) !== null) return [];
   const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
   const amounts = new Map<NeedId, number>();

@@ -1,7 +1,8 @@
 import type { QualityId } from '../gear/attributes';
-import { type KindId, kindIds, kinds } from '../gear/kinds';
+import { type KindId, kindsFor } from '../gear/kinds';
 import { newItem } from '../gear/newItem';
 import type { Item } from '../outing/item';
+import { byItself } from '../outing/references';
 import { catalogue } from './catalogue';
 import type { NeedId } from './ids';
 import { type NeedContext, type Shortfall, worthOf } from './need';
@@ -58,9 +59,7 @@ function asksFor(id: NeedId, usual: Item, c: NeedContext): Shortfall[] | null {
 
 /** Why a thing by itself would not count for a need here, its condition left out; null: it would. */
 export function lacksHere(id: NeedId, item: Item, c: NeedContext): Shortfall | null {
-  return (
-    catalogue[id].lacks?.({ item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } }, c) ?? null
-  );
+  return catalogue[id].lacks?.(byItself(item), c) ?? null;
 }
 
 /**
@@ -69,8 +68,8 @@ export function lacksHere(id: NeedId, item: Item, c: NeedContext): Shortfall | n
  */
 export function wouldMeet(id: NeedId, c: NeedContext, missing: number, taken: ReadonlySet<KindId>): Would[] {
   const need = catalogue[id];
-  return kindIds.flatMap((kind): Would[] => {
-    if (!kinds[kind].means.includes(id) || taken.has(kind)) return [];
+  return kindsFor(id).flatMap((kind): Would[] => {
+    if (taken.has(kind)) return [];
     const item = newItem('usual', kind);
     const asked = asksFor(id, item, c);
     if (asked === null) return [];

@@ -81,6 +81,11 @@ export function lookUp(outing: Outing, references: References, like?: Looked): L
   };
 }
 
+/** A thing as if it were aboard by itself: one of it, in no container, in one's own boat. */
+export function byItself(item: Item): Aboard {
+  return { item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } };
+}
+
 const idsOf = new WeakMap<readonly Aboard[], ReadonlySet<string>>();
 /** The ids of what is aboard; made once for a loadout. */
 export function idsAboard({ aboard }: Looked): ReadonlySet<string> {

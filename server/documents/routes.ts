@@ -3,7 +3,7 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { idText } from '#core/outing/field';
 import { Refusal, notFound, problemSchema } from '../problem';
-import type { DocumentStore, Kept, WriteResult } from './store';
+import type { DocumentStore, Hindrance, Kept, WriteResult } from './store';
 
 export const idParams = z.strictObject({ id: idText });
 export const versionField = z.int('The version you changed: a whole number.').min(1, 'Versions begin at 1.');
@@ -15,8 +15,13 @@ export function keptSchema<Doc>(doc: z.ZodType<Doc>) {
 /** The kept document, or the refusal that tells what stands in the way. */
 export function settled<Doc>(result: WriteResult<Doc>, what: string): Kept<Doc> {
   if (result.done === 'kept') return result.kept;
-  if (result.done === 'missing') throw notFound(what);
-  throw new Refusal(
+  throw refusal(result, what);
+}
+
+/** What stands in the way of a write. */
+export function refusal<Doc>(result: Hindrance<Doc>, what: string): Refusal {
+  if (result.done === 'missing') return notFound(what);
+  return new Refusal(
     409,
     'Changed elsewhere',
     `This ${what} was changed in another window since you opened it. Your change was not kept; the current one comes with this answer.`,

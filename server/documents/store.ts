@@ -9,8 +9,8 @@ export interface Kept<Doc> {
   updatedAt: string;
   doc: Doc;
 }
-export type WriteResult<Doc> =
-  { done: 'kept'; kept: Kept<Doc> } | { done: 'clash'; current: Kept<Doc> } | { done: 'missing' };
+export type Hindrance<Doc> = { done: 'clash'; current: Kept<Doc> } | { done: 'missing' };
+export type WriteResult<Doc> = { done: 'kept'; kept: Kept<Doc> } | Hindrance<Doc>;
 
 export interface Versioned {
   id: string;
@@ -31,7 +31,7 @@ export interface DocumentStore<Doc> {
   /** A clash when the id is taken, by a deleted one too. */
   create: (doc: Doc) => Promise<WriteResult<Doc>>;
   /** All of it or, where one of it cannot be, none: then that one's result. Answers with the versions that came of it. */
-  batch: (work: Batch<Doc>) => Promise<WriteResult<Doc> | { done: 'all'; versions: Versioned[] }>;
+  batch: (work: Batch<Doc>) => Promise<Hindrance<Doc> | { done: 'all'; versions: Versioned[] }>;
   /** Replaces the document if it still is at this version. */
   put: (id: string, version: number, doc: Doc) => Promise<WriteResult<Doc>>;
   /** Out of every list, but kept: `restore` brings it back. */
@@ -40,7 +40,7 @@ export interface DocumentStore<Doc> {
 }
 
 class Hindered extends Error {
-  constructor(readonly result: WriteResult<unknown>) {
+  constructor(readonly result: Hindrance<unknown>) {
     super('One of them cannot be.');
   }
 }
@@ -105,7 +105,7 @@ export function documentStore<Doc extends { id: string }>(
         })
         .catch((thrown: unknown) => {
           // Thrown so that the transaction takes back what went before.
-          if (thrown instanceof Hindered) return thrown.result as WriteResult<Doc>;
+          if (thrown instanceof Hindered) return thrown.result as Hindrance<Doc>;
           throw thrown;
         }),
     put: (id, version, doc) => change(id, version, { doc }),

@@ -8,7 +8,7 @@ import { itemSchema } from '#core/outing/item';
 import { rulePackSchema } from '#core/outing/rulePack';
 import { waterSchema } from '#core/outing/water';
 import { ownSpeciesSchema } from '#core/species/ownSpecies';
-import { documentRoutes, keptSchema, settled, versionField } from '../documents/routes';
+import { documentRoutes, keptSchema, refusal, versionField } from '../documents/routes';
 import { problemSchema } from '../problem';
 import type { Stores } from '../stores';
 
@@ -59,8 +59,8 @@ export function referenceRoutes(parent: FastifyInstance, from: Stores): void {
     },
     async (request) => {
       const result = await from.items.batch(request.body);
-      if (result.done !== 'all') settled(result, 'item');
-      return { versions: result.done === 'all' ? result.versions : [] };
+      if (result.done !== 'all') throw refusal(result, 'item');
+      return { versions: result.versions };
     },
   );
   documentRoutes(parent, '/api/items', 'item', itemSchema, from.items);

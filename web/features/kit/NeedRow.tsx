@@ -20,7 +20,7 @@ import { Unseen } from '../../parts/Unseen';
 import { useSay } from '../../parts/Spoken';
 import { ApiError } from '../../app/api';
 import { useDesk } from '../outing/desk';
-import { useDocuments } from '../reference/queries';
+import { useItemBatch } from '../reference/queries';
 
 /** One need with what meets it; opened, it tells why it is there and what else is owned for it. */
 export function NeedRow({ need }: { need: JudgedNeed }) {
@@ -101,18 +101,18 @@ const MOST_KINDS = 6;
 /** What is owned and not yet written down: into the locker with usual figures, and aboard, in one step. */
 function OwnedAfterAll({ would }: { would: readonly Would[] }) {
   const { edit, editor } = useDesk();
-  const documents = useDocuments('items');
+  const batch = useItemBatch();
   const say = useSay();
   const own = async ({ kind, pieces }: Would) => {
     const item = newItem(crypto.randomUUID(), kind, { quantity: pieces });
     try {
-      const kept = await documents.create(item);
+      const takeOut = await batch({ create: [item] });
       edit((outing) => withItem(outing, item.id, pieces));
       say(`${item.name}: in the locker with usual figures, and aboard. Put its own figures there.`, {
         name: 'Undo',
         run: () => {
           editor.undo();
-          void documents.remove(item.id, kept.version);
+          takeOut();
         },
       });
     } catch (error) {

@@ -74,8 +74,8 @@ function DryRun({ name, text, kept, onClose }: DryRunProps) {
   const say = useSay();
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const list: readonly Item[] = result.taken ? (result.value as Item[]) : [];
-  const matched = matchOwned(list, owned, mapping);
+  const list = useMemo<readonly Item[]>(() => (result.taken ? (result.value as Item[]) : []), [result]);
+  const matched = useMemo(() => matchOwned(list, owned, mapping), [list, owned, mapping]);
   const known = matched.changed.length + matched.same;
   const create = withOwned === 'again' ? list : matched.fresh;
   const change = withOwned === 'change' ? matched.changed : [];

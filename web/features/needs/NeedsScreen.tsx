@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { kindIds, kinds } from '#core/gear/kinds';
+import { kinds, kindsFor } from '#core/gear/kinds';
 import { catalogue } from '#core/needs/catalogue';
 import { type NeedId, needsByPurpose, purposeIds, purposes } from '#core/needs/ids';
 import { homeMade } from '#core/needs/shopping';
@@ -20,7 +20,7 @@ export function NeedsScreen() {
   const today = dateAt(useNow(), 'utc');
   const wanted = words.trim().toLowerCase();
   const fits = (id: NeedId) =>
-    [catalogue[id].title, ...meansOf(id).map((kind) => kinds[kind].name)].some((text) =>
+    [catalogue[id].title, ...kindsFor(id).map((kind) => kinds[kind].name)].some((text) =>
       text.toLowerCase().includes(wanted),
     );
   const shown = purposeIds.map((purpose) => ({ purpose, ids: needsByPurpose[purpose].filter(fits) }));
@@ -55,13 +55,9 @@ export function NeedsScreen() {
   );
 }
 
-function meansOf(id: NeedId) {
-  return kindIds.filter((kind) => kinds[kind].means.includes(id));
-}
-
 function OneNeed({ id, items, today }: { id: NeedId; items: readonly Item[]; today: string }) {
   const { title, without } = catalogue[id];
-  const means = meansOf(id);
+  const means = kindsFor(id);
   const owned = items.filter((item) => kinds[item.kind].means.includes(id));
   const made = homeMade[id];
   return (

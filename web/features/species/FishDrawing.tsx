@@ -55,8 +55,9 @@ export function FishDrawing({ species }: { species: Species }) {
       </svg>
       <Typography>{words}.</Typography>
       <Typography variant="caption" color="textSecondary" component="p">
-        Solid: the largest likely. Dashed: the usual. As tall as its mass makes it, a plain outline and no portrait
-        {shape === 'round' ? '' : '; from above'}.
+        Solid: the largest likely. Dashed: the usual.{' '}
+        {shape === 'round' ? 'From the side, as tall as its mass makes it' : 'From above'}: a plain outline, no
+        portrait.
       </Typography>
     </Box>
   );
