@@ -2,7 +2,7 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'postgresql',
-  schema: './server/db/schema.ts',
-  out: './server/db/migrations',
+  schema: './server/storage/schema.ts',
+  out: './server/storage/migrations',
   casing: 'snake_case',
 });

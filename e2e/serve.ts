@@ -2,7 +2,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { sql } from 'drizzle-orm';
 import { buildApp } from '../server/app';
-import { openEmbedded } from '../server/db/open';
+import { openEmbedded } from '../server/storage/open';
 
 /*
  * The product's own server on a copy of the demo data, put back between journeys instead of being started anew:
@@ -10,7 +10,10 @@ import { openEmbedded } from '../server/db/open';
  * that ask for a house of their own.
  */
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-const { db } = await openEmbedded({ folder: join(process.argv[2] ?? '', 'db') }, join(root, 'server/db/migrations'));
+const { db } = await openEmbedded(
+  { folder: join(process.argv[2] ?? '', 'db') },
+  join(root, 'server/storage/migrations'),
+);
 
 const rows = await db.execute<{ name: string }>(
   sql`select table_name as name from information_schema.tables where table_schema = 'public'`,

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import type { Outing } from '#core/outing/outing';
+import type { Outing } from '#core/documents/outing';
 import config from '../playwright.config';
 import { startServer } from '../server/testing/startServer';
 

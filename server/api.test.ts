@@ -1,8 +1,8 @@
 import { demoSpecies } from '#core/demo/species';
-import { newItem } from '#core/gear/newItem';
+import { newItem } from '#core/editing/newItem';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demo } from '#core/demo/demo';
-import type { Outing } from '#core/outing/outing';
+import type { Outing } from '#core/documents/outing';
 import { NOW, type TestApp, openApp } from './testing/openApp';
 
 let test: TestApp;

@@ -8,12 +8,12 @@ import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { calcRoutes } from './calc/routes';
-import type { Database } from './db/open';
+import type { Database } from './storage/open';
 import { outingRoutes } from './outings/routes';
-import { InvalidInput, handleErrors } from './problem';
-import { referenceRoutes } from './reference/routes';
+import { InvalidInput, handleErrors } from './http/problem';
+import { referenceRoutes } from './documents/referenceRoutes';
 import { stationRoutes } from './station/routes';
-import { stores } from './stores';
+import { stores } from './documents/stores';
 import { walkRoutes } from './walkround/routes';
 import { walkStore } from './walkround/store';
 

@@ -5,7 +5,7 @@ import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Outing } from '#core/outing/outing';
+import type { Outing } from '#core/documents/outing';
 import { ensureBuilt } from '../scripts/prepare.mjs';
 import { type Running, startServer as start } from './testing/startServer';
 

@@ -2,10 +2,10 @@ import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { buildApp } from './app';
-import { lockData } from './dataLock';
-import { type OpenDatabase, openEmbedded, openServer } from './db/open';
-import { loadDemo } from './demo';
-import { PlainError, systemCode } from './plainError';
+import { lockData } from './storage/dataLock';
+import { type OpenDatabase, openEmbedded, openServer } from './storage/open';
+import { loadDemo } from './storage/demo';
+import { PlainError, systemCode } from './http/plainError';
 import { type Settings, readSettings } from './settings';
 
 /** The project's folder, found from the source as well as from the bundle. */
@@ -44,7 +44,7 @@ const GRACE_MS = 1000;
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
   const root = projectRoot();
-  const { db, close, unlock } = await openDatabase(settings, join(root, 'server/db/migrations'));
+  const { db, close, unlock } = await openDatabase(settings, join(root, 'server/storage/migrations'));
   const now = () => Date.now();
   if (settings.demo && (await loadDemo(db, now()))) console.log('The database was empty: the demo data is in it now.');
   const app = await buildApp({ db, now, webRoot: join(root, 'dist/web'), log: true });

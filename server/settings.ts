@@ -1,5 +1,5 @@
 import { resolve } from 'node:path';
-import { PlainError } from './plainError';
+import { PlainError } from './http/plainError';
 
 /** What the environment may set. */
 export interface Settings {

@@ -1,5 +1,5 @@
-import { type Chart, chartSchema } from '../outing/chart';
-import { type Place, fromPlane } from '../passage/geo';
+import { type Chart, chartSchema } from '../documents/chart';
+import { type Place, fromPlane } from '../environment/geo';
 import hallow from './charts/hallow.json';
 import lantern from './charts/lantern.json';
 import ostrey from './charts/ostrey.json';

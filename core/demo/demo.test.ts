@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { assess } from '../findings/assess';
+import { assess } from '../judgement/assess';
 import { anchorHours } from '../holding/anchorSheet';
-import { lookUp } from '../outing/references';
+import { lookUp } from '../documents/references';
 import { noAnswers } from '../walkround/answers';
 import { demo } from './demo';
 

@@ -1,8 +1,8 @@
-import type { References } from '../outing/references';
+import type { References } from '../documents/references';
 import { noAnswers } from '../walkround/answers';
 import type { Answer } from '../walkround/answerSchema';
-import { assess } from '../findings/assess';
-import type { Outing } from '../outing/outing';
+import { assess } from '../judgement/assess';
+import type { Outing } from '../documents/outing';
 import { type Instant, dateAt, isoAt } from '../units/time';
 import { demoLocker } from './locker';
 import { demoDawn, demoOutings } from './outings';

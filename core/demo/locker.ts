@@ -1,6 +1,6 @@
-import type { KindId } from '../gear/kinds';
-import { newItem } from '../gear/newItem';
-import type { Item } from '../outing/item';
+import type { KindId } from '../catalog/gear/kinds';
+import { newItem } from '../editing/newItem';
+import type { Item } from '../documents/item';
 import { addDays } from '../units/time';
 
 /** About a hundred things owned, in containers and alone, some out of date, some under repair; dates relative to the first start. */

@@ -1,9 +1,9 @@
-import { lightOfDay, noonOf } from '../conditions/light';
+import { lightOfDay, noonOf } from '../environment/light';
 import { moreDemoOutings } from './outingsMore';
-import { NO_FIGURES } from '../outing/hours';
-import type { Brief, Hour, Outing } from '../outing/outing';
-import { usualWorkings } from '../outing/usualWorkings';
-import type { Water } from '../outing/water';
+import { NO_FIGURES } from '../editing/hours';
+import type { Brief, Hour, Outing } from '../documents/outing';
+import { usualWorkings } from '../editing/usualWorkings';
+import type { Water } from '../documents/water';
 import { HOUR_MS, type Instant, addDays, clockAt, dateAt, instantOf, isoAt, shiftClock } from '../units/time';
 
 const zone = 'UTC-1';

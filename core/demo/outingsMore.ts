@@ -1,6 +1,6 @@
-import { NO_FIGURES } from '../outing/hours';
-import type { Outing } from '../outing/outing';
-import { emptyLog } from '../outing/log';
+import { NO_FIGURES } from '../editing/hours';
+import type { Outing } from '../documents/outing';
+import { emptyLog } from '../documents/log';
 import { HOUR_MS, addDays, instantOf, isoAt, shiftClock } from '../units/time';
 import { placeAt } from './charts';
 import { always, once, several } from './outings';

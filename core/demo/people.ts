@@ -1,6 +1,6 @@
-import type { Angler } from '../outing/angler';
-import { usualSchools } from '../outing/usualSchools';
-import type { Craft } from '../outing/craft';
+import type { Angler } from '../documents/angler';
+import { usualSchools } from '../editing/usualSchools';
+import type { Craft } from '../documents/craft';
 
 export const demoAngler: Angler = {
   format: 'angler/1',

@@ -1,4 +1,4 @@
-import type { Rule, RulePack } from '../outing/rulePack';
+import type { Rule, RulePack } from '../documents/rulePack';
 import { addDays } from '../units/time';
 
 type NeedRule = Extract<Rule, { rule: 'need' }>;

@@ -1,4 +1,4 @@
-import type { OwnSpecies } from '../species/ownSpecies';
+import type { OwnSpecies } from '../documents/ownSpecies';
 
 /** One fish of the angler's own, so that the shelf shows how one is told. */
 export const demoSpecies: readonly OwnSpecies[] = [

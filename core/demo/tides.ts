@@ -1,4 +1,4 @@
-import { type Constituent, harmonicSeries, turnsOfTide } from '../conditions/tide';
+import { type Constituent, harmonicSeries, turnsOfTide } from '../environment/tide';
 import { DAY_MS, type Instant } from '../units/time';
 
 /** Speeds of the constituents used here, degrees per hour. */

@@ -1,5 +1,5 @@
-import type { Water } from '../outing/water';
-import { EMPTY_CHART } from '../outing/chart';
+import type { Water } from '../documents/water';
+import { EMPTY_CHART } from '../documents/chart';
 import { HOUR_MS, type Instant } from '../units/time';
 import { demoCharts, placeAt } from './charts';
 import { peakingAt } from './tides';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
-import { withItem } from '../outing/edit';
-import type { Outing } from '../outing/outing';
-import { lookUp } from '../outing/references';
+import { withItem } from '../editing/edit';
+import type { Outing } from '../documents/outing';
+import { lookUp } from '../documents/references';
 import { HOUR_MS, instantOf, isoAt } from '../units/time';
 import { exposures, hoursWithin } from './exposures';
 

@@ -1,20 +1,20 @@
-import { type Day, dayOf } from '../conditions/day';
-import { heatIndex, windChill } from '../conditions/feels';
-import { darkness, lightOfDay, noonOf } from '../conditions/light';
-import { type Sea, seaAt } from '../conditions/sea';
-import { type KindId, kinds } from '../gear/kinds';
-import { type SpotHour, spotHours } from '../holding/spot';
-import { valueAt } from '../conditions/tide';
-import { type Immersion, immersion } from '../conditions/immersion';
-import { surf } from '../conditions/surf';
-import type { Brief, Hour, Outing } from '../outing/outing';
-import type { Launch, Water } from '../outing/water';
-import type { Looked } from '../outing/references';
-import type { Workings } from '../outing/workings';
-import { speedOf } from '../passage/flow';
-import { distanceBetween } from '../passage/geo';
+import { type Day, dayOf } from '../environment/day';
+import { heatIndex, windChill } from '../environment/feels';
+import { darkness, lightOfDay, noonOf } from '../environment/light';
+import { type Sea, seaAt } from '../environment/sea';
+import { type KindId, kinds } from '../catalog/gear/kinds';
+import { type SpotHour, spotHours } from '../environment/spot';
+import { valueAt } from '../environment/tide';
+import { type Immersion, immersion } from '../environment/immersion';
+import { surf } from '../environment/surf';
+import type { Brief, Hour, Outing } from '../documents/outing';
+import type { Launch, Water } from '../documents/water';
+import type { Looked } from '../documents/references';
+import type { Workings } from '../documents/workings';
+import { speedOf } from '../environment/flow';
+import { distanceBetween } from '../environment/geo';
 import { type Plan, planOf } from '../passage/plan';
-import type { Species } from '../species/species';
+import type { Species } from '../catalog/species/species';
 import { DAY_MS, HOUR_MS, type Instant, clockAt, dateAt, instantOf, minutesBetween } from '../units/time';
 
 /** What the brief and the day expose one to: numbers, not flags. null: not known. */

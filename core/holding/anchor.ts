@@ -1,15 +1,12 @@
 import type { Hull } from '../passage/travel';
+import type { Alignment, Bottom } from '../vocabulary/holding';
 import { AIR_DENSITY, G, SALT_WATER, STEEL } from '../units/constants';
 
 export const anchorTypes = ['grapnel', 'claw', 'fluke', 'mushroom', 'deadweight'] as const;
 export type AnchorType = (typeof anchorTypes)[number];
-export const anchorBottoms = ['mud', 'sand', 'gravel', 'weed', 'rock'] as const;
-export type AnchorBottom = (typeof anchorBottoms)[number];
-export const alignments = ['bow', 'stern', 'beam'] as const;
-export type Alignment = (typeof alignments)[number];
 
 /** Holding for its weight in water, by type and bottom. Rule of thumb. */
-export const HOLDING: Record<AnchorType, Record<AnchorBottom, number>> = {
+export const HOLDING: Record<AnchorType, Record<Bottom, number>> = {
   grapnel: { mud: 2, sand: 3, gravel: 3, weed: 2, rock: 6 },
   claw: { mud: 6, sand: 10, gravel: 5, weed: 3, rock: 4 },
   fluke: { mud: 10, sand: 16, gravel: 4, weed: 2, rock: 2 },
@@ -40,7 +37,7 @@ export interface AnchorInput {
   attachHeightM: number;
   rodeM: number;
   anchor: { massKg: number; type: AnchorType };
-  bottom: AnchorBottom;
+  bottom: Bottom;
   streamMps: number;
   windMps: number;
   hsM: number;

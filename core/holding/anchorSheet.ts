@@ -1,12 +1,12 @@
-import type { KindId } from '../gear/kinds';
-import type { Angler } from '../outing/angler';
-import type { Craft } from '../outing/craft';
-import type { Item } from '../outing/item';
-import type { Looked } from '../outing/references';
-import type { Workings } from '../outing/workings';
+import type { KindId } from '../catalog/gear/kinds';
+import type { Angler } from '../documents/angler';
+import type { Craft } from '../documents/craft';
+import type { Item } from '../documents/item';
+import type { Looked } from '../documents/references';
+import type { Workings } from '../documents/workings';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
 import { type AnchorSum, type AnchorType, anchor } from './anchor';
-import type { SpotHour } from './spot';
+import type { SpotHour } from '../environment/spot';
 
 /** Stream from which nobody anchors; from which only with release, float and trolley; from which never by the side. m/s. */
 export const STREAM_STOP_MPS = 1;

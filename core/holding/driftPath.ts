@@ -1,9 +1,9 @@
-import type { Flow } from '../passage/travel';
-import { type Place, fromPlane } from '../passage/geo';
-import type { Chart } from '../outing/chart';
+import type { Flow } from '../environment/flow';
+import { type Place, fromPlane } from '../environment/geo';
+import type { Chart } from '../documents/chart';
 import { shoreCrossings } from '../passage/shore';
 import type { Instant } from '../units/time';
-import type { SpotHour } from './spot';
+import type { SpotHour } from '../environment/spot';
 
 const STEP_S = 1800;
 

@@ -1,4 +1,4 @@
-import type { AnchorBottom } from './anchor';
+import type { Bottom } from '../vocabulary/holding';
 
 /** Driven in, and left above the water, m. Rule of thumb. */
 export const POLE_PENETRATION_M = 0.5;
@@ -10,7 +10,7 @@ export interface PoleInput {
   poleM: number;
   depthM: number;
   tideRiseM: number;
-  bottom: AnchorBottom;
+  bottom: Bottom;
   streamMps: number;
 }
 

@@ -1,9 +1,9 @@
-import { DRYSUIT_BELOW_C, WETSUIT_BELOW_C } from '../conditions/immersion';
+import { DRYSUIT_BELOW_C, WETSUIT_BELOW_C } from '../environment/immersion';
 import { instantOf, minutesBetween } from '../units/time';
-import type { needsByPurpose } from './ids';
-import type { QualityId } from '../gear/attributes';
-import type { KindId } from '../gear/kinds';
-import type { Aboard } from '../outing/references';
+import type { needsByPurpose } from '../vocabulary/needs';
+import type { QualityId } from '../catalog/gear/attributes';
+import type { KindId } from '../catalog/gear/kinds';
+import type { Aboard } from '../documents/references';
 import { type NeedContext, type NeedTable, type Shortfall, raised, reasons, tooLittle } from './need';
 import { alone, coldAir, coldWater, farther, inDark, inRapids, outOvernight, throughSurf } from './reason';
 

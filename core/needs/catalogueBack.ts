@@ -1,4 +1,4 @@
-import type { needsByPurpose } from './ids';
+import type { needsByPurpose } from '../vocabulary/needs';
 import { type NeedTable, raised, reasons, tooLittle } from './need';
 import { alone, farther, inDark } from './reason';
 

@@ -1,5 +1,5 @@
 import { carriedHours, halfAndHalf, wantedFood, wantedWater } from '../provisions/supplies';
-import type { needsByPurpose } from './ids';
+import type { needsByPurpose } from '../vocabulary/needs';
 import { type Need, type NeedTable, raised, reasons } from './need';
 import { coldAir, coldWater, inDark, outOvernight } from './reason';
 

@@ -1,11 +1,11 @@
-import type { needsByPurpose } from './ids';
+import type { needsByPurpose } from '../vocabulary/needs';
 import { type NeedContext, type NeedTable, type Reason, type Shortfall, raised, reasons, tooLittle } from './need';
-import type { KindId } from '../gear/kinds';
-import type { Technique } from '../outing/trip';
+import type { KindId } from '../catalog/gear/kinds';
+import type { Technique } from '../vocabulary/trips';
 import { STREAM_CARE_MPS } from '../holding/anchorSheet';
 import { halfAndHalf, iceSum } from '../provisions/supplies';
 import { deeper, fishing, keepsFish, largestFish } from './reason';
-import type { Aboard } from '../outing/references';
+import type { Aboard } from '../documents/references';
 
 /** A net's hoop and bag against the largest likely fish. */
 const HOOP_SHARE = 0.6;

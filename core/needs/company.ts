@@ -1,7 +1,7 @@
-import { kinds } from '../gear/kinds';
-import type { Aboard } from '../outing/references';
+import { kinds } from '../catalog/gear/kinds';
+import type { Aboard } from '../documents/references';
 import { catalogue } from './catalogue';
-import type { NeedId } from './ids';
+import type { NeedId } from '../vocabulary/needs';
 import type { JudgedNeed } from './match';
 
 /** What each person of a party has to carry on their own body or in their own boat. */

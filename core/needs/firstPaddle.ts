@@ -1,5 +1,5 @@
-import type { KindId } from '../gear/kinds';
-import type { Aboard } from '../outing/references';
+import type { KindId } from '../catalog/gear/kinds';
+import type { Aboard } from '../documents/references';
 import { type WalkTaken, serviceLacks } from './match';
 
 /** Of the paddles aboard, the one taken as first propulsion: a whole one before one in pieces. */

@@ -1,7 +1,7 @@
-import { kinds } from '../gear/kinds';
-import { type Aboard, idsAboard } from '../outing/references';
+import { kinds } from '../catalog/gear/kinds';
+import { type Aboard, idsAboard } from '../documents/references';
 import { catalogue } from './catalogue';
-import type { NeedId } from './ids';
+import type { NeedId } from '../vocabulary/needs';
 import { type NeedContext, type OtherMeans, type Raise, type Shortfall, worthOf } from './need';
 
 /** Items taken away by an answer on the walk-round. */

@@ -1,9 +1,9 @@
-import type { AttributeId } from '../gear/attributes';
+import type { AttributeId } from '../catalog/gear/attributes';
 import type { Exposures } from '../exposures/exposures';
-import type { Brief } from '../outing/outing';
-import type { Item } from '../outing/item';
-import type { Aboard, Looked } from '../outing/references';
-import type { NeedId } from './ids';
+import type { Brief } from '../documents/outing';
+import type { Item } from '../documents/item';
+import type { Aboard, Looked } from '../documents/references';
+import type { NeedId } from '../vocabulary/needs';
 
 export const levels = ['law', 'must', 'should', 'could'] as const;
 export type Level = (typeof levels)[number];

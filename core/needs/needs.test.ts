@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { assess } from '../findings/assess';
+import { assess } from '../judgement/assess';
 import { demo } from '../demo/demo';
-import { kindIds, kinds } from '../gear/kinds';
-import { withItem } from '../outing/edit';
-import type { Item } from '../outing/item';
-import type { Outing } from '../outing/outing';
-import type { References } from '../outing/references';
+import { kindIds, kinds } from '../catalog/gear/kinds';
+import { withItem } from '../editing/edit';
+import type { Item } from '../documents/item';
+import type { Outing } from '../documents/outing';
+import type { References } from '../documents/references';
 import { noAnswers } from '../walkround/answers';
 import { catalogue } from './catalogue';
-import { type NeedId, needIds } from './ids';
+import { type NeedId, needIds } from '../vocabulary/needs';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);

@@ -1,6 +1,6 @@
-import { kinds } from '../gear/kinds';
-import type { Outing } from '../outing/outing';
-import { type Looked, idsAboard } from '../outing/references';
+import { kinds } from '../catalog/gear/kinds';
+import type { Outing } from '../documents/outing';
+import { type Looked, idsAboard } from '../documents/references';
 import type { JudgedNeed } from './match';
 
 /** Items aboard that no raised need asks for. A container with something in it is at work, and so is a part of a rig whose rod is aboard. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { anglerSchema } from '../outing/angler';
+import { anglerSchema } from '../documents/angler';
 import { practice, reasonFor, schoolIds } from './practice';
 
 describe('where practice differs', () => {

@@ -1,4 +1,4 @@
-import type { Angler } from '../outing/angler';
+import type { Angler } from '../documents/angler';
 
 type Schools = Angler['schools'];
 export type SchoolId = keyof Schools;

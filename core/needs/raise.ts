@@ -1,6 +1,6 @@
-import type { Rule, RulePack } from '../outing/rulePack';
+import type { Rule, RulePack } from '../documents/rulePack';
 import { catalogue } from './catalogue';
-import { type NeedId, needIds } from './ids';
+import { type NeedId, needIds } from '../vocabulary/needs';
 import type { NeedContext, Raise } from './need';
 
 export interface RaisedNeed {

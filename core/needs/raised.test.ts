@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
-import { assess } from '../findings/assess';
-import { whyNeed } from '../findings/phraseNeeds';
-import { withItem } from '../outing/edit';
-import type { Outing } from '../outing/outing';
-import type { References } from '../outing/references';
-import type { Water } from '../outing/water';
+import { assess } from '../judgement/assess';
+import { whyNeed } from './sayNeeds';
+import { withItem } from '../editing/edit';
+import type { Outing } from '../documents/outing';
+import type { References } from '../documents/references';
+import type { Water } from '../documents/water';
 import { noAnswers } from '../walkround/answers';
-import { type NeedId, needIds } from './ids';
+import { type NeedId, needIds } from '../vocabulary/needs';
 import type { Level } from './need';
 
 const now = Date.parse('2026-05-15T19:00:00Z');

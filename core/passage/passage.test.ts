@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { passage } from './passage';
 import { type Hull, type Leg, speedThroughWater, travel } from './travel';
-import { toward } from './flow';
+import { toward } from '../environment/flow';
 import { turnBack } from './turnBack';
 
 const at = '2026-05-16T06:00:00Z';

@@ -1,5 +1,5 @@
 import { SALT_WATER } from '../units/constants';
-import { flowBetween, fromBearing, toward } from './flow';
+import { flowBetween, fromBearing, toward } from '../environment/flow';
 import { type Hull, type Travel, travel } from './travel';
 
 export interface PassageInput {

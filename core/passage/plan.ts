@@ -1,11 +1,12 @@
-import type { Day } from '../conditions/day';
-import type { Brief } from '../outing/outing';
-import type { Craft } from '../outing/craft';
-import type { Looked } from '../outing/references';
+import type { Day } from '../environment/day';
+import type { Brief } from '../documents/outing';
+import type { Craft } from '../documents/craft';
+import type { Looked } from '../documents/references';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
 import { DAY_MS, HOUR_MS, type Instant, instantOf } from '../units/time';
 import { type Route, type RouteLeg, routeOf } from './route';
-import { type Flow, type Hindrance, type Hull, type Leg, type Travel, travel } from './travel';
+import { type Hindrance, type Hull, type Leg, type Travel, travel } from './travel';
+import { type Flow } from '../environment/flow';
 import { turnBack } from './turnBack';
 
 /** One leg as it will be paddled. */

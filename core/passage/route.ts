@@ -1,7 +1,7 @@
-import type { Waypoint } from '../outing/outing';
-import type { Looked } from '../outing/references';
-import type { Hazard } from '../outing/water';
-import { type Place, bearingBetween, distanceBetween, shareWithin } from './geo';
+import type { Waypoint } from '../documents/outing';
+import type { Looked } from '../documents/references';
+import type { Hazard } from '../documents/water';
+import { type Place, bearingBetween, distanceBetween, shareWithin } from '../environment/geo';
 
 /** A straight way between two points, or the part of one in which the stream runs otherwise. */
 export interface RouteLeg {

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
-import { assess } from '../findings/assess';
-import { EMPTY_CHART } from '../outing/chart';
-import type { Outing } from '../outing/outing';
-import { landAt } from '../outing/testChart';
+import { assess } from '../judgement/assess';
+import { EMPTY_CHART } from '../documents/chart';
+import type { Outing } from '../documents/outing';
+import { landAt } from './testChart';
 import { noAnswers } from '../walkround/answers';
-import { fromPlane } from './geo';
+import { fromPlane } from '../environment/geo';
 import { overLand, shoreCrossings } from './shore';
 
 const origin = { latDeg: 47, lonDeg: -19 };

@@ -1,5 +1,5 @@
-import type { Chart } from '../outing/chart';
-import { type Place, distanceBetween, fromPlane, toPlane } from './geo';
+import type { Chart } from '../documents/chart';
+import { type Place, distanceBetween, fromPlane, toPlane } from '../environment/geo';
 
 const known = new WeakMap<Chart, Map<string, readonly number[]>>();
 

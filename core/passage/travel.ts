@@ -1,5 +1,6 @@
 import { AIR_DENSITY, SALT_WATER } from '../units/constants';
 import type { Instant } from '../units/time';
+import type { FlowAt } from '../environment/flow';
 
 /** What moves and is moved. Areas are drag areas, Cd·A, in m². */
 export interface Hull {
@@ -10,13 +11,6 @@ export interface Hull {
   lateralAirM2: number;
   lateralWaterM2: number;
 }
-
-/** A flow over the ground by its east and north parts, m/s. */
-export interface Flow {
-  east: number;
-  north: number;
-}
-export type FlowAt = (at: Instant) => Flow;
 
 export interface Leg {
   bearingDeg: number;

@@ -1,9 +1,9 @@
 import type { Exposures } from '../exposures/exposures';
-import type { KindId } from '../gear/kinds';
-import { kinds } from '../gear/kinds';
-import type { Item } from '../outing/item';
-import type { Aboard, Looked } from '../outing/references';
-import type { Workings } from '../outing/workings';
+import type { KindId } from '../catalog/gear/kinds';
+import { kinds } from '../catalog/gear/kinds';
+import type { Item } from '../documents/item';
+import type { Aboard, Looked } from '../documents/references';
+import type { Workings } from '../documents/workings';
 import { type Battery, type Chemistry, type PowerSum, power } from './power';
 
 const chemistryOf: Partial<Record<KindId, Chemistry>> = {

@@ -1,4 +1,4 @@
-import type { Effort } from './water';
+import type { Effort } from '../vocabulary/efforts';
 
 /** Energy spent afloat, kJ per hour. Rule of thumb for an adult of middling mass. */
 export const KJ_PER_HOUR: Record<Effort, number> = { rest: 400, easy: 800, steady: 1300, hard: 2100 };

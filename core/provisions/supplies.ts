@@ -1,7 +1,7 @@
 import type { Exposures } from '../exposures/exposures';
-import type { KindId } from '../gear/kinds';
-import type { Item } from '../outing/item';
-import type { Looked } from '../outing/references';
+import type { KindId } from '../catalog/gear/kinds';
+import type { Item } from '../documents/item';
+import type { Looked } from '../documents/references';
 import { campMeals, foodEnergy } from './food';
 import { type IceSum, ice } from './ice';
 import { drinkingWater } from './water';

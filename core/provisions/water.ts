@@ -1,5 +1,4 @@
-export const efforts = ['rest', 'easy', 'steady', 'hard'] as const;
-export type Effort = (typeof efforts)[number];
+import type { Effort } from '../vocabulary/efforts';
 
 export const LITRES_PER_HOUR: Record<Effort, number> = { rest: 0.15, easy: 0.35, steady: 0.5, hard: 0.75 };
 export const PER_DEGREE_OVER_20 = 0.02;

@@ -1,7 +1,7 @@
-import type { Item } from '../outing/item';
-import type { Rig } from '../outing/workings';
+import type { Item } from '../documents/item';
+import type { Rig } from '../documents/workings';
 import { type RigPart, rig, strengthOf } from './rig';
-import { knots } from './knots';
+import { knots } from '../vocabulary/knots';
 import { spool } from './spool';
 
 /** What a part of the line is, for telling them apart without reading names. */

@@ -1,6 +1,6 @@
-import type { Item } from '../outing/item';
-import type { Technique } from '../outing/trip';
-import type { AnchorBottom } from '../holding/anchor';
+import type { Item } from '../documents/item';
+import type { Technique } from '../vocabulary/trips';
+import type { Bottom } from '../vocabulary/holding';
 
 /** Lures or leads lost an hour over clean sand by how one fishes. Starting values, rule of thumb: one's own count replaces them. */
 const BY_TECHNIQUE: Record<Technique, number> = {
@@ -14,7 +14,7 @@ const BY_TECHNIQUE: Record<Technique, number> = {
   'sight fishing': 0.1,
 };
 /** How many times that over other bottoms. */
-const BY_BOTTOM: Record<AnchorBottom, number> = { sand: 1, mud: 1, gravel: 1.5, weed: 2, rock: 3 };
+const BY_BOTTOM: Record<Bottom, number> = { sand: 1, mud: 1, gravel: 1.5, weed: 2, rock: 3 };
 /** Added for fish whose teeth cut. */
 const BY_TEETH = 0.15;
 
@@ -22,7 +22,7 @@ const BY_TEETH = 0.15;
 export function lossRate(
   item: Item,
   techniques: readonly Technique[],
-  bottom: AnchorBottom | null,
+  bottom: Bottom | null,
   toothy: boolean,
 ): { perHour: number; own: boolean } {
   const own = item.attributes.lossPerHour;

@@ -1,11 +1,11 @@
 import type { Exposures } from '../exposures/exposures';
-import { kinds } from '../gear/kinds';
+import { kinds } from '../catalog/gear/kinds';
 import { drift } from '../holding/drift';
-import type { SpotHour } from '../holding/spot';
-import type { Item } from '../outing/item';
-import type { Brief } from '../outing/outing';
-import type { Looked } from '../outing/references';
-import type { Rig, Workings } from '../outing/workings';
+import type { SpotHour } from '../environment/spot';
+import type { Item } from '../documents/item';
+import type { Brief } from '../documents/outing';
+import type { Looked } from '../documents/references';
+import type { Rig, Workings } from '../documents/workings';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
 import { type JigInput, jig } from './jig';
 import { lossRate } from './losses';

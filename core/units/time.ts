@@ -89,3 +89,9 @@ export function shiftClock(time: string, minutes: number): string {
   const total = Math.max(0, Math.min(24 * 60 - 1, h * 60 + m + minutes));
   return `${String(Math.floor(total / 60)).padStart(2, '0')}:${String(total % 60).padStart(2, '0')}`;
 }
+
+/** Minutes since midnight of hh:mm. */
+export function minutesOf(clock: string): number {
+  const [h = 0, m = 0] = clock.split(':').map(Number);
+  return h * 60 + m;
+}

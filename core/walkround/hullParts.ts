@@ -1,5 +1,5 @@
-import type { PlaceId } from '../gear/places';
-import type { Craft } from '../outing/craft';
+import type { PlaceId } from '../catalog/gear/places';
+import type { Craft } from '../documents/craft';
 
 interface HullPartLook {
   title: string;

@@ -1,8 +1,8 @@
-import { kinds } from '../gear/kinds';
-import { type PlaceId, places, wornPlaces } from '../gear/places';
+import { kinds } from '../catalog/gear/kinds';
+import { type PlaceId, places, wornPlaces } from '../catalog/gear/places';
 import { catalogue } from '../needs/catalogue';
 import type { JudgedNeed } from '../needs/match';
-import type { Looked } from '../outing/references';
+import type { Looked } from '../documents/references';
 import { eveningStep, itemStep } from './answers';
 import { hullPartIds, hullParts } from './hullParts';
 

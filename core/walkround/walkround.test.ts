@@ -1,16 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
-import { assess } from '../findings/assess';
-import { sayBar } from '../findings/phrase';
-import { kindIds, kinds } from '../gear/kinds';
-import { places } from '../gear/places';
-import { withItem } from '../outing/edit';
-import type { Outing } from '../outing/outing';
+import { assess } from '../judgement/assess';
+import { sayBar } from '../judgement/phrase';
+import { kindIds, kinds } from '../catalog/gear/kinds';
+import { places } from '../catalog/gear/places';
+import { withItem } from '../editing/edit';
+import type { Outing } from '../documents/outing';
 import { HOUR_MS } from '../units/time';
 import { type Answers, craftFaults, lastAnswers, noAnswers, standingAnswers, takenByAnswers } from './answers';
 import type { Answer } from './answerSchema';
-import { sayChange, sayChanges } from './phraseSignOff';
-import { canonical, changesSince, whatIsJudged } from './signOff';
+import { sayChange, sayChanges } from '../signing/saySignOff';
+import { changesSince, whatIsJudged } from '../signing/signOff';
+import { canonical } from '../documents/canonical';
 import { phases } from './steps';
 
 const now = Date.parse('2026-05-15T19:00:00Z');

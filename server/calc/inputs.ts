@@ -1,8 +1,9 @@
 import { z } from 'zod';
-import { alignments, anchorBottoms, anchorTypes } from '#core/holding/anchor';
+import { anchorTypes } from '#core/holding/anchor';
+import { alignments, bottoms } from '#core/vocabulary/holding';
 import { chemistries } from '#core/power/power';
-import { efforts } from '#core/provisions/water';
-import { dateText, instantText, quantity } from '#core/outing/field';
+import { efforts } from '#core/vocabulary/efforts';
+import { dateText, instantText, quantity } from '#core/documents/field';
 
 /** Over nought and at most `max`. */
 function over0(max: number, unit: string) {
@@ -98,7 +99,7 @@ export const calcInputs = {
     attachHeightM: quantity(0, 5, 'm'),
     rodeM: quantity(0, 2000, 'm'),
     anchor: z.strictObject({ massKg: quantity(0, 200, 'kg'), type: z.enum(anchorTypes) }),
-    bottom: z.enum(anchorBottoms),
+    bottom: z.enum(bottoms),
     streamMps: quantity(0, 20, 'm/s'),
     windMps: quantity(0, 100, 'm/s'),
     hsM: quantity(0, 40, 'm'),
@@ -118,7 +119,7 @@ export const calcInputs = {
     poleM: quantity(0, 20, 'm'),
     depthM: quantity(0, 500, 'm'),
     tideRiseM: quantity(-20, 20, 'm'),
-    bottom: z.enum(anchorBottoms),
+    bottom: z.enum(bottoms),
     streamMps: quantity(0, 20, 'm/s'),
   }),
   rig: z.strictObject({

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { alignments, anchorBottoms, anchorTypes } from '#core/holding/anchor';
+import { anchorTypes } from '#core/holding/anchor';
+import { alignments, bottoms } from '#core/vocabulary/holding';
 import { chemistries } from '#core/power/power';
-import { efforts } from '#core/provisions/water';
+import { efforts } from '#core/vocabulary/efforts';
 import { type TestApp, openApp } from '../testing/openApp';
 
 let test: TestApp;
@@ -27,7 +28,7 @@ const inputs: Record<string, fc.Arbitrary<object>> = {
     attachHeightM: num(0, 5),
     rodeM: num(0, 2000),
     anchor: fc.record({ massKg: num(0, 200), type: fc.constantFrom(...anchorTypes) }),
-    bottom: fc.constantFrom(...anchorBottoms),
+    bottom: fc.constantFrom(...bottoms),
     streamMps: num(0, 20),
     windMps: num(0, 100),
     hsM: num(0, 40),
@@ -45,7 +46,7 @@ const inputs: Record<string, fc.Arbitrary<object>> = {
     poleM: num(0, 20),
     depthM: num(0, 500),
     tideRiseM: num(-20, 20),
-    bottom: fc.constantFrom(...anchorBottoms),
+    bottom: fc.constantFrom(...bottoms),
     streamMps: num(0, 20),
   }),
   rig: fc.record({

@@ -1,8 +1,8 @@
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { idText } from '#core/outing/field';
-import { Refusal, notFound, problemSchema } from '../problem';
+import { idText } from '#core/documents/field';
+import { Refusal, notFound, problemSchema } from '../http/problem';
 import type { DocumentStore, Hindrance, Kept, WriteResult } from './store';
 
 export const idParams = z.strictObject({ id: idText });

@@ -1,7 +1,7 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { Database } from '../db/open';
-import type { DocumentTable } from '../db/schema';
+import type { Database } from '../storage/open';
+import type { DocumentTable } from '../storage/schema';
 
 /** A document with its version, as kept and as sent. */
 export interface Kept<Doc> {

@@ -1,15 +1,15 @@
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { assess } from '#core/findings/assess';
-import { idText, dateText } from '#core/outing/field';
-import { copyOuting } from '#core/outing/newOuting';
-import { outingSchema } from '#core/outing/outing';
+import { assess } from '#core/judgement/assess';
+import { idText, dateText } from '#core/documents/field';
+import { copyOuting } from '#core/editing/newOuting';
+import { outingSchema } from '#core/documents/outing';
 import { lastAnswers, standingAnswers } from '#core/walkround/answers';
-import { changesSince, whatIsJudged } from '#core/walkround/signOff';
+import { changesSince, whatIsJudged } from '#core/signing/signOff';
 import { documentRoutes, idParams, keptSchema, settled } from '../documents/routes';
-import { notFound, problemSchema } from '../problem';
-import { type Stores, readReferences } from '../stores';
+import { notFound, problemSchema } from '../http/problem';
+import { type Stores, readReferences } from '../documents/stores';
 import type { WalkStore } from '../walkround/store';
 
 const tally = z.object({ counted: z.int(), of: z.int() });

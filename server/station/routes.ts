@@ -1,13 +1,13 @@
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { simulateStation } from '#core/conditions/station';
-import { dateText, quantity } from '#core/outing/field';
-import { hourSchema } from '#core/outing/outing';
+import { simulateStation } from '#core/environment/station';
+import { dateText, quantity } from '#core/documents/field';
+import { hourSchema } from '#core/documents/outing';
 import { instantOf } from '#core/units/time';
 import { idParams } from '../documents/routes';
-import { notFound, problemSchema } from '../problem';
-import type { Stores } from '../stores';
+import { notFound, problemSchema } from '../http/problem';
+import type { Stores } from '../documents/stores';
 
 const DAYS = 4;
 const forecastSchema = z.object({

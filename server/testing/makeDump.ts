@@ -5,7 +5,7 @@ import { PGlite } from '@electric-sql/pglite';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 
-const migrations = 'server/db/migrations';
+const migrations = 'server/storage/migrations';
 const folder = 'node_modules/.cache/tally';
 
 /** A dump of the empty, migrated database, made once for each set of migrations: opening it is much faster than making one. */

@@ -1,7 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import { buildApp } from '../app';
-import { openEmbedded } from '../db/open';
-import { loadDemo } from '../demo';
+import { openEmbedded } from '../storage/open';
+import { loadDemo } from '../storage/demo';
 import { readDump } from './makeDump';
 
 /** The moment at which every server test takes place. */
@@ -17,7 +17,7 @@ export interface TestApp {
 /** The app over a database opened from the dump, with the demo data or empty, and a clock that only the test moves. */
 export async function openApp({ withDemo }: { withDemo: boolean }): Promise<TestApp> {
   const dump = readDump();
-  const { db, close } = await openEmbedded({ dump }, 'server/db/migrations');
+  const { db, close } = await openEmbedded({ dump }, 'server/storage/migrations');
   let now = NOW;
   if (withDemo) await loadDemo(db, now);
   const app = await buildApp({ db, now: () => now, webRoot: null, log: false });

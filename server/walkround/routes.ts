@@ -1,14 +1,14 @@
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { assess } from '#core/findings/assess';
-import { sayBar } from '#core/findings/phrase';
+import { assess } from '#core/judgement/assess';
+import { sayBar } from '#core/judgement/phrase';
 import { lastAnswers, standingAnswers } from '#core/walkround/answers';
 import { answerSchema } from '#core/walkround/answerSchema';
-import { whatIsJudged } from '#core/walkround/signOff';
+import { whatIsJudged } from '#core/signing/signOff';
 import { idParams } from '../documents/routes';
-import { Refusal, notFound, problemSchema } from '../problem';
-import { type Stores, readReferences } from '../stores';
+import { Refusal, notFound, problemSchema } from '../http/problem';
+import { type Stores, readReferences } from '../documents/stores';
 import type { WalkStore } from './store';
 
 const signatureSchema = z.object({ id: z.int(), signedAt: z.string(), hash: z.string(), judged: z.unknown() });

@@ -1,9 +1,10 @@
 import { createHash } from 'node:crypto';
 import { asc, desc, eq } from 'drizzle-orm';
 import { type Answer, answerSchema } from '#core/walkround/answerSchema';
-import { type Judged, canonical } from '#core/walkround/signOff';
-import type { Database } from '../db/open';
-import { signatures, walkAnswers } from '../db/schema';
+import { type Judged } from '#core/signing/signOff';
+import { canonical } from '#core/documents/canonical';
+import type { Database } from '../storage/open';
+import { signatures, walkAnswers } from '../storage/schema';
 
 export interface Signature {
   id: number;

@@ -2,7 +2,7 @@ import { RouterProvider } from 'react-router/dom';
 import { SWRConfig } from 'swr';
 import { get } from './api';
 import { router } from './routes';
-import { Spoken } from '../parts/Spoken';
+import { Spoken } from '../ui/Spoken';
 import { ThemeChoice } from './themeChoice';
 
 export function App() {

@@ -6,8 +6,8 @@ import TuneOutlined from '@mui/icons-material/TuneOutlined';
 import WavesOutlined from '@mui/icons-material/WavesOutlined';
 import Box from '@mui/material/Box';
 import { NavLink, Outlet, useMatch } from 'react-router';
-import { TallyStrokes } from '../parts/TallyStrokes';
-import { screenOnly } from '../parts/screenOnly';
+import { TallyStrokes } from '../ui/TallyStrokes';
+import { screenOnly } from '../ui/screenOnly';
 
 const places = [
   { to: '/outings', name: 'Outings', Icon: FormatListBulletedOutlined },

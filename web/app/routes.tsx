@@ -1,5 +1,5 @@
 import { createBrowserRouter, redirect } from 'react-router';
-import { Lost } from '../parts/Lost';
+import { Lost } from '../ui/Lost';
 import { Shell } from './Shell';
 
 /** Every screen is lazy: a place costs nothing until it is opened. */
@@ -12,75 +12,84 @@ export const router = createBrowserRouter([
       { index: true, loader: () => redirect('/outings') },
       {
         path: 'outings',
-        lazy: async () => ({ Component: (await import('../features/outings/OutingsScreen')).OutingsScreen }),
+        lazy: async () => ({ Component: (await import('../library/outings/OutingsScreen')).OutingsScreen }),
       },
       {
         path: 'outings/:outingId',
-        lazy: async () => ({ Component: (await import('../features/outing/OutingScreen')).OutingScreen }),
+        lazy: async () => ({ Component: (await import('../outing/OutingScreen')).OutingScreen }),
         children: [
           { index: true, loader: ({ params }) => redirect(`/outings/${params.outingId ?? ''}/brief`) },
           {
             path: 'brief',
-            lazy: async () => ({ Component: (await import('../features/brief/BriefScreen')).BriefScreen }),
+            lazy: async () => ({ Component: (await import('../outing/stations/brief/BriefScreen')).BriefScreen }),
           },
-          { path: 'kit', lazy: async () => ({ Component: (await import('../features/kit/KitScreen')).KitScreen }) },
+          {
+            path: 'kit',
+            lazy: async () => ({ Component: (await import('../outing/stations/kit/KitScreen')).KitScreen }),
+          },
           {
             path: 'workings/:sheetId?',
-            lazy: async () => ({ Component: (await import('../features/workings/WorkingsScreen')).WorkingsScreen }),
+            lazy: async () => ({
+              Component: (await import('../outing/stations/workings/WorkingsScreen')).WorkingsScreen,
+            }),
           },
           {
             path: 'walk-round',
-            lazy: async () => ({ Component: (await import('../features/walkround/WalkScreen')).WalkScreen }),
+            lazy: async () => ({ Component: (await import('../outing/stations/walkround/WalkScreen')).WalkScreen }),
           },
           {
             path: 'ashore',
-            lazy: async () => ({ Component: (await import('../features/ashore/AshoreScreen')).AshoreScreen }),
+            lazy: async () => ({ Component: (await import('../outing/stations/ashore/AshoreScreen')).AshoreScreen }),
           },
         ],
       },
       {
         path: 'locker',
-        lazy: async () => ({ Component: (await import('../features/locker/LockerScreen')).LockerScreen }),
+        lazy: async () => ({ Component: (await import('../library/locker/LockerScreen')).LockerScreen }),
       },
-      { path: 'boats', lazy: async () => ({ Component: (await import('../features/boats/BoatsScreen')).BoatsScreen }) },
+      { path: 'boats', lazy: async () => ({ Component: (await import('../library/boats/BoatsScreen')).BoatsScreen }) },
       {
         path: 'waters',
-        lazy: async () => ({ Component: (await import('../features/waters/WatersScreen')).WatersScreen }),
+        lazy: async () => ({ Component: (await import('../library/waters/WatersScreen')).WatersScreen }),
       },
       {
         path: 'waters/:waterId',
-        lazy: async () => ({ Component: (await import('../features/waters/WaterScreen')).WaterScreen }),
+        lazy: async () => ({ Component: (await import('../library/waters/WaterScreen')).WaterScreen }),
       },
       {
         path: 'reference',
-        lazy: async () => ({ Component: (await import('../features/reference/ReferenceScreen')).ReferenceScreen }),
+        lazy: async () => ({ Component: (await import('../library/reference/ReferenceScreen')).ReferenceScreen }),
         children: [
           { index: true, loader: () => redirect('/reference/species') },
           {
             path: 'species/:speciesId?',
-            lazy: async () => ({ Component: (await import('../features/species/SpeciesScreen')).SpeciesScreen }),
+            lazy: async () => ({
+              Component: (await import('../library/reference/species/SpeciesScreen')).SpeciesScreen,
+            }),
           },
           {
             path: 'needs',
-            lazy: async () => ({ Component: (await import('../features/needs/NeedsScreen')).NeedsScreen }),
+            lazy: async () => ({ Component: (await import('../library/reference/needs/NeedsScreen')).NeedsScreen }),
           },
           {
             path: 'practice',
-            lazy: async () => ({ Component: (await import('../features/practice/PracticeScreen')).PracticeScreen }),
+            lazy: async () => ({
+              Component: (await import('../library/reference/practice/PracticeScreen')).PracticeScreen,
+            }),
           },
           {
             path: 'words',
-            lazy: async () => ({ Component: (await import('../features/words/WordsScreen')).WordsScreen }),
+            lazy: async () => ({ Component: (await import('../library/reference/words/WordsScreen')).WordsScreen }),
           },
           {
             path: 'rules',
-            lazy: async () => ({ Component: (await import('../features/rules/RulesScreen')).RulesScreen }),
+            lazy: async () => ({ Component: (await import('../library/reference/rules/RulesScreen')).RulesScreen }),
           },
         ],
       },
       {
         path: 'settings',
-        lazy: async () => ({ Component: (await import('../features/settings/SettingsScreen')).SettingsScreen }),
+        lazy: async () => ({ Component: (await import('../settings/SettingsScreen')).SettingsScreen }),
       },
       { path: '*', Component: Lost },
     ],

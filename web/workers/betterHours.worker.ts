@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { betterHours } from '#core/findings/betterHours';
+import { betterHours } from '#core/judgement/betterHours';
 
 const work = { betterHours };
 export type BetterHoursWork = typeof work;

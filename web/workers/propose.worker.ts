@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { propose } from '#core/needs/propose';
+import { propose } from '#core/provisioning/propose';
 
 const work = { propose };
 export type ProposeWork = typeof work;

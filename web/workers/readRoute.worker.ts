@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import { readGeoJson } from '#core/formats/geojson';
-import { readGpx } from '#core/formats/gpx';
-import type { Imported } from '#core/formats/imported';
-import type { Ends, RoutePoints } from '#core/formats/routePoints';
+import { readGeoJson } from '#core/exchange/geojson';
+import { readGpx } from '#core/exchange/gpx';
+import type { Imported } from '#core/exchange/imported';
+import type { Ends, RoutePoints } from '#core/exchange/routePoints';
 
 const work = {
   /** What a route file holds: GeoJSON when it begins like JSON, else GPX. */

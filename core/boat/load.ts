@@ -1,0 +1,51 @@
+import { kinds } from '../catalog/gear/kinds';
+import type { PlaceId } from '../catalog/gear/places';
+import { type Aboard, type Looked, idsAboard } from '../documents/references';
+
+/** Shares of the maker's rating at which the product speaks. Rules of thumb; the maker's rating always wins. */
+export const LOAD_NOTE = 0.75;
+export const LOAD_MIND = 0.9;
+export const LOAD_STOP = 1;
+/** The same for what rides behind the seat, against the maker's figure for the well. Where a thing really goes is not known: a quarter is left before a Stop. */
+export const STERN_MIND = 1;
+export const STERN_STOP = 1.25;
+/** What the catch will weigh, kg. */
+interface Expected {
+  keepKg: number;
+}
+
+const behindTheSeat: ReadonlySet<PlaceId> = new Set<PlaceId>(['tankwell', 'stern']);
+
+/** What the hull carries, kg: angler, all that is aboard, and the fish expected. null without angler or craft. */
+export function carriedKg(looked: Looked, expected: Expected): number | null {
+  if (!looked.angler || !looked.craft) return null;
+  return looked.angler.massKg + gearKg(looked) + expected.keepKg;
+}
+
+/** Mass of the loadout alone, kg. What stays in the vehicle or rides in another boat is not aboard. */
+export function gearKg(looked: Looked): number {
+  return massOf(looked.aboard.filter(({ item }) => kinds[item.kind].place !== 'vehicle'));
+}
+
+/**
+ * What rides behind the seat by where each thing usually goes, kg: in its container, if that is aboard. The fish expected ride with
+ * their store. An estimate: where a thing really goes is the angler's.
+ */
+export function sternLoad(looked: Looked, expected: Expected): { massKg: number; items: readonly Aboard[] } {
+  const ids = idsAboard(looked);
+  const items = looked.aboard.filter(
+    (one) => one.entry.withId === null && behindTheSeat.has(usualPlace(one, looked.items, ids)),
+  );
+  const fishKg = items.some(({ item }) => kinds[item.kind].means.includes('cold-store')) ? expected.keepKg : 0;
+  return { massKg: massOf(items) + fishKg, items };
+}
+
+function massOf(aboard: readonly Aboard[]): number {
+  return aboard.reduce((sum, { item, entry }) => sum + (entry.withId === null ? item.massKg * entry.quantity : 0), 0);
+}
+
+function usualPlace({ item, entry }: Aboard, items: Looked['items'], ids: ReadonlySet<string>): PlaceId {
+  const { containerId } = item;
+  const inside = !entry.apart && containerId !== null && ids.has(containerId) ? items.get(containerId) : undefined;
+  return kinds[(inside ?? item).kind].place;
+}

@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { type AttributeId, attributeIds, attributeRange, attributes, qualityIds } from '../catalog/gear/attributes';
+import { kindIds } from '../catalog/gear/kinds';
+import { dateText, idText, nameText, noteText, quantity, wholeNumber } from './field';
+
+/** About 60 kB of picture. */
+export const PHOTO_MOST_CHARS = 80_000;
+
+/** Each measure in its own unit and within what it may be. */
+const measures = Object.fromEntries(
+  attributeIds.map((id) => [id, quantity(...(attributeRange[id] ?? [0, 100_000]), attributes[id].unit).optional()]),
+) as Record<AttributeId, z.ZodOptional<ReturnType<typeof quantity>>>;
+
+/** Something owned, in the locker. Mass is of one piece. */
+export const itemSchema = z.strictObject({
+  format: z.literal('item/1'),
+  id: idText,
+  name: nameText,
+  kind: z.enum(kindIds, 'Choose a kind.'),
+  quantity: wholeNumber(1, 500),
+  massKg: quantity(0, 120, 'kg'),
+  /** Measures that decide whether it does its job; units in gear/attributes. */
+  attributes: z.strictObject(measures),
+  qualities: z.array(z.enum(qualityIds)).max(qualityIds.length),
+  condition: z.enum(['good', 'failed inspection', 'under repair']),
+  /** Packed: longest, middle, shortest, m; null: as usual for the kind. */
+  sizeM: z.tuple([quantity(0, 6, 'm'), quantity(0, 3, 'm'), quantity(0, 3, 'm')]).nullable(),
+  /** What was paid, in one's own money; null: not written down. */
+  cost: quantity(0, 100_000, '').nullable(),
+  boughtOn: dateText.nullable(),
+  /** When it was last looked over as its kind asks; null: never. */
+  servicedOn: dateText.nullable(),
+  /** A small picture as a data address, made in the browser; null: none. */
+  photo: z
+    .string()
+    .max(PHOTO_MOST_CHARS, 'The picture is too large.')
+    .regex(/^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/=]+$/, 'Not a picture that can be kept.')
+    .nullable(),
+  /** The last day it is in date; null: it does not expire. */
+  expiresOn: dateText.nullable(),
+  /** The item it lives in; counts only when that item is aboard too. */
+  containerId: idText.nullable(),
+  /** The battery it runs on; null: its own cells, or none. */
+  poweredById: idText.nullable(),
+  /** Goes on every outing: put aboard when an outing is made. */
+  always: z.boolean(),
+  note: noteText,
+});
+export type Item = z.infer<typeof itemSchema>;

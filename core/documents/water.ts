@@ -1,0 +1,88 @@
+import { z } from 'zod';
+import { bottoms } from '../vocabulary/holding';
+import { chartSchema } from './chart';
+import { dateText, idText, lineText, nameText, noteText, placed, quantity, wholeNumber, zoneText } from './field';
+
+/** Bearings from which the fetch is given: north first, clockwise. */
+export const FETCH_BEARINGS = 16;
+
+const area = z.strictObject({
+  id: idText,
+  name: nameText,
+  ...placed,
+  /** From its farthest part to the nearest landing. */
+  distanceM: quantity(0, 40_000, 'm'),
+  depthM: quantity(0, 500, 'm'),
+  bottom: z.enum(bottoms),
+});
+const launch = z.strictObject({
+  id: idText,
+  name: nameText,
+  ...placed,
+  /** Open to the swell. */
+  surf: z.boolean(),
+  /** Water over the bar or the foot of the ramp at chart datum, m (negative: it dries); null: no such place. */
+  barM: quantity(-10, 50, 'm').nullable(),
+  carryM: quantity(0, 5000, 'm'),
+  surface: z.enum(['firm', 'soft sand', 'shingle', 'mud', 'grass']),
+});
+
+export const hazardKinds = ['race', 'rapids', 'weir', 'bar', 'branches', 'rocks'] as const;
+const hazard = z.strictObject({
+  id: idText,
+  name: nameText,
+  kind: z.enum(hazardKinds),
+  ...placed,
+  radiusM: quantity(0, 5000, 'm'),
+  /** How many times the stream of the water runs there. */
+  streamFactor: quantity(0, 10, ''),
+});
+
+const constituent = z.strictObject({
+  name: z.string().regex(/^[A-Z0-9]{1,10}$/, 'Write it as tide tables do: M2, S2, K1 ...'),
+  amplitude: quantity(0, 20, ''),
+  phaseDeg: quantity(-360, 720, '°'),
+});
+
+/** A place to fish: where one launches, where one goes, and what is known of it. */
+export const waterSchema = z.strictObject({
+  format: z.literal('water/1'),
+  id: idText,
+  name: nameText,
+  type: z.enum(['fresh', 'brackish', 'salt']),
+  setting: z.enum(['still', 'river', 'estuary', 'coast', 'open', 'flats']),
+  timeZone: zoneText,
+  latDeg: quantity(-66, 66, '°'),
+  lonDeg: quantity(-180, 180, '°'),
+  /** Where one launches and lands. */
+  launches: z.array(launch).min(1, 'A water needs at least one launch.').max(20),
+  areas: z.array(area).min(1, 'A water needs at least one place to fish.').max(40),
+  traffic: z.enum(['little', 'some', 'busy']),
+  coverage: z.enum(['good', 'patchy', 'none', 'not known']),
+  hazards: z.array(hazard).max(60),
+  /** Open water upwind by the wind's bearing, m: sixteen, north first, clockwise. */
+  fetchM: z.array(quantity(0, 1_000_000, 'm')).length(FETCH_BEARINGS, 'Sixteen bearings, north first.'),
+  /** Height of the tide over chart datum; null: no tide. Invented constituents in the demo. */
+  tide: z.strictObject({ meanM: quantity(-5, 20, 'm'), constituents: z.array(constituent).max(40) }).nullable(),
+  /** The stream: steady and tidal parts together run toward a bearing, negative the other way; null: none. */
+  stream: z
+    .strictObject({
+      towardDeg: quantity(0, 360, '°'),
+      steadyMps: quantity(-5, 5, 'm/s'),
+      constituents: z.array(constituent).max(40),
+    })
+    .nullable(),
+  chart: chartSchema,
+  rapids: wholeNumber(0, 50),
+  branches: z.boolean(),
+  rulePackId: idText.nullable(),
+  note: noteText,
+  /** The day the note was true. */
+  noteOn: dateText.nullable(),
+  invented: z.boolean(),
+  authorityNote: lineText,
+});
+export type Water = z.infer<typeof waterSchema>;
+export type Area = Water['areas'][number];
+export type Launch = Water['launches'][number];
+export type Hazard = Water['hazards'][number];

@@ -1,0 +1,89 @@
+import { describe, expect, it } from 'vitest';
+import { demo } from '../demo/demo';
+import { alwaysAboard, applyRepair, withAcceptance, withItem } from './edit';
+import { copyOuting, newOuting } from './newOuting';
+import { type Outing, outingSchema } from '../documents/outing';
+import { UNTITLED, withBrief } from './title';
+
+const now = Date.parse('2026-05-15T19:00:00Z');
+const { references, outings } = demo(now);
+const [ready] = outings as [Outing];
+
+describe('the loadout', () => {
+  it('keeps the place of an item whose number changes, and whether it is carried apart', () => {
+    const apart = applyRepair(ready, { do: 'separate-item', itemId: 'radio', name: 'Radio' }, now);
+    const two = withItem(apart, 'radio', 2);
+    expect(two.loadout.findIndex((entry) => entry.itemId === 'radio')).toBe(
+      ready.loadout.findIndex((entry) => entry.itemId === 'radio'),
+    );
+    expect(two.loadout.find((entry) => entry.itemId === 'radio')).toEqual({
+      itemId: 'radio',
+      quantity: 2,
+      apart: true,
+      withId: null,
+    });
+    expect(withItem(two, 'radio', 0).loadout).toHaveLength(ready.loadout.length - 1);
+  });
+  it('of a new outing begins with what always goes and is in order', () => {
+    const ids = alwaysAboard(references.items).map((entry) => entry.itemId);
+    expect(ids).toEqual(expect.arrayContaining(['foam-jacket', 'whistle', 'knife']));
+    expect(alwaysAboard(references.items.map((item) => ({ ...item, condition: 'under repair' as const })))).toEqual([]);
+  });
+});
+
+describe('repairs', () => {
+  it.each([
+    [{ do: 'set-keep', keep: 0 } as const, (o: Outing) => o.brief.keep, 0],
+    [{ do: 'set-hours', launchAt: '06:00', homeAt: '10:00' } as const, (o: Outing) => o.brief.homeAt, '10:00'],
+    [{ do: 'set-date', date: '2026-07-01' } as const, (o: Outing) => o.brief.date, '2026-07-01'],
+    [{ do: 'set-alarm', alarmAt: '15:00' } as const, (o: Outing) => o.brief.alarmAt, '15:00'],
+    [{ do: 'set-contact', name: 'A', phone: '1' } as const, (o: Outing) => o.brief.contact.name, 'A'],
+    [{ do: 'looked-again' } as const, (o: Outing) => Date.parse(o.conditions.takenAt ?? ''), now],
+  ])('$do changes what it says and nothing else', (repair, read, value) => {
+    const after = applyRepair(ready, repair, now);
+    expect(read(after)).toBe(value);
+    expect(after.loadout).toBe(ready.loadout);
+    expect(outingSchema.safeParse(after).success).toBe(true);
+  });
+});
+
+describe('an acceptance', () => {
+  it('is kept with its reason and moment, replaced by a later one, and taken back by an empty one', () => {
+    const once = withAcceptance(ready, 'wind-over-limit', 9, ' Short and sheltered ', now);
+    expect(once.accepted).toEqual([
+      { key: 'wind-over-limit', extent: 9, reason: 'Short and sheltered', at: '2026-05-15T19:00:00+00:00' },
+    ]);
+    expect(withAcceptance(once, 'wind-over-limit', 10, 'Again', now).accepted).toHaveLength(1);
+    expect(withAcceptance(once, 'wind-over-limit', 9, '  ', now).accepted).toEqual([]);
+  });
+});
+
+describe('a new outing', () => {
+  it('is a valid document with open blanks, filled where there is only one choice', () => {
+    const fresh = newOuting('one', '2026-05-16', references);
+    expect(outingSchema.safeParse(fresh).success).toBe(true);
+    expect(fresh.brief).toMatchObject({ craftId: null, waterId: null });
+    const single = { ...references, craft: references.craft.slice(0, 1), waters: references.waters.slice(0, 1) };
+    expect(newOuting('one', '2026-05-16', single).brief).toMatchObject({
+      craftId: 'grey-wagtail',
+      waterId: 'ostrey-sound',
+    });
+  });
+  it('is named after fish and place until somebody names it', () => {
+    const fresh = newOuting('one', '2026-05-16', references);
+    const named = withBrief(fresh, { targets: ['cod', 'ling'], waterId: 'saltern-beach', areaId: 'wreck' }, references);
+    expect(fresh.title).toBe(UNTITLED);
+    expect(named.title).toBe('Cod and ling at the wreck');
+    expect(withBrief(named, { targets: ['cod'] }, references).title).toBe('Cod at the wreck');
+    expect(withBrief({ ...named, title: 'Mine' }, { targets: [] }, references).title).toBe('Mine');
+  });
+  it('copied leaves the day’s figures and answers behind', () => {
+    const copy = copyOuting(withAcceptance(ready, 'x', 1, 'why not', now), 'two', '2026-06-01');
+    expect(copy).toMatchObject({
+      id: 'two',
+      accepted: [],
+      conditions: { takenAt: null, hours: [], waterC: ready.conditions.waterC },
+    });
+    expect(outingSchema.safeParse(copy).success).toBe(true);
+  });
+});

@@ -1,0 +1,75 @@
+import { type FlowPoint, flowBetween, fromBearing, toward, type FlowAt, type Flow } from './flow';
+import type { Conditions, Hour } from '../documents/outing';
+import type { Water } from '../documents/water';
+import { DAY_MS, type Instant } from '../units/time';
+import { type Series, type TurnOfTide, harmonicSeries, slackWaters, turnsOfTide, valueAt } from './tide';
+
+/** Wind, stream and tide of a water through a stretch of days, for asking at any moment. */
+export interface Day {
+  /** In order of time. */
+  hours: readonly Hour[];
+  windAt: FlowAt;
+  /** Whether a wind is known at all. */
+  windKnown: boolean;
+  streamAt: FlowAt;
+  /** Signed speed along the water's own stream bearing; null: no stream. */
+  streamSeries: Series | null;
+  tideSeries: Series | null;
+  turns: readonly TurnOfTide[];
+  slacks: readonly Instant[];
+}
+
+const days = new WeakMap<Conditions, { water: Water; from: Instant; to: Instant; day: Day }>();
+
+/** The day of an outing, worked out once for the same figures, water and days. */
+export function dayOf(conditions: Conditions, water: Water, from: Instant, to: Instant): Day {
+  const known = days.get(conditions);
+  if (known && known.water === water && known.from <= from && known.to >= to) return known.day;
+  const span = { from: Math.floor(from / DAY_MS) * DAY_MS - DAY_MS / 2, to: to + 3 * DAY_MS };
+  const day = workOut(conditions, water, span.from, span.to);
+  days.set(conditions, { water, ...span, day });
+  return day;
+}
+
+const tides = new WeakMap<Water, Map<Instant, Pick<Day, 'streamSeries' | 'tideSeries' | 'turns' | 'slacks'>>>();
+
+function tidesOf(water: Water, from: Instant, to: Instant) {
+  const known = tides.get(water)?.get(from);
+  if (known) return known;
+  const tideSeries = water.tide && harmonicSeries(water.tide.constituents, from, to, water.tide.meanM);
+  const streamSeries = water.stream && harmonicSeries(water.stream.constituents, from, to, water.stream.steadyMps);
+  const made = {
+    tideSeries,
+    streamSeries,
+    turns: tideSeries ? turnsOfTide(tideSeries, from, to) : [],
+    slacks: streamSeries ? slackWaters(streamSeries, from, to) : [],
+  };
+  const map = tides.get(water) ?? new Map<Instant, typeof made>();
+  if (map.size > 40) map.clear();
+  tides.set(water, map.set(from, made));
+  return made;
+}
+
+function workOut(conditions: Conditions, water: Water, from: Instant, to: Instant): Day {
+  const hours = conditions.hours.toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  const wind: FlowPoint[] = hours.flatMap(({ at, windMps, windFromDeg }) =>
+    windMps === null ? [] : [{ at: Date.parse(at), ...fromBearing(windMps, windFromDeg ?? 0) }],
+  );
+  const series = tidesOf(water, from, to);
+  return {
+    hours,
+    windAt: flowBetween(wind),
+    windKnown: wind.length > 0,
+    streamAt: streamOf(water, series.streamSeries),
+    ...series,
+  };
+}
+
+function streamOf(water: Water, series: Series | null): FlowAt {
+  if (!series || !water.stream) return () => ({ east: 0, north: 0 });
+  const unit = toward(1, water.stream.towardDeg);
+  return (at): Flow => {
+    const speed = valueAt(series, at);
+    return { east: unit.east * speed, north: unit.north * speed };
+  };
+}

@@ -1,0 +1,70 @@
+import { seaAt } from './sea';
+import type { Day } from './day';
+import { valueAt } from './tide';
+import type { Hour } from '../documents/outing';
+import type { Area, Water } from '../documents/water';
+import { speedOf } from './flow';
+import { distanceBetween } from './geo';
+import type { Flow } from './flow';
+import { HOUR_MS, type Instant, clockAt } from '../units/time';
+
+/** The place to fish at one moment: what an anchor, a drift and a jig have to do with. */
+export interface SpotHour {
+  at: Instant;
+  clock: string;
+  depthM: number;
+  /** Of which tide over chart datum. */
+  tideM: number;
+  streamMps: number;
+  /** Where stream and air move to, m/s east and north. */
+  stream: Flow;
+  air: Flow;
+  windMps: number;
+  hsM: number;
+}
+
+const STEP_MS = HOUR_MS / 2;
+
+/** Every half hour from one moment to another, on the half hours of the clock. The stream is that of the place, a race there counted. */
+export function spotHours(
+  area: Area,
+  water: Water,
+  day: Day,
+  hours: readonly Hour[],
+  from: Instant,
+  to: Instant,
+): SpotHour[] {
+  const factor = Math.max(
+    1,
+    ...water.hazards
+      .filter((hazard) => distanceBetween(hazard, area) <= hazard.radiusM)
+      .map((hazard) => hazard.streamFactor),
+  );
+  const times = hours.map((hour) => Date.parse(hour.at));
+  const list: SpotHour[] = [];
+  for (let at = Math.ceil(from / STEP_MS) * STEP_MS; at <= to; at += STEP_MS) {
+    const stream = day.streamAt(at);
+    const air = day.windAt(at);
+    const hour = rowAt(hours, times, at);
+    const tideM = day.tideSeries ? valueAt(day.tideSeries, at) : 0;
+    list.push({
+      at,
+      clock: clockAt(at, water.timeZone),
+      depthM: Math.max(0.1, area.depthM + tideM),
+      tideM,
+      streamMps: speedOf(stream) * factor,
+      stream: { east: stream.east * factor, north: stream.north * factor },
+      air,
+      windMps: speedOf(air),
+      hsM: hour ? seaAt(hour, water, stream).onStreamM : 0,
+    });
+  }
+  return list;
+}
+
+/** The written hour nearest to a moment; the hours are in order. */
+function rowAt(hours: readonly Hour[], times: readonly Instant[], at: Instant): Hour | null {
+  let i = 0;
+  while (i + 1 < times.length && Math.abs((times[i + 1] ?? 0) - at) < Math.abs((times[i] ?? 0) - at)) i += 1;
+  return hours[i] ?? null;
+}

@@ -1,0 +1,76 @@
+import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser';
+import type { Waypoint } from '../documents/outing';
+import { type Imported, MOST_BYTES, refused, told } from './imported';
+import { type Ends, MOST_POINTS, type RoutePoints, routeFromLines } from './routePoints';
+
+type Node = Record<string, unknown>;
+const list = (value: unknown): Node[] =>
+  (Array.isArray(value) ? value : value === undefined || value === '' ? [] : [value]).filter(
+    (one): one is Node => typeof one === 'object' && one !== null,
+  );
+
+/** A route from a GPX 1.1 (or 1.0) file: its routes, or else its tracks. Document types, entities and huge files are refused. */
+export function readGpx(text: string, ends: Ends): Imported<RoutePoints> {
+  if (text.length > MOST_BYTES)
+    return refused(`The file is larger than ${MOST_BYTES / 1024 / 1024} MB. Export a shorter track.`);
+  if (/<!(DOCTYPE|ENTITY)/i.test(text))
+    return refused('The file declares a document type or entities. Such files are not read.');
+  const valid = XMLValidator.validate(text);
+  if (valid !== true) return refused(`Line ${valid.err.line} is no sound XML: ${valid.err.msg}`);
+  const parser = new XMLParser({
+    ignoreAttributes: false,
+    attributeNamePrefix: '',
+    parseAttributeValue: false,
+    parseTagValue: false,
+  });
+  const root = (parser.parse(text) as Node).gpx as Node | undefined;
+  if (typeof root !== 'object' || root === null) return refused('This is XML, but no GPX: it has no <gpx> in it.');
+  const routes = list(root.rte).map((route) => list(route.rtept));
+  const tracks = list(root.trk).map((track) => list(track.trkseg).flatMap((segment) => list(segment.trkpt)));
+  const lines = (routes.some((line) => line.length > 0) ? routes : tracks).filter((line) => line.length > 0);
+  const count = lines.reduce((sum, line) => sum + line.length, 0);
+  if (count === 0) return refused('The file has neither a route nor a track in it.');
+  if (count > MOST_POINTS) return refused(`The file has ${count} points; at most ${MOST_POINTS} are read.`);
+  const troubles: string[] = [];
+  let number = 0;
+  const sound = lines.map((line) =>
+    line.flatMap((node): Waypoint[] => {
+      number += 1;
+      const point = pointOf(node);
+      if (!point) troubles.push(`Point ${number}: no position between 89° south and 89° north. Left out.`);
+      return point ? [point] : [];
+    }),
+  );
+  if (sound.every((line) => line.length === 0)) return refused('No point of the file has a position.');
+  return { taken: true, value: routeFromLines(sound.slice(0, 2), ends), troubles: told(troubles) };
+}
+
+function pointOf(node: Node): Waypoint | null {
+  const [latDeg, lonDeg] = [Number(node.lat ?? NaN), Number(node.lon ?? NaN)];
+  if (!(Math.abs(latDeg) <= 89) || !(Math.abs(lonDeg) <= 180)) return null;
+  const name = typeof node.name === 'string' ? node.name.slice(0, 200) : '';
+  return { latDeg, lonDeg, name };
+}
+
+/** GPX 1.1 with two routes: out and home, ends included. */
+export function writeGpx(title: string, out: readonly Waypoint[], home: readonly Waypoint[]): string {
+  const route = (name: string, points: readonly Waypoint[]) => ({
+    name,
+    rtept: points.map((point) => ({
+      '@lat': point.latDeg.toFixed(6),
+      '@lon': point.lonDeg.toFixed(6),
+      name: point.name,
+    })),
+  });
+  const builder = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true });
+  return builder.build({
+    '?xml': { '@version': '1.0', '@encoding': 'UTF-8' },
+    gpx: {
+      '@version': '1.1',
+      '@creator': 'Unhurried Tally',
+      '@xmlns': 'http://www.topografix.com/GPX/1/1',
+      metadata: { name: title },
+      rte: [route('Out', out), route('Home', home)],
+    },
+  }) as string;
+}

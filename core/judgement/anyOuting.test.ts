@@ -1,0 +1,202 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demo } from '../demo/demo';
+import { alignments } from '../vocabulary/holding';
+import { propose } from '../provisioning/propose';
+import { purchases } from '../provisioning/shopping';
+import { applyRepair, withItem } from '../editing/edit';
+import { type Outing, outingSchema } from '../documents/outing';
+import type { References } from '../documents/references';
+import { newRig } from '../editing/rigs';
+import { lookUp } from '../documents/references';
+import { techniques, tripTypes } from '../vocabulary/trips';
+import { speciesIds } from '../catalog/species/species';
+import { noAnswers } from '../walkround/answers';
+import { assess } from './assess';
+import type { Finding } from './finding';
+import { sayBar, sayBasis, sayFinding, sayRepair } from './phrase';
+import { sayExposures } from '../exposures/sayExposures';
+import { sayMeans, wantedWords, whyNeed } from '../needs/sayNeeds';
+
+const now = Date.parse('2026-05-15T19:00:00Z');
+const { references, outings } = demo(now);
+const clock = fc
+  .tuple(fc.integer({ min: 0, max: 23 }), fc.constantFrom('00', '15', '30', '45'))
+  .map(([hour, minute]) => `${String(hour).padStart(2, '0')}:${minute}`);
+const some = <T>(list: readonly T[], most: number) =>
+  fc.subarray([...list], { maxLength: Math.min(most, list.length) });
+const maybe = <T>(value: fc.Arbitrary<T>) => fc.option(value, { nil: null, freq: 6 });
+
+/** What the weather may be, each figure known or not. */
+const weather = fc.record({
+  windMps: maybe(fc.double({ min: 0, max: 22, noNaN: true })),
+  gustMps: maybe(fc.double({ min: 0, max: 30, noNaN: true })),
+  windFromDeg: maybe(fc.integer({ min: 0, max: 359 })),
+  airC: maybe(fc.integer({ min: -12, max: 42 })),
+  swellM: maybe(fc.double({ min: 0, max: 4, noNaN: true })),
+  swellPeriodS: maybe(fc.integer({ min: 3, max: 16 })),
+  thunderPct: maybe(fc.integer({ min: 0, max: 90 })),
+  visibilityM: maybe(fc.constantFrom(60, 400, 2000, 15_000)),
+});
+
+/** Any outing that can be written down: sense is not asked of it. */
+const anyOuting: fc.Arbitrary<Outing> = fc
+  .record({
+    like: fc.constantFrom(...outings),
+    water: maybe(fc.constantFrom(...references.waters)),
+    place: fc.record({ launch: fc.nat(3), area: fc.nat(3), landing: maybe(fc.nat(3)) }),
+    brief: fc.record({
+      targets: some([...speciesIds, 'venn-dace'], 3),
+      keep: fc.integer({ min: 0, max: 6 }),
+      launchAt: clock,
+      homeAt: clock,
+      alarmAt: clock,
+      turnAt: maybe(clock),
+      nights: fc.constantFrom(0, 0, 0, 1, 3),
+      party: fc.integer({ min: 1, max: 4 }),
+      craftId: maybe(fc.constantFrom(...references.craft.map(({ id }) => id))),
+      trip: fc.constantFrom(...tripTypes),
+      techniques: some(techniques, 4),
+      standing: fc.boolean(),
+    }),
+    waterC: maybe(fc.integer({ min: -1, max: 33 })),
+    weather,
+    things: some(references.items, 60),
+    alignment: fc.constantFrom(...alignments),
+  })
+  .map(({ like, water, place, brief, waterC, weather: hour, things, alignment }): Outing => {
+    const nth = (list: readonly { id: string }[] | undefined, n: number | null) =>
+      n === null || !list ? null : (list[n % Math.max(1, list.length)]?.id ?? null);
+    const bare: Outing = {
+      ...like,
+      brief: {
+        ...like.brief,
+        ...brief,
+        waterId: water?.id ?? null,
+        launchId: nth(water?.launches, place.launch),
+        areaId: nth(water?.areas, place.area),
+        landingId: nth(water?.launches, place.landing),
+        route: { out: [], home: [] },
+      },
+      conditions: { ...like.conditions, waterC, hours: like.conditions.hours.map((one) => ({ ...one, ...hour })) },
+      company: [],
+      loadout: [],
+      rigs: [],
+      workings: { ...like.workings, alignment },
+      accepted: [],
+      log: null,
+    };
+    const laden = things.reduce((next, { id }) => withItem(next, id, 1), bare);
+    const looked = lookUp(laden, references);
+    const rods = looked.aboard.filter(({ item }) => item.attributes.castMinG !== undefined).slice(0, 3);
+    return { ...laden, rigs: rods.map(({ item }, i) => newRig(`rig-${i}`, item, looked)) };
+  });
+
+const judge = (outing: Outing, refs: References = references) => assess(outing, refs, noAnswers, now);
+const runs = (numRuns: number) => ({ numRuns, seed: 20261125 });
+
+/** What may stand on a screen: words, figures that are figures, and no promise. */
+function readable(text: string) {
+  expect(text).not.toMatch(/NaN|undefined|null|Infinity|\[object|\bsafe\b|!|\s{2}|\s[.,;:]/i);
+  expect(text.trim()).toBe(text);
+}
+/** The Stops and Minds of a judgement, by cause. */
+const loud = (findings: readonly Finding[]) =>
+  new Map(findings.filter(({ level }) => level !== 'note').map((one) => [one.key, one]));
+
+describe('any outing at all', () => {
+  it('can be written down, is judged, and judged the same twice', () => {
+    fc.assert(
+      fc.property(anyOuting, (outing) => {
+        expect(outingSchema.safeParse(outing).error?.issues ?? []).toEqual([]);
+        expect(JSON.stringify(judge(outing))).toBe(JSON.stringify(judge(JSON.parse(JSON.stringify(outing)) as Outing)));
+      }),
+      runs(25),
+    );
+  });
+
+  it('is told in words that can be read, each cause once', () => {
+    fc.assert(
+      fc.property(anyOuting, (outing) => {
+        const { findings, needs, exposures, gate } = judge(outing);
+        expect(new Set(findings.map(({ key }) => key)).size).toBe(findings.length);
+        for (const { facts, basis, level, repairs } of findings) {
+          const { title, text } = sayFinding(facts);
+          readable(title);
+          readable(text);
+          readable(sayBasis(basis));
+          expect(title, 'a title is no sentence').not.toMatch(/\.$/);
+          if (text !== '') expect(text, `${level} ${facts.code}`).toMatch(/[.?]$/);
+          for (const repair of repairs) readable(sayRepair(repair));
+        }
+        for (const need of needs) {
+          readable(whyNeed(need));
+          readable(wantedWords(need));
+          for (const means of need.means) readable(sayMeans(means));
+        }
+        for (const { title, text } of sayExposures(exposures)) [title, text].forEach(readable);
+        for (const bar of gate.bars) readable(sayBar(bar));
+      }),
+      runs(120),
+    );
+  });
+
+  it('keeps the gate shut while a Stop stands', () => {
+    fc.assert(
+      fc.property(anyOuting, (outing) => {
+        const { findings, gate } = judge(outing);
+        if (findings.some(({ level, accepted }) => level === 'stop' && accepted === null))
+          expect(gate.open).toBe(false);
+        for (const { level, basis, answerable } of findings)
+          if (level === 'stop' && (basis === 'law' || basis === 'physics')) expect(answerable).toBe(false);
+      }),
+      runs(80),
+    );
+  });
+
+  it('is offered only repairs that settle their cause and open no other hole', () => {
+    fc.assert(
+      fc.property(anyOuting, (outing) => {
+        const { findings } = judge(outing);
+        const before = loud(findings);
+        for (const one of findings)
+          for (const repair of one.repairs) {
+            const repaired = applyRepair(outing, repair, now);
+            const after = loud(judge(repaired).findings);
+            const what = `${one.key}: ${sayRepair(repair)}`;
+            expect(after.has(one.key), what).toBe(false);
+            for (const [key, next] of after) {
+              const was = before.get(key);
+              expect(was, `${what} brings ${key}`).toBeDefined();
+              if (next.level === 'stop') expect(was?.level, `${what} makes a Stop of ${key}`).toBe('stop');
+            }
+          }
+      }),
+      runs(25),
+    );
+  }, 60_000);
+
+  it('is proposed a loadout that leaves no need less met, of owned and serviceable things, and a shopping list within its budget', () => {
+    fc.assert(
+      fc.property(anyOuting, fc.integer({ min: 0, max: 600 }), (outing, euro) => {
+        const proposal = propose(outing, references, noAnswers, now);
+        const taken = proposal.add.reduce((next, { itemId, quantity }) => withItem(next, itemId, quantity), outing);
+        const after = new Map(judge(taken).needs.map((need) => [need.id, need]));
+        for (const need of judge(outing).needs)
+          if (need.met) expect(after.get(need.id)?.met ?? true, `${need.id} was met`).toBe(true);
+        const missing = new Set(proposal.missing.map(({ needId }) => needId));
+        for (const need of after.values())
+          if (!need.met && need.level !== 'could')
+            expect(missing.has(need.id), `${need.id} is said to be missing`).toBe(true);
+        for (const { itemId, quantity } of proposal.add) {
+          const item = references.items.find(({ id }) => id === itemId);
+          expect(item?.condition).toBe('good');
+          expect(quantity).toBeLessThanOrEqual(item?.quantity ?? 0);
+        }
+        const bought = purchases(proposal.missing, euro).filter(({ within }) => within);
+        expect(bought.reduce((sum, one) => sum + one.euro, 0)).toBeLessThanOrEqual(euro);
+      }),
+      runs(25),
+    );
+  }, 60_000);
+});

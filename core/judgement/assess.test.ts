@@ -1,0 +1,282 @@
+import { describe, expect, it } from 'vitest';
+import { demo } from '../demo/demo';
+import { exposures } from '../exposures/exposures';
+import { sternLoad } from '../boat/load';
+import { applyRepair, withAcceptance, withItem } from '../editing/edit';
+import type { Item } from '../documents/item';
+import type { Outing } from '../documents/outing';
+import { type References, lookUp } from '../documents/references';
+import { withBrief } from '../editing/title';
+import type { Answers } from '../walkround/answers';
+import type { Answer } from '../walkround/answerSchema';
+import { lastAnswers, noAnswers } from '../walkround/answers';
+import { assess, judge as judgeAll } from './assess';
+import { judging } from './context';
+import type { FindingCode } from './finding';
+import { inSeason } from './judgeRules';
+import { countFindings, sayFinding, sayRepair } from './phrase';
+
+const now = Date.parse('2026-05-15T19:00:00Z');
+const { references, outings, answers: demoAnswers } = demo(now);
+const [ready, dusk] = outings as [Outing, Outing];
+const judge = (outing: Outing, refs: References = references, answers: Answers = noAnswers, at = now) =>
+  assess(outing, refs, answers, at);
+const find = (code: FindingCode, outing: Outing, refs?: References, answers?: Answers) =>
+  judge(outing, refs, answers).findings.find((one) => one.facts.code === code) ?? null;
+const brief = (outing: Outing, change: Partial<Outing['brief']>): Outing => ({
+  ...outing,
+  brief: { ...outing.brief, ...change },
+});
+const weather = (outing: Outing, change: Partial<Outing['conditions']['hours'][number]>): Outing => ({
+  ...outing,
+  conditions: { ...outing.conditions, hours: outing.conditions.hours.map((hour) => ({ ...hour, ...change })) },
+});
+const craft = (change: Partial<References['craft'][number]>): References => ({
+  ...references,
+  craft: references.craft.map((one) => ({ ...one, ...change })),
+});
+const angler = (change: Partial<NonNullable<References['angler']>>): References => ({
+  ...references,
+  angler: references.angler && { ...references.angler, ...change },
+});
+const item = (id: string, change: Partial<Item>): References => ({
+  ...references,
+  items: references.items.map((one) => (one.id === id ? { ...one, ...change } : one)),
+});
+const answer = (stepId: string, verdict: Answer['verdict']): Answer => ({
+  key: crypto.randomUUID(),
+  stepId,
+  verdict,
+  at: '2026-05-15T19:00:00Z',
+  note: '',
+});
+
+const carried = judge(ready).carriedKg ?? NaN;
+const lookedUp = lookUp(ready, references);
+const behind = sternLoad(lookedUp, exposures(ready, lookedUp)).massKg;
+
+describe('the demo outings', () => {
+  it('are one ready to sign and one with Stops', () => {
+    const answers = lastAnswers(demoAnswers.answers);
+    expect(judge(ready, references, answers)).toMatchObject({
+      gate: { open: true, bars: [] },
+      openBlanks: [],
+      passengers: [],
+    });
+    expect(judge(dusk).findings.filter((one) => one.level === 'stop').length).toBeGreaterThan(3);
+  });
+  it('are judged the same twice, and not changed by it', () => {
+    const before = JSON.stringify([dusk, references]);
+    expect(JSON.stringify(judge(dusk))).toBe(JSON.stringify(judge(dusk)));
+    expect(JSON.stringify([dusk, references])).toBe(before);
+  });
+  it('offer what is missing however laden the stern is, and lighten it', () => {
+    const laden = craft({ wellKg: 3 });
+    const { findings } = judge(withItem(ready, 'flag', 0), laden);
+    const repairs = (code: FindingCode) => findings.find((one) => one.facts.code === code)?.repairs ?? [];
+    expect(findings.map((one) => one.facts.code)).toContain('stern-load');
+    expect(repairs('need-unmet')[0]).toMatchObject({ do: 'add-items', items: [{ itemId: 'flag' }] });
+  });
+  it('come to no Stop and no Mind when every first repair is carried out', () => {
+    // Nothing in the locker sends a fish back down: the one Mind that no repair settles, and that is left to say.
+    let outing = withBrief(dusk, { areaId: 'reed-bays' }, references);
+    for (let i = 0; i < 40; i += 1) {
+      const open = judge(outing).findings.find((one) => one.level !== 'note' && one.repairs.length > 0);
+      const [repair] = open?.repairs ?? [];
+      if (!repair) break;
+      outing = applyRepair(outing, repair, now);
+    }
+    expect(countFindings(judge(outing).findings)).not.toMatch(/Stop|Mind/);
+  });
+});
+
+describe('findings, on both sides of their limits', () => {
+  it.each<[string, FindingCode, Outing, Outing, 'stop' | 'mind' | 'note', References?, References?]>([
+    ['wind', 'wind-over-limit', weather(ready, { windMps: 8.1 }), weather(ready, { windMps: 8 }), 'mind'],
+    ['gusts', 'gust-over-limit', weather(ready, { gustMps: 11.1 }), weather(ready, { gustMps: 11 }), 'mind'],
+    ['thunder, some', 'thunder', weather(ready, { thunderPct: 10 }), weather(ready, { thunderPct: 9 }), 'mind'],
+    ['thunder, much', 'thunder', weather(ready, { thunderPct: 30 }), weather(ready, { thunderPct: 0 }), 'stop'],
+    ['surf', 'surf-over-limit', weather(ready, { swellM: 0.9 }), weather(ready, { swellM: 0.3 }), 'stop'],
+    ['keeping over the rule', 'keep-over-rule', brief(ready, { keep: 3 }), ready, 'stop'],
+    ['a third rod', 'rods-over-rule', withItem(ready, 'fly-rod', 1), ready, 'stop'],
+    ['hours reversed', 'hours-reversed', brief(ready, { homeAt: '04:00' }), ready, 'stop'],
+    ['hours gone by', 'hours-gone', brief(ready, { date: '2026-05-01' }), ready, 'stop'],
+    ['an open blank', 'brief-incomplete', brief(ready, { targets: [] }), ready, 'stop'],
+    ['no figures', 'conditions-missing', weather(ready, { gustMps: null }), ready, 'mind'],
+    ['a boat under repair', 'craft-under-repair', ready, ready, 'stop', craft({ condition: 'under repair' })],
+    ['a gaff in an inflatable', 'gaff-aboard', dusk, withItem(dusk, 'gaff', 0), 'mind'],
+    ['an automatic jacket in surf', 'automatic-jacket', withItem(ready, 'auto-jacket', 1), ready, 'mind'],
+    ['company', 'party', brief(ready, { party: 2 }), ready, 'note'],
+    ['something out of date', 'out-of-date-aboard', withItem(ready, 'beacon', 1), ready, 'note'],
+    ['darkness', 'darkness', ready, brief(ready, { launchAt: '09:00' }), 'note'],
+  ])('%s', (_, code, over, under, level, overRefs, underRefs) => {
+    expect(find(code, over, overRefs)?.level).toBe(level);
+    expect(find(code, under, underRefs)).toBeNull();
+  });
+  it.each<
+    [string, FindingCode, Outing, 'stop' | 'mind' | 'note', Parameters<typeof craft>[0], Parameters<typeof craft>[0]]
+  >([
+    [
+      'a load over nine tenths',
+      'overload',
+      ready,
+      'mind',
+      { ratedLoadKg: carried / 0.91 },
+      { ratedLoadKg: carried / 0.74 },
+    ],
+    [
+      'a load over the rating',
+      'overload',
+      ready,
+      'stop',
+      { ratedLoadKg: carried / 1.01 },
+      { ratedLoadKg: carried / 0.74 },
+    ],
+    ['a stern over its rating', 'stern-load', ready, 'mind', { wellKg: behind / 1.01 }, { wellKg: behind / 0.99 }],
+    ['a stern a quarter over its rating', 'stern-load', ready, 'stop', { wellKg: behind / 1.26 }, { wellKg: null }],
+    ['a boat that is new', 'first-outings', dusk, 'note', { outingsLogged: 2 }, { outingsLogged: 3 }],
+  ])('%s', (_, code, outing, level, over, under) => {
+    expect(find(code, outing, craft(over))?.level).toBe(level);
+    expect(find(code, outing, craft(under))).toBeNull();
+  });
+  it('tell of water without rules, and of rules unchecked for over a year', () => {
+    const held = (rulePackId: string | null): References => ({
+      ...references,
+      waters: references.waters.map((water) => ({ ...water, rulePackId })),
+    });
+    expect(find('no-rule-pack', ready, held(null))?.level).toBe('mind');
+    expect(find('no-rule-pack', ready, held('prudent-baseline'))?.level, 'good practice is no law').toBe('mind');
+    expect(find('no-rule-pack', ready)).toBeNull();
+    const checked = (lastCheckedOn: string): References => ({
+      ...references,
+      rulePacks: references.rulePacks.map((pack) => ({ ...pack, lastCheckedOn })),
+    });
+    expect(find('rule-pack-stale', ready, checked('2025-05-14'))?.level).toBe('mind');
+    expect(find('rule-pack-stale', ready, checked('2025-05-15'))).toBeNull();
+  });
+  it('close a season over the new year, ends included', () => {
+    expect([
+      inSeason('12-31', '11-01', '02-15'),
+      inSeason('02-15', '11-01', '02-15'),
+      inSeason('02-16', '11-01', '02-15'),
+    ]).toEqual([true, true, false]);
+    const barbel = brief(ready, {
+      targets: ['barbel'],
+      waterId: 'river-venn',
+      launchId: 'upper-bridge',
+      areaId: 'two-rapids',
+    });
+    expect(find('closed-season', brief(barbel, { date: '2026-06-15' }))?.level).toBe('stop');
+    expect(find('closed-season', brief(barbel, { date: '2026-06-16' }))).toBeNull();
+  });
+  it('tell wind and its gusts once', () => {
+    const both = weather(ready, { windMps: 12, gustMps: 16 });
+    expect(find('wind-over-limit', both)).not.toBeNull();
+    expect(find('gust-over-limit', both)).toBeNull();
+  });
+  it('tell what a step of the walk-round took away', () => {
+    const faults = lastAnswers([answer('hull:plugs', 'not here'), answer('item:radio', 'fault')]);
+    expect(find('craft-fault', ready, references, faults)).toMatchObject({ level: 'stop', basis: 'physics' });
+    const unmet = judge(ready, references, faults).findings.find((one) => one.key === 'need-unmet:call-for-help');
+    expect(unmet?.level).toBe('stop');
+    expect(unmet && sayFinding(unmet.facts).text).toContain('a fault on the walk-round');
+  });
+});
+
+describe('a finding', () => {
+  it('is said in whole sentences with figures, promises nothing and shouts at nobody', () => {
+    const odd = [
+      ready,
+      dusk,
+      brief(dusk, { keep: 4 }),
+      weather(ready, { windMps: 30, thunderPct: 80, swellM: 3 }),
+      brief(ready, { targets: [], waterId: null }),
+    ];
+    for (const finding of odd.flatMap((outing) => judge(outing).findings)) {
+      const { title, text } = sayFinding(finding.facts);
+      expect(text).toMatch(/[.!?]$/);
+      expect(`${title} ${text}`).not.toMatch(/\b(un)?safe(ly|ty)?\b|!|NaN|undefined|null|Infinity/i);
+      for (const repair of finding.repairs) expect(sayRepair(repair).length).toBeGreaterThan(3);
+    }
+  });
+  it('of law or physics cannot be overridden; of judgement only by the experienced; a Mind by anyone', () => {
+    const surf = weather(ready, { swellM: 2 });
+    expect(find('surf-over-limit', surf)?.answerable).toBe(false);
+    expect(find('surf-over-limit', surf, angler({ experience: 'experienced' }))?.answerable).toBe(true);
+    expect(find('keep-over-rule', brief(ready, { keep: 9 }), angler({ experience: 'experienced' }))?.answerable).toBe(
+      false,
+    );
+    expect(find('wind-over-limit', weather(ready, { windMps: 9 }))?.answerable).toBe(true);
+  });
+  it('accepted stays accepted until it grows worse', () => {
+    const windy = weather(ready, { windMps: 9 });
+    const accepted = withAcceptance(windy, 'wind-over-limit', 9, 'Sheltered shore', now);
+    expect(find('wind-over-limit', accepted)?.accepted).toBe('Sheltered shore');
+    expect(find('wind-over-limit', weather(accepted, { windMps: 10 }))?.accepted).toBeNull();
+    expect(judge(accepted).gate.bars.map((bar) => bar.bar)).not.toContain('minds');
+  });
+});
+
+describe('repairs offered', () => {
+  it('each settle their finding and open no other Stop or Mind', () => {
+    for (const outing of [
+      dusk,
+      brief(dusk, { nights: 1 }),
+      weather(ready, { windMps: 9 }),
+      withItem(ready, 'four-piece', 0),
+    ]) {
+      const before = judge(outing).findings;
+      for (const finding of before.filter((one) => one.level !== 'note'))
+        for (const repair of finding.repairs) {
+          const after = judge(applyRepair(outing, repair, now)).findings.filter((one) => one.level !== 'note');
+          expect(after.map((one) => one.key)).not.toContain(finding.key);
+          expect(after.filter((one) => !before.some((was) => was.key === one.key))).toEqual([]);
+        }
+    }
+  });
+  it('bring the lightest sound item first', () => {
+    const second = judge(withItem(ready, 'four-piece', 0)).findings.find(
+      (one) => one.key === 'need-unmet:second-propulsion',
+    );
+    expect(second?.repairs[0]).toMatchObject({ do: 'add-items', items: [{ itemId: 'four-piece' }] });
+    const noSpare = item('four-piece', { condition: 'under repair' });
+    const next = judge(withItem(ready, 'four-piece', 0), noSpare).findings.find(
+      (one) => one.key === 'need-unmet:second-propulsion',
+    );
+    expect(next?.repairs[0]).toMatchObject({ do: 'add-items', items: [{ itemId: 'paddle' }] });
+  });
+  it('are none where the locker has nothing and nothing else settles it', () => {
+    const bare = {
+      ...references,
+      items: references.items.filter((one) => !['vhf-radio', 'beacon', 'satellite-messenger'].includes(one.kind)),
+    };
+    const call = judge(withItem(ready, 'radio', 0), bare).findings.find(
+      (one) => one.key === 'need-unmet:call-for-help',
+    );
+    expect(call?.repairs).toEqual([]);
+  });
+});
+
+describe('passengers', () => {
+  it('are what no need asks for; a container at work is none', () => {
+    const outing = withItem(withItem(ready, 'sponge', 1), 'crate', 1);
+    expect(judge(outing).passengers.toSorted()).toEqual(['crate', 'sponge']);
+    expect(judge(outing, item('tape', { containerId: 'crate' })).passengers).toEqual(['sponge']);
+  });
+});
+
+describe('judging again after a repair', () => {
+  it('comes to what judging from nothing comes to, whatever is added, taken off or opened', () => {
+    for (const outing of outings) {
+      const j = judging(outing, references, noAnswers, now);
+      for (const { id } of references.items.slice(0, 133)) {
+        const has = outing.loadout.some((entry) => entry.itemId === id);
+        const changed = withItem(outing, id, has ? 0 : 1);
+        const again = judging(changed, references, noAnswers, now, j);
+        const afresh = judging(changed, references, noAnswers, now);
+        expect(judgeAll(again), `${outing.id} ${id}`).toEqual(judgeAll(afresh));
+        expect(again.needs).toEqual(afresh.needs);
+      }
+    }
+  });
+});

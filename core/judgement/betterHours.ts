@@ -1,0 +1,60 @@
+import { lightOfDay, noonOf } from '../environment/light';
+import { movedTo } from '../editing/hours';
+import type { Outing } from '../documents/outing';
+import { type References, lookUp } from '../documents/references';
+import { HOUR_MS, type Instant, addDays, clockAt, instantOf, minutesOf } from '../units/time';
+import type { Answers } from '../walkround/answers';
+import { judge } from './assess';
+import type { Facts, Finding } from './finding';
+import { judging } from './context';
+
+/** One launch as it would be judged. */
+export interface LaunchChoice {
+  date: string;
+  launchAt: string;
+  homeAt: string;
+  stops: number;
+  minds: number;
+  /** The first Stop, else the first Mind: why not; null: neither. */
+  first: { level: Finding['level']; facts: Facts } | null;
+}
+
+const DAYS = 3;
+const STEP_MIN = 30;
+
+/**
+ * Every half-hour launch from first light to dusk, on the day of the outing and the two after it, each judged whole. Hours that would
+ * end after midnight or lie in the past are left out. Empty until water and hours are known.
+ */
+export function betterHours(outing: Outing, references: References, answers: Answers, now: Instant): LaunchChoice[] {
+  const { brief } = outing;
+  const { water } = lookUp(outing, references);
+  const lasts = minutesOf(brief.homeAt) - minutesOf(brief.launchAt);
+  if (!water || (lasts <= 0 && brief.nights === 0)) return [];
+  const choices: LaunchChoice[] = [];
+  for (let d = 0; d < DAYS; d += 1) {
+    const date = addDays(brief.date, d);
+    const { dawn, dusk } = lightOfDay(noonOf(date, water.lonDeg), water.latDeg, water.lonDeg);
+    const midnight = instantOf(date, '00:00', water.timeZone);
+    if (midnight === null) continue;
+    const first = Math.ceil(((dawn ?? midnight) - midnight) / (STEP_MIN * 60_000)) * STEP_MIN;
+    const last = ((dusk ?? midnight + 24 * HOUR_MS) - midnight) / 60_000;
+    for (let minute = Math.max(0, first); minute <= last && minute < 24 * 60; minute += STEP_MIN) {
+      if (midnight + minute * 60_000 < now || (brief.nights === 0 && minute + lasts >= 24 * 60)) continue;
+      const launchAt = clockAt(midnight + minute * 60_000, water.timeZone);
+      const moved = movedTo(brief, date, launchAt);
+      const found = judge(judging({ ...outing, brief: moved }, references, answers, now));
+      const of = (level: Finding['level']) => found.filter((one) => one.level === level);
+      const [worst] = [...of('stop'), ...of('mind')];
+      choices.push({
+        date,
+        launchAt,
+        homeAt: moved.homeAt,
+        stops: of('stop').length,
+        minds: of('mind').length,
+        first: worst ? { level: worst.level, facts: worst.facts } : null,
+      });
+    }
+  }
+  return choices;
+}

@@ -1,0 +1,162 @@
+import { describe, expect, it } from 'vitest';
+import { demo } from '../demo/demo';
+import { newItem } from '../editing/newItem';
+import { applyRepair, withItem } from '../editing/edit';
+import { withCompanion, withRide, withoutCompanion } from '../editing/company';
+import type { Item } from '../documents/item';
+import type { Outing } from '../documents/outing';
+import type { References } from '../documents/references';
+import type { Rule } from '../documents/rulePack';
+import { noAnswers } from '../walkround/answers';
+import { assess } from './assess';
+import type { FindingCode } from './finding';
+import { sayFinding } from './phrase';
+
+const now = Date.parse('2026-05-15T19:00:00Z');
+const { references, outings } = demo(now);
+const [ready] = outings as [Outing];
+const venn = outings.find((one) => one.id === 'venn-overnight') ?? ready;
+const find = (code: FindingCode, outing: Outing, refs: References = references) =>
+  assess(outing, refs, noAnswers, now).findings.find((one) => one.facts.code === code) ?? null;
+const brief = (change: Partial<Outing['brief']>, outing = ready): Outing => ({
+  ...outing,
+  brief: { ...outing.brief, ...change },
+});
+const withItems = (...items: Item[]): References => ({ ...references, items: [...references.items, ...items] });
+const rules = (...list: Rule[]): References => ({
+  ...references,
+  rulePacks: references.rulePacks.map((pack) => ({ ...pack, rules: list })),
+});
+const angler = (change: Partial<NonNullable<References['angler']>>): References => ({
+  ...references,
+  angler: references.angler && { ...references.angler, ...change },
+});
+const cited = { id: 'x', text: '', citation: 'Rule 1' };
+
+describe('rules of sizes, anchors and rods', () => {
+  it('tell a size limit where fish are kept, and are silent where all go back', () => {
+    const size = rules({ ...cited, rule: 'size', speciesId: 'pollack', leastM: 0.3, mostM: 0.6 });
+    const told = find('size-limit', ready, size);
+    expect(told?.level).toBe('note');
+    expect(told && sayFinding(told.facts).title).toBe('Pollack from 30 cm to 60 cm only');
+    expect(find('size-limit', brief({ keep: 0 }), size)).toBeNull();
+  });
+  it('stop bait at anchor where no anchor may be set, there and not elsewhere', () => {
+    const at = (areaId: string | null) => rules({ ...cited, rule: 'no-anchor', areaId });
+    const anchored = brief({ techniques: ['anchored bait'] });
+    expect(find('anchor-forbidden', anchored, at('long-grey'))).toMatchObject({ level: 'stop', basis: 'law' });
+    expect(find('anchor-forbidden', anchored, at(null))?.level).toBe('stop');
+    expect(find('anchor-forbidden', anchored, at('inner-sound'))).toBeNull();
+    expect(find('anchor-forbidden', ready, at(null))).toBeNull();
+  });
+  it('allow a second rod with the permission aboard and in date', () => {
+    const one = rules({ ...cited, rule: 'rods', most: 1, withPermission: 2 });
+    const bare = find('rods-over-rule', ready, one);
+    expect(bare?.facts).toMatchObject({ rods: 2, most: 1, withPermission: 2 });
+    const carried = withItem(ready, 'permit', 1);
+    expect(find('rods-over-rule', carried, one)).toBeNull();
+    const old = {
+      ...one,
+      items: one.items.map((item) => (item.id === 'permit' ? { ...item, expiresOn: '2026-05-15' } : item)),
+    };
+    expect(find('rods-over-rule', carried, old)?.level).toBe('stop');
+  });
+  it('of good practice raise a must, never law', () => {
+    const baseline: References = {
+      ...references,
+      waters: references.waters.map((water) => ({ ...water, rulePackId: 'prudent-baseline' })),
+    };
+    const light = assess(ready, baseline, noAnswers, now).needs.find((need) => need.id === 'be-seen-night');
+    expect(light?.level).toBe('must');
+  });
+});
+
+describe('sizes', () => {
+  it('of a jacket: inside what it says it fits, ends included', () => {
+    const jacket = (fitToKg: number): References => ({
+      ...references,
+      items: references.items.map((item) =>
+        item.id === 'foam-jacket' ? { ...item, attributes: { newtons: 105, fitFromKg: 40, fitToKg } } : item,
+      ),
+    });
+    expect(find('need-unmet', ready, jacket(84))?.key).not.toBe('need-unmet:buoyancy');
+    const small = find('need-unmet', ready, jacket(83.9));
+    expect(small?.key).toBe('need-unmet:buoyancy');
+    expect(small && sayFinding(small.facts).text).toContain('fits 40 to 84 kg; you are 84 kg');
+  });
+  it('of a paddle: within 12 cm of what suits height and beam', () => {
+    const paddled = brief({ craftId: 'dunlin' }, withItem(ready, 'mine', 1));
+    const long = (lengthM: number) => withItems(newItem('mine', 'paddle', { attributes: { lengthM } }));
+    expect(find('paddle-size', paddled, long(2.4))).toBeNull();
+    expect(find('paddle-size', paddled, long(2.28))).toBeNull();
+    expect(find('paddle-size', paddled, long(2.27))?.level).toBe('mind');
+    expect(find('paddle-size', brief({}, withItem(ready, 'mine', 1)), long(2)), 'a pedal boat').toBeNull();
+  });
+});
+
+describe('what lies together, and how much', () => {
+  const soft = newItem('soft', 'soft-bait-box', { containerId: 'crate' });
+  const elastic = newItem('elastic', 'elastic-bait-box', { containerId: 'crate' });
+  const both = ['soft', 'elastic', 'crate'].reduce((next, id) => withItem(next, id, 1), ready);
+  it('minds elastic beside ordinary soft baits, until one is carried apart', () => {
+    const refs = withItems(soft, elastic);
+    const melting = find('baits-react', both, refs);
+    expect(melting?.level).toBe('mind');
+    const [repair] = melting?.repairs ?? [];
+    expect(repair).toMatchObject({ do: 'separate-item', itemId: 'elastic' });
+    expect(repair && find('baits-react', applyRepair(both, repair, now), refs)).toBeNull();
+    expect(find('baits-react', withItem(both, 'crate', 0), refs), 'the crate stays ashore').toBeNull();
+  });
+  it('notes more tackle than the school carries, and not what is just within it', () => {
+    const rods = (n: number) =>
+      ['travel-rod', 'troll-rod', 'big-rod'].slice(0, n).reduce((next, id) => withItem(next, id, 1), ready);
+    expect(find('tackle-over', rods(0))).toBeNull();
+    expect(find('tackle-over', rods(1))?.level).toBe('note');
+    const ample = angler({ schools: { ...references.angler?.schools, tackle: 'ample' } as never });
+    expect(find('tackle-over', rods(1), ample)).toBeNull();
+  });
+  it('speaks for foam in cold water and for who swims badly, softly, and not when foam is aboard', () => {
+    const inflated = withItem(withItem(ready, 'foam-jacket', 0), 'auto-jacket', 1);
+    const manual: References = {
+      ...angler({ swims: 'a little' }),
+      items: references.items.map((item) =>
+        item.id === 'auto-jacket' ? { ...item, qualities: ['approved', 'inflatable', 'floats'] } : item,
+      ),
+    };
+    expect(find('foam-favoured', inflated, manual)).toMatchObject({ level: 'note', basis: 'school' });
+    expect(find('foam-favoured', withItem(inflated, 'foam-jacket', 1), manual)).toBeNull();
+  });
+});
+
+describe('a party', () => {
+  it('is asked for what each must carry, person by person', () => {
+    const silent = find('companion-silent', venn);
+    expect(silent?.facts).toMatchObject({ name: 'Sample Friend' });
+    const needs = assess(venn, references, noAnswers, now).needs.map((need) => need.id);
+    const [first, second] = venn.company;
+    const all = [first, second].reduce(
+      (next, one) => (one ? withCompanion(next, { ...one, says: needs }) : next),
+      venn,
+    );
+    expect(find('companion-silent', all)).toBeNull();
+  });
+  it('shares what is shared wherever it rides, and never what is worn', () => {
+    const need = (id: string, outing: Outing) =>
+      assess(outing, references, noAnswers, now).needs.find((one) => one.id === id);
+    expect(need('shelter', venn)?.counted, 'the tent rides with the first').toBe(2);
+    const away = withRide(venn, 'foam-jacket', 'first');
+    expect(need('buoyancy', away)?.met).toBe(false);
+    expect(need('buoyancy', away)?.means[0]?.shortfall).toEqual({ code: 'in-other-boat' });
+  });
+  it('weighs only what rides in one’s own boat', () => {
+    const kg = (outing: Outing) => assess(outing, references, noAnswers, now).carriedKg ?? 0;
+    const tent = references.items.find((item) => item.id === 'tent')?.massKg ?? 0;
+    expect(kg(withRide(venn, 'tent', null)) - kg(venn)).toBeCloseTo(tent, 9);
+  });
+  it('that grows smaller brings home what rode along', () => {
+    const left = withoutCompanion(venn, 'first');
+    expect(left.brief.party).toBe(2);
+    expect(left.loadout.filter((entry) => entry.withId !== null)).toEqual([]);
+    expect(withoutCompanion(left, 'nobody')).toBe(left);
+  });
+});

@@ -1,0 +1,152 @@
+import { type AttributeId, attributes } from '../catalog/gear/attributes';
+import { catalogue } from './catalogue';
+import type { NeedId } from '../vocabulary/needs';
+import type { Level, Reason, Shortfall } from './need';
+import type { Means } from './match';
+import { capital, count, dayWords, distance, duration, figure, mass, plural } from '../units/words';
+
+type Say<T extends Record<Key, string>, Key extends string> = {
+  [C in T[Key]]: (facts: Extract<T, Record<Key, C>>) => string;
+};
+
+const because: Say<Reason, 'because'> = {
+  always: () => 'on every outing',
+  solo: () => 'you are alone',
+  remote: () => 'a phone may not reach anyone there',
+  river: () => 'the water moves',
+  branches: () => 'branches hang over it',
+  busy: () => 'boats pass close',
+  traffic: () => 'other boats pass',
+  'open-water': () => 'it is open water, so 100 N',
+  'cannot-swim': () => 'you do not swim, so 100 N',
+  'drive-can-fail': () => 'a drive can fail',
+  'closed-hull': () => 'the hull holds water',
+  'anchor-line': () => 'an anchor line is out',
+  'big-hooks': () => 'trebles or big hooks are aboard',
+  toothy: () => 'the fish has teeth',
+  competition: () => 'it is a competition',
+  fishing: () => 'you are fishing',
+  standing: () => 'you stand',
+  inflatable: () => 'the boat is inflated',
+  heavy: () => 'more than 100 kg to lift',
+  'sounder-school': () => 'you count a sounder as needed',
+  tide: () => 'the tide turns',
+  motor: () => 'a motor drives',
+  current: () => 'half a metre a second of stream, or more',
+  'cold-air': ({ feelsC }) => `air that feels like ${figure(feelsC)} °C`,
+  deep: ({ metres }) => `${figure(metres)} m deep there`,
+  released: () => 'the fish goes back',
+  distance: ({ metres }) => `${distance(metres)} from the nearest landing`,
+  dark: ({ minutes, until }) => `${duration(minutes)} of darkness, until ${until}`,
+  swell: ({ metres }) => `${figure(metres)} m of swell hides a low hull`,
+  surf: ({ breakerM }) => `breakers of about ${figure(breakerM)} m at the launch`,
+  rapids: ({ count: n }) => `${count(n)} ${plural(n, 'rapid')} on the way`,
+  'cold-water': ({ waterC }) => `water at ${figure(waterC)} °C`,
+  hours: ({ hours }) => `${figure(hours)} h afloat`,
+  wind: ({ mps }) => `wind to ${figure(mps)} m/s`,
+  heat: ({ airC }) => `air to ${figure(airC)} °C`,
+  nights: ({ nights }) => `${count(nights)} ${plural(nights, 'night')} out`,
+  species: ({ name, lengthM }) => `${name} to ${figure(lengthM * 100, 0)} cm`,
+  kept: ({ count: n, kg }) => `${count(n)} kept, about ${mass(kg)}`,
+  plugs: ({ count: n }) => `${count(n)} in the hull`,
+  carry: ({ metres }) => `${figure(metres, 0)} m to the water`,
+  rods: ({ count: n }) => `${count(n)} ${plural(n, 'rod')} aboard`,
+  electrics: ({ watts, hours }) => `${figure(watts)} W aboard, for ${figure(hours)} h`,
+  technique: ({ technique }) => `for ${technique}`,
+  rule: ({ authority, text, citation }) => `${authority}: ${text}${citation ? ` (${citation})` : ''}`,
+};
+
+const lacks: Say<Shortfall, 'code'> = {
+  'failed-inspection': () => 'failed inspection',
+  'under-repair': () => 'under repair',
+  'fault-on-walk': () => 'a fault on the walk-round',
+  'missing-on-walk': () => 'not there on the walk-round',
+  'same-kind': () => 'another of the same kind already counts',
+  'not-approved': () => 'not an approved type',
+  'not-bright': () => 'not a bright colour',
+  'not-hardened': () => 'not hardened',
+  'not-coated': () => 'its mesh is not coated, and the fish goes back',
+  'not-floating': () => 'it sinks',
+  'needs-chart': () => 'a compass needs the chart beside it',
+  'needs-compass': () => 'a chart needs the compass beside it',
+  'daylight-only': () => 'works by daylight only',
+  'no-coverage': () => 'no coverage there',
+  'gaff-inflatable': () => 'never a gaff in an inflatable',
+  'gaff-release': () => 'never a gaff for a fish that goes back',
+  'grip-mouth': () => 'a grip hurts so small a mouth',
+  'rope-small': () => 'for fish longer than a metre',
+  'first-paddle': () => 'it is the paddle you set out with',
+  'not-practised': () => 'not practised yet, by your profile',
+  'no-contact': () => 'nobody is named',
+  'alarm-early': () => 'the hour to call is before you are home',
+  'wrong-technique': () => 'made for another technique',
+  'bites-through': () => 'this fish bites through it',
+  'too-thin': () => 'too thin for water this cold',
+  'not-waterproof': () => 'not waterproof',
+  'not-retained': () => 'neither floats nor is on a tether',
+  'not-charged': () => 'does not hold its charge',
+  'school-no-anchor': () => 'no anchor in a current, by your own rule',
+  'no-release': () => 'no release to hand',
+  'in-other-boat': () => 'in another boat of the party',
+  'wrong-size': (size) =>
+    size.of === 'jacket'
+      ? `fits ${figure(size.haveKg[0], 0)} to ${size.haveKg[1] === Infinity ? 'any' : figure(size.haveKg[1], 0)} kg; you are ${figure(size.bodyKg, 0)} kg`
+      : `${figure(size.haveM * 100, 0)} cm; about ${figure(size.wantM * 100, 0)} cm suits you and the beam`,
+  'out-of-date': ({ on }) => `out of date since ${dayWords(on)}`,
+  'same-container': ({ withItem }) => `in the same container as ${withItem}`,
+  'same-battery': ({ withItem }) => `on the same battery as ${withItem}`,
+  'too-little': ({ attribute, have, want }) => {
+    const { name, unit } = attributes[attribute];
+    return `${name} ${figure(have, 2)}${unit && ` ${unit}`}; ${figure(want, 2)}${unit && ` ${unit}`} wanted`;
+  },
+};
+
+/** One reason, as a clause. */
+export function sayReason(reason: Reason): string {
+  const say = because[reason.because] as (facts: Reason) => string;
+  return say(reason);
+}
+/** Why something aboard does not count, as a clause. */
+export function sayShortfall(shortfall: Shortfall): string {
+  const say = lacks[shortfall.code] as (facts: Shortfall) => string;
+  return say(shortfall);
+}
+
+const levelWords: Record<Level, string> = {
+  law: 'The law asks for it',
+  must: 'Must be aboard',
+  should: 'Should be aboard',
+  could: 'Could be aboard',
+};
+
+/** The whole why of a need: level, what raised it, what happens without. */
+export function whyNeed(need: { id: NeedId; level: Level; reasons: readonly Reason[] }): string {
+  const clauses = need.reasons.map(sayReason).join('; ');
+  const confirm = need.level === 'law' ? ' Confirm with the authority.' : '';
+  return `${levelWords[need.level]}: ${clauses}. ${catalogue[need.id].without}${confirm}`;
+}
+
+/** A figure with the unit of its measure: "3.8 L", "1 person". */
+export function measured(attribute: AttributeId, value: number): string {
+  const { unit } = attributes[attribute];
+  return `${figure(value)} ${unit === 'persons' && value === 1 ? 'person' : unit}`.trim();
+}
+
+/** "two ways", "3.8 L", or nothing when one means is enough. */
+export function wantedWords(need: { id: NeedId; want: number }): string {
+  const { amount } = catalogue[need.id];
+  if (amount) return measured(amount, need.want);
+  return need.want > 1 ? `${count(need.want)} ${need.id === 'rod-retention' ? 'rods' : 'ways'}` : '';
+}
+
+/** What a means is called in the list of what meets a need. */
+export function sayMeans(means: Means): string {
+  if (means.by === 'item') return means.quantity > 1 ? `${means.name} × ${means.quantity}` : means.name;
+  const names = {
+    drive: 'The drive',
+    plugs: 'Looked at on the walk-round',
+    practice: 'You have practised it',
+    contact: 'Told, with an hour to call',
+  };
+  return means.shortfall ? capital(sayShortfall(means.shortfall)) : names[means.part];
+}

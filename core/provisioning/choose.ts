@@ -1,0 +1,31 @@
+import { kinds } from '../catalog/gear/kinds';
+import type { Item } from '../documents/item';
+import { byItself } from '../documents/references';
+import { catalogue } from '../needs/catalogue';
+import type { NeedId } from '../vocabulary/needs';
+import { type WalkTaken, serviceLacks } from '../needs/match';
+import type { NeedContext, Shortfall } from '../needs/need';
+
+/** An owned item that could meet a need, and why it would not count if it came aboard; null: it would. */
+export interface Choice {
+  item: Item;
+  shortfall: Shortfall | null;
+}
+
+/** Everything in the locker whose kind can meet a need and that is not aboard: what counts first, then the lightest. */
+export function choicesFor(
+  needId: NeedId,
+  items: readonly Item[],
+  c: NeedContext,
+  lastDay: string,
+  taken: WalkTaken,
+): Choice[] {
+  const aboardIds = new Set(c.looked.aboard.map(({ item }) => item.id));
+  return items
+    .filter((item) => !aboardIds.has(item.id) && kinds[item.kind].means.includes(needId))
+    .map((item): Choice => {
+      const aboard = byItself(item);
+      return { item, shortfall: serviceLacks(aboard, lastDay, taken) ?? catalogue[needId].lacks?.(aboard, c) ?? null };
+    })
+    .sort((a, b) => Number(a.shortfall !== null) - Number(b.shortfall !== null) || a.item.massKg - b.item.massKg);
+}

@@ -1,0 +1,260 @@
+import { type Judging, judging } from '../judgement/context';
+import { kindIds, kinds } from '../catalog/gear/kinds';
+import { withItem } from '../editing/edit';
+import type { Item } from '../documents/item';
+import type { Outing } from '../documents/outing';
+import { type References, byItself } from '../documents/references';
+import type { Instant } from '../units/time';
+import type { Answers } from '../walkround/answers';
+import { catalogue } from '../needs/catalogue';
+import { type Choosable, cheapestCover } from './cover';
+import type { NeedId } from '../vocabulary/needs';
+import { type Level, type Shortfall, worthOf } from '../needs/need';
+import { favours } from './schools';
+import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from '../tackle/tackleBudget';
+import { type JudgedNeed, serviceLacks } from '../needs/match';
+import { passengers } from '../needs/passengers';
+import { type Would, lacksHere, wouldMeet } from './would';
+
+/** What each thing costs beside its mass: room, leashes, attention. kg. */
+const CLUTTER_KG = 0.05;
+/** What one's own school speaks for counts as lighter than it is, so that it is taken where it would do as well. */
+const FAVOURED = 0.6;
+const MOST_NODES = 6000;
+/** Things bring needs with them (a rod its leash, a sounder its charge): as many rounds as such chains are long. */
+const MOST_ROUNDS = 6;
+
+export interface ProposedItem {
+  itemId: string;
+  /** How many aboard in all. */
+  quantity: number;
+  addedKg: number;
+  needs: NeedId[];
+}
+/** A need that nothing owned can meet, what would, and what is owned and would count again once put right. */
+export interface Missing {
+  needId: NeedId;
+  level: Level;
+  grave: boolean;
+  /** How many different kinds are still to come; 1 where any number of one kind will do. */
+  different: number;
+  would: Would[];
+  putRight: { name: string; why: Shortfall }[];
+}
+/** Owned, of a kind that could serve, and not proposed. */
+export interface Omitted {
+  itemId: string;
+  needId: NeedId;
+  why: Shortfall | { code: 'met-already'; by: string } | { code: 'heavier'; than: string } | { code: 'over-budget' };
+}
+export interface Proposal {
+  add: ProposedItem[];
+  /** Aboard, meeting no need: may stay ashore. */
+  leave: string[];
+  missing: Missing[];
+  omitted: Omitted[];
+  /** Tackle aboard with the proposal taken, and the angler's own measure. */
+  tackle: { have: TackleCount; budget: TackleCount | null };
+  addedKg: number;
+  /** No set that meets the same needs is lighter than this share below the proposed one; 0: proven lightest. */
+  gap: number;
+}
+
+/**
+ * The lightest, least cluttered set of serviceable owned things that meets what is still open: law, must and should. What is
+ * aboard stays; each round settles all open needs at once, exactly where the search ends in time, else with the gap said.
+ */
+export function propose(outing: Outing, references: References, answers: Answers, now: Instant): Proposal {
+  let next = outing;
+  let cost = 0;
+  let bound = 0;
+  const serves = new Map<string, NeedId[]>();
+  const unmeetable = new Set<NeedId>();
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    const j = judging(next, references, answers, now);
+    const open = j.needs.filter((need) => !need.met && need.level !== 'could' && !unmeetable.has(need.id));
+    if (open.length === 0) break;
+    for (const group of apart(open)) {
+      const settled = settle(group, j, references.items);
+      if (!settled) continue;
+      for (const id of settled.unmeetable) unmeetable.add(id);
+      for (const [item, more] of settled.added) {
+        const aboard = next.loadout.find((entry) => entry.itemId === item.id)?.quantity ?? 0;
+        next = withItem(next, item.id, aboard + more);
+        const known = serves.get(item.id) ?? [];
+        serves.set(item.id, [
+          ...known,
+          ...group.map(({ id }) => id).filter((id) => kinds[item.kind].means.includes(id) && !known.includes(id)),
+        ]);
+      }
+      cost += settled.cost;
+      bound += settled.bound;
+    }
+  }
+  return summary(outing, next, references, answers, now, serves, cost, bound);
+}
+
+function summary(
+  before: Outing,
+  after: Outing,
+  references: References,
+  answers: Answers,
+  now: Instant,
+  serves: ReadonlyMap<string, NeedId[]>,
+  cost: number,
+  bound: number,
+): Proposal {
+  const was = new Map(before.loadout.map((entry) => [entry.itemId, entry.quantity]));
+  const items = new Map(references.items.map((item) => [item.id, item]));
+  const add = after.loadout.flatMap(({ itemId, quantity }): ProposedItem[] => {
+    const more = quantity - (was.get(itemId) ?? 0);
+    const item = items.get(itemId);
+    return more > 0 && item ? [{ itemId, quantity, addedKg: item.massKg * more, needs: serves.get(itemId) ?? [] }] : [];
+  });
+  const j = judging(after, references, answers, now);
+  return {
+    add,
+    leave: passengers(j.needs, j.looked, after).filter((id) => was.has(id)),
+    missing: j.needs
+      .filter((need) => !need.met && need.level !== 'could')
+      .map((need) => missing(need, j, references.items)),
+    omitted: omitted(j, references.items),
+    tackle: { have: tackleAboard(j.looked), budget: tackleBudget(j.looked, j.e) },
+    addedKg: add.reduce((sum, one) => sum + one.addedKg, 0),
+    gap: cost > 0 ? (cost - bound) / cost : 0,
+  };
+}
+
+function missing({ id, level, grave, want, counted }: JudgedNeed, j: Judging, items: readonly Item[]): Missing {
+  const { distinctKinds = false } = catalogue[id];
+  const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
+  const unserviceable = (item: Item) => serviceLacks(byItself(item), j.lastDay, j.taken);
+  const taken = new Set(
+    j.looked.aboard.flatMap(({ item }) =>
+      distinctKinds && unserviceable(item) === null && lacksHere(id, item, c) === null ? [item.kind] : [],
+    ),
+  );
+  const putRight = items.flatMap((item) => {
+    const why = kinds[item.kind].means.includes(id) ? unserviceable(item) : null;
+    return why !== null && !taken.has(item.kind) && lacksHere(id, item, c) === null ? [{ name: item.name, why }] : [];
+  });
+  const would = wouldMeet(id, c, want - counted, taken);
+  return { needId: id, level, grave, different: distinctKinds ? want - counted : 1, would, putRight };
+}
+
+/** Why each thing that could serve a need of this outing stays ashore: the first need that speaks of it is told. */
+function omitted(j: Judging, items: readonly Item[]): Omitted[] {
+  const aboard = new Map(j.looked.aboard.map(({ item }) => [item.id, item]));
+  const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
+  const budget = tackleBudget(j.looked, j.e);
+  const have = tackleAboard(j.looked);
+  return items.flatMap((item): Omitted[] => {
+    if (aboard.has(item.id)) return [];
+    const need = j.needs.find((one) => kinds[item.kind].means.includes(one.id));
+    if (!need) return [];
+    const one = byItself(item);
+    const lacks = serviceLacks(one, j.lastDay, j.taken) ?? catalogue[need.id].lacks?.(one, c) ?? null;
+    if (lacks) return [{ itemId: item.id, needId: need.id, why: lacks }];
+    const serving = need.means.flatMap((means) =>
+      means.by === 'item' && means.shortfall === null ? (aboard.get(means.itemId) ?? []) : [],
+    );
+    const [by] = serving;
+    if (by) {
+      const why =
+        item.massKg > by.massKg
+          ? ({ code: 'heavier', than: by.name } as const)
+          : { code: 'met-already' as const, by: by.name };
+      return [{ itemId: item.id, needId: need.id, why }];
+    }
+    const over = budget !== null && tackleKindIds.has(item.kind) && have.boxes >= budget.boxes;
+    return over ? [{ itemId: item.id, needId: need.id, why: { code: 'over-budget' } }] : [];
+  });
+}
+
+/** Needs that share no kind of thing are settled apart from each other. */
+function apart(open: readonly JudgedNeed[]): JudgedNeed[][] {
+  const groups: JudgedNeed[][] = [];
+  for (const need of open) {
+    const touching = groups.filter((group) =>
+      group.some((other) =>
+        kindIds.some((kind) => kinds[kind].means.includes(need.id) && kinds[kind].means.includes(other.id)),
+      ),
+    );
+    for (const group of touching) groups.splice(groups.indexOf(group), 1);
+    groups.push([...touching.flat(), need]);
+  }
+  return groups;
+}
+
+/** The cheapest way to settle a group; needs that cannot be met at all are put aside first. */
+function settle(group: readonly JudgedNeed[], j: Judging, items: readonly Item[]) {
+  const candidates = items.flatMap((item) => copiesOf(item, group, j));
+  const meetable = group.filter((need) => {
+    const most = cheapestCover(problemOf([need], candidates, j));
+    return most !== null;
+  });
+  const unmeetable = group.filter((need) => !meetable.includes(need)).map((need) => need.id);
+  if (meetable.length === 0) return { unmeetable, added: new Map<Item, number>(), cost: 0, bound: 0 };
+  const cover = cheapestCover(problemOf(meetable, candidates, j));
+  if (!cover) return null;
+  const added = new Map<Item, number>();
+  for (const option of cover.chosen) {
+    const item = candidates[option]?.item;
+    if (item) added.set(item, (added.get(item) ?? 0) + 1);
+  }
+  return { unmeetable, added, cost: cover.cost, bound: cover.bound };
+}
+
+interface Candidate {
+  item: Item;
+  amounts: ReadonlyMap<NeedId, number>;
+}
+
+/** Each piece still ashore of a serviceable item, with what it counts for. */
+function copiesOf(item: Item, group: readonly JudgedNeed[], j: Judging): Candidate[] {
+  const aboard = j.looked.aboard.find((one) => one.item.id === item.id)?.entry.quantity ?? 0;
+  const one = byItself(item);
+  if (aboard >= item.quantity || serviceLacks(one, j.lastDay, j.taken) !== null) return [];
+  const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
+  const amounts = new Map<NeedId, number>();
+  for (const { id } of group) {
+    if (!kinds[item.kind].means.includes(id) || (catalogue[id].lacks?.(one, c) ?? null) !== null) continue;
+    const { distinctKinds } = catalogue[id];
+    if (distinctKinds && j.looked.aboard.some((other) => other.item.kind === item.kind)) continue;
+    const worth = worthOf(catalogue[id], item);
+    if (worth > 0) amounts.set(id, worth);
+  }
+  if (amounts.size === 0) return [];
+  const most = Math.max(
+    ...group.filter(({ id }) => amounts.has(id)).map(({ id, want }) => Math.ceil(want / (amounts.get(id) ?? 1))),
+  );
+  return Array.from({ length: Math.min(item.quantity - aboard, most) }, () => ({ item, amounts }));
+}
+
+function problemOf(group: readonly JudgedNeed[], candidates: readonly Candidate[], j: Judging) {
+  const aboardIds = new Set(j.looked.aboard.map(({ item }) => item.id));
+  const boxOf = (item: Item) =>
+    item.containerId !== null && aboardIds.has(item.containerId) ? item.containerId : null;
+  return {
+    options: candidates.map(({ item, amounts }): Choosable => ({
+      cost: (item.massKg + CLUTTER_KG) * (favours(j.looked.angler, item) ? FAVOURED : 1),
+      covers: group.flatMap(({ id }, demand) => {
+        const amount = amounts.get(id);
+        return amount === undefined ? [] : [{ demand, amount }];
+      }),
+    })),
+    wanted: group.map((need) => need.want - need.counted),
+    clash: (demand: number, a: number, b: number) => {
+      const [one, other] = [candidates[a]?.item, candidates[b]?.item];
+      const need = group[demand];
+      if (!one || !other || !need || catalogue[need.id].amount) return false;
+      if (catalogue[need.id].distinctKinds && one.kind === other.kind) return true;
+      if (need.want <= 1) return false;
+      return (
+        (boxOf(one) !== null && boxOf(one) === boxOf(other)) ||
+        (one.poweredById !== null && one.poweredById === other.poweredById)
+      );
+    },
+    mostNodes: MOST_NODES,
+  };
+}

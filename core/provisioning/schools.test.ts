@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import { demoAngler } from '../demo/people';
+import { newItem } from '../editing/newItem';
+import { kindIds } from '../catalog/gear/kinds';
+import type { Angler } from '../documents/angler';
+import { anglerSchema } from '../documents/angler';
+import { favours } from './schools';
+
+const of = (schools: Partial<Angler['schools']>): Angler => ({
+  ...demoAngler,
+  schools: { ...demoAngler.schools, ...schools },
+});
+const one = (kind: Parameters<typeof newItem>[1], own = {}) => newItem('one', kind, own);
+
+describe('schools', () => {
+  it('favour the jacket that the angler chose, and never two at once', () => {
+    const auto = one('inflatable-jacket', { qualities: ['approved', 'inflatable', 'automatic'] });
+    const manual = one('inflatable-jacket');
+    const foam = one('foam-jacket');
+    for (const [jacket, wanted] of [
+      ['foam', foam],
+      ['manual inflatable', manual],
+      ['automatic inflatable', auto],
+    ] as const)
+      expect([foam, manual, auto].filter((item) => favours(of({ jacket }), item))).toEqual([wanted]);
+  });
+  it('favour by landing, store, phone and sight', () => {
+    expect(favours(of({ landing: 'net' }), one('net'))).toBe(true);
+    expect(favours(of({ landing: 'grip' }), one('net'))).toBe(false);
+    expect(favours(of({ fishStore: 'hard box' }), one('hard-ice-box'))).toBe(true);
+    expect(favours(of({ fishStore: 'bag' }), one('hard-ice-box'))).toBe(false);
+    expect(favours(of({ visibility: 'light mast' }), one('light-flag'))).toBe(true);
+    expect(favours(of({ phone: 'on a float' }), one('phone', { qualities: ['floats', 'waterproof'] }))).toBe(true);
+    expect(favours(of({ phone: 'on a float' }), one('phone'))).toBe(false);
+  });
+  it('say nothing without a profile', () => {
+    for (const kind of kindIds) expect(favours(null, one(kind))).toBe(false);
+  });
+  it('have both sides of every question in the profile', () => {
+    for (const answers of Object.values(anglerSchema.shape.schools.shape))
+      expect(answers.options.length).toBeGreaterThanOrEqual(2);
+  });
+});

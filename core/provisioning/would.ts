@@ -1,0 +1,79 @@
+import type { QualityId } from '../catalog/gear/attributes';
+import { type KindId, kindsFor } from '../catalog/gear/kinds';
+import { newItem } from '../editing/newItem';
+import type { Item } from '../documents/item';
+import { byItself } from '../documents/references';
+import { catalogue } from '../needs/catalogue';
+import type { NeedId } from '../vocabulary/needs';
+import { type NeedContext, type Shortfall, worthOf } from '../needs/need';
+
+/** A kind that would meet a need here, and all in which a usual one of it falls short: what to ask for. */
+export interface Would {
+  kind: KindId;
+  asked: Shortfall[];
+  /** How many of it settle what is missing. */
+  pieces: number;
+}
+
+/** The quality that a better one has, by what the usual one lacks. */
+const qualityFor: Partial<Record<Shortfall['code'], QualityId>> = {
+  'not-approved': 'approved',
+  'not-bright': 'bright',
+  'not-hardened': 'hardened',
+  'not-coated': 'coated',
+  'not-floating': 'floats',
+  'not-waterproof': 'waterproof',
+  'not-retained': 'tethered',
+  'no-release': 'release',
+  'bites-through': 'bites',
+};
+
+/** The same thing without that lack, as one may ask for it in a shop; null: no purchase of the kind is the remedy. */
+export function bettered(item: Item, lack: Shortfall): Item | null {
+  if (lack.code === 'too-little')
+    // What has no such measure at all will not have more of it.
+    return item.attributes[lack.attribute] === undefined
+      ? null
+      : { ...item, attributes: { ...item.attributes, [lack.attribute]: lack.want } };
+  if (lack.code === 'wrong-size') {
+    const fits = lack.of === 'paddle' ? { lengthM: lack.wantM } : { fitFromKg: lack.bodyKg, fitToKg: lack.bodyKg };
+    return { ...item, attributes: { ...item.attributes, ...fits } };
+  }
+  const quality = qualityFor[lack.code];
+  if (quality === undefined || item.qualities.includes(quality)) return null;
+  return { ...item, qualities: [...item.qualities, quality] };
+}
+
+/** Everything to ask for so that one of a kind counts; empty: the usual one does; null: none ever will here. */
+function asksFor(id: NeedId, usual: Item, c: NeedContext): Shortfall[] | null {
+  const asked: Shortfall[] = [];
+  let item = usual;
+  for (let lack = lacksHere(id, item, c); lack !== null; lack = lacksHere(id, item, c)) {
+    const next = bettered(item, lack);
+    if (next === null || asked.length >= 6) return null;
+    asked.push(lack);
+    item = next;
+  }
+  return asked;
+}
+
+/** Why a thing by itself would not count for a need here, its condition left out; null: it would. */
+export function lacksHere(id: NeedId, item: Item, c: NeedContext): Shortfall | null {
+  return catalogue[id].lacks?.(byItself(item), c) ?? null;
+}
+
+/**
+ * The kinds that would meet what a need still misses on this outing: a wetsuit where a wetsuit is enough, no gaff for a fish that goes back.
+ * @param missing means or amount still to come @param taken kinds that count already, where others are wanted
+ */
+export function wouldMeet(id: NeedId, c: NeedContext, missing: number, taken: ReadonlySet<KindId>): Would[] {
+  const need = catalogue[id];
+  return kindsFor(id).flatMap((kind): Would[] => {
+    if (taken.has(kind)) return [];
+    const item = newItem('usual', kind);
+    const asked = asksFor(id, item, c);
+    if (asked === null) return [];
+    const worth = worthOf(need, item);
+    return [{ kind, asked, pieces: need.distinctKinds || worth <= 0 ? 1 : Math.ceil(missing / worth - 1e-9) }];
+  });
+}

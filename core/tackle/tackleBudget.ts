@@ -1,0 +1,50 @@
+import type { Exposures } from '../exposures/exposures';
+import { kinds } from '../catalog/gear/kinds';
+import { tackleKinds } from '../catalog/gear/tackleKinds';
+import type { Looked } from '../documents/references';
+
+/** Rods, boxes and all tackle by mass. */
+export interface TackleCount {
+  rods: number;
+  boxes: number;
+  massKg: number;
+}
+/** What each school carries. Usual practice. */
+const BUDGETS: Record<'spare' | 'ample', TackleCount> = {
+  spare: { rods: 2, boxes: 2, massKg: 4 },
+  ample: { rods: 4, boxes: 4, massKg: 9 },
+};
+/** Surf and the far water take from it: fewer things to lose and to stow. */
+const LOWERED: Record<'spare' | 'ample', TackleCount> = {
+  spare: { rods: 2, boxes: 1, massKg: 3 },
+  ample: { rods: 3, boxes: 3, massKg: 6 },
+};
+const FAR_M = 3000;
+const SURF_M = 0.5;
+
+/** Rods, lines, lures, bait and terminal tackle: what one could do with less of. */
+const counted = ['rods', 'lures', 'leader', 'terminal', 'bait', 'bait-catching'] as const;
+export const tackleKindIds: ReadonlySet<string> = new Set(
+  (Object.keys(tackleKinds) as (keyof typeof tackleKinds)[]).filter((id) => {
+    const { means, aside } = kinds[id];
+    return aside === 'part of another' || counted.some((need) => means.includes(need));
+  }),
+);
+
+/** What the angler's school allows itself on this outing; null without a profile. */
+export function tackleBudget({ angler }: Looked, e: Exposures): TackleCount | null {
+  if (!angler) return null;
+  const lowered = (e.breakerM ?? 0) > SURF_M || (e.maxDistanceM ?? 0) > FAR_M;
+  return (lowered ? LOWERED : BUDGETS)[angler.schools.tackle];
+}
+
+export function tackleAboard({ aboard }: Looked): TackleCount {
+  const own = aboard.filter(({ item }) => tackleKindIds.has(item.kind));
+  const sum = (of: (one: (typeof own)[number]) => number) => own.reduce((total, one) => total + of(one), 0);
+  const does = (one: (typeof own)[number], need: 'rods' | 'lures') => kinds[one.item.kind].means.includes(need);
+  return {
+    rods: sum((one) => (does(one, 'rods') ? one.entry.quantity : 0)),
+    boxes: sum((one) => (does(one, 'lures') ? one.entry.quantity : 0)),
+    massKg: sum((one) => one.item.massKg * one.entry.quantity),
+  };
+}

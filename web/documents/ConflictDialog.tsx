@@ -1,0 +1,69 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import type { Conflict } from '#core/documents/merge';
+import { sayField } from '#core/signing/saySignOff';
+import { useDesk } from '../outing/desk';
+
+/** Two windows changed the same thing differently: both are shown, and one is chosen. The other is one undo away. */
+export function ConflictDialog() {
+  const { state, editor } = useDesk();
+  if (state.saving.is !== 'conflict') return null;
+  return (
+    <Dialog open aria-labelledby="conflict-title" maxWidth="sm" fullWidth>
+      <DialogTitle id="conflict-title">Changed in two windows</DialogTitle>
+      <DialogContent>
+        <Typography sx={{ mb: 1 }}>
+          Everything else from both windows is kept. These were changed in both, each differently:
+        </Typography>
+        <Table size="small">
+          <TableHead>
+            <TableRow>
+              <TableCell>What</TableCell>
+              <TableCell>Here</TableCell>
+              <TableCell>In the other window</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {state.saving.conflicts.map((conflict) => (
+              <TableRow key={conflict.path.join('.')}>
+                <TableCell component="th" scope="row">
+                  {nameOf(conflict)}
+                </TableCell>
+                <TableCell>{shown(conflict.mine)}</TableCell>
+                <TableCell>{shown(conflict.theirs)}</TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </DialogContent>
+      <DialogActions sx={{ p: 2 }}>
+        <Button variant="outlined" onClick={() => editor.settle('theirs')}>
+          Take the other window’s
+        </Button>
+        <Button variant="contained" onClick={() => editor.settle('mine')}>
+          Keep mine
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function nameOf({ path }: Conflict): string {
+  return sayField(path.find((part) => part !== 'brief') ?? 'brief');
+}
+
+function shown(value: unknown): string {
+  if (value === undefined || value === null || value === '') return 'nothing';
+  if (Array.isArray(value)) return value.length === 0 ? 'nothing' : value.map(shown).join(', ');
+  if (typeof value === 'object') return Object.values(value).map(shown).join(' · ');
+  return String(value);
+}

@@ -1,8 +1,0 @@
-import { baselinePack } from '#core/needs/baseline';
-import type { RulePack } from '#core/outing/rulePack';
-import type { Kept } from '../../app/api';
-
-/** The packs that a water can follow: those that are held, and the baseline that ships. */
-export function packOptions(held: readonly Kept<RulePack>[]): { value: string; name: string }[] {
-  return [...held.map(({ doc }) => doc), baselinePack].map(({ id, name }) => ({ value: id, name }));
-}

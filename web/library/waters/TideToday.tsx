@@ -1,0 +1,111 @@
+import Box from '@mui/material/Box';
+import { useTheme } from '@mui/material/styles';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { useMemo } from 'react';
+import { harmonicSeries, slackWaters, turnsOfTide, valueAt } from '#core/environment/tide';
+import type { Water } from '#core/documents/water';
+import { DAY_MS, clockAt, dayInWords, instantOf } from '#core/units/time';
+import { figure } from '#core/units/words';
+import { type TimeAxis, pathOf, ticks, useWidth, xOf } from '../../ui/timeAxis';
+import { Term } from '../../ui/Term';
+
+const HEIGHT = 150;
+const TOP = 12;
+const BOTTOM = 118;
+
+/** Today's tide as a curve, and its turns and slacks in words. Predicted; wind and pressure move it. */
+export function TideToday({ water, date }: { water: Water; date: string }) {
+  const { inks } = useTheme();
+  const [ref, width] = useWidth<HTMLDivElement>(700);
+  const from = instantOf(date, '00:00', water.timeZone) ?? 0;
+  const to = from + DAY_MS;
+  const { tide, stream } = useMemo(
+    () => ({
+      tide: water.tide && harmonicSeries(water.tide.constituents, from, to, water.tide.meanM),
+      stream: water.stream && harmonicSeries(water.stream.constituents, from, to, water.stream.steadyMps),
+    }),
+    [water, from, to],
+  );
+  if (!tide && !stream)
+    return <Typography color="textSecondary">No tide and no stream are held for this water.</Typography>;
+  const axis: TimeAxis = { from, to, left: 34, right: Math.max(240, width - 10) };
+  const steps = Array.from({ length: 145 }, (_, i) => from + (i * DAY_MS) / 144);
+  const heights = tide ? steps.map((at) => valueAt(tide, at)) : [];
+  const [low, high] = [Math.min(0, ...heights), Math.max(1, ...heights)];
+  const y = (m: number) => BOTTOM - ((m - low) / (high - low)) * (BOTTOM - TOP);
+  const clock = (at: number) => clockAt(at, water.timeZone);
+  return (
+    <Box component="section" ref={ref} sx={{ minWidth: 0 }}>
+      <Typography variant="h3" component="h2">
+        Tide and stream, {dayInWords(date)}
+      </Typography>
+      {tide && (
+        <svg
+          width="100%"
+          height={HEIGHT}
+          role="img"
+          aria-label="Height of the tide through the day; the same is in the table below"
+          style={{ display: 'block' }}
+        >
+          {ticks(axis, 50).map((at) => (
+            <g key={at}>
+              <line x1={xOf(axis, at)} x2={xOf(axis, at)} y1={TOP} y2={BOTTOM} stroke={inks.rule} strokeWidth={0.7} />
+              <text x={xOf(axis, at)} y={BOTTOM + 18} fontSize={12} textAnchor="middle" fill={inks.slate}>
+                {clock(at).slice(0, 2)}
+              </text>
+            </g>
+          ))}
+          {[low, high].map((m) => (
+            <text key={m} x={0} y={y(m) + 4} fontSize={12} fill={inks.slate}>
+              {figure(m)} m
+            </text>
+          ))}
+          <path
+            d={pathOf(steps.map((at, i) => [xOf(axis, at), y(heights[i] ?? 0)]))}
+            fill="none"
+            stroke={inks.kelp}
+            strokeWidth={2.2}
+          />
+        </svg>
+      )}
+      <Table size="small" aria-label="Turns of tide and stream">
+        <TableBody>
+          {tide &&
+            turnsOfTide(tide, from, to).map((turn) => (
+              <TableRow key={turn.at}>
+                <TableCell>{turn.high ? 'High water' : 'Low water'}</TableCell>
+                <TableCell align="right">{clock(turn.at)}</TableCell>
+                <TableCell align="right">{figure(turn.value)} m</TableCell>
+              </TableRow>
+            ))}
+          {stream &&
+            slackWaters(stream, from, to).map((at) => (
+              <TableRow key={at}>
+                <TableCell>
+                  <Term id="slack">Slack</Term>, the stream turns
+                </TableCell>
+                <TableCell align="right">{clock(at)}</TableCell>
+                <TableCell align="right">
+                  {figure(Math.max(...steps.map((step) => Math.abs(valueAt(stream, step)))), 2)} m/s at most today
+                </TableCell>
+              </TableRow>
+            ))}
+        </TableBody>
+      </Table>
+      {water.stream && water.stream.constituents.length === 0 && (
+        <Typography>
+          A steady stream of {figure(Math.abs(water.stream.steadyMps), 2)} m/s toward{' '}
+          {figure(water.stream.towardDeg, 0)}°.
+        </Typography>
+      )}
+      <Typography variant="caption" color="textSecondary">
+        Predicted from the water’s own constituents{water.invented ? ', which are invented' : ''}. Wind and air pressure
+        move the real one.
+      </Typography>
+    </Box>
+  );
+}

@@ -1,0 +1,184 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { type UseFormReturn, useFieldArray } from 'react-hook-form';
+import { type Water, hazardKinds } from '#core/documents/water';
+import { bottoms } from '#core/vocabulary/holding';
+import { FormChoice, FormNumber, FormSwitch, FormText, type Option, asOptions } from '../../ui/fields';
+import { ChartField } from './ChartField';
+import { HarmonicsField } from './HarmonicsField';
+
+export const freshLaunch = (): Water['launches'][number] => ({
+  id: crypto.randomUUID(),
+  name: '',
+  latDeg: 0,
+  lonDeg: 0,
+  surf: false,
+  barM: null,
+  carryM: 50,
+  surface: 'firm',
+});
+export const freshArea = (): Water['areas'][number] => ({
+  id: crypto.randomUUID(),
+  name: '',
+  latDeg: 0,
+  lonDeg: 0,
+  distanceM: 500,
+  depthM: 5,
+  bottom: 'sand',
+});
+const freshHazard = (): Water['hazards'][number] => ({
+  id: crypto.randomUUID(),
+  name: '',
+  kind: 'rocks',
+  latDeg: 0,
+  lonDeg: 0,
+  radiusM: 100,
+  streamFactor: 1,
+});
+const bearingNames = [
+  'N',
+  'NNE',
+  'NE',
+  'ENE',
+  'E',
+  'ESE',
+  'SE',
+  'SSE',
+  'S',
+  'SSW',
+  'SW',
+  'WSW',
+  'W',
+  'WNW',
+  'NW',
+  'NNW',
+];
+
+/** A water's own figures: where it is, its launches and places, what bites, and how it moves. */
+export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs: readonly Option[] }) {
+  const { control } = form;
+  const launches = useFieldArray({ control, name: 'launches', keyName: 'key' });
+  const areas = useFieldArray({ control, name: 'areas', keyName: 'key' });
+  const hazards = useFieldArray({ control, name: 'hazards', keyName: 'key' });
+  const here = () => ({ latDeg: form.getValues('latDeg'), lonDeg: form.getValues('lonDeg') });
+  const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 };
+  return (
+    <>
+      <FormText control={control} name="name" label="Name" />
+      <Box sx={two}>
+        <FormChoice control={control} name="type" label="Water" options={asOptions(['fresh', 'brackish', 'salt'])} />
+        <FormChoice
+          control={control}
+          name="setting"
+          label="Setting"
+          options={asOptions(['still', 'river', 'estuary', 'coast', 'open', 'flats'])}
+        />
+        <FormNumber control={control} name="latDeg" label="Latitude, north positive" unit="°" />
+        <FormNumber control={control} name="lonDeg" label="Longitude, east positive" unit="°" />
+        <FormText control={control} name="timeZone" label="Time zone" />
+        <FormChoice control={control} name="rulePackId" label="Rules" options={packs} none="None held" />
+        <FormChoice
+          control={control}
+          name="traffic"
+          label="Other boats"
+          options={asOptions(['little', 'some', 'busy'])}
+        />
+        <FormChoice
+          control={control}
+          name="coverage"
+          label="Phone coverage"
+          options={asOptions(['good', 'patchy', 'none', 'not known'])}
+        />
+        <FormNumber control={control} name="rapids" label="Rapids on the way" unit="" />
+        <FormSwitch control={control} name="branches" label="Branches over the banks" />
+      </Box>
+      <Typography variant="h3">Launches</Typography>
+      {launches.fields.map((launch, i) => (
+        <Box key={launch.key} sx={{ ...two, borderTop: 1, borderColor: 'divider', pt: 2 }}>
+          <FormText control={control} name={`launches.${i}.name`} label={`Launch ${i + 1}: name`} />
+          <FormNumber control={control} name={`launches.${i}.carryM`} label="Carry to the water" unit="m" />
+          <FormNumber control={control} name={`launches.${i}.latDeg`} label="Latitude" unit="°" />
+          <FormNumber control={control} name={`launches.${i}.lonDeg`} label="Longitude" unit="°" />
+          <FormNumber
+            control={control}
+            name={`launches.${i}.barM`}
+            label="Water at chart datum, if the tide matters"
+            unit="m"
+          />
+          <FormChoice
+            control={control}
+            name={`launches.${i}.surface`}
+            label="Surface"
+            options={asOptions(['firm', 'soft sand', 'shingle', 'mud', 'grass'])}
+          />
+          <FormSwitch control={control} name={`launches.${i}.surf`} label="Open to surf" />
+          {launches.fields.length > 1 && <Button onClick={() => launches.remove(i)}>Take this launch out</Button>}
+        </Box>
+      ))}
+      <Button
+        variant="outlined"
+        onClick={() => launches.append({ ...freshLaunch(), ...here() })}
+        sx={{ justifySelf: 'start' }}
+      >
+        Another launch
+      </Button>
+      <Typography variant="h3">Places to fish</Typography>
+      {areas.fields.map((area, i) => (
+        <Box key={area.key} sx={{ ...two, borderTop: 1, borderColor: 'divider', pt: 2 }}>
+          <FormText control={control} name={`areas.${i}.name`} label={`Place ${i + 1}: name`} />
+          <FormNumber control={control} name={`areas.${i}.latDeg`} label="Latitude" unit="°" />
+          <FormNumber control={control} name={`areas.${i}.lonDeg`} label="Longitude" unit="°" />
+          <FormNumber control={control} name={`areas.${i}.distanceM`} label="Farthest from a landing" unit="m" />
+          <FormNumber control={control} name={`areas.${i}.depthM`} label="Depth" unit="m" />
+          <FormChoice control={control} name={`areas.${i}.bottom`} label="Bottom" options={asOptions(bottoms)} />
+          {areas.fields.length > 1 && <Button onClick={() => areas.remove(i)}>Take this place out</Button>}
+        </Box>
+      ))}
+      <Button
+        variant="outlined"
+        onClick={() => areas.append({ ...freshArea(), ...here() })}
+        sx={{ justifySelf: 'start' }}
+      >
+        Another place
+      </Button>
+      <Typography variant="h3">Hazards</Typography>
+      {hazards.fields.map((hazard, i) => (
+        <Box key={hazard.key} sx={{ ...two, borderTop: 1, borderColor: 'divider', pt: 2 }}>
+          <FormText control={control} name={`hazards.${i}.name`} label={`Hazard ${i + 1}: name`} />
+          <FormChoice control={control} name={`hazards.${i}.kind`} label="Kind" options={asOptions(hazardKinds)} />
+          <FormNumber control={control} name={`hazards.${i}.latDeg`} label="Latitude" unit="°" />
+          <FormNumber control={control} name={`hazards.${i}.lonDeg`} label="Longitude" unit="°" />
+          <FormNumber control={control} name={`hazards.${i}.radiusM`} label="Radius" unit="m" />
+          <FormNumber
+            control={control}
+            name={`hazards.${i}.streamFactor`}
+            label="Stream there, times the water's own"
+            unit="×"
+          />
+          <Button onClick={() => hazards.remove(i)}>Take this hazard out</Button>
+        </Box>
+      ))}
+      <Button
+        variant="outlined"
+        onClick={() => hazards.append({ ...freshHazard(), ...here() })}
+        sx={{ justifySelf: 'start' }}
+      >
+        Another hazard
+      </Button>
+      <Typography variant="h3">Open water upwind</Typography>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(120px, 1fr))', gap: 1.5 }}>
+        {bearingNames.map((name, i) => (
+          <FormNumber key={name} control={control} name={`fetchM.${i}`} label={name} unit="m" />
+        ))}
+      </Box>
+      <Typography variant="h3">Tide and stream</Typography>
+      <HarmonicsField form={form} of="tide" />
+      <HarmonicsField form={form} of="stream" />
+      <Typography variant="h3">Chart</Typography>
+      <ChartField form={form} />
+      <FormText control={control} name="note" label="Note" lines={2} />
+      <FormText control={control} name="noteOn" label="The note was true on" type="date" nullable />
+    </>
+  );
+}

@@ -1,0 +1,157 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { type ReactNode, useState } from 'react';
+import { Link as RouterLink, useParams } from 'react-router';
+import { type Hazard, type Water, waterSchema } from '#core/documents/water';
+import { dateAt } from '#core/units/time';
+import { capital, dayWords, distance, figure } from '#core/units/words';
+import type { Kept } from '../../app/api';
+import { Loaded } from '../../ui/Loaded';
+import { Lost } from '../../ui/Lost';
+import { Page } from '../../ui/Page';
+import { WaterChart } from '../../ui/WaterChart';
+import { useNow } from '../../ui/useNow';
+import { DocumentDialog } from '../../documents/DocumentDialog';
+import { useKept } from '../../documents/queries';
+import { Fetch } from './Fetch';
+import { TideToday } from './TideToday';
+import { packOptions } from './packs';
+import { WaterFields } from './WaterFields';
+import { Term } from '../../ui/Term';
+
+/** Settled here: what this water does and where it bites. What would annoy: a chart that hides what is written about it. */
+export function WaterScreen() {
+  const { waterId } = useParams();
+  const { data, error } = useKept();
+  const found = data?.waters.find(({ doc }) => doc.id === waterId);
+  if (data && !found) return <Lost />;
+  const packs = packOptions(data?.rulePacks ?? []);
+  return (
+    <Loaded data={found} error={error}>
+      {(kept) => <OneWater kept={kept} packs={packs} />}
+    </Loaded>
+  );
+}
+
+function OneWater({ kept, packs }: { kept: Kept<Water>; packs: readonly { value: string; name: string }[] }) {
+  const { doc: water } = kept;
+  const [editing, setEditing] = useState(false);
+  const today = dateAt(useNow(), water.timeZone);
+  return (
+    <Page
+      title={water.name}
+      lead={`${capital(water.type)} water, ${water.setting}. ${water.invented ? 'Invented, for the demonstration.' : ''}`}
+      action={
+        <>
+          <Link component={RouterLink} to="/waters" sx={{ py: 1.5 }}>
+            All waters
+          </Link>
+          <Button variant="contained" onClick={() => setEditing(true)}>
+            Edit
+          </Button>
+        </>
+      }
+    >
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 330px' },
+          gap: 3,
+          alignItems: 'start',
+        }}
+      >
+        <Box sx={{ minWidth: 0, display: 'grid', gap: 3 }}>
+          <WaterChart water={water} height={430} label={`Chart of ${water.name}`} />
+          <TideToday water={water} date={today} />
+        </Box>
+        <Box sx={{ display: 'grid', gap: 2.5 }}>
+          {water.note !== '' && (
+            <Block name="Known">
+              <Typography>{water.note}</Typography>
+              {water.noteOn && (
+                <Typography variant="caption" color="textSecondary">
+                  true on {dayWords(water.noteOn)}
+                </Typography>
+              )}
+            </Block>
+          )}
+          <Block name="Launches and landings">
+            {water.launches.map((launch) => (
+              <Line key={launch.id} name={capital(launch.name)}>
+                {`${launch.carryM} m over ${launch.surface === 'firm' ? 'firm ground' : launch.surface}${launch.surf ? ', open to surf' : ''}${
+                  launch.barM === null
+                    ? ''
+                    : `, ${launch.barM < 0 ? `dries ${figure(-launch.barM)} m` : `${figure(launch.barM)} m at chart datum`}`
+                }`}
+              </Line>
+            ))}
+          </Block>
+          <Block name="Places to fish">
+            {water.areas.map((area) => (
+              <Line
+                key={area.id}
+                name={capital(area.name)}
+              >{`${distance(area.distanceM)} out, ${figure(area.depthM)} m over ${area.bottom}`}</Line>
+            ))}
+          </Block>
+          {water.hazards.length > 0 && (
+            <Block name="Hazards">
+              {water.hazards.map((hazard) => (
+                <Line key={hazard.id} name={capital(hazard.name)}>
+                  {hazardWords(hazard)}
+                </Line>
+              ))}
+            </Block>
+          )}
+          <Block name="Open water upwind">
+            <Typography variant="caption" color="textSecondary" component="p">
+              <Term id="fetch">Fetch</Term>, by where the wind comes from
+            </Typography>
+            <Fetch fetchM={water.fetchM} />
+          </Block>
+          <Typography variant="body2" color="textSecondary">
+            {`Other boats: ${water.traffic}. Phone coverage: ${water.coverage}. Rules: ${packs.find((pack) => pack.value === water.rulePackId)?.name ?? 'none held'}.`}
+          </Typography>
+        </Box>
+      </Box>
+      {editing && (
+        <DocumentDialog
+          kind="waters"
+          what="water"
+          schema={waterSchema}
+          kept={kept}
+          initial={water}
+          onClose={() => setEditing(false)}
+        >
+          {(form) => <WaterFields form={form} packs={packs} />}
+        </DocumentDialog>
+      )}
+    </Page>
+  );
+}
+
+function hazardWords({ kind, radiusM, streamFactor }: Hazard): string {
+  const faster = streamFactor > 1 ? `, the stream ${figure(streamFactor)} times as fast` : '';
+  return `${kind}, ${distance(radiusM)} about it${faster}`;
+}
+
+function Block({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <Box component="section">
+      <Typography variant="h3" component="h2" sx={{ mb: 0.5 }}>
+        {name}
+      </Typography>
+      {children}
+    </Box>
+  );
+}
+function Line({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <Box sx={{ borderTop: 1, borderColor: 'divider', py: 0.75 }}>
+      {name}
+      <Box sx={{ typography: 'body2', color: 'text.secondary' }}>{children}</Box>
+    </Box>
+  );
+}

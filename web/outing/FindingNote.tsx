@@ -1,0 +1,93 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { Suspense, lazy, useState } from 'react';
+import { Link as RouterLink } from 'react-router';
+import type { Facts, Finding } from '#core/judgement/finding';
+import { levelNames, sayBasis, sayFinding, sayRepair } from '#core/judgement/phrase';
+import { withAcceptance } from '#core/editing/edit';
+import { LevelMark } from '../ui/LevelMark';
+import { useDesk } from './desk';
+
+// Loaded when the first finding is answered: the field for it is heavy, and most outings need none.
+const Reason = lazy(async () => ({ default: (await import('./Reason')).Reason }));
+
+/** One finding: what, why, what it rests on, and what would settle it. */
+export function FindingNote({ finding }: { finding: Finding }) {
+  const { edit, repair } = useDesk();
+  const [answering, setAnswering] = useState(false);
+  const { title, text } = sayFinding(finding.facts);
+  const accept = (reason: string) => {
+    edit((outing) => withAcceptance(outing, finding.key, finding.extent, reason, Date.now()));
+    setAnswering(false);
+  };
+  const place = placeToGo(finding.facts);
+  return (
+    <Box component="li" sx={{ display: 'flex', gap: 1.25, borderTop: 1, borderColor: 'divider', py: 1.5 }}>
+      <Box sx={{ pt: 0.25 }}>
+        <LevelMark level={finding.level} />
+      </Box>
+      <Box sx={{ minWidth: 0, flex: 1 }}>
+        <Typography sx={{ fontWeight: 700, lineHeight: 1.3 }}>
+          <Box component="span" sx={{ fontWeight: 400, color: `${levelColours[finding.level]}`, mr: 0.75 }}>
+            {levelNames[finding.level]}
+          </Box>
+          {title}
+        </Typography>
+        <Typography variant="body2">{text}</Typography>
+        <Typography variant="caption" color="textSecondary">
+          {sayBasis(finding.basis)}
+        </Typography>
+        {finding.accepted !== null && (
+          <Typography variant="body2" sx={{ fontStyle: 'italic' }}>
+            Accepted: {finding.accepted}{' '}
+            <Button onClick={() => accept('')} sx={actionStyle}>
+              Take it back
+            </Button>
+          </Typography>
+        )}
+        <Box sx={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-start' }}>
+          {finding.repairs.map((one) => (
+            <Button key={sayRepair(one)} onClick={() => repair(one)} sx={actionStyle}>
+              {sayRepair(one)}
+            </Button>
+          ))}
+          {place && (
+            <Link component={RouterLink} to={place.to} sx={{ fontWeight: 700, py: 1.25 }}>
+              {place.name}
+            </Link>
+          )}
+          {finding.answerable && finding.accepted === null && !answering && (
+            <Button onClick={() => setAnswering(true)} sx={actionStyle}>
+              Accept, and say why
+            </Button>
+          )}
+        </Box>
+        {answering && (
+          <Suspense>
+            <Reason onKeep={accept} onCancel={() => setAnswering(false)} />
+          </Suspense>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+const levelColours = { stop: 'error.main', mind: 'warning.main', note: 'text.secondary' } as const;
+const actionStyle = {
+  px: 0,
+  minHeight: 44,
+  textAlign: 'left',
+  justifyContent: 'flex-start',
+  textDecoration: 'underline',
+  textUnderlineOffset: '3px',
+  lineHeight: 1.25,
+} as const;
+
+/** Where a blank is filled that is no part of the outing itself. */
+function placeToGo(facts: Facts): { to: string; name: string } | null {
+  if (facts.code === 'brief-incomplete' && facts.blanks.includes('angler'))
+    return { to: '/settings', name: 'Write your profile' };
+  return facts.code === 'craft-under-repair' ? { to: '/boats', name: 'To the boats' } : null;
+}

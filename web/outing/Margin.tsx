@@ -1,0 +1,144 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Drawer from '@mui/material/Drawer';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { Finding, Station } from '#core/judgement/finding';
+import { countFindings } from '#core/judgement/phrase';
+import { LevelMark } from '../ui/LevelMark';
+import { FindingNote } from './FindingNote';
+import { useDesk } from './desk';
+import { screenOnly } from '../ui/screenOnly';
+
+/** The column at the right: this station's findings, then the rest. */
+export function Margin({ station }: { station: Station }) {
+  return (
+    <Box
+      component="aside"
+      aria-label="Margin"
+      sx={{
+        display: { xs: 'none', md: 'block' },
+        width: 312,
+        flexShrink: 0,
+        borderLeft: 1,
+        borderColor: 'divider',
+        px: 2.5,
+        py: 2.5,
+      }}
+    >
+      <Findings station={station} />
+    </Box>
+  );
+}
+
+/** The margin where there is no room for a column: a bar at the foot that opens it. */
+export function MarginBar({ station, inPlace = false }: { station: Station; inPlace?: boolean }) {
+  const { assessment } = useDesk();
+  const [open, setOpen] = useState(false);
+  const worst = assessment.findings.find((one) => one.accepted === null)?.level;
+  return (
+    <Box
+      {...screenOnly}
+      sx={{
+        display: { xs: 'block', md: 'none' },
+        position: inPlace ? 'static' : 'sticky',
+        bottom: { xs: 60, sm: 0 },
+        zIndex: 9,
+      }}
+    >
+      <Button
+        fullWidth
+        onClick={() => setOpen(true)}
+        startIcon={worst ? <LevelMark level={worst} /> : undefined}
+        sx={{
+          minHeight: 52,
+          borderRadius: 0,
+          borderTop: 1,
+          borderColor: 'text.primary',
+          bgcolor: 'background.paper',
+          color: 'text.primary',
+          '&:hover': { bgcolor: 'background.paper' },
+        }}
+      >
+        Margin: {countFindings(assessment.findings) || 'nothing to say'}
+      </Button>
+      <Drawer
+        anchor="bottom"
+        open={open}
+        onClose={() => setOpen(false)}
+        slotProps={{ paper: { sx: { maxHeight: '88dvh' } } }}
+      >
+        <Box sx={{ p: 2, pt: 0 }} role="dialog" aria-label="Margin">
+          {/* At the head: the foot is where what was done is said, with its undo. */}
+          <Box
+            sx={{
+              position: 'sticky',
+              top: 0,
+              zIndex: 1,
+              bgcolor: 'background.paper',
+              display: 'flex',
+              justifyContent: 'flex-end',
+              pt: 1,
+            }}
+          >
+            <Button variant="outlined" onClick={() => setOpen(false)} sx={{ minHeight: 44 }}>
+              Close
+            </Button>
+          </Box>
+          <Findings station={station} />
+        </Box>
+      </Drawer>
+    </Box>
+  );
+}
+
+function Findings({ station }: { station: Station }) {
+  const { findings } = useDesk().assessment;
+  const standing = findings.filter((one) => one.accepted === null);
+  const here = standing.filter((one) => one.station === station);
+  const elsewhere = standing.filter((one) => one.station !== station);
+  const accepted = findings.filter((one) => one.accepted !== null);
+  return (
+    <>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', pb: 1.5 }}>
+        <Typography variant="h3" component="h2">
+          Margin
+        </Typography>
+        <Typography variant="caption" color="textSecondary">
+          {countFindings(findings)}
+        </Typography>
+      </Box>
+      {findings.length === 0 && (
+        <Typography color="textSecondary" sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
+          Nothing to say about what was counted. What is not written down was not counted.
+        </Typography>
+      )}
+      <Group name="" findings={here} />
+      <Group name={here.length > 0 ? 'At other stations' : ''} findings={elsewhere} />
+      <Group name="Accepted, with your reason" findings={accepted} />
+    </>
+  );
+}
+
+function Group({ name, findings }: { name: string; findings: readonly Finding[] }) {
+  if (findings.length === 0) return null;
+  return (
+    <>
+      {name !== '' && (
+        <Typography
+          variant="caption"
+          component="h3"
+          color="textSecondary"
+          sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5, pb: 1 }}
+        >
+          {name}
+        </Typography>
+      )}
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {findings.map((finding) => (
+          <FindingNote key={finding.key} finding={finding} />
+        ))}
+      </Box>
+    </>
+  );
+}

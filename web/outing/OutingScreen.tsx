@@ -1,0 +1,137 @@
+import Box from '@mui/material/Box';
+import { Suspense, lazy, useCallback, useEffect, useMemo, useState } from 'react';
+import { Outlet, useMatch, useParams } from 'react-router';
+import { assess } from '#core/judgement/assess';
+import { sayRepair } from '#core/judgement/phrase';
+import type { Station } from '#core/judgement/finding';
+import type { Repair } from '#core/editing/repair';
+import { applyRepair } from '#core/editing/edit';
+import type { Outing } from '#core/documents/outing';
+import { type References, lookUp } from '#core/documents/references';
+import { lastAnswers, standingAnswers } from '#core/walkround/answers';
+import { changesSince, whatIsJudged } from '#core/signing/signOff';
+import type { Kept } from '../app/api';
+import { Loaded } from '../ui/Loaded';
+import { Lost } from '../ui/Lost';
+import { useSay } from '../ui/Spoken';
+import { useNow } from '../ui/useNow';
+import { useReferences } from '../documents/queries';
+import { Calm } from './Calm';
+import { type Desk, DeskContext } from './desk';
+import { Heading } from './Heading';
+import { Margin, MarginBar } from './Margin';
+import { type WalkRecord, useEditor, useKeptOuting, useWalk } from './queries';
+import { StationLine } from './StationLine';
+
+const ConflictDialog = lazy(async () => ({ default: (await import('../documents/ConflictDialog')).ConflictDialog }));
+
+/** One outing: its heading, the line of stations, the station that is open, and the margin. */
+export function OutingScreen() {
+  const { outingId = '' } = useParams();
+  const kept = useKeptOuting(outingId);
+  const { references, error } = useReferences();
+  const walk = useWalk(outingId);
+  if (kept.error?.status === 404) return <Lost />;
+  const ready = kept.data && references && walk.loaded ? { kept: kept.data, references } : undefined;
+  return (
+    <Loaded data={ready} error={kept.error ?? error ?? walk.error}>
+      {(parts) => <OnDesk key={outingId} kept={parts.kept} references={parts.references} walk={walk} />}
+    </Loaded>
+  );
+}
+
+function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: References; walk: WalkRecord }) {
+  const { editor, state } = useEditor(kept);
+  const { doc } = state;
+  const now = useNow();
+  const say = useSay();
+  const answers = useMemo(() => standingAnswers(walk.record, now), [walk.record, now]);
+  const [dragging, setDragging] = useState(false);
+  const assessment = useMemo(
+    () => assess(doc, references, answers, now, { withRepairs: !dragging }),
+    [doc, references, answers, now, dragging],
+  );
+  const looked = useMemo(() => lookUp(doc, references), [doc, references]);
+  const { signature, record } = walk;
+  const changes = useMemo(
+    () => signature && changesSince(signature.judged, whatIsJudged(doc, references, lastAnswers(record))),
+    [signature, doc, references, record],
+  );
+  const repair = useCallback(
+    (what: Repair) => {
+      editor.edit((outing) => applyRepair(outing, what, Date.now()));
+      say(`Done: ${sayRepair(what)}.`, { name: 'Undo', run: editor.undo });
+    },
+    [editor, say],
+  );
+  useEffect(() => {
+    if (state.told === null) return;
+    say(state.told);
+    editor.hush();
+  }, [state.told, say, editor]);
+  useUndoKeys(editor.undo, editor.redo);
+
+  const station = (useMatch('/outings/:id/:station/*')?.params.station ?? 'brief') as Station;
+  const desk: Desk = {
+    doc,
+    edit: editor.edit,
+    editor,
+    state,
+    references,
+    looked,
+    assessment,
+    answers,
+    walk,
+    changes,
+    repair,
+    dragging,
+    setDragging,
+    now,
+  };
+  const walking = station === 'walk-round';
+  return (
+    <DeskContext value={desk}>
+      <title>{`${doc.title} · Unhurried Tally`}</title>
+      <Box
+        component="header"
+        sx={{ display: { xs: walking ? 'none' : 'block', sm: 'block' }, borderBottom: 1, borderColor: 'text.primary' }}
+      >
+        <Calm>
+          <Heading />
+          <StationLine />
+        </Calm>
+      </Box>
+      <Box sx={{ display: 'flex', flex: 1, minHeight: 0 }}>
+        <Box component="main" sx={{ flex: 1, minWidth: 0, px: { xs: 2, sm: 3 }, py: { xs: 2, sm: 2.5 } }}>
+          <Outlet />
+        </Box>
+        <Margin station={station} />
+      </Box>
+      {!walking && <MarginBar station={station} />}
+      {state.saving.is === 'conflict' && (
+        <Suspense>
+          <ConflictDialog />
+        </Suspense>
+      )}
+    </DeskContext>
+  );
+}
+
+/** Ctrl+Z and its sisters, except while writing in a field, which has its own. */
+function useUndoKeys(undo: () => void, redo: () => void) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+      const { target } = event;
+      if (target instanceof HTMLElement && target.closest('input, textarea, [contenteditable]')) return;
+      const key = event.key.toLowerCase();
+      const forward = key === 'y' || (key === 'z' && event.shiftKey);
+      if (!forward && key !== 'z') return;
+      event.preventDefault();
+      if (forward) redo();
+      else undo();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [undo, redo]);
+}

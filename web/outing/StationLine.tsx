@@ -1,0 +1,60 @@
+import Box from '@mui/material/Box';
+import { memo } from 'react';
+import { NavLink } from 'react-router';
+import { TallyStrokes } from '../ui/TallyStrokes';
+import { useDesk } from './desk';
+import { screenOnly } from '../ui/screenOnly';
+
+/** The stations in the order people work, each with its strokes. Any can be opened at any time. */
+export const StationLine = memo(function StationLine() {
+  const { doc, assessment } = useDesk();
+  const { brief, kit, workings, walkRound, ashore } = assessment.tallies;
+  const stations = [
+    { to: 'brief', name: 'Brief', tally: brief },
+    { to: 'kit', name: 'Kit', tally: kit },
+    { to: 'workings', name: 'Workings', tally: workings },
+    { to: 'walk-round', name: 'Walk-round', tally: walkRound },
+    { to: 'ashore', name: 'Ashore', tally: ashore },
+  ];
+  return (
+    <Box
+      component="nav"
+      aria-label="Stations"
+      {...screenOnly}
+      sx={{
+        display: 'flex',
+        gap: { xs: 0.75, sm: 3 },
+        px: { xs: 2, sm: 3 },
+        mt: 0.5,
+      }}
+    >
+      {stations.map(({ to, name, tally }) => (
+        <Box
+          key={to}
+          component={NavLink}
+          to={`/outings/${doc.id}/${to}`}
+          sx={{
+            display: 'block',
+            flex: { xs: 1, sm: 'none' },
+            minHeight: 52,
+            pt: 0.5,
+            fontSize: { xs: '0.82rem', sm: '1rem' },
+            whiteSpace: 'nowrap',
+            color: 'text.secondary',
+            textDecoration: 'none',
+            borderBottom: '3px solid transparent',
+            '&.active': { color: 'text.primary', fontWeight: 700, borderColor: 'text.primary' },
+          }}
+        >
+          {name}
+          <Box sx={{ display: { xs: 'none', lg: 'block' }, fontWeight: 400 }}>
+            <TallyStrokes counted={tally.counted} of={tally.of} size={10} />
+          </Box>
+          <Box sx={{ display: { xs: 'block', lg: 'none' }, typography: 'caption', fontWeight: 400 }}>
+            {tally.counted} of {tally.of}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+});

@@ -1,0 +1,38 @@
+import { createContext, use } from 'react';
+import type { Assessment } from '#core/judgement/assess';
+import type { Repair } from '#core/editing/repair';
+import type { Outing } from '#core/documents/outing';
+import type { Looked, References } from '#core/documents/references';
+import type { Answers } from '#core/walkround/answers';
+import type { Change } from '#core/signing/signOff';
+import type { EditorState, OutingEditor } from '../documents/editor';
+import type { WalkRecord } from './queries';
+
+/** Everything the stations of one outing share. */
+export interface Desk {
+  doc: Outing;
+  edit: OutingEditor['edit'];
+  editor: OutingEditor;
+  state: EditorState;
+  references: References;
+  looked: Looked;
+  assessment: Assessment;
+  answers: Answers;
+  walk: WalkRecord;
+  /** What changed since the signature; null: not signed. */
+  changes: readonly Change[] | null;
+  repair: (repair: Repair) => void;
+  /** While a handle is held, repairs are not worked out. */
+  dragging: boolean;
+  setDragging: (on: boolean) => void;
+  now: number;
+}
+
+export const DeskContext = createContext<Desk | null>(null);
+
+/** The outing on the desk. Only inside an outing's screen. */
+export function useDesk(): Desk {
+  const desk = use(DeskContext);
+  if (!desk) throw new Error('No outing is open here.');
+  return desk;
+}

@@ -1,0 +1,72 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { dayInWords } from '#core/units/time';
+import { duration } from '#core/units/words';
+import { hoursLogged } from '#core/ashore/learnt';
+import { type Log, emptyLog } from '#core/documents/log';
+import { useDesk } from '../../desk';
+import { Catches } from './Catches';
+import { Learnt } from './Learnt';
+import { Marks } from './Marks';
+import { Wishes } from './Wishes';
+
+/** Settled here: what the outing came to, for the next one. What would annoy: a form to fill with wet hands before one may go home. */
+export function AshoreScreen() {
+  const { doc, edit } = useDesk();
+  const { log, brief } = doc;
+  if (log === null)
+    return (
+      <Box sx={{ maxWidth: 620 }}>
+        <Typography sx={{ mb: 2 }}>
+          Nothing is written of this outing yet. Once it is over: what was used, lost or broken, what was caught, what
+          was missed. As much of it as you care to.
+        </Typography>
+        <Button variant="contained" onClick={() => edit((one) => ({ ...one, log: emptyLog }))}>
+          Begin the log
+        </Button>
+      </Box>
+    );
+  const change = (next: Log) => edit((one) => ({ ...one, log: next }));
+  return (
+    <Box sx={{ maxWidth: 760, display: 'grid', gap: 4 }}>
+      <Box component="section" aria-label="Times">
+        <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+          <Clock label="Launched at" value={log.launchedAt} onChange={(launchedAt) => change({ ...log, launchedAt })} />
+          <Clock label="Landed at" value={log.landedAt} onChange={(landedAt) => change({ ...log, landedAt })} />
+          <Typography color="textSecondary">
+            {duration(hoursLogged(doc) * 60)} afloat on {dayInWords(brief.date)}; planned {brief.launchAt} to{' '}
+            {brief.homeAt}.
+          </Typography>
+        </Box>
+      </Box>
+      <Marks log={log} onChange={change} />
+      <Catches log={log} onChange={change} />
+      <Wishes log={log} onChange={change} />
+      <Learnt />
+    </Box>
+  );
+}
+
+function Clock({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string | null;
+  onChange: (at: string | null) => void;
+}) {
+  return (
+    <TextField
+      label={label}
+      type="time"
+      size="small"
+      value={value ?? ''}
+      onChange={(event) => onChange(event.target.value === '' ? null : event.target.value)}
+      slotProps={{ inputLabel: { shrink: true } }}
+      sx={{ width: 150 }}
+    />
+  );
+}

@@ -1,0 +1,157 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useEffect, useState } from 'react';
+import type { LaunchChoice } from '#core/judgement/betterHours';
+import { sayFinding } from '#core/judgement/phrase';
+import { movedTo } from '#core/editing/hours';
+import { dayInWords } from '#core/units/time';
+import { plural } from '#core/units/words';
+import { LevelMark } from '../../../ui/LevelMark';
+import { useWorker } from '../../../workers/useWorker';
+import type { BetterHoursWork } from '../../../workers/betterHours.worker';
+import { useDesk } from '../../desk';
+
+/** Every half-hour launch of three days, each with its Stops and Minds. Picking one sets the hours. */
+export function BetterHours({ onClose }: { onClose: () => void }) {
+  const { doc, edit, references, answers, now } = useDesk();
+  const narrow = useMediaQuery('(max-width: 600px)');
+  const [choices, setChoices] = useState<LaunchChoice[] | null>(null);
+  const [chosen, setChosen] = useState<LaunchChoice | null>(null);
+  const { call } = useWorker<BetterHoursWork>(
+    () => new Worker(new URL('../../../workers/betterHours.worker.ts', import.meta.url), { type: 'module' }),
+  );
+  useEffect(() => {
+    let over = false;
+    void call()
+      .betterHours(doc, references, answers, now)
+      .then((found) => {
+        if (!over) setChoices(found);
+      });
+    return () => {
+      over = true;
+    };
+    // Judged once, as the outing stands when this is opened.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  const days = [...new Set((choices ?? []).map((choice) => choice.date))];
+  const said = chosen?.first ? sayFinding(chosen.first.facts) : null;
+  const fewest = Math.min(...(choices ?? []).map(weight));
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="md" fullScreen={narrow} aria-labelledby="better-hours">
+      <DialogTitle id="better-hours">Better hours</DialogTitle>
+      <DialogContent>
+        <Typography variant="body2" sx={{ mb: 2 }}>
+          Each half-hour launch from first light to dusk, the same outing moved as it is. A gate with the number of
+          Stops, a half disc with the number of Minds; a stroke where neither stands. Judged on the figures held now.
+        </Typography>
+        {choices === null && <LinearProgress aria-label="Judging each launch" />}
+        {choices?.length === 0 && (
+          <Typography>
+            No launch of these days fits: say the water and the hours first, or choose a later day.
+          </Typography>
+        )}
+        {days.map((date) => (
+          <Box key={date} component="section" sx={{ mb: 2 }} aria-label={dayInWords(date)}>
+            <Typography variant="h3" component="h3" sx={{ mb: 1 }}>
+              {dayInWords(date)}
+            </Typography>
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
+              {(choices ?? [])
+                .filter((choice) => choice.date === date)
+                .map((choice) => (
+                  <Slot
+                    key={choice.launchAt}
+                    choice={choice}
+                    kindest={weight(choice) === fewest}
+                    on={chosen?.date === date && chosen.launchAt === choice.launchAt}
+                    onChoose={() => setChosen(choice)}
+                  />
+                ))}
+            </Box>
+          </Box>
+        ))}
+      </DialogContent>
+      <DialogActions sx={{ p: 2, flexWrap: 'wrap', gap: 1 }}>
+        <Typography variant="body2" role="status" sx={{ flex: 1, minWidth: 200 }}>
+          {chosen &&
+            `${dayInWords(chosen.date)}, ${chosen.launchAt} to ${chosen.homeAt}: ${said ? said.title : 'no Stop and no Mind'}.`}
+        </Typography>
+        <Button variant="outlined" onClick={onClose}>
+          Cancel
+        </Button>
+        <Button
+          variant="contained"
+          disabled={!chosen}
+          onClick={() => {
+            if (chosen) edit((outing) => ({ ...outing, brief: movedTo(outing.brief, chosen.date, chosen.launchAt) }));
+            onClose();
+          }}
+        >
+          Take these hours
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function weight({ stops, minds }: LaunchChoice): number {
+  return stops * 1000 + minds;
+}
+
+function Slot({
+  choice,
+  kindest,
+  on,
+  onChoose,
+}: {
+  choice: LaunchChoice;
+  kindest: boolean;
+  on: boolean;
+  onChoose: () => void;
+}) {
+  const { stops, minds, launchAt } = choice;
+  const words = [stops > 0 && `${stops} ${plural(stops, 'Stop')}`, minds > 0 && `${minds} ${plural(minds, 'Mind')}`]
+    .filter(Boolean)
+    .join(', ');
+  return (
+    <ButtonBase
+      onClick={onChoose}
+      aria-pressed={on}
+      aria-label={`${launchAt}: ${words || 'no Stop, no Mind'}`}
+      sx={{
+        width: 62,
+        height: 62,
+        flexDirection: 'column',
+        gap: 0.5,
+        border: on ? 2 : 1,
+        borderColor: on || kindest ? 'text.primary' : 'divider',
+        borderRadius: 1,
+        bgcolor: on ? 'background.default' : 'transparent',
+        fontWeight: kindest ? 700 : 400,
+      }}
+    >
+      {launchAt}
+      <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.25, typography: 'caption' }}>
+        {stops > 0 ? (
+          <>
+            <LevelMark level="stop" size={14} /> {stops}
+          </>
+        ) : minds > 0 ? (
+          <>
+            <LevelMark level="mind" size={14} /> {minds}
+          </>
+        ) : (
+          'ǀ'
+        )}
+      </Box>
+    </ButtonBase>
+  );
+}

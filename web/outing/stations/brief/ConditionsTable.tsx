@@ -1,0 +1,197 @@
+import SouthOutlined from '@mui/icons-material/SouthOutlined';
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableContainer from '@mui/material/TableContainer';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { hoursOf } from '#core/exposures/exposures';
+import { NO_FIGURES } from '#core/editing/hours';
+import { type Conditions, type Hour, hourSchema, conditionsSchema } from '#core/documents/outing';
+import { HOUR_MS, clockAt, isoAt } from '#core/units/time';
+import { NumberField } from '../../../ui/fields';
+import { useDesk } from '../../desk';
+
+const columns = [
+  { key: 'windMps', name: 'Wind', unit: 'm/s' },
+  { key: 'gustMps', name: 'Gusts', unit: 'm/s' },
+  { key: 'windFromDeg', name: 'From', unit: '°' },
+  { key: 'airC', name: 'Air', unit: '°C' },
+  { key: 'waveM', name: 'Waves', unit: 'm' },
+  { key: 'swellM', name: 'Swell', unit: 'm' },
+  { key: 'swellPeriodS', name: 'Period', unit: 's' },
+  { key: 'thunderPct', name: 'Thunder', unit: '%' },
+  { key: 'rainMm', name: 'Rain', unit: 'mm' },
+  { key: 'visibilityM', name: 'Sight', unit: 'm' },
+  { key: 'humidityPct', name: 'Damp', unit: '%' },
+] as const;
+type Figure = (typeof columns)[number]['key'];
+
+const MOST_HOURS = 48;
+
+/** The day hour by hour, as read off a forecast. A figure out of range stays where it was typed and is not taken. */
+export function ConditionsTable() {
+  const { doc, edit, looked } = useDesk();
+  const { conditions } = doc;
+  const zone = looked.water?.timeZone;
+  const span = hoursOf(doc.brief, looked);
+  const set = (change: (was: Conditions) => Partial<Conditions>, group = '') =>
+    edit(
+      (outing) => ({
+        ...outing,
+        conditions: {
+          ...outing.conditions,
+          source: 'typed' as const,
+          from: '',
+          takenAt: isoAt(Date.now(), 'utc'),
+          ...change(outing.conditions),
+        },
+      }),
+      group,
+    );
+  const starts = span ? hourStarts(span.from, span.to) : [];
+  const setFigure = (at: number, key: Figure, value: number | null) =>
+    set((was) => ({ hours: withFigures(was.hours, at, zone ?? 'utc', { [key]: value }) }), `${at}${key}`);
+  const copyDown = (from: number) => {
+    const row = rowAt(conditions.hours, from);
+    if (!row) return;
+    const { at: _at, ...figures } = row;
+    set((was) => ({
+      hours: starts
+        .filter((at) => at > from)
+        .reduce((hours, at) => withFigures(hours, at, zone ?? 'utc', figures), was.hours),
+    }));
+  };
+  return (
+    <Box sx={{ mt: 1 }}>
+      <Box sx={{ width: 190, mb: 1 }}>
+        <Checked
+          label="Water temperature"
+          unit="°C"
+          value={conditions.waterC}
+          schema={conditionsSchema.shape.waterC}
+          onChange={(waterC) => set(() => ({ waterC }), 'waterC')}
+        />
+      </Box>
+      {starts.length === 0 ? (
+        <Typography color="textSecondary">
+          Say the launch and the hours in the sentence; the table has a row for each hour then.
+        </Typography>
+      ) : (
+        <TableContainer sx={{ maxHeight: 560 }}>
+          <Table
+            size="small"
+            aria-label="Conditions by the hour"
+            sx={{ minWidth: 900, '& td, & th': { px: 0.5, py: 0.25 } }}
+          >
+            <TableHead>
+              <TableRow>
+                <TableCell>Hour</TableCell>
+                {columns.map(({ key, name, unit }) => (
+                  <TableCell key={key}>
+                    {name}, {unit}
+                  </TableCell>
+                ))}
+                <TableCell>Copy</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {starts.map((at, i) => {
+                const row = rowAt(conditions.hours, at);
+                const clock = clockAt(at, zone ?? 'utc');
+                return (
+                  <TableRow key={at}>
+                    <TableCell component="th" scope="row" sx={{ whiteSpace: 'nowrap' }}>
+                      {clock}
+                    </TableCell>
+                    {columns.map(({ key, name, unit }) => (
+                      <TableCell key={key}>
+                        <Checked
+                          label={`${name} at ${clock}, ${unit}`}
+                          unit=""
+                          inTable
+                          value={row?.[key] ?? null}
+                          schema={hourSchema.shape[key]}
+                          onChange={(value) => setFigure(at, key, value)}
+                        />
+                      </TableCell>
+                    ))}
+                    <TableCell>
+                      {i < starts.length - 1 && (
+                        <IconButton
+                          onClick={() => copyDown(at)}
+                          disabled={!row}
+                          aria-label={`Copy ${clock} to every later hour`}
+                          title="Copy to every later hour"
+                        >
+                          <SouthOutlined fontSize="small" />
+                        </IconButton>
+                      )}
+                    </TableCell>
+                  </TableRow>
+                );
+              })}
+            </TableBody>
+          </Table>
+        </TableContainer>
+      )}
+    </Box>
+  );
+}
+
+interface CheckedProps {
+  label: string;
+  unit: string;
+  value: number | null;
+  inTable?: boolean;
+  schema: {
+    safeParse: (value: unknown) => { success: true } | { success: false; error: { issues: { message: string }[] } };
+  };
+  onChange: (value: number | null) => void;
+}
+
+/** A figure that is taken only when it is in range; else what was typed stays, with what is allowed beside it. */
+function Checked({ schema, value, onChange, ...rest }: CheckedProps) {
+  const [refused, setRefused] = useState<{ typed: number; why: string } | null>(null);
+  return (
+    <NumberField
+      {...rest}
+      size="small"
+      value={refused ? refused.typed : value}
+      error={refused?.why}
+      onChange={(next) => {
+        const result = schema.safeParse(next);
+        setRefused(
+          result.success ? null : { typed: next ?? NaN, why: result.error.issues[0]?.message ?? 'Not a figure.' },
+        );
+        if (result.success) onChange(next);
+      }}
+    />
+  );
+}
+
+function hourStarts(from: number, to: number): number[] {
+  const first = Math.floor(from / HOUR_MS) * HOUR_MS;
+  const list: number[] = [];
+  for (let at = first; at < to && list.length < MOST_HOURS; at += HOUR_MS) list.push(at);
+  return list;
+}
+
+function rowAt(hours: readonly Hour[], at: number): Hour | undefined {
+  return hours.find((hour) => Math.abs(Date.parse(hour.at) - at) < HOUR_MS / 2);
+}
+
+function withFigures(
+  hours: readonly Hour[],
+  at: number,
+  zone: string,
+  figures: Partial<Record<Figure, number | null>>,
+): Hour[] {
+  const row = rowAt(hours, at) ?? { at: isoAt(at, zone), ...NO_FIGURES };
+  const rest = hours.filter((hour) => hour !== row);
+  return [...rest, { ...row, ...figures }].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+}

@@ -1,0 +1,141 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { styled } from '@mui/material/styles';
+import { dayOf } from '#core/environment/day';
+import { type PlannedLeg, whatIfs } from '#core/passage/plan';
+import { clockAt } from '#core/units/time';
+import { capital, figure } from '#core/units/words';
+import { serif } from '../../../app/theme';
+import { useDesk } from '../../desk';
+import { Term } from '../../../ui/Term';
+
+const dash = '–';
+
+// Plain cells under one rule: they are drawn anew on every frame of a drag.
+const Sheet = styled('table')(({ theme }) => ({
+  width: '100%',
+  borderCollapse: 'collapse',
+  fontSize: '0.92rem',
+  lineHeight: 1.3,
+  'th, td': { padding: '7px 6px', borderBottom: `1px solid ${theme.inks.rule}`, textAlign: 'right', fontWeight: 400 },
+  'th:first-of-type': { textAlign: 'left', paddingLeft: 0 },
+  'thead th, small': { color: theme.inks.slate },
+  td: { whiteSpace: 'nowrap' },
+  'small.shut': { display: 'block' },
+  '.there': { fontWeight: 700 },
+  '.shut': { color: theme.inks.clay, whiteSpace: 'normal' },
+}));
+
+/** When to turn, in large type, and what would change it. */
+export function TurnFor() {
+  const { doc, edit, looked, assessment } = useDesk();
+  const { plan } = assessment.exposures;
+  const { water } = looked;
+  if (!plan || !water) return null;
+  const clock = (at: number | null) => (at === null ? 'none' : clockAt(at, water.timeZone));
+  const what = whatIfs(plan, looked, dayOf(doc.conditions, water, plan.launchAt, plan.deadline));
+  const written = doc.brief.turnAt;
+  return (
+    <Box component="section" aria-label="Turn for home">
+      <Typography variant="body2" color="textSecondary">
+        <Term id="turnBy">{written === null ? 'Turn for home by' : 'You turn for home at'}</Term>
+      </Typography>
+      <Typography component="p" sx={{ fontFamily: serif, fontWeight: 600, fontSize: '3.6rem', lineHeight: 1.05 }}>
+        {plan.turnAt === null ? dash : clock(plan.turnAt)}
+      </Typography>
+      <Typography variant="body2" color="textSecondary">
+        {plan.latestTurn === null
+          ? `No start from there is in by ${clock(plan.deadline)}.`
+          : `${written === null ? '' : `At the latest ${clock(plan.latestTurn)}, `}to be in by ${clock(plan.deadline)}.`}{' '}
+        {what && (
+          <>
+            With the <Term id="secondPropulsion" />: {clock(what.latestTurnSpare)}. With the wind a third stronger:{' '}
+            {clock(what.windier.latestTurn)}. An hour later{' '}
+            {what.hourLater.homeAt === null ? 'the way home is shut' : `you are in at ${clock(what.hourLater.homeAt)}`}.
+          </>
+        )}{' '}
+        Estimates, from your pace, the hours above and the simulated tide.
+      </Typography>
+      {written !== null && (
+        <Button
+          onClick={() => edit((outing) => ({ ...outing, brief: { ...outing.brief, turnAt: null } }))}
+          sx={{ px: 0 }}
+        >
+          Turn at the latest again
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+/** The passage leg by leg: how far, where to steer, how fast, when there. */
+export function Legs() {
+  const { assessment, looked } = useDesk();
+  const { plan } = assessment.exposures;
+  const zone = looked.water?.timeZone ?? 'utc';
+  if (!plan)
+    return (
+      <Typography color="textSecondary">
+        The legs appear when launch, place, boat and hours are said, and launch and place have positions of their own.
+      </Typography>
+    );
+  const out = plan.legs.filter((leg) => leg.way === 'out');
+  const home = plan.legs.filter((leg) => leg.way === 'home');
+  return (
+    <Sheet aria-label="Passage, leg by leg">
+      <thead>
+        <tr>
+          <th scope="col">Leg</th>
+          <th scope="col">km</th>
+          <th scope="col">steer</th>
+          <th scope="col">m/s</th>
+          <th scope="col">there</th>
+        </tr>
+      </thead>
+      <tbody>
+        {out.map((leg, i) => (
+          <LegRow key={`out${i}`} leg={leg} zone={zone} />
+        ))}
+        <tr>
+          <th scope="row">Fishing {looked.area?.name}</th>
+          <td>{dash}</td>
+          <td>{dash}</td>
+          <td>{dash}</td>
+          <td>{plan.turnAt === null ? dash : clockAt(plan.turnAt, zone)}</td>
+        </tr>
+        {home.map((leg, i) => (
+          <LegRow key={`home${i}`} leg={leg} zone={zone} />
+        ))}
+      </tbody>
+    </Sheet>
+  );
+}
+
+function LegRow({ leg: { leg, arrivesAt, why, groundMps, crabDeg }, zone }: { leg: PlannedLeg; zone: string }) {
+  const crab = Math.round(crabDeg ?? 0);
+  const steer = Math.round((leg.bearingDeg + crab + 360) % 360);
+  return (
+    <tr>
+      <th scope="row">
+        {capital(leg.name)}
+        {leg.hazards.length > 0 && (
+          <small className="shut">through {leg.hazards.map((hazard) => hazard.name).join(', ')}</small>
+        )}
+      </th>
+      <td>{figure(leg.distanceM / 1000, 2)}</td>
+      <td>
+        {why ? `${Math.round(leg.bearingDeg)}°` : `${String(steer).padStart(3, '0')}°`}
+        {!why && crab !== 0 && (
+          <small>
+            {' '}
+            {crab > 0 ? '+' : '−'}
+            {Math.abs(crab)}
+          </small>
+        )}
+      </td>
+      <td>{groundMps === null ? dash : figure(groundMps, 1)}</td>
+      <td className={why ? 'there shut' : 'there'}>{why ?? (arrivesAt === null ? dash : clockAt(arrivesAt, zone))}</td>
+    </tr>
+  );
+}

@@ -1,0 +1,323 @@
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { Link as RouterLink } from 'react-router';
+import type { Brief } from '#core/documents/outing';
+import { withBrief } from '#core/editing/title';
+import { techniques, tripTechniques, tripTypes, tripWords } from '#core/vocabulary/trips';
+import { allSpecies } from '#core/catalog/species/speciesOf';
+import { withHours } from '#core/editing/hours';
+import { dayInWords, shiftClock } from '#core/units/time';
+import { capital, count, distance, listed } from '#core/units/words';
+import { serif } from '../../../app/theme';
+import { useDesk } from '../../desk';
+import { Blank } from './Blank';
+import { Count, PickOne, PickSeveral, WhenField } from './editors';
+
+/** The brief as one sentence with blanks. */
+export function Sentence() {
+  const { doc, edit, references, looked } = useDesk();
+  const { brief } = doc;
+  const { water } = looked;
+  const set = (change: Partial<Brief>, group = '') => edit((outing) => withBrief(outing, change, references), group);
+  const launches = references.waters.flatMap((one) =>
+    one.launches.map((launch) => ({ id: `${one.id}/${launch.id}`, name: capital(launch.name), more: one.name })),
+  );
+  const contact = brief.contact.name;
+  return (
+    <Typography
+      component="section"
+      aria-label="The outing in one sentence"
+      sx={{ fontFamily: serif, fontSize: { xs: '1.25rem', sm: '1.42rem' }, lineHeight: 1.5 }}
+    >
+      {'For '}
+      <Blank asks="Which fish" text={listed(looked.targets.map((one) => one.name))}>
+        {(close) => (
+          <PickSeveral
+            options={allSpecies(references.species).map(({ id, name }) => ({ id, name: capital(name) }))}
+            chosen={brief.targets}
+            most={6}
+            onChange={(targets) => set({ targets })}
+            onDone={close}
+          />
+        )}
+      </Blank>
+      {', keeping '}
+      <Blank asks="Fish kept" text={count(brief.keep)}>
+        {(close) => (
+          <Count
+            label="Fish kept"
+            value={brief.keep}
+            min={0}
+            max={50}
+            onChange={(keep) => set({ keep })}
+            onDone={close}
+          />
+        )}
+      </Blank>
+      {', from '}
+      <Blank asks="Launch" text={looked.launch?.name ?? ''}>
+        {(close) =>
+          launches.length === 0 ? (
+            <Empty to="/waters" text="No water is kept yet. Add one." />
+          ) : (
+            <PickOne
+              label="Launch"
+              options={launches}
+              chosen={`${brief.waterId ?? ''}/${brief.launchId ?? ''}`}
+              onPick={(picked) => {
+                const [waterId = '', launchId = ''] = picked.split('/');
+                const areas = references.waters.find((one) => one.id === waterId)?.areas ?? [];
+                const areaId =
+                  waterId === brief.waterId ? brief.areaId : areas.length === 1 ? (areas[0]?.id ?? null) : null;
+                set({
+                  waterId,
+                  launchId,
+                  areaId,
+                  landingId: null,
+                  ...(waterId === brief.waterId ? {} : { route: { out: [], home: [] } }),
+                });
+                close();
+              }}
+            />
+          )
+        }
+      </Blank>
+      {' out to '}
+      <Blank asks="Place to fish" text={looked.area?.name ?? ''}>
+        {(close) =>
+          water ? (
+            <PickOne
+              label="Place to fish"
+              options={water.areas.map((area) => ({
+                id: area.id,
+                name: capital(area.name),
+                more: `${distance(area.distanceM)} from a landing at the farthest, ${area.depthM} m deep over ${area.bottom}`,
+              }))}
+              chosen={brief.areaId}
+              onPick={(areaId) => {
+                set({ areaId, route: { out: [], home: [] } });
+                close();
+              }}
+            />
+          ) : (
+            <Typography>Say the launch first; its places are listed here then.</Typography>
+          )
+        }
+      </Blank>
+      {', on '}
+      <Blank asks="Day" text={dayInWords(brief.date)}>
+        {(close) => (
+          <WhenField
+            kind="date"
+            label="Day"
+            value={brief.date}
+            onChange={(date) => set({ date }, 'date')}
+            onDone={close}
+          />
+        )}
+      </Blank>
+      {', afloat '}
+      <Blank asks="Launch time" text={brief.launchAt}>
+        {(close) => (
+          <WhenField
+            kind="time"
+            label="Launch"
+            value={brief.launchAt}
+            onChange={(launchAt) => set(withHours(brief, launchAt, brief.homeAt), 'launchAt')}
+            onDone={close}
+          />
+        )}
+      </Blank>
+      {' to '}
+      <Blank asks="Time home" text={brief.homeAt}>
+        {(close) => (
+          <WhenField
+            kind="time"
+            label="Home"
+            value={brief.homeAt}
+            onChange={(homeAt) => set(withHours(brief, brief.launchAt, homeAt), 'homeAt')}
+            onDone={close}
+          />
+        )}
+      </Blank>{' '}
+      <Blank
+        asks="Nights out"
+        text={
+          brief.nights === 0
+            ? 'the same day'
+            : `after ${count(brief.nights)} ${brief.nights === 1 ? 'night' : 'nights'} out`
+        }
+      >
+        {(close) => (
+          <Count
+            label="Nights out"
+            value={brief.nights}
+            min={0}
+            max={21}
+            onChange={(nights) => set({ nights })}
+            onDone={close}
+          />
+        )}
+      </Blank>
+      {', '}
+      <Blank asks="Party" text={brief.party === 1 ? 'alone' : `${count(brief.party)} together`}>
+        {(close) => (
+          <Count
+            label="People, you included"
+            value={brief.party}
+            min={1}
+            max={12}
+            onChange={(party) => set({ party })}
+            onDone={close}
+          />
+        )}
+      </Blank>
+      {water && water.launches.length > 1 && (
+        <>
+          {', landing at '}
+          <Blank asks="Landing" text={looked.landing?.name ?? ''}>
+            {(close) => (
+              <PickOne
+                label="Landing"
+                options={water.launches.map(({ id, name }) => ({ id, name: capital(name) }))}
+                chosen={looked.landing?.id ?? null}
+                onPick={(picked) => {
+                  set({ landingId: picked === brief.launchId ? null : picked });
+                  close();
+                }}
+              />
+            )}
+          </Blank>
+        </>
+      )}
+      {', in '}
+      <Blank asks="Boat" text={looked.craft?.name ?? ''}>
+        {(close) =>
+          references.craft.length === 0 ? (
+            <Empty to="/boats" text="No boat is kept yet. Add one." />
+          ) : (
+            <PickOne
+              label="Boat"
+              options={references.craft.map((one) => ({
+                id: one.id,
+                name: one.name,
+                more: `${one.drive}, ${one.hull}, ${one.lengthM} m`,
+              }))}
+              chosen={brief.craftId}
+              onPick={(craftId) => {
+                set({ craftId });
+                close();
+              }}
+            />
+          )
+        }
+      </Blank>
+      {': '}
+      <Blank asks="Kind of trip" text={tripWords[brief.trip]}>
+        {(close) => (
+          <PickOne
+            label="Kind of trip"
+            options={tripTypes.map((id) => ({ id, name: capital(tripWords[id]) }))}
+            chosen={brief.trip}
+            onPick={(picked) => {
+              const trip = tripTypes.find((one) => one === picked) ?? brief.trip;
+              set({ trip, techniques: [...tripTechniques[trip]] });
+              close();
+            }}
+          />
+        )}
+      </Blank>
+      {', '}
+      <Blank asks="How you fish" text={listed(brief.techniques) || 'without tackle'}>
+        {(close) => (
+          <PickSeveral
+            options={techniques.map((id) => ({ id, name: capital(id) }))}
+            chosen={brief.techniques}
+            most={techniques.length}
+            onChange={(chosen) => set({ techniques: chosen })}
+            onDone={close}
+          />
+        )}
+      </Blank>
+      {', '}
+      <Blank asks="Seated or standing" text={brief.standing ? 'standing' : 'seated'}>
+        {(close) => (
+          <PickOne
+            label="Seated or standing"
+            options={[
+              { id: 'seated', name: 'Seated' },
+              { id: 'standing', name: 'Standing' },
+            ]}
+            chosen={brief.standing ? 'standing' : 'seated'}
+            onPick={(picked) => {
+              set({ standing: picked === 'standing' });
+              close();
+            }}
+          />
+        )}
+      </Blank>
+      {'. If nothing is heard, '}
+      <Blank asks="Person ashore" text={contact}>
+        {(close) => (
+          <>
+            {references.angler && references.angler.contact.name !== '' && (
+              <Button
+                variant="outlined"
+                onClick={() => {
+                  if (references.angler) set({ contact: { ...references.angler.contact } });
+                  close();
+                }}
+              >
+                {references.angler.contact.name}, from your profile
+              </Button>
+            )}
+            <TextField
+              label="Name"
+              value={contact}
+              onChange={(event) => set({ contact: { ...brief.contact, name: event.target.value } }, 'contact')}
+              slotProps={{ htmlInput: { maxLength: 200 } }}
+            />
+            <TextField
+              label="Number"
+              type="tel"
+              value={brief.contact.phone}
+              onChange={(event) => set({ contact: { ...brief.contact, phone: event.target.value } }, 'phone')}
+              slotProps={{ htmlInput: { maxLength: 200 } }}
+            />
+            <Button variant="outlined" onClick={close}>
+              Done
+            </Button>
+          </>
+        )}
+      </Blank>
+      {' calls for help at '}
+      <Blank asks="Hour to call for help" text={brief.alarmAt}>
+        {(close) => (
+          <>
+            <Button variant="outlined" onClick={() => set({ alarmAt: shiftClock(brief.homeAt, 60) })}>
+              An hour after coming home
+            </Button>
+            <WhenField
+              kind="time"
+              label="Call at"
+              value={brief.alarmAt}
+              onChange={(alarmAt) => set({ alarmAt }, 'alarmAt')}
+              onDone={close}
+            />
+          </>
+        )}
+      </Blank>
+      .
+    </Typography>
+  );
+}
+
+function Empty({ to, text }: { to: string; text: string }) {
+  return (
+    <Link component={RouterLink} to={to} sx={{ py: 1 }}>
+      {text}
+    </Link>
+  );
+}

@@ -1,0 +1,205 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import MenuList from '@mui/material/MenuList';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { clockText, dateText } from '#core/documents/field';
+
+/** One of a list; choosing closes. */
+export function PickOne({
+  label,
+  options,
+  chosen,
+  onPick,
+}: {
+  label: string;
+  options: readonly { id: string; name: string; more?: string }[];
+  chosen: string | null;
+  onPick: (id: string) => void;
+}) {
+  return (
+    <MenuList aria-label={label} autoFocusItem sx={{ p: 0, maxHeight: 360, overflowY: 'auto' }}>
+      {options.map((option) => (
+        <MenuItem
+          key={option.id}
+          selected={option.id === chosen}
+          onClick={() => onPick(option.id)}
+          sx={{ display: 'block' }}
+        >
+          {option.name}
+          {option.more && <Box sx={{ typography: 'caption', color: 'text.secondary' }}>{option.more}</Box>}
+        </MenuItem>
+      ))}
+    </MenuList>
+  );
+}
+
+/** A list longer than this can be searched. */
+const MANY = 12;
+
+/** Several of a list, in the order they were chosen. */
+export function PickSeveral<Id extends string>({
+  options,
+  chosen,
+  most,
+  onChange,
+  onDone,
+}: {
+  options: readonly { id: Id; name: string }[];
+  chosen: readonly Id[];
+  most: number;
+  onChange: (chosen: Id[]) => void;
+  onDone: () => void;
+}) {
+  const [words, setWords] = useState('');
+  const wanted = words.trim().toLowerCase();
+  // What is chosen stands first, and stays in sight whatever is looked for.
+  const shown = [
+    ...options.filter(({ id }) => chosen.includes(id)),
+    ...options.filter(({ id, name }) => !chosen.includes(id) && name.toLowerCase().includes(wanted)),
+  ];
+  return (
+    <>
+      {options.length > MANY && (
+        <TextField label="Find" size="small" value={words} onChange={(event) => setWords(event.target.value)} />
+      )}
+      <Box sx={{ display: 'grid', maxHeight: 330, overflowY: 'auto', pl: 0.5 }}>
+        {shown.map(({ id, name }) => {
+          const on = chosen.includes(id);
+          return (
+            <FormControlLabel
+              key={id}
+              control={
+                <Checkbox
+                  checked={on}
+                  disabled={!on && chosen.length >= most}
+                  onChange={() => onChange(on ? chosen.filter((one) => one !== id) : [...chosen, id])}
+                />
+              }
+              label={name}
+            />
+          );
+        })}
+      </Box>
+      <Button variant="outlined" onClick={onDone}>
+        Done
+      </Button>
+    </>
+  );
+}
+
+/** A whole number with a button on either side. */
+export function Count({
+  label,
+  value,
+  min,
+  max,
+  onChange,
+  onDone,
+}: {
+  label: string;
+  value: number;
+  min: number;
+  max: number;
+  onChange: (value: number) => void;
+  onDone: () => void;
+}) {
+  const [text, setText] = useState(String(value));
+  const typed = Number(text);
+  const good = /^\d+$/.test(text.trim()) && typed >= min && typed <= max;
+  const step = (by: number) => {
+    const next = Math.min(max, Math.max(min, value + by));
+    setText(String(next));
+    onChange(next);
+  };
+  return (
+    <>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+        <Button
+          variant="outlined"
+          onClick={() => step(-1)}
+          disabled={value <= min}
+          aria-label={`${label}: one fewer`}
+          sx={{ height: 56 }}
+        >
+          −
+        </Button>
+        <TextField
+          label={label}
+          value={text}
+          autoFocus
+          error={!good}
+          helperText={good ? undefined : `A whole number from ${min} to ${max}.`}
+          onChange={(event) => {
+            setText(event.target.value);
+            const next = Number(event.target.value);
+            if (/^\d+$/.test(event.target.value.trim()) && next >= min && next <= max) onChange(next);
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter' && good) onDone();
+          }}
+          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+        />
+        <Button
+          variant="outlined"
+          onClick={() => step(1)}
+          disabled={value >= max}
+          aria-label={`${label}: one more`}
+          sx={{ height: 56 }}
+        >
+          +
+        </Button>
+      </Box>
+      <Button variant="outlined" onClick={onDone}>
+        Done
+      </Button>
+    </>
+  );
+}
+
+/** A date or a time of day. What is no date or time stays in the field, with what is allowed, and changes nothing. */
+export function WhenField({
+  kind,
+  label,
+  value,
+  onChange,
+  onDone,
+}: {
+  kind: 'date' | 'time';
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  onDone: () => void;
+}) {
+  const [text, setText] = useState(value);
+  const schema = kind === 'date' ? dateText : clockText;
+  const parsed = schema.safeParse(text);
+  return (
+    <>
+      <TextField
+        type={kind}
+        label={label}
+        value={text}
+        autoFocus
+        fullWidth
+        error={!parsed.success}
+        helperText={parsed.success ? undefined : parsed.error.issues[0]?.message}
+        onChange={(event) => {
+          setText(event.target.value);
+          const next = schema.safeParse(event.target.value);
+          if (next.success) onChange(next.data);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && parsed.success) onDone();
+        }}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      <Button variant="outlined" onClick={onDone}>
+        Done
+      </Button>
+    </>
+  );
+}

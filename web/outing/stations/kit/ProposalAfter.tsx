@@ -1,0 +1,121 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { sayShortfall } from '#core/needs/sayNeeds';
+import { kinds } from '#core/catalog/gear/kinds';
+import { catalogue } from '#core/needs/catalogue';
+import type { NeedId } from '#core/vocabulary/needs';
+import type { Missing, Omitted, Proposal } from '#core/provisioning/propose';
+import { homeMade, purchases } from '#core/provisioning/shopping';
+import { count, listed, mass, plural } from '#core/units/words';
+import { NumberField } from '../../../ui/fields';
+import { Change } from './Change';
+
+/** Tackle with the proposal taken, against the angler's own measure. */
+export function TackleLine({ tackle: { have, budget } }: { tackle: Proposal['tackle'] }) {
+  if (!budget) return null;
+  return (
+    <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1.5 }}>
+      Tackle then: {count(have.rods)} {plural(have.rods, 'rod')}, {count(have.boxes)}{' '}
+      {plural(have.boxes, 'box', 'boxes')}, {mass(have.massKg)}. Your measure for this outing: {count(budget.rods)},{' '}
+      {count(budget.boxes)}, {mass(budget.massKg)}.
+    </Typography>
+  );
+}
+
+/** Of a long locker the first are told; each is told in the locker picker too. */
+const MOST_TOLD = 100;
+
+/** What could serve and stays ashore, and why. */
+export function LeftOut({ omitted, nameOf }: { omitted: readonly Omitted[]; nameOf: (id: string) => string }) {
+  return (
+    <Box component="details" sx={{ mt: 1.5 }}>
+      <Typography component="summary" variant="body2" sx={{ cursor: 'pointer', py: 1.25 }}>
+        {omitted.length} {plural(omitted.length, 'thing')} left ashore, and why
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, maxHeight: 320, overflow: 'auto' }} tabIndex={0}>
+        {omitted.slice(0, MOST_TOLD).map(({ itemId, needId, why }) => (
+          <Change
+            key={itemId}
+            sign=""
+            name={nameOf(itemId)}
+            why={`${catalogue[needId].title}: ${sayOmitted(why)}`}
+            right=""
+            action={null}
+          />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function sayOmitted(why: Omitted['why']): string {
+  switch (why.code) {
+    case 'met-already':
+      return `met by ${why.by}`;
+    case 'heavier':
+      return `met by ${why.than}, which is lighter`;
+    case 'over-budget':
+      return 'more than your own measure of tackle';
+    default:
+      return sayShortfall(why);
+  }
+}
+
+/** What nothing owned does: in the order in which to buy it, with what can be made or borrowed. */
+export function ToBuy({ missing }: { missing: readonly Missing[] }) {
+  const [budget, setBudget] = useState<number | null>(null);
+  const refused = budget !== null && !(budget >= 0);
+  const allowed = refused ? null : budget;
+  const putRight = (ids: readonly NeedId[]) => {
+    const own = missing.filter((one) => ids.includes(one.needId)).flatMap((one) => one.putRight);
+    return own.length === 0
+      ? []
+      : [`or put right what you own: ${listed(own.map(({ name, why }) => `${name}, ${sayShortfall(why)}`))}`];
+  };
+  const doing = missing.filter((one) => one.would.length === 0);
+  return (
+    <Box sx={{ mt: 2 }}>
+      <Typography variant="h3">Nothing in the locker does this</Typography>
+      <Typography variant="caption" color="textSecondary" component="p" sx={{ mb: 1 }}>
+        What keeps you alive comes first. Prices are a rule of thumb.
+      </Typography>
+      {missing.length > doing.length && (
+        <NumberField
+          label="To spend, if limited"
+          unit="€"
+          value={budget}
+          onChange={setBudget}
+          error={refused ? 'A sum from 0 € on, or nothing for no limit.' : undefined}
+        />
+      )}
+      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }} aria-label="To buy or borrow, in order">
+        {purchases(missing, allowed).map(({ needIds, kind, pieces, asked, euro, within }) => (
+          <Change
+            key={needIds.join()}
+            sign=""
+            name={needIds.map((id) => catalogue[id].title).join(', ')}
+            why={[
+              `buy or borrow: ${pieces > 1 ? `${count(pieces)} × ` : ''}${kinds[kind].name.toLowerCase()}${asked.length > 0 ? ` (not the usual one: ${listed(asked.map(sayShortfall))})` : ''}`,
+              ...putRight(needIds),
+              ...needIds.flatMap((id) => (homeMade[id] ? [`or make: ${homeMade[id]}`] : [])),
+              ...(within ? [] : ['not within what you can spend now']),
+            ].join('; ')}
+            right={`about ${euro} €`}
+            action={null}
+          />
+        ))}
+        {doing.map(({ needId }) => (
+          <Change
+            key={needId}
+            sign=""
+            name={catalogue[needId].title}
+            why="met by what you do, not by a thing"
+            right=""
+            action={null}
+          />
+        ))}
+      </Box>
+    </Box>
+  );
+}

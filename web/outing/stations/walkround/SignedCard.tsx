@@ -1,0 +1,121 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { catalogue } from '#core/needs/catalogue';
+import { needIds } from '#core/vocabulary/needs';
+import { clockAt, dateAt } from '#core/units/time';
+import { capital, dayWords } from '#core/units/words';
+import { type Change } from '#core/signing/signOff';
+import { sayChanges } from '#core/signing/saySignOff';
+import { serif } from '../../../app/theme';
+import { useDesk } from '../../desk';
+import type { Signature } from '../../queries';
+
+/** The single card: signed, when, what was accepted, when to be back; and, after a change, that it no longer holds. */
+export function SignedCard({
+  signature,
+  changes,
+  onAgain,
+}: {
+  signature: Signature;
+  changes: readonly Change[];
+  onAgain: () => void;
+}) {
+  const { editor } = useDesk();
+  const { outing, water, craft, angler } = signature.judged;
+  const zone = water?.timeZone ?? 'utc';
+  const at = Date.parse(signature.signedAt);
+  const stale = changes.length > 0;
+  const { brief } = outing;
+  const lines = [
+    ['Boat', craft ? `${craft.name}, ${craft.colour}` : 'not said'],
+    ['Launch', `${brief.launchAt}, ${dayWords(brief.date)}`],
+    [
+      'Call for help',
+      `${brief.contact.name || 'nobody named'}${brief.contact.phone ? `, ${brief.contact.phone}` : ''}, at ${brief.alarmAt}`,
+    ],
+  ] as const;
+  return (
+    <Box
+      sx={{
+        border: 2,
+        borderColor: stale ? 'error.main' : 'text.primary',
+        borderRadius: 1,
+        p: { xs: 2.5, sm: 4 },
+        bgcolor: 'background.paper',
+      }}
+    >
+      <Typography variant="h1" component="h2" color={stale ? 'error' : 'textPrimary'}>
+        {stale ? 'Signed, then changed' : 'Signed'}
+      </Typography>
+      <Typography color="textSecondary">
+        {angler?.name ?? 'You'}, {clockAt(at, zone)} on {dayWords(dateAt(at, zone))}
+      </Typography>
+      {stale && (
+        <Box sx={{ mt: 2, borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
+          <Typography sx={{ fontWeight: 700 }}>What was signed no longer stands:</Typography>
+          <Box component="ul" sx={{ pl: 2.5, my: 1 }}>
+            {sayChanges(changes).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </Box>
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <Button variant="contained" onClick={onAgain} sx={{ minHeight: 56 }}>
+              Walk round again
+            </Button>
+            {editor.getState().canUndo && (
+              <Button variant="outlined" onClick={editor.undo} sx={{ minHeight: 56 }}>
+                Undo the last change
+              </Button>
+            )}
+          </Box>
+        </Box>
+      )}
+      <Typography color="textSecondary" sx={{ mt: 3 }}>
+        Be back by
+      </Typography>
+      <Typography component="p" sx={{ fontFamily: serif, fontWeight: 600, fontSize: '4rem', lineHeight: 1 }}>
+        {brief.homeAt}
+      </Typography>
+      {brief.nights > 0 && (
+        <Typography>
+          after {brief.nights} {brief.nights === 1 ? 'night' : 'nights'}
+        </Typography>
+      )}
+      <Box component="dl" sx={{ mt: 2, mb: 0 }}>
+        {lines.map(([name, text]) => (
+          <Box key={name} sx={{ display: 'flex', gap: 2, borderTop: 1, borderColor: 'divider', py: 1 }}>
+            <Box component="dt" sx={{ color: 'text.secondary', width: 104, flexShrink: 0 }}>
+              {name}
+            </Box>
+            <Box component="dd" sx={{ m: 0, overflowWrap: 'anywhere', minWidth: 0 }}>
+              {text}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      {outing.accepted.length > 0 && (
+        <>
+          <Typography sx={{ fontWeight: 700, mt: 2 }}>Accepted with your reasons</Typography>
+          <Box component="ul" sx={{ pl: 2.5, my: 0.5 }}>
+            {outing.accepted.map((one) => (
+              <li key={one.key}>
+                {nameOf(one.key)}: {one.reason}
+              </li>
+            ))}
+          </Box>
+        </>
+      )}
+      <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2, overflowWrap: 'anywhere' }}>
+        A count, not a promise. Seal {signature.hash.slice(0, 16)}
+      </Typography>
+    </Box>
+  );
+}
+
+/** An accepted finding by its key, in a few words. */
+function nameOf(key: string): string {
+  const [code = '', subject = ''] = key.split(':');
+  const need = needIds.find((id) => id === subject);
+  return need ? catalogue[need].title : capital(code.replaceAll('-', ' '));
+}

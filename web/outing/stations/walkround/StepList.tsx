@@ -1,0 +1,57 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import { useDesk } from '../../desk';
+
+/** All steps at a glance, to go back to one. Answers are given one by one, never all at once. */
+export function StepList({ onOpen, onGate }: { onOpen: (index: number) => void; onGate: () => void }) {
+  const { assessment, answers } = useDesk();
+  return (
+    <>
+      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, flex: 1 }}>
+        {assessment.steps.map((step, i) => {
+          const verdict = answers.get(step.id)?.verdict;
+          return (
+            <Box component="li" key={step.id} sx={{ borderTop: 1, borderColor: 'divider' }}>
+              <ButtonBase
+                onClick={() => onOpen(i)}
+                sx={{
+                  width: '100%',
+                  minHeight: 56,
+                  justifyContent: 'space-between',
+                  textAlign: 'left',
+                  font: 'inherit',
+                  gap: 2,
+                }}
+              >
+                <span>
+                  {step.title}
+                  {step.phase === 'evening' && (
+                    <Typography component="span" variant="caption" color="textSecondary">
+                      {' '}
+                      the evening before
+                    </Typography>
+                  )}
+                </span>
+                <Typography
+                  component="span"
+                  sx={{
+                    fontWeight: verdict && verdict !== 'good' ? 700 : 400,
+                    color: verdict && verdict !== 'good' ? 'error.main' : 'text.secondary',
+                    whiteSpace: 'nowrap',
+                  }}
+                >
+                  {verdict ?? (step.critical ? 'must be good' : 'open')}
+                </Typography>
+              </ButtonBase>
+            </Box>
+          );
+        })}
+      </Box>
+      <Button variant="contained" onClick={onGate} sx={{ my: 2, minHeight: 64 }}>
+        To the gate
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,103 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useEffect, useRef } from 'react';
+import { alongBoat, places } from '#core/catalog/gear/places';
+import type { Verdict } from '#core/walkround/answerSchema';
+import type { Step } from '#core/walkround/steps';
+import { useDesk } from '../../desk';
+import { BoatOutline } from './BoatOutline';
+
+interface Props {
+  step: Step;
+  onAnswer: (verdict: Verdict) => void;
+  /** Steps forward or back without an answer. */
+  onGo: (by: number) => void;
+}
+
+const keys: Record<string, Verdict> = { '1': 'good', '2': 'fault', '3': 'not here' };
+const answerWords: Record<Verdict, string> = { good: 'Good', fault: 'Fault', 'not here': 'Not here' };
+
+/** One thing to look at, how, what bad looks like, and three answers. Keys 1 2 3, and the arrows to leaf. */
+export function StepView({ step, onAnswer, onGo }: Props) {
+  const { looked, answers } = useDesk();
+  const heading = useRef<HTMLHeadingElement>(null);
+  const given = answers.get(step.id)?.verdict;
+  const answer = (verdict: Verdict) => {
+    onAnswer(verdict);
+    onGo(1);
+  };
+  useEffect(() => heading.current?.focus(), []);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+      if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog]')) return;
+      const verdict = keys[event.key];
+      if (verdict) answer(verdict);
+      else if (event.key === 'ArrowLeft') onGo(-1);
+      else if (event.key === 'ArrowRight') onGo(1);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  const onBoat = step.place !== null && alongBoat[step.place] !== null;
+  const big = { minHeight: 64, fontSize: '1.2rem' } as const;
+  return (
+    <>
+      <Box sx={{ flex: 1 }}>
+        {looked.craft && step.place && onBoat && <BoatOutline craft={looked.craft} place={step.place} />}
+        {step.place && !onBoat && (
+          <Typography color="textSecondary" sx={{ mt: 1 }}>
+            {places[step.place].name}
+          </Typography>
+        )}
+        <Typography
+          variant="h1"
+          component="h2"
+          ref={heading}
+          tabIndex={-1}
+          sx={{ fontSize: '2.2rem', mt: 1, mb: 1, outline: 'none' }}
+        >
+          {step.title}
+        </Typography>
+        <Typography sx={{ fontSize: '1.25rem', lineHeight: 1.4 }}>{step.how}</Typography>
+        <Typography sx={{ mt: 1.5 }} color="textSecondary">
+          Bad looks like this: {step.bad}
+        </Typography>
+        <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
+          {step.serves.length > 0 ? `For: ${step.serves.join(' · ')}. ` : ''}
+          {step.critical ? 'Must be good before you sign.' : ''}
+          {given ? ` Answered: ${answerWords[given].toLowerCase()}.` : ''}
+        </Typography>
+      </Box>
+      <Box
+        sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, mt: 2 }}
+        role="group"
+        aria-label="Your answer"
+      >
+        <Button
+          variant="contained"
+          onClick={() => answer('good')}
+          sx={{ ...big, gridColumn: '1 / 3', minHeight: 74 }}
+          aria-keyshortcuts="1"
+        >
+          Good
+        </Button>
+        <Button variant="outlined" onClick={() => answer('fault')} sx={big} aria-keyshortcuts="2">
+          Fault
+        </Button>
+        <Button variant="outlined" onClick={() => answer('not here')} sx={big} aria-keyshortcuts="3">
+          Not here
+        </Button>
+      </Box>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 1 }}>
+        <Button onClick={() => onGo(-1)} sx={{ minHeight: 56 }}>
+          ‹ Back
+        </Button>
+        <Button onClick={() => onGo(1)} sx={{ minHeight: 56 }}>
+          Leave for later ›
+        </Button>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,138 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Link as RouterLink } from 'react-router';
+import { clockAt } from '#core/units/time';
+import { plural } from '#core/units/words';
+import type { Step } from '#core/walkround/steps';
+import { useThemeChoice } from '../../../app/themeChoice';
+import { TallyStrokes } from '../../../ui/TallyStrokes';
+import { useDesk } from '../../desk';
+import { GateView } from './GateView';
+import { SignedCard } from './SignedCard';
+import { StepList } from './StepList';
+import { StepView } from './StepView';
+
+const phaseNames: Record<Step['phase'], string> = {
+  evening: 'The evening before',
+  vehicle: 'At the vehicle',
+  boat: 'Bow to stern',
+  body: 'Head to foot',
+  gate: 'At the gate',
+};
+
+type View = { at: 'step'; index: number } | { at: 'gate' } | { at: 'list' };
+
+/** Settled here: is each thing there and sound, and may one launch. What would annoy: reading, scrolling, small buttons. */
+export function WalkScreen() {
+  const { doc, assessment, answers, walk, changes, looked } = useDesk();
+  const { steps } = assessment;
+  const firstOpen = steps.findIndex((step) => answers.get(step.id)?.verdict !== 'good');
+  const [view, setView] = useState<View>(() => (firstOpen < 0 ? { at: 'gate' } : { at: 'step', index: firstOpen }));
+  const [resigning, setResigning] = useState(false);
+  const answered = steps.filter((step) => answers.has(step.id)).length;
+  const index = view.at === 'step' ? Math.min(view.index, steps.length - 1) : -1;
+  const step = steps[index];
+  const go = (to: number) => setView(to >= steps.length ? { at: 'gate' } : { at: 'step', index: Math.max(0, to) });
+
+  if (walk.signature && changes && !resigning)
+    return (
+      <Box sx={{ maxWidth: 520, mx: 'auto' }}>
+        <TopLine />
+        <SignedCard signature={walk.signature} changes={changes} onAgain={() => setResigning(true)} />
+      </Box>
+    );
+  if (!looked.water || !looked.craft)
+    return (
+      <Typography>
+        The walk-round is made from boat, water and kit. Fill the{' '}
+        <Link component={RouterLink} to={`/outings/${doc.id}/brief`}>
+          brief
+        </Link>{' '}
+        first.
+      </Typography>
+    );
+  return (
+    <Box
+      sx={{
+        maxWidth: 520,
+        mx: 'auto',
+        display: 'flex',
+        flexDirection: 'column',
+        minHeight: { xs: 'calc(100dvh - 32px)', sm: 620 },
+      }}
+    >
+      <TopLine />
+      <TallyStrokes counted={assessment.tallies.walkRound.counted} of={steps.length} size={17} bare />
+      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', mt: 0.5 }}>
+        <Typography color="textSecondary" role="status">
+          {view.at === 'step' && step
+            ? `${phaseNames[step.phase]} · step ${index + 1} of ${steps.length}`
+            : `${answered} of ${steps.length} ${plural(steps.length, 'step')} answered`}
+        </Typography>
+        <Button
+          onClick={() => setView(view.at === 'list' ? { at: 'step', index: Math.max(0, firstOpen) } : { at: 'list' })}
+        >
+          {view.at === 'list' ? 'Back to the steps' : 'All steps'}
+        </Button>
+      </Box>
+      {view.at === 'list' && (
+        <StepList onOpen={(to) => setView({ at: 'step', index: to })} onGate={() => setView({ at: 'gate' })} />
+      )}
+      {view.at === 'gate' && (
+        <GateView onOpen={(to) => setView({ at: 'step', index: to })} onSigned={() => setResigning(false)} />
+      )}
+      {view.at === 'step' && step && (
+        <StepView
+          key={step.id}
+          step={step}
+          onAnswer={(verdict) => walk.answer(step.id, verdict)}
+          onGo={(by) => go(index + by)}
+        />
+      )}
+      {(walk.unsent > 0 || walk.refused) && (
+        <Typography
+          variant="caption"
+          role="status"
+          color={walk.refused ? 'error' : 'textSecondary'}
+          sx={{ textAlign: 'center' }}
+        >
+          {walk.refused ?? `${walk.unsent} ${plural(walk.unsent, 'answer')} kept on this device, not yet on the server`}
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+/** The way back, the light, and the time at the water. */
+function TopLine() {
+  const { doc, looked, now } = useDesk();
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', mb: 0.5 }}>
+      <Link
+        component={RouterLink}
+        to={`/outings/${doc.id}/kit`}
+        noWrap
+        color="textSecondary"
+        sx={{ display: { sm: 'none' }, py: 1.5, maxWidth: 210 }}
+      >
+        ‹ {doc.title}
+      </Link>
+      <HalfLight />
+      <Typography color="textSecondary">{clockAt(now, looked.water?.timeZone ?? 'local')}</Typography>
+    </Box>
+  );
+}
+
+/** Red on black, to spare night eyes; pressed again, the theme that was before. */
+function HalfLight() {
+  const { name, toggleHalfLight } = useThemeChoice();
+  const on = name === 'half-light';
+  return (
+    <Button aria-pressed={on} onClick={toggleHalfLight} sx={{ mx: 'auto' }}>
+      {on ? 'Full light' : 'Half-light'}
+    </Button>
+  );
+}

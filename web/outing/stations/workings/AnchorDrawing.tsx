@@ -1,0 +1,78 @@
+import Box from '@mui/material/Box';
+import { useTheme } from '@mui/material/styles';
+import type { AnchorHour } from '#core/holding/anchorSheet';
+import { figure } from '#core/units/words';
+import { useWidth } from '../../../ui/timeAxis';
+
+interface Props {
+  at: AnchorHour;
+  anchor: string;
+  rodeM: number;
+  attachM: number;
+  buoyed: boolean;
+}
+
+/** Depth, rode and boat to one scale; the rode is the straight line that the sum uses, not the curve that it is. */
+export function AnchorDrawing({ at: { hour, sum }, anchor, rodeM, attachM, buoyed }: Props) {
+  const { inks } = useTheme();
+  const [ref, width] = useWidth<HTMLDivElement>(640);
+  const vertical = hour.depthM + attachM;
+  const out = Math.min(rodeM, sum.scope * vertical);
+  const reach = Math.sqrt(Math.max(0, out * out - vertical * vertical));
+  const scale = Math.min((width - 130) / (reach + 5), 150 / Math.max(vertical, 1));
+  const water = 52;
+  const bottom = water + hour.depthM * scale;
+  const boat = { x: 64, y: water - attachM * scale };
+  const end = sum.scope < 1 ? { x: boat.x, y: boat.y + rodeM * scale } : { x: boat.x + reach * scale, y: bottom };
+  const height = bottom + 46;
+  const hull = Math.max(34, 3.9 * scale);
+  const words = `Boat at anchor in ${figure(hour.depthM)} m of water on ${figure(out)} m of rode, scope ${figure(sum.scope)}; one scale for depth and rode`;
+  return (
+    <Box ref={ref} sx={{ mb: 2, borderBottom: 1, borderColor: 'text.primary' }}>
+      <svg width="100%" height={height} role="img" aria-label={words} fill="none" style={{ display: 'block' }}>
+        <rect
+          x={0}
+          y={bottom}
+          width={width}
+          height={height - bottom}
+          fill={`color-mix(in srgb, ${inks.ochre} 16%, ${inks.paper})`}
+        />
+        <path d={`M0 ${bottom}H${width}`} stroke={inks.ink} />
+        <path d={`M0 ${water}H${width}`} stroke={inks.tide} strokeWidth={2} />
+        {hour.tideM > 0 && (
+          <>
+            <path d={`M0 ${water + hour.tideM * scale}H${width}`} stroke={inks.tide} strokeDasharray="4 5" />
+            <text x={width - 6} y={water + hour.tideM * scale + 14} fontSize={12} fill={inks.tide} textAnchor="end">
+              chart datum, {figure(hour.tideM)} m of tide over it
+            </text>
+          </>
+        )}
+        <path
+          d={`M${boat.x - hull} ${water - 9}Q${boat.x - hull + 6} ${water + 6} ${boat.x - hull * 0.5} ${water + 6}Q${boat.x - 6} ${water + 6} ${boat.x} ${boat.y}Z`}
+          stroke={inks.ink}
+          strokeWidth={1.8}
+          fill={inks.paper}
+        />
+        <path d={`M${boat.x} ${boat.y}L${end.x} ${end.y}`} stroke={inks.ink} strokeWidth={1.8} />
+        {buoyed && <circle cx={boat.x + 7} cy={boat.y + 3} r={5} fill={inks.clay} />}
+        <path d={`M${end.x - 9} ${end.y - 4}l9 4l-3 9M${end.x} ${end.y}l9 3`} stroke={inks.ink} strokeWidth={2} />
+        <text x={width / 2} y={22} fontSize={14} fontWeight={700} fill={inks.ink} textAnchor="middle">
+          {figure(out)} m of rode, scope {figure(sum.scope)}
+        </text>
+        <path d={`M18 ${water + 3}V${bottom - 3}`} stroke={inks.slate} />
+        <text x={24} y={(water + bottom) / 2 + 4} fontSize={12} fill={inks.slate}>
+          {figure(hour.depthM)} m
+        </text>
+        <text
+          x={Math.min(end.x, width - 8)}
+          y={bottom + 30}
+          fontSize={12}
+          fill={inks.slate}
+          textAnchor={end.x > width / 2 ? 'end' : 'start'}
+        >
+          {anchor}
+        </text>
+      </svg>
+    </Box>
+  );
+}

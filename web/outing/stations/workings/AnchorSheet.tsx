@@ -1,0 +1,264 @@
+import Box from '@mui/material/Box';
+import { useState } from 'react';
+import { shutWhy } from '#core/judgement/phraseWorkings';
+import { HOLDING, scopeShare, surge } from '#core/holding/anchor';
+import {
+  type AnchorHour,
+  LEAST_MARGIN,
+  LEAST_SCOPE,
+  anchorGear,
+  anchorHours,
+  anchorOf,
+} from '#core/holding/anchorSheet';
+import { pole } from '#core/holding/pole';
+import { bottoms, alignments } from '#core/vocabulary/holding';
+import { AIR_DENSITY, FRESH_WATER, G, SALT_WATER, STEEL } from '#core/units/constants';
+import { figure, mass } from '#core/units/words';
+import { WaterChart } from '../../../ui/WaterChart';
+import { AnchorDrawing } from './AnchorDrawing';
+import { Answer, Figures, HourMarks, InPlace, Nothing, Pick, Sheet, Sum } from './parts';
+import { swingCircle } from './swing';
+import { useTrial } from './trialContext';
+import { screenOnly } from '../../../ui/screenOnly';
+import { Term } from '../../../ui/Term';
+
+const may = { yes: 'yes', 'with care': 'care', no: 'no' } as const;
+
+/** Whether to anchor, on what, and at which hours. */
+export function AnchorSheet() {
+  const { looked, e, outing, references, attempt } = useTrial();
+  const { craft, area, water } = looked;
+  const owned = references.items.filter((item) => anchorOf(item) !== null && item.condition === 'good');
+  const aboard = looked.aboard.find(({ item }) => anchorOf(item) !== null)?.item;
+  const [chosenId, setChosenId] = useState<string | null>(null);
+  const [clock, setClock] = useState<string | null>(null);
+  const item = owned.find((one) => one.id === chosenId) ?? aboard ?? owned[0];
+  if (!craft || !area || !water || e.spot.length === 0)
+    return (
+      <Nothing>Say in the brief which boat, which place and which hours. The anchor is worked out from there.</Nothing>
+    );
+  if (!item) return <Nothing>No anchor is owned. A pole or a drogue is another way to hold or slow the boat.</Nothing>;
+  const { workings } = outing;
+  const hours = anchorHours(item, e.spot, craft, looked, workings);
+  const hardest = hours.reduce((a, b) => (b.sum.loadN > a.sum.loadN ? b : a));
+  const at = hours.find(({ hour }) => hour.clock === clock) ?? hardest;
+  const ground = anchorOf(item);
+  if (!ground) return null;
+  const { sum, hour } = at;
+  const density = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const beam = workings.alignment === 'beam';
+  const k = craft.powerW / craft.cruiseMps ** 3;
+  const factor = ground.holdK ?? HOLDING[ground.type][area.bottom];
+  const gear = anchorGear(item, looked);
+  const level = at.leave.may === 'no' ? 'stop' : sum.margin !== null && sum.margin < LEAST_MARGIN ? 'mind' : null;
+  const compared = owned.map((one) => ({
+    one,
+    at: sameHour(anchorHours(one, e.spot, craft, looked, workings), hour.clock),
+  }));
+  const poles = references.items.filter((one) => one.kind === 'stake-pole' || one.kind === 'short-pole');
+  return (
+    <Sheet
+      title={`Anchor at ${area.name}`}
+      facts={
+        <>
+          at{' '}
+          <Pick
+            label="Hour"
+            value={hour.clock}
+            options={hours.map((one) => ({ value: one.hour.clock, name: one.hour.clock }))}
+            onPick={setClock}
+          />
+          {' · on '}
+          <Pick
+            label="Bottom"
+            value={area.bottom}
+            options={bottoms.map((value) => ({ value, name: value }))}
+            onPick={(value) => attempt({ on: 'area', field: 'bottom', value })}
+          />
+          {' · '}
+          <Pick
+            label="Anchor"
+            value={item.id}
+            options={owned.map((one) => ({ value: one.id, name: one.name }))}
+            onPick={setChosenId}
+          />
+          {' · led to the '}
+          <Pick
+            label="Led to"
+            value={workings.alignment}
+            options={alignments.map((value) => ({ value, name: value }))}
+            onPick={(value) => attempt({ on: 'workings', field: 'alignment', value })}
+          />
+        </>
+      }
+    >
+      <AnchorDrawing
+        at={at}
+        anchor={item.name}
+        rodeM={ground.rodeM}
+        attachM={workings.attachHeightM}
+        buoyed={gear.buoyed}
+      />
+      <Sum name="depth" result={`${figure(hour.depthM)} m`}>
+        <InPlace
+          label="Depth at chart datum"
+          value={area.depthM}
+          unit="m"
+          change={(value) => ({ on: 'area', field: 'depthM', value })}
+        />{' '}
+        + tide {figure(hour.tideM)} m
+      </Sum>
+      <Sum name="load" result={`${figure(sum.loadN)} N`} thumb>
+        {beam
+          ? `(½ × ${density} × ${figure(craft.lateralWaterM2, 2)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.lateralAirM2, 2)} × ${figure(hour.windMps)}²)`
+          : `(${figure(k)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.windageM2, 2)} × ${figure(hour.windMps)}²)`}{' '}
+        × <Term id="surge" /> {figure(surge(hour.hsM, workings.surgeHsM), 2)} (1 + {figure(hour.hsM, 2)} m ÷{' '}
+        <InPlace
+          label="Wave that doubles the pull"
+          value={workings.surgeHsM}
+          unit="m"
+          change={(value) => ({ on: 'workings', field: 'surgeHsM', value })}
+        />
+        , at most 2.5)
+      </Sum>
+      <Sum name={<Term id="scope" />} result={figure(sum.scope)}>
+        <InPlace
+          label="Rode"
+          value={ground.rodeM}
+          unit="m"
+          change={(value) => ({ on: 'item', itemId: item.id, field: 'rodeM', value })}
+        />{' '}
+        ÷ ({figure(hour.depthM)} +{' '}
+        <InPlace
+          label="Height of the rode above the water"
+          value={workings.attachHeightM}
+          unit="m"
+          change={(value) => ({ on: 'workings', field: 'attachHeightM', value })}
+        />
+        ), at most {sum.scopeTarget}
+      </Sum>
+      <Sum name="holding" result={`${figure(sum.holdingN, 0)} N`} thumb>
+        <InPlace
+          label="Mass of the anchor alone"
+          value={ground.massKg}
+          unit="kg"
+          change={(value) => ({ on: 'item', itemId: item.id, field: 'groundKg', value })}
+        />{' '}
+        × {figure((1 - density / STEEL) * G, 2)} N/kg ×{' '}
+        <InPlace
+          label="Holding factor"
+          value={factor}
+          unit=""
+          change={(value) => ({ on: 'item', itemId: item.id, field: 'holdK', value })}
+        />{' '}
+        (<Term id="holdingFactor" />) for a {ground.type} on {area.bottom} × {figure(scopeShare(sum.scope), 2)} at that
+        scope
+      </Sum>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 4, mt: 2, mb: 2 }}>
+        <Answer
+          of="holds, over the load"
+          value={sum.margin === null ? 'no load' : `${figure(sum.margin)} ×`}
+          limit={
+            at.leave.may === 'no'
+              ? `Not at ${hour.clock}, in ${figure(hour.streamMps, 2)} m/s. ${shutWhy[at.leave.why]}`
+              : `wanted: at least ${LEAST_MARGIN}, scope ${LEAST_SCOPE}`
+          }
+          level={level}
+        />
+        <HourMarks
+          label="by the half hour"
+          hours={hours.map((one) => ({ clock: one.hour.clock, state: may[one.leave.may] }))}
+        />
+      </Box>
+      <Sum
+        name="pull down at the boat"
+        result={sum.downPullN === null ? 'straight down' : `${figure(sum.downPullN)} N`}
+      >
+        {figure(sum.loadN)} N × tan {figure(sum.rodeAngleDeg, 0)}°
+      </Sum>
+      <Sum
+        name="the bow goes down by about"
+        result={sinkWords(sum.downPullN, craft.lengthM, craft.beamM, density)}
+        thumb
+      >
+        {sum.downPullN === null
+          ? 'the rode hangs straight down'
+          : `${figure(sum.downPullN)} N ÷ (${density} × 9.81 × ${figure(craft.lengthM)} × ${figure(craft.beamM, 2)} × 0.2)`}
+      </Sum>
+      <Sum name={<Term id="swing" />} result={`${figure(sum.swingRadiusM)} m`}>
+        √(({figure(sum.scope)} × {figure(hour.depthM + workings.attachHeightM)})² −{' '}
+        {figure(hour.depthM + workings.attachHeightM)}²)
+      </Sum>
+      <Box {...screenOnly} sx={{ mt: 2 }}>
+        <WaterChart
+          water={water}
+          height={220}
+          label={`The swing round the anchor, ${figure(sum.swingRadiusM)} m`}
+          around={{ place: area, radiusM: Math.max(60, sum.swingRadiusM * 2.5) }}
+          lines={[{ points: swingCircle(area, sum.swingRadiusM), dashed: false, bare: true, name: 'swing' }]}
+        />
+      </Box>
+      <Figures
+        name="Every anchor owned, at this hour"
+        open
+        heads={['Anchor', 'Rode, m', 'Scope', 'Holds, N', 'Over the load', 'Mass']}
+        rows={compared.map(({ one, at: then }) => [
+          one.name,
+          figure(anchorOf(one)?.rodeM ?? 0),
+          figure(then.sum.scope),
+          figure(then.sum.holdingN, 0),
+          then.sum.margin === null ? 'no load' : `${figure(then.sum.margin)} ×`,
+          mass(one.massKg),
+        ])}
+      />
+      <Figures
+        name="The half hours"
+        heads={['Time', 'Depth, m', 'Stream, m/s', 'Wind, m/s', 'Load, N', 'Over the load', 'May']}
+        rows={hours.map((one) => [
+          one.hour.clock,
+          figure(one.hour.depthM),
+          figure(one.hour.streamMps, 2),
+          figure(one.hour.windMps),
+          figure(one.sum.loadN),
+          one.sum.margin === null ? 'no load' : figure(one.sum.margin),
+          one.leave.may,
+        ])}
+      />
+      {poles.length > 0 && (
+        <Figures
+          name="Poles instead"
+          heads={['Pole', 'Length, m', 'Wanted, m', 'Bottom', 'Stream', 'May']}
+          rows={poles.map((one) => {
+            const then = pole({
+              poleM: one.attributes.lengthM ?? 0,
+              depthM: hour.depthM,
+              tideRiseM: 0,
+              bottom: area.bottom,
+              streamMps: hour.streamMps,
+            });
+            return [
+              one.name,
+              figure(one.attributes.lengthM ?? 0),
+              figure(then.neededM),
+              then.bottomHolds ? 'holds' : 'does not hold',
+              then.streamAllows ? 'under 0.5 m/s' : 'too hard',
+              then.allowed ? 'yes' : 'no',
+            ];
+          })}
+        />
+      )}
+    </Sheet>
+  );
+}
+
+function sameHour(hours: readonly AnchorHour[], clock: string): AnchorHour {
+  const found = hours.find(({ hour }) => hour.clock === clock) ?? hours[0];
+  if (!found) throw new Error('An anchor has the hours of the place.');
+  return found;
+}
+
+/** A pull at the end sinks the end by several times what it sinks the whole: a fifth of the deck's area carries it. */
+function sinkWords(downN: number | null, lengthM: number, beamM: number, density: number): string {
+  if (downN === null) return 'not to be said';
+  return `${figure((downN / (density * G * lengthM * beamM * 0.2)) * 100)} cm`;
+}

@@ -1,0 +1,190 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { drift } from '#core/holding/drift';
+import { AIR_DENSITY, FRESH_WATER, SALT_WATER } from '#core/units/constants';
+import { clockAt } from '#core/units/time';
+import { figure } from '#core/units/words';
+import { type Drifted, driftPath, groundDrift } from '#core/holding/driftPath';
+import { bearingOf, speedOf } from '#core/environment/flow';
+import type { Flow } from '#core/environment/flow';
+import { WaterChart } from '../../../ui/WaterChart';
+import { HourChart } from './HourChart';
+import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
+import { useTrial } from './trialContext';
+import { screenOnly } from '../../../ui/screenOnly';
+import { Term } from '../../../ui/Term';
+
+/** How fast the boat leaves the mark, with and without each drogue. */
+export function DriftSheet() {
+  const { looked, e, outing, references } = useTrial();
+  const { craft, water, area } = looked;
+  const [first] = e.spot;
+  if (!craft || !water || !area || !first)
+    return (
+      <Nothing>Say in the brief which boat, which place and which hours. The drift is worked out from there.</Nothing>
+    );
+  const waterDensity = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const target = outing.workings.targetDriftMps;
+  const drogues = references.items.flatMap((item) =>
+    item.attributes.drogueM !== undefined && item.condition === 'good'
+      ? [{ item, mouthM: item.attributes.drogueM }]
+      : [],
+  );
+  const cd = outing.workings.drogueCd;
+  const at = (windMps: number, mouthM: number | null) =>
+    drift({
+      windMps,
+      lateralAirM2: craft.lateralAirM2,
+      lateralWaterM2: craft.lateralWaterM2,
+      drogue: mouthM === null ? null : { diameterM: mouthM, cd },
+      targetMps: target,
+      waterDensity,
+    });
+  const windiest = e.spot.reduce((a, b) => (b.windMps > a.windMps ? b : a));
+  // A drogue of no size: what it would have to be is asked by the same coefficient.
+  const most = at(windiest.windMps, 0);
+  const r = Math.sqrt((AIR_DENSITY * craft.lateralAirM2) / (waterDensity * craft.lateralWaterM2));
+  const wanted = most.diameterForTargetM ?? 0;
+  const widest = drogues.length > 0 ? Math.max(...drogues.map((one) => one.mouthM)) : null;
+  const bare = driftPath(area, e.spot, water.chart, (hour) => at(hour.windMps, null).withoutDrogueMps);
+  const slowed =
+    widest === null ? null : driftPath(area, e.spot, water.chart, (hour) => at(hour.windMps, widest).driftMps ?? 0);
+  const ashore = ({ ashoreAt }: Drifted) =>
+    ashoreAt === null
+      ? 'it comes to no shore in these hours'
+      : `it comes ashore about ${clockAt(ashoreAt, water.timeZone)}`;
+  const lines = [
+    { name: 'no drogue', unit: 'm/s', values: e.spot.map((hour) => at(hour.windMps, null).withoutDrogueMps) },
+    ...drogues.slice(0, 3).map(({ item, mouthM }) => ({
+      name: item.name,
+      unit: 'm/s',
+      dashed: true,
+      values: e.spot.map((hour) => at(hour.windMps, mouthM).driftMps ?? 0),
+    })),
+  ];
+  return (
+    <Sheet
+      title={`Drift over ${area.name}`}
+      facts={`through the water, by the wind; at its windiest, ${windiest.clock}, ${figure(windiest.windMps)} m/s`}
+    >
+      <Sum name="r" result={figure(r, 4)}>
+        √({AIR_DENSITY} ×{' '}
+        <InPlace
+          label="Side to the wind"
+          value={craft.lateralAirM2}
+          unit="m²"
+          change={(value) => ({ on: 'craft', field: 'lateralAirM2', value })}
+        />{' '}
+        ÷ ({waterDensity} ×{' '}
+        <InPlace
+          label="Side to the water"
+          value={craft.lateralWaterM2}
+          unit="m²"
+          change={(value) => ({ on: 'craft', field: 'lateralWaterM2', value })}
+        />
+        ))
+      </Sum>
+      <Sum
+        name={
+          <>
+            drift without a <Term id="drogue" />
+          </>
+        }
+        result={`${figure(most.withoutDrogueMps, 3)} m/s`}
+        thumb
+      >
+        {figure(windiest.windMps)} m/s × r ÷ (1 + r)
+      </Sum>
+      {drogues.map(({ item, mouthM }) => {
+        const sum = at(windiest.windMps, mouthM);
+        return (
+          <Sum
+            key={item.id}
+            name={`with ${item.name}`}
+            result={`${figure(sum.driftMps ?? 0, 3)} m/s, pulling ${figure(sum.drogueForceN ?? 0)} N`}
+            thumb
+          >
+            <InPlace
+              label="Drag coefficient of a drogue"
+              value={cd}
+              unit=""
+              change={(value) => ({ on: 'workings', field: 'drogueCd', value })}
+            />{' '}
+            × π ×{' '}
+            <InPlace
+              label={`Mouth of ${item.name}`}
+              value={mouthM}
+              unit="m"
+              change={(value) => ({ on: 'item', itemId: item.id, field: 'drogueM', value })}
+            />
+            ² ÷ 4 more to the water
+          </Sum>
+        );
+      })}
+      <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', my: 2 }}>
+        <Answer
+          of="a mouth that gives the drift wanted"
+          value={wanted === 0 ? 'none' : `${figure(wanted, 2)} m`}
+          limit={wanted === 0 ? 'it is slow enough without' : `for ${figure(target, 2)} m/s at the windiest`}
+          level={null}
+        />
+        <Box sx={{ pt: 2 }}>
+          wanted:{' '}
+          <InPlace
+            label="Drift wanted"
+            value={target}
+            unit="m/s"
+            change={(value) => ({ on: 'workings', field: 'targetDriftMps', value })}
+          />
+        </Box>
+      </Box>
+      <HourChart
+        clocks={e.spot.map((hour) => hour.clock)}
+        lines={lines}
+        limit={{ value: target, name: 'wanted' }}
+        label="Drift by the hour, without and with each drogue; the same figures stand in the table"
+      />
+      <Box {...screenOnly}>
+        <WaterChart
+          water={water}
+          height={220}
+          label="The way of a boat left to drift from the mark, with the stream: without a drogue, and dashed with the widest"
+          around={{ place: area, radiusM: 900 }}
+          lines={[
+            { points: bare.points, dashed: false, name: 'no drogue' },
+            ...(slowed === null ? [] : [{ points: slowed.points, dashed: true, name: 'widest' }]),
+          ]}
+        />
+        <Typography variant="caption" color="textSecondary" component="p">
+          Left to drift from the mark, a ring each half hour{slowed ? '; dashed with the widest drogue' : ''}.{' '}
+          {water.chart.features.length === 0
+            ? 'No shore is drawn on this chart.'
+            : [`Without a drogue ${ashore(bare)}`, ...(slowed ? [`with the widest ${ashore(slowed)}`] : [])].join(
+                ', ',
+              ) + '. An estimate.'}
+        </Typography>
+      </Box>
+      <Figures
+        name="Drift by the half hour"
+        heads={[
+          'Time',
+          'Wind, m/s',
+          ...lines.map((line) => `${line.name}, m/s`),
+          'Stream, m/s',
+          'Over the ground in an hour, without',
+        ]}
+        rows={e.spot.map((hour, i) => [
+          hour.clock,
+          figure(hour.windMps),
+          ...lines.map((line) => figure(line.values[i] ?? 0, 2)),
+          figure(hour.streamMps, 2),
+          overGround(groundDrift(hour, lines[0]?.values[i] ?? 0)),
+        ])}
+      />
+    </Sheet>
+  );
+}
+
+function overGround(flow: Flow): string {
+  return `${figure(speedOf(flow) * 3600, 0)} m toward ${figure(bearingOf(flow), 0)}°`;
+}

@@ -1,0 +1,19 @@
+import { createContext, use } from 'react';
+import type { Exposures } from '#core/exposures/exposures';
+import type { Change, Tried } from '#core/editing/trial';
+import type { Looked } from '#core/documents/references';
+
+/** The outing as it is with what is being tried, and the way to try more. */
+export interface Trial extends Tried {
+  looked: Looked;
+  e: Exposures;
+  changes: readonly Change[];
+  /** Tries a number; the reason why not, or null. */
+  attempt: (change: Change) => string | null;
+}
+export const TrialContext = createContext<Trial | null>(null);
+export function useTrial(): Trial {
+  const trial = use(TrialContext);
+  if (!trial) throw new Error('No sheet is open here.');
+  return trial;
+}

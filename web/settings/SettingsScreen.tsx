@@ -1,0 +1,163 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Link as RouterLink } from 'react-router';
+import { practice, schoolIds } from '#core/needs/practice';
+import { usualSchools } from '#core/editing/usualSchools';
+import { type Angler, anglerSchema } from '#core/documents/angler';
+import { ApiError, type Kept } from '../app/api';
+import { type ThemeName, themeNames } from '../app/palettes';
+import { useThemeChoice } from '../app/themeChoice';
+import { Loaded } from '../ui/Loaded';
+import { Page } from '../ui/Page';
+import { useSay } from '../ui/Spoken';
+import { FormChoice, FormNumber, FormSwitch, FormText, asOptions } from '../ui/fields';
+import { useDocuments, useKept } from '../documents/queries';
+
+const themeWords: Record<ThemeName, string> = {
+  paper: 'Paper, for the table',
+  dark: 'Dark, for the evening',
+  'half-light': 'Half-light, red on black, to spare night eyes',
+};
+
+const fresh: Angler = {
+  format: 'angler/1',
+  id: 'me',
+  name: '',
+  massKg: 80,
+  heightM: 1.75,
+  hand: 'right',
+  swims: 'well',
+  experience: 'new',
+  reentryPractised: false,
+  clearSide: 'right',
+  limits: { windMps: 6, gustMps: 8, breakerM: 0.4 },
+  schools: usualSchools,
+  contact: { name: '', phone: '' },
+};
+
+/** Settled here: who goes, with what limits, and how the screen looks. What would annoy: limits set by somebody else. */
+export function SettingsScreen() {
+  const { data, error } = useKept();
+  const { name, choose } = useThemeChoice();
+  return (
+    <Page title="Settings" lead="You, your limits, and the light you read in.">
+      <Typography variant="h2" id="theme-heading" sx={{ mb: 1 }}>
+        Light
+      </Typography>
+      <RadioGroup
+        aria-labelledby="theme-heading"
+        value={name}
+        onChange={(_, value) => choose(value as ThemeName)}
+        sx={{ mb: 3 }}
+      >
+        {themeNames.map((theme) => (
+          <FormControlLabel key={theme} value={theme} control={<Radio />} label={themeWords[theme]} />
+        ))}
+      </RadioGroup>
+      <Typography variant="h2" sx={{ mb: 2 }}>
+        You
+      </Typography>
+      <Loaded data={data} error={error}>
+        {({ anglers }) => <Profile key={anglers[0]?.version ?? 0} kept={anglers[0] ?? null} />}
+      </Loaded>
+    </Page>
+  );
+}
+
+function Profile({ kept }: { kept: Kept<Angler> | null }) {
+  const say = useSay();
+  const documents = useDocuments('anglers');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const { control, handleSubmit, formState } = useForm<Angler>({
+    defaultValues: kept?.doc ?? fresh,
+    resolver: zodResolver(anglerSchema),
+    mode: 'onTouched',
+  });
+  const save = async (doc: Angler) => {
+    setTrouble(null);
+    try {
+      await (kept ? documents.put(doc, kept.version) : documents.create(doc));
+      say('Your profile is kept. Every outing is judged by it from now on.');
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      setTrouble(error.message);
+    }
+  };
+  const grid = {
+    display: 'grid',
+    gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', md: '1fr 1fr 1fr' },
+    gap: 2,
+    maxWidth: 900,
+  };
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={(event) => void handleSubmit(save)(event)}
+      sx={{ display: 'grid', gap: 3 }}
+    >
+      {!kept && <Typography>No profile yet. Nothing can be judged without one.</Typography>}
+      {trouble && (
+        <Alert severity="warning" variant="outlined">
+          {trouble}
+        </Alert>
+      )}
+      <Box sx={grid}>
+        <FormText control={control} name="name" label="Name" />
+        <FormNumber control={control} name="massKg" label="Mass, dressed" unit="kg" />
+        <FormNumber control={control} name="heightM" label="Height" unit="m" />
+        <FormChoice control={control} name="hand" label="Stronger hand" options={asOptions(['right', 'left'])} />
+        <FormChoice control={control} name="clearSide" label="Side kept clear" options={asOptions(['right', 'left'])} />
+        <FormChoice control={control} name="swims" label="Swims" options={asOptions(['well', 'a little', 'not'])} />
+        <FormChoice
+          control={control}
+          name="experience"
+          label="Experience"
+          options={asOptions(['new', 'some', 'experienced'])}
+        />
+        <FormSwitch control={control} name="reentryPractised" label="I have practised getting back in" />
+      </Box>
+      <Typography variant="h3">Your own limits</Typography>
+      <Box sx={grid}>
+        <FormNumber control={control} name="limits.windMps" label="Wind" unit="m/s" />
+        <FormNumber control={control} name="limits.gustMps" label="Gusts" unit="m/s" />
+        <FormNumber control={control} name="limits.breakerM" label="Breakers at the launch" unit="m" />
+      </Box>
+      <Typography variant="h3">Your school, where practice differs</Typography>
+      <Typography variant="body2" color="textSecondary">
+        Both sides of each are sound. What you choose here is proposed first; it never lowers what must be aboard.{' '}
+        <Link component={RouterLink} to="/reference/practice">
+          What each side says
+        </Link>
+      </Typography>
+      <Box sx={grid}>
+        {schoolIds.map((id) => (
+          <FormChoice
+            key={id}
+            control={control}
+            name={`schools.${id}`}
+            label={practice[id].question}
+            options={asOptions(anglerSchema.shape.schools.shape[id].options)}
+          />
+        ))}
+      </Box>
+      <Typography variant="h3">Person ashore</Typography>
+      <Box sx={grid}>
+        <FormText control={control} name="contact.name" label="Their name" />
+        <FormText control={control} name="contact.phone" label="Their number" type="tel" />
+      </Box>
+      <Button variant="contained" type="submit" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
+        Keep
+      </Button>
+    </Box>
+  );
+}
