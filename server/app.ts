@@ -10,10 +10,15 @@ import { z } from 'zod';
 import { calcRoutes } from './calc/routes';
 import type { Database } from './storage/open';
 import { outingRoutes } from './outings/routes';
+import { libraryOf } from './documents/library';
+import { pictureRoutes } from './documents/pictureRoutes';
+import { setAsideRoutes } from './documents/setAsideRoutes';
+import { type Serving, guard } from './http/guard';
 import { InvalidInput, handleErrors } from './http/problem';
 import { referenceRoutes } from './documents/referenceRoutes';
 import { stationRoutes } from './station/routes';
 import { stores } from './documents/stores';
+import { summariesOf } from './outings/summaries';
 import { walkRoutes } from './walkround/routes';
 import { walkStore } from './walkround/store';
 
@@ -24,11 +29,12 @@ export interface AppParts {
   /** Folder of the built web app; null: the API alone. */
   webRoot: string | null;
   log: boolean;
+  serving?: Serving;
 }
 
 const BODY_LIMIT = 2 * 1024 * 1024;
 
-export async function buildApp({ db, now, webRoot, log }: AppParts): Promise<FastifyInstance> {
+export async function buildApp({ db, now, webRoot, log, serving = { names: [] } }: AppParts): Promise<FastifyInstance> {
   const app = Fastify({
     logger: log ? { level: 'warn' } : false,
     bodyLimit: BODY_LIMIT,
@@ -40,6 +46,12 @@ export async function buildApp({ db, now, webRoot, log }: AppParts): Promise<Fas
   });
   app.setSerializerCompiler(serializerCompiler);
   handleErrors(app);
+  guard(app, serving);
+  // What the browser's clock says is compared with this one.
+  app.addHook('onSend', (_request, reply, _payload, done) => {
+    reply.header('x-tally-now', String(now()));
+    done();
+  });
   await app.register(helmet, {
     contentSecurityPolicy: {
       directives: {
@@ -53,7 +65,8 @@ export async function buildApp({ db, now, webRoot, log }: AppParts): Promise<Fas
     },
     strictTransportSecurity: false,
   });
-  await app.register(compress, { threshold: 1024 });
+  // Quick rather than small: most of it goes no farther than this machine.
+  await app.register(compress, { threshold: 1024, encodings: ['gzip'], zlibOptions: { level: 1 } });
   await app.register(swagger, {
     openapi: {
       info: {
@@ -67,14 +80,17 @@ export async function buildApp({ db, now, webRoot, log }: AppParts): Promise<Fas
   await app.register(swaggerUi, { routePrefix: '/api/docs' });
 
   const from = stores(db);
-  const walks = walkStore(db);
+  const library = libraryOf(db);
+  const summaries = summariesOf(db, library, walkStore(db), now);
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean(), now: z.string() }) } } }, () => ({
     ok: true,
     now: new Date(now()).toISOString(),
   }));
-  referenceRoutes(app, from);
-  outingRoutes(app, from, walks, now);
-  walkRoutes(app, from, walks, now);
+  referenceRoutes(app, from, library);
+  setAsideRoutes(app, db);
+  pictureRoutes(app, db);
+  outingRoutes(app, from, library, summaries);
+  walkRoutes(app, db, from, library, now);
   calcRoutes(app);
   stationRoutes(app, from, now);
   if (webRoot !== null && existsSync(webRoot)) await serveWeb(app, webRoot);

@@ -31,11 +31,11 @@ beforeAll(async () => {
   );
   const references = (await test.app.inject({ url: '/api/references' })).json();
   sound = {
-    '/api/anglers': references.anglers[0],
-    '/api/craft': references.craft[0],
-    '/api/items': references.items[0],
-    '/api/waters': references.waters[0],
-    '/api/rule-packs': references.rulePacks[0],
+    '/api/anglers': references.anglers.changed[0],
+    '/api/craft': references.craft.changed[0],
+    '/api/items': references.items.changed[0],
+    '/api/waters': references.waters.changed[0],
+    '/api/rule-packs': references.rulePacks.changed[0],
     '/api/outings': (await test.app.inject({ url: '/api/outings/pollack-long-grey' })).json(),
   };
 });

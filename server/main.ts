@@ -6,6 +6,7 @@ import { lockData } from './storage/dataLock';
 import { type OpenDatabase, openEmbedded, openServer } from './storage/open';
 import { loadDemo } from './storage/demo';
 import { PlainError, systemCode } from './http/plainError';
+import { causeOf } from './storage/trouble';
 import { type Settings, readSettings } from './settings';
 
 /** The project's folder, found from the source as well as from the bundle. */
@@ -20,10 +21,7 @@ async function openDatabase(settings: Settings, migrations: string): Promise<Ope
     try {
       return { ...(await openServer(settings.databaseUrl, migrations)), unlock: () => undefined };
     } catch (error) {
-      throw new PlainError(
-        'database',
-        `The database at DATABASE_URL cannot be opened (${systemCode(error) ?? (error instanceof Error ? error.message : 'no reason given')}).`,
-      );
+      throw new PlainError('database', `The database at DATABASE_URL cannot be opened: ${causeOf(error)}.`);
     }
   }
   const unlock = lockData(settings.data);
@@ -31,10 +29,8 @@ async function openDatabase(settings: Settings, migrations: string): Promise<Ope
     return { ...(await openEmbedded({ folder: join(settings.data, 'db') }, migrations)), unlock };
   } catch (error) {
     unlock();
-    throw new PlainError(
-      'database',
-      `The data in ${settings.data} cannot be opened (${error instanceof Error ? error.message : 'no reason given'}).`,
-    );
+    if (error instanceof PlainError) throw error;
+    throw new PlainError('database', `The data in ${settings.data} cannot be opened: ${causeOf(error)}.`);
   }
 }
 
@@ -47,7 +43,7 @@ async function main(): Promise<void> {
   const { db, close, unlock } = await openDatabase(settings, join(root, 'server/storage/migrations'));
   const now = () => Date.now();
   if (settings.demo && (await loadDemo(db, now()))) console.log('The database was empty: the demo data is in it now.');
-  const app = await buildApp({ db, now, webRoot: join(root, 'dist/web'), log: true });
+  const app = await buildApp({ db, now, webRoot: join(root, 'dist/web'), log: true, serving: settings });
   const stop = async () => {
     // What is being answered is answered; a browser also keeps connections open that say nothing, and those are not waited for.
     const cut = setTimeout(() => app.server.closeAllConnections(), GRACE_MS);

@@ -8,15 +8,31 @@ export interface Settings {
   data: string;
   databaseUrl: string | null;
   demo: boolean;
+  /** Names to answer to beside the loopback ones; '*': any. */
+  names: readonly string[];
 }
 
-/** Reads HOST, PORT, TALLY_DATA, DATABASE_URL and TALLY_DEMO; a bad one is a plain error. */
+const LOOPBACK: readonly string[] = ['127.0.0.1', 'localhost', '::1'];
+
+/** Reads HOST, PORT, TALLY_DATA, DATABASE_URL, TALLY_DEMO, TALLY_OPEN_NETWORK and TALLY_NAMES; a bad one is a plain error. */
 export function readSettings(env: Readonly<Record<string, string | undefined>>): Settings {
   const port = env.PORT === undefined || env.PORT === '' ? 4180 : Number(env.PORT);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new PlainError('bad-setting', `PORT must be a whole number from 0 to 65535, not "${env.PORT ?? ''}".`);
+  const host = env.HOST || '127.0.0.1';
+  const isOpen = !LOOPBACK.includes(host) && !/^127\./.test(host);
+  if (isOpen && env.TALLY_OPEN_NETWORK !== '1')
+    throw new PlainError(
+      'bad-setting',
+      `HOST is ${host}: everyone on that network could read and change everything here, for there are no accounts. Leave HOST unset, or set TALLY_OPEN_NETWORK=1 to allow it.`,
+    );
+  const named = (env.TALLY_NAMES ?? '')
+    .split(',')
+    .map((name) => name.trim().toLowerCase())
+    .filter((name) => name !== '');
   return {
-    host: env.HOST || '127.0.0.1',
+    host,
+    names: isOpen && named.length === 0 ? ['*'] : named,
     port,
     data: resolve(env.TALLY_DATA || 'data'),
     databaseUrl: env.DATABASE_URL || null,

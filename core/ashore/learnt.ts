@@ -21,9 +21,12 @@ export function hoursLogged({ brief, log }: Outing): number {
   return (((minutes + DAY) % DAY) + brief.nights * DAY) / 60;
 }
 
-/** What the logs say of each thing that was aboard. */
-export function learnt(outings: readonly Outing[]): ReadonlyMap<string, Learnt> {
-  const known = new Map<string, Learnt>();
+/** What the logs say of each thing that was aboard. @param before what other logs said already */
+export function learnt(
+  outings: readonly Outing[],
+  before: Readonly<Record<string, Learnt>> = {},
+): ReadonlyMap<string, Learnt> {
+  const known = new Map<string, Learnt>(Object.entries(before));
   for (const outing of outings)
     for (const { itemId, mark, lost } of outing.log?.items ?? []) {
       const last = known.get(itemId) ?? { carried: 0, used: 0, lost: 0, hours: 0 };

@@ -46,7 +46,7 @@ describe('what rides behind the seat', () => {
   });
   it('leaves out what rides in another boat', () => {
     const own = aboard([['anchor', 1]]);
-    const theirs = aboard([['anchor', 1, { withId: 'first' }]]);
+    const theirs = aboard([['anchor', 1, { carriedBy: 'first' }]]);
     expect(sternLoad(own.looked, own.e).massKg).toBe(massKg('anchor'));
     expect(sternLoad(theirs.looked, theirs.e).massKg).toBe(0);
     expect(gearKg(own.looked) - gearKg(theirs.looked)).toBeCloseTo(massKg('anchor'), 12);
@@ -66,6 +66,6 @@ describe('what rides behind the seat', () => {
     };
     expect(behind(['radio', 1])).toEqual([]);
     expect(behind(['radio', 1], ['crate', 1])).toEqual(['radio', 'crate']);
-    expect(behind(['radio', 1, { apart: true }], ['crate', 1])).toEqual(['crate']);
+    expect(behind(['radio', 1, { outsideContainer: true }], ['crate', 1])).toEqual(['crate']);
   });
 });

@@ -34,18 +34,22 @@ export function gearKg(looked: Looked): number {
 export function sternLoad(looked: Looked, expected: Expected): { massKg: number; items: readonly Aboard[] } {
   const ids = idsAboard(looked);
   const items = looked.aboard.filter(
-    (one) => one.entry.withId === null && behindTheSeat.has(usualPlace(one, looked.items, ids)),
+    (one) => one.entry.carriedBy === null && behindTheSeat.has(usualPlace(one, looked.items, ids)),
   );
   const fishKg = items.some(({ item }) => kinds[item.kind].means.includes('cold-store')) ? expected.keepKg : 0;
   return { massKg: massOf(items) + fishKg, items };
 }
 
 function massOf(aboard: readonly Aboard[]): number {
-  return aboard.reduce((sum, { item, entry }) => sum + (entry.withId === null ? item.massKg * entry.quantity : 0), 0);
+  return aboard.reduce(
+    (sum, { item, entry }) => sum + (entry.carriedBy === null ? item.massKg * entry.quantity : 0),
+    0,
+  );
 }
 
 function usualPlace({ item, entry }: Aboard, items: Looked['items'], ids: ReadonlySet<string>): PlaceId {
   const { containerId } = item;
-  const inside = !entry.apart && containerId !== null && ids.has(containerId) ? items.get(containerId) : undefined;
+  const inside =
+    !entry.outsideContainer && containerId !== null && ids.has(containerId) ? items.get(containerId) : undefined;
   return kinds[(inside ?? item).kind].place;
 }

@@ -53,8 +53,14 @@ function rounded(figures: Partial<Figures>): Partial<Figures> {
   );
 }
 
-export const once = (...ids: string[]) => ids.map((itemId) => ({ itemId, quantity: 1, apart: false, withId: null }));
-export const several = (itemId: string, quantity: number) => ({ itemId, quantity, apart: false, withId: null });
+export const once = (...ids: string[]) =>
+  ids.map((itemId) => ({ itemId, quantity: 1, outsideContainer: false, carriedBy: null }));
+export const several = (itemId: string, quantity: number) => ({
+  itemId,
+  quantity,
+  outsideContainer: false,
+  carriedBy: null,
+});
 export const always = once(
   'foam-jacket',
   'whistle',
@@ -160,7 +166,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
   };
   const direct = { out: [], home: [] };
   const longGrey: Outing = {
-    format: 'outing/1',
+    format: 'outing/2',
     id: 'pollack-long-grey',
     title: 'Pollack beyond the Long Grey',
     brief: {

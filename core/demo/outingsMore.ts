@@ -87,7 +87,7 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
         ...once('spin-rod', 'travel-rod', 'rig-wallet', 'sinkers', 'feed-tub', 'leader', 'net', 'forceps', 'pliers'),
         ...once('sleep-kit', 'stove', 'filter', 'waste-kit', 'fire-kit', 'soap', 'lantern', 'bells', 'insect-net'),
         ...once('dry-set', 'big-aid', 'anchor', 'river-crate', 'food', 'hat', 'shell', 'camp-meals'),
-        ...once('tent', 'canister').map((entry) => ({ ...entry, withId: 'first' })),
+        ...once('tent', 'canister').map((entry) => ({ ...entry, carriedBy: 'first' })),
         several('rod-leash', 2),
         several('bottle', 6),
       ],

@@ -19,7 +19,7 @@ export const demoAngler: Angler = {
 };
 
 const craft: Craft = {
-  format: 'craft/1',
+  format: 'craft/2',
   id: 'grey-wagtail',
   name: 'Grey Wagtail',
   deck: 'sit-on-top',

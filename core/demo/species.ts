@@ -3,7 +3,7 @@ import type { OwnSpecies } from '../documents/ownSpecies';
 /** One fish of the angler's own, so that the shelf shows how one is told. */
 export const demoSpecies: readonly OwnSpecies[] = [
   {
-    format: 'species/1',
+    format: 'species/2',
     id: 'venn-dace',
     name: 'Venn dace',
     habitats: ['fresh'],

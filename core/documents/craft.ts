@@ -4,7 +4,7 @@ import { idText, lineText, nameText, noteText, quantity, wholeNumber } from './f
 
 /** A boat. Lengths in metres, masses in kilograms, speeds in metres per second through still water. */
 export const craftSchema = z.strictObject({
-  format: z.literal('craft/1'),
+  format: z.literal('craft/2'),
   id: idText,
   name: nameText,
   deck: z.enum(['sit-on-top', 'sit-inside']),
@@ -16,7 +16,7 @@ export const craftSchema = z.strictObject({
   /** What the maker rates it to carry: angler, gear and catch together. */
   ratedLoadKg: quantity(40, 600, 'kg'),
   /** What the maker rates the well behind the seat and the stern to carry; null: not told. */
-  wellKg: quantity(1, 300, 'kg').nullable().default(null),
+  wellKg: quantity(1, 300, 'kg').nullable(),
   colour: lineText,
   /** Name and number written on the hull, so that a stray boat finds its owner. */
   marked: z.boolean(),

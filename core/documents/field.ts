@@ -6,7 +6,8 @@ import { isTimeZone } from '../units/time';
 const unkeepable =
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
 
-function text(max: number) {
+/** Text of at most so many characters that a database can keep. */
+export function text(max: number) {
   return z
     .string('Write this as text.')
     .max(max, `At most ${max} characters.`)
@@ -33,10 +34,15 @@ export const dateText = z
 export const clockText = z
   .string('Write the time as hh:mm.')
   .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write the time as hh:mm, 00:00 to 23:59.');
-/** ISO 8601 with offset or Z, 1900 to 2199. */
+const EARLIEST = Date.UTC(1900, 0, 1);
+const LATEST = Date.UTC(2200, 0, 1) - 1;
+/** ISO 8601 with offset or Z. The instant itself lies in 1900 to 2199 by UTC, whatever its text says. */
 export const instantText = z.iso
   .datetime({ offset: true, error: 'Write the moment as ISO 8601 with an offset.' })
-  .refine((value) => /^(19|20|21)/.test(value), 'A moment lies between 1900 and 2199.');
+  .refine((value) => {
+    const at = Date.parse(value);
+    return at >= EARLIEST && at <= LATEST;
+  }, 'A moment lies between 1900 and 2199, by UTC.');
 export const zoneText = text(60).refine(isTimeZone, 'Not a time zone. Write one like UTC+1 or Atlantic/Azores.');
 
 /** A finite number within a range; the message names the range and the unit. */

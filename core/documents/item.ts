@@ -3,9 +3,6 @@ import { type AttributeId, attributeIds, attributeRange, attributes, qualityIds 
 import { kindIds } from '../catalog/gear/kinds';
 import { dateText, idText, nameText, noteText, quantity, wholeNumber } from './field';
 
-/** About 60 kB of picture. */
-export const PHOTO_MOST_CHARS = 80_000;
-
 /** Each measure in its own unit and within what it may be. */
 const measures = Object.fromEntries(
   attributeIds.map((id) => [id, quantity(...(attributeRange[id] ?? [0, 100_000]), attributes[id].unit).optional()]),
@@ -13,7 +10,7 @@ const measures = Object.fromEntries(
 
 /** Something owned, in the locker. Mass is of one piece. */
 export const itemSchema = z.strictObject({
-  format: z.literal('item/1'),
+  format: z.literal('item/2'),
   id: idText,
   name: nameText,
   kind: z.enum(kindIds, 'Choose a kind.'),
@@ -30,11 +27,10 @@ export const itemSchema = z.strictObject({
   boughtOn: dateText.nullable(),
   /** When it was last looked over as its kind asks; null: never. */
   servicedOn: dateText.nullable(),
-  /** A small picture as a data address, made in the browser; null: none. */
+  /** Its small picture, named by the SHA-256 of what it shows; null: none. */
   photo: z
     .string()
-    .max(PHOTO_MOST_CHARS, 'The picture is too large.')
-    .regex(/^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/=]+$/, 'Not a picture that can be kept.')
+    .regex(/^[0-9a-f]{64}$/, 'Not the name of a picture that is kept.')
     .nullable(),
   /** The last day it is in date; null: it does not expire. */
   expiresOn: dateText.nullable(),

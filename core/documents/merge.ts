@@ -1,4 +1,5 @@
 import { canonical } from './canonical';
+import type { DocumentKind } from './registry';
 
 /** A place both sides changed differently: its path, and each side's value. */
 export interface Conflict {
@@ -13,41 +14,86 @@ const isPlain = (value: unknown): value is Plain =>
 
 /**
  * Three-way merge of two changes to one document. What only one side changed is taken from it; what both changed
- * differently is a conflict, and the merged document holds mine there. Lists of records are merged by their own key.
+ * differently is a conflict, and the merged document holds mine there. Records of a list are merged by the field that names
+ * them, as their kind says: what each side added is in it.
  */
-export function mergeDocuments<T>(base: T, mine: T, theirs: T): { merged: T; conflicts: Conflict[] } {
+export function mergeDocuments<T>(
+  kind: Pick<DocumentKind<T>, 'listKeys'>,
+  base: T,
+  mine: T,
+  theirs: T,
+): { merged: T; conflicts: Conflict[] } {
   const conflicts: Conflict[] = [];
-  const merged = merge(base, mine, theirs, [], conflicts) as T;
+  const merged = merge({ listKeys: kind.listKeys, conflicts }, base, mine, theirs, [], '') as T;
   return { merged, conflicts };
 }
 
-function merge(base: unknown, mine: unknown, theirs: unknown, path: readonly string[], conflicts: Conflict[]): unknown {
+interface Merging {
+  listKeys: Readonly<Record<string, string>>;
+  conflicts: Conflict[];
+}
+
+/** @param place the path without the names of records, as the kind names its lists */
+function merge(
+  work: Merging,
+  base: unknown,
+  mine: unknown,
+  theirs: unknown,
+  path: readonly string[],
+  place: string,
+): unknown {
   if (same(mine, theirs) || same(base, theirs)) return mine;
   if (same(base, mine)) return theirs;
-  if (isPlain(base) && isPlain(mine) && isPlain(theirs)) {
-    const keys = new Set([...Object.keys(mine), ...Object.keys(theirs)]);
+  if (isPlain(mine) && isPlain(theirs) && (isPlain(base) || path.length === 0)) {
+    const was = isPlain(base) ? base : {};
+    const keys = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])];
     return Object.fromEntries(
-      [...keys].flatMap((key) => {
-        const value = merge(base[key], mine[key], theirs[key], [...path, key], conflicts);
+      keys.flatMap((key) => {
+        const value = merge(work, was[key], mine[key], theirs[key], [...path, key], place ? `${place}.${key}` : key);
         return value === undefined ? [] : [[key, value]];
       }),
     );
   }
-  const lists = [base, mine, theirs].map(byKey);
+  const key = work.listKeys[place];
+  const lists = key === undefined ? [] : [base ?? [], mine, theirs].map((list) => byKey(list, key));
   const [b, m, t] = lists;
-  if (b && m && t) return Object.values(merge(b, m, t, path, conflicts) as Plain);
-  conflicts.push({ path, mine, theirs });
+  if (b && m && t) return mergeLists(work, b, m, t, path, place);
+  work.conflicts.push({ path, mine, theirs });
   return mine;
+}
+
+type Named = ReadonlyMap<string, Plain>;
+/** Mine in my order, and what they added behind what it stood behind with them. */
+function mergeLists(work: Merging, base: Named, mine: Named, theirs: Named, path: readonly string[], place: string) {
+  const merged: { name: string; value: unknown }[] = [];
+  const take = (name: string, at = merged.length) => {
+    const value = merge(work, base.get(name), mine.get(name), theirs.get(name), [...path, name], place);
+    if (value !== undefined) merged.splice(at, 0, { name, value });
+  };
+  for (const name of mine.keys()) take(name);
+  let before: string | null = null;
+  for (const name of theirs.keys()) {
+    if (!mine.has(name)) {
+      const at = merged.findIndex((one) => one.name === before);
+      take(name, at < 0 ? merged.length : at + 1);
+    }
+    before = name;
+  }
+  return merged.map(({ value }) => value);
 }
 
 function same(a: unknown, b: unknown): boolean {
   return canonical(a ?? null) === canonical(b ?? null);
 }
 
-/** A list of records as a map by the field that names each; null when it is not such a list. */
-function byKey(value: unknown): Plain | null {
+/** A list of records by the field that names each; null when it is not such a list, or two have one name. */
+function byKey(value: unknown, key: string): Named | null {
   if (!Array.isArray(value) || !value.every(isPlain)) return null;
-  const named = value.map((record) => record.itemId ?? record.key ?? record.at);
-  if (named.some((name) => typeof name !== 'string')) return null;
-  return Object.fromEntries(value.map((record, i) => [String(named[i]), record]));
+  const named = new Map<string, Plain>();
+  for (const record of value) {
+    const name = record[key];
+    if (typeof name !== 'string' || named.has(name)) return null;
+    named.set(name, record);
+  }
+  return named;
 }

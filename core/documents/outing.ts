@@ -1,5 +1,16 @@
 import { z } from 'zod';
-import { clockText, dateText, idText, instantText, lineText, nameText, placed, quantity, wholeNumber } from './field';
+import {
+  clockText,
+  dateText,
+  idText,
+  instantText,
+  lineText,
+  nameText,
+  placed,
+  quantity,
+  text,
+  wholeNumber,
+} from './field';
 import { needIds } from '../vocabulary/needs';
 import { logSchema } from './log';
 import { rigSchema, workingsSchema } from './workings';
@@ -71,9 +82,9 @@ const loadoutEntry = z.strictObject({
   itemId: idText,
   quantity: wholeNumber(1, 500),
   /** Carried by itself for this outing, not in the container it lives in. */
-  apart: z.boolean(),
+  outsideContainer: z.boolean(),
   /** The companion whose boat it rides in; null: in one's own. */
-  withId: idText.nullable(),
+  carriedBy: idText.nullable(),
 });
 /** Someone else of the party in a boat of their own, and what they have said they carry for themselves. */
 const companion = z.strictObject({
@@ -84,18 +95,20 @@ const companion = z.strictObject({
   says: z.array(z.enum(needIds)).max(needIds.length),
 });
 export type Companion = z.infer<typeof companion>;
+/** The most that any extent comes to. */
+export const MOST_EXTENT = 1_000_000;
 const acceptance = z.strictObject({
   /** The finding's key. */
-  key: z.string().max(200),
-  reason: z.string().trim().min(3, 'Say why, in a few words.').max(400),
+  key: text(200),
+  reason: text(400).refine((reason) => reason.trim().length >= 3, 'Say why, in a few words.'),
   at: instantText,
-  /** How bad it was when accepted; a finding that grows past it asks again. */
-  extent: quantity(0, 1_000_000, ''),
+  /** How bad it was when accepted, in the measure of the finding's rule; a finding that grows past it asks again. */
+  extent: quantity(0, MOST_EXTENT, ''),
 });
 
 /** One outing, whole: the document that is edited, judged and signed. */
 export const outingSchema = z.strictObject({
-  format: z.literal('outing/1'),
+  format: z.literal('outing/2'),
   id: idText,
   title: nameText,
   brief: briefSchema,
@@ -107,7 +120,7 @@ export const outingSchema = z.strictObject({
   workings: workingsSchema,
   accepted: z.array(acceptance).max(200),
   /** What it came to, written ashore; null: not yet. No part of what is judged. */
-  log: logSchema.nullable().default(null),
+  log: logSchema.nullable(),
 });
 export type Outing = z.infer<typeof outingSchema>;
 export type LoadoutEntry = Outing['loadout'][number];

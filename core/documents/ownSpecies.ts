@@ -11,7 +11,7 @@ const size = z.strictObject({ lengthM: quantity(0.05, 6, 'm'), massKg: quantity(
 /** A fish of the angler's own, told as the reference table tells the rest. */
 export const ownSpeciesSchema = z
   .strictObject({
-    format: z.literal('species/1'),
+    format: z.literal('species/2'),
     id: idText,
     name: nameText,
     habitats: z.array(z.enum(habitats)).min(1, 'Say where it lives.').max(4),
@@ -20,7 +20,7 @@ export const ownSpeciesSchema = z
     largest: size,
     teeth: z.enum(['none', 'fine', 'sharp']),
     mouth: z.enum(['small', 'large']),
-    shape: z.enum(shapes).default('round'),
+    shape: z.enum(shapes),
     hazard: lineText,
     airS: quantity(0, 120, 's'),
     stands: lineText,

@@ -83,7 +83,7 @@ export function lookUp(outing: Outing, references: References, like?: Looked): L
 
 /** A thing as if it were aboard by itself: one of it, in no container, in one's own boat. */
 export function byItself(item: Item): Aboard {
-  return { item, entry: { itemId: item.id, quantity: 1, apart: false, withId: null } };
+  return { item, entry: { itemId: item.id, quantity: 1, outsideContainer: false, carriedBy: null } };
 }
 
 const idsOf = new WeakMap<readonly Aboard[], ReadonlySet<string>>();

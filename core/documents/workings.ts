@@ -1,12 +1,6 @@
 import { z } from 'zod';
-import { SURGE_HS } from '../holding/anchor';
 import { alignments } from '../vocabulary/holding';
-import { JIG_CD, LINE_CD } from '../tackle/jig';
 import { connections, knotIds, rigPurposes } from '../vocabulary/knots';
-import { DROGUE_CD } from '../holding/drift';
-import { KJ_PER_CAMP_DAY, SHARE_EATEN } from '../provisions/food';
-import { USUAL_STORE_UA } from '../provisions/ice';
-import { IN_HAND, PER_DEGREE_OVER_20 } from '../provisions/water';
 import { efforts } from '../vocabulary/efforts';
 import { idText, nameText, quantity } from './field';
 
@@ -31,21 +25,21 @@ export const workingsSchema = z.strictObject({
   /** What one drinks an hour by one's own count; null: by effort and heat. */
   litresPerHour: quantity(0.05, 3, 'L').nullable(),
   /** More an hour for each °C over 20, and what the count is multiplied by to have some in hand. */
-  litresPerDegree: quantity(0, 0.2, 'L').default(PER_DEGREE_OVER_20),
-  waterInHand: quantity(1, 4, '').default(IN_HAND),
+  litresPerDegree: quantity(0, 0.2, 'L'),
+  waterInHand: quantity(1, 4, ''),
   /** What an hour costs by one's own count; null: by effort. The share of it eaten; a day's food in camp. */
-  kjPerHour: quantity(0, 6000, 'kJ').nullable().default(null),
-  shareEaten: quantity(0, 1, '').default(SHARE_EATEN),
-  kjPerCampDay: quantity(0, 40_000, 'kJ').default(KJ_PER_CAMP_DAY),
+  kjPerHour: quantity(0, 6000, 'kJ').nullable(),
+  shareEaten: quantity(0, 1, ''),
+  kjPerCampDay: quantity(0, 40_000, 'kJ'),
   /** Heat let in by a fish store of which nothing is written. */
-  storeUaWK: quantity(0.05, 20, 'W/K').default(USUAL_STORE_UA),
+  storeUaWK: quantity(0.05, 20, 'W/K'),
   /** The wave at which the pull on an anchor has doubled. */
-  surgeHsM: quantity(0.1, 10, 'm').default(SURGE_HS),
+  surgeHsM: quantity(0.1, 10, 'm'),
   /** Drag coefficient of a drogue's mouth. */
-  drogueCd: quantity(0.1, 3, '').default(DROGUE_CD),
+  drogueCd: quantity(0.1, 3, ''),
   /** Drag coefficients of a jig taken as a ball, and of the line across the flow. */
-  jigCd: quantity(0.1, 3, '').default(JIG_CD),
-  lineCd: quantity(0.1, 3, '').default(LINE_CD),
+  jigCd: quantity(0.1, 3, ''),
+  lineCd: quantity(0.1, 3, ''),
   targetC: quantity(0, 10, '°C'),
   iceStartC: quantity(-40, 0, '°C'),
 });
@@ -58,7 +52,7 @@ export const rigSchema = z.strictObject({
   purpose: z.enum(rigPurposes),
   rodId: idText.nullable(),
   /** Another reel than the rod's own; null: its own. */
-  reelId: idText.nullable().default(null),
+  reelId: idText.nullable(),
   mainId: idText.nullable(),
   mainKnot: z.enum(knotIds),
   /** null: the main line goes straight to the lure. */

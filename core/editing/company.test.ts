@@ -33,7 +33,7 @@ describe('a party by name', () => {
   });
   it('comes back to one when its last goes, with what rode along', () => {
     const away = withRide(withCompanion(ready, friend), 'radio', 'friend');
-    expect(away.loadout.find((entry) => entry.itemId === 'radio')?.withId).toBe('friend');
+    expect(away.loadout.find((entry) => entry.itemId === 'radio')?.carriedBy).toBe('friend');
     const alone = withoutCompanion(away, 'friend');
     expect(alone.brief.party).toBe(1);
     expect(alone.loadout).toEqual(ready.loadout);

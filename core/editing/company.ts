@@ -16,15 +16,15 @@ export function withoutCompanion(outing: Outing, id: string): Outing {
   return {
     ...outing,
     company,
-    loadout: outing.loadout.map((entry) => (entry.withId === id ? { ...entry, withId: null } : entry)),
+    loadout: outing.loadout.map((entry) => (entry.carriedBy === id ? { ...entry, carriedBy: null } : entry)),
     brief: { ...outing.brief, party: Math.max(1, outing.brief.party - 1) },
   };
 }
 
 /** Says in whose boat an item rides; null: one's own. */
-export function withRide(outing: Outing, itemId: string, withId: string | null): Outing {
+export function withRide(outing: Outing, itemId: string, carriedBy: string | null): Outing {
   return {
     ...outing,
-    loadout: outing.loadout.map((entry) => (entry.itemId === itemId ? { ...entry, withId } : entry)),
+    loadout: outing.loadout.map((entry) => (entry.itemId === itemId ? { ...entry, carriedBy } : entry)),
   };
 }

@@ -19,8 +19,8 @@ describe('the loadout', () => {
     expect(two.loadout.find((entry) => entry.itemId === 'radio')).toEqual({
       itemId: 'radio',
       quantity: 2,
-      apart: true,
-      withId: null,
+      outsideContainer: true,
+      carriedBy: null,
     });
     expect(withItem(two, 'radio', 0).loadout).toHaveLength(ready.loadout.length - 1);
   });

@@ -9,8 +9,8 @@ export function withItem(outing: Outing, itemId: string, quantity: number): Outi
   const loadout = outing.loadout.filter((entry) => entry.itemId !== itemId);
   if (quantity < 1) return { ...outing, loadout };
   const at = outing.loadout.findIndex((entry) => entry.itemId === itemId);
-  const { apart = false, withId = null } = outing.loadout[at] ?? {};
-  const entry: LoadoutEntry = { itemId, quantity, apart, withId };
+  const { outsideContainer = false, carriedBy = null } = outing.loadout[at] ?? {};
+  const entry: LoadoutEntry = { itemId, quantity, outsideContainer, carriedBy };
   return { ...outing, loadout: at < 0 ? [...loadout, entry] : loadout.toSpliced(at, 0, entry) };
 }
 
@@ -34,7 +34,9 @@ export function applyRepair(outing: Outing, repair: Repair, now: Instant): Outin
     case 'separate-item':
       return {
         ...outing,
-        loadout: outing.loadout.map((entry) => (entry.itemId === repair.itemId ? { ...entry, apart: true } : entry)),
+        loadout: outing.loadout.map((entry) =>
+          entry.itemId === repair.itemId ? { ...entry, outsideContainer: true } : entry,
+        ),
       };
     case 'set-hours':
       return { ...outing, brief: withHours(outing.brief, repair.launchAt, repair.homeAt) };
@@ -74,5 +76,5 @@ export function applyRepair(outing: Outing, repair: Repair, now: Instant): Outin
 export function alwaysAboard(items: readonly Item[]): LoadoutEntry[] {
   return items
     .filter((item) => item.always && item.condition === 'good')
-    .map((item) => ({ itemId: item.id, quantity: 1, apart: false, withId: null }));
+    .map((item) => ({ itemId: item.id, quantity: 1, outsideContainer: false, carriedBy: null }));
 }

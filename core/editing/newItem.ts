@@ -5,7 +5,7 @@ import { type KindId, kinds } from '../catalog/gear/kinds';
 export function newItem(id: string, kind: KindId, own: Partial<Item> = {}): Item {
   const { name, massKg, attributes, qualities } = kinds[kind];
   return {
-    format: 'item/1',
+    format: 'item/2',
     id,
     name,
     kind,

@@ -13,7 +13,7 @@ export function newOuting(id: string, date: string, references: References): Out
   const homeAt = '12:00';
   const trip = 'still-water';
   return {
-    format: 'outing/1',
+    format: 'outing/2',
     id,
     title: UNTITLED,
     brief: {

@@ -14,7 +14,8 @@ import { speciesIds } from '../catalog/species/species';
 import { noAnswers } from '../walkround/answers';
 import { assess } from './assess';
 import type { Finding } from './finding';
-import { sayBar, sayBasis, sayFinding, sayRepair } from './phrase';
+import { sayBar } from './gate';
+import { sayBasis, sayFinding, sayRepair } from './phrase';
 import { sayExposures } from '../exposures/sayExposures';
 import { sayMeans, wantedWords, whyNeed } from '../needs/sayNeeds';
 

@@ -20,6 +20,14 @@ export interface Tally {
   counted: number;
   of: number;
 }
+/** How far each station is counted. */
+export interface Tallies {
+  brief: Tally;
+  kit: Tally;
+  workings: Tally;
+  walkRound: Tally;
+  ashore: Tally;
+}
 /** The whole judgement of an outing. */
 export interface Assessment {
   exposures: Exposures;
@@ -34,7 +42,7 @@ export interface Assessment {
   gate: Gate;
   /** Sums that this outing asks for. */
   sheets: readonly SheetId[];
-  tallies: { brief: Tally; kit: Tally; workings: Tally; walkRound: Tally; ashore: Tally };
+  tallies: Tallies;
 }
 
 /**

@@ -1,3 +1,4 @@
+import { capital, count, duration, plural } from '../units/words';
 import type { Finding } from './finding';
 import type { Outing } from '../documents/outing';
 import { HOUR_MS, type Instant } from '../units/time';
@@ -48,4 +49,20 @@ export function forecastSeenAt(outing: Outing, answers: Answers): Instant | null
     at === null ? [] : [Date.parse(at)],
   );
   return seen.length > 0 ? Math.max(...seen) : null;
+}
+
+/** What keeps the gate shut, in words. */
+export function sayBar(bar: GateBar): string {
+  switch (bar.bar) {
+    case 'stops':
+      return `${capital(count(bar.count))} ${plural(bar.count, 'Stop stands', 'Stops stand')}.`;
+    case 'minds':
+      return `${capital(count(bar.count))} ${plural(bar.count, 'Mind waits', 'Minds wait')} for an answer.`;
+    case 'critical':
+      return `${capital(count(bar.steps.length))} ${plural(bar.steps.length, 'step', 'steps')} that must be good ${plural(bar.steps.length, 'is', 'are')} not yet.`;
+    case 'forecast':
+      return bar.hoursOld === null
+        ? 'Nobody has looked at a forecast.'
+        : `The forecast was looked at ${duration(bar.hoursOld * 60)} ago; look again.`;
+  }
 }

@@ -156,7 +156,7 @@ describe('a party', () => {
   it('that grows smaller brings home what rode along', () => {
     const left = withoutCompanion(venn, 'first');
     expect(left.brief.party).toBe(2);
-    expect(left.loadout.filter((entry) => entry.withId !== null)).toEqual([]);
+    expect(left.loadout.filter((entry) => entry.carriedBy !== null)).toEqual([]);
     expect(withoutCompanion(left, 'nobody')).toBe(left);
   });
 });

@@ -99,7 +99,10 @@ function baits({ looked }: Judging): Found[] {
     const beside = soft.find(
       (other) =>
         other.item.id === item.id ||
-        (!entry.apart && !other.entry.apart && boxOf(item) !== null && boxOf(item) === boxOf(other.item)),
+        (!entry.outsideContainer &&
+          !other.entry.outsideContainer &&
+          boxOf(item) !== null &&
+          boxOf(item) === boxOf(other.item)),
     );
     if (!beside) return [];
     const facts = { code: 'baits-react' as const, item: item.name, beside: beside.item.name, itemId: item.id };

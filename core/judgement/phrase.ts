@@ -1,6 +1,5 @@
 import type { Blank } from '../documents/references';
 import { catalogue } from '../needs/catalogue';
-import type { GateBar } from './gate';
 import { hullParts } from '../walkround/hullParts';
 import { capital, count, dayWords, distance, duration, figure, listed, mass, plural } from '../units/words';
 import type { Basis, Facts, Finding, FindingCode } from './finding';
@@ -252,22 +251,6 @@ export function sayRepair(repair: Repair): string {
       return `Carry ${repair.on} instead of ${repair.off}`;
     case 'looked-again':
       return 'I have looked again: as written';
-  }
-}
-
-/** What keeps the gate shut, in words. */
-export function sayBar(bar: GateBar): string {
-  switch (bar.bar) {
-    case 'stops':
-      return `${capital(count(bar.count))} ${plural(bar.count, 'Stop stands', 'Stops stand')}.`;
-    case 'minds':
-      return `${capital(count(bar.count))} ${plural(bar.count, 'Mind waits', 'Minds wait')} for an answer.`;
-    case 'critical':
-      return `${capital(count(bar.steps.length))} ${plural(bar.steps.length, 'step', 'steps')} that must be good ${plural(bar.steps.length, 'is', 'are')} not yet.`;
-    case 'forecast':
-      return bar.hoursOld === null
-        ? 'Nobody has looked at a forecast.'
-        : `The forecast was looked at ${duration(bar.hoursOld * 60)} ago; look again.`;
   }
 }
 

@@ -80,7 +80,7 @@ export function judgeNeed(id: NeedId, raise: Raise, c: NeedContext, candidates: 
   let counted = 0;
   for (const { aboard, unserviceable } of candidates) {
     const elsewhere =
-      aboard.entry.withId !== null && need.shared !== true ? ({ code: 'in-other-boat' } as const) : null;
+      aboard.entry.carriedBy !== null && need.shared !== true ? ({ code: 'in-other-boat' } as const) : null;
     const shortfall = unserviceable ?? elsewhere ?? need.lacks?.(aboard, c) ?? null;
     const { quantity } = aboard.entry;
     const amount = worthOf(need, aboard.item) * quantity;
@@ -140,5 +140,7 @@ function independent(fit: readonly Aboard[], distinctKinds: boolean, c: NeedCont
 }
 
 function containerOf({ item, entry }: Aboard, aboardIds: ReadonlySet<string>): string | null {
-  return !entry.apart && item.containerId !== null && aboardIds.has(item.containerId) ? item.containerId : null;
+  return !entry.outsideContainer && item.containerId !== null && aboardIds.has(item.containerId)
+    ? item.containerId
+    : null;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
 import { assess } from '../judgement/assess';
-import { sayBar } from '../judgement/phrase';
+import { sayBar } from '../judgement/gate';
 import { kindIds, kinds } from '../catalog/gear/kinds';
 import { places } from '../catalog/gear/places';
 import { withItem } from '../editing/edit';
@@ -9,9 +9,6 @@ import type { Outing } from '../documents/outing';
 import { HOUR_MS } from '../units/time';
 import { type Answers, craftFaults, lastAnswers, noAnswers, standingAnswers, takenByAnswers } from './answers';
 import type { Answer } from './answerSchema';
-import { sayChange, sayChanges } from '../signing/saySignOff';
-import { changesSince, whatIsJudged } from '../signing/signOff';
-import { canonical } from '../documents/canonical';
 import { phases } from './steps';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
@@ -97,55 +94,5 @@ describe('the gate', () => {
   it('says each bar in a sentence', () => {
     for (const bar of judge(dusk, noAnswers, now + 5 * HOUR_MS).gate.bars)
       expect(sayBar(bar)).toMatch(/^[A-Z0-9].*\.$/);
-  });
-});
-
-describe('a signature', () => {
-  const then = whatIsJudged(ready, references, good);
-  it('has the same text for the same content in any order, and another for another', () => {
-    expect(canonical({ b: 1, a: [{ d: 2, c: null }] })).toBe('{"a":[{"c":null,"d":2}],"b":1}');
-    expect(canonical(whatIsJudged(ready, { ...references, items: references.items.toReversed() }, good))).toBe(
-      canonical(then),
-    );
-    expect(canonical(whatIsJudged(withItem(ready, 'hat', 0), references, good))).not.toBe(canonical(then));
-  });
-  it('holds while nothing changed, things left ashore in the locker included', () => {
-    const sponge = {
-      ...references,
-      items: references.items.map((one) => (one.id === 'sponge' ? { ...one, massKg: 1 } : one)),
-    };
-    expect(changesSince(then, whatIsJudged(ready, sponge, good))).toEqual([]);
-  });
-  it.each([
-    [
-      'a changed target',
-      { ...ready, brief: { ...ready.brief, targets: ['cod' as const] } },
-      'The target was pollack, sea-bass; now cod.',
-    ],
-    ['something put aboard', withItem(ready, 'mirror', 1), 'Signal mirror came aboard.'],
-    ['something left ashore', withItem(ready, 'hat', 0), 'Hat with a cord was left ashore.'],
-    ['another number', withItem(ready, 'bottle', 5), 'Water bottle, 1 L: 4 then, 5 now.'],
-  ])('tells of %s', (_, after, sentence) => {
-    expect(changesSince(then, whatIsJudged(after, references, good)).map(sayChange)).toEqual([sentence]);
-  });
-  it('tells of a changed boat, a changed item, a changed answer', () => {
-    const edited = {
-      ...references,
-      craft: references.craft.map((one) => ({ ...one, ratedLoadKg: 1 + one.ratedLoadKg })),
-      items: references.items.map((one) => (one.id === 'radio' ? { ...one, condition: 'under repair' as const } : one)),
-    };
-    const later = lastAnswers([...given.answers, say('item:flag', 'fault')]);
-    const said = sayChanges(changesSince(then, whatIsJudged(ready, edited, later)));
-    expect(said).toEqual([
-      'Grey Wagtail: its record was changed.',
-      'Handheld radio, floats was changed.',
-      'A step was answered fault after it had been good.',
-    ]);
-  });
-  it('counts the rest when much has changed', () => {
-    const bare = { ...ready, loadout: [] };
-    const said = sayChanges(changesSince(then, whatIsJudged(bare, references, good)));
-    expect(said).toHaveLength(6);
-    expect(said.at(-1)).toMatch(/^And \d+ more changes\.$/);
   });
 });

@@ -1,87 +1,118 @@
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { anglerSchema } from '#core/documents/angler';
-import { craftSchema } from '#core/documents/craft';
 import { idText } from '#core/documents/field';
 import { itemSchema } from '#core/documents/item';
+import { upgraded } from '#core/documents/open';
+import { documentKinds, referenceNames } from '#core/documents/registry';
 import { rulePackSchema } from '#core/documents/rulePack';
-import { waterSchema } from '#core/documents/water';
-import { ownSpeciesSchema } from '#core/documents/ownSpecies';
-import { documentRoutes, keptSchema, refusal, versionField } from './routes';
-import { problemSchema } from '../http/problem';
+import { isRecord } from '#core/documents/upgrade';
+import { Refusal, problemSchema } from '../http/problem';
+import type { Library } from './library';
+import { documentRoutes, refusal, versionField, versionedSchema } from './routes';
+import type { DocumentVersion } from './store';
 import type { Stores } from './stores';
 
 /** Five thousand items with all their fields. */
 const BATCH_LIMIT = 12 * 1024 * 1024;
-
 const MOST_IN_BATCH = 5000;
+const BATCH_LISTS = ['create', 'change', 'remove', 'restore'] as const;
+
 const many = <One extends z.ZodType>(one: One) =>
   z.array(one).max(MOST_IN_BATCH, `At most ${MOST_IN_BATCH}.`).default([]);
-const versionedSchema = z.strictObject({ id: idText, version: versionField });
+const documentVersion = z.strictObject({ id: idText, version: versionField });
 const batchSchema = z
   .strictObject({
     create: many(itemSchema),
     change: many(z.strictObject({ version: versionField, doc: itemSchema })),
-    remove: many(versionedSchema),
+    remove: many(documentVersion),
     restore: many(idText),
   })
   .refine((work) => Object.values(work).some((list) => list.length > 0), 'Send at least one.');
 
-const allSchema = z.object({
-  anglers: z.array(keptSchema(anglerSchema)),
-  craft: z.array(keptSchema(craftSchema)),
-  items: z.array(keptSchema(itemSchema)),
-  waters: z.array(keptSchema(waterSchema)),
-  rulePacks: z.array(keptSchema(rulePackSchema)),
-  species: z.array(keptSchema(ownSpeciesSchema)),
+/** Too long a list is refused by its length, before anything in it is looked at. */
+function refuseLongLists(request: { body: unknown }, _reply: unknown, done: (error?: Error) => void): void {
+  const { body } = request;
+  if (!isRecord(body)) return done();
+  for (const list of BATCH_LISTS) {
+    const given = body[list];
+    if (Array.isArray(given) && given.length > MOST_IN_BATCH)
+      return done(
+        new Refusal(400, 'Bad input', 'Some of what was sent cannot be taken.', [
+          { field: list, message: `At most ${MOST_IN_BATCH}.` },
+        ]),
+      );
+  }
+  const up = (doc: unknown) => upgraded(documentKinds.items, doc);
+  request.body = {
+    ...body,
+    ...(Array.isArray(body.create) ? { create: body.create.map(up) } : {}),
+    ...(Array.isArray(body.change)
+      ? { change: body.change.map((one: unknown) => (isRecord(one) ? { ...one, doc: up(one.doc) } : one)) }
+      : {}),
+  };
+  done();
+}
+
+const changes = <Doc extends z.ZodType>(doc: Doc) =>
+  z.object({ changed: z.array(versionedSchema(doc)), gone: z.array(z.string()) });
+/** What the answer to a reader of references looks like; the text itself is written by the library. */
+const changesSchema = z.object({
+  at: z.int(),
+  whole: z.boolean(),
+  ...Object.fromEntries(referenceNames.map((name) => [name, changes(documentKinds[name].schema)])),
+  setAside: z.array(
+    z.object({ kind: z.string(), id: z.string(), name: z.string(), why: z.string(), newer: z.boolean() }),
+  ),
 });
 
-/** What outings point at: each kind as documents, and all of them in one answer for those who judge. */
-export function referenceRoutes(parent: FastifyInstance, from: Stores): void {
-  documentRoutes(parent, '/api/anglers', 'angler', anglerSchema, from.anglers);
-  documentRoutes(parent, '/api/craft', 'boat', craftSchema, from.craft);
-  // Before the items themselves: many of them at once, all or none.
-  parent.withTypeProvider<ZodTypeProvider>().post(
-    '/api/items/batch',
+/** What outings point at: each kind as documents, and what changed of them in one answer for those who judge. */
+export function referenceRoutes(parent: FastifyInstance, from: Stores, library: Library): void {
+  const app = parent.withTypeProvider<ZodTypeProvider>();
+  for (const name of referenceNames) documentRoutes(parent, name, from[name] as never);
+  app.post(
+    '/api/batches/items',
     {
       bodyLimit: BATCH_LIMIT,
+      preValidation: refuseLongLists,
       schema: {
         tags: ['item'],
         body: batchSchema,
         response: {
-          200: z.object({ versions: z.array(versionedSchema) }),
+          200: z.object({ versions: z.array(documentVersion) }),
           400: problemSchema,
           404: problemSchema,
           409: problemSchema,
         },
       },
     },
-    async (request) => {
+    async (request): Promise<{ versions: DocumentVersion[] }> => {
       const result = await from.items.batch(request.body);
       if (result.done !== 'all') throw refusal(result, 'item');
       return { versions: result.versions };
     },
   );
-  documentRoutes(parent, '/api/items', 'item', itemSchema, from.items);
-  documentRoutes(parent, '/api/waters', 'water', waterSchema, from.waters);
-  // Before the packs themselves: `schema` is no pack's id here.
-  parent.get(
-    '/api/rule-packs/schema',
+  app.get(
+    '/api/schemas/rule-pack',
     { schema: { tags: ['rule pack'], response: { 200: z.record(z.string(), z.unknown()) } } },
-    () => ({
-      ...z.toJSONSchema(rulePackSchema, { io: 'input', unrepresentable: 'any' }),
-    }),
+    () => ({ ...z.toJSONSchema(rulePackSchema, { io: 'input', unrepresentable: 'any' }) }),
   );
-  documentRoutes(parent, '/api/rule-packs', 'rule pack', rulePackSchema, from.rulePacks);
-  documentRoutes(parent, '/api/species', 'species', ownSpeciesSchema, from.species);
-  const app = parent.withTypeProvider<ZodTypeProvider>();
-  app.get('/api/references', { schema: { tags: ['references'], response: { 200: allSchema } } }, async () => ({
-    anglers: await from.anglers.list(),
-    craft: await from.craft.list(),
-    items: await from.items.list(),
-    waters: await from.waters.list(),
-    rulePacks: await from.rulePacks.list(),
-    species: await from.species.list(),
-  }));
+  app.get(
+    '/api/references',
+    {
+      schema: {
+        tags: ['references'],
+        description: 'Everything that changed after a number, with the number to ask for next time; 0: everything.',
+        querystring: z.strictObject({
+          since: z.coerce.number().pipe(z.int('A whole number.').min(0, 'Not before 0.')).default(0),
+        }),
+        response: { 200: changesSchema, 400: problemSchema, 503: problemSchema },
+      },
+    },
+    async (request, reply) => {
+      const text = await library.changesSince(request.query.since);
+      // Written already: it is not taken apart and written again.
+      return reply.type('application/json; charset=utf-8').send(text as never);
+    },
+  );
 }

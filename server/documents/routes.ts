@@ -3,24 +3,32 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { idText } from '#core/documents/field';
 import { Refusal, notFound, problemSchema } from '../http/problem';
-import type { DocumentStore, Hindrance, Kept, WriteResult } from './store';
+import { type Documents, type KindName, documentKinds } from '#core/documents/registry';
+import { upgraded } from '#core/documents/open';
+import { isRecord } from '#core/documents/upgrade';
+import { type DocumentStore, type Versioned, type WriteConflict, type WriteResult, isSetAside } from './store';
 
 export const idParams = z.strictObject({ id: idText });
-export const versionField = z.int('The version you changed: a whole number.').min(1, 'Versions begin at 1.');
+const MOST_VERSION = 2 ** 31 - 2;
+export const versionField = z
+  .int('The version you changed: a whole number.')
+  .min(1, 'Versions begin at 1.')
+  .max(MOST_VERSION, 'No document has that many versions.');
 
-export function keptSchema<Doc>(doc: z.ZodType<Doc>) {
+export function versionedSchema<Doc>(doc: z.ZodType<Doc>) {
   return z.object({ version: z.int(), updatedAt: z.string(), doc });
 }
 
 /** The kept document, or the refusal that tells what stands in the way. */
-export function settled<Doc>(result: WriteResult<Doc>, what: string): Kept<Doc> {
+export function settled<Doc>(result: WriteResult<Doc>, what: string): Versioned<Doc> {
   if (result.done === 'kept') return result.kept;
   throw refusal(result, what);
 }
 
 /** What stands in the way of a write. */
-export function refusal<Doc>(result: Hindrance<Doc>, what: string): Refusal {
+export function refusal<Doc>(result: WriteConflict<Doc>, what: string): Refusal {
   if (result.done === 'missing') return notFound(what);
+  if (result.done === 'set aside') return new Refusal(409, 'Set aside', `This ${what} is set aside: ${result.why}`);
   return new Refusal(
     409,
     'Changed elsewhere',
@@ -30,37 +38,52 @@ export function refusal<Doc>(result: Hindrance<Doc>, what: string): Refusal {
   );
 }
 
-/** List, read, create, replace, delete and bring back: the same for every kind of document. */
-export function documentRoutes<Doc extends { id: string }>(
+/** A document that is there and can be read, or the refusal that says why not. */
+export function found<Doc>(read: Awaited<ReturnType<DocumentStore<Doc>['get']>>, what: string): Versioned<Doc> {
+  if (!read) throw notFound(what);
+  if (isSetAside(read)) throw new Refusal(409, 'Set aside', `This ${what} is set aside: ${read.why}`);
+  return read;
+}
+
+/** Create, read, replace, delete and bring back: the same for every kind of document. Older forms are brought up to today's. */
+export function documentRoutes<Name extends KindName>(
   parent: FastifyInstance,
-  path: string,
-  what: string,
-  schema: z.ZodType<Doc>,
-  store: DocumentStore<Doc>,
+  name: Name,
+  store: DocumentStore<Documents[Name]>,
 ): void {
   const app = parent.withTypeProvider<ZodTypeProvider>();
-  const kept = keptSchema(schema);
+  const kind = documentKinds[name];
+  const what = kind.word;
+  const path = `/api/${kind.path}`;
+  const schema = kind.schema as z.ZodType<Documents[Name]>;
+  const kept = versionedSchema(schema);
   const tags = [what];
-  const problems = { 400: problemSchema, 404: problemSchema, 409: problemSchema };
+  const problems = { 400: problemSchema, 404: problemSchema, 409: problemSchema, 503: problemSchema };
+  // A page that was open through an update of the program still sends the form it knows.
+  const broughtUp = (request: { body: unknown }, _reply: unknown, done: () => void) => {
+    if (isRecord(request.body) && 'doc' in request.body)
+      request.body = { ...request.body, doc: upgraded(kind, request.body.doc) };
+    done();
+  };
 
-  app.get(path, { schema: { tags, response: { 200: z.array(kept) } } }, () => store.list());
   app.post(
     path,
-    { schema: { tags, body: z.strictObject({ doc: schema }), response: { 201: kept, ...problems } } },
-    async (request, reply) => reply.code(201).send(settled(await store.create(request.body.doc), what)),
+    {
+      preValidation: broughtUp,
+      schema: { tags, body: z.strictObject({ doc: schema }), response: { 201: kept, ...problems } },
+    },
+    async (request, reply) =>
+      reply.code(201).send(settled(await store.create(request.body.doc as Documents[Name]), what)),
   );
   app.get(
     `${path}/:id`,
     { schema: { tags, params: idParams, response: { 200: kept, ...problems } } },
-    async (request) => {
-      const found = await store.get(request.params.id);
-      if (!found) throw notFound(what);
-      return found;
-    },
+    async (request) => found(await store.get(request.params.id), what),
   );
   app.put(
     `${path}/:id`,
     {
+      preValidation: broughtUp,
       schema: {
         tags,
         params: idParams,
@@ -70,7 +93,8 @@ export function documentRoutes<Doc extends { id: string }>(
     },
     async (request) => {
       const { id } = request.params;
-      const { version, doc } = request.body;
+      const { version } = request.body;
+      const doc = request.body.doc as Documents[Name];
       if (doc.id !== id)
         throw new Refusal(400, 'Bad input', 'The document names another id than the address.', [
           { field: 'doc.id', message: `Must be ${id}.` },

@@ -1,18 +1,33 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
-import type { z } from 'zod';
+import { openDocument, sayNotOpened } from '#core/documents/open';
+import { type Documents, type KindName, documentKinds } from '#core/documents/registry';
+import { isRecord } from '#core/documents/upgrade';
 import type { Database } from '../storage/open';
-import type { DocumentTable } from '../storage/schema';
+import { type DocumentTable, documentTables } from '../storage/schema';
+import { inTransaction } from '../storage/transaction';
 
 /** A document with its version, as kept and as sent. */
-export interface Kept<Doc> {
+export interface Versioned<Doc> {
   version: number;
   updatedAt: string;
   doc: Doc;
 }
-export type Hindrance<Doc> = { done: 'clash'; current: Kept<Doc> } | { done: 'missing' };
-export type WriteResult<Doc> = { done: 'kept'; kept: Kept<Doc> } | Hindrance<Doc>;
+/** A row that cannot be read as a document of its kind: it is set aside, and everything else goes on. */
+export interface SetAside {
+  kind: KindName;
+  id: string;
+  /** What it calls itself, if that can be read. */
+  name: string;
+  why: string;
+  /** A newer version of the program made it: it is not to be touched. */
+  newer: boolean;
+}
+/** What stands in the way of a write. */
+export type WriteConflict<Doc> =
+  { done: 'clash'; current: Versioned<Doc> } | { done: 'missing' } | { done: 'set aside'; why: string };
+export type WriteResult<Doc> = { done: 'kept'; kept: Versioned<Doc> } | WriteConflict<Doc>;
 
-export interface Versioned {
+export interface DocumentVersion {
   id: string;
   version: number;
 }
@@ -20,18 +35,19 @@ export interface Versioned {
 export interface Batch<Doc> {
   create: readonly Doc[];
   change: readonly { version: number; doc: Doc }[];
-  remove: readonly Versioned[];
+  remove: readonly DocumentVersion[];
   restore: readonly string[];
 }
 
 /** Reads and writes of one kind of document. */
 export interface DocumentStore<Doc> {
-  list: () => Promise<Kept<Doc>[]>;
-  get: (id: string) => Promise<Kept<Doc> | null>;
+  /** Those that can be read; the others stand in the list of what is set aside. */
+  list: () => Promise<Versioned<Doc>[]>;
+  get: (id: string) => Promise<Versioned<Doc> | SetAside | null>;
   /** A clash when the id is taken, by a deleted one too. */
   create: (doc: Doc) => Promise<WriteResult<Doc>>;
   /** All of it or, where one of it cannot be, none: then that one's result. Answers with the versions that came of it. */
-  batch: (work: Batch<Doc>) => Promise<Hindrance<Doc> | { done: 'all'; versions: Versioned[] }>;
+  batch: (work: Batch<Doc>) => Promise<WriteConflict<Doc> | { done: 'all'; versions: DocumentVersion[] }>;
   /** Replaces the document if it still is at this version. */
   put: (id: string, version: number, doc: Doc) => Promise<WriteResult<Doc>>;
   /** Out of every list, but kept: `restore` brings it back. */
@@ -39,27 +55,51 @@ export interface DocumentStore<Doc> {
   restore: (id: string) => Promise<WriteResult<Doc>>;
 }
 
+export interface Row {
+  id: string;
+  version: number;
+  doc: unknown;
+  updatedAt: Date | string;
+}
+
+export function isSetAside<Doc>(found: Versioned<Doc> | SetAside): found is SetAside {
+  return 'why' in found;
+}
+
+/** A row as the document it holds, in today's form, or why it is set aside. */
+export function readRow<Name extends KindName>(name: Name, row: Row): Versioned<Documents[Name]> | SetAside {
+  const opened = openDocument<Documents[Name]>(documentKinds[name], row.doc);
+  if (opened.is === 'opened')
+    return { version: row.version, updatedAt: new Date(row.updatedAt).toISOString(), doc: opened.doc };
+  const named = isRecord(row.doc) ? (row.doc.name ?? row.doc.title) : null;
+  return {
+    kind: name,
+    id: row.id,
+    name: typeof named === 'string' ? named.slice(0, 80) : row.id,
+    why: sayNotOpened(opened),
+    newer: opened.is === 'newer',
+  };
+}
+
 class Hindered extends Error {
-  constructor(readonly result: Hindrance<unknown>) {
+  constructor(readonly result: WriteConflict<unknown>) {
     super('One of them cannot be.');
   }
 }
 
-export function documentStore<Doc extends { id: string }>(
-  db: Database,
-  table: DocumentTable,
-  schema: z.ZodType<Doc>,
-): DocumentStore<Doc> {
-  type Row = typeof table.$inferSelect;
-  const kept = (row: Row): Kept<Doc> => ({
-    version: row.version,
-    updatedAt: row.updatedAt.toISOString(),
-    doc: schema.parse(row.doc),
-  });
+export function documentStore<Name extends KindName>(db: Database, name: Name): DocumentStore<Documents[Name]> {
+  type Doc = Documents[Name];
+  const table: DocumentTable = documentTables[name];
+  const written = (row: Row): WriteResult<Doc> => {
+    const read = readRow(name, row);
+    return isSetAside(read) ? { done: 'set aside', why: read.why } : { done: 'kept', kept: read };
+  };
   const anyRow = async (id: string) => (await db.select().from(table).where(eq(table.id, id)))[0];
   const clashOrMissing = async (id: string): Promise<WriteResult<Doc>> => {
     const row = await anyRow(id);
-    return row && row.deletedAt === null ? { done: 'clash', current: kept(row) } : { done: 'missing' };
+    if (!row || row.deletedAt !== null) return { done: 'missing' };
+    const result = written(row);
+    return result.done === 'kept' ? { done: 'clash', current: result.kept } : result;
   };
   const change = async (
     id: string,
@@ -71,43 +111,47 @@ export function documentStore<Doc extends { id: string }>(
       .set({ ...set, version: sql`${table.version} + 1`, updatedAt: sql`now()` })
       .where(and(eq(table.id, id), eq(table.version, version), isNull(table.deletedAt)))
       .returning();
-    return row ? { done: 'kept', kept: kept(row) } : clashOrMissing(id);
+    return row ? written(row) : clashOrMissing(id);
   };
   return {
-    list: async () =>
-      (await db.select().from(table).where(isNull(table.deletedAt)).orderBy(asc(table.createdAt), asc(table.id))).map(
-        kept,
-      ),
+    list: async () => {
+      const rows = await db
+        .select()
+        .from(table)
+        .where(isNull(table.deletedAt))
+        .orderBy(asc(table.createdAt), asc(table.id));
+      return rows.map((row) => readRow(name, row)).filter((one): one is Versioned<Doc> => !isSetAside(one));
+    },
     get: async (id) => {
       const row = await anyRow(id);
-      return row && row.deletedAt === null ? kept(row) : null;
+      return row && row.deletedAt === null ? readRow(name, row) : null;
     },
     create: async (doc) => {
       const [row] = await db.insert(table).values({ id: doc.id, version: 1, doc }).onConflictDoNothing().returning();
-      if (row) return { done: 'kept', kept: kept(row) };
+      if (row) return written(row);
       const taken = await anyRow(doc.id);
-      return taken ? { done: 'clash', current: kept(taken) } : { done: 'missing' };
+      if (!taken) return { done: 'missing' };
+      const result = written(taken);
+      return result.done === 'kept' ? { done: 'clash', current: result.kept } : result;
     },
     batch: (work) =>
-      db
-        .transaction(async (tx) => {
-          const inside = documentStore(tx, table, schema);
-          const versions: Versioned[] = [];
-          const did = (result: WriteResult<Doc>) => {
-            if (result.done !== 'kept') throw new Hindered(result);
-            versions.push({ id: result.kept.doc.id, version: result.kept.version });
-          };
-          for (const doc of work.create) did(await inside.create(doc));
-          for (const { version, doc } of work.change) did(await inside.put(doc.id, version, doc));
-          for (const { id, version } of work.remove) did(await inside.remove(id, version));
-          for (const id of work.restore) did(await inside.restore(id));
-          return { done: 'all' as const, versions };
-        })
-        .catch((thrown: unknown) => {
-          // Thrown so that the transaction takes back what went before.
-          if (thrown instanceof Hindered) return thrown.result as Hindrance<Doc>;
-          throw thrown;
-        }),
+      inTransaction(db, async (tx) => {
+        const inside = documentStore(tx, name);
+        const versions: DocumentVersion[] = [];
+        const did = (result: WriteResult<Doc>) => {
+          if (result.done !== 'kept') throw new Hindered(result);
+          versions.push({ id: result.kept.doc.id, version: result.kept.version });
+        };
+        for (const doc of work.create) did(await inside.create(doc));
+        for (const { version, doc } of work.change) did(await inside.put(doc.id, version, doc));
+        for (const { id, version } of work.remove) did(await inside.remove(id, version));
+        for (const id of work.restore) did(await inside.restore(id));
+        return { done: 'all' as const, versions };
+      }).catch((thrown: unknown) => {
+        // Thrown so that the transaction takes back what went before.
+        if (thrown instanceof Hindered) return thrown.result as WriteConflict<Doc>;
+        throw thrown;
+      }),
     put: (id, version, doc) => change(id, version, { doc }),
     remove: (id, version) => change(id, version, { deletedAt: sql`now()` }),
     restore: async (id) => {
@@ -116,7 +160,7 @@ export function documentStore<Doc extends { id: string }>(
         .set({ deletedAt: null, version: sql`${table.version} + 1`, updatedAt: sql`now()` })
         .where(eq(table.id, id))
         .returning();
-      return row ? { done: 'kept', kept: kept(row) } : { done: 'missing' };
+      return row ? written(row) : { done: 'missing' };
     },
   };
 }

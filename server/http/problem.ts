@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
+import { isDatabaseAway } from '../storage/trouble';
 
 export const problemSchema = z.object({
   type: z.string(),
@@ -34,15 +35,21 @@ export function notFound(what: string): Refusal {
   return new Refusal(404, 'Not found', `There is no such ${what}.`);
 }
 
+const MOST_FIELDS = 100;
+
 /** Input that does not fit its schema: one message per field. */
 export class InvalidInput extends Error {
   readonly fields: FieldError[];
   constructor(part: string, error: z.ZodError) {
     super('Some of what was sent cannot be taken.');
     this.name = 'InvalidInput';
-    const all = error.issues.flatMap((issue) => fieldErrors(part, issue));
-    // The first message of a field says enough.
-    this.fields = all.filter(({ field }, i) => all.findIndex((one) => one.field === field) === i);
+    // The first message of a field says enough, and so many fields do for one answer.
+    const byField = new Map<string, FieldError>();
+    for (const issue of error.issues) {
+      for (const one of fieldErrors(part, issue)) if (!byField.has(one.field)) byField.set(one.field, one);
+      if (byField.size >= MOST_FIELDS) break;
+    }
+    this.fields = [...byField.values()].slice(0, MOST_FIELDS);
   }
 }
 
@@ -73,6 +80,15 @@ function problemOf(error: FastifyError | Error, request: FastifyRequest): Proble
     return { ...base(status, 'Bad request', error.message), errors: [{ field: 'body', message: error.message }] };
   const id = randomUUID();
   request.log.error({ err: error, id }, 'request failed');
+  if (isDatabaseAway(error))
+    return {
+      ...base(
+        503,
+        'The database does not answer',
+        'The database does not answer just now. Nothing was changed; try again in a moment.',
+      ),
+      id,
+    };
   return {
     ...base(
       500,

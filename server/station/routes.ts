@@ -2,11 +2,11 @@ import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { simulateStation } from '#core/environment/station';
-import { dateText, quantity } from '#core/documents/field';
+import { dateText, instantText, quantity } from '#core/documents/field';
 import { hourSchema } from '#core/documents/outing';
 import { instantOf } from '#core/units/time';
-import { idParams } from '../documents/routes';
-import { notFound, problemSchema } from '../http/problem';
+import { found, idParams } from '../documents/routes';
+import { problemSchema } from '../http/problem';
 import type { Stores } from '../documents/stores';
 
 const DAYS = 4;
@@ -31,16 +31,17 @@ export function stationRoutes(parent: FastifyInstance, from: Stores, now: () => 
       },
     },
     async (request) => {
-      const kept = await from.waters.get(request.params.id);
-      if (!kept) throw notFound('water');
+      const kept = found(await from.waters.get(request.params.id), 'water');
       const midnight = instantOf(request.query.date, '00:00', kept.doc.timeZone) ?? now();
       const { hours, waterC } = simulateStation(kept.doc, midnight, DAYS * 24);
+      // At the two ends of what can be written there are fewer.
+      const writable = hours.filter(({ at }) => instantText.safeParse(at).success);
       return {
         station: `${kept.doc.name}, simulated station`,
         simulated: true as const,
         takenAt: new Date(now()).toISOString(),
         waterC,
-        hours,
+        hours: writable,
       };
     },
   );

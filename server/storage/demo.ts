@@ -1,19 +1,21 @@
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { demo } from '#core/demo/demo';
-import type { Database } from './open';
-import { house } from './schema';
+import { kindNames } from '#core/documents/registry';
 import { stores } from '../documents/stores';
 import { walkStore } from '../walkround/store';
+import { type Database, takeFirstStartTurn } from './open';
+import { documentTables, house } from './schema';
+import { inTransaction } from './transaction';
 
 const MARK = 'demo-loaded-at';
 
-/** Loads the demo data once, into a database that holds no document yet; all of it or nothing. */
+/** Loads the demo data once, into a database that holds no row of any kind yet; all of it or nothing, and by one process alone. */
 export async function loadDemo(db: Database, now: number): Promise<boolean> {
-  return db.transaction(async (tx) => {
-    const into = stores(tx);
+  return inTransaction(db, async (tx) => {
+    await takeFirstStartTurn(tx);
     const [loaded] = await tx.select().from(house).where(eq(house.name, MARK));
-    const kept = await Promise.all([into.outings.list(), into.items.list(), into.craft.list(), into.anglers.list()]);
-    if (loaded || kept.some((list) => list.length > 0)) return false;
+    if (loaded || !(await isEmpty(tx))) return false;
+    const into = stores(tx);
     const { references, outings, answers } = demo(now);
     if (references.angler) await into.anglers.create(references.angler);
     for (const one of references.craft) await into.craft.create(one);
@@ -22,8 +24,20 @@ export async function loadDemo(db: Database, now: number): Promise<boolean> {
     for (const one of references.species) await into.species.create(one);
     for (const one of references.waters) await into.waters.create(one);
     for (const one of outings) await into.outings.create(one);
-    await walkStore(tx).record(answers.outingId, answers.answers);
+    await walkStore(tx).record(answers.outingId, answers.answers, new Date(now).toISOString(), null);
     await tx.insert(house).values({ name: MARK, value: new Date(now).toISOString() });
     return true;
   });
+}
+
+/** Whether no row of any kind is kept, readable or not. */
+async function isEmpty(db: Database): Promise<boolean> {
+  for (const kind of kindNames) {
+    const [row] = await db
+      .select({ is: sql`1` })
+      .from(documentTables[kind])
+      .limit(1);
+    if (row) return false;
+  }
+  return true;
 }

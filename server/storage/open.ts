@@ -1,11 +1,14 @@
+import { existsSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
-import type { ExtractTablesWithRelations } from 'drizzle-orm';
+import { type ExtractTablesWithRelations, sql } from 'drizzle-orm';
 import { drizzle as drizzleServer } from 'drizzle-orm/node-postgres';
 import { migrate as migrateServer } from 'drizzle-orm/node-postgres/migrator';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { drizzle as drizzleLite } from 'drizzle-orm/pglite';
 import { migrate as migrateLite } from 'drizzle-orm/pglite/migrator';
 import { Pool } from 'pg';
+import { PlainError } from '../http/plainError';
 import * as schema from './schema';
 
 /** The database, embedded or served: the same schema, the same migrations. */
@@ -15,11 +18,31 @@ export interface OpenDatabase {
   close: () => Promise<void>;
 }
 
+/** Files without which a folder is no database of ours: made at its beginning, and never taken away. */
+const PARTS = ['PG_VERSION', 'base', 'global', 'pg_wal', 'global/pg_control'];
+
+/**
+ * A folder that is neither empty nor a whole database is left alone: the embedded database would begin anew over what is there.
+ * @throws PlainError naming what is missing and what to do
+ */
+export function checkFolder(folder: string): void {
+  const present = existsSync(folder) ? readdirSync(folder) : [];
+  if (present.length === 0) return;
+  const missing = PARTS.filter((part) => !existsSync(join(folder, part)));
+  if (missing.length === 0) return;
+  throw new PlainError(
+    'damaged',
+    `${folder} is not empty and not a whole database: ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing. ` +
+      'Nothing in it was changed. Put back a copy of the folder, or move it away to begin anew.',
+  );
+}
+
 /** PGlite in a folder, or in memory from a dump. Durable: a write is acknowledged after it is on disk. */
 export async function openEmbedded(
   where: { folder: string } | { dump: Blob } | { memory: true },
   migrations: string,
 ): Promise<OpenDatabase> {
+  if ('folder' in where) checkFolder(where.folder);
   const client =
     'folder' in where
       ? new PGlite(where.folder, { relaxedDurability: false })
@@ -30,12 +53,54 @@ export async function openEmbedded(
   return { db, close: () => client.close() };
 }
 
+/** How long a connection, a statement and a lock are waited for: a silent or locked database is said so, and not waited for. */
+const CONNECT_MS = 5000;
+const STATEMENT_MS = 8000;
+const LOCK_MS = 5000;
+/** Of two that start at once on a new database one migrates and furnishes it; the other waits so long. */
+const FIRST_START_MS = 60_000;
+const FIRST_START_LOCK = 7401;
+
 /** A PostgreSQL server by its URL. */
 export async function openServer(url: string, migrations: string): Promise<OpenDatabase> {
-  const pool = new Pool({ connectionString: url, max: 8 });
-  // A broken idle connection is made anew on the next query; without a listener it would end the process.
+  const pool = new Pool({
+    connectionString: url,
+    max: 8,
+    connectionTimeoutMillis: CONNECT_MS,
+    statement_timeout: STATEMENT_MS,
+    query_timeout: STATEMENT_MS + 2000,
+    lock_timeout: LOCK_MS,
+    idle_in_transaction_session_timeout: STATEMENT_MS * 2,
+    keepAlive: true,
+  });
+  // A connection that breaks is made anew on the next query. Without these listeners it would end the process: one is for those
+  // that rest in the pool, the other for those that are lent out, in the middle of a transaction.
   pool.on('error', () => undefined);
+  pool.on('connect', (client) => client.on('error', () => undefined));
   const db = drizzleServer(pool, { schema, casing: 'snake_case' });
-  await migrateServer(db, { migrationsFolder: migrations });
+  try {
+    await alone(pool, () => migrateServer(db, { migrationsFolder: migrations }));
+  } catch (error) {
+    await pool.end();
+    throw error;
+  }
   return { db, close: () => pool.end() };
+}
+
+/** Does the work while no other process that asks so does it. */
+async function alone(pool: Pool, work: () => Promise<void>): Promise<void> {
+  const client = await pool.connect();
+  try {
+    await client.query(`set lock_timeout = ${FIRST_START_MS}; set statement_timeout = ${FIRST_START_MS}`);
+    await client.query('select pg_advisory_lock($1)', [FIRST_START_LOCK]);
+    await work();
+  } finally {
+    // The connection goes with its settings and its lock.
+    client.release(true);
+  }
+}
+
+/** For a transaction that only one process may be in at a time, such as the first furnishing. */
+export async function takeFirstStartTurn(tx: Database): Promise<void> {
+  await tx.execute(sql`select pg_advisory_xact_lock(${FIRST_START_LOCK})`);
 }

@@ -1,15 +1,23 @@
-import { bigserial, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { bigint, bigserial, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+
+import type { KindName } from '#core/documents/registry';
 
 /** Every document is kept whole as JSON, with a version that each write moves on. A deleted one keeps its row for undo. */
 function documentTable<Name extends string>(name: Name) {
-  return pgTable(name, {
-    id: text().primaryKey(),
-    version: integer().notNull(),
-    doc: jsonb().notNull(),
-    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-    updatedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-    deletedAt: timestamp({ withTimezone: true }),
-  });
+  return pgTable(
+    name,
+    {
+      id: text().primaryKey(),
+      version: integer().notNull(),
+      doc: jsonb().notNull(),
+      createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+      updatedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+      deletedAt: timestamp({ withTimezone: true }),
+      /** The number of its newest change among all changes of the house; a trigger counts. What changed since is read by it. */
+      changeNo: bigint({ mode: 'number' }).notNull().default(0),
+    },
+    (table) => [index(`${name}_change_no`).on(table.changeNo)],
+  );
 }
 
 export const anglers = documentTable('anglers');
@@ -19,8 +27,20 @@ export const waters = documentTable('waters');
 export const rulePacks = documentTable('rule_packs');
 export const species = documentTable('species');
 export const outings = documentTable('outings');
-export type DocumentTable =
-  typeof anglers | typeof craft | typeof items | typeof waters | typeof rulePacks | typeof species | typeof outings;
+/** The table of each kind, by the kind's name in the registry. */
+export const documentTables = { anglers, craft, items, waters, rulePacks, species, outings } satisfies Record<
+  KindName,
+  unknown
+>;
+export type DocumentTable = (typeof documentTables)[KindName];
+
+/** Small pictures, each named by the SHA-256 of its bytes: one that is kept never changes. */
+export const pictures = pgTable('pictures', {
+  id: text().primaryKey(),
+  mediaType: text().notNull(),
+  /** The bytes in base 64. */
+  data: text().notNull(),
+});
 
 /** The walk-round's answers. A trigger of the migration refuses to change or remove a row. */
 export const walkAnswers = pgTable(
@@ -35,7 +55,9 @@ export const walkAnswers = pgTable(
     verdict: text().notNull(),
     at: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
     note: text().notNull(),
-    recordedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    recordedAt: timestamp({ withTimezone: true, mode: 'string' }).notNull().defaultNow(),
+    /** How far the server's clock was ahead of the device's when the answer was sent, ms; null: the device did not say. */
+    clockAheadMs: bigint({ mode: 'number' }),
   },
   (table) => [index('walk_answers_outing').on(table.outingId)],
 );

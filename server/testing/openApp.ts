@@ -1,6 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import { buildApp } from '../app';
-import { openEmbedded } from '../storage/open';
+import { type Database, openEmbedded } from '../storage/open';
 import { loadDemo } from '../storage/demo';
 import { readDump } from './makeDump';
 
@@ -9,6 +9,7 @@ export const NOW = Date.parse('2026-05-15T19:00:00Z');
 
 export interface TestApp {
   app: FastifyInstance;
+  db: Database;
   /** Moves the clock, in milliseconds. */
   wait: (ms: number) => void;
   close: () => Promise<void>;
@@ -23,6 +24,7 @@ export async function openApp({ withDemo }: { withDemo: boolean }): Promise<Test
   const app = await buildApp({ db, now: () => now, webRoot: null, log: false });
   return {
     app,
+    db,
     wait: (ms) => {
       now += ms;
     },

@@ -1,31 +1,52 @@
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { instantText } from '#core/documents/field';
 import { assess } from '#core/judgement/assess';
-import { sayBar } from '#core/judgement/phrase';
+import { sayBar } from '#core/judgement/gate';
+import { signedSnapshot } from '#core/signing/snapshot';
 import { lastAnswers, standingAnswers } from '#core/walkround/answers';
 import { answerSchema } from '#core/walkround/answerSchema';
-import { whatIsJudged } from '#core/signing/signOff';
-import { idParams } from '../documents/routes';
-import { Refusal, notFound, problemSchema } from '../http/problem';
-import { type Stores, readReferences } from '../documents/stores';
-import type { WalkStore } from './store';
+import type { Library } from '../documents/library';
+import { found, idParams } from '../documents/routes';
+import type { Stores } from '../documents/stores';
+import { Refusal, problemSchema } from '../http/problem';
+import type { Database } from '../storage/open';
+import { inTransaction } from '../storage/transaction';
+import { type WalkStore, walkStore } from './store';
 
 const signatureSchema = z.object({ id: z.int(), signedAt: z.string(), hash: z.string(), judged: z.unknown() });
-const walkSchema = z.object({ answers: z.array(answerSchema), signature: signatureSchema.nullable() });
-const FUTURE_SLACK_MS = 5 * 60_000;
+const walkSchema = z.object({
+  answers: z.array(answerSchema),
+  signature: signatureSchema.nullable(),
+  clockAheadMs: z.number().nullable(),
+  leftOut: z.int(),
+});
+const MOST_ANSWERS = 500;
 
 /** Answers are recorded, never changed; the server signs only what it has judged itself. */
-export function walkRoutes(parent: FastifyInstance, from: Stores, walks: WalkStore, now: () => number): void {
+export function walkRoutes(
+  parent: FastifyInstance,
+  db: Database,
+  from: Stores,
+  library: Library,
+  now: () => number,
+): void {
   const app = parent.withTypeProvider<ZodTypeProvider>();
+  const walks = walkStore(db);
   const tags = ['walk-round'];
-  const problems = { 400: problemSchema, 404: problemSchema, 409: problemSchema, 422: problemSchema };
-  const outingOf = async (id: string) => {
-    const kept = await from.outings.get(id);
-    if (!kept) throw notFound('outing');
-    return kept;
+  const problems = {
+    400: problemSchema,
+    404: problemSchema,
+    409: problemSchema,
+    422: problemSchema,
+    503: problemSchema,
   };
-  const walkOf = async (id: string) => ({ answers: await walks.answers(id), signature: await walks.lastSignature(id) });
+  const outingOf = async (id: string) => found(await from.outings.get(id), 'outing');
+  const walkOf = async (id: string, of: WalkStore = walks) => ({
+    ...(await of.read(id)),
+    signature: await of.lastSignature(id),
+  });
 
   app.get(
     '/api/outings/:id/walk-round',
@@ -43,21 +64,28 @@ export function walkRoutes(parent: FastifyInstance, from: Stores, walks: WalkSto
         tags,
         params: idParams,
         body: z.strictObject({
-          answers: z.array(answerSchema).min(1, 'Send at least one answer.').max(500, 'At most 500 answers at once.'),
+          answers: z
+            .array(answerSchema)
+            .min(1, 'Send at least one answer.')
+            .max(MOST_ANSWERS, `At most ${MOST_ANSWERS} answers at once.`),
+          /** By the device's clock: the two clocks are compared, and neither is thought to be right. */
+          sentAt: instantText.optional(),
         }),
         response: { 200: walkSchema, ...problems },
       },
     },
     async (request) => {
       const { id } = request.params;
+      const { answers, sentAt } = request.body;
       await outingOf(id);
-      const late = request.body.answers.findIndex(({ at }) => Date.parse(at) > now() + FUTURE_SLACK_MS);
-      if (late >= 0)
-        throw new Refusal(400, 'Bad input', 'An answer cannot be given in the future.', [
-          { field: `answers.${late}.at`, message: 'This moment has not come yet. Is the clock right?' },
-        ]);
-      await walks.record(id, request.body.answers);
-      return walkOf(id);
+      const recordedAt = now();
+      const clockAheadMs = sentAt === undefined ? null : Math.round(recordedAt - Date.parse(sentAt));
+      // What cannot be read back is not kept either.
+      return inTransaction(db, async (tx) => {
+        const within = walkStore(tx);
+        await within.record(id, answers, new Date(recordedAt).toISOString(), clockAheadMs);
+        return walkOf(id, within);
+      });
     },
   );
 
@@ -83,9 +111,9 @@ export function walkRoutes(parent: FastifyInstance, from: Stores, walks: WalkSto
           { version, updatedAt, doc },
         );
       const at = now();
-      const references = await readReferences(from);
+      const { references } = await library.read();
       const record = await walks.answers(id);
-      const { gate } = assess(doc, references, standingAnswers(record, at), at);
+      const { gate } = assess(doc, references, standingAnswers(record, at), at, { withRepairs: false });
       if (!gate.open)
         throw new Refusal(
           422,
@@ -93,7 +121,7 @@ export function walkRoutes(parent: FastifyInstance, from: Stores, walks: WalkSto
           'This outing cannot be signed yet.',
           gate.bars.map((bar) => ({ field: bar.bar, message: sayBar(bar) })),
         );
-      await walks.sign(id, whatIsJudged(doc, references, lastAnswers(record)), new Date(at).toISOString());
+      await walks.sign(id, signedSnapshot(doc, references, lastAnswers(record)), new Date(at).toISOString());
       return reply.code(201).send(await walkOf(id));
     },
   );

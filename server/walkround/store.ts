@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
 import { asc, desc, eq } from 'drizzle-orm';
-import { type Answer, answerSchema } from '#core/walkround/answerSchema';
-import { type Judged } from '#core/signing/signOff';
 import { canonical } from '#core/documents/canonical';
+import type { SignedSnapshot } from '#core/signing/snapshot';
+import { type Answer, answerSchema, answeredAt } from '#core/walkround/answerSchema';
 import type { Database } from '../storage/open';
 import { signatures, walkAnswers } from '../storage/schema';
 
@@ -11,17 +11,31 @@ export interface Signature {
   signedAt: string;
   /** SHA-256 over the canonical JSON of what was judged. */
   hash: string;
-  judged: Judged;
+  /** What was signed, in the form of its time. */
+  judged: unknown;
+}
+export interface WalkRecord {
+  /** In the order in which they were recorded, each at its moment by the server's clock. */
+  answers: Answer[];
+  /** How far the server's clock was ahead of the device that sent last, ms; null: it did not say. */
+  clockAheadMs: number | null;
+  /** Recorded once and not readable as answers: they count for nothing, and are not lost. */
+  leftOut: number;
 }
 
 /** The answers of an outing's walk-round and the signatures over them. Both only grow. */
 export interface WalkStore {
-  /** In the order in which they were recorded. */
+  read: (outingId: string) => Promise<WalkRecord>;
   answers: (outingId: string) => Promise<Answer[]>;
   /** An answer whose key is known already is not recorded twice. */
-  record: (outingId: string, answers: readonly Answer[]) => Promise<void>;
+  record: (
+    outingId: string,
+    answers: readonly Answer[],
+    recordedAt: string,
+    clockAheadMs: number | null,
+  ) => Promise<void>;
   lastSignature: (outingId: string) => Promise<Signature | null>;
-  sign: (outingId: string, judged: Judged, at: string) => Promise<Signature>;
+  sign: (outingId: string, snapshot: SignedSnapshot, at: string) => Promise<Signature>;
 }
 
 export function walkStore(db: Database): WalkStore {
@@ -29,24 +43,39 @@ export function walkStore(db: Database): WalkStore {
     id: row.id,
     signedAt: new Date(row.signedAt).toISOString(),
     hash: row.hash,
-    judged: row.judged as Judged,
+    judged: row.judged,
   });
+  const read = async (outingId: string): Promise<WalkRecord> => {
+    const rows = await db
+      .select()
+      .from(walkAnswers)
+      .where(eq(walkAnswers.outingId, outingId))
+      .orderBy(asc(walkAnswers.id));
+    const answers: Answer[] = [];
+    for (const { key, stepId, verdict, at, note, clockAheadMs, recordedAt } of rows) {
+      const parsed = answerSchema.safeParse({
+        key,
+        stepId,
+        verdict,
+        note,
+        at: answeredAt(at, clockAheadMs, recordedAt),
+      });
+      if (parsed.success) answers.push(parsed.data);
+    }
+    return {
+      answers,
+      clockAheadMs: rows.at(-1)?.clockAheadMs ?? null,
+      leftOut: rows.length - answers.length,
+    };
+  };
   return {
-    answers: async (outingId) => {
-      const rows = await db
-        .select()
-        .from(walkAnswers)
-        .where(eq(walkAnswers.outingId, outingId))
-        .orderBy(asc(walkAnswers.id));
-      return rows.map(({ key, stepId, verdict, at, note }) =>
-        answerSchema.parse({ key, stepId, verdict, note, at: new Date(at).toISOString() }),
-      );
-    },
-    record: async (outingId, answers) => {
+    read,
+    answers: async (outingId) => (await read(outingId)).answers,
+    record: async (outingId, answers, recordedAt, clockAheadMs) => {
       if (answers.length === 0) return;
       await db
         .insert(walkAnswers)
-        .values(answers.map((answer) => ({ ...answer, outingId })))
+        .values(answers.map((answer) => ({ ...answer, outingId, recordedAt, clockAheadMs })))
         .onConflictDoNothing({ target: walkAnswers.key });
     },
     lastSignature: async (outingId) => {
@@ -58,10 +87,10 @@ export function walkStore(db: Database): WalkStore {
         .limit(1);
       return row ? asSignature(row) : null;
     },
-    sign: async (outingId, judged, signedAt) => {
+    sign: async (outingId, snapshot, signedAt) => {
       const [row] = await db
         .insert(signatures)
-        .values({ outingId, signedAt, hash: hashOf(judged), judged })
+        .values({ outingId, signedAt, hash: hashOf(snapshot), judged: snapshot })
         .returning();
       if (!row) throw new Error('The signature was not kept.');
       return asSignature(row);
@@ -69,6 +98,6 @@ export function walkStore(db: Database): WalkStore {
   };
 }
 
-export function hashOf(judged: Judged): string {
-  return createHash('sha256').update(canonical(judged)).digest('hex');
+export function hashOf(snapshot: unknown): string {
+  return createHash('sha256').update(canonical(snapshot)).digest('hex');
 }

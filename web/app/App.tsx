@@ -1,17 +1,17 @@
 import { RouterProvider } from 'react-router/dom';
 import { SWRConfig } from 'swr';
-import { get } from './api';
+import { get } from '../documents/api';
 import { router } from './routes';
-import { Spoken } from '../ui/Spoken';
+import { ToastProvider } from '../ui/Toast';
 import { ThemeChoice } from './themeChoice';
 
 export function App() {
   return (
     <ThemeChoice>
       <SWRConfig value={{ fetcher: get, shouldRetryOnError: true, errorRetryInterval: 3000, revalidateOnFocus: true }}>
-        <Spoken>
+        <ToastProvider>
           <RouterProvider router={router} />
-        </Spoken>
+        </ToastProvider>
       </SWRConfig>
     </ThemeChoice>
   );

@@ -9,14 +9,20 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import type { Conflict } from '#core/documents/merge';
-import { sayField } from '#core/signing/saySignOff';
-import { useDesk } from '../outing/desk';
+import { sayPlace } from '#core/documents/fieldWords';
+import type { KindName } from '#core/documents/registry';
+import { capital } from '#core/units/words';
+import type { Saving } from './DocumentEditor';
+
+interface Props {
+  kind: KindName;
+  saving: Saving;
+  settle: (whose: 'mine' | 'theirs') => void;
+}
 
 /** Two windows changed the same thing differently: both are shown, and one is chosen. The other is one undo away. */
-export function ConflictDialog() {
-  const { state, editor } = useDesk();
-  if (state.saving.is !== 'conflict') return null;
+export function ConflictDialog({ kind, saving, settle }: Props) {
+  if (saving.is !== 'conflict') return null;
   return (
     <Dialog open aria-labelledby="conflict-title" maxWidth="sm" fullWidth>
       <DialogTitle id="conflict-title">Changed in two windows</DialogTitle>
@@ -33,10 +39,10 @@ export function ConflictDialog() {
             </TableRow>
           </TableHead>
           <TableBody>
-            {state.saving.conflicts.map((conflict) => (
+            {saving.conflicts.map((conflict) => (
               <TableRow key={conflict.path.join('.')}>
                 <TableCell component="th" scope="row">
-                  {nameOf(conflict)}
+                  {capital(sayPlace(kind, conflict.path))}
                 </TableCell>
                 <TableCell>{shown(conflict.mine)}</TableCell>
                 <TableCell>{shown(conflict.theirs)}</TableCell>
@@ -46,19 +52,15 @@ export function ConflictDialog() {
         </Table>
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
-        <Button variant="outlined" onClick={() => editor.settle('theirs')}>
+        <Button variant="outlined" onClick={() => settle('theirs')}>
           Take the other window’s
         </Button>
-        <Button variant="contained" onClick={() => editor.settle('mine')}>
+        <Button variant="contained" onClick={() => settle('mine')}>
           Keep mine
         </Button>
       </DialogActions>
     </Dialog>
   );
-}
-
-function nameOf({ path }: Conflict): string {
-  return sayField(path.find((part) => part !== 'brief') ?? 'brief');
 }
 
 function shown(value: unknown): string {

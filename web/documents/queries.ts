@@ -1,75 +1,68 @@
 import { useMemo } from 'react';
 import useSWR, { useSWRConfig } from 'swr';
-import type { Angler } from '#core/documents/angler';
-import type { Craft } from '#core/documents/craft';
 import type { Item } from '#core/documents/item';
 import type { References } from '#core/documents/references';
-import type { RulePack } from '#core/documents/rulePack';
-import type { OwnSpecies } from '#core/documents/ownSpecies';
-import type { Water } from '#core/documents/water';
-import { ApiError, type Kept, request } from '../app/api';
-import { useSay } from '../ui/Spoken';
+import { type Documents, type ReferenceName, documentKinds } from '#core/documents/registry';
+import { ApiError, type Versioned, request } from './api';
+import { type KeptReferences, ReferenceStore } from './ReferenceStore';
+import { useToast } from '../ui/Toast';
 
 const KEY = '/api/references';
-
-export interface DocumentKinds {
-  anglers: Angler;
-  craft: Craft;
-  items: Item;
-  waters: Water;
-  rulePacks: RulePack;
-  species: OwnSpecies;
-}
-export type Kind = keyof DocumentKinds;
-export type KeptReferences = { [K in Kind]: Kept<DocumentKinds[K]>[] };
-
-const paths: Record<Kind, string> = {
-  anglers: '/api/anglers',
-  craft: '/api/craft',
-  items: '/api/items',
-  waters: '/api/waters',
-  rulePacks: '/api/rule-packs',
-  species: '/api/species',
-};
+const store = new ReferenceStore((since) => request('GET', `${KEY}?since=${since}`));
 
 /** All that outings point at, with versions. */
 export function useKept() {
-  return useSWR<KeptReferences>(KEY);
+  // The store answers with the same record while nothing changed; comparing ten thousand things would cost more than drawing them.
+  return useSWR<KeptReferences>(KEY, store.read, { compare: Object.is });
+}
+
+/** The same, once, for what is done without a screen of it. */
+export function readReferences(): Promise<References> {
+  return store.read().then(asReferences);
+}
+
+function asReferences(data: KeptReferences): References {
+  return {
+    angler: data.anglers[0]?.doc ?? null,
+    craft: documentsOf(data.craft),
+    items: documentsOf(data.items),
+    waters: documentsOf(data.waters),
+    rulePacks: documentsOf(data.rulePacks),
+    species: documentsOf(data.species),
+  };
+}
+
+const bare = new WeakMap<object, readonly unknown[]>();
+/** The documents of a list, the same list each time. */
+function documentsOf<Doc>(list: readonly Versioned<Doc>[]): readonly Doc[] {
+  const known = (bare.get(list) as readonly Doc[] | undefined) ?? list.map(({ doc }) => doc);
+  bare.set(list, known);
+  return known;
 }
 
 /** The same as the judgement reads it; undefined while it is on its way. */
 export function useReferences(): { references: References | undefined; error: unknown } {
   const { data, error } = useKept();
-  const references = useMemo<References | undefined>(
-    () =>
-      data && {
-        angler: data.anglers[0]?.doc ?? null,
-        craft: data.craft.map(({ doc }) => doc),
-        items: data.items.map(({ doc }) => doc),
-        waters: data.waters.map(({ doc }) => doc),
-        rulePacks: data.rulePacks.map(({ doc }) => doc),
-        species: data.species.map(({ doc }) => doc),
-      },
-    [data],
-  );
+  const references = useMemo(() => data && asReferences(data), [data]);
   return { references, error };
 }
 
-/** Writes of one kind of document; each refreshes what everyone reads. */
-export function useDocuments<K extends Kind>(kind: K) {
+/** Writes of one kind of document; after each, what changed is read. */
+export function useDocuments<K extends ReferenceName>(kind: K) {
   const { mutate } = useSWRConfig();
-  const path = paths[kind];
-  type Doc = DocumentKinds[K];
+  const path = `/api/${documentKinds[kind].path}`;
+  type Doc = Documents[K];
   const then = async <T>(work: Promise<T>): Promise<T> => {
     const done = await work;
     await mutate(KEY);
     return done;
   };
   return {
-    create: (doc: Doc) => then(request<Kept<Doc>>('POST', path, { doc })),
-    put: (doc: Doc, version: number) => then(request<Kept<Doc>>('PUT', `${path}/${doc.id}`, { version, doc })),
-    remove: (id: string, version: number) => then(request<Kept<Doc>>('DELETE', `${path}/${id}?version=${version}`)),
-    restore: (id: string) => then(request<Kept<Doc>>('POST', `${path}/${id}/restore`)),
+    create: (doc: Doc) => then(request<Versioned<Doc>>('POST', path, { doc })),
+    put: (doc: Doc, version: number) => then(request<Versioned<Doc>>('PUT', `${path}/${doc.id}`, { version, doc })),
+    remove: (id: string, version: number) =>
+      then(request<Versioned<Doc>>('DELETE', `${path}/${id}?version=${version}`)),
+    restore: (id: string) => then(request<Versioned<Doc>>('POST', `${path}/${id}/restore`)),
   };
 }
 
@@ -77,19 +70,19 @@ export function useDocuments<K extends Kind>(kind: K) {
 interface ItemBatch {
   create?: readonly Item[];
   change?: readonly { version: number; doc: Item }[];
-  remove?: readonly Versioned[];
+  remove?: readonly DocumentVersion[];
   restore?: readonly string[];
 }
-interface Versioned {
+interface DocumentVersion {
   id: string;
   version: number;
 }
 /** Writes a batch and answers with what takes it back: `before` are the documents that it changes, as they were. */
 export function useItemBatch() {
   const { mutate } = useSWRConfig();
-  const say = useSay();
+  const say = useToast();
   const write = async (work: ItemBatch) => {
-    const { versions } = await request<{ versions: Versioned[] }>('POST', `${paths.items}/batch`, work);
+    const { versions } = await request<{ versions: DocumentVersion[] }>('POST', '/api/batches/items', work);
     await mutate(KEY);
     return new Map(versions.map(({ id, version }) => [id, version]));
   };

@@ -9,18 +9,21 @@ import { applyRepair } from '#core/editing/edit';
 import type { Outing } from '#core/documents/outing';
 import { type References, lookUp } from '#core/documents/references';
 import { lastAnswers, standingAnswers } from '#core/walkround/answers';
-import { changesSince, whatIsJudged } from '#core/signing/signOff';
-import type { Kept } from '../app/api';
-import { Loaded } from '../ui/Loaded';
+import { changesSince } from '#core/signing/changes';
+import { signedSnapshot } from '#core/signing/snapshot';
+import type { Versioned } from '../documents/api';
+import { Loaded } from '../documents/Loaded';
 import { Lost } from '../ui/Lost';
-import { useSay } from '../ui/Spoken';
+import { useToast } from '../ui/Toast';
 import { useNow } from '../ui/useNow';
 import { useReferences } from '../documents/queries';
 import { Calm } from './Calm';
 import { type Desk, DeskContext } from './desk';
 import { Heading } from './Heading';
 import { Margin, MarginBar } from './Margin';
-import { type WalkRecord, useEditor, useKeptOuting, useWalk } from './queries';
+import { type WalkRecord, useKeptOuting, useWalk } from './queries';
+import { useDocumentEditor, useUndoKeys } from '../documents/useDocumentEditor';
+import { useSWRConfig } from 'swr';
 import { StationLine } from './StationLine';
 
 const ConflictDialog = lazy(async () => ({ default: (await import('../documents/ConflictDialog')).ConflictDialog }));
@@ -40,11 +43,16 @@ export function OutingScreen() {
   );
 }
 
-function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: References; walk: WalkRecord }) {
-  const { editor, state } = useEditor(kept);
+function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; references: References; walk: WalkRecord }) {
+  const { mutate } = useSWRConfig();
+  const { editor, state } = useDocumentEditor(
+    'outings',
+    kept,
+    () => void mutate((key) => typeof key === 'string' && key.startsWith('/api/summaries')),
+  );
   const { doc } = state;
   const now = useNow();
-  const say = useSay();
+  const say = useToast();
   const answers = useMemo(() => standingAnswers(walk.record, now), [walk.record, now]);
   const [dragging, setDragging] = useState(false);
   const assessment = useMemo(
@@ -54,7 +62,7 @@ function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: Re
   const looked = useMemo(() => lookUp(doc, references), [doc, references]);
   const { signature, record } = walk;
   const changes = useMemo(
-    () => signature && changesSince(signature.judged, whatIsJudged(doc, references, lastAnswers(record))),
+    () => signature && changesSince(signature.judged, signedSnapshot(doc, references, lastAnswers(record))),
     [signature, doc, references, record],
   );
   const repair = useCallback(
@@ -110,28 +118,9 @@ function OnDesk({ kept, references, walk }: { kept: Kept<Outing>; references: Re
       {!walking && <MarginBar station={station} />}
       {state.saving.is === 'conflict' && (
         <Suspense>
-          <ConflictDialog />
+          <ConflictDialog kind="outings" saving={state.saving} settle={editor.settle} />
         </Suspense>
       )}
     </DeskContext>
   );
-}
-
-/** Ctrl+Z and its sisters, except while writing in a field, which has its own. */
-function useUndoKeys(undo: () => void, redo: () => void) {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-      const { target } = event;
-      if (target instanceof HTMLElement && target.closest('input, textarea, [contenteditable]')) return;
-      const key = event.key.toLowerCase();
-      const forward = key === 'y' || (key === 'z' && event.shiftKey);
-      if (!forward && key !== 'z') return;
-      event.preventDefault();
-      if (forward) redo();
-      else undo();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [undo, redo]);
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Answer } from '#core/walkround/answerSchema';
-import { ApiError } from '../app/api';
+import { ApiError } from '../documents/api';
 import { AnswerQueue } from './answerQueue';
 
 let count = 0;
@@ -14,6 +14,7 @@ const answer = (stepId: string): Answer => ({
 
 function desk() {
   let trouble: ApiError | null = null;
+  let refused = '';
   const arrived: string[] = [];
   const drawer = new Map<string, string>();
   let retry: (() => void) | null = null;
@@ -22,6 +23,7 @@ function desk() {
       send: async (answers) => {
         await Promise.resolve();
         if (trouble) throw trouble;
+        if (answers.some((one) => one.stepId === refused)) throw new ApiError(400, 'Bad input', []);
         arrived.push(...answers.map((one) => one.stepId));
       },
       storage: {
@@ -34,7 +36,14 @@ function desk() {
         return () => (retry = null);
       },
     });
-  return { make, arrived, drawer, fail: (error: ApiError | null) => (trouble = error), retry: () => retry?.() };
+  return {
+    make,
+    arrived,
+    drawer,
+    fail: (error: ApiError | null) => (trouble = error),
+    refuse: (stepId: string) => (refused = stepId),
+    retry: () => retry?.(),
+  };
 }
 
 describe('answers on their way', () => {
@@ -58,12 +67,35 @@ describe('answers on their way', () => {
     expect(await second.flush()).toBe(true);
     expect(d.arrived).toEqual(['a']);
   });
-  it('that are refused are let go, with the reason', async () => {
+  it('that are refused stay on the device with the reason, and are sent again when asked', async () => {
     const d = desk();
-    d.fail(new ApiError(400, 'Bad input', [{ field: 'answers.0.at', message: 'This moment has not come yet.' }]));
+    d.fail(
+      new ApiError(400, 'Bad input', [{ field: 'answers.0.at', message: 'A moment lies between 1900 and 2199.' }]),
+    );
     const queue = d.make();
-    queue.add(answer('a'));
+    const refused = answer('a');
+    queue.add(refused);
+    expect(await queue.flush()).toBe(false);
+    expect(queue.getState()).toEqual({ unsent: [], held: [refused], refused: 'A moment lies between 1900 and 2199.' });
+    expect(d.drawer.get('answers')).toContain(refused.key);
+    d.fail(null);
+    queue.again();
     expect(await queue.flush()).toBe(true);
-    expect(queue.getState()).toEqual({ unsent: [], refused: 'This moment has not come yet.' });
+    expect(d.arrived).toEqual(['a']);
+    expect(d.drawer.size).toBe(0);
+  });
+  it('do not wait behind one that is refused', async () => {
+    const d = desk();
+    d.refuse('b');
+    const queue = d.make();
+    for (const step of ['a', 'b', 'c']) queue.add(answer(step));
+    expect(await queue.flush()).toBe(false);
+    expect(d.arrived).toEqual(['a', 'c']);
+    expect(queue.getState().held.map(({ stepId }) => stepId)).toEqual(['b']);
+  });
+  it('begin empty where what was kept cannot be read', () => {
+    const d = desk();
+    d.drawer.set('answers', '{half');
+    expect(d.make().getState().unsent).toEqual([]);
   });
 });

@@ -1,10 +1,12 @@
 import type { Answer } from '#core/walkround/answerSchema';
-import { ApiError } from '../app/api';
+import { ApiError } from '../documents/api';
 
 export interface QueueState {
   /** Given here, not yet acknowledged by the server, in the order given. */
   unsent: readonly Answer[];
-  /** Why the server refused the last ones; null: it did not. */
+  /** Those the server would not take; they are kept here, and tried again when the page is opened anew or it is asked for. */
+  held: readonly Answer[];
+  /** Why it would not; null: it took all. */
   refused: string | null;
 }
 
@@ -27,7 +29,7 @@ export class AnswerQueue {
     private readonly key: string,
     private readonly ports: QueuePorts,
   ) {
-    this.state = { unsent: JSON.parse(ports.storage.getItem(key) ?? '[]') as Answer[], refused: null };
+    this.state = { unsent: readKept(ports.storage.getItem(key)), held: [], refused: null };
     if (this.state.unsent.length > 0) this.cancel = ports.later(() => void this.flush(), 0);
   }
 
@@ -38,7 +40,7 @@ export class AnswerQueue {
   readonly getState = (): QueueState => this.state;
 
   readonly add = (answer: Answer): void => {
-    this.hold({ unsent: [...this.state.unsent, answer], refused: null });
+    this.hold({ ...this.state, unsent: [...this.state.unsent, answer] });
     void this.flush();
   };
 
@@ -50,32 +52,55 @@ export class AnswerQueue {
       this.sending = null;
     });
     await this.sending;
-    return this.state.unsent.length === 0;
+    return this.state.unsent.length === 0 && this.state.held.length === 0;
+  };
+
+  /** What was refused is sent once more. */
+  readonly again = (): void => {
+    const { held, unsent } = this.state;
+    this.hold({ unsent: [...held, ...unsent], held: [], refused: null });
+    void this.flush();
   };
 
   private async sendAll(): Promise<void> {
+    let atOnce = Infinity;
     while (this.state.unsent.length > 0) {
-      const batch = this.state.unsent;
+      const batch = this.state.unsent.slice(0, atOnce);
       const sent = new Set(batch.map((answer) => answer.key));
       const rest = () => this.state.unsent.filter((answer) => !sent.has(answer.key));
       try {
         await this.ports.send(batch);
-        this.hold({ unsent: rest(), refused: null });
+        this.hold({ ...this.state, unsent: rest() });
       } catch (error) {
         if (!(error instanceof ApiError)) throw error;
         if (error.status === 0 || error.status >= 500) {
           this.cancel = this.ports.later(() => void this.flush(), RETRY_MS);
           return;
         }
-        this.hold({ unsent: rest(), refused: error.fields[0]?.message ?? error.message });
+        // One that is refused must not keep the others back: they go one by one, and it stays here.
+        if (batch.length > 1) atOnce = 1;
+        else {
+          const refused = error.fields[0]?.message ?? error.message;
+          this.hold({ unsent: rest(), held: [...this.state.held, ...batch], refused });
+        }
       }
     }
   }
 
   private hold(state: QueueState): void {
     this.state = state;
-    if (state.unsent.length === 0) this.ports.storage.removeItem(this.key);
-    else this.ports.storage.setItem(this.key, JSON.stringify(state.unsent));
+    const kept = [...state.held, ...state.unsent];
+    if (kept.length === 0) this.ports.storage.removeItem(this.key);
+    else this.ports.storage.setItem(this.key, JSON.stringify(kept));
     for (const listener of this.listeners) listener();
+  }
+}
+
+function readKept(text: string | null): Answer[] {
+  try {
+    const kept: unknown = JSON.parse(text ?? '[]');
+    return Array.isArray(kept) ? (kept as Answer[]) : [];
+  } catch {
+    return [];
   }
 }

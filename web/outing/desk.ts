@@ -4,16 +4,16 @@ import type { Repair } from '#core/editing/repair';
 import type { Outing } from '#core/documents/outing';
 import type { Looked, References } from '#core/documents/references';
 import type { Answers } from '#core/walkround/answers';
-import type { Change } from '#core/signing/signOff';
-import type { EditorState, OutingEditor } from '../documents/editor';
+import type { Change } from '#core/signing/changes';
+import type { DocumentEditor, EditorState } from '../documents/DocumentEditor';
 import type { WalkRecord } from './queries';
 
 /** Everything the stations of one outing share. */
 export interface Desk {
   doc: Outing;
-  edit: OutingEditor['edit'];
-  editor: OutingEditor;
-  state: EditorState;
+  edit: DocumentEditor<Outing>['edit'];
+  editor: DocumentEditor<Outing>;
+  state: EditorState<Outing>;
   references: References;
   looked: Looked;
   assessment: Assessment;

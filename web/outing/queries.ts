@@ -1,56 +1,29 @@
-import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import useSWR, { useSWRConfig } from 'swr';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
+import useSWR from 'swr';
+import { later } from '../documents/useDocumentEditor';
 import type { Outing } from '#core/documents/outing';
+import { clockAheadMs } from '../ui/clock';
 import type { Answer, Verdict } from '#core/walkround/answerSchema';
-import type { Judged } from '#core/signing/signOff';
-import { type ApiError, type Kept, request } from '../app/api';
+import { type SignedSnapshot, openSnapshot } from '#core/signing/snapshot';
+import { type ApiError, type Versioned, request } from '../documents/api';
 import { AnswerQueue } from './answerQueue';
-import { OutingEditor } from '../documents/editor';
 
 export interface Signature {
   id: number;
   signedAt: string;
   hash: string;
-  judged: Judged;
+  judged: SignedSnapshot;
 }
 interface Walk {
   answers: Answer[];
-  signature: Signature | null;
+  signature: (Omit<Signature, 'judged'> & { judged: unknown }) | null;
+  /** Rows of the record that cannot be read: they count for nothing. */
+  leftOut: number;
 }
 
 export function useKeptOuting(id: string) {
-  return useSWR<Kept<Outing>, ApiError>(`/api/outings/${id}`);
+  return useSWR<Versioned<Outing>, ApiError>(`/api/outings/${id}`);
 }
-
-/** The editor of one outing, for as long as its screens are open. */
-export function useEditor(kept: Kept<Outing>) {
-  const { mutate } = useSWRConfig();
-  const [editor] = useState(
-    () =>
-      new OutingEditor(kept, {
-        put: (doc, version, leaving) => request('PUT', `/api/outings/${doc.id}`, { version, doc }, leaving),
-        drafts: sessionStorage,
-        now: () => Date.now(),
-        later,
-      }),
-  );
-  const state = useSyncExternalStore(editor.subscribe, editor.getState);
-  useEffect(() => editor.adopt(kept), [editor, kept]);
-  useEffect(() => {
-    const leave = () => void editor.flush(true);
-    window.addEventListener('pagehide', leave);
-    return () => {
-      window.removeEventListener('pagehide', leave);
-      void editor.flush().then(() => mutate('/api/outings/summaries'));
-    };
-  }, [editor, mutate]);
-  return { editor, state };
-}
-
-const later = (work: () => void, ms: number) => {
-  const timer = setTimeout(work, ms);
-  return () => clearTimeout(timer);
-};
 
 /** The walk-round's record: what the server has, and after it what is still on its way there. */
 export function useWalk(outingId: string) {
@@ -60,7 +33,7 @@ export function useWalk(outingId: string) {
     () =>
       new AnswerQueue(`tally-answers:${outingId}`, {
         send: async (answers) => {
-          const walk = await request<Walk>('POST', `${path}/answers`, { answers });
+          const walk = await request<Walk>('POST', `${path}/answers`, { answers, sentAt: new Date().toISOString() });
           await mutate(walk, { revalidate: false });
         },
         storage: localStorage,
@@ -68,7 +41,7 @@ export function useWalk(outingId: string) {
       }),
     [outingId, path, mutate],
   );
-  const { unsent, refused } = useSyncExternalStore(queue.subscribe, queue.getState);
+  const { unsent, held, refused } = useSyncExternalStore(queue.subscribe, queue.getState);
   const answer = useCallback(
     (stepId: string, verdict: Verdict) =>
       queue.add({ key: crypto.randomUUID(), stepId, verdict, at: new Date().toISOString(), note: '' }),
@@ -76,8 +49,15 @@ export function useWalk(outingId: string) {
   );
   const record = useMemo(() => {
     const known = new Set((data?.answers ?? []).map((one) => one.key));
-    return [...(data?.answers ?? []), ...unsent.filter((one) => !known.has(one.key))];
-  }, [data, unsent]);
+    const here = [...held, ...unsent].filter((one) => !known.has(one.key));
+    // What is still here was dated by this device's clock; it is reckoned by the server's, as it will be once it is there.
+    const shared = (at: string) => new Date(Date.parse(at) + clockAheadMs()).toISOString();
+    return [...(data?.answers ?? []), ...here.map((one) => ({ ...one, at: shared(one.at) }))];
+  }, [data, unsent, held]);
+  const signature = useMemo<Signature | null>(
+    () => (data?.signature ? { ...data.signature, judged: openSnapshot(data.signature.judged) } : null),
+    [data],
+  );
   const sign = async (version: number) => {
     const walk = await request<Walk>('POST', `${path}/signatures`, { version });
     await mutate(walk, { revalidate: false });
@@ -87,8 +67,11 @@ export function useWalk(outingId: string) {
     error,
     record,
     unsent: unsent.length,
+    held: held.length,
     refused,
-    signature: data?.signature ?? null,
+    leftOut: data?.leftOut ?? 0,
+    signature,
+    sendAgain: queue.again,
     answer,
     flush: queue.flush,
     sign,

@@ -8,18 +8,22 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { type Control, useForm } from 'react-hook-form';
 import { Link as RouterLink } from 'react-router';
 import { practice, schoolIds } from '#core/needs/practice';
 import { usualSchools } from '#core/editing/usualSchools';
 import { type Angler, anglerSchema } from '#core/documents/angler';
-import { ApiError, type Kept } from '../app/api';
+import { ApiError, type Versioned } from '../documents/api';
 import { type ThemeName, themeNames } from '../app/palettes';
 import { useThemeChoice } from '../app/themeChoice';
-import { Loaded } from '../ui/Loaded';
+import { Loaded } from '../documents/Loaded';
 import { Page } from '../ui/Page';
-import { useSay } from '../ui/Spoken';
+import { useToast } from '../ui/Toast';
 import { FormChoice, FormNumber, FormSwitch, FormText, asOptions } from '../ui/fields';
+import { ConflictDialog } from '../documents/ConflictDialog';
+import { SavingWords } from '../documents/SavingWords';
+import { useUndoKeys } from '../documents/useDocumentEditor';
+import { useDocumentForm } from '../documents/useDocumentForm';
 import { useDocuments, useKept } from '../documents/queries';
 
 const themeWords: Record<ThemeName, string> = {
@@ -67,36 +71,58 @@ export function SettingsScreen() {
         You
       </Typography>
       <Loaded data={data} error={error}>
-        {({ anglers }) => <Profile key={anglers[0]?.version ?? 0} kept={anglers[0] ?? null} />}
+        {({ anglers }) => <Profile kept={anglers[0] ?? null} />}
       </Loaded>
     </Page>
   );
 }
 
-function Profile({ kept }: { kept: Kept<Angler> | null }) {
-  const say = useSay();
+/** The profile: a kept one saves itself; the first is kept when it is whole. */
+function Profile({ kept }: { kept: Versioned<Angler> | null }) {
+  return kept ? <KeptProfile kept={kept} /> : <FirstProfile />;
+}
+
+function KeptProfile({ kept }: { kept: Versioned<Angler> }) {
+  const { form, editor, state, unfit } = useDocumentForm('anglers', kept);
+  useUndoKeys(editor.undo, editor.redo);
+  return (
+    <Box component="form" noValidate onSubmit={(event) => event.preventDefault()} sx={{ display: 'grid', gap: 3 }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Button onClick={editor.undo} disabled={!state.canUndo}>
+          Undo
+        </Button>
+        <Button onClick={editor.redo} disabled={!state.canRedo}>
+          Redo
+        </Button>
+        <SavingWords saving={state.saving} unfit={unfit} />
+        <Typography variant="caption" color="textSecondary">
+          Every outing is judged by it.
+        </Typography>
+      </Box>
+      <ProfileFields control={form.control as unknown as Control<Angler>} />
+      <ConflictDialog kind="anglers" saving={state.saving} settle={editor.settle} />
+    </Box>
+  );
+}
+
+function FirstProfile() {
+  const say = useToast();
   const documents = useDocuments('anglers');
   const [trouble, setTrouble] = useState<string | null>(null);
   const { control, handleSubmit, formState } = useForm<Angler>({
-    defaultValues: kept?.doc ?? fresh,
+    defaultValues: fresh,
     resolver: zodResolver(anglerSchema),
     mode: 'onTouched',
   });
   const save = async (doc: Angler) => {
     setTrouble(null);
     try {
-      await (kept ? documents.put(doc, kept.version) : documents.create(doc));
+      await documents.create(doc);
       say('Your profile is kept. Every outing is judged by it from now on.');
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       setTrouble(error.message);
     }
-  };
-  const grid = {
-    display: 'grid',
-    gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', md: '1fr 1fr 1fr' },
-    gap: 2,
-    maxWidth: 900,
   };
   return (
     <Box
@@ -105,12 +131,29 @@ function Profile({ kept }: { kept: Kept<Angler> | null }) {
       onSubmit={(event) => void handleSubmit(save)(event)}
       sx={{ display: 'grid', gap: 3 }}
     >
-      {!kept && <Typography>No profile yet. Nothing can be judged without one.</Typography>}
+      <Typography>No profile yet. Nothing can be judged without one.</Typography>
       {trouble && (
         <Alert severity="warning" variant="outlined">
           {trouble}
         </Alert>
       )}
+      <ProfileFields control={control} />
+      <Button variant="contained" type="submit" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
+        Keep
+      </Button>
+    </Box>
+  );
+}
+
+function ProfileFields({ control }: { control: Control<Angler> }) {
+  const grid = {
+    display: 'grid',
+    gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', md: '1fr 1fr 1fr' },
+    gap: 2,
+    maxWidth: 900,
+  };
+  return (
+    <>
       <Box sx={grid}>
         <FormText control={control} name="name" label="Name" />
         <FormNumber control={control} name="massKg" label="Mass, dressed" unit="kg" />
@@ -155,9 +198,6 @@ function Profile({ kept }: { kept: Kept<Angler> | null }) {
         <FormText control={control} name="contact.name" label="Their name" />
         <FormText control={control} name="contact.phone" label="Their number" type="tel" />
       </Box>
-      <Button variant="contained" type="submit" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
-        Keep
-      </Button>
-    </Box>
+    </>
   );
 }

@@ -1,11 +1,17 @@
 import { useEffect, useState } from 'react';
+import { onClock, sharedNow } from './clock';
 
-/** The present moment, told anew every half minute. */
-export function useNow(): number {
-  const [now, setNow] = useState(() => Date.now());
+/** The moment, moving on every half minute, by the clock that the server shares. */
+export function useNow(everyMs = 30_000): number {
+  const [now, setNow] = useState(sharedNow);
   useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 30_000);
-    return () => clearInterval(timer);
-  }, []);
+    const tick = () => setNow(sharedNow());
+    const timer = setInterval(tick, everyMs);
+    const off = onClock(tick);
+    return () => {
+      clearInterval(timer);
+      off();
+    };
+  }, [everyMs]);
   return now;
 }

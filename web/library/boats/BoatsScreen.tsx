@@ -2,10 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { type Craft, craftSchema } from '#core/documents/craft';
+import { type Craft } from '#core/documents/craft';
 import { figure, mass } from '#core/units/words';
-import type { Kept } from '../../app/api';
-import { Loaded } from '../../ui/Loaded';
+import type { Versioned } from '../../documents/api';
+import { Loaded } from '../../documents/Loaded';
 import { Page } from '../../ui/Page';
 import { FormChoice, FormNumber, FormSwitch, FormText, asOptions } from '../../ui/fields';
 import { DocumentDialog } from '../../documents/DocumentDialog';
@@ -13,7 +13,7 @@ import { type Column, DocumentTable } from '../../documents/DocumentTable';
 import { useKept } from '../../documents/queries';
 
 const fresh = (): Craft => ({
-  format: 'craft/1',
+  format: 'craft/2',
   id: crypto.randomUUID(),
   name: '',
   deck: 'sit-on-top',
@@ -40,7 +40,7 @@ const fresh = (): Craft => ({
   note: '',
 });
 
-const columns: Column<Kept<Craft>>[] = [
+const columns: Column<Versioned<Craft>>[] = [
   { name: 'Drive', cell: ({ doc }) => doc.drive },
   { name: 'Hull', cell: ({ doc }) => `${doc.hull}, ${doc.deck}`, wideOnly: true },
   { name: 'Length', number: true, cell: ({ doc }) => `${figure(doc.lengthM, 2)} m` },
@@ -60,7 +60,7 @@ const columns: Column<Kept<Craft>>[] = [
 /** Settled here: what each boat is, carries and does. What would annoy: a form that asks for what nobody can measure. */
 export function BoatsScreen() {
   const { data, error } = useKept();
-  const [open, setOpen] = useState<Kept<Craft> | 'new' | null>(null);
+  const [open, setOpen] = useState<Versioned<Craft> | 'new' | null>(null);
   return (
     <Page
       title="Boats"
@@ -90,7 +90,6 @@ export function BoatsScreen() {
               <DocumentDialog
                 kind="craft"
                 what="boat"
-                schema={craftSchema}
                 kept={open === 'new' ? null : open}
                 initial={fresh()}
                 onClose={() => setOpen(null)}

@@ -9,14 +9,14 @@ import { useState } from 'react';
 import type { Item } from '#core/documents/item';
 import { dateAt } from '#core/units/time';
 import { plural } from '#core/units/words';
-import { ApiError, type Kept } from '../../app/api';
-import { useSay } from '../../ui/Spoken';
+import { ApiError, type Versioned } from '../../documents/api';
+import { useToast } from '../../ui/Toast';
 import { useNow } from '../../ui/useNow';
 import { containersAmong } from './containers';
 import { useItemBatch } from '../../documents/queries';
 
 interface Props {
-  chosen: readonly Kept<Item>[];
+  chosen: readonly Versioned<Item>[];
   items: readonly Item[];
   onDone: () => void;
 }
@@ -24,7 +24,7 @@ interface Props {
 /** Changes all that is ticked at once: state, place, habit; or takes it out of the locker. Each can be undone. */
 export function BulkBar({ chosen, items, onDone }: Props) {
   const batch = useItemBatch();
-  const say = useSay();
+  const say = useToast();
   const today = dateAt(useNow(), 'utc');
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);

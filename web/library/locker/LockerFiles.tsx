@@ -19,16 +19,16 @@ import { matchOwned } from '#core/exchange/lockerMatch';
 import { kinds } from '#core/catalog/gear/kinds';
 import type { Item } from '#core/documents/item';
 import { listed, plural } from '#core/units/words';
-import { ApiError, type Kept } from '../../app/api';
+import { ApiError, type Versioned } from '../../documents/api';
 import { FileButton } from '../../ui/FileButton';
-import { useSay } from '../../ui/Spoken';
+import { useToast } from '../../ui/Toast';
 import { saveFile } from '../../ui/saveFile';
 import { useItemBatch } from '../../documents/queries';
 
 const SHOWN = 8;
 
 /** The locker to and from a CSV file. What a file holds is shown before anything is kept. */
-export function LockerFiles({ kept }: { kept: readonly Kept<Item>[] }) {
+export function LockerFiles({ kept }: { kept: readonly Versioned<Item>[] }) {
   const items = kept.map(({ doc }) => doc);
   const [read, setRead] = useState<{ name: string; text: string } | null>(null);
   return (
@@ -50,7 +50,7 @@ export function LockerFiles({ kept }: { kept: readonly Kept<Item>[] }) {
 interface DryRunProps {
   name: string;
   text: string;
-  kept: readonly Kept<Item>[];
+  kept: readonly Versioned<Item>[];
   onClose: () => void;
 }
 type WithOwned = 'change' | 'leave' | 'again';
@@ -71,7 +71,7 @@ function DryRun({ name, text, kept, onClose }: DryRunProps) {
     [text, head, mapping, owned],
   );
   const batch = useItemBatch();
-  const say = useSay();
+  const say = useToast();
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const list = useMemo<readonly Item[]>(() => (result.taken ? (result.value as Item[]) : []), [result]);

@@ -9,19 +9,18 @@ import { kindIds, kinds } from '#core/catalog/gear/kinds';
 import { newItem } from '#core/editing/newItem';
 import { catalogue } from '#core/needs/catalogue';
 import type { Item } from '#core/documents/item';
-import { itemSchema } from '#core/documents/item';
 import { DUE_DAYS, type LockerView, dueBy, inView, lockerViews } from '#core/ashore/upkeep';
 import { type NeedId, needsByPurpose, purposeIds, purposes } from '#core/vocabulary/needs';
 import { addDays, dateAt } from '#core/units/time';
 import { dayWords, mass } from '#core/units/words';
-import type { Kept } from '../../app/api';
-import { Loaded } from '../../ui/Loaded';
+import type { Versioned } from '../../documents/api';
+import { Loaded } from '../../documents/Loaded';
 import { Page } from '../../ui/Page';
 import { useNow } from '../../ui/useNow';
 import { DocumentDialog } from '../../documents/DocumentDialog';
 import { type Column, DocumentTable } from '../../documents/DocumentTable';
 import { useKept } from '../../documents/queries';
-import { useSummaries } from '../outings/queries';
+import { useUseOfThings } from '../../documents/useUseOfThings';
 import { BulkBar } from './BulkBar';
 import { ItemFields } from './ItemFields';
 import { LockerFiles } from './LockerFiles';
@@ -37,12 +36,9 @@ export function LockerScreen() {
   const [view, setView] = useState<LockerView>('all');
   const [needId, setNeedId] = useState<NeedId | ''>('');
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
-  const outings = useSummaries();
-  const used = useMemo(
-    () => new Set((outings.data ?? []).flatMap(({ kept }) => kept.doc.loadout.map((entry) => entry.itemId))),
-    [outings.data],
-  );
-  const [open, setOpen] = useState<Kept<Item> | 'new' | null>(null);
+  const { data: use } = useUseOfThings();
+  const used = useMemo(() => new Set(use?.usedIds ?? []), [use]);
+  const [open, setOpen] = useState<Versioned<Item> | 'new' | null>(null);
   const sorted = useMemo(
     () =>
       (data?.items ?? [])
@@ -64,7 +60,7 @@ export function LockerScreen() {
   const chosen = useMemo(() => rows.filter(({ doc }) => ticked.has(doc.id)), [rows, ticked]);
   const tickable = useMemo(() => ({ ids: ticked, set: setTicked }), [ticked]);
   const nameById = useMemo(() => new Map((data?.items ?? []).map(({ doc }) => [doc.id, doc.name])), [data]);
-  const columns = useMemo<Column<Kept<Item>>[]>(
+  const columns = useMemo<Column<Versioned<Item>>[]>(
     () => [
       {
         name: 'Kind',
@@ -176,7 +172,6 @@ export function LockerScreen() {
               <DocumentDialog
                 kind="items"
                 what="item"
-                schema={itemSchema}
                 kept={open === 'new' ? null : open}
                 initial={newItem(crypto.randomUUID(), 'foam-jacket')}
                 onClose={() => setOpen(null)}
@@ -191,10 +186,10 @@ export function LockerScreen() {
   );
 }
 
-const idOf = ({ doc }: Kept<Item>) => doc.id;
-const nameOf = ({ doc }: Kept<Item>) => doc.name;
+const idOf = ({ doc }: Versioned<Item>) => doc.id;
+const nameOf = ({ doc }: Versioned<Item>) => doc.name;
 // Drawn anew only when what it shows is another: typing in the field draws the field alone.
-const LockerTable = memo(DocumentTable<Kept<Item>>);
+const LockerTable = memo(DocumentTable<Versioned<Item>>);
 
 function Kind({ item, inside }: { item: Item; inside: string | undefined }) {
   return (

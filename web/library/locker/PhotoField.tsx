@@ -2,10 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { PHOTO_MOST_CHARS } from '#core/documents/item';
+import { ApiError, request } from '../../documents/api';
 import { FileButton } from '../../ui/FileButton';
 
 const LONGEST_PX = 360;
+/** About 60 kB of picture. */
+const MOST_CHARS = 80_000;
 
 /** A small picture of the file: drawn down here in the browser, lower in quality until it can be kept; null: it is no picture. */
 async function shrunk(file: File): Promise<string | null> {
@@ -19,7 +21,7 @@ async function shrunk(file: File): Promise<string | null> {
   bitmap.close();
   for (const quality of [0.8, 0.6, 0.4, 0.2]) {
     const data = canvas.toDataURL('image/jpeg', quality);
-    if (data.length <= PHOTO_MOST_CHARS) return data;
+    if (data.length <= MOST_CHARS) return data;
   }
   return null;
 }
@@ -34,16 +36,22 @@ interface Props {
 export function PhotoField({ name, value, onChange }: Props) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const read = async (file: File) => {
-    const data = await shrunk(file);
-    setTrouble(data === null ? `${file.name} is no picture that can be read here.` : null);
-    if (data !== null) onChange(data);
+    const dataUrl = await shrunk(file);
+    setTrouble(dataUrl === null ? `${file.name} is no picture that can be read here.` : null);
+    if (dataUrl === null) return;
+    try {
+      onChange((await request<{ id: string }>('POST', '/api/pictures', { dataUrl })).id);
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      setTrouble(error.message);
+    }
   };
   return (
     <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
       {value && (
         <Box
           component="img"
-          src={value}
+          src={`/api/pictures/${value}`}
           alt={`Picture of ${name}`}
           sx={{ maxHeight: 96, maxWidth: 160, border: 1, borderColor: 'divider' }}
         />

@@ -7,95 +7,105 @@ import { Link as RouterLink } from 'react-router';
 import { newOuting } from '#core/editing/newOuting';
 import { addDays, clockAt, dateAt, dayInWords } from '#core/units/time';
 import { plural } from '#core/units/words';
-import type { References } from '#core/documents/references';
-import { ApiError } from '../../app/api';
+import { useState } from 'react';
+import { ApiError } from '../../documents/api';
 import { LevelMark } from '../../ui/LevelMark';
-import { Loaded } from '../../ui/Loaded';
+import { Loaded } from '../../documents/Loaded';
 import { Page } from '../../ui/Page';
-import { useSay } from '../../ui/Spoken';
+import { useToast } from '../../ui/Toast';
 import { TallyStrokes } from '../../ui/TallyStrokes';
 import { useNow } from '../../ui/useNow';
-import { useReferences } from '../../documents/queries';
-import { type Summary, useOutingActions, useSummaries } from './queries';
+import { readReferences } from '../../documents/queries';
+import { SetAsideNotice } from '../../documents/SetAsideNotice';
+import { type Summary, type SummaryPage, useOutingActions, useSummaries } from './queries';
+
+const FIRST = { ahead: 30, gone: 20 };
+const MORE = 50;
 
 /** Settled here: which outing to go on with, and how far each is. What would annoy: having to open one to learn that. */
 export function OutingsScreen() {
-  const { data, error } = useSummaries();
-  const { references, error: referencesError } = useReferences();
-  const actions = useOutingActions();
-  const navigate = useNavigate();
-  const say = useSay();
   const now = useNow();
   const today = dateAt(now, 'local');
   const tomorrow = addDays(today, 1);
+  const [most, setMost] = useState(FIRST);
+  const { data, error } = useSummaries(today, most);
+  const actions = useOutingActions();
+  const navigate = useNavigate();
+  const say = useToast();
+  const [busy, setBusy] = useState(false);
   const tell = (failure: unknown) => say(failure instanceof ApiError ? failure.message : 'That did not work.');
-  const begin = (known: References) => {
+  const begin = async () => {
     const id = crypto.randomUUID();
-    actions.create(newOuting(id, tomorrow, known)).then(() => navigate(`/outings/${id}/brief`), tell);
+    setBusy(true);
+    try {
+      await actions.create(newOuting(id, tomorrow, await readReferences()));
+      await navigate(`/outings/${id}/brief`);
+    } catch (failure) {
+      tell(failure);
+    } finally {
+      setBusy(false);
+    }
   };
   const copy = (one: Summary) => {
     const id = crypto.randomUUID();
-    actions.copy(one.kept.doc.id, id, tomorrow).then(() => navigate(`/outings/${id}/brief`), tell);
+    actions.copy(one.id, id, tomorrow).then(() => navigate(`/outings/${id}/brief`), tell);
   };
-  const remove = ({ kept }: Summary) => {
-    actions.remove(kept.doc.id, kept.version).then(
+  const remove = ({ id, version, title }: Summary) => {
+    actions.remove(id, version).then(
       () =>
-        say(`Deleted: ${kept.doc.title}.`, {
+        say(`Deleted: ${title}.`, {
           name: 'Undo',
-          run: () => void actions.restore(kept.doc.id).catch(tell),
+          run: () => void actions.restore(id).catch(tell),
         }),
       tell,
     );
   };
-  const ready = data && references ? { list: data, references } : undefined;
   return (
-    <Loaded data={ready} error={error ?? referencesError}>
-      {({ list, references: known }) => {
-        const ahead = list.filter((one) => lastDay(one) >= today).sort(byDay);
-        const gone = list
-          .filter((one) => lastDay(one) < today)
-          .sort(byDay)
-          .reverse();
-        return (
-          <Page
-            title="Outings"
-            lead="Count it the evening before, finish beside the water."
-            action={
-              <Button variant="contained" onClick={() => begin(known)}>
-                New outing
-              </Button>
-            }
-          >
-            {list.length === 0 && <Beginning references={known} />}
-            <Rows name="Ahead" list={ahead} known={known} onCopy={copy} onRemove={remove} />
-            <Rows name="Gone by" list={gone} known={known} onCopy={copy} onRemove={remove} />
-          </Page>
-        );
-      }}
-    </Loaded>
+    <Page
+      title="Outings"
+      lead="Count it the evening before, finish beside the water."
+      action={
+        <Button variant="contained" onClick={() => void begin()} disabled={busy}>
+          New outing
+        </Button>
+      }
+    >
+      <Loaded data={data} error={error}>
+        {({ ahead, gone, of, house, setAside }) => (
+          <>
+            <SetAsideNotice list={setAside} onGone={() => void actions.refresh()} />
+            {of.ahead + of.gone === 0 && <Beginning house={house} />}
+            <Rows name="Ahead" list={ahead} onCopy={copy} onRemove={remove} />
+            <More left={of.ahead - ahead.length} onMore={() => setMost({ ...most, ahead: most.ahead + MORE })} />
+            <Rows name="Gone by" list={gone} onCopy={copy} onRemove={remove} />
+            <More left={of.gone - gone.length} onMore={() => setMost({ ...most, gone: most.gone + MORE })} />
+          </>
+        )}
+      </Loaded>
+    </Page>
   );
 }
 
-function byDay(a: Summary, b: Summary): number {
-  const key = ({ kept }: Summary) => `${kept.doc.brief.date} ${kept.doc.brief.launchAt}`;
-  return key(a) < key(b) ? -1 : 1;
-}
-
-function lastDay({ kept }: Summary): string {
-  return addDays(kept.doc.brief.date, kept.doc.brief.nights);
+function More({ left, onMore }: { left: number; onMore: () => void }) {
+  if (left <= 0) return null;
+  return (
+    <Button variant="outlined" onClick={onMore} sx={{ mb: 4 }}>
+      {left} more
+    </Button>
+  );
 }
 
 /** An empty house: what to do first, in the order that needs no turning back. */
-function Beginning({ references }: { references: References }) {
+function Beginning({ house }: { house: SummaryPage['house'] }) {
   const first = [
     {
-      done: references.angler !== null,
+      done: house.profile,
       to: '/settings',
       text: 'Write your profile: what you weigh, your limits, who is ashore.',
     },
-    { done: references.craft.length > 0, to: '/boats', text: 'Add a boat.' },
-    { done: references.waters.length > 0, to: '/waters', text: 'Add a water: a launch and a place to fish.' },
-    { done: references.items.length > 0, to: '/locker', text: 'Put into the locker what you own, safety gear first.' },
+    { done: house.boats > 0, to: '/boats', text: 'Add a boat.' },
+    { done: house.waters > 0, to: '/waters', text: 'Add a water: a launch and a place to fish.' },
+    { done: house.things > 0, to: '/locker', text: 'Put into the locker what you own, safety gear first.' },
   ];
   return (
     <Box sx={{ maxWidth: 640 }}>
@@ -120,11 +130,10 @@ function Beginning({ references }: { references: References }) {
 interface RowsProps {
   name: string;
   list: readonly Summary[];
-  known: References;
   onCopy: (one: Summary) => void;
   onRemove: (one: Summary) => void;
 }
-function Rows({ name, list, known, onCopy, onRemove }: RowsProps) {
+function Rows({ name, list, onCopy, onRemove }: RowsProps) {
   if (list.length === 0) return null;
   return (
     <Box component="section" sx={{ mb: 4 }}>
@@ -133,19 +142,16 @@ function Rows({ name, list, known, onCopy, onRemove }: RowsProps) {
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
         {list.map((one) => (
-          <Row key={one.kept.doc.id} one={one} known={known} onCopy={onCopy} onRemove={onRemove} />
+          <Row key={one.id} one={one} onCopy={onCopy} onRemove={onRemove} />
         ))}
       </Box>
     </Box>
   );
 }
 
-function Row({ one, known, onCopy, onRemove }: { one: Summary } & Omit<RowsProps, 'name' | 'list'>) {
-  const { doc } = one.kept;
-  const { brief } = doc;
-  const water = known.waters.find((each) => each.id === brief.waterId);
-  const craft = known.craft.find((each) => each.id === brief.craftId);
-  const [weekday = '', day = '', month = ''] = dayInWords(brief.date).split(' ');
+function Row({ one, onCopy, onRemove }: { one: Summary } & Omit<RowsProps, 'name' | 'list'>) {
+  const { id, title, logged } = one;
+  const [weekday = '', day = '', month = ''] = dayInWords(one.date).split(' ');
   const { kit, walkRound, ashore } = one.tallies;
   return (
     <Box
@@ -173,42 +179,42 @@ function Row({ one, known, onCopy, onRemove }: { one: Summary } & Omit<RowsProps
         <Typography variant="h3" component="h3">
           <Link
             component={RouterLink}
-            to={`/outings/${doc.id}/${doc.log === null ? 'brief' : 'ashore'}`}
+            to={`/outings/${id}/${logged === null ? 'brief' : 'ashore'}`}
             color="textPrimary"
             sx={{ overflowWrap: 'anywhere' }}
           >
-            {doc.title}
+            {title}
           </Link>
         </Typography>
         <Typography color="textSecondary" variant="body2">
           {[
-            water?.name,
-            craft?.name,
-            `${brief.launchAt} to ${brief.homeAt}`,
-            brief.party === 1 ? 'alone' : `${brief.party} together`,
+            one.water,
+            one.craft,
+            `${one.launchAt} to ${one.homeAt}`,
+            one.party === 1 ? 'alone' : `${one.party} together`,
           ]
             .filter(Boolean)
             .join(' · ')}
         </Typography>
         <Box sx={{ display: 'flex', gap: 2, ml: -1 }}>
-          <Button onClick={() => onCopy(one)} aria-label={`Copy ${doc.title}`}>
+          <Button onClick={() => onCopy(one)} aria-label={`Copy ${title}`}>
             Copy
           </Button>
-          <Button onClick={() => onRemove(one)} aria-label={`Delete ${doc.title}`}>
+          <Button onClick={() => onRemove(one)} aria-label={`Delete ${title}`}>
             Delete
           </Button>
         </Box>
       </Box>
       <Box sx={{ gridColumn: { xs: '2', md: 'auto' }, display: 'grid', gap: 0.75 }}>
         <Counted name="Kit" counted={kit.counted} of={kit.of} />
-        {doc.log === null ? (
+        {logged === null ? (
           <Counted name="Walk-round" counted={walkRound.counted} of={walkRound.of} />
         ) : (
           <Counted name="Ashore" counted={ashore.counted} of={ashore.of} />
         )}
       </Box>
       <Box sx={{ gridColumn: { xs: '2', md: 'auto' } }}>
-        <Standing one={one} zone={water?.timeZone ?? 'local'} />
+        <Standing one={one} zone={one.timeZone ?? 'local'} />
       </Box>
     </Box>
   );
@@ -230,13 +236,11 @@ function Counted({ name, counted, of }: { name: string; counted: number; of: num
 }
 
 function Standing({ one, zone }: { one: Summary; zone: string }) {
-  const { counts, signed, gateOpen } = one;
-  const { log } = one.kept.doc;
-  if (log !== null)
+  const { counts, signed, gateOpen, logged } = one;
+  if (logged !== null)
     return (
       <Typography variant="body2">
-        Logged: {log.catches.length} {plural(log.catches.length, 'fish', 'fish')},{' '}
-        {log.items.filter(({ mark }) => mark === 'lost' || mark === 'broken').length} lost or broken
+        Logged: {logged.fish} {plural(logged.fish, 'fish', 'fish')}, {logged.lostOrBroken} lost or broken
       </Typography>
     );
   const lines = (['stop', 'mind'] as const).filter((level) => counts[level] > 0);

@@ -1,20 +1,48 @@
 import useSWR, { useSWRConfig } from 'swr';
-import type { Tally } from '#core/judgement/assess';
 import type { Outing } from '#core/documents/outing';
-import { type Kept, request } from '../../app/api';
+import type { Tallies } from '#core/judgement/assess';
+import { type Versioned, request } from '../../documents/api';
+import type { SetAside } from '../../documents/ReferenceStore';
 
-const LIST = '/api/outings/summaries';
+const LIST = '/api/summaries';
 
+/** One outing in the list, as the server judged it. */
 export interface Summary {
-  kept: Kept<Outing>;
+  id: string;
+  version: number;
+  title: string;
+  date: string;
+  nights: number;
+  launchAt: string;
+  homeAt: string;
+  party: number;
+  water: string | null;
+  timeZone: string | null;
+  craft: string | null;
   counts: { stop: number; mind: number; note: number };
-  tallies: { brief: Tally; kit: Tally; workings: Tally; walkRound: Tally; ashore: Tally };
+  tallies: Tallies;
   gateOpen: boolean;
   signed: { at: string; stale: boolean } | null;
+  logged: { fish: number; lostOrBroken: number } | null;
+}
+export interface SummaryPage {
+  ahead: Summary[];
+  gone: Summary[];
+  of: { ahead: number; gone: number };
+  house: { profile: boolean; boats: number; waters: number; things: number };
+  setAside: SetAside[];
 }
 
-export function useSummaries() {
-  return useSWR<Summary[]>(LIST);
+/** The list as of a day, so many of each part. */
+export function useSummaries(today: string, most: { ahead: number; gone: number }) {
+  return useSWR<SummaryPage>(`${LIST}?today=${today}&ahead=${most.ahead}&gone=${most.gone}`, {
+    keepPreviousData: true,
+  });
+}
+
+/** After a change of an outing every page of the list is read again. */
+export function isSummaries(key: unknown): boolean {
+  return typeof key === 'string' && key.startsWith(LIST);
 }
 
 /** What can be done to the list; each refreshes it. */
@@ -22,14 +50,15 @@ export function useOutingActions() {
   const { mutate } = useSWRConfig();
   const then = async <T>(work: Promise<T>): Promise<T> => {
     const done = await work;
-    await mutate(LIST);
+    await mutate(isSummaries);
     return done;
   };
   return {
-    create: (doc: Outing) => then(request<Kept<Outing>>('POST', '/api/outings', { doc })),
+    create: (doc: Outing) => then(request<Versioned<Outing>>('POST', '/api/outings', { doc })),
     copy: (id: string, newId: string, date: string) =>
-      then(request<Kept<Outing>>('POST', `/api/outings/${id}/copy`, { id: newId, date })),
+      then(request<Versioned<Outing>>('POST', `/api/outings/${id}/copy`, { id: newId, date })),
     remove: (id: string, version: number) => then(request<unknown>('DELETE', `/api/outings/${id}?version=${version}`)),
     restore: (id: string) => then(request<unknown>('POST', `/api/outings/${id}/restore`)),
+    refresh: () => then(Promise.resolve()),
   };
 }

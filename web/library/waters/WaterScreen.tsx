@@ -4,11 +4,11 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
 import { Link as RouterLink, useParams } from 'react-router';
-import { type Hazard, type Water, waterSchema } from '#core/documents/water';
+import { type Hazard, type Water } from '#core/documents/water';
 import { dateAt } from '#core/units/time';
 import { capital, dayWords, distance, figure } from '#core/units/words';
-import type { Kept } from '../../app/api';
-import { Loaded } from '../../ui/Loaded';
+import type { Versioned } from '../../documents/api';
+import { Loaded } from '../../documents/Loaded';
 import { Lost } from '../../ui/Lost';
 import { Page } from '../../ui/Page';
 import { WaterChart } from '../../ui/WaterChart';
@@ -35,7 +35,7 @@ export function WaterScreen() {
   );
 }
 
-function OneWater({ kept, packs }: { kept: Kept<Water>; packs: readonly { value: string; name: string }[] }) {
+function OneWater({ kept, packs }: { kept: Versioned<Water>; packs: readonly { value: string; name: string }[] }) {
   const { doc: water } = kept;
   const [editing, setEditing] = useState(false);
   const today = dateAt(useNow(), water.timeZone);
@@ -117,14 +117,7 @@ function OneWater({ kept, packs }: { kept: Kept<Water>; packs: readonly { value:
         </Box>
       </Box>
       {editing && (
-        <DocumentDialog
-          kind="waters"
-          what="water"
-          schema={waterSchema}
-          kept={kept}
-          initial={water}
-          onClose={() => setEditing(false)}
-        >
+        <DocumentDialog kind="waters" what="water" kept={kept} initial={water} onClose={() => setEditing(false)}>
           {(form) => <WaterFields form={form} packs={packs} />}
         </DocumentDialog>
       )}

@@ -4,10 +4,10 @@ import { packOptions } from './packs';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { EMPTY_CHART } from '#core/documents/chart';
-import { type Water, waterSchema, FETCH_BEARINGS } from '#core/documents/water';
+import { type Water, FETCH_BEARINGS } from '#core/documents/water';
 import { distance } from '#core/units/words';
-import type { Kept } from '../../app/api';
-import { Loaded } from '../../ui/Loaded';
+import type { Versioned } from '../../documents/api';
+import { Loaded } from '../../documents/Loaded';
 import { Page } from '../../ui/Page';
 import { DocumentDialog } from '../../documents/DocumentDialog';
 import { type Column, DocumentTable } from '../../documents/DocumentTable';
@@ -47,7 +47,7 @@ export function WatersScreen() {
   const [adding, setAdding] = useState(false);
   const navigate = useNavigate();
   const packs = packOptions(data?.rulePacks ?? []);
-  const columns: Column<Kept<Water>>[] = [
+  const columns: Column<Versioned<Water>>[] = [
     { name: 'Kind', cell: ({ doc }) => `${doc.type}, ${doc.setting}` },
     { name: 'Launches', cell: ({ doc }) => doc.launches.map((launch) => launch.name).join(' · '), wideOnly: true },
     {
@@ -88,14 +88,7 @@ export function WatersScreen() {
               />
             )}
             {adding && (
-              <DocumentDialog
-                kind="waters"
-                what="water"
-                schema={waterSchema}
-                kept={null}
-                initial={fresh()}
-                onClose={() => setAdding(false)}
-              >
+              <DocumentDialog kind="waters" what="water" kept={null} initial={fresh()} onClose={() => setAdding(false)}>
                 {(form) => <WaterFields form={form} packs={packs} />}
               </DocumentDialog>
             )}

@@ -10,10 +10,10 @@ import { baselinePack } from '#core/documents/baselinePack';
 import { sayRule } from '#core/needs/sayRules';
 import { dateAt, daysBetween } from '#core/units/time';
 import { capital, dayWords } from '#core/units/words';
-import { ApiError, type Kept } from '../../../app/api';
-import { Loaded } from '../../../ui/Loaded';
+import { ApiError, type Versioned } from '../../../documents/api';
+import { Loaded } from '../../../documents/Loaded';
 import { FileButton } from '../../../ui/FileButton';
-import { useSay } from '../../../ui/Spoken';
+import { useToast } from '../../../ui/Toast';
 import { fileNameOf, saveFile } from '../../../ui/saveFile';
 import { useNow } from '../../../ui/useNow';
 import { DocumentDialog } from '../../../documents/DocumentDialog';
@@ -40,9 +40,9 @@ function placeIn([first, second, ...rest]: readonly PropertyKey[]): string {
 export function RulesScreen() {
   const { data, error } = useKept();
   const { references } = useReferences();
-  const say = useSay();
+  const say = useToast();
   const documents = useDocuments('rulePacks');
-  const [open, setOpen] = useState<Kept<RulePack> | 'new' | null>(null);
+  const [open, setOpen] = useState<Versioned<RulePack> | 'new' | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const today = dateAt(useNow(), 'utc');
   const ownSpecies = references?.species ?? [];
@@ -89,7 +89,7 @@ export function RulesScreen() {
               accept=".json,application/json"
               onFile={(file) => void read(file)}
             />
-            <Link href="/api/rule-packs/schema">The format, as JSON Schema</Link>
+            <Link href="/api/schemas/rule-pack">The format, as JSON Schema</Link>
           </Box>
           {trouble && (
             <Alert severity="warning" variant="outlined" onClose={() => setTrouble(null)} sx={{ mb: 2 }}>
@@ -155,7 +155,6 @@ export function RulesScreen() {
             <DocumentDialog
               kind="rulePacks"
               what="rule pack"
-              schema={rulePackSchema}
               kept={open === 'new' ? null : open}
               initial={fresh(today)}
               onClose={() => setOpen(null)}

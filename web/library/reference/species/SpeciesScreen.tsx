@@ -6,10 +6,10 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { type Species, speciesTable } from '#core/catalog/species/species';
-import { type OwnSpecies, ownSpeciesSchema } from '#core/documents/ownSpecies';
+import { type OwnSpecies } from '#core/documents/ownSpecies';
 import { allSpecies } from '#core/catalog/species/speciesOf';
 import { capital } from '#core/units/words';
-import type { Kept } from '../../../app/api';
+import type { Versioned } from '../../../documents/api';
 import { DocumentDialog } from '../../../documents/DocumentDialog';
 import { useKept } from '../../../documents/queries';
 import { SpeciesFields } from './SpeciesFields';
@@ -33,7 +33,7 @@ export function SpeciesScreen() {
   const wanted = words.trim().toLowerCase();
   const { data } = useKept();
   const own = data?.species ?? [];
-  const [editing, setEditing] = useState<Kept<OwnSpecies> | OwnSpecies | null>(null);
+  const [editing, setEditing] = useState<Versioned<OwnSpecies> | OwnSpecies | null>(null);
   const all = allSpecies(own.map(({ doc }) => doc));
   const shown = all.filter((one) => {
     if (where !== 'all' && !one.habitats.includes(where)) return false;
@@ -120,7 +120,6 @@ export function SpeciesScreen() {
         <DocumentDialog
           kind="species"
           what="fish of your own"
-          schema={ownSpeciesSchema}
           kept={'doc' in editing ? editing : null}
           initial={'doc' in editing ? editing.doc : editing}
           onClose={() => setEditing(null)}
@@ -138,7 +137,7 @@ function asOwn(like: Species, copied: boolean): OwnSpecies {
   const { depthM, forageCm, rodM, lineKg, leaderKg, lureG } = like;
   return {
     ...like,
-    format: 'species/1',
+    format: 'species/2',
     id: crypto.randomUUID(),
     name: copied ? `${like.name}, mine` : '',
     habitats: [...like.habitats],

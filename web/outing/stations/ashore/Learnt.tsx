@@ -4,20 +4,20 @@ import Typography from '@mui/material/Typography';
 import { IDLE_AFTER, learnt, neverUsed, ownLossRate } from '#core/ashore/learnt';
 import type { Item } from '#core/documents/item';
 import { count, figure } from '#core/units/words';
-import { Loaded } from '../../../ui/Loaded';
-import { useSay } from '../../../ui/Spoken';
-import { ApiError } from '../../../app/api';
+import { Loaded } from '../../../documents/Loaded';
+import { useToast } from '../../../ui/Toast';
+import { ApiError } from '../../../documents/api';
 import { useDesk } from '../../desk';
-import { useSummaries } from '../../../library/outings/queries';
+import { useUseOfThings } from '../../../documents/useUseOfThings';
 import { useDocuments, useKept } from '../../../documents/queries';
 
 /** What all the logs together say of the things that were aboard, and what of it is to be kept on them. */
 export function Learnt() {
   const { doc, looked } = useDesk();
-  const summaries = useSummaries();
+  const others = useUseOfThings(doc.id);
   const known = useKept();
   const items = useDocuments('items');
-  const say = useSay();
+  const say = useToast();
   const keep = (item: Item, change: Partial<Item>, done: string) => {
     const version = known.data?.items.find((one) => one.doc.id === item.id)?.version ?? 0;
     items.put({ ...item, ...change }, version).then(
@@ -28,14 +28,13 @@ export function Learnt() {
   return (
     <Box component="section" aria-label="What the tally learnt">
       <Typography variant="h2">What the tally learnt</Typography>
-      <Loaded data={summaries.data} error={summaries.error}>
-        {(list) => {
-          const others = list.map(({ kept }) => kept.doc).filter((one) => one.id !== doc.id);
-          const logs = learnt([...others, doc]);
+      <Loaded data={others.data} error={others.error}>
+        {(said) => {
+          const logs = learnt([doc], said.learnt);
           const lines = looked.aboard.flatMap(({ item }) => {
-            const said = logs.get(item.id);
-            if (!said) return [];
-            const perHour = ownLossRate(said);
+            const own = logs.get(item.id);
+            if (!own) return [];
+            const perHour = ownLossRate(own);
             const broken = doc.log?.items.some((one) => one.itemId === item.id && one.mark === 'broken') ?? false;
             return [
               ...(perHour === null
@@ -43,7 +42,7 @@ export function Learnt() {
                 : [
                     <Line
                       key={`${item.id} lost`}
-                      text={`${item.name}: ${count(said.lost)} lost in ${figure(said.hours)} h of use, ${figure(perHour, 2)} an hour${item.attributes.lossPerHour === perHour ? ', as kept on it' : ''}.`}
+                      text={`${item.name}: ${count(own.lost)} lost in ${figure(own.hours)} h of use, ${figure(perHour, 2)} an hour${item.attributes.lossPerHour === perHour ? ', as kept on it' : ''}.`}
                       act={item.attributes.lossPerHour === perHour ? null : 'Keep as its loss rate'}
                       onAct={() =>
                         keep(
@@ -54,11 +53,11 @@ export function Learnt() {
                       }
                     />,
                   ]),
-              ...(neverUsed(said)
+              ...(neverUsed(own)
                 ? [
                     <Line
                       key={`${item.id} idle`}
-                      text={`${item.name}: carried ${count(said.carried)} times, never used.`}
+                      text={`${item.name}: carried ${count(own.carried)} times, never used.`}
                       act={null}
                     />,
                   ]

@@ -13,9 +13,9 @@ import { MOST_BYTES } from '#core/exchange/imported';
 import type { Conditions } from '#core/documents/outing';
 import { isoAt, minutesBetween } from '#core/units/time';
 import { duration } from '#core/units/words';
-import { ApiError } from '../../../app/api';
+import { ApiError } from '../../../documents/api';
 import { FileButton } from '../../../ui/FileButton';
-import { useSay } from '../../../ui/Spoken';
+import { useToast } from '../../../ui/Toast';
 import { useDesk } from '../../desk';
 import { ConditionsTable } from './ConditionsTable';
 import { Troubles } from './RouteFiles';
@@ -24,7 +24,7 @@ import { askStation } from './queries';
 /** Where the figures of the day come from, how old they are, and the three ways to get others. */
 export const Forecast = memo(function Forecast() {
   const { doc, edit, editor, looked, now } = useDesk();
-  const say = useSay();
+  const say = useToast();
   const [asking, setAsking] = useState(false);
   const [byHand, setByHand] = useState(false);
   const [importing, setImporting] = useState(false);

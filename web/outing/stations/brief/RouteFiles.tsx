@@ -8,7 +8,7 @@ import { writeGeoJson } from '#core/exchange/geojson';
 import { writeGpx } from '#core/exchange/gpx';
 import { MOST_BYTES } from '#core/exchange/imported';
 import { FileButton } from '../../../ui/FileButton';
-import { useSay } from '../../../ui/Spoken';
+import { useToast } from '../../../ui/Toast';
 import { fileNameOf, saveFile } from '../../../ui/saveFile';
 import { useWorker } from '../../../workers/useWorker';
 import type { ReadRouteWork } from '../../../workers/readRoute.worker';
@@ -17,7 +17,7 @@ import { useDesk } from '../../desk';
 /** Reads a route from GPX or GeoJSON in a worker, and writes it out as either. */
 export function RouteFiles() {
   const { doc, edit, editor, looked } = useDesk();
-  const say = useSay();
+  const say = useToast();
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [reading, setReading] = useState<string | null>(null);
   const [troubles, setTroubles] = useState<readonly string[]>([]);

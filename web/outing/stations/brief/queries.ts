@@ -1,5 +1,5 @@
 import type { Hour } from '#core/documents/outing';
-import { get } from '../../../app/api';
+import { get } from '../../../documents/api';
 
 interface StationForecast {
   station: string;

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { withItem } from '#core/editing/edit';
 import type { Aboard as Line } from '#core/documents/references';
 import { mass } from '#core/units/words';
-import { useSay } from '../../../ui/Spoken';
+import { useToast } from '../../../ui/Toast';
 import { useDesk } from '../../desk';
 import { LockerPicker } from './LockerPicker';
 
@@ -53,7 +53,7 @@ export function Aboard() {
 
 function Lines({ lines, grey }: { lines: readonly Line[]; grey: boolean }) {
   const { edit, editor } = useDesk();
-  const say = useSay();
+  const say = useToast();
   return (
     <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {lines.map(({ item, entry }) => {

@@ -16,9 +16,9 @@ import { type Would, wouldMeet } from '#core/provisioning/would';
 import { listed, mass } from '#core/units/words';
 import { takenByAnswers } from '#core/walkround/answers';
 import { TallyStrokes } from '../../../ui/TallyStrokes';
-import { Unseen } from '../../../ui/Unseen';
-import { useSay } from '../../../ui/Spoken';
-import { ApiError } from '../../../app/api';
+import { VisuallyHidden } from '../../../ui/VisuallyHidden';
+import { useToast } from '../../../ui/Toast';
+import { ApiError } from '../../../documents/api';
 import { useDesk } from '../../desk';
 import { useItemBatch } from '../../../documents/queries';
 
@@ -57,7 +57,7 @@ export function NeedRow({ need }: { need: JudgedNeed }) {
         </Typography>
         <Box component="span" sx={{ pt: 0.5 }}>
           <TallyStrokes counted={counted} of={Math.min(of, 20)} bare />
-          <Unseen>{need.met ? 'counted' : 'not yet counted'}</Unseen>
+          <VisuallyHidden>{need.met ? 'counted' : 'not yet counted'}</VisuallyHidden>
         </Box>
         <Box component="span" sx={{ gridColumn: { xs: '1 / 3', sm: 'auto' }, typography: 'body2' }}>
           {counting.length > 0 && counting.map((means) => sayMeans(means)).join(' · ')}
@@ -102,7 +102,7 @@ const MOST_KINDS = 6;
 function OwnedAfterAll({ would }: { would: readonly Would[] }) {
   const { edit, editor } = useDesk();
   const batch = useItemBatch();
-  const say = useSay();
+  const say = useToast();
   const own = async ({ kind, pieces }: Would) => {
     const item = newItem(crypto.randomUUID(), kind, { quantity: pieces });
     try {

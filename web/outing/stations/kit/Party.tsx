@@ -64,7 +64,7 @@ export function Party() {
               margin="dense"
               label={item.name}
               slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-              value={entry.withId ?? ''}
+              value={entry.carriedBy ?? ''}
               onChange={(event) => edit((outing) => withRide(outing, item.id, event.target.value || null))}
             >
               <MenuItem value="">{looked.craft ? `${looked.craft.name}, mine` : 'My own boat'}</MenuItem>

@@ -8,7 +8,7 @@ import type { NeedId } from '#core/vocabulary/needs';
 import type { Proposal as Proposed, ProposedItem } from '#core/provisioning/propose';
 import { withItem } from '#core/editing/edit';
 import { figure, mass } from '#core/units/words';
-import { useSay } from '../../../ui/Spoken';
+import { useToast } from '../../../ui/Toast';
 import { useWorker } from '../../../workers/useWorker';
 import type { ProposeWork } from '../../../workers/propose.worker';
 import { useDesk } from '../../desk';
@@ -18,7 +18,7 @@ import { LeftOut, TackleLine, ToBuy } from './ProposalAfter';
 /** The lightest sound set that meets what is open, as a difference: taken whole or piece by piece, and why each. */
 export function Proposal() {
   const { doc, edit, editor, references, answers, assessment, now } = useDesk();
-  const say = useSay();
+  const say = useToast();
   const [proposed, setProposed] = useState<Proposed | null>(null);
   const [working, setWorking] = useState(false);
   const worker = useWorker<ProposeWork>(

@@ -5,7 +5,10 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { clockAt } from '#core/units/time';
-import { plural } from '#core/units/words';
+import { duration, plural } from '#core/units/words';
+import { clocksApart } from '#core/walkround/answerSchema';
+import { clockAheadMs } from '../../../ui/clock';
+import type { WalkRecord } from '../../queries';
 import type { Step } from '#core/walkround/steps';
 import { useThemeChoice } from '../../../app/themeChoice';
 import { TallyStrokes } from '../../../ui/TallyStrokes';
@@ -92,16 +95,7 @@ export function WalkScreen() {
           onGo={(by) => go(index + by)}
         />
       )}
-      {(walk.unsent > 0 || walk.refused) && (
-        <Typography
-          variant="caption"
-          role="status"
-          color={walk.refused ? 'error' : 'textSecondary'}
-          sx={{ textAlign: 'center' }}
-        >
-          {walk.refused ?? `${walk.unsent} ${plural(walk.unsent, 'answer')} kept on this device, not yet on the server`}
-        </Typography>
-      )}
+      <OnTheirWay walk={walk} />
     </Box>
   );
 }
@@ -134,5 +128,37 @@ function HalfLight() {
     <Button aria-pressed={on} onClick={toggleHalfLight} sx={{ mx: 'auto' }}>
       {on ? 'Full light' : 'Half-light'}
     </Button>
+  );
+}
+
+/** What of the answers is not on the server, and whether the two clocks agree. */
+function OnTheirWay({ walk }: { walk: WalkRecord }) {
+  const apart = clocksApart(clockAheadMs());
+  return (
+    <Box sx={{ textAlign: 'center', display: 'grid', justifyItems: 'center' }}>
+      {walk.unsent > 0 && (
+        <Typography variant="caption" role="status" color="textSecondary">
+          {`${walk.unsent} ${plural(walk.unsent, 'answer')} kept on this device, not yet on the server`}
+        </Typography>
+      )}
+      {walk.held > 0 && (
+        <>
+          <Typography variant="caption" role="status" color="error">
+            {`${walk.held} ${plural(walk.held, 'answer')} kept on this device: the server did not take ${walk.held === 1 ? 'it' : 'them'}. ${walk.refused ?? ''}`}
+          </Typography>
+          <Button onClick={walk.sendAgain}>Send again</Button>
+        </>
+      )}
+      {walk.leftOut > 0 && (
+        <Typography variant="caption" color="error">
+          {`${walk.leftOut} earlier ${plural(walk.leftOut, 'answer')} cannot be read and ${walk.leftOut === 1 ? 'counts' : 'count'} for nothing.`}
+        </Typography>
+      )}
+      {apart !== null && (
+        <Typography variant="caption" color="textSecondary">
+          {`This device’s clock is ${duration(Math.abs(apart) / 60_000)} ${apart > 0 ? 'behind' : 'ahead of'} the server’s. Both are kept; the server’s is reckoned with.`}
+        </Typography>
+      )}
+    </Box>
   );
 }

@@ -8,7 +8,7 @@ import { copiedRig, newRig, withRig, withoutRig } from '#core/editing/rigs';
 import { type BuiltRig, buildRig } from '#core/tackle/builtRig';
 import { connections, knotIds, knots, rigPurposes } from '#core/vocabulary/knots';
 import { capital, figure, mass } from '#core/units/words';
-import { useSay } from '../../../ui/Spoken';
+import { useToast } from '../../../ui/Toast';
 import { useDesk } from '../../desk';
 import { RigDrawing } from './RigDrawing';
 import { InPlace, Nothing, Pick, Sheet, Sum } from './parts';
@@ -49,7 +49,7 @@ export function RigsSheet() {
 function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
   const { references, looked } = useTrial();
   const { edit, editor } = useDesk();
-  const say = useSay();
+  const say = useToast();
   const { rig } = built;
   const set = (change: Partial<Rig>) => edit((now) => withRig(now, { ...rig, ...change }));
   const owned = (fits: (item: Item) => boolean) =>

@@ -151,7 +151,7 @@ export function SuppliesSheet() {
             <Typography variant="body2" sx={{ mt: 1.5, maxWidth: 560 }}>
               Shared, each in one boat:{' '}
               {sharedAboard(looked.aboard, assessment.needs)
-                .map(({ item, entry }) => `${item.name} with ${nameOf(entry.withId)}`)
+                .map(({ item, entry }) => `${item.name} with ${nameOf(entry.carriedBy)}`)
                 .join('; ')}
               . Change it under Kit.
             </Typography>

@@ -1,6 +1,7 @@
 import { type Conflict, mergeDocuments } from '#core/documents/merge';
-import type { Outing } from '#core/documents/outing';
-import { ApiError, type Kept } from '../app/api';
+import { openDocument } from '#core/documents/open';
+import type { DocumentKind } from '#core/documents/registry';
+import { ApiError, type Versioned } from './api';
 
 /** How far the newest change has come. */
 export type Saving =
@@ -10,8 +11,8 @@ export type Saving =
   | { is: 'refused'; why: string }
   | { is: 'conflict'; conflicts: readonly Conflict[] };
 
-export interface EditorState {
-  doc: Outing;
+export interface EditorState<Doc> {
+  doc: Doc;
   version: number;
   saving: Saving;
   canUndo: boolean;
@@ -20,8 +21,8 @@ export interface EditorState {
   told: string | null;
 }
 
-export interface EditorPorts {
-  put: (doc: Outing, version: number, leaving: boolean) => Promise<Kept<Outing>>;
+export interface EditorPorts<Doc> {
+  put: (doc: Doc, version: number, leaving: boolean) => Promise<Versioned<Doc>>;
   /** Where an unsent change outlives a reload. */
   drafts: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
   now: () => number;
@@ -32,33 +33,36 @@ const SEND_AFTER_MS = 350;
 const RETRY_AFTER_MS = 3000;
 const GROUP_MS = 1500;
 const MOST_UNDO = 200;
-const MERGED = 'This outing was changed in another window too. Both changes are kept.';
-const ADOPTED = 'This outing was changed in another window; here it is as it stands now.';
+const MERGED = 'This was changed in another window too. Both changes are kept.';
+const DRAFT_UNREAD =
+  'A change of an earlier time was held on this device and cannot be read any more. It is left where it is; what the server has is shown.';
+const ADOPTED = 'This was changed in another window; here it is as it stands now.';
 
-interface Draft {
-  base: Kept<Outing>;
-  doc: Outing;
+interface Draft<Doc> {
+  base: Versioned<Doc>;
+  doc: Doc;
 }
 
 /**
- * One outing being edited: every change can be undone, saves itself, and is merged with changes from other windows.
+ * One document being edited: every change can be undone, saves itself, and is merged with changes from other windows.
  * Only where both changed the same thing differently does it ask.
  */
-export class OutingEditor {
-  private base: Kept<Outing>;
-  private state: EditorState;
-  private past: Outing[] = [];
-  private future: Outing[] = [];
+export class DocumentEditor<Doc extends { id: string }> {
+  private base: Versioned<Doc>;
+  private state: EditorState<Doc>;
+  private past: Doc[] = [];
+  private future: Doc[] = [];
   private lastGroup = { name: '', at: 0 };
   private sending = false;
   private cancel: (() => void) | null = null;
   /** What both windows started from, while a conflict waits for an answer. */
-  private conflictBase: Outing | null = null;
+  private conflictBase: Doc | null = null;
   private readonly listeners = new Set<() => void>();
 
   constructor(
-    kept: Kept<Outing>,
-    private readonly ports: EditorPorts,
+    private readonly kind: DocumentKind<Doc>,
+    kept: Versioned<Doc>,
+    private readonly ports: EditorPorts<Doc>,
   ) {
     this.base = kept;
     this.state = {
@@ -76,10 +80,10 @@ export class OutingEditor {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   };
-  readonly getState = (): EditorState => this.state;
+  readonly getState = (): EditorState<Doc> => this.state;
 
   /** @param group changes of one group in quick succession are one step back, such as the letters of a word */
-  readonly edit = (change: (doc: Outing) => Outing, group = ''): void => {
+  readonly edit = (change: (doc: Doc) => Doc, group = ''): void => {
     const doc = change(this.state.doc);
     if (doc === this.state.doc) return;
     const at = this.ports.now();
@@ -106,7 +110,7 @@ export class OutingEditor {
   };
 
   /** Takes over a newer document that was read from the server, unless something here is still unsent. */
-  readonly adopt = (kept: Kept<Outing>): void => {
+  readonly adopt = (kept: Versioned<Doc>): void => {
     if (kept.version <= this.base.version || this.state.saving.is !== 'kept' || this.sending) return;
     this.rebaseSteps(kept.doc);
     this.base = kept;
@@ -118,7 +122,7 @@ export class OutingEditor {
     const before = this.conflictBase;
     if (this.state.saving.is !== 'conflict' || before === null) return;
     this.set({ saving: { is: 'pending' }, told: null });
-    if (whose === 'theirs') this.edit((mine) => mergeDocuments(before, this.base.doc, mine).merged);
+    if (whose === 'theirs') this.edit((mine) => this.merged(before, this.base.doc, mine).merged);
     this.schedule(0);
   };
 
@@ -134,7 +138,7 @@ export class OutingEditor {
     }
   };
 
-  private changed(doc: Outing): void {
+  private changed(doc: Doc): void {
     this.set({ doc, saving: { is: 'pending' } });
     this.keepDraft();
     this.schedule(SEND_AFTER_MS);
@@ -165,7 +169,7 @@ export class OutingEditor {
   private failed(error: unknown): void {
     if (!(error instanceof ApiError)) throw error;
     if (error.status === 409 && error.current) {
-      this.mergeWith(error.current as Kept<Outing>);
+      this.mergeWith(error.current as Versioned<Doc>);
       return;
     }
     if (error.status === 0 || error.status >= 500) {
@@ -177,9 +181,9 @@ export class OutingEditor {
     this.set({ saving: { is: 'refused', why: first ? first.message : error.message } });
   }
 
-  private mergeWith(theirs: Kept<Outing>): void {
+  private mergeWith(theirs: Versioned<Doc>): void {
     const before = this.base.doc;
-    const { merged, conflicts } = mergeDocuments(before, this.state.doc, theirs.doc);
+    const { merged, conflicts } = this.merged(before, this.state.doc, theirs.doc);
     this.rebaseSteps(theirs.doc);
     this.base = theirs;
     if (conflicts.length > 0) {
@@ -193,33 +197,58 @@ export class OutingEditor {
   }
 
   /** Steps back and forward keep what came from elsewhere: undoing mine must not undo theirs. */
-  private rebaseSteps(theirs: Outing): void {
-    const rebase = (doc: Outing) => mergeDocuments(this.base.doc, doc, theirs).merged;
+  private rebaseSteps(theirs: Doc): void {
+    const rebase = (doc: Doc) => this.merged(this.base.doc, doc, theirs).merged;
     this.past = this.past.map(rebase);
     this.future = this.future.map(rebase);
   }
 
+  private merged(base: Doc, mine: Doc, theirs: Doc) {
+    return mergeDocuments(this.kind, base, mine, theirs);
+  }
+
+  /** A change that was held here when the page went away. It may be of an older form than today's. */
   private takeUpDraft(): void {
     const text = this.ports.drafts.getItem(this.draftKey());
     if (text === null) return;
-    const { base, doc } = JSON.parse(text) as Draft;
+    const draft = this.readDraft(text);
+    if (draft === null) {
+      this.ports.drafts.setItem(`${this.draftKey()}:unread`, text);
+      this.ports.drafts.removeItem(this.draftKey());
+      this.set({ told: DRAFT_UNREAD });
+      return;
+    }
     const theirs = this.base;
-    this.base = base;
-    this.set({ doc, saving: { is: 'pending' } });
-    if (theirs.version === base.version) this.schedule(0);
+    this.base = draft.base;
+    this.set({ doc: draft.doc, saving: { is: 'pending' } });
+    if (theirs.version === draft.base.version) this.schedule(0);
     else this.mergeWith(theirs);
   }
 
+  private readDraft(text: string): Draft<Doc> | null {
+    try {
+      const { base, doc } = JSON.parse(text) as Draft<unknown>;
+      const was = openDocument(this.kind, base.doc);
+      const is = openDocument(this.kind, doc);
+      if (was.is !== 'opened' || is.is !== 'opened') return null;
+      return { base: { ...base, doc: was.doc }, doc: is.doc };
+    } catch {
+      return null;
+    }
+  }
+
   private keepDraft(): void {
-    const draft: Draft = { base: this.base, doc: this.state.doc };
+    const draft: Draft<Doc> = { base: this.base, doc: this.state.doc };
     this.ports.drafts.setItem(this.draftKey(), JSON.stringify(draft));
   }
 
   private draftKey(): string {
-    return `tally-draft:${this.base.doc.id}`;
+    const { path } = this.kind;
+    // Outings had drafts before other kinds had.
+    return path === 'outings' ? `tally-draft:${this.base.doc.id}` : `tally-draft:${path}:${this.base.doc.id}`;
   }
 
-  private set(part: Partial<EditorState>): void {
+  private set(part: Partial<EditorState<Doc>>): void {
     this.state = { ...this.state, ...part, canUndo: this.past.length > 0, canRedo: this.future.length > 0 };
     for (const listener of this.listeners) listener();
   }

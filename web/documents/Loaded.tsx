@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { ApiError } from '../app/api';
+import { ApiError } from './api';
 
 interface Props<T> {
   data: T | undefined;

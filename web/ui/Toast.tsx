@@ -11,11 +11,11 @@ type Say = (text: string, action?: { name: string; run: () => void }) => void;
 const Voice = createContext<Say>(() => undefined);
 
 /** Says a sentence at the foot of the screen, with one thing to do about it where there is one. */
-export function useSay(): Say {
+export function useToast(): Say {
   return use(Voice);
 }
 
-export function Spoken({ children }: { children: ReactNode }) {
+export function ToastProvider({ children }: { children: ReactNode }) {
   const [word, setWord] = useState<Word | null>(null);
   const [open, setOpen] = useState(false);
   const say = useCallback<Say>((text, action) => {

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 
 /** Words for those who listen; they take no room on the screen. */
-export function Unseen({ children }: { children: ReactNode }) {
+export function VisuallyHidden({ children }: { children: ReactNode }) {
   return (
     <Box
       component="span"

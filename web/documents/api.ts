@@ -1,3 +1,5 @@
+import { compareClocks } from '../ui/clock';
+
 /** An error the server explained, as problem details; `status` 0: it did not answer. */
 export class ApiError extends Error {
   constructor(
@@ -12,7 +14,7 @@ export class ApiError extends Error {
 }
 
 /** A document with its version, as the server keeps it. */
-export interface Kept<Doc> {
+export interface Versioned<Doc> {
   version: number;
   updatedAt: string;
   doc: Doc;
@@ -23,15 +25,20 @@ type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 /** One call to the API. Fails with an ApiError whose message can be shown as it is. */
 export async function request<T>(method: Method, path: string, body?: unknown, keepalive = false): Promise<T> {
   let response: Response;
+  const sent = Date.now();
+  // What writes says that it is JSON, even where there is nothing to say: another page's form cannot.
+  const json = method === 'POST' || method === 'PUT' ? JSON.stringify(body ?? {}) : undefined;
   try {
     response = await fetch(path, {
       method,
       keepalive,
-      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      ...(json === undefined ? {} : { body: json, headers: { 'content-type': 'application/json' } }),
     });
   } catch {
     throw new ApiError(0, 'The server does not answer. Is it running?');
   }
+  const serverNow = Number(response.headers.get('x-tally-now') ?? NaN);
+  compareClocks(serverNow, (sent + Date.now()) / 2);
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer as T;
   const problem = (answer ?? {}) as {

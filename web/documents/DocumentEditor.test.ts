@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '#core/demo/demo';
 import { withItem } from '#core/editing/edit';
+import { documentKinds } from '#core/documents/registry';
 import type { Outing } from '#core/documents/outing';
-import { ApiError, type Kept } from '../app/api';
-import { type EditorPorts, OutingEditor } from './editor';
+import { ApiError, type Versioned } from './api';
+import { type EditorPorts, DocumentEditor } from './DocumentEditor';
 
 const [outing] = demo(Date.parse('2026-05-15T19:00:00Z')).outings as [Outing];
-const kept = (doc: Outing, version: number): Kept<Outing> => ({ doc, version, updatedAt: '2026-05-15T19:00:00Z' });
+const kept = (doc: Outing, version: number): Versioned<Outing> => ({ doc, version, updatedAt: '2026-05-15T19:00:00Z' });
 const titled = (title: string) => (doc: Outing) => ({ ...doc, title });
 
 /** A server that keeps one document, a drawer for drafts, and timers that the test fires. */
@@ -16,7 +17,7 @@ function house(first = kept(outing, 1)) {
   let time = 0;
   const timers: (() => void)[] = [];
   const drawer = new Map<string, string>();
-  const ports: EditorPorts = {
+  const ports: EditorPorts<Outing> = {
     put: async (doc, version) => {
       await Promise.resolve();
       if (down) throw new ApiError(0, 'The server does not answer.');
@@ -62,7 +63,7 @@ function house(first = kept(outing, 1)) {
 describe('the editor of an outing', () => {
   it('keeps a change by itself and says so', async () => {
     const h = house();
-    const editor = new OutingEditor(h.stored(), h.ports);
+    const editor = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
     editor.edit(titled('Dawn'));
     expect(editor.getState().saving.is).toBe('pending');
     expect(h.drawer.size).toBe(1);
@@ -73,7 +74,7 @@ describe('the editor of an outing', () => {
   });
   it('takes every change back, a run of letters as one, and forward again', async () => {
     const h = house();
-    const editor = new OutingEditor(h.stored(), h.ports);
+    const editor = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
     editor.edit(titled('D'), 'title');
     editor.edit(titled('Da'), 'title');
     h.pass(5000);
@@ -89,7 +90,7 @@ describe('the editor of an outing', () => {
   });
   it('merges with another window, tells it, and undoing mine keeps theirs', async () => {
     const h = house();
-    const editor = new OutingEditor(h.stored(), h.ports);
+    const editor = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
     h.elsewhere((doc) => withItem(doc, 'mirror', 1));
     editor.edit(titled('Dawn'));
     await h.settle();
@@ -106,7 +107,7 @@ describe('the editor of an outing', () => {
     ['theirs', 'Theirs'],
   ] as const)('asks when both changed one thing, and keeps what is chosen: %s', async (whose, title) => {
     const h = house();
-    const editor = new OutingEditor(h.stored(), h.ports);
+    const editor = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
     h.elsewhere(titled('Theirs'));
     editor.edit((doc) => withItem(titled('Mine')(doc), 'mirror', 1));
     await h.settle();
@@ -125,7 +126,7 @@ describe('the editor of an outing', () => {
   it('holds a change while the server is silent, and sends it when it answers', async () => {
     const h = house();
     h.cut(true);
-    const editor = new OutingEditor(h.stored(), h.ports);
+    const editor = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
     editor.edit(titled('Dawn'));
     await h.settle();
     expect(editor.getState().saving.is).toBe('waiting');
@@ -136,12 +137,12 @@ describe('the editor of an outing', () => {
   it('takes an unsent change up after a reload, merging what came meanwhile', async () => {
     const h = house();
     h.cut(true);
-    const before = new OutingEditor(h.stored(), h.ports);
+    const before = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
     before.edit(titled('Dawn'));
     await h.settle();
     h.cut(false);
     h.elsewhere((doc) => withItem(doc, 'mirror', 1));
-    const after = new OutingEditor(h.stored(), h.ports);
+    const after = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
     expect(after.getState().doc.title).toBe('Dawn');
     await h.settle();
     expect(h.stored().doc.title).toBe('Dawn');
@@ -149,7 +150,7 @@ describe('the editor of an outing', () => {
   });
   it('says why the server refused, keeps what was typed, and goes on with the next change', async () => {
     const h = house();
-    const editor = new OutingEditor(h.stored(), h.ports);
+    const editor = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
     editor.edit(titled(''));
     await h.settle();
     expect(editor.getState()).toMatchObject({ saving: { is: 'refused', why: 'Give it a name.' }, doc: { title: '' } });
@@ -159,7 +160,7 @@ describe('the editor of an outing', () => {
   });
   it('takes over a newer document only while nothing here is unsent', async () => {
     const h = house();
-    const editor = new OutingEditor(h.stored(), h.ports);
+    const editor = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
     editor.edit(titled('Mine'));
     editor.adopt(kept({ ...outing, title: 'Theirs' }, 5));
     expect(editor.getState().doc.title).toBe('Mine');

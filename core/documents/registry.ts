@@ -1,0 +1,142 @@
+import type { z } from 'zod';
+import { type Angler, anglerSchema } from './angler';
+import { type Craft, craftSchema } from './craft';
+import { type Item, itemSchema } from './item';
+import { type Outing, outingSchema } from './outing';
+import { type OwnSpecies, ownSpeciesSchema } from './ownSpecies';
+import { type RulePack, rulePackSchema } from './rulePack';
+import type { Upgrade } from './upgrade';
+import { craftUpgrades, itemUpgrades, outingUpgrades, speciesUpgrades } from './upgrades';
+import { type Water, waterSchema } from './water';
+
+/** Documents by the name of their kind, as sets of them are called. */
+export interface Documents {
+  anglers: Angler;
+  craft: Craft;
+  items: Item;
+  waters: Water;
+  rulePacks: RulePack;
+  species: OwnSpecies;
+  outings: Outing;
+}
+export type KindName = keyof Documents;
+/** What outings point at: every kind but the outing itself. */
+export type ReferenceName = Exclude<KindName, 'outings'>;
+
+/**
+ * All that the house knows of a kind of document. Stores, drafts, files and signatures read and write through it:
+ * a kind is added by one record here.
+ */
+export interface DocumentKind<Doc> {
+  /** What people call one of it. */
+  word: string;
+  /** Its table in the database, and its part of an address. */
+  table: string;
+  path: string;
+  /** The form that is written today: name and number. */
+  format: string;
+  schema: z.ZodType<Doc>;
+  /** Steps from older forms, oldest first. Only ever added to. */
+  upgrades: readonly Upgrade[];
+  /** The field that names each record of a list, by the path of the list: two may change different ones. */
+  listKeys: Readonly<Record<string, string>>;
+  /** Fields that a signature deliberately leaves out, each with the reason. */
+  unsigned: Readonly<Record<string, string>>;
+}
+
+const FORM = 'the form is the program’s, not the angler’s';
+
+export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K]> } = {
+  anglers: {
+    word: 'profile',
+    table: 'anglers',
+    path: 'anglers',
+    format: 'angler/1',
+    schema: anglerSchema,
+    upgrades: [],
+    listKeys: {},
+    unsigned: { format: FORM, id: 'it names the record' },
+  },
+  craft: {
+    word: 'boat',
+    table: 'craft',
+    path: 'craft',
+    format: 'craft/2',
+    schema: craftSchema,
+    upgrades: craftUpgrades,
+    listKeys: {},
+    unsigned: { format: FORM, id: 'it names the record' },
+  },
+  items: {
+    word: 'item',
+    table: 'items',
+    path: 'items',
+    format: 'item/2',
+    schema: itemSchema,
+    upgrades: itemUpgrades,
+    listKeys: {},
+    unsigned: { format: FORM, id: 'it names the record', photo: 'a picture is looked at, not judged' },
+  },
+  waters: {
+    word: 'water',
+    table: 'waters',
+    path: 'waters',
+    format: 'water/1',
+    schema: waterSchema,
+    upgrades: [],
+    listKeys: {
+      launches: 'id',
+      areas: 'id',
+      hazards: 'id',
+      'tide.constituents': 'name',
+      'stream.constituents': 'name',
+    },
+    unsigned: { format: FORM, id: 'it names the record' },
+  },
+  rulePacks: {
+    word: 'rule pack',
+    table: 'rule_packs',
+    path: 'rule-packs',
+    format: 'rule-pack/1',
+    schema: rulePackSchema,
+    upgrades: [],
+    listKeys: { rules: 'id' },
+    unsigned: { format: FORM, id: 'it names the record' },
+  },
+  species: {
+    word: 'species',
+    table: 'species',
+    path: 'species',
+    format: 'species/2',
+    schema: ownSpeciesSchema,
+    upgrades: speciesUpgrades,
+    listKeys: {},
+    unsigned: { format: FORM, id: 'it names the record' },
+  },
+  outings: {
+    word: 'outing',
+    table: 'outings',
+    path: 'outings',
+    format: 'outing/2',
+    schema: outingSchema,
+    upgrades: outingUpgrades,
+    listKeys: {
+      'conditions.hours': 'at',
+      loadout: 'itemId',
+      company: 'id',
+      rigs: 'id',
+      accepted: 'key',
+      'log.items': 'itemId',
+      'log.catches': 'key',
+      'log.wishes': 'key',
+    },
+    unsigned: {
+      format: FORM,
+      id: 'it names the record',
+      log: 'what it came to is written afterwards',
+    },
+  },
+};
+
+export const kindNames = Object.keys(documentKinds) as KindName[];
+export const referenceNames = kindNames.filter((name): name is ReferenceName => name !== 'outings');

@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest';
+import sample from './samples/form-1.json';
+import { openDocument, sayNotOpened, upgraded } from './open';
+import { type KindName, documentKinds, kindNames } from './registry';
+import type { Upgrade } from './upgrade';
+
+const opened = (kind: KindName, kept: unknown) => {
+  const result = openDocument<unknown>(documentKinds[kind] as never, kept);
+  expect(result.is === 'opened' ? [] : sayNotOpened(result)).toEqual([]);
+  return (result as { doc: Record<string, unknown> }).doc;
+};
+
+describe('a document of the first form', () => {
+  it('as an outing has every figure of the sheets written out, its own kept, and names of its own for what rides where', () => {
+    const doc = opened('outings', sample['outing/1']) as never as import('./outing').Outing;
+    expect(doc.workings).toMatchObject({
+      surgeHsM: 0.9,
+      drogueCd: 1.2,
+      jigCd: 0.8,
+      kjPerHour: null,
+      waterInHand: 1.25,
+    });
+    expect(doc.loadout[0]).toMatchObject({ outsideContainer: true, carriedBy: null });
+    expect(doc.loadout[1]).toMatchObject({ outsideContainer: false, carriedBy: 'b' });
+    expect(Object.keys(doc.loadout[0] ?? {}).sort()).toEqual(['carriedBy', 'itemId', 'outsideContainer', 'quantity']);
+    expect(doc.rigs.map(({ reelId }) => reelId)).toEqual(doc.rigs.map(() => null));
+    expect(doc.log).toBeNull();
+  });
+  it('has extents of time in minutes, and others as they were', () => {
+    const { accepted } = opened('outings', sample['outing/1']) as never as import('./outing').Outing;
+    expect(accepted.map(({ key, extent }) => [key, extent])).toEqual([
+      ['home-late', 10],
+      ['thunder', 12],
+    ]);
+  });
+  it('as a boat, an item or a fish has what its form lacked', () => {
+    expect(opened('craft', sample['craft/1'])).toMatchObject({ format: 'craft/2', wellKg: null });
+    expect(opened('items', sample['item/1'])).toMatchObject({ format: 'item/2', photo: null });
+    expect(opened('species', sample['species/1'])).toMatchObject({ format: 'species/2', shape: 'round' });
+  });
+  it('is brought up once: what is of today’s form stays as it is', () => {
+    for (const [kind, kept] of [
+      ['outings', sample['outing/1']],
+      ['craft', sample['craft/1']],
+      ['items', sample['item/1']],
+      ['species', sample['species/1']],
+    ] as const) {
+      const doc = opened(kind, kept);
+      expect(upgraded(documentKinds[kind], doc)).toBe(doc);
+    }
+  });
+});
+
+describe('every kind of document', () => {
+  it('has a chain of steps without a gap that ends at today’s form, each with a name', () => {
+    for (const name of kindNames) {
+      const { format, upgrades } = documentKinds[name];
+      const steps: readonly Upgrade[] = upgrades;
+      steps.forEach((step, i) => {
+        expect(step.to, step.name).toBe(steps[i + 1]?.from ?? format);
+        expect(step.name.length).toBeGreaterThan(10);
+      });
+      const first = steps[0]?.from ?? format;
+      expect(first, name).toMatch(/\/1$/);
+    }
+  });
+});
+
+describe('a document that cannot be opened', () => {
+  it('of a newer form is told apart, in words', () => {
+    const newer = openDocument(documentKinds.craft, { ...sample['craft/1'], format: 'craft/99' });
+    expect(newer).toEqual({ is: 'newer', format: 'craft/99' });
+    expect(sayNotOpened(newer as never)).toMatch(/newer version of this program/);
+  });
+  it.each([[null], ['text'], [{}], [[]], [{ format: 'craft/1', id: 7 }], [{ ...sample['craft/1'], lengthM: 'long' }]])(
+    'is unreadable with the field and the reason: %j',
+    (kept) => {
+      const result = openDocument(documentKinds.craft, kept);
+      expect(result.is).toBe('unreadable');
+      expect(sayNotOpened(result as never)).toMatch(/^It cannot be read\. .{4,}/);
+    },
+  );
+  it('never loses what is no record in a list: the schema speaks of it', () => {
+    const result = openDocument(documentKinds.outings, { ...sample['outing/1'], loadout: 'banana' });
+    expect(result).toMatchObject({ is: 'unreadable', faults: [{ field: 'loadout' }] });
+  });
+});

@@ -1,0 +1,80 @@
+import { type Upgrade, completed, eachRecord } from './upgrade';
+
+/** What the sheets began with before an outing wrote every one of these figures itself. */
+const FIGURES_OF_FORM_1 = {
+  litresPerDegree: 0.02,
+  waterInHand: 1.25,
+  kjPerHour: null,
+  shareEaten: 0.5,
+  kjPerCampDay: 10_000,
+  storeUaWK: 0.9,
+  surgeHsM: 0.6,
+  drogueCd: 1.2,
+  jigCd: 0.8,
+  lineCd: 1.2,
+};
+/** Findings whose extent was written in milliseconds and is in minutes now. */
+const TIMED = /^(home-late|turn-passed|home-after-dark|second-too-slow)(:|$)/;
+
+export const outingUpgrades: readonly Upgrade[] = [
+  {
+    from: 'outing/1',
+    to: 'outing/2',
+    name: 'every figure of the sheets is written out; what rides where has names of its own; extents of time are in minutes',
+    up: (old) => ({
+      ...old,
+      loadout: eachRecord(old.loadout, ({ apart = false, withId = null, ...entry }) => ({
+        ...entry,
+        outsideContainer: apart,
+        carriedBy: withId,
+      })),
+      company: old.company ?? [],
+      rigs: eachRecord(old.rigs, (rig) => ({ reelId: null, ...rig })),
+      workings: completed(old.workings, FIGURES_OF_FORM_1),
+      accepted: eachRecord(old.accepted, (one) =>
+        typeof one.key === 'string' && TIMED.test(one.key) && typeof one.extent === 'number'
+          ? { ...one, extent: one.extent / 60_000 }
+          : one,
+      ),
+      log: old.log ?? null,
+    }),
+  },
+];
+
+export const craftUpgrades: readonly Upgrade[] = [
+  {
+    from: 'craft/1',
+    to: 'craft/2',
+    name: 'the rating of the well is written, or said not to be known',
+    up: (old) => ({ wellKg: null, ...old }),
+  },
+];
+
+export const itemUpgrades: readonly Upgrade[] = [
+  {
+    from: 'item/1',
+    to: 'item/2',
+    name: 'a picture is kept by itself, and named by what it shows',
+    // A picture inside the document was taken out of it where it is kept; one in a file or a draft is no name of a picture.
+    up: (old) => ({ ...old, photo: null }),
+  },
+];
+
+export const speciesUpgrades: readonly Upgrade[] = [
+  {
+    from: 'species/1',
+    to: 'species/2',
+    name: 'a fish has a shape to be drawn in',
+    up: (old) => ({ shape: 'round', ...old }),
+  },
+];
+
+/** What signatures froze before their form had a name: no fish of one's own were in it. */
+export const snapshotUpgrades: readonly Upgrade[] = [
+  {
+    from: 'signed/1',
+    to: 'signed/2',
+    name: 'fish of one’s own are signed too',
+    up: (old) => ({ ...old, species: old.species ?? null }),
+  },
+];

@@ -1,0 +1,34 @@
+/** Folders of core from the lowest to the highest: each may import those before it, and itself. */
+export const coreOrder = [
+  'units',
+  'vocabulary',
+  'catalog',
+  'documents',
+  'environment',
+  'passage',
+  'boat',
+  'holding',
+  'exposures',
+  'tackle',
+  'power',
+  'provisions',
+  'editing',
+  'needs',
+  'walkround',
+  'judgement',
+  'provisioning',
+  'signing',
+  'ashore',
+  'exchange',
+  'demo',
+];
+
+/** What each folder of the web may import beside core and its own; `app` and `outing` put the rest together. */
+export const webMay = {
+  ui: [],
+  documents: ['ui', 'app'],
+  library: ['ui', 'documents', 'app'],
+  outing: ['ui', 'documents', 'app', 'workers'],
+  settings: ['ui', 'documents', 'app'],
+  workers: [],
+};

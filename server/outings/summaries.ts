@@ -1,0 +1,194 @@
+import { learnt, type Learnt } from '#core/ashore/learnt';
+import type { Outing } from '#core/documents/outing';
+import { lookUp } from '#core/documents/references';
+import type { Tallies } from '#core/judgement/assess';
+import { assess } from '#core/judgement/assess';
+import { changesSince } from '#core/signing/changes';
+import { openSnapshot, signedSnapshot } from '#core/signing/snapshot';
+import { addDays } from '#core/units/time';
+import { lastAnswers, standingAnswers } from '#core/walkround/answers';
+import { changedRows, newestChange } from '../documents/changedRows';
+import type { Library, LibraryState } from '../documents/library';
+import { type SetAside, type Versioned, isSetAside, readRow } from '../documents/store';
+import type { Database } from '../storage/open';
+import type { WalkStore } from '../walkround/store';
+
+/** One outing in the list: what it is called, and how far it is counted. */
+export interface Summary {
+  id: string;
+  version: number;
+  title: string;
+  date: string;
+  nights: number;
+  launchAt: string;
+  homeAt: string;
+  party: number;
+  water: string | null;
+  timeZone: string | null;
+  craft: string | null;
+  counts: { stop: number; mind: number; note: number };
+  tallies: Tallies;
+  gateOpen: boolean;
+  signed: { at: string; stale: boolean } | null;
+  /** What it came to; null: not written ashore yet. */
+  logged: { fish: number; lostOrBroken: number } | null;
+}
+export interface SummaryPage {
+  ahead: Summary[];
+  gone: Summary[];
+  /** How many there are in all. */
+  of: { ahead: number; gone: number };
+  setAside: SetAside[];
+}
+
+/** The list of outings, judged; and what all their logs say of things. */
+export interface Summaries {
+  page: (today: string, most: { ahead: number; gone: number }) => Promise<SummaryPage>;
+  use: (without: string | null) => Promise<{ usedIds: string[]; learnt: Record<string, Learnt> }>;
+}
+
+interface Listed {
+  kept: Versioned<Outing>;
+  /** What the judgement was made from, and when; null: not judged yet. */
+  judged: { from: string; at: number; summary: Summary } | null;
+}
+
+/** A judgement of the list is held so long, while nothing that it read has changed: some of what it says goes by the clock. */
+const STANDS_MS = 60_000;
+
+export function summariesOf(db: Database, library: Library, walks: WalkStore, now: () => number): Summaries {
+  let listed = new Map<string, Listed>();
+  let asides = new Map<string, SetAside>();
+  let at = 0;
+  let reading: Promise<void> | null = null;
+
+  const bringUpToDate = async () => {
+    const newest = await newestChange(db);
+    if (newest < at) {
+      listed = new Map();
+      asides = new Map();
+      at = 0;
+    }
+    for await (const rows of changedRows(db, ['outings'], at))
+      for (const row of rows) {
+        at = Math.max(at, row.changeNo);
+        listed.delete(row.id);
+        asides.delete(row.id);
+        if (row.deleted) continue;
+        const read = readRow('outings', row);
+        if (isSetAside(read)) asides.set(row.id, read);
+        else listed.set(row.id, { kept: read, judged: null });
+      }
+  };
+  const upToDate = () => {
+    reading ??= bringUpToDate().finally(() => {
+      reading = null;
+    });
+    return reading;
+  };
+  const summaryOf = async (one: Listed, state: LibraryState): Promise<Summary> => {
+    const { doc } = one.kept;
+    const record = await walks.answers(doc.id);
+    const signature = await walks.lastSignature(doc.id);
+    const from = [readsOf(doc, state), record.length, signature?.id ?? 0].join(' ');
+    const moment = now();
+    if (one.judged && one.judged.from === from && Math.abs(moment - one.judged.at) < STANDS_MS)
+      return one.judged.summary;
+    const standing = standingAnswers(record, moment);
+    const judged = assess(doc, state.references, standing, moment, { withRepairs: false });
+    const open = (level: string) =>
+      judged.findings.filter((finding) => finding.level === level && finding.accepted === null).length;
+    const { water, craft } = lookUp(doc, state.references);
+    const snapshot = signature && signedSnapshot(doc, state.references, lastAnswers(record));
+    const summary: Summary = {
+      id: doc.id,
+      version: one.kept.version,
+      title: doc.title,
+      date: doc.brief.date,
+      nights: doc.brief.nights,
+      launchAt: doc.brief.launchAt,
+      homeAt: doc.brief.homeAt,
+      party: doc.brief.party,
+      water: water?.name ?? null,
+      timeZone: water?.timeZone ?? null,
+      craft: craft?.name ?? null,
+      counts: { stop: open('stop'), mind: open('mind'), note: open('note') },
+      tallies: judged.tallies,
+      gateOpen: judged.gate.open,
+      signed: signature &&
+        snapshot && {
+          at: signature.signedAt,
+          stale: changesSince(openSnapshot(signature.judged), snapshot).length > 0,
+        },
+      logged: doc.log && {
+        fish: doc.log.catches.length,
+        lostOrBroken: doc.log.items.filter(({ mark }) => mark === 'lost' || mark === 'broken').length,
+      },
+    };
+    one.judged = { from, at: moment, summary };
+    return summary;
+  };
+  return {
+    page: async (today, most) => {
+      await upToDate();
+      const state = await library.read();
+      const all = [...listed.values()].sort(byDay);
+      const isAhead = ({ kept: { doc } }: Listed) => addDays(doc.brief.date, doc.brief.nights + 1) > today;
+      const ahead = all.filter(isAhead);
+      const gone = all.filter((one) => !isAhead(one)).reverse();
+      const judgedOf = async (list: readonly Listed[]) => {
+        const summaries: Summary[] = [];
+        for (const one of list) {
+          summaries.push(await summaryOf(one, state));
+          // Others are answered between one judgement and the next.
+          await new Promise((done) => setImmediate(done));
+        }
+        return summaries;
+      };
+      return {
+        ahead: await judgedOf(ahead.slice(0, most.ahead)),
+        gone: await judgedOf(gone.slice(0, most.gone)),
+        of: { ahead: ahead.length, gone: gone.length },
+        setAside: [...asides.values()],
+      };
+    },
+    use: async (without) => {
+      await upToDate();
+      const outings = [...listed.values()].map(({ kept }) => kept.doc);
+      return {
+        usedIds: [...new Set(outings.flatMap(({ loadout }) => loadout.map(({ itemId }) => itemId)))],
+        learnt: Object.fromEntries(learnt(outings.filter(({ id }) => id !== without))),
+      };
+    },
+  };
+}
+
+/** The documents that an outing's judgement reads, by their versions. */
+function readsOf(outing: Outing, { references, versions }: LibraryState): string {
+  const { angler, craft, water, rulePack, aboard, items } = lookUp(outing, references);
+  const parts = outing.rigs.flatMap(({ rodId, reelId, mainId, leaderId, clipId, lureId }) => [
+    rodId,
+    reelId,
+    mainId,
+    leaderId,
+    clipId,
+    lureId,
+  ]);
+  const around = aboard.flatMap(({ item }) => [item.id, item.containerId, item.poweredById]);
+  const read = [
+    `anglers/${angler?.id ?? ''}`,
+    `craft/${craft?.id ?? ''}`,
+    `waters/${water?.id ?? ''}`,
+    `rulePacks/${rulePack?.id ?? ''}`,
+    ...outing.brief.targets.map((id) => `species/${id}`),
+    ...[...parts, ...around].flatMap((id) => (id !== null && items.has(id) ? [`items/${id}`] : [])),
+    // A container or a battery that came to be aboard is found by what names it.
+    ...outing.loadout.map(({ itemId }) => `items/${itemId}`),
+  ];
+  return read.map((key) => `${key}:${versions.get(key) ?? 0}`).join(' ');
+}
+
+function byDay(a: Listed, b: Listed): number {
+  const key = ({ kept: { doc } }: Listed) => `${doc.brief.date} ${doc.brief.launchAt} ${doc.id}`;
+  return key(a) < key(b) ? -1 : 1;
+}

@@ -1,0 +1,70 @@
+import { type Documents, type KindName, type ReferenceName, referenceNames } from '#core/documents/registry';
+import type { Versioned } from './api';
+
+/** A row of the house that cannot be read: which, and why. */
+export interface SetAside {
+  kind: KindName;
+  id: string;
+  name: string;
+  why: string;
+  newer: boolean;
+}
+export type KeptReferences = { readonly [K in ReferenceName]: readonly Versioned<Documents[K]>[] } & {
+  readonly setAside: readonly SetAside[];
+};
+type Changed = { [K in ReferenceName]: { changed: Versioned<Documents[K]>[]; gone: string[] } } & {
+  at: number;
+  whole: boolean;
+  setAside: SetAside[];
+};
+
+/** What outings point at, as this page last read it: only what changed since is asked for, and a list without a change stays the same list. */
+export class ReferenceStore {
+  private at = 0;
+  private held: KeptReferences | null = null;
+  private reading: Promise<KeptReferences> | null = null;
+
+  constructor(private readonly ask: (since: number) => Promise<Changed>) {}
+
+  readonly read = (): Promise<KeptReferences> => {
+    this.reading ??= this.take().finally(() => {
+      this.reading = null;
+    });
+    return this.reading;
+  };
+
+  private async take(): Promise<KeptReferences> {
+    const news = await this.ask(this.held === null ? 0 : this.at);
+    const before = news.whole ? null : this.held;
+    const lists = Object.fromEntries(
+      referenceNames.map((name) => [name, merged(before?.[name] ?? [], news[name], before === null)]),
+    ) as unknown as { [K in ReferenceName]: readonly Versioned<Documents[K]>[] };
+    this.at = news.at;
+    const same =
+      before !== null &&
+      referenceNames.every((name) => lists[name] === before[name]) &&
+      JSON.stringify(before.setAside) === JSON.stringify(news.setAside);
+    this.held = same ? before : { ...lists, setAside: news.setAside };
+    return this.held;
+  }
+}
+
+type Kept = Versioned<{ id: string }>;
+/** Changed ones in their place, new ones at the end, those gone left out. */
+function merged(
+  list: readonly Kept[],
+  { changed, gone }: { changed: readonly Kept[]; gone: readonly string[] },
+  whole: boolean,
+): readonly Kept[] {
+  if (whole) return changed;
+  if (changed.length === 0 && gone.length === 0) return list;
+  const news = new Map(changed.map((one) => [one.doc.id, one]));
+  const out = new Set(gone);
+  const stay = list.flatMap((one) => {
+    if (out.has(one.doc.id)) return [];
+    const newer = news.get(one.doc.id);
+    news.delete(one.doc.id);
+    return [newer ?? one];
+  });
+  return [...stay, ...news.values()];
+}

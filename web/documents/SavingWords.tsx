@@ -1,0 +1,32 @@
+import Typography from '@mui/material/Typography';
+import { clockAt } from '#core/units/time';
+import type { Saving } from './DocumentEditor';
+
+/** How far the newest change has come, in words. */
+export function SavingWords({ saving, unfit = null }: { saving: Saving; unfit?: string | null }) {
+  const trouble = unfit !== null || saving.is === 'refused' || saving.is === 'waiting';
+  return (
+    <Typography
+      variant="caption"
+      role="status"
+      sx={{ color: trouble ? 'error.main' : 'text.secondary', maxWidth: 340 }}
+    >
+      {unfit === null ? saysSaving(saving) : `Not kept: ${unfit}`}
+    </Typography>
+  );
+}
+
+function saysSaving(saving: Saving): string {
+  switch (saving.is) {
+    case 'kept':
+      return `kept at ${clockAt(saving.at, 'local')}`;
+    case 'pending':
+      return 'keeping';
+    case 'waiting':
+      return `Not kept yet. ${saving.why} It is held on this device and tried again.`;
+    case 'refused':
+      return `Not kept: ${saving.why}`;
+    case 'conflict':
+      return 'changed in two windows';
+  }
+}

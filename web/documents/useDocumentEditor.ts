@@ -1,0 +1,64 @@
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { type Documents, type KindName, documentKinds } from '#core/documents/registry';
+import { type Versioned, request } from './api';
+import { DocumentEditor } from './DocumentEditor';
+
+export const later = (work: () => void, ms: number) => {
+  const timer = setTimeout(work, ms);
+  return () => clearTimeout(timer);
+};
+
+/**
+ * The editor of one document, for as long as its screen is open: undo, autosave, merge with other windows.
+ * @param onLeft what to do when the last change is kept after the screen was left
+ */
+export function useDocumentEditor<Name extends KindName>(
+  name: Name,
+  kept: Versioned<Documents[Name]>,
+  onLeft: () => void,
+) {
+  type Doc = Documents[Name];
+  const [editor] = useState(() => {
+    const kind = documentKinds[name];
+    return new DocumentEditor<Doc>(kind, kept, {
+      put: (doc, version, leaving) => request('PUT', `/api/${kind.path}/${doc.id}`, { version, doc }, leaving),
+      drafts: sessionStorage,
+      now: () => Date.now(),
+      later,
+    });
+  });
+  const state = useSyncExternalStore(editor.subscribe, editor.getState);
+  useEffect(() => editor.adopt(kept), [editor, kept]);
+  const [left] = useState(() => ({ run: onLeft }));
+  useEffect(() => {
+    left.run = onLeft;
+  });
+  useEffect(() => {
+    const leave = () => void editor.flush(true);
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      void editor.flush().then(() => left.run());
+    };
+  }, [editor, left]);
+  return { editor, state };
+}
+
+/** Ctrl+Z and its sisters, except while writing in a field, which has its own. */
+export function useUndoKeys(undo: () => void, redo: () => void) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+      const { target } = event;
+      if (target instanceof HTMLElement && target.closest('input, textarea, [contenteditable]')) return;
+      const key = event.key.toLowerCase();
+      const forward = key === 'y' || (key === 'z' && event.shiftKey);
+      if (!forward && key !== 'z') return;
+      event.preventDefault();
+      if (forward) redo();
+      else undo();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [undo, redo]);
+}
