@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { once } from 'node:events';
 import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -60,6 +60,31 @@ describe('the server as a process', () => {
       /^exit 1: The data folder .* cannot be written to \(ENOTDIR\)\.\n$/,
     );
   }, 60_000);
+
+  it('leaves a folder alone that lost a file of its database, or never was one, and says what to do', async () => {
+    const damaged = join(folder, 'damaged');
+    cpSync(data, damaged, { recursive: true });
+    rmSync(join(damaged, 'lock'), { force: true });
+    rmSync(join(damaged, 'db/PG_VERSION'));
+    const before = readdirSync(join(damaged, 'db'), { recursive: true }).length;
+    await expect(startServer({ TALLY_DATA: damaged })).rejects.toThrow(
+      /^exit 1: \S+ is not empty and not a whole database: PG_VERSION is missing\. Nothing in it was changed\. Put back .*\n$/,
+    );
+    expect(readdirSync(join(damaged, 'db'), { recursive: true })).toHaveLength(before);
+    const other = join(folder, 'holiday');
+    mkdirSync(join(other, 'db'), { recursive: true });
+    writeFileSync(join(other, 'db/photo.txt'), 'a beach');
+    await expect(startServer({ TALLY_DATA: other })).rejects.toThrow(
+      /^exit 1: .* is not empty and not a whole database: .*\n$/,
+    );
+    expect(readdirSync(join(other, 'db'))).toEqual(['photo.txt']);
+  });
+
+  it('does not listen beyond this machine unless that was asked for, and then says why not', async () => {
+    await expect(startServer({ TALLY_DATA: join(folder, 'open'), HOST: '0.0.0.0' })).rejects.toThrow(
+      /^exit 1: HOST is 0\.0\.0\.0: everyone on that network could read and change everything here, for there are no accounts\. .*TALLY_OPEN_NETWORK=1.*\n$/,
+    );
+  });
 
   it('stops cleanly on Ctrl+C, whoever holds a connection open, and gives the folder back', async () => {
     const silent = connect(Number(new URL(running?.url ?? '').port), '127.0.0.1');

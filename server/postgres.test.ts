@@ -1,100 +1,142 @@
-import { spawn, spawnSync } from 'node:child_process';
-import { chownSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { once } from 'node:events';
 import { createServer } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { describe, expect, it } from 'vitest';
+import { Pool } from 'pg';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { newItem } from '#core/editing/newItem';
+import { buildApp } from './app';
+import { openServer } from './storage/open';
+import { loadDemo } from './storage/demo';
+import { isDatabaseAway } from './storage/trouble';
+import { type RunningPostgres, postgresPrograms, startPostgres } from './testing/startPostgres';
 import { startServer } from './testing/startServer';
 
-/** Where Debian's postgresql keeps its programs; null: not installed. */
-function postgresPrograms(): string | null {
-  const base = '/usr/lib/postgresql';
-  if (!existsSync(base)) return null;
-  const found = readdirSync(base)
-    .map((version) => join(base, version, 'bin'))
-    .filter((bin) => existsSync(join(bin, 'initdb')));
-  return found[0] ?? null;
-}
-
-// PostgreSQL refuses to run as root: its own user, or nobody, runs it then.
-function otherUser(): { uid: number; gid: number } | Record<string, never> {
-  if (process.getuid?.() !== 0) return {};
-  const id = (flag: string, name: string) =>
-    Number(spawnSync('id', [flag, name], { encoding: 'utf8' }).stdout.trim() || NaN);
-  const uid = [id('-u', 'postgres'), id('-u', 'nobody')].find((one) => !Number.isNaN(one)) ?? 65534;
-  return { uid, gid: uid === id('-u', 'postgres') ? id('-g', 'postgres') : 65534 };
-}
-
-function freePort(): Promise<number> {
-  return new Promise((done) => {
-    const server = createServer().listen(0, '127.0.0.1', () => {
-      const address = server.address();
-      server.close(() => done(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
-}
-
 const bin = postgresPrograms();
-const name = bin ? 'serves the same app from a PostgreSQL server' : 'PostgreSQL is not on this machine: skipped';
+const MIGRATIONS = 'server/storage/migrations';
+const json = { 'content-type': 'application/json' };
+const idsOf = async (url: string) => {
+  const page = (await (await fetch(`${url}/api/summaries?today=2000-01-01`)).json()) as { ahead: { id: string }[] };
+  return page.ahead.map((one) => one.id);
+};
 
-describe('DATABASE_URL', () => {
-  it.skipIf(bin === null)(
-    name,
-    async () => {
-      const user = otherUser();
-      const folder = mkdtempSync(join(tmpdir(), 'tally-pg-'));
-      if ('uid' in user && user.uid !== undefined) chownSync(folder, user.uid, user.gid ?? user.uid);
-      const options = { ...user, cwd: folder, encoding: 'utf8' } as const;
-      const made = spawnSync(
-        join(bin ?? '', 'initdb'),
-        ['-D', join(folder, 'db'), '-U', 'tally', '-A', 'trust', '-N'],
-        options,
+describe.skipIf(bin === null)('a PostgreSQL server', () => {
+  let postgres: RunningPostgres;
+  let admin: Pool;
+  beforeAll(async () => {
+    postgres = await startPostgres(bin ?? '');
+    admin = new Pool({ connectionString: postgres.url(), max: 2 });
+    admin.on('error', () => undefined);
+  }, 120_000);
+  afterAll(async () => {
+    await admin.end();
+    await postgres.stop();
+  });
+  const newDatabase = async (name: string) => {
+    await admin.query(`create database ${name}`);
+    return postgres.url(name);
+  };
+
+  it('keeps the same house as the folder does, through a restart', async () => {
+    const env = { DATABASE_URL: await newDatabase('same') };
+    const first = await startServer(env);
+    expect((await idsOf(first.url)).length).toBeGreaterThan(1);
+    await fetch(`${first.url}/api/outings/zander-dusk?version=1`, { method: 'DELETE' });
+    expect(await first.kill('SIGINT')).toBe(0);
+    const second = await startServer(env);
+    const left = await idsOf(second.url);
+    expect(left).toContain('pollack-long-grey');
+    expect(left).not.toContain('zander-dusk');
+    expect(await second.kill('SIGINT')).toBe(0);
+  }, 120_000);
+
+  it('is migrated and furnished once by two that start on it at the same moment', async () => {
+    const url = await newDatabase('twins');
+    const both = await Promise.all([openServer(url, MIGRATIONS), openServer(url, MIGRATIONS)]);
+    const furnished = await Promise.all(both.map(({ db }) => loadDemo(db, Date.parse('2026-05-15T19:00:00Z'))));
+    expect(furnished.toSorted()).toEqual([false, true]);
+    await Promise.all(both.map(({ close }) => close()));
+  }, 120_000);
+
+  it('may break a connection off in the middle of a transaction: the server goes on', async () => {
+    const url = await newDatabase('broken');
+    const running = await startServer({ DATABASE_URL: url });
+    const batch = (i: number) =>
+      fetch(`${running.url}/api/batches/items`, {
+        method: 'POST',
+        headers: json,
+        body: JSON.stringify({ create: Array.from({ length: 200 }, (_, n) => newItem(`b${i}-${n}`, 'whistle')) }),
+      }).then((reply) => reply.status);
+    const work = Array.from({ length: 12 }, (_, i) => batch(i));
+    for (let i = 0; i < 10; i += 1) {
+      await admin.query("select pg_terminate_backend(pid) from pg_stat_activity where datname = 'broken'");
+      await new Promise((done) => setTimeout(done, 60));
+    }
+    for (const status of await Promise.all(work)) expect([200, 503]).toContain(status);
+    expect((await idsOf(running.url)).length).toBeGreaterThan(1);
+    expect(await running.kill('SIGINT')).toBe(0);
+  }, 120_000);
+
+  it('takes batches in opposite order from many at once, each whole, with no failure', async () => {
+    const { db, close } = await openServer(await newDatabase('opposite'), MIGRATIONS);
+    const app = await buildApp({ db, now: () => Date.now(), webRoot: null, log: false });
+    const ids = Array.from({ length: 40 }, (_, i) => `thing-${i}`);
+    await app.inject({
+      method: 'POST',
+      url: '/api/batches/items',
+      payload: { create: ids.map((id) => newItem(id, 'whistle')) },
+    });
+    const round = async (order: readonly string[], note: string) => {
+      const { items } = (await app.inject({ url: '/api/references' })).json();
+      const version = new Map(
+        items.changed.map((one: { version: number; doc: { id: string } }) => [one.doc.id, one.version]),
       );
-      expect(made.status, made.stderr).toBe(0);
-      const port = await freePort();
-      const postgres = spawn(
-        join(bin ?? '', 'postgres'),
-        [
-          '-D',
-          join(folder, 'db'),
-          '-p',
-          String(port),
-          '-c',
-          'listen_addresses=127.0.0.1',
-          '-c',
-          `unix_socket_directories=${folder}`,
-        ],
-        { ...user, cwd: folder, stdio: ['ignore', 'ignore', 'pipe'] },
-      );
-      const stopped = new Promise((done) => postgres.on('exit', done));
-      try {
-        await new Promise<void>((done) => {
-          postgres.stderr.on('data', (chunk: Buffer) => {
-            if (chunk.toString().includes('ready to accept connections')) done();
-          });
-        });
-        const env = { DATABASE_URL: `postgres://tally@127.0.0.1:${port}/postgres` };
-        const first = await startServer(env);
-        const list = async (url: string) => {
-          const page = (await (await fetch(`${url}/api/summaries?today=2000-01-01`)).json()) as {
-            ahead: { id: string }[];
-          };
-          return page.ahead;
-        };
-        expect((await list(first.url)).length).toBeGreaterThan(1);
-        await fetch(`${first.url}/api/outings/zander-dusk?version=1`, { method: 'DELETE' });
-        expect(await first.kill('SIGINT')).toBe(0);
-        const second = await startServer(env);
-        const left = (await list(second.url)).map((one) => one.id);
-        expect(left).toContain('pollack-long-grey');
-        expect(left).not.toContain('zander-dusk');
-        expect(await second.kill('SIGINT')).toBe(0);
-      } finally {
-        postgres.kill('SIGINT');
-        await stopped;
-        rmSync(folder, { recursive: true, force: true });
-      }
-    },
-    120_000,
-  );
+      const change = order.map((id) => ({ version: version.get(id), doc: { ...newItem(id, 'whistle'), note } }));
+      return (await app.inject({ method: 'POST', url: '/api/batches/items', payload: { change } })).statusCode;
+    };
+    const statuses = await Promise.all(
+      Array.from({ length: 10 }, (_, i) => round(i % 2 === 0 ? ids : ids.toReversed(), `by ${i}`)),
+    );
+    for (const status of statuses) expect([200, 409]).toContain(status);
+    expect(statuses).toContain(200);
+    const { items } = (await app.inject({ url: '/api/references' })).json();
+    const notes = new Set(items.changed.map((one: { doc: { note: string } }) => one.doc.note));
+    expect(notes.size, 'no batch is half in').toBe(1);
+    await app.close();
+    await close();
+  }, 120_000);
+
+  it('that is locked is answered with 503 in a sentence, and answers again when it is let go', async () => {
+    const { db, close } = await openServer(await newDatabase('locked'), MIGRATIONS);
+    const app = await buildApp({ db, now: () => Date.now(), webRoot: null, log: false });
+    const holder = new Pool({ connectionString: postgres.url('locked'), max: 1 });
+    const client = await holder.connect();
+    await client.query('begin; lock table items in access exclusive mode');
+    const post = () => app.inject({ method: 'POST', url: '/api/items', payload: { doc: newItem('one', 'whistle') } });
+    const shut = await post();
+    expect(shut.statusCode).toBe(503);
+    expect(shut.json().detail).toMatch(/^The database does not answer just now\. Nothing was changed/);
+    await client.query('rollback');
+    client.release();
+    await holder.end();
+    expect((await post()).statusCode).toBe(201);
+    await app.close();
+    await close();
+  }, 120_000);
+});
+
+describe('a database that is not there', () => {
+  it('is said so at the start, with the cause', async () => {
+    await expect(startServer({ DATABASE_URL: 'postgres://tally@127.0.0.1:1/none' })).rejects.toThrow(
+      /^exit 1: The database at DATABASE_URL cannot be opened: .*ECONNREFUSED.*\.\n$/,
+    );
+  });
+  it('but answers the door and says nothing is not waited for', async () => {
+    const silent = createServer(() => undefined).listen(0, '127.0.0.1');
+    await once(silent, 'listening');
+    const address = silent.address();
+    const port = typeof address === 'object' && address ? address.port : 0;
+    const opened = openServer(`postgres://tally@127.0.0.1:${port}/none`, MIGRATIONS).catch((error: unknown) => error);
+    const error = await opened;
+    expect(isDatabaseAway(error)).toBe(true);
+    silent.close();
+  }, 60_000);
 });

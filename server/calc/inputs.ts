@@ -5,10 +5,12 @@ import { chemistries } from '#core/power/power';
 import { efforts } from '#core/vocabulary/efforts';
 import { dateText, instantText, quantity } from '#core/documents/field';
 
-/** Over nought and at most `max`. */
+/** Less than this of anything is nothing: quotients of such figures leave what a number can hold. */
+const NEXT_TO_NOTHING = 1e-6;
+/** Over nought, by enough to be something, and at most `max`. */
 function over0(max: number, unit: string) {
-  const message = `A number over 0, at most ${max} ${unit}.`;
-  return z.number(message).gt(0, message).max(max, message);
+  const message = `A number over 0, at least ${NEXT_TO_NOTHING.toFixed(6)} and at most ${max} ${unit}.`;
+  return z.number(message).min(NEXT_TO_NOTHING, message).max(max, message);
 }
 const bearing = quantity(0, 360, '°');
 const density = quantity(900, 1100, 'kg/m³').optional();

@@ -129,3 +129,55 @@ describe('calculators over all that they say they take', () => {
     60_000,
   );
 });
+
+/** A few more that take no part above: their answers are no plain figures. */
+const examples: Record<string, object> = {
+  waves: { windSpeedMps: 8, fetchM: 6000, durationS: 3600, depthM: 10 },
+  surf: { hsM: 0.8, periodS: 9 },
+  'wave-on-stream': { hsM: 0.5, periodS: 3.5, streamMps: -0.8 },
+  passage: {
+    departAt: '2026-05-16T06:00:00Z',
+    craft: { cruiseMps: 1.5, powerW: 45, windageM2: 0.45, lateralAirM2: 1.1, lateralWaterM2: 0.5 },
+    legs: [{ bearingDeg: 90, distanceM: 3000 }],
+    wind: [{ at: '2026-05-16T06:00:00Z', speedMps: 6, fromDeg: 90 }],
+    stream: [{ at: '2026-05-16T06:00:00Z', speedMps: 0.3, towardDeg: 180 }],
+  },
+  ...Object.fromEntries(
+    Object.entries(inputs).map(([name, input]) => [name, fc.sample(input, { numRuns: 1, seed: 4 })[0] ?? {}]),
+  ),
+};
+const TINY = [1e-300, 5e-324, 1e-160, -1e-300, 0, 1e300];
+
+/** The input with each of its numbers in turn, and with all of them, replaced. */
+function replaced(value: unknown, by: number): unknown[] {
+  const each = (one: unknown): unknown[] => {
+    if (typeof one === 'number') return [by];
+    if (one === null || typeof one !== 'object') return [];
+    return Object.entries(one).flatMap(([key, part]) =>
+      each(part).map((next) =>
+        Array.isArray(one)
+          ? one.map((other, i) => (i === Number(key) ? next : (other as unknown)))
+          : { ...one, [key]: next },
+      ),
+    );
+  };
+  const all = (one: unknown): unknown => {
+    if (typeof one === 'number') return by;
+    if (Array.isArray(one)) return one.map(all);
+    if (one === null || typeof one !== 'object') return one;
+    return Object.fromEntries(Object.entries(one).map(([key, part]) => [key, all(part)]));
+  };
+  return [...each(value), all(value)];
+}
+
+describe('figures next to nothing and beyond everything', () => {
+  it.each(Object.keys(examples))('%s: an answer or a refusal with its field, never a failure', async (name) => {
+    for (const by of TINY)
+      for (const payload of replaced(examples[name], by)) {
+        const reply = await test.app.inject({ method: 'POST', url: `/api/calc/${name}`, payload: payload as object });
+        expect(reply.statusCode, `${JSON.stringify(payload)} ${reply.body}`).toBeLessThan(500);
+        if (reply.statusCode === 200) expect(reply.body).not.toMatch(/NaN|Infinity|null,"null/);
+        else expect((reply.json() as { errors: object[] }).errors.length).toBeGreaterThan(0);
+      }
+  });
+});

@@ -35,7 +35,7 @@ const AWAY: ReadonlySet<string> = new Set([
   'ENOTFOUND',
   'EHOSTUNREACH',
 ]);
-const AWAY_WORDS = /timeout|terminated|Connection ended|connection is closed|PGlite is closed/i;
+const AWAY_WORDS = /timeout|terminated|Connection ended|connection is closed|PGlite is closed|not queryable/i;
 
 /** Whether the database did not answer in time, or is not there: nothing was done, and it may be later. */
 export function isDatabaseAway(error: unknown): boolean {
