@@ -27,16 +27,31 @@ describe('what became of a thing', () => {
 
 describe('what the logs say', () => {
   it('counts the hours as they were, past midnight and over nights; as planned where no time was written', () => {
-    expect(hoursLogged(logged({}))).toBe(4);
-    expect(hoursLogged(logged({ launchedAt: '06:30', landedAt: '11:00' }))).toBe(4.5);
-    expect(hoursLogged(logged({ launchedAt: '22:00', landedAt: '01:00' }))).toBe(3);
-    expect(hoursLogged({ ...logged({}), brief: { ...hours, nights: 1 } })).toBe(28);
+    expect(hoursLogged(logged({}), 'utc')).toBe(4);
+    expect(hoursLogged(logged({ launchedAt: '06:30', landedAt: '11:00' }), 'utc')).toBe(4.5);
+    expect(hoursLogged(logged({ launchedAt: '22:00', landedAt: '01:00' }), 'utc')).toBe(3);
+    expect(hoursLogged({ ...logged({}), brief: { ...hours, nights: 1 } }, 'utc')).toBe(28);
+  });
+  it('counts a night in which the clocks change as long as it was', () => {
+    const night = { ...logged({ launchedAt: '22:00', landedAt: '06:00' }) };
+    const on = (date: string) => hoursLogged({ ...night, brief: { ...night.brief, date } }, 'Europe/Vienna');
+    expect([on('2026-03-28'), on('2026-10-24'), on('2026-06-01')]).toEqual([7, 9, 8]);
+  });
+  it('adds to what other logs said already', () => {
+    const before = { jigs: { carried: 2, used: 1, lost: 1, hours: 3 } };
+    const used = logged(withMark(emptyLog, 'jigs', 'used'));
+    expect(learnt([used], () => 'utc', before).get('jigs')).toEqual({ carried: 3, used: 2, lost: 1, hours: 7 });
   });
   it('sums what was carried, used and lost, and leaves outings without a log out', () => {
     const used = logged(withMark(emptyLog, 'jigs', 'used'));
     const lost = logged(withMark(emptyLog, 'jigs', 'lost', 2));
     const carried = logged(withMark(emptyLog, 'jigs', 'carried'));
-    expect(learnt([used, lost, carried, ready]).get('jigs')).toEqual({ carried: 3, used: 2, lost: 2, hours: 8 });
+    expect(learnt([used, lost, carried, ready], () => 'utc').get('jigs')).toEqual({
+      carried: 3,
+      used: 2,
+      lost: 2,
+      hours: 8,
+    });
   });
   it('gives a loss an hour of use only after hours enough', () => {
     expect(ownLossRate({ carried: 2, used: 2, lost: 2, hours: 8 })).toBe(0.25);
@@ -45,7 +60,10 @@ describe('what the logs say', () => {
   });
   it('names what went along five times and was never used', () => {
     const along = (many: number) =>
-      learnt(Array.from({ length: many }, () => logged(withMark(emptyLog, 'flare', 'carried')))).get('flare');
+      learnt(
+        Array.from({ length: many }, () => logged(withMark(emptyLog, 'flare', 'carried'))),
+        () => 'utc',
+      ).get('flare');
     expect([4, 5].map((many) => neverUsed(along(many) ?? { carried: 0, used: 0, lost: 0, hours: 0 }))).toEqual([
       false,
       true,

@@ -1,11 +1,11 @@
-import { minutesOf } from '../units/time';
+import { outingHours } from '../documents/hours';
+import { minutesBetween } from '../units/time';
 import type { Outing } from '../documents/outing';
 
 /** Carried so often and never used: it may stay ashore next time. Rule of thumb. */
 export const IDLE_AFTER = 5;
 /** Fewer hours than this say nothing about how fast a thing is lost. */
 const LEAST_HOURS = 2;
-const DAY = 1440;
 
 export interface Learnt {
   carried: number;
@@ -15,15 +15,17 @@ export interface Learnt {
   hours: number;
 }
 
-/** Hours afloat by the log; where a time was not written, by the brief. */
-export function hoursLogged({ brief, log }: Outing): number {
-  const minutes = minutesOf(log?.landedAt ?? brief.homeAt) - minutesOf(log?.launchedAt ?? brief.launchAt);
-  return (((minutes + DAY) % DAY) + brief.nights * DAY) / 60;
+/** Hours afloat by the log; where a time was not written, by the brief. @param zone of the water: a night may have an hour more or less */
+export function hoursLogged({ brief, log }: Outing, zone: string): number {
+  const logged = { ...brief, launchAt: log?.launchedAt ?? brief.launchAt, homeAt: log?.landedAt ?? brief.homeAt };
+  const hours = outingHours(logged, zone);
+  return hours ? minutesBetween(hours.launchAt, hours.homeAt) / 60 : 0;
 }
 
 /** What the logs say of each thing that was aboard. @param before what other logs said already */
 export function learnt(
   outings: readonly Outing[],
+  zoneOf: (outing: Outing) => string,
   before: Readonly<Record<string, Learnt>> = {},
 ): ReadonlyMap<string, Learnt> {
   const known = new Map<string, Learnt>(Object.entries(before));
@@ -35,7 +37,7 @@ export function learnt(
         carried: last.carried + 1,
         used: last.used + (used ? 1 : 0),
         lost: last.lost + lost,
-        hours: last.hours + (used ? hoursLogged(outing) : 0),
+        hours: last.hours + (used ? hoursLogged(outing, zoneOf(outing)) : 0),
       });
     }
   return known;

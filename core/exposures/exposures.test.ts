@@ -86,7 +86,8 @@ describe('exposures', () => {
       drive: null,
       darkMinutes: 0,
     });
-    expect(of(withBrief(ready, { launchAt: '12:00', homeAt: '11:00' })).hoursAfloat).toBeNull();
+    expect(of(withBrief(ready, { launchAt: '12:00', homeAt: '12:00' })).hoursAfloat).toBeNull();
+    expect(of(withBrief(ready, { launchAt: '12:00', homeAt: '11:00', nights: 0 })).hoursAfloat).toBe(23);
   });
   it('count what the loadout brings: rods, watts, big hooks', () => {
     expect(of(ready).rods).toBe(2);

@@ -9,13 +9,14 @@ import { type Immersion, immersion } from '../environment/immersion';
 import { surf } from '../environment/surf';
 import type { Brief, Hour, Outing } from '../documents/outing';
 import type { Launch, Water } from '../documents/water';
+import { outingHours } from '../documents/hours';
 import type { Looked } from '../documents/references';
 import type { Workings } from '../documents/workings';
 import { speedOf } from '../environment/flow';
 import { distanceBetween } from '../environment/geo';
 import { type Plan, planOf } from '../passage/plan';
 import type { Species } from '../catalog/species/species';
-import { DAY_MS, HOUR_MS, type Instant, clockAt, dateAt, instantOf, minutesBetween } from '../units/time';
+import { HOUR_MS, type Instant, clockAt, dateAt, minutesBetween } from '../units/time';
 
 /** What the brief and the day expose one to: numbers, not flags. null: not known. */
 export interface Exposures {
@@ -272,14 +273,10 @@ function isRod(kind: KindId): boolean {
   return kinds[kind].means.includes('rods');
 }
 
-/** Launch and coming home as instants; null until the water (and so the time zone) is known or the hours are in order. */
+/** Launch and coming home as instants; null until the water (and so the time zone) is known, or where they are one moment. */
 export function hoursOf(brief: Brief, looked: Pick<Looked, 'water'>): { from: Instant; to: Instant } | null {
-  if (!looked.water) return null;
-  const from = instantOf(brief.date, brief.launchAt, looked.water.timeZone);
-  const home = instantOf(brief.date, brief.homeAt, looked.water.timeZone);
-  if (from === null || home === null) return null;
-  const to = home + brief.nights * DAY_MS;
-  return to > from ? { from, to } : null;
+  const hours = looked.water && outingHours(brief, looked.water.timeZone);
+  return hours && hours.homeAt > hours.launchAt ? { from: hours.launchAt, to: hours.homeAt } : null;
 }
 
 // With nights out the dark hours are spent ashore: only the launch before sunrise and the landing after sunset count.

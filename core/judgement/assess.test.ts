@@ -99,7 +99,7 @@ describe('findings, on both sides of their limits', () => {
     ['surf', 'surf-over-limit', weather(ready, { swellM: 0.9 }), weather(ready, { swellM: 0.3 }), 'stop'],
     ['keeping over the rule', 'keep-over-rule', brief(ready, { keep: 3 }), ready, 'stop'],
     ['a third rod', 'rods-over-rule', withItem(ready, 'fly-rod', 1), ready, 'stop'],
-    ['hours reversed', 'hours-reversed', brief(ready, { homeAt: '04:00' }), ready, 'stop'],
+    ['no time afloat', 'hours-reversed', brief(ready, { homeAt: ready.brief.launchAt }), ready, 'stop'],
     ['hours gone by', 'hours-gone', brief(ready, { date: '2026-05-01' }), ready, 'stop'],
     ['an open blank', 'brief-incomplete', brief(ready, { targets: [] }), ready, 'stop'],
     ['no figures', 'conditions-missing', weather(ready, { gustMps: null }), ready, 'mind'],

@@ -7,7 +7,8 @@ import type { NeedContext } from '../needs/need';
 import { type RaisedNeed, raisedNeeds } from '../needs/raise';
 import type { Outing } from '../documents/outing';
 import { type Looked, type References, lookUp } from '../documents/references';
-import { type Instant, addDays, dateAt } from '../units/time';
+import { homeDate } from '../documents/hours';
+import { type Instant, dateAt } from '../units/time';
 import { type Answers, craftFaults, takenByAnswers } from '../walkround/answers';
 import type { HullPart } from '../walkround/hullParts';
 
@@ -39,7 +40,7 @@ export function judging(
   const looked = lookUp(outing, references, sameDay ? like.looked : undefined);
   const e = exposures(outing, looked);
   const taken: WalkTaken = like?.answers === answers ? like.taken : takenByAnswers(answers);
-  const lastDay = sameDay ? like.lastDay : addDays(outing.brief.date, outing.brief.nights);
+  const lastDay = sameDay ? like.lastDay : homeDate(outing.brief);
   const c: NeedContext = { e, brief: outing.brief, looked, firstPaddleId: firstPaddle(looked.aboard, lastDay, taken) };
   const raised = looked.water ? raisedBy(c, looked.rulePack) : [];
   const sameNeeds = sameDay && raised === like.raised;

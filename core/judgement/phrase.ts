@@ -34,8 +34,8 @@ const sentences: Sentences<FindingCode> = {
     text: `Still to say: ${listed(blanks.map((blank) => blankWords[blank]))}. Nothing can be signed before.`,
   }),
   'hours-reversed': ({ launchAt, homeAt }) => ({
-    title: 'Home comes before the launch',
-    text: `Afloat ${launchAt} to ${homeAt} is no time at all. For a night out, say how many nights.`,
+    title: 'Home is at the hour of the launch',
+    text: `Afloat ${launchAt} to ${homeAt} is no time at all. An hour before the launch means the next morning; for nights in camp, say how many.`,
   }),
   'hours-gone': ({ launchAt, date }) => ({
     title: 'These hours have gone by',

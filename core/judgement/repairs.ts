@@ -10,7 +10,8 @@ import { LOAD_MIND } from '../boat/load';
 import { worthOf } from '../needs/need';
 import { workingsRepairs } from './repairsWorkings';
 import { tackleKindIds } from '../tackle/tackleBudget';
-import { addDays, clockAt, shiftClock } from '../units/time';
+import { minutesTo } from '../documents/hours';
+import { addDays, clockAt, minutesOf, shiftClock } from '../units/time';
 import type { Facts, FindingCode, Found } from './finding';
 import type { Repair } from '../editing/repair';
 import type { Judging } from './context';
@@ -297,9 +298,9 @@ function outOfTheDark(j: Judging): Repair[] {
   const last = j.e.darkSpans[j.e.darkSpans.length - 1];
   const list: Repair[] = [];
   if (first?.from === launchAt) list.push({ do: 'set-hours', launchAt: shiftClock(first.to, 1), homeAt });
-  if (last?.to === homeAt && last.from > launchAt)
+  if (last?.to === homeAt && last.from !== launchAt)
     list.push({ do: 'set-hours', launchAt, homeAt: shiftClock(last.from, -1) });
-  return list.filter((one) => one.do !== 'set-hours' || one.launchAt < one.homeAt);
+  return list.filter((one) => one.do !== 'set-hours' || minutesTo(one.launchAt, one.homeAt) > 0);
 }
 
 function earlierTurn({ e: { plan }, looked }: Judging): Repair[] {
@@ -323,15 +324,18 @@ function otherPlaces({ looked, outing: { brief } }: Judging): Repair[] {
   ];
 }
 
-/** The same hours moved, or the outing cut short, soonest in first; at least two hours afloat. */
+/** The same hours moved, or the outing cut short, soonest in first; at least two hours afloat, and the launch on its day. */
 function otherHours(j: Judging): Repair[] {
   const { launchAt, homeAt } = j.outing.brief;
-  const moved = [-30, -60, -90, -120, -150, -180, 60, 120, 180].map((minutes) => ({
-    launchAt: shiftClock(launchAt, minutes),
-    homeAt: shiftClock(homeAt, minutes),
-  }));
-  const shorter = [60, 120, 180, 240].map((minutes) => ({ launchAt, homeAt: shiftClock(homeAt, -minutes) }));
-  return [...shorter, ...moved]
-    .filter((hours) => shiftClock(hours.launchAt, 120) <= hours.homeAt)
-    .map((hours) => ({ do: 'set-hours', ...hours }));
+  const lasts = minutesTo(launchAt, homeAt);
+  const launch = minutesOf(launchAt);
+  const moved = [-30, -60, -90, -120, -150, -180, 60, 120, 180]
+    .filter((by) => launch + by >= 0 && launch + by < DAY_MIN && lasts >= LEAST_AFLOAT_MIN)
+    .map((by) => ({ launchAt: shiftClock(launchAt, by), homeAt: shiftClock(homeAt, by) }));
+  const shorter = [60, 120, 180, 240]
+    .filter((by) => lasts - by >= LEAST_AFLOAT_MIN)
+    .map((by) => ({ launchAt, homeAt: shiftClock(homeAt, -by) }));
+  return [...shorter, ...moved].map((hours) => ({ do: 'set-hours', ...hours }));
 }
+const LEAST_AFLOAT_MIN = 120;
+const DAY_MIN = 24 * 60;

@@ -1,5 +1,6 @@
 import { DRYSUIT_BELOW_C, WETSUIT_BELOW_C } from '../environment/immersion';
-import { instantOf, minutesBetween } from '../units/time';
+import { outingHours } from '../documents/hours';
+import { minutesBetween } from '../units/time';
 import type { needsByPurpose } from '../vocabulary/needs';
 import type { QualityId } from '../catalog/gear/attributes';
 import type { KindId } from '../catalog/gear/kinds';
@@ -252,9 +253,7 @@ function contactLacks({ brief, e, looked }: NeedContext) {
   return alarm !== null && minutesBetween(e.homeAt, alarm) > 0 ? null : ({ code: 'alarm-early' } as const);
 }
 
-/** When the person ashore calls for help: on the day of coming home. */
+/** When the person ashore calls for help; null until the water is known. */
 export function alarmInstant(brief: NeedContext['brief'], looked: NeedContext['looked']) {
-  if (!looked.water) return null;
-  const at = instantOf(brief.date, brief.alarmAt, looked.water.timeZone);
-  return at === null ? null : at + brief.nights * 86_400_000;
+  return looked.water && (outingHours(brief, looked.water.timeZone)?.alarmAt ?? null);
 }

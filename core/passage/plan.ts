@@ -3,7 +3,8 @@ import type { Brief } from '../documents/outing';
 import type { Craft } from '../documents/craft';
 import type { Looked } from '../documents/references';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
-import { DAY_MS, HOUR_MS, type Instant, instantOf } from '../units/time';
+import { outingHours } from '../documents/hours';
+import { HOUR_MS, type Instant } from '../units/time';
 import { type Route, type RouteLeg, routeOf } from './route';
 import { type Hindrance, type Hull, type Leg, type Travel, travel } from './travel';
 import { type Flow } from '../environment/flow';
@@ -74,9 +75,8 @@ export function planOf(brief: Brief, looked: Looked, day: Day, span: { from: Ins
   const spotAt = outward.totalS === null ? null : span.from + outward.totalS * 1000;
   const earliest = spotAt ?? span.from;
   const latestTurn = turnBack(home, hull, span.to, earliest, density);
-  const written = brief.turnAt === null ? null : instantOf(brief.date, brief.turnAt, water.timeZone);
   // Without a written turn it is the latest that is in by the deadline; where there is none, at once.
-  const turnAt = written === null ? (latestTurn ?? spotAt) : written + brief.nights * DAY_MS;
+  const turnAt = outingHours(brief, water.timeZone)?.turnAt ?? latestTurn ?? spotAt;
   const homeward = turnAt === null ? null : travel(turnAt, hull, home, density);
   const spare = spareHull(craft);
   const homewardSpare = turnAt === null ? null : travel(turnAt, spare, home, density);

@@ -55,9 +55,10 @@ describe('days', () => {
 });
 
 describe('a moved clock', () => {
-  it('stays within its day', () => {
-    expect(shiftClock('23:30', 60)).toBe('23:59');
-    expect(shiftClock('00:30', -60)).toBe('00:00');
+  it('goes through midnight either way', () => {
+    expect(shiftClock('23:30', 60)).toBe('00:30');
+    expect(shiftClock('00:30', -60)).toBe('23:30');
+    expect(shiftClock('12:00', -3 * 1440)).toBe('12:00');
     expect(shiftClock('09:50', 25)).toBe('10:15');
   });
 });

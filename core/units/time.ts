@@ -6,6 +6,7 @@ export type Instant = number;
 const MINUTE_MS = 60_000;
 export const HOUR_MS = 3_600_000;
 export const DAY_MS = 86_400_000;
+const DAY_MIN = 24 * 60;
 
 /** True for an IANA zone ("Atlantic/Azores") or a fixed offset ("UTC+1"). */
 export function isTimeZone(zone: string): boolean {
@@ -83,10 +84,9 @@ export function minutesBetween(from: Instant, to: Instant): number {
   return (to - from) / MINUTE_MS;
 }
 
-/** hh:mm moved by minutes, kept within one day (00:00 to 23:59). */
+/** hh:mm moved by minutes, through midnight where it passes it. */
 export function shiftClock(time: string, minutes: number): string {
-  const [h = 0, m = 0] = time.split(':').map(Number);
-  const total = Math.max(0, Math.min(24 * 60 - 1, h * 60 + m + minutes));
+  const total = (((minutesOf(time) + minutes) % DAY_MIN) + DAY_MIN) % DAY_MIN;
   return `${String(Math.floor(total / 60)).padStart(2, '0')}:${String(total % 60).padStart(2, '0')}`;
 }
 

@@ -1,11 +1,11 @@
 import { learnt, type Learnt } from '#core/ashore/learnt';
+import { homeDate } from '#core/documents/hours';
 import type { Outing } from '#core/documents/outing';
 import { lookUp } from '#core/documents/references';
 import type { Tallies } from '#core/judgement/assess';
 import { assess } from '#core/judgement/assess';
 import { changesSince } from '#core/signing/changes';
 import { openSnapshot, signedSnapshot } from '#core/signing/snapshot';
-import { addDays } from '#core/units/time';
 import { lastAnswers, standingAnswers } from '#core/walkround/answers';
 import { changedRows, newestChange } from '../documents/changedRows';
 import type { Library, LibraryState } from '../documents/library';
@@ -133,7 +133,7 @@ export function summariesOf(db: Database, library: Library, walks: WalkStore, no
       await upToDate();
       const state = await library.read();
       const all = [...listed.values()].sort(byDay);
-      const isAhead = ({ kept: { doc } }: Listed) => addDays(doc.brief.date, doc.brief.nights + 1) > today;
+      const isAhead = ({ kept: { doc } }: Listed) => homeDate(doc.brief) >= today;
       const ahead = all.filter(isAhead);
       const gone = all.filter((one) => !isAhead(one)).reverse();
       const judgedOf = async (list: readonly Listed[]) => {
@@ -154,10 +154,16 @@ export function summariesOf(db: Database, library: Library, walks: WalkStore, no
     },
     use: async (without) => {
       await upToDate();
+      const { waters } = (await library.read()).references;
       const outings = [...listed.values()].map(({ kept }) => kept.doc);
       return {
         usedIds: [...new Set(outings.flatMap(({ loadout }) => loadout.map(({ itemId }) => itemId)))],
-        learnt: Object.fromEntries(learnt(outings.filter(({ id }) => id !== without))),
+        learnt: Object.fromEntries(
+          learnt(
+            outings.filter(({ id }) => id !== without),
+            ({ brief }) => waters.find(({ id }) => id === brief.waterId)?.timeZone ?? 'utc',
+          ),
+        ),
       };
     },
   };

@@ -14,7 +14,7 @@ import { Wishes } from './Wishes';
 
 /** Settled here: what the outing came to, for the next one. What would annoy: a form to fill with wet hands before one may go home. */
 export function AshoreScreen() {
-  const { doc, edit } = useDesk();
+  const { doc, edit, looked } = useDesk();
   const { log, brief } = doc;
   if (log === null)
     return (
@@ -36,8 +36,8 @@ export function AshoreScreen() {
           <Clock label="Launched at" value={log.launchedAt} onChange={(launchedAt) => change({ ...log, launchedAt })} />
           <Clock label="Landed at" value={log.landedAt} onChange={(landedAt) => change({ ...log, landedAt })} />
           <Typography color="textSecondary">
-            {duration(hoursLogged(doc) * 60)} afloat on {dayInWords(brief.date)}; planned {brief.launchAt} to{' '}
-            {brief.homeAt}.
+            {duration(hoursLogged(doc, looked.water?.timeZone ?? 'utc') * 60)} afloat on {dayInWords(brief.date)};
+            planned {brief.launchAt} to {brief.homeAt}.
           </Typography>
         </Box>
       </Box>

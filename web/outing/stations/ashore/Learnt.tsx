@@ -30,7 +30,7 @@ export function Learnt() {
       <Typography variant="h2">What the tally learnt</Typography>
       <Loaded data={others.data} error={others.error}>
         {(said) => {
-          const logs = learnt([doc], said.learnt);
+          const logs = learnt([doc], () => looked.water?.timeZone ?? 'utc', said.learnt);
           const lines = looked.aboard.flatMap(({ item }) => {
             const own = logs.get(item.id);
             if (!own) return [];

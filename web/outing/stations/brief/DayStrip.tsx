@@ -6,7 +6,7 @@ import { lightOfDay, noonOf } from '#core/environment/light';
 import { seaAt } from '#core/environment/sea';
 import { valueAt } from '#core/environment/tide';
 import { hoursOf } from '#core/exposures/exposures';
-import { withHours } from '#core/editing/hours';
+import { type HandleName, withHandle } from '#core/editing/hours';
 import { DAY_MS, HOUR_MS, clockAt, dateAt } from '#core/units/time';
 import { figure } from '#core/units/words';
 import { type TimeAxis, pathOf, ticks, timeOf, useWidth, xOf } from '../../../ui/timeAxis';
@@ -20,7 +20,6 @@ const TIDE = { top: SEA.bottom + 10, bottom: SEA.bottom + 70 };
 const AXIS = TIDE.bottom + 34;
 const HEIGHT = AXIS + 52;
 const LEFT = 52;
-const STEP_MIN = 5;
 
 /** One axis of time with light, wind, sea, tide and stream, and three handles that can be dragged, stepped or typed. */
 export function DayStrip() {
@@ -70,25 +69,12 @@ export function DayStrip() {
   const last = hours[hours.length - 1];
   const [firstHour] = hours;
 
-  const set = (which: 'launch' | 'turn' | 'home', moment: number) => {
-    const minute = Math.round(moment / (STEP_MIN * 60_000)) * STEP_MIN * 60_000;
-    const gap = 15 * 60_000;
+  const set = (which: HandleName, moment: number) =>
     edit((outing) => {
-      const b = outing.brief;
-      const now = hoursOf(b, looked);
-      if (!now) return outing;
-      if (which === 'turn') {
-        const turn = Math.min(now.to - STEP_MIN * 60_000, Math.max(now.from + STEP_MIN * 60_000, minute));
-        return { ...outing, brief: { ...b, turnAt: clockAt(turn, zone) } };
-      }
-      const sameDay = (m: number, other: number) => dateAt(m, zone) === dateAt(other, zone);
-      const launch = which === 'launch' ? Math.min(minute, now.to - gap) : now.from;
-      const home = which === 'home' ? Math.max(minute, now.from + gap) : now.to;
-      if (!sameDay(launch, now.from) || !sameDay(home, now.to)) return outing;
-      return { ...outing, brief: withHours(b, clockAt(launch, zone), clockAt(home, zone)) };
+      const moved = withHandle(outing.brief, zone, which, moment);
+      return moved === outing.brief ? outing : { ...outing, brief: moved };
     }, `strip-${which}`);
-  };
-  const handleOf = (which: 'launch' | 'turn' | 'home', name: string, moment: number, filled: boolean) => (
+  const handleOf = (which: HandleName, name: string, moment: number, filled: boolean) => (
     <Handle
       name={name}
       clock={clockAt(moment, zone)}

@@ -8,6 +8,7 @@ import { withBrief } from '#core/editing/title';
 import { techniques, tripTechniques, tripTypes, tripWords } from '#core/vocabulary/trips';
 import { allSpecies } from '#core/catalog/species/speciesOf';
 import { withHours } from '#core/editing/hours';
+import { throughMidnight } from '#core/documents/hours';
 import { dayInWords, shiftClock } from '#core/units/time';
 import { capital, count, distance, listed } from '#core/units/words';
 import { serif } from '../../../app/theme';
@@ -146,7 +147,9 @@ export function Sentence() {
         asks="Nights out"
         text={
           brief.nights === 0
-            ? 'the same day'
+            ? throughMidnight(brief)
+              ? 'the next morning'
+              : 'the same day'
             : `after ${count(brief.nights)} ${brief.nights === 1 ? 'night' : 'nights'} out`
         }
       >

@@ -9,7 +9,7 @@ import { catalogue } from '#core/needs/catalogue';
 import { choicesFor } from '#core/provisioning/choose';
 import { withItem } from '#core/editing/edit';
 import type { JudgedNeed, Means } from '#core/needs/match';
-import { addDays } from '#core/units/time';
+import { homeDate } from '#core/documents/hours';
 import { kinds } from '#core/catalog/gear/kinds';
 import { newItem } from '#core/editing/newItem';
 import { type Would, wouldMeet } from '#core/provisioning/would';
@@ -138,7 +138,7 @@ const MOST_CHOICES = 12;
 
 function Opened({ need }: { need: JudgedNeed }) {
   const { doc, edit, references, looked, assessment, answers } = useDesk();
-  const lastDay = addDays(doc.brief.date, doc.brief.nights);
+  const lastDay = homeDate(doc.brief);
   const c = { e: assessment.exposures, brief: doc.brief, looked, firstPaddleId: null };
   const choices = choicesFor(need.id, references.items, c, lastDay, takenByAnswers(answers));
   const would = wouldMeet(need.id, c, Math.max(1, need.want - need.counted), new Set());

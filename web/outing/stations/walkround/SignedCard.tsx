@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { catalogue } from '#core/needs/catalogue';
 import { needIds } from '#core/vocabulary/needs';
+import { throughMidnight } from '#core/documents/hours';
 import { clockAt, dateAt } from '#core/units/time';
 import { capital, dayWords } from '#core/units/words';
 import type { Change } from '#core/signing/changes';
@@ -77,6 +78,7 @@ export function SignedCard({
       <Typography component="p" sx={{ fontFamily: serif, fontWeight: 600, fontSize: '4rem', lineHeight: 1 }}>
         {brief.homeAt}
       </Typography>
+      {throughMidnight(brief) && <Typography>the next morning</Typography>}
       {brief.nights > 0 && (
         <Typography>
           after {brief.nights} {brief.nights === 1 ? 'night' : 'nights'}
