@@ -61,7 +61,7 @@ describe('the demo outings', () => {
     expect(judge(ready, references, answers)).toMatchObject({
       gate: { open: true, bars: [] },
       openBlanks: [],
-      passengers: [],
+      unneeded: [],
     });
     expect(judge(dusk).findings.filter((one) => one.level === 'stop').length).toBeGreaterThan(3);
   });
@@ -257,11 +257,11 @@ describe('repairs offered', () => {
   });
 });
 
-describe('passengers', () => {
+describe('unneeded', () => {
   it('are what no need asks for; a container at work is none', () => {
     const outing = withItem(withItem(ready, 'sponge', 1), 'crate', 1);
-    expect(judge(outing).passengers.toSorted()).toEqual(['crate', 'sponge']);
-    expect(judge(outing, item('tape', { containerId: 'crate' })).passengers).toEqual(['sponge']);
+    expect(judge(outing).unneeded.toSorted()).toEqual(['crate', 'sponge']);
+    expect(judge(outing, item('tape', { containerId: 'crate' })).unneeded).toEqual(['sponge']);
   });
 });
 

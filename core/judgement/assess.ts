@@ -12,7 +12,7 @@ import { type Finding, type Found, findingLevels } from './finding';
 import { judgements } from './judgements';
 import { type Judging, judging } from './context';
 import { type SheetId, sheetFor, sheetsInUse } from './sheets';
-import { passengers } from '../needs/passengers';
+import { unneeded } from '../needs/unneeded';
 import { type JudgeAgain, repairsFor } from './repairs';
 
 /** So many counted of so many. */
@@ -35,7 +35,7 @@ export interface Assessment {
   findings: readonly Finding[];
   openBlanks: readonly Blank[];
   /** Items aboard that meet no need of this outing. */
-  passengers: readonly string[];
+  unneeded: readonly string[];
   gearKg: number;
   carriedKg: number | null;
   steps: readonly Step[];
@@ -86,7 +86,7 @@ export function assess(
     needs: j.needs,
     findings,
     openBlanks: open,
-    passengers: passengers(j.needs, j.looked, outing),
+    unneeded: unneeded(j.needs, j.looked, outing),
     gearKg: gearKg(j.looked),
     carriedKg: carriedKg(j.looked, j.e),
     steps,

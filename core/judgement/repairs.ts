@@ -5,7 +5,7 @@ import { applyRepair } from '../editing/edit';
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
 import { type References, byItself } from '../documents/references';
-import { serviceLacks } from '../needs/match';
+import { outOfService } from '../needs/match';
 import { LOAD_MIND } from '../boat/load';
 import { worthOf } from '../needs/need';
 import { workingsRepairs } from './repairsWorkings';
@@ -155,7 +155,7 @@ export function serviceable(needId: NeedId, j: Judging, items: readonly Item[]):
       if (carried >= item.quantity) return false;
       const aboard = byItself(item);
       const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
-      if (serviceLacks(aboard, j.lastDay, j.taken) !== null || (lacks?.(aboard, c) ?? null) !== null) return false;
+      if (outOfService(aboard, j.lastDay, j.taken) !== null || (lacks?.(aboard, c) ?? null) !== null) return false;
       return !(distinctKinds && !amount && aboardKinds.has(item.kind) && carried > 0);
     })
     .sort((a, b) => a.item.massKg - b.item.massKg || a.item.id.localeCompare(b.item.id));

@@ -201,10 +201,10 @@ describe('rigs', () => {
     // Another reel is wound instead: what it holds counts, not what came with the rod.
     const wound = short?.repairs.find((repair) => repair.do === 'set-rig' && repair.change.reelId === 'spare-reel');
     expect(wound && find('rig-spool', applyRepair(ready, wound, now), spool(74.9))).toBeNull();
-    expect(judge(rig({ reelId: 'spare-reel' }, withItem(ready, 'spare-reel', 1))).passengers).not.toContain(
+    expect(judge(rig({ reelId: 'spare-reel' }, withItem(ready, 'spare-reel', 1))).unneeded).not.toContain(
       'spare-reel',
     );
-    expect(judge(withItem(ready, 'spare-reel', 1)).passengers).toContain('spare-reel');
+    expect(judge(withItem(ready, 'spare-reel', 1)).unneeded).toContain('spare-reel');
   });
   it('stand teeth where the fish has them', () => {
     const pike = brief(ready, { targets: ['pike'] });

@@ -22,7 +22,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     raise: (c) => ({
       level: 'must',
       want: 1,
-      grave: true,
+      lifeCritical: true,
       reasons: reasons(
         { because: 'always' },
         openWater(c) && { because: 'open-water' },
@@ -41,7 +41,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     raise: ({ e }) => ({
       level: 'must',
       want: e.traffic === 'busy' ? 2 : 1,
-      grave: false,
+      lifeCritical: false,
       reasons: reasons({ because: 'always' }, e.traffic === 'busy' && { because: 'busy' }),
     }),
   },
@@ -54,7 +54,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       return {
         level: 'must',
         want: two.length > 0 ? 2 : 1,
-        grave: true,
+        lifeCritical: true,
         reasons: [...reasons({ because: 'always' }), ...two],
       };
     },
@@ -117,7 +117,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
   'get-back-in': {
     title: 'Get back in',
     without: 'After a capsize you stay in the water beside the boat.',
-    raise: ({ e }) => ({ level: 'must', want: 1, grave: e.solo, reasons: reasons({ because: 'always' }, alone(e)) }),
+    raise: ({ e }) => ({ level: 'must', want: 1, lifeCritical: e.solo, reasons: reasons({ because: 'always' }, alone(e)) }),
     others: ({ looked }) => [
       { by: 'angler', part: 'practice', shortfall: looked.angler?.reentryPractised ? null : { code: 'not-practised' } },
     ],
@@ -130,7 +130,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       return {
         level: 'must',
         want: anchored ? 2 : 1,
-        grave: anchored || e.river,
+        lifeCritical: anchored || e.river,
         reasons: reasons(
           { because: 'always' },
           anchored && { because: 'anchor-line' },
@@ -164,7 +164,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     raise: ({ e }) => ({
       level: e.nights > 0 || e.remote ? 'must' : 'should',
       want: 1,
-      grave: false,
+      lifeCritical: false,
       reasons: reasons({ because: 'always' }, outOvernight(e), e.remote && { because: 'remote' }),
     }),
   },
@@ -177,7 +177,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       const exposed = reasons(alone(e), farther(e, 500));
       const veryCold = (e.waterC ?? WETSUIT_BELOW_C) < DRYSUIT_BELOW_C;
       const level = exposed.length > 0 || veryCold ? 'must' : 'should';
-      return { level, want: 1, grave: level === 'must', reasons: [cold, ...exposed] };
+      return { level, want: 1, lifeCritical: level === 'must', reasons: [cold, ...exposed] };
     },
     lacks: ({ item }, { e }) =>
       item.kind === 'wetsuit' && (e.waterC ?? DRYSUIT_BELOW_C) < DRYSUIT_BELOW_C ? { code: 'too-thin' } : null,
@@ -217,7 +217,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
   feet: {
     title: 'Feet covered',
     without: 'Shells, hooks and spines at the launch; cold feet after it.',
-    raise: () => ({ level: 'should', want: 1, grave: false, reasons: [{ because: 'always' }] }),
+    raise: () => ({ level: 'should', want: 1, lifeCritical: false, reasons: [{ because: 'always' }] }),
   },
   'warm-under': {
     title: 'Warm under the drysuit',

@@ -6,7 +6,7 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
   propulsion: {
     title: 'Propulsion',
     without: 'The boat goes where wind and stream take it.',
-    raise: () => ({ level: 'must', want: 1, grave: true, reasons: [{ because: 'always' }] }),
+    raise: () => ({ level: 'must', want: 1, lifeCritical: true, reasons: [{ because: 'always' }] }),
     others: ({ e }) =>
       e.drive === null || e.drive === 'paddle' ? [] : [{ by: 'craft', part: 'drive', shortfall: null }],
   },
@@ -30,7 +30,7 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     raise: ({ e }) => ({
       level: 'must',
       want: e.drive === 'pedal' ? 2 : 1,
-      grave: e.solo || (e.maxDistanceM ?? 0) > 500,
+      lifeCritical: e.solo || (e.maxDistanceM ?? 0) > 500,
       reasons: reasons({ because: 'always' }, alone(e), farther(e, 500)),
     }),
   },
@@ -53,14 +53,14 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     without: 'The hull fills slowly, and you notice far out.',
     raise: ({ looked: { craft } }) =>
       craft && craft.drainPlugs > 0
-        ? { level: 'must', want: 1, grave: true, reasons: [{ because: 'plugs', count: craft.drainPlugs }] }
+        ? { level: 'must', want: 1, lifeCritical: true, reasons: [{ because: 'plugs', count: craft.drainPlugs }] }
         : null,
     others: () => [{ by: 'craft', part: 'plugs', shortfall: null }],
   },
   'tow-line': {
     title: 'Bow or tow line',
     without: 'Nobody can tow you, and you cannot make the boat fast.',
-    raise: () => ({ level: 'should', want: 1, grave: false, reasons: [{ because: 'always' }] }),
+    raise: () => ({ level: 'should', want: 1, lifeCritical: false, reasons: [{ because: 'always' }] }),
     lacks: (a) => tooLittle(a, 'lengthM', 3),
   },
   navigate: {
@@ -93,12 +93,12 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
   'on-vehicle': {
     title: 'Tied on the vehicle',
     without: 'The boat leaves the roof.',
-    raise: () => ({ level: 'should', want: 1, grave: false, reasons: [{ because: 'always' }] }),
+    raise: () => ({ level: 'should', want: 1, lifeCritical: false, reasons: [{ because: 'always' }] }),
   },
   keys: {
     title: 'Keys kept',
     without: 'You stand wet beside a locked vehicle.',
-    raise: () => ({ level: 'should', want: 1, grave: false, reasons: [{ because: 'always' }] }),
+    raise: () => ({ level: 'should', want: 1, lifeCritical: false, reasons: [{ because: 'always' }] }),
   },
   hour: {
     title: 'The hour, to hand',

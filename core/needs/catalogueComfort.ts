@@ -47,7 +47,7 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
       return {
         level: 'must',
         want: Math.round(litres * 10) / 10,
-        grave: false,
+        lifeCritical: false,
         reasons: reasons({ because: 'hours', hours }, hot && { because: 'heat', airC: e.airMaxC ?? 0 }),
       };
     },

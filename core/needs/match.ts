@@ -25,7 +25,7 @@ export interface JudgedNeed extends Raise {
 }
 
 /** A serviceable item counts for a need unless its dates, condition or the walk-round say otherwise. */
-export function serviceLacks({ item }: Aboard, lastDay: string, taken: WalkTaken): Shortfall | null {
+export function outOfService({ item }: Aboard, lastDay: string, taken: WalkTaken): Shortfall | null {
   if (taken.missing.has(item.id)) return { code: 'missing-on-walk' };
   if (taken.fault.has(item.id)) return { code: 'fault-on-walk' };
   if (item.condition === 'under repair') return { code: 'under-repair' };
@@ -57,7 +57,7 @@ export function candidatesByNeed(
   for (const one of aboard) {
     const { means } = kinds[one.item.kind];
     if (only && !means.some((id) => only.has(id))) continue;
-    const candidate = { aboard: one, unserviceable: serviceLacks(one, lastDay, taken) };
+    const candidate = { aboard: one, unserviceable: outOfService(one, lastDay, taken) };
     for (const id of means) {
       const list = byNeed.get(id);
       if (list) list.push(candidate);
@@ -98,8 +98,8 @@ export function judgeNeed(id: NeedId, raise: Raise, c: NeedContext, candidates: 
     means.push(other);
     if (other.shortfall === null) counted += 1;
   }
-  const { level, want, grave, reasons } = raise;
-  return { id, level, want, grave, reasons, means, counted, met: counted + 1e-6 >= want };
+  const { level, want, lifeCritical, reasons } = raise;
+  return { id, level, want, lifeCritical, reasons, means, counted, met: counted + 1e-6 >= want };
 }
 
 function itemMeans({ item, entry }: Aboard, shortfall: Shortfall | null, amount: number) {

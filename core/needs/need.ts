@@ -107,7 +107,7 @@ export interface Raise {
   /** How many independent means, or how much in the need's unit. */
   want: number;
   /** Whether life hangs on it here, so that missing it shuts the gate. */
-  grave: boolean;
+  lifeCritical: boolean;
   reasons: readonly Reason[];
 }
 export interface NeedContext {
@@ -156,8 +156,8 @@ export function reasons(...list: (Reason | false | null)[]): Reason[] {
 }
 
 /** A raise when at least one reason holds, else null. */
-export function raised(level: Level, want: number, grave: boolean, list: readonly Reason[]): Raise | null {
-  return list.length > 0 ? { level, want, grave, reasons: list } : null;
+export function raised(level: Level, want: number, lifeCritical: boolean, list: readonly Reason[]): Raise | null {
+  return list.length > 0 ? { level, want, lifeCritical, reasons: list } : null;
 }
 
 /** What one piece of an item is worth to a need: its measure, where the need sums one, else one. */

@@ -53,7 +53,7 @@ describe('needs raised, on both sides of their thresholds', () => {
     expect(need('call-for-help', brief(ready, { party: 2, ...near }))?.want).toBe(1);
   });
   it('night lights only in the dark, with one and a half times the hours', () => {
-    expect(need('be-seen-night', ready)).toMatchObject({ want: 2, grave: true, met: true });
+    expect(need('be-seen-night', ready)).toMatchObject({ want: 2, lifeCritical: true, met: true });
     expect(need('be-seen-night', brief(ready, { launchAt: '09:00' }))).toBeNull();
     const dark = (assess(dusk, references, noAnswers, now).exposures.darkMinutes / 60) * 1.5;
     const lit = withItem(withItem(dusk, 'headlamp', 1), 'mast-light', 1);
@@ -80,7 +80,7 @@ describe('needs raised, on both sides of their thresholds', () => {
     expect(need('immersion-clothing', brief(day(ready, { waterC: 17 }), { party: 2, ...near }))?.level).toBe('must');
   });
   it('a way to take water out over 200 m, to stop a leak over 1 km or near rock', () => {
-    expect(need('take-water-out', ready)?.grave).toBe(true);
+    expect(need('take-water-out', ready)?.lifeCritical).toBe(true);
     expect(need('stop-leak', ready)?.met).toBe(true);
     expect(need('stop-leak', brief(ready, near))).toBeNull();
   });

@@ -41,7 +41,7 @@ function asRule(own: Raise | null, rule: NeedRule, authority: string, law: boole
   return {
     level: law || own?.level === 'law' ? 'law' : 'must',
     want: Math.max(own?.want ?? 1, rule.want ?? 1),
-    grave: own?.grave ?? false,
+    lifeCritical: own?.lifeCritical ?? false,
     reasons: [...(own?.reasons ?? []), because],
   };
 }

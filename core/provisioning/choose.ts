@@ -3,7 +3,7 @@ import type { Item } from '../documents/item';
 import { byItself } from '../documents/references';
 import { catalogue } from '../needs/catalogue';
 import type { NeedId } from '../vocabulary/needs';
-import { type WalkTaken, serviceLacks } from '../needs/match';
+import { type WalkTaken, outOfService } from '../needs/match';
 import type { NeedContext, Shortfall } from '../needs/need';
 
 /** An owned item that could meet a need, and why it would not count if it came aboard; null: it would. */
@@ -25,7 +25,7 @@ export function choicesFor(
     .filter((item) => !aboardIds.has(item.id) && kinds[item.kind].means.includes(needId))
     .map((item): Choice => {
       const aboard = byItself(item);
-      return { item, shortfall: serviceLacks(aboard, lastDay, taken) ?? catalogue[needId].lacks?.(aboard, c) ?? null };
+      return { item, shortfall: outOfService(aboard, lastDay, taken) ?? catalogue[needId].lacks?.(aboard, c) ?? null };
     })
     .sort((a, b) => Number(a.shortfall !== null) - Number(b.shortfall !== null) || a.item.massKg - b.item.massKg);
 }

@@ -12,9 +12,9 @@ import type { NeedId } from '../vocabulary/needs';
 import { type Level, type Shortfall, worthOf } from '../needs/need';
 import { favours } from './schools';
 import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from '../tackle/tackleBudget';
-import { type JudgedNeed, serviceLacks } from '../needs/match';
-import { passengers } from '../needs/passengers';
-import { type Would, lacksHere, wouldMeet } from './would';
+import { type JudgedNeed, outOfService } from '../needs/match';
+import { unneeded } from '../needs/unneeded';
+import { type PurchaseOption, disqualifiedHere, purchaseOptions } from './purchaseOptions';
 
 /** What each thing costs beside its mass: room, leashes, attention. kg. */
 const CLUTTER_KG = 0.05;
@@ -35,10 +35,10 @@ export interface ProposedItem {
 export interface Missing {
   needId: NeedId;
   level: Level;
-  grave: boolean;
+  lifeCritical: boolean;
   /** How many different kinds are still to come; 1 where any number of one kind will do. */
   different: number;
-  would: Would[];
+  would: PurchaseOption[];
   putRight: { name: string; why: Shortfall }[];
 }
 /** Owned, of a kind that could serve, and not proposed. */
@@ -114,7 +114,7 @@ function summary(
   const j = judging(after, references, answers, now);
   return {
     add,
-    leave: passengers(j.needs, j.looked, after).filter((id) => was.has(id)),
+    leave: unneeded(j.needs, j.looked, after).filter((id) => was.has(id)),
     missing: j.needs
       .filter((need) => !need.met && need.level !== 'could')
       .map((need) => missing(need, j, references.items)),
@@ -125,21 +125,21 @@ function summary(
   };
 }
 
-function missing({ id, level, grave, want, counted }: JudgedNeed, j: Judging, items: readonly Item[]): Missing {
+function missing({ id, level, lifeCritical, want, counted }: JudgedNeed, j: Judging, items: readonly Item[]): Missing {
   const { distinctKinds = false } = catalogue[id];
   const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
-  const unserviceable = (item: Item) => serviceLacks(byItself(item), j.lastDay, j.taken);
+  const unserviceable = (item: Item) => outOfService(byItself(item), j.lastDay, j.taken);
   const taken = new Set(
     j.looked.aboard.flatMap(({ item }) =>
-      distinctKinds && unserviceable(item) === null && lacksHere(id, item, c) === null ? [item.kind] : [],
+      distinctKinds && unserviceable(item) === null && disqualifiedHere(id, item, c) === null ? [item.kind] : [],
     ),
   );
   const putRight = items.flatMap((item) => {
     const why = kinds[item.kind].means.includes(id) ? unserviceable(item) : null;
-    return why !== null && !taken.has(item.kind) && lacksHere(id, item, c) === null ? [{ name: item.name, why }] : [];
+    return why !== null && !taken.has(item.kind) && disqualifiedHere(id, item, c) === null ? [{ name: item.name, why }] : [];
   });
-  const would = wouldMeet(id, c, want - counted, taken);
-  return { needId: id, level, grave, different: distinctKinds ? want - counted : 1, would, putRight };
+  const would = purchaseOptions(id, c, want - counted, taken);
+  return { needId: id, level, lifeCritical, different: distinctKinds ? want - counted : 1, would, putRight };
 }
 
 /** Why each thing that could serve a need of this outing stays ashore: the first need that speaks of it is told. */
@@ -153,7 +153,7 @@ function omitted(j: Judging, items: readonly Item[]): Omitted[] {
     const need = j.needs.find((one) => kinds[item.kind].means.includes(one.id));
     if (!need) return [];
     const one = byItself(item);
-    const lacks = serviceLacks(one, j.lastDay, j.taken) ?? catalogue[need.id].lacks?.(one, c) ?? null;
+    const lacks = outOfService(one, j.lastDay, j.taken) ?? catalogue[need.id].lacks?.(one, c) ?? null;
     if (lacks) return [{ itemId: item.id, needId: need.id, why: lacks }];
     const serving = need.means.flatMap((means) =>
       means.by === 'item' && means.shortfall === null ? (aboard.get(means.itemId) ?? []) : [],
@@ -214,7 +214,7 @@ interface Candidate {
 function copiesOf(item: Item, group: readonly JudgedNeed[], j: Judging): Candidate[] {
   const aboard = j.looked.aboard.find((one) => one.item.id === item.id)?.entry.quantity ?? 0;
   const one = byItself(item);
-  if (aboard >= item.quantity || serviceLacks(one, j.lastDay, j.taken) !== null) return [];
+  if (aboard >= item.quantity || outOfService(one, j.lastDay, j.taken) !== null) return [];
   const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
   const amounts = new Map<NeedId, number>();
   for (const { id } of group) {

@@ -12,14 +12,14 @@ const [, dusk] = outings as [Outing, Outing];
 const missing = (needId: Missing['needId'], own: Partial<Missing>, ...some: KindId[]): Missing => ({
   needId,
   level: 'must',
-  grave: false,
+  lifeCritical: false,
   different: 1,
   would: some.map((kind) => ({ kind, asked: [], pieces: 1 })),
   putRight: [],
   ...own,
 });
 const lure = missing('lures', {}, 'lure-box', 'fly-box');
-const jacket = missing('buoyancy', { grave: true }, 'foam-jacket', 'inflatable-jacket');
+const jacket = missing('buoyancy', { lifeCritical: true }, 'foam-jacket', 'inflatable-jacket');
 const licence = missing('licence', { level: 'law' }, 'licence');
 
 describe('the order of purchase', () => {
@@ -38,7 +38,7 @@ describe('the order of purchase', () => {
     expect(purchases([lure, jacket], price + 1000).every((one) => one.within)).toBe(true);
   });
   it('buys once what settles two needs', () => {
-    const board = missing('call-for-help', { grave: true }, 'satellite-messenger');
+    const board = missing('call-for-help', { lifeCritical: true }, 'satellite-messenger');
     const signal = missing('distress-signal', {}, 'satellite-messenger');
     expect(purchases([signal, board], null)).toMatchObject([{ needIds: ['call-for-help', 'distress-signal'] }]);
   });
@@ -52,8 +52,8 @@ describe('the order of purchase', () => {
   });
   it('buys the spare paddle beside the first, and ice beside the water', () => {
     const both = [
-      missing('propulsion', { grave: true }, 'paddle'),
-      missing('second-propulsion', { grave: true }, 'paddle'),
+      missing('propulsion', { lifeCritical: true }, 'paddle'),
+      missing('second-propulsion', { lifeCritical: true }, 'paddle'),
     ];
     expect(purchases(both, null).map((one) => one.needIds)).toEqual([['propulsion'], ['second-propulsion']]);
     const cold = [missing('ice', {}, 'frozen-bottle'), missing('water', {}, 'frozen-bottle')];

@@ -3,7 +3,7 @@ import { catalogue } from '../needs/catalogue';
 import type { NeedId } from '../vocabulary/needs';
 import type { Need } from '../needs/need';
 import type { Missing } from './propose';
-import type { Would } from './would';
+import type { PurchaseOption } from './purchaseOptions';
 
 /** Means that practice makes or borrows soundly, by need. What keeps one alive is not made at home. */
 export const homeMade: Partial<Record<NeedId, string>> = {
@@ -30,7 +30,7 @@ export const homeMade: Partial<Record<NeedId, string>> = {
 };
 
 /** One thing to buy or borrow, and the money gone by then. */
-export interface Purchase extends Would {
+export interface Purchase extends PurchaseOption {
   needIds: NeedId[];
   euro: number;
   spentEuro: number;
@@ -48,7 +48,7 @@ const rank = { law: 1, must: 2, should: 3, could: 4 } as const;
 export function purchases(missing: readonly Missing[], budgetEuro: number | null): Purchase[] {
   const order = missing
     .filter((one) => one.would.length > 0)
-    .toSorted((a, b) => Number(b.grave) - Number(a.grave) || rank[a.level] - rank[b.level]);
+    .toSorted((a, b) => Number(b.lifeCritical) - Number(a.lifeCritical) || rank[a.level] - rank[b.level]);
   const list: Purchase[] = [];
   let spentEuro = 0;
   let open = true;
@@ -72,11 +72,11 @@ export function purchases(missing: readonly Missing[], budgetEuro: number | null
   return list;
 }
 
-function euroOf({ kind, pieces }: Would): number {
+function euroOf({ kind, pieces }: PurchaseOption): number {
   return kinds[kind].usualEuro * pieces;
 }
 /** 0 for what is made for the need first, 1 for what does it beside something else: ice is drunk, but a bottle is for water. */
-function aside({ kind }: Would, needId: NeedId): number {
+function aside({ kind }: PurchaseOption, needId: NeedId): number {
   return kinds[kind].means[0] === needId ? 0 : 1;
 }
 /** Whether one thing can settle a need beside others: a measure is used up, and the paddle one sets out with is not its own spare. */

@@ -28,8 +28,8 @@ export function walkSteps(looked: Looked, needs: readonly JudgedNeed[]): Step[] 
   const serving = servedBy(needs);
   const steps = looked.aboard.flatMap(({ item }): Step[] => {
     const kind = kinds[item.kind];
-    const { serves = [], grave = false } = serving.get(item.id) ?? {};
-    const critical = grave;
+    const { serves = [], lifeCritical = false } = serving.get(item.id) ?? {};
+    const critical = lifeCritical;
     const own: Step = {
       id: itemStep(item.id),
       phase: phaseOf(kind.place),
@@ -64,16 +64,16 @@ function placeOrder({ place }: Step): number {
 }
 
 function servedBy(needs: readonly JudgedNeed[]) {
-  const serving = new Map<string, { serves: string[]; grave: boolean }>();
+  const serving = new Map<string, { serves: string[]; lifeCritical: boolean }>();
   for (const need of needs) {
     for (const means of need.means) {
       if (means.by !== 'item') continue;
       // A step answered with a fault must stay as weighty as it was, or answering would make it lighter.
       const walked = means.shortfall === null || means.shortfall.code.endsWith('on-walk');
       if (!walked) continue;
-      const entry = serving.get(means.itemId) ?? { serves: [], grave: false };
+      const entry = serving.get(means.itemId) ?? { serves: [], lifeCritical: false };
       entry.serves.push(catalogue[need.id].title);
-      entry.grave ||= need.grave || need.level === 'law';
+      entry.lifeCritical ||= need.lifeCritical || need.level === 'law';
       serving.set(means.itemId, entry);
     }
   }
@@ -103,7 +103,7 @@ function gateSteps({ water }: Looked, needs: readonly JudgedNeed[]): Step[] {
             how: 'Send route, boat and times, and when to call for help. Wait for an answer.',
             bad: 'No answer; no signal to send with.',
             serves: [catalogue['float-plan'].title],
-            critical: told.grave,
+            critical: told.lifeCritical,
           },
         ]
       : []),

@@ -15,9 +15,9 @@ import { LockerPicker } from './LockerPicker';
 export function Aboard() {
   const { looked, assessment } = useDesk();
   const [choosing, setChoosing] = useState(false);
-  const passengers = new Set(assessment.passengers);
-  const working = looked.aboard.filter(({ item }) => !passengers.has(item.id));
-  const idle = looked.aboard.filter(({ item }) => passengers.has(item.id));
+  const unneeded = new Set(assessment.unneeded);
+  const working = looked.aboard.filter(({ item }) => !unneeded.has(item.id));
+  const idle = looked.aboard.filter(({ item }) => unneeded.has(item.id));
   const { carriedKg, gearKg } = assessment;
   return (
     <Box component="section" aria-labelledby="aboard">

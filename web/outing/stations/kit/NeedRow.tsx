@@ -12,7 +12,7 @@ import type { JudgedNeed, Means } from '#core/needs/match';
 import { homeDate } from '#core/documents/hours';
 import { kinds } from '#core/catalog/gear/kinds';
 import { newItem } from '#core/editing/newItem';
-import { type Would, wouldMeet } from '#core/provisioning/would';
+import { type PurchaseOption, purchaseOptions } from '#core/provisioning/purchaseOptions';
 import { listed, mass } from '#core/units/words';
 import { takenByAnswers } from '#core/walkround/answers';
 import { TallyStrokes } from '../../../ui/TallyStrokes';
@@ -99,11 +99,11 @@ function idleWords(means: Means): string {
 
 const MOST_KINDS = 6;
 /** What is owned and not yet written down: into the locker with usual figures, and aboard, in one step. */
-function OwnedAfterAll({ would }: { would: readonly Would[] }) {
+function OwnedAfterAll({ would }: { would: readonly PurchaseOption[] }) {
   const { edit, editor } = useDesk();
   const batch = useItemBatch();
   const say = useToast();
-  const own = async ({ kind, pieces }: Would) => {
+  const own = async ({ kind, pieces }: PurchaseOption) => {
     const item = newItem(crypto.randomUUID(), kind, { quantity: pieces });
     try {
       const takeOut = await batch({ create: [item] });
@@ -141,7 +141,7 @@ function Opened({ need }: { need: JudgedNeed }) {
   const lastDay = homeDate(doc.brief);
   const c = { e: assessment.exposures, brief: doc.brief, looked, firstPaddleId: null };
   const choices = choicesFor(need.id, references.items, c, lastDay, takenByAnswers(answers));
-  const would = wouldMeet(need.id, c, Math.max(1, need.want - need.counted), new Set());
+  const would = purchaseOptions(need.id, c, Math.max(1, need.want - need.counted), new Set());
   const wouldDo = would.map(({ kind }) => kinds[kind].name.toLowerCase());
   const lacking = !need.met && choices.every(({ shortfall }) => shortfall !== null);
   const ownMeans = catalogue[need.id].others !== undefined;

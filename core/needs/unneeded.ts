@@ -4,7 +4,7 @@ import { type Looked, idsAboard } from '../documents/references';
 import type { JudgedNeed } from './match';
 
 /** Items aboard that no raised need asks for. A container with something in it is at work, and so is a part of a rig whose rod is aboard. */
-export function passengers(needs: readonly JudgedNeed[], looked: Looked, { rigs }: Outing): string[] {
+export function unneeded(needs: readonly JudgedNeed[], looked: Looked, { rigs }: Outing): string[] {
   const raised = new Set<string>(needs.map((need) => need.id));
   const { aboard } = looked;
   const ids = idsAboard(looked);

@@ -8,7 +8,7 @@ import type { NeedId } from '../vocabulary/needs';
 import { type NeedContext, type Shortfall, worthOf } from '../needs/need';
 
 /** A kind that would meet a need here, and all in which a usual one of it falls short: what to ask for. */
-export interface Would {
+export interface PurchaseOption {
   kind: KindId;
   asked: Shortfall[];
   /** How many of it settle what is missing. */
@@ -48,7 +48,7 @@ export function bettered(item: Item, lack: Shortfall): Item | null {
 function asksFor(id: NeedId, usual: Item, c: NeedContext): Shortfall[] | null {
   const asked: Shortfall[] = [];
   let item = usual;
-  for (let lack = lacksHere(id, item, c); lack !== null; lack = lacksHere(id, item, c)) {
+  for (let lack = disqualifiedHere(id, item, c); lack !== null; lack = disqualifiedHere(id, item, c)) {
     const next = bettered(item, lack);
     if (next === null || asked.length >= 6) return null;
     asked.push(lack);
@@ -58,7 +58,7 @@ function asksFor(id: NeedId, usual: Item, c: NeedContext): Shortfall[] | null {
 }
 
 /** Why a thing by itself would not count for a need here, its condition left out; null: it would. */
-export function lacksHere(id: NeedId, item: Item, c: NeedContext): Shortfall | null {
+export function disqualifiedHere(id: NeedId, item: Item, c: NeedContext): Shortfall | null {
   return catalogue[id].lacks?.(byItself(item), c) ?? null;
 }
 
@@ -66,9 +66,9 @@ export function lacksHere(id: NeedId, item: Item, c: NeedContext): Shortfall | n
  * The kinds that would meet what a need still misses on this outing: a wetsuit where a wetsuit is enough, no gaff for a fish that goes back.
  * @param missing means or amount still to come @param taken kinds that count already, where others are wanted
  */
-export function wouldMeet(id: NeedId, c: NeedContext, missing: number, taken: ReadonlySet<KindId>): Would[] {
+export function purchaseOptions(id: NeedId, c: NeedContext, missing: number, taken: ReadonlySet<KindId>): PurchaseOption[] {
   const need = catalogue[id];
-  return kindsFor(id).flatMap((kind): Would[] => {
+  return kindsFor(id).flatMap((kind): PurchaseOption[] => {
     if (taken.has(kind)) return [];
     const item = newItem('usual', kind);
     const asked = asksFor(id, item, c);
