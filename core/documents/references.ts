@@ -1,3 +1,4 @@
+import { rememberFor } from '../units/remember';
 import type { Angler } from './angler';
 import type { Craft } from './craft';
 import type { Item } from './item';
@@ -26,8 +27,8 @@ export interface Aboard {
   entry: LoadoutEntry;
 }
 
-/** The outing's own references, looked up once. A missing one is null. */
-export interface Looked {
+/** What the brief points at, looked up once. A missing one is null. */
+export interface Places {
   angler: Angler | null;
   craft: Craft | null;
   water: Water | null;
@@ -40,31 +41,32 @@ export interface Looked {
   targets: readonly Species[];
   /** The angler's own fish, for looking others up. */
   species: readonly Species[];
-  aboard: readonly Aboard[];
   /** The whole locker by id, for what is not carried by itself: the line on a reel, a snap in a tray. */
   items: ReadonlyMap<string, Item>;
+}
+/** The same, with what is aboard. */
+export interface Looked extends Places {
+  aboard: readonly Aboard[];
 }
 
 function byId<T extends { id: string }>(list: readonly T[], id: string | null): T | null {
   return id === null ? null : (list.find((one) => one.id === id) ?? null);
 }
 
-const indexes = new WeakMap<readonly Item[], ReadonlyMap<string, Item>>();
-/** The locker by id; made once for a list, since one judgement looks things up hundreds of times. */
-function itemIndex(items: readonly Item[]): ReadonlyMap<string, Item> {
-  const known = indexes.get(items) ?? new Map(items.map((item) => [item.id, item]));
-  indexes.set(items, known);
-  return known;
+/** The locker by id. */
+const itemIndex = rememberFor(
+  (items: readonly Item[]): ReadonlyMap<string, Item> => new Map(items.map((item) => [item.id, item])),
+);
+
+/** Items named by the loadout that the locker no longer holds are left out. */
+export function lookUp(outing: Outing, references: References): Looked {
+  return { ...placesOf(outing.brief, references), aboard: aboardOf(outing.loadout, references.items) };
 }
 
-/**
- * Items named by the loadout that the locker no longer holds are left out.
- * @param like what was looked up for the same brief and references: then only what is aboard is looked up anew
- */
-export function lookUp(outing: Outing, references: References, like?: Looked): Looked {
-  const { brief } = outing;
-  const aboard = aboardOf(outing, references);
-  if (like) return { ...like, aboard };
+export function placesOf(
+  brief: Pick<Brief, 'waterId' | 'launchId' | 'landingId' | 'areaId' | 'craftId' | 'targets'>,
+  references: References,
+): Places {
   const water = byId(references.waters, brief.waterId);
   return {
     angler: references.angler,
@@ -77,8 +79,23 @@ export function lookUp(outing: Outing, references: References, like?: Looked): L
     targets: brief.targets.flatMap((id) => speciesOf(id, references.species) ?? []),
     species: references.species,
     items: itemIndex(references.items),
-    aboard,
   };
+}
+
+/** @param before what was aboard before: a line that is still the same is the same record */
+export function aboardOf(
+  loadout: Outing['loadout'],
+  items: readonly Item[],
+  before: readonly Aboard[] = [],
+): readonly Aboard[] {
+  const index = itemIndex(items);
+  const known = new Map(before.map((one) => [one.entry, one]));
+  return loadout.flatMap((entry): Aboard[] => {
+    const item = index.get(entry.itemId);
+    if (!item) return [];
+    const same = known.get(entry);
+    return [same?.item === item ? same : { item, entry }];
+  });
 }
 
 /** A thing as if it were aboard by itself: one of it, in no container, in one's own boat. */
@@ -86,39 +103,19 @@ export function byItself(item: Item): Aboard {
   return { item, entry: { itemId: item.id, quantity: 1, outsideContainer: false, carriedBy: null } };
 }
 
-const idsOf = new WeakMap<readonly Aboard[], ReadonlySet<string>>();
-/** The ids of what is aboard; made once for a loadout. */
-export function idsAboard({ aboard }: Looked): ReadonlySet<string> {
-  const known = idsOf.get(aboard) ?? new Set(aboard.map(({ item }) => item.id));
-  idsOf.set(aboard, known);
-  return known;
-}
-
-const aboards = new WeakMap<Outing['loadout'], { items: readonly Item[]; aboard: readonly Aboard[] }>();
-/** The same loadout of the same locker is looked up once: other hours carry the same things. */
-function aboardOf({ loadout }: Outing, references: References): readonly Aboard[] {
-  const known = aboards.get(loadout);
-  if (known?.items === references.items) return known.aboard;
-  const aboard = lookUpAboard(loadout, references);
-  aboards.set(loadout, { items: references.items, aboard });
-  return aboard;
-}
-
-function lookUpAboard(loadout: Outing['loadout'], references: References): Aboard[] {
-  const items = itemIndex(references.items);
-  const aboard: Aboard[] = [];
-  for (const entry of loadout) {
-    const item = items.get(entry.itemId);
-    if (item) aboard.push({ item, entry });
-  }
-  return aboard;
+const idsOf = rememberFor(
+  (aboard: readonly Aboard[]): ReadonlySet<string> => new Set(aboard.map(({ item }) => item.id)),
+);
+/** The ids of what is aboard. */
+export function idsAboard({ aboard }: { aboard: readonly Aboard[] }): ReadonlySet<string> {
+  return idsOf(aboard);
 }
 
 /** Blanks of the sentence that the judgement cannot do without. */
 export const blanks = ['targets', 'water', 'launch', 'area', 'craft', 'angler'] as const;
 export type Blank = (typeof blanks)[number];
 
-export function openBlanks(brief: Brief, looked: Looked): Blank[] {
+export function openBlanks(brief: Pick<Brief, 'trip'>, looked: Places): Blank[] {
   const filled: Record<Blank, boolean> = {
     targets: looked.targets.length > 0 || brief.trip === 'shakedown',
     water: looked.water !== null,

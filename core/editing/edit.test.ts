@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
-import { alwaysAboard, applyRepair, withAcceptance, withItem } from './edit';
+import { alwaysAboard, withAcceptance, withItem } from './edit';
+import { applyRepair } from './repair';
 import { copyOuting, newOuting } from './newOuting';
 import { type Outing, outingSchema } from '../documents/outing';
 import { UNTITLED, withBrief } from './title';

@@ -1,24 +1,140 @@
+import type { Outing } from '../documents/outing';
 import type { Rig } from '../documents/workings';
+import { type Instant, isoAt } from '../units/time';
+import { capital, count, dayWords, distance, listed, mass } from '../units/words';
 import type { Alignment } from '../vocabulary/holding';
 import type { Technique } from '../vocabulary/trips';
+import { withItem } from './edit';
+import { withHours } from './hours';
 
-/** An action that would settle a finding; applied by one function that returns a new outing. */
-export type Repair =
-  | { do: 'add-items'; items: readonly { itemId: string; quantity: number; name: string; massKg: number }[] }
-  | { do: 'remove-item'; itemId: string; name: string }
-  | { do: 'separate-item'; itemId: string; name: string }
-  | { do: 'set-hours'; launchAt: string; homeAt: string }
-  | { do: 'set-date'; date: string }
-  | { do: 'set-turn'; turnAt: string }
-  | { do: 'set-area'; areaId: string; name: string; distanceM: number }
-  | { do: 'set-landing'; landingId: string; name: string }
-  | { do: 'straight-route' }
-  | { do: 'set-keep'; keep: number }
-  | { do: 'set-alarm'; alarmAt: string }
-  | { do: 'set-contact'; name: string; phone: string }
-  | { do: 'fewer'; itemId: string; quantity: number; name: string }
-  | { do: 'set-rig'; rigId: string; change: Partial<Rig>; words: string }
-  | { do: 'without-technique'; technique: Technique }
-  | { do: 'set-alignment'; alignment: Alignment }
-  | { do: 'swap-item'; offId: string; off: string; onId: string; on: string }
-  | { do: 'looked-again' };
+/** What each action that would settle a finding needs to know. */
+interface RepairData {
+  'add-items': { items: readonly { itemId: string; quantity: number; name: string; massKg: number }[] };
+  'remove-item': { itemId: string; name: string };
+  'separate-item': { itemId: string; name: string };
+  'set-hours': { launchAt: string; homeAt: string };
+  'set-date': { date: string };
+  'set-turn': { turnAt: string };
+  'set-area': { areaId: string; name: string; distanceM: number };
+  'set-landing': { landingId: string; name: string };
+  'straight-route': object;
+  'set-keep': { keep: number };
+  'set-alarm': { alarmAt: string };
+  'set-contact': { name: string; phone: string };
+  fewer: { itemId: string; quantity: number; name: string };
+  'set-rig': { rigId: string; change: Partial<Rig>; words: string };
+  'without-technique': { technique: Technique };
+  'set-alignment': { alignment: Alignment };
+  'swap-item': { offId: string; off: string; onId: string; on: string };
+  'looked-again': object;
+}
+/** An action that would settle a finding, as data; carried out by one function that returns a new outing. */
+export type Repair = { [Kind in keyof RepairData]: { do: Kind } & RepairData[Kind] }[keyof RepairData];
+
+interface RepairKind<Data> {
+  /** The outing with it carried out. */
+  apply: (outing: Outing, data: Data, now: Instant) => Outing;
+  /** The words on its button. */
+  say: (data: Data) => string;
+}
+const inBrief = (outing: Outing, change: Partial<Outing['brief']>): Outing => ({
+  ...outing,
+  brief: { ...outing.brief, ...change },
+});
+
+/** Every action there is: what it changes, and what it is called. */
+const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[Kind]> } = {
+  'add-items': {
+    apply: (outing, { items }) =>
+      items.reduce((next, { itemId, quantity }) => withItem(next, itemId, quantity), outing),
+    say: ({ items }) =>
+      `Add ${listed(items.map(({ name, quantity }) => (quantity > 1 ? `${name} × ${quantity}` : name)))} (${mass(items.reduce((sum, { massKg }) => sum + massKg, 0))})`,
+  },
+  'remove-item': {
+    apply: (outing, { itemId }) => withItem(outing, itemId, 0),
+    say: ({ name }) => `Leave ${name} ashore`,
+  },
+  fewer: {
+    apply: (outing, { itemId, quantity }) => withItem(outing, itemId, quantity),
+    say: ({ quantity, name }) => `Carry ${count(quantity)} of ${name}`,
+  },
+  'separate-item': {
+    apply: (outing, { itemId }) => ({
+      ...outing,
+      loadout: outing.loadout.map((entry) => (entry.itemId === itemId ? { ...entry, outsideContainer: true } : entry)),
+    }),
+    say: ({ name }) => `Carry ${name} by itself`,
+  },
+  'set-hours': {
+    apply: (outing, { launchAt, homeAt }) => ({ ...outing, brief: withHours(outing.brief, launchAt, homeAt) }),
+    say: ({ launchAt, homeAt }) => `Afloat ${launchAt} to ${homeAt}`,
+  },
+  'set-date': {
+    apply: (outing, { date }) => inBrief(outing, { date }),
+    say: ({ date }) => `Make it ${dayWords(date)}`,
+  },
+  'set-turn': {
+    apply: (outing, { turnAt }) => inBrief(outing, { turnAt }),
+    say: ({ turnAt }) => `Turn for home at ${turnAt}`,
+  },
+  'set-area': {
+    apply: (outing, { areaId }) => inBrief(outing, { areaId, route: { out: [], home: [] } }),
+    say: ({ name, distanceM }) => `Fish ${name} instead, ${distance(distanceM)} out`,
+  },
+  'set-landing': {
+    apply: (outing, { landingId }) => inBrief(outing, { landingId, route: { out: outing.brief.route.out, home: [] } }),
+    say: ({ name }) => `Land at ${name}`,
+  },
+  'straight-route': {
+    apply: (outing) => inBrief(outing, { route: { out: [], home: [] } }),
+    say: () => 'Go straight there and back',
+  },
+  'set-keep': {
+    apply: (outing, { keep }) => inBrief(outing, { keep }),
+    say: ({ keep }) => (keep === 0 ? 'Keep none' : `Keep ${count(keep)}`),
+  },
+  'set-alarm': {
+    apply: (outing, { alarmAt }) => inBrief(outing, { alarmAt }),
+    say: ({ alarmAt }) => `Ask for a call at ${alarmAt}`,
+  },
+  'set-contact': {
+    apply: (outing, { name, phone }) => inBrief(outing, { contact: { name, phone } }),
+    say: ({ name }) => `Name ${name}`,
+  },
+  'set-rig': {
+    apply: (outing, { rigId, change }) => ({
+      ...outing,
+      rigs: outing.rigs.map((one) => (one.id === rigId ? { ...one, ...change } : one)),
+    }),
+    say: ({ words }) => capital(words),
+  },
+  'without-technique': {
+    apply: (outing, { technique }) =>
+      inBrief(outing, { techniques: outing.brief.techniques.filter((one) => one !== technique) }),
+    say: ({ technique }) => `Leave out ${technique}`,
+  },
+  'set-alignment': {
+    apply: (outing, { alignment }) => ({ ...outing, workings: { ...outing.workings, alignment } }),
+    say: ({ alignment }) => `Lead the anchor to the ${alignment}`,
+  },
+  'swap-item': {
+    apply: (outing, { offId, onId }) => withItem(withItem(outing, offId, 0), onId, 1),
+    say: ({ on, off }) => `Carry ${on} instead of ${off}`,
+  },
+  'looked-again': {
+    apply: (outing, _, now) => ({ ...outing, conditions: { ...outing.conditions, takenAt: isoAt(now, 'utc') } }),
+    say: () => 'I have looked again: as written',
+  },
+};
+
+function kindOf(repair: Repair): RepairKind<Repair> {
+  return repairKinds[repair.do] as RepairKind<Repair>;
+}
+/** The outing with a repair carried out. */
+export function applyRepair(outing: Outing, repair: Repair, now: Instant): Outing {
+  return kindOf(repair).apply(outing, repair, now);
+}
+/** A repair as the words on its button. */
+export function sayRepair(repair: Repair): string {
+  return kindOf(repair).say(repair);
+}

@@ -1,5 +1,6 @@
 import { getPosition, getTimes } from 'suncalc';
 import { DAY_MS, HOUR_MS, type Instant, minutesBetween } from '../units/time';
+import { rememberLast } from '../units/remember';
 
 // suncalc's altitude has refraction added: at its own sunrise and sunset it reads −0.349°.
 const SUN_RIM_DEG = -0.349;
@@ -12,25 +13,16 @@ export interface DayLight {
   dusk: Instant | null;
 }
 
-// One judgement asks for the same few days many times over.
-const days = new Map<string, DayLight>();
 const MOST_DAYS = 500;
-
 /**
- * Sun times of the day around an instant (give about local noon), at a place.
+ * Sun times of the day around an instant (give about local noon), at a place. One judgement asks for the same few days many times over.
  * Degrees north and east. Sunrise and sunset at altitude −0.833°, civil twilight at −6°. Source: suncalc.
  */
-export function lightOfDay(noon: Instant, latDeg: number, lonDeg: number): DayLight {
-  const key = `${noon} ${latDeg} ${lonDeg}`;
-  const known = days.get(key);
-  if (known) return known;
+export const lightOfDay = rememberLast(MOST_DAYS, (noon: Instant, latDeg: number, lonDeg: number): DayLight => {
   const times = getTimes(new Date(noon), latDeg, lonDeg);
   const at = (when: Date | null) => when?.getTime() ?? null;
-  const light = { sunrise: at(times.sunrise), sunset: at(times.sunset), dawn: at(times.dawn), dusk: at(times.dusk) };
-  if (days.size >= MOST_DAYS) days.clear();
-  days.set(key, light);
-  return light;
-}
+  return { sunrise: at(times.sunrise), sunset: at(times.sunset), dawn: at(times.dawn), dusk: at(times.dusk) };
+});
 
 /** Minutes between sunset and sunrise within a span of at most 40 days, and the parts they fall in. */
 export function darkness(

@@ -25,7 +25,7 @@ export interface SpotHour {
 
 const STEP_MS = HOUR_MS / 2;
 
-/** Every half hour from one moment to another, on the half hours of the clock. The stream is that of the place, a race there counted. */
+/** When one comes, every half hour of the clock while one is there, and when one leaves: a short stay is seen too. The stream is that of the place, a race there counted. */
 export function spotHours(
   area: Area,
   water: Water,
@@ -42,7 +42,7 @@ export function spotHours(
   );
   const times = hours.map((hour) => Date.parse(hour.at));
   const list: SpotHour[] = [];
-  for (let at = Math.ceil(from / STEP_MS) * STEP_MS; at <= to; at += STEP_MS) {
+  for (const at of momentsOf(from, to)) {
     const stream = day.streamAt(at);
     const air = day.windAt(at);
     const hour = rowAt(hours, times, at);
@@ -67,4 +67,11 @@ function rowAt(hours: readonly Hour[], times: readonly Instant[], at: Instant): 
   let i = 0;
   while (i + 1 < times.length && Math.abs((times[i + 1] ?? 0) - at) < Math.abs((times[i] ?? 0) - at)) i += 1;
   return hours[i] ?? null;
+}
+
+function momentsOf(from: Instant, to: Instant): Instant[] {
+  if (to < from) return [];
+  const moments = [from];
+  for (let at = Math.ceil((from + 1) / STEP_MS) * STEP_MS; at < to; at += STEP_MS) moments.push(at);
+  return to > from ? [...moments, to] : moments;
 }

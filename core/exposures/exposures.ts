@@ -7,10 +7,10 @@ import { type SpotHour, spotHours } from '../environment/spot';
 import { valueAt } from '../environment/tide';
 import { type Immersion, immersion } from '../environment/immersion';
 import { surf } from '../environment/surf';
-import type { Brief, Hour, Outing } from '../documents/outing';
+import type { Brief, Conditions, Hour, Outing } from '../documents/outing';
 import type { Launch, Water } from '../documents/water';
 import { outingHours } from '../documents/hours';
-import type { Looked } from '../documents/references';
+import type { Aboard, Looked, Places } from '../documents/references';
 import type { Workings } from '../documents/workings';
 import { speedOf } from '../environment/flow';
 import { distanceBetween } from '../environment/geo';
@@ -93,23 +93,15 @@ export interface Peak {
   at: string;
 }
 
-/** @param day what is already known of the same brief and conditions: only what the loadout brings is worked out anew. */
-export function exposures(outing: Outing, looked: Looked, day: DayExposures = dayExposures(outing, looked)): Exposures {
-  const { rods, electricsW, bigHooks, storeUaWK } = burdenOf(looked.aboard);
-  const burdened = withBurden.get(day) ?? new Map<string, Exposures>();
-  withBurden.set(day, burdened);
-  const { workings } = outing;
-  const key = `${rods} ${electricsW} ${bigHooks} ${storeUaWK} ${keyOf(workings)}`;
-  const e = burdened.get(key) ?? { ...day, rods, electricsW, bigHooks, storeUaWK, workings };
-  burdened.set(key, e);
-  return e;
+/** What brief and day expose one to, with what the loadout brings. */
+export function exposures(outing: Outing, looked: Looked): Exposures {
+  const day = dayExposures(outing.brief, outing.conditions, looked);
+  return { ...day, ...burdenOf(looked.aboard), workings: outing.workings };
 }
-type Burden = Pick<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK'>;
-const burdens = new WeakMap<Looked['aboard'], Burden>();
-/** What the loadout brings with it; worked out once for the same things. */
-function burdenOf(aboard: Looked['aboard']): Burden {
-  const known = burdens.get(aboard);
-  if (known) return known;
+
+/** What the loadout brings with it. */
+export type Burden = Pick<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK'>;
+export function burdenOf(aboard: readonly Aboard[]): Burden {
   let [rods, electricsW, bigHooks] = [0, 0, false];
   let storeUaWK: number | null = null;
   for (const { item, entry } of aboard) {
@@ -118,46 +110,12 @@ function burdenOf(aboard: Looked['aboard']): Burden {
     bigHooks ||= item.qualities.includes('treble');
     if (kinds[item.kind].means.includes('cold-store')) storeUaWK ??= item.attributes.uaWK ?? null;
   }
-  const burden = { rods, electricsW, bigHooks, storeUaWK };
-  burdens.set(aboard, burden);
-  return burden;
+  return { rods, electricsW, bigHooks, storeUaWK };
 }
 
-/** The same day with the same burden is the same record: what hangs on it alone can be kept by it. */
-const withBurden = new WeakMap<DayExposures, Map<string, Exposures>>();
-
-type DayExposures = Omit<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK' | 'workings'>;
-
-const keys = new WeakMap<Workings, string>();
-function keyOf(workings: Workings): string {
-  const known = keys.get(workings) ?? JSON.stringify(workings);
-  keys.set(workings, known);
-  return known;
-}
-
-const known = new WeakMap<Outing['conditions'], Map<string, { looked: Looked; day: DayExposures }>>();
-const MOST_KNOWN = 400;
-
-/** Kept for the same figures, boat, water and brief: a judgement tries many hours, and tries them again after the next change of kit. */
-function dayExposures(outing: Outing, looked: Looked): DayExposures {
-  const key = JSON.stringify(outing.brief);
-  const map = known.get(outing.conditions) ?? new Map<string, { looked: Looked; day: DayExposures }>();
-  const kept = map.get(key);
-  if (
-    kept &&
-    kept.looked.water === looked.water &&
-    kept.looked.species === looked.species &&
-    kept.looked.craft === looked.craft
-  )
-    return kept.day;
-  if (map.size > MOST_KNOWN) map.clear();
-  const day = workOutDay(outing, looked);
-  known.set(outing.conditions, map.set(key, { looked, day }));
-  return day;
-}
-
-function workOutDay(outing: Outing, looked: Looked): DayExposures {
-  const { brief, conditions } = outing;
+/** What the day and the way expose one to, whatever is aboard. */
+export type DayExposures = Omit<Exposures, keyof Burden | 'workings'>;
+export function dayExposures(brief: Brief, conditions: Conditions, looked: Places): DayExposures {
   const { water, craft } = looked;
   const span = hoursOf(brief, looked);
   const day = span && water ? dayOf(conditions, water, span.from, span.to) : null;
@@ -230,7 +188,7 @@ function daylightLeft(until: Instant, { latDeg, lonDeg, timeZone }: Water): numb
 }
 
 /** The farthest that one is from any landing, on the way or at the place to fish. */
-function farthest({ area, water }: Looked, plan: Plan | null): number | null {
+function farthest({ area, water }: Places, plan: Plan | null): number | null {
   if (!area || !water) return null;
   const nearest = (place: { latDeg: number; lonDeg: number }) =>
     Math.min(...water.launches.map((launch) => distanceBetween(place, launch)));
@@ -274,7 +232,7 @@ function isRod(kind: KindId): boolean {
 }
 
 /** Launch and coming home as instants; null until the water (and so the time zone) is known, or where they are one moment. */
-export function hoursOf(brief: Brief, looked: Pick<Looked, 'water'>): { from: Instant; to: Instant } | null {
+export function hoursOf(brief: Brief, looked: Pick<Places, 'water'>): { from: Instant; to: Instant } | null {
   const hours = looked.water && outingHours(brief, looked.water.timeZone);
   return hours && hours.homeAt > hours.launchAt ? { from: hours.launchAt, to: hours.homeAt } : null;
 }
@@ -320,7 +278,7 @@ function least(values: readonly (number | null)[]): number | null {
   return known.length > 0 ? Math.min(...known) : null;
 }
 
-function breakerOf(hours: readonly Hour[], { launch, landing }: Looked): number | null {
+function breakerOf(hours: readonly Hour[], { launch, landing }: Places): number | null {
   const ends = [launch?.surf ? hours[0] : undefined, landing?.surf ? hours[hours.length - 1] : undefined];
   return most(
     ends.map((hour) =>

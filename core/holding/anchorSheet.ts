@@ -5,6 +5,7 @@ import type { Item } from '../documents/item';
 import type { Looked } from '../documents/references';
 import type { Workings } from '../documents/workings';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
+import { count, figure } from '../units/words';
 import { type AnchorSum, type AnchorType, anchor } from './anchor';
 import type { SpotHour } from '../environment/spot';
 
@@ -112,7 +113,7 @@ function leaveAt(
 }
 
 /** Stretches of half hours in which it may be set, with care, or not, as clock times. */
-export function leaveSpans(hours: readonly AnchorHour[]): { from: string; to: string; may: Leave['may'] }[] {
+export function leaveStretches(hours: readonly AnchorHour[]): { from: string; to: string; may: Leave['may'] }[] {
   const spans: { from: string; to: string; may: Leave['may'] }[] = [];
   for (const { hour, leave } of hours) {
     const last = spans[spans.length - 1];
@@ -121,3 +122,42 @@ export function leaveSpans(hours: readonly AnchorHour[]): { from: string; to: st
   }
   return spans;
 }
+
+/** Stretches of half hours in which one thing forbids it. */
+export function leaveSpans(hours: readonly AnchorHour[], why: string): { from: string; to: string }[] {
+  const spans: { from: string; to: string }[] = [];
+  let open = false;
+  for (const { hour, leave } of hours) {
+    const shut = leave.may === 'no' && leave.why === why;
+    const last = spans[spans.length - 1];
+    if (shut && open && last) last.to = hour.clock;
+    else if (shut) spans.push({ from: hour.clock, to: hour.clock });
+    open = shut;
+  }
+  return spans;
+}
+
+export interface Anchorage {
+  item: Item;
+  hours: readonly AnchorHour[];
+}
+/** Of the anchors aboard the one whose hold is best at its worst, with its half hours; null: none, or nothing to judge it by. */
+export function anchorageOf(looked: Looked, spot: readonly SpotHour[], workings: Workings): Anchorage | null {
+  const { craft } = looked;
+  if (!craft) return null;
+  const worst = ({ hours }: Anchorage) => Math.min(...hours.map(({ sum }) => sum.margin ?? Infinity));
+  const best = looked.aboard
+    .filter(({ item }) => anchorOf(item) !== null)
+    .map(({ item }): Anchorage => ({ item, hours: anchorHours(item, spot, craft, looked, workings) }))
+    .toSorted((a, b) => worst(b) - worst(a))[0];
+  return best && best.hours.length > 0 ? best : null;
+}
+
+/** Why no anchor may be set, by what forbids it. */
+export const shutWhy = {
+  stream: `From ${count(STREAM_STOP_MPS)} metre a second an anchor pulls a small boat under.`,
+  beam: 'Lying across it, the boat fills and rolls.',
+  school: 'Your own rule is stricter than the limit.',
+  gear: `From ${figure(STREAM_CARE_MPS)} m/s it wants a quick release, a float and a trolley to bow or stern, all three.`,
+  reach: 'The rode does not reach the bottom.',
+} as const;

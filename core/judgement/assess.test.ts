@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
 import { exposures } from '../exposures/exposures';
 import { sternLoad } from '../boat/load';
-import { applyRepair, withAcceptance, withItem } from '../editing/edit';
+import { withAcceptance, withItem } from '../editing/edit';
+import { applyRepair } from '../editing/repair';
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
 import { type References, lookUp } from '../documents/references';
@@ -10,11 +11,14 @@ import { withBrief } from '../editing/title';
 import type { Answers } from '../walkround/answers';
 import type { Answer } from '../walkround/answerSchema';
 import { lastAnswers, noAnswers } from '../walkround/answers';
-import { assess, judge as judgeAll } from './assess';
-import { judging } from './context';
-import type { FindingCode } from './finding';
-import { inSeason } from './judgeRules';
-import { countFindings, sayFinding, sayRepair } from './phrase';
+import { assess } from './assess';
+import { contextOf } from './context';
+import { judge as judgeAll } from './repairEngine';
+import { type FindingCode } from './allRules';
+import { inSeason } from './rules/law';
+import { countFindings } from './finding';
+import { sayFinding } from './allRules';
+import { sayRepair } from '../editing/repair';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings, answers: demoAnswers } = demo(now);
@@ -268,13 +272,13 @@ describe('unneeded', () => {
 describe('judging again after a repair', () => {
   it('comes to what judging from nothing comes to, whatever is added, taken off or opened', () => {
     for (const outing of outings) {
-      const j = judging(outing, references, noAnswers, now);
+      const before = contextOf(outing, references, noAnswers, now);
       for (const { id } of references.items.slice(0, 133)) {
         const has = outing.loadout.some((entry) => entry.itemId === id);
         const changed = withItem(outing, id, has ? 0 : 1);
-        const again = judging(changed, references, noAnswers, now, j);
-        const afresh = judging(changed, references, noAnswers, now);
-        expect(judgeAll(again), `${outing.id} ${id}`).toEqual(judgeAll(afresh));
+        const again = contextOf(changed, references, noAnswers, now, before);
+        const afresh = contextOf(changed, references, noAnswers, now);
+        expect(judgeAll(again).all, `${outing.id} ${id}`).toEqual(judgeAll(afresh).all);
         expect(again.needs).toEqual(afresh.needs);
       }
     }

@@ -1,19 +1,22 @@
-import type { Exposures } from '../exposures/exposures';
 import { carriedKg, gearKg } from '../boat/load';
-import type { JudgedNeed } from '../needs/match';
 import type { Log } from '../documents/log';
 import type { Outing } from '../documents/outing';
 import { type Blank, type References, blanks, openBlanks } from '../documents/references';
-import type { Instant } from '../units/time';
-import type { Answers } from '../walkround/answers';
-import { type Gate, gate } from './gate';
-import { type Step, walkSteps } from '../walkround/steps';
-import { type Finding, type Found, findingLevels } from './finding';
-import { judgements } from './judgements';
-import { type Judging, judging } from './context';
-import { type SheetId, sheetFor, sheetsInUse } from './sheets';
+import type { Exposures } from '../exposures/exposures';
+import type { JudgedNeed } from '../needs/match';
 import { unneeded } from '../needs/unneeded';
-import { type JudgeAgain, repairsFor } from './repairs';
+import type { Instant } from '../units/time';
+import type { Station } from '../vocabulary/stations';
+import type { SheetId } from '../vocabulary/sheets';
+import type { Answers } from '../walkround/answers';
+import { type Step, walkSteps } from '../walkround/steps';
+import { type Context, contextOf } from './context';
+import type { Finding } from './finding';
+import { type Gate, gate } from './gate';
+import { judge, repairsFor } from './repairEngine';
+import { findingLevels } from './rule';
+import { type Found, ruleOf } from './allRules';
+import { sheetFor, sheetsInUse } from './sheets';
 
 /** So many counted of so many. */
 export interface Tally {
@@ -21,13 +24,7 @@ export interface Tally {
   of: number;
 }
 /** How far each station is counted. */
-export interface Tallies {
-  brief: Tally;
-  kit: Tally;
-  workings: Tally;
-  walkRound: Tally;
-  ashore: Tally;
-}
+export type Tallies = Record<Station, Tally>;
 /** The whole judgement of an outing. */
 export interface Assessment {
   exposures: Exposures;
@@ -48,7 +45,7 @@ export interface Assessment {
 /**
  * The one door to the judgement: the browser calls it on every change, the server before it signs.
  * @param references the documents the outing points at @param answers the walk-round's standing answers @param now the moment of judging
- * @param withRepairs false while something is being dragged: repairs are tried one by one and cost the most
+ * @param withRepairs false while something is being dragged, and for lists: repairs are tried one by one and cost the most
  */
 export function assess(
   outing: Outing,
@@ -57,46 +54,46 @@ export function assess(
   now: Instant,
   { withRepairs = true }: { withRepairs?: boolean } = {},
 ): Assessment {
-  const j = judging(outing, references, answers, now);
-  const list = judge(j);
-  const again = (repaired: Outing) => judging(repaired, references, answers, now, j);
-  const judgeAgain: JudgeAgain = {
-    all: (repaired) => judge(again(repaired)),
-    any: (repaired, asked) => anyFound(again(repaired), asked),
-  };
-  const findings = list.map((one): Finding => {
-    const answerable = isAnswerable(one, j);
+  const context = contextOf(outing, references, answers, now);
+  const judged = judge(context);
+  const findings = judged.all.map((one): Finding => {
+    const answerable = isAnswerable(one, context);
     const accepted = answerable ? acceptedReason(one, outing) : null;
     return {
       ...one,
+      station: ruleOf(one.facts.code).station,
       answerable,
       accepted,
-      repairs: withRepairs && accepted === null ? repairsFor(one, j, references, list, judgeAgain) : [],
+      repairs: withRepairs && accepted === null ? repairsFor(one, judged) : [],
     };
   });
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
-  const steps = walkSteps(j.looked, j.needs);
-  const open = openBlanks(outing.brief, j.looked);
-  const sheets = sheetsInUse(j);
+  const { looked, needs, exposures } = context;
+  const steps = walkSteps(looked, needs);
+  const open = openBlanks(outing.brief, looked);
+  const sheets = sheetsInUse(context);
   const troubled = new Set(
     findings.filter((one) => one.level !== 'note' && one.accepted === null).map((one) => sheetFor(one)),
   );
   return {
-    exposures: j.e,
-    needs: j.needs,
+    exposures,
+    needs,
     findings,
     openBlanks: open,
-    unneeded: unneeded(j.needs, j.looked, outing),
-    gearKg: gearKg(j.looked),
-    carriedKg: carriedKg(j.looked, j.e),
+    unneeded: unneeded(needs, looked, outing),
+    gearKg: gearKg(looked),
+    carriedKg: carriedKg(looked, exposures),
     steps,
     sheets,
     gate: gate(outing, findings, steps, answers, now),
     tallies: {
       brief: { counted: blanks.length - open.length, of: blanks.length },
-      kit: { counted: j.needs.filter((need) => need.met).length, of: j.needs.length },
+      kit: { counted: needs.filter((need) => need.met).length, of: needs.length },
       workings: { counted: sheets.filter((id) => !troubled.has(id)).length, of: sheets.length },
-      walkRound: { counted: steps.filter((step) => answers.get(step.id)?.verdict === 'good').length, of: steps.length },
+      'walk-round': {
+        counted: steps.filter((step) => answers.get(step.id)?.verdict === 'good').length,
+        of: steps.length,
+      },
       ashore: { counted: outing.log === null ? 0 : marked(outing, outing.log), of: outing.loadout.length },
     },
   };
@@ -107,18 +104,9 @@ function marked({ loadout }: Outing, { items }: Log): number {
   return loadout.filter((entry) => items.some((one) => one.itemId === entry.itemId)).length;
 }
 
-export function judge(j: Judging): Found[] {
-  return judgements.flatMap((judgement) => judgement(j));
-}
-
-/** Whether any finding is of the kind asked for; judges no further than the first. */
-function anyFound(j: Judging, asked: (one: Found) => boolean): boolean {
-  return judgements.some((judgement) => judgement(j).some(asked));
-}
-
-function isAnswerable(one: Found, { looked }: Judging): boolean {
+function isAnswerable(one: Found, { angler }: Context): boolean {
   if (one.level === 'mind') return true;
-  return one.level === 'stop' && one.basis === 'judgement' && looked.angler?.experience === 'experienced';
+  return one.level === 'stop' && one.basis === 'judgement' && angler?.experience === 'experienced';
 }
 
 /** An acceptance holds while the finding is no worse than it was when accepted. */

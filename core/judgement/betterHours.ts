@@ -5,9 +5,10 @@ import type { Outing } from '../documents/outing';
 import { type References, lookUp } from '../documents/references';
 import { HOUR_MS, type Instant, addDays, clockAt, instantOf } from '../units/time';
 import type { Answers } from '../walkround/answers';
-import { judge } from './assess';
-import type { Facts, Finding } from './finding';
-import { judging } from './context';
+import { contextOf } from './context';
+import type { Finding } from './finding';
+import { judge } from './repairEngine';
+import type { Facts } from './allRules';
 
 /** One launch as it would be judged. */
 export interface LaunchChoice {
@@ -33,6 +34,7 @@ export function betterHours(outing: Outing, references: References, answers: Ans
   if (!water || (lasts === 0 && brief.nights === 0)) return [];
   // One who means to be home by midnight is shown no night; one who means to fish through it is.
   const endsThatDay = brief.nights === 0 && !throughMidnight(brief);
+  const like = contextOf(outing, references, answers, now);
   const choices: LaunchChoice[] = [];
   for (let d = 0; d < DAYS; d += 1) {
     const date = addDays(brief.date, d);
@@ -45,7 +47,7 @@ export function betterHours(outing: Outing, references: References, answers: Ans
       if (midnight + minute * 60_000 < now || (endsThatDay && minute + lasts >= 24 * 60)) continue;
       const launchAt = clockAt(midnight + minute * 60_000, water.timeZone);
       const moved = movedTo(brief, date, launchAt);
-      const found = judge(judging({ ...outing, brief: moved }, references, answers, now));
+      const found = judge(contextOf({ ...outing, brief: moved }, references, answers, now, like)).all;
       const of = (level: Finding['level']) => found.filter((one) => one.level === level);
       const [worst] = [...of('stop'), ...of('mind')];
       choices.push({

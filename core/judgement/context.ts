@@ -1,108 +1,256 @@
-import { exposures, type Exposures } from '../exposures/exposures';
-import { kinds } from '../catalog/gear/kinds';
-import type { NeedId } from '../vocabulary/needs';
+import { type KindId, kinds } from '../catalog/gear/kinds';
+import { homeDate } from '../documents/hours';
+import type { Item } from '../documents/item';
+import type { Brief, Conditions, Outing } from '../documents/outing';
+import {
+  type Aboard,
+  type Looked,
+  type Places,
+  type References,
+  aboardOf,
+  idsAboard,
+  placesOf,
+} from '../documents/references';
+import type { Workings } from '../documents/workings';
+import { type Burden, type DayExposures, type Exposures, burdenOf, dayExposures } from '../exposures/exposures';
+import { type Anchorage, anchorOf, anchorageOf } from '../holding/anchorSheet';
 import { firstPaddle } from '../needs/firstPaddle';
 import { type JudgedNeed, type WalkTaken, candidatesByNeed, judgeNeed } from '../needs/match';
 import type { NeedContext } from '../needs/need';
 import { type RaisedNeed, raisedNeeds } from '../needs/raise';
-import type { Outing } from '../documents/outing';
-import { type Looked, type References, lookUp } from '../documents/references';
-import { homeDate } from '../documents/hours';
+import { batteryOf } from '../power/powerSheet';
+import { type BuiltRig, buildRig } from '../tackle/builtRig';
+import { isTackle } from '../tackle/tackleBudget';
 import { type Instant, dateAt } from '../units/time';
+import type { NeedId } from '../vocabulary/needs';
 import { type Answers, craftFaults, takenByAnswers } from '../walkround/answers';
 import type { HullPart } from '../walkround/hullParts';
+import { deriving, interning, steady } from './derive';
 
-/** Everything a judgement may look at, worked out once. */
-export interface Judging {
+/** Everything a judgement may look at. A rule names what it reads, and is given that. */
+export interface Context {
+  // What is given.
   outing: Outing;
-  looked: Looked;
-  e: Exposures;
-  raised: readonly RaisedNeed[];
-  needs: readonly JudgedNeed[];
-  craftFaults: readonly { part: HullPart; missing: boolean }[];
+  references: References;
+  brief: Brief;
+  conditions: Conditions;
+  company: Outing['company'];
+  rigs: Outing['rigs'];
+  workings: Workings;
+  log: Outing['log'];
   answers: Answers;
-  taken: WalkTaken;
   now: Instant;
+  loadout: Outing['loadout'];
+  angler: References['angler'];
+  boats: References['craft'];
+  items: References['items'];
+  waters: References['waters'];
+  packs: References['rulePacks'];
+  ownSpecies: References['species'];
+  // What is worked out from it, in this order.
+  /** What the brief chooses, without its hours. */
+  selection: Pick<Brief, 'waterId' | 'launchId' | 'areaId' | 'landingId' | 'craftId' | 'targets'>;
+  places: Places;
+  aboard: readonly Aboard[];
+  /** Places, and all that is aboard. */
+  looked: Looked;
+  /** The same with only some of what is aboard: rods, lines, lures, drogues; what draws and what feeds it; what holds the boat. */
+  tackle: Looked;
+  electrics: Looked;
+  ground: Looked;
+  day: DayExposures;
+  burden: Burden;
+  exposures: Exposures;
+  /** The rigs of rods that are aboard, put together. */
+  builtRigs: readonly BuiltRig[];
+  /** The anchor one means to lie to, at every half hour of the stay; of several the one that holds best. null: nobody means to, or none is aboard. */
+  anchorage: Anchorage | null;
+  taken: WalkTaken;
+  craftFaults: readonly { part: HullPart; missing: boolean }[];
   /** Date at the water now, and on the last day of the outing. */
   today: string;
   lastDay: string;
+  firstPaddleId: string | null;
+  raised: readonly RaisedNeed[];
+  needs: readonly JudgedNeed[];
+}
+type Derived =
+  | 'selection'
+  | 'places'
+  | 'aboard'
+  | 'looked'
+  | 'tackle'
+  | 'electrics'
+  | 'ground'
+  | 'day'
+  | 'burden'
+  | 'exposures'
+  | 'builtRigs'
+  | 'anchorage'
+  | 'taken'
+  | 'craftFaults'
+  | 'today'
+  | 'lastDay'
+  | 'firstPaddleId'
+  | 'raised'
+  | 'needs';
+
+const sameSelection = interning<Context['selection']>(200);
+const sameBrief = interning<Brief>(2000);
+const sameWorkings = interning<Workings>(200);
+const sameBurden = interning<Burden>(200);
+/** Hours are tried again and again, by one judgement and by the next: so many days are remembered. */
+const DAYS = 300;
+
+const holds: ReadonlySet<KindId> = new Set<KindId>(['stake-pole', 'short-pole', 'release-float', 'anchor-trolley']);
+const isElectric = (item: Item) =>
+  (item.attributes.watts ?? 0) > 0 || item.poweredById !== null || batteryOf(item, 1) !== null;
+const isGround = (item: Item) => anchorOf(item) !== null || holds.has(item.kind);
+
+/** Only some of what is aboard; the same record while none of that changed. */
+function only(
+  part: 'tackle' | 'electrics' | 'ground',
+  which: (item: Item) => boolean,
+): (context: Context, before: Context | null) => Looked {
+  return ({ places, aboard }, before) => {
+    const was = before?.[part];
+    const some = steady(
+      aboard.filter(({ item }) => which(item)),
+      was?.aboard,
+    );
+    return was && was.aboard === some && before.places === places ? was : { ...places, aboard: some };
+  };
 }
 
-/** @param like a judging of an outing that may share brief and conditions: a repair seldom changes the day. */
-export function judging(
+const derive = deriving<Context, Derived>({
+  selection: {
+    from: ['brief'],
+    make: ({ brief: { waterId, launchId, areaId, landingId, craftId, targets } }) =>
+      sameSelection({ waterId, launchId, areaId, landingId, craftId, targets }),
+  },
+  places: {
+    from: ['selection', 'angler', 'boats', 'items', 'waters', 'packs', 'ownSpecies'],
+    keep: 30,
+    make: ({ selection, references }) => placesOf(selection, references),
+  },
+  aboard: {
+    from: ['loadout', 'items'],
+    keep: 30,
+    make: ({ loadout, items }, before) => aboardOf(loadout, items, before?.aboard),
+  },
+  looked: { from: ['places', 'aboard'], make: ({ places, aboard }) => ({ ...places, aboard }) },
+  tackle: { from: ['places', 'aboard'], make: only('tackle', isTackle) },
+  electrics: { from: ['places', 'aboard'], make: only('electrics', isElectric) },
+  ground: { from: ['places', 'aboard'], make: only('ground', isGround) },
+  day: {
+    from: ['brief', 'conditions', 'boats', 'waters', 'ownSpecies'],
+    keep: DAYS,
+    make: ({ brief, conditions, places }) => dayExposures(brief, conditions, places),
+  },
+  burden: { from: ['aboard'], make: ({ aboard }) => sameBurden(burdenOf(aboard)) },
+  exposures: {
+    from: ['day', 'burden', 'workings'],
+    keep: DAYS,
+    make: ({ day, burden, workings }) => ({ ...day, ...burden, workings }),
+  },
+  builtRigs: {
+    from: ['rigs', 'tackle'],
+    make: ({ rigs, tackle }) => {
+      const ids = idsAboard(tackle);
+      return rigs.filter(({ rodId }) => rodId !== null && ids.has(rodId)).map((one) => buildRig(one, tackle.items));
+    },
+  },
+  anchorage: {
+    from: ['ground', 'exposures', 'workings', 'brief'],
+    make: ({ ground, exposures, workings, brief }) =>
+      brief.techniques.includes('anchored bait') ? anchorageOf(ground, exposures.spot, workings) : null,
+  },
+  taken: { from: ['answers'], keep: 5, make: ({ answers }) => takenByAnswers(answers) },
+  craftFaults: { from: ['answers'], keep: 5, make: ({ answers }) => craftFaults(answers) },
+  today: { from: ['now', 'places'], make: ({ now, places }) => dateAt(now, places.water?.timeZone ?? 'utc') },
+  lastDay: { from: ['brief'], make: ({ brief }) => homeDate(brief) },
+  firstPaddleId: {
+    from: ['aboard', 'lastDay', 'taken'],
+    make: ({ aboard, lastDay, taken }) => firstPaddle(aboard, lastDay, taken),
+  },
+  raised: {
+    from: ['exposures', 'brief', 'places'],
+    keep: DAYS,
+    make: (context) => (context.places.water ? raisedNeeds(context, context.places.rulePack) : []),
+  },
+  needs: {
+    from: ['raised', 'aboard', 'exposures', 'brief', 'places', 'firstPaddleId', 'lastDay', 'taken'],
+    make: needsOf,
+  },
+});
+
+/** @param before the context of an outing that this one follows: what the difference cannot have changed is taken over from it */
+export function contextOf(
   outing: Outing,
   references: References,
   answers: Answers,
   now: Instant,
-  like?: Judging,
-): Judging {
-  const sameDay = like?.outing.brief === outing.brief && like.outing.conditions === outing.conditions;
-  const looked = lookUp(outing, references, sameDay ? like.looked : undefined);
-  const e = exposures(outing, looked);
-  const taken: WalkTaken = like?.answers === answers ? like.taken : takenByAnswers(answers);
-  const lastDay = sameDay ? like.lastDay : homeDate(outing.brief);
-  const c: NeedContext = { e, brief: outing.brief, looked, firstPaddleId: firstPaddle(looked.aboard, lastDay, taken) };
-  const raised = looked.water ? raisedBy(c, looked.rulePack) : [];
-  const sameNeeds = sameDay && raised === like.raised;
-  const touched = sameNeeds ? needsTouched(like, looked) : null;
-  const candidates = candidatesByNeed(looked.aboard, lastDay, taken, touched);
-  const needs = raised.map(({ id, raise }, i) => {
-    const known = touched === null || touched.has(id) ? undefined : like?.needs[i];
-    return known ?? judgeNeed(id, raise, c, candidates.get(id) ?? []);
+  before: Context | null = null,
+): Context {
+  const { brief, conditions, company, rigs, workings, log, loadout } = outing;
+  const { angler, craft: boats, items, waters, rulePacks: packs, species: ownSpecies } = references;
+  return derive(
+    {
+      outing,
+      references,
+      brief: before?.outing.brief === brief ? before.brief : sameBrief(brief),
+      conditions,
+      company,
+      rigs,
+      workings: before?.outing.workings === workings ? before.workings : sameWorkings(workings),
+      log,
+      answers,
+      now,
+      loadout,
+      angler,
+      boats,
+      items,
+      waters,
+      packs,
+      ownSpecies,
+    },
+    before,
+  );
+}
+
+/** What an outing raises, matched with what is aboard; after a change of the loadout only what the change can speak to is matched anew. */
+function needsOf(context: Context, before: Context | null): readonly JudgedNeed[] {
+  const { raised, aboard, lastDay, taken } = context;
+  const sameDay =
+    before?.raised === raised &&
+    before.exposures === context.exposures &&
+    before.brief === context.brief &&
+    before.places === context.places &&
+    before.lastDay === lastDay &&
+    before.taken === taken;
+  const touched = sameDay ? needsTouched(before.aboard, aboard) : null;
+  const candidates = candidatesByNeed(aboard, lastDay, taken, touched);
+  const needContext: NeedContext = context;
+  return raised.map(({ id, raise }, i) => {
+    const known = touched === null || touched.has(id) ? undefined : before?.needs[i];
+    return known ?? judgeNeed(id, raise, needContext, candidates.get(id) ?? []);
   });
-  return {
-    outing,
-    looked,
-    e,
-    raised,
-    needs,
-    craftFaults: craftFaults(answers),
-    answers,
-    taken,
-    now,
-    today: sameDay ? like.today : dateAt(now, looked.water?.timeZone ?? 'utc'),
-    lastDay,
-  };
 }
 
 /**
  * The needs that the difference between two loadouts can speak to: those that the kinds of the changed items are means of.
  * null: any need, because a container came, went, or was opened.
  */
-function needsTouched(like: Judging, looked: Looked): ReadonlySet<NeedId> | null {
-  const was = new Set(like.looked.aboard.map(({ entry }) => entry));
-  const now = new Set(looked.aboard.map(({ entry }) => entry));
-  const changed = [
-    ...looked.aboard.filter(({ entry }) => !was.has(entry)),
-    ...like.looked.aboard.filter(({ entry }) => !now.has(entry)),
-  ];
+function needsTouched(was: readonly Aboard[], is: readonly Aboard[]): ReadonlySet<NeedId> | null {
+  const before = new Set(was);
+  const after = new Set(is);
+  const changed = [...is.filter((one) => !before.has(one)), ...was.filter((one) => !after.has(one))];
   const touched = new Set<NeedId>();
   for (const { item } of changed) {
-    if (isHolding(item.id, looked)) return null;
+    if (is.some(({ item: other }) => other.containerId === item.id || other.poweredById === item.id)) return null;
     for (const id of kinds[item.kind].means) touched.add(id);
     // Which paddle is the first decides which may be the second.
     if (touched.has('second-propulsion')) touched.add('propulsion');
   }
   return touched;
-}
-
-function isHolding(id: string, { aboard }: Looked): boolean {
-  return aboard.some(({ item }) => item.containerId === id || item.poweredById === id);
-}
-
-const kept = new WeakMap<Exposures, { looked: Looked; raised: RaisedNeed[] }>();
-/** The needs raised by the same exposures for the same person, place and rules are worked out once. */
-function raisedBy(c: NeedContext, pack: Looked['rulePack']): RaisedNeed[] {
-  const { looked } = c;
-  const known = kept.get(c.e);
-  if (
-    known &&
-    known.looked.angler === looked.angler &&
-    known.looked.rulePack === pack &&
-    known.looked.area === looked.area
-  )
-    return known.raised;
-  const raised = raisedNeeds(c, pack);
-  kept.set(c.e, { looked, raised });
-  return raised;
 }

@@ -1,5 +1,5 @@
 import type { Finding } from './finding';
-import { sayFinding } from './phrase';
+import { sayFinding } from './allRules';
 
 /** What another judgement says that one did not, and no longer says; notes are left out. */
 export interface Difference {

@@ -3,10 +3,8 @@ import type { Finding } from './finding';
 import type { Outing } from '../documents/outing';
 import { HOUR_MS, type Instant } from '../units/time';
 import type { Answers } from '../walkround/answers';
+import { FORECAST_HOURS, forecastSeenAt } from '../walkround/forecastSeen';
 import type { Step } from '../walkround/steps';
-
-/** A forecast older than this is looked at again before launching, hours. */
-export const FORECAST_HOURS = 3;
 
 /** What still keeps the gate shut. */
 export type GateBar =
@@ -31,7 +29,7 @@ export function gate(
   const standing = (level: Finding['level']) =>
     findings.filter((one) => one.level === level && one.accepted === null).length;
   const critical = steps.filter((step) => step.critical && answers.get(step.id)?.verdict !== 'good');
-  const seen = forecastSeenAt(outing, answers);
+  const seen = forecastSeenAt(outing.conditions, answers);
   const hoursOld = seen === null ? null : (now - seen) / HOUR_MS;
   const bars: GateBar[] = [];
   if (standing('stop') > 0) bars.push({ bar: 'stops', count: standing('stop') });
@@ -39,16 +37,6 @@ export function gate(
   if (critical.length > 0) bars.push({ bar: 'critical', steps: critical.map((step) => step.id) });
   if (hoursOld === null || hoursOld >= FORECAST_HOURS) bars.push({ bar: 'forecast', hoursOld });
   return { open: bars.length === 0, bars };
-}
-
-/** When the forecast was last looked at: when its figures were written, or found unchanged at the water. null: never. */
-export function forecastSeenAt(outing: Outing, answers: Answers): Instant | null {
-  const written = outing.conditions.takenAt;
-  const looked = answers.get('gate:weather');
-  const seen = [written, looked?.verdict === 'good' ? looked.at : null].flatMap((at) =>
-    at === null ? [] : [Date.parse(at)],
-  );
-  return seen.length > 0 ? Math.max(...seen) : null;
 }
 
 /** What keeps the gate shut, in words. */

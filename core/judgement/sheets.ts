@@ -1,78 +1,29 @@
-import { anchorOf } from '../holding/anchorSheet';
 import { kinds } from '../catalog/gear/kinds';
-import type { Finding, FindingCode } from './finding';
-import type { Judging } from './context';
-
-/** The sheets of the Workings, in the order in which they are shown. */
-export const sheetIds = [
-  'rigs',
-  'jig',
-  'spares',
-  'spread',
-  'anchor',
-  'drift',
-  'power',
-  'supplies',
-  'ice',
-  'cold',
-] as const;
-export type SheetId = (typeof sheetIds)[number];
-export const sheetNames: Record<SheetId, string> = {
-  rigs: 'Rigs',
-  jig: 'Jig mass',
-  spares: 'Spares',
-  spread: 'Spread',
-  anchor: 'Anchor',
-  drift: 'Drift',
-  power: 'Power',
-  supplies: 'Water and food',
-  ice: 'Ice',
-  cold: 'Cold and heat',
-};
-
-const sheetOf: Partial<Record<FindingCode, SheetId>> = {
-  'anchor-shut': 'anchor',
-  'anchor-scope': 'anchor',
-  'anchor-drags': 'anchor',
-  'anchor-no-release': 'anchor',
-  'pole-no-hold': 'anchor',
-  'rig-weak': 'rigs',
-  'rig-over-rod': 'rigs',
-  'rig-window': 'rigs',
-  'rig-guides': 'rigs',
-  'rig-knot': 'rigs',
-  'rig-spool': 'rigs',
-  'rig-bites': 'rigs',
-  'spares-few': 'spares',
-  'spares-many': 'spares',
-  'jig-light': 'jig',
-  'spread-wide': 'spread',
-  'battery-short': 'power',
-};
-const needSheet: Record<string, SheetId> = { water: 'supplies', food: 'supplies', ice: 'ice' };
+import { anchorOf } from '../holding/anchorSheet';
+import { type SheetId, sheetIds } from '../vocabulary/sheets';
+import type { Context } from './context';
+import { type Facts, ruleOf } from './allRules';
 
 /** The sheet on which a finding's sum stands; null: none. */
-export function sheetFor({ facts }: Pick<Finding, 'facts'>): SheetId | null {
-  if (facts.code === 'need-unmet') return needSheet[facts.needId] ?? null;
-  return sheetOf[facts.code] ?? null;
+export function sheetFor({ facts }: { facts: Facts }): SheetId | null {
+  return ruleOf(facts.code).sheetFor(facts);
 }
 
 /** The sheets that this outing gives something to work out. */
-export function sheetsInUse({ outing, looked, e }: Judging): SheetId[] {
-  const { techniques } = outing.brief;
+export function sheetsInUse({ brief: { techniques }, aboard, exposures }: Context): SheetId[] {
   const meets = (...some: string[]) =>
-    looked.aboard.some(({ item }) => kinds[item.kind].means.some((id) => some.includes(id)));
+    aboard.some(({ item }) => kinds[item.kind].means.some((id) => some.includes(id)));
   const uses: Record<SheetId, boolean> = {
-    rigs: e.rods > 0,
-    jig: techniques.includes('jigging') && e.spot.length > 0,
+    rigs: exposures.rods > 0,
+    jig: techniques.includes('jigging') && exposures.spot.length > 0,
     spares: meets('lures', 'terminal'),
-    spread: techniques.includes('trolling') && e.rods > 0,
-    anchor: techniques.includes('anchored bait') || looked.aboard.some(({ item }) => anchorOf(item) !== null),
-    drift: techniques.includes('drifting') && e.spot.length > 0,
-    power: e.electricsW > 0 || meets('power', 'phone-power'),
-    supplies: e.hoursAfloat !== null,
-    ice: e.keep > 0,
-    cold: e.waterC !== null,
+    spread: techniques.includes('trolling') && exposures.rods > 0,
+    anchor: techniques.includes('anchored bait') || aboard.some(({ item }) => anchorOf(item) !== null),
+    drift: techniques.includes('drifting') && exposures.spot.length > 0,
+    power: exposures.electricsW > 0 || meets('power', 'phone-power'),
+    supplies: exposures.hoursAfloat !== null,
+    ice: exposures.keep > 0,
+    cold: exposures.waterC !== null,
   };
   return sheetIds.filter((id) => uses[id]);
 }

@@ -5,7 +5,15 @@ import type { needsByPurpose } from '../vocabulary/needs';
 import type { QualityId } from '../catalog/gear/attributes';
 import type { KindId } from '../catalog/gear/kinds';
 import type { Aboard } from '../documents/references';
-import { type NeedContext, type NeedTable, type Shortfall, raised, reasons, tooLittle } from './need';
+import {
+  type NeedContext,
+  type RaiseContext,
+  type NeedTable,
+  type Shortfall,
+  raised,
+  reasons,
+  tooLittle,
+} from './need';
 import { alone, coldAir, coldWater, farther, inDark, inRapids, outOvernight, throughSurf } from './reason';
 
 /** Heavier than this, a step helps to get in. Rule of thumb. */
@@ -29,7 +37,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
         cannotSwim(c) && { because: 'cannot-swim' },
       ),
     }),
-    lacks: (a, c) =>
+    disqualify: (a, c) =>
       a.item.qualities.includes('approved')
         ? (tooLittle(a, 'newtons', openWater(c) || cannotSwim(c) ? 100 : 50) ?? jacketSize(a, c))
         : { code: 'not-approved' },
@@ -38,19 +46,19 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     title: 'Sound signal',
     without: 'A voice does not carry over wind and water.',
     distinctKinds: true,
-    raise: ({ e }) => ({
+    raise: ({ exposures }) => ({
       level: 'must',
-      want: e.traffic === 'busy' ? 2 : 1,
+      want: exposures.traffic === 'busy' ? 2 : 1,
       lifeCritical: false,
-      reasons: reasons({ because: 'always' }, e.traffic === 'busy' && { because: 'busy' }),
+      reasons: reasons({ because: 'always' }, exposures.traffic === 'busy' && { because: 'busy' }),
     }),
   },
   'call-for-help': {
     title: 'Call for help',
     without: 'Nobody ashore learns that you are in trouble.',
     distinctKinds: true,
-    raise: ({ e }) => {
-      const two = reasons(alone(e), farther(e, 1000), e.remote && { because: 'remote' });
+    raise: ({ exposures }) => {
+      const two = reasons(alone(exposures), farther(exposures, 1000), exposures.remote && { because: 'remote' });
       return {
         level: 'must',
         want: two.length > 0 ? 2 : 1,
@@ -59,9 +67,9 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       };
     },
     // A phone is lost by a drop, by water and by a flat battery: three causes, three remedies.
-    lacks: ({ item }, { looked }) => {
+    disqualify: ({ item }, { places }) => {
       const has = (...some: QualityId[]) => some.some((quality) => item.qualities.includes(quality));
-      if (isPhone(item.kind) && looked.water?.coverage === 'none') return { code: 'no-coverage' };
+      if (isPhone(item.kind) && places.water?.coverage === 'none') return { code: 'no-coverage' };
       if (!has('waterproof')) return { code: 'not-waterproof' };
       if (!has('tethered', 'floats')) return { code: 'not-retained' };
       return has('charged') ? null : { code: 'not-charged' };
@@ -70,18 +78,18 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
   'be-seen-day': {
     title: 'Be seen by day',
     without: 'A low hull is lost between two waves; a skipper sees you late.',
-    raise: ({ e }) =>
+    raise: ({ exposures }) =>
       raised(
-        e.traffic === 'busy' ? 'must' : 'should',
+        exposures.traffic === 'busy' ? 'must' : 'should',
         1,
         false,
         reasons(
-          (e.traffic === 'busy' || e.traffic === 'some') && { because: 'traffic' },
-          e.swellM !== null && e.swellM > 0.5 && { because: 'swell', metres: e.swellM },
-          farther(e, 500),
+          (exposures.traffic === 'busy' || exposures.traffic === 'some') && { because: 'traffic' },
+          exposures.swellM !== null && exposures.swellM > 0.5 && { because: 'swell', metres: exposures.swellM },
+          farther(exposures, 500),
         ),
       ),
-    lacks: (a) => {
+    disqualify: (a) => {
       if (!a.item.qualities.includes('bright')) return { code: 'not-bright' };
       return a.item.kind === 'bright-top' ? null : tooLittle(a, 'lengthM', 1.2);
     },
@@ -90,51 +98,69 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     title: 'Be seen at night',
     without: 'In the dark you cannot be seen at all, nor see your own knots.',
     distinctKinds: true,
-    raise: ({ e }) => raised('must', 2, true, reasons(inDark(e))),
-    lacks: (a, { e }) => tooLittle(a, 'hours', (e.darkMinutes / 60) * LIGHT_MARGIN),
+    raise: ({ exposures }) => raised('must', 2, true, reasons(inDark(exposures))),
+    disqualify: (a, { exposures }) => tooLittle(a, 'hours', (exposures.darkMinutes / 60) * LIGHT_MARGIN),
   },
   'distress-signal': {
     title: 'Distress at a distance',
     without: 'Those who look for you look past you.',
     distinctKinds: true,
-    raise: ({ e }) =>
-      raised(e.remote ? 'must' : 'should', 1, false, reasons(farther(e, 1000), e.remote && { because: 'remote' })),
-    lacks: ({ item }, { e }) =>
-      (item.kind === 'mirror' || item.kind === 'orange-smoke') && e.darkMinutes >= 1 ? { code: 'daylight-only' } : null,
+    raise: ({ exposures }) =>
+      raised(
+        exposures.remote ? 'must' : 'should',
+        1,
+        false,
+        reasons(farther(exposures, 1000), exposures.remote && { because: 'remote' }),
+      ),
+    disqualify: ({ item }, { exposures }) =>
+      (item.kind === 'mirror' || item.kind === 'orange-smoke') && exposures.darkMinutes >= 1
+        ? { code: 'daylight-only' }
+        : null,
   },
   'float-plan': {
     title: 'A person ashore who knows',
     without: 'Nobody notices that you are late, or knows where to send help.',
-    raise: ({ e }) =>
+    raise: ({ exposures }) =>
       raised(
         'must',
         1,
         true,
-        reasons(alone(e), farther(e, 1000), inDark(e), e.river && { because: 'river' }, outOvernight(e)),
+        reasons(
+          alone(exposures),
+          farther(exposures, 1000),
+          inDark(exposures),
+          exposures.river && { because: 'river' },
+          outOvernight(exposures),
+        ),
       ),
     others: (c) => [{ by: 'plan', part: 'contact', shortfall: contactLacks(c) }],
   },
   'get-back-in': {
     title: 'Get back in',
     without: 'After a capsize you stay in the water beside the boat.',
-    raise: ({ e }) => ({ level: 'must', want: 1, lifeCritical: e.solo, reasons: reasons({ because: 'always' }, alone(e)) }),
-    others: ({ looked }) => [
-      { by: 'angler', part: 'practice', shortfall: looked.angler?.reentryPractised ? null : { code: 'not-practised' } },
+    raise: ({ exposures }) => ({
+      level: 'must',
+      want: 1,
+      lifeCritical: exposures.solo,
+      reasons: reasons({ because: 'always' }, alone(exposures)),
+    }),
+    others: ({ places }) => [
+      { by: 'angler', part: 'practice', shortfall: places.angler?.reentryPractised ? null : { code: 'not-practised' } },
     ],
   },
   'cut-line': {
     title: 'Cut line, either hand',
     without: 'A line round a wrist or a leash round a leg holds you.',
-    raise: ({ e, brief }) => {
+    raise: ({ exposures, brief }) => {
       const anchored = brief.techniques.includes('anchored bait');
       return {
         level: 'must',
         want: anchored ? 2 : 1,
-        lifeCritical: anchored || e.river,
+        lifeCritical: anchored || exposures.river,
         reasons: reasons(
           { because: 'always' },
           anchored && { because: 'anchor-line' },
-          e.river && { because: 'river' },
+          exposures.river && { because: 'river' },
         ),
       };
     },
@@ -142,64 +168,64 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
   'cut-hook': {
     title: 'Cut a hook',
     without: 'A treble in a hand stays there, with the fish on the other point.',
-    raise: ({ e }) => raised('must', 1, false, reasons(e.bigHooks && { because: 'big-hooks' })),
-    lacks: ({ item }) => (item.qualities.includes('hardened') ? null : { code: 'not-hardened' }),
+    raise: ({ exposures }) => raised('must', 1, false, reasons(exposures.bigHooks && { because: 'big-hooks' })),
+    disqualify: ({ item }) => (item.qualities.includes('hardened') ? null : { code: 'not-hardened' }),
   },
   'throw-line': {
     title: 'Throw line',
     without: 'A swimmer in moving water cannot be reached by hand.',
-    raise: ({ e }) =>
+    raise: ({ exposures }) =>
       raised(
-        e.rapids > 0 ? 'must' : 'should',
+        exposures.rapids > 0 ? 'must' : 'should',
         1,
-        e.rapids > 0 && e.party > 1,
-        reasons(e.river && { because: 'river' }, inRapids(e)),
+        exposures.rapids > 0 && exposures.party > 1,
+        reasons(exposures.river && { because: 'river' }, inRapids(exposures)),
       ),
-    lacks: (a) => (a.item.qualities.includes('floats') ? tooLittle(a, 'lengthM', 15) : { code: 'not-floating' }),
+    disqualify: (a) => (a.item.qualities.includes('floats') ? tooLittle(a, 'lengthM', 15) : { code: 'not-floating' }),
   },
   'first-aid': {
     shared: true,
     title: 'First aid',
     without: 'A cut or a hook is dealt with ashore, hours later.',
-    raise: ({ e }) => ({
-      level: e.nights > 0 || e.remote ? 'must' : 'should',
+    raise: ({ exposures }) => ({
+      level: exposures.nights > 0 || exposures.remote ? 'must' : 'should',
       want: 1,
       lifeCritical: false,
-      reasons: reasons({ because: 'always' }, outOvernight(e), e.remote && { because: 'remote' }),
+      reasons: reasons({ because: 'always' }, outOvernight(exposures), exposures.remote && { because: 'remote' }),
     }),
   },
   'immersion-clothing': {
     title: 'Dressed for the water',
     without: 'In water this cold, hands stop working long before help comes.',
-    raise: ({ e }) => {
-      const cold = coldWater(e, WETSUIT_BELOW_C);
+    raise: ({ exposures }) => {
+      const cold = coldWater(exposures, WETSUIT_BELOW_C);
       if (!cold) return null;
-      const exposed = reasons(alone(e), farther(e, 500));
-      const veryCold = (e.waterC ?? WETSUIT_BELOW_C) < DRYSUIT_BELOW_C;
+      const exposed = reasons(alone(exposures), farther(exposures, 500));
+      const veryCold = (exposures.waterC ?? WETSUIT_BELOW_C) < DRYSUIT_BELOW_C;
       const level = exposed.length > 0 || veryCold ? 'must' : 'should';
       return { level, want: 1, lifeCritical: level === 'must', reasons: [cold, ...exposed] };
     },
-    lacks: ({ item }, { e }) =>
-      item.kind === 'wetsuit' && (e.waterC ?? DRYSUIT_BELOW_C) < DRYSUIT_BELOW_C ? { code: 'too-thin' } : null,
+    disqualify: ({ item }, { exposures }) =>
+      item.kind === 'wetsuit' && (exposures.waterC ?? DRYSUIT_BELOW_C) < DRYSUIT_BELOW_C ? { code: 'too-thin' } : null,
   },
   head: {
     title: 'Head covered against a blow',
     without: 'The boat or the rock strikes a bare head.',
-    raise: ({ e }) => {
-      const must = e.rapids > 0 || (e.breakerM ?? 0) > 1;
-      return raised(must ? 'must' : 'should', 1, must, reasons(throughSurf(e, 0.5), inRapids(e)));
+    raise: ({ exposures }) => {
+      const must = exposures.rapids > 0 || (exposures.breakerM ?? 0) > 1;
+      return raised(must ? 'must' : 'should', 1, must, reasons(throughSurf(exposures, 0.5), inRapids(exposures)));
     },
   },
   're-entry-aid': {
     title: 'Something to step in',
     without: 'From deep water, tired arms alone do not lift you over the side.',
-    raise: ({ e, looked: { angler } }) =>
+    raise: ({ exposures, places: { angler } }) =>
       raised(
         'should',
         1,
         false,
         reasons(
-          e.inflatable && { because: 'inflatable' },
+          exposures.inflatable && { because: 'inflatable' },
           angler !== null && angler.massKg > HEAVY_KG && { because: 'heavy' },
         ),
       ),
@@ -207,12 +233,14 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
   hands: {
     title: 'Hands kept warm',
     without: 'Cold fingers cannot work a clip, a radio or a knot.',
-    raise: ({ e }) => raised('should', 1, false, reasons(coldWater(e, WARM_HANDS_BELOW_C), coldAir(e))),
+    raise: ({ exposures }) =>
+      raised('should', 1, false, reasons(coldWater(exposures, WARM_HANDS_BELOW_C), coldAir(exposures))),
   },
   'head-warm': {
     title: 'Head and ears kept warm',
     without: 'Cold water on a bare head takes the breath and the balance.',
-    raise: ({ e }) => raised('should', 1, false, reasons(coldWater(e, WARM_HEAD_BELOW_C), coldAir(e))),
+    raise: ({ exposures }) =>
+      raised('should', 1, false, reasons(coldWater(exposures, WARM_HEAD_BELOW_C), coldAir(exposures))),
   },
   feet: {
     title: 'Feet covered',
@@ -222,7 +250,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
   'warm-under': {
     title: 'Warm under the drysuit',
     without: 'A drysuit keeps water out and warms nobody by itself.',
-    raise: ({ e }) => raised('should', 1, false, reasons(coldWater(e, DRYSUIT_BELOW_C))),
+    raise: ({ exposures }) => raised('should', 1, false, reasons(coldWater(exposures, DRYSUIT_BELOW_C))),
   },
 };
 
@@ -231,7 +259,7 @@ function isPhone(kind: KindId): boolean {
 }
 
 /** Wrong only where the jacket says what it fits. */
-function jacketSize({ item }: Aboard, { looked: { angler } }: NeedContext): Shortfall | null {
+function jacketSize({ item }: Aboard, { places: { angler } }: NeedContext): Shortfall | null {
   const { fitFromKg, fitToKg } = item.attributes;
   if (!angler || (fitFromKg === undefined && fitToKg === undefined)) return null;
   const haveKg = [fitFromKg ?? 0, fitToKg ?? Infinity] as const;
@@ -239,21 +267,21 @@ function jacketSize({ item }: Aboard, { looked: { angler } }: NeedContext): Shor
   return fits ? null : { code: 'wrong-size', of: 'jacket', haveKg, bodyKg: angler.massKg };
 }
 
-function openWater({ brief, looked }: NeedContext): boolean {
-  return brief.trip === 'open-water' || looked.water?.setting === 'open';
+function openWater({ brief, places }: RaiseContext): boolean {
+  return brief.trip === 'open-water' || places.water?.setting === 'open';
 }
-function cannotSwim({ looked }: NeedContext): boolean {
-  return looked.angler?.swims === 'not';
+function cannotSwim({ places }: RaiseContext): boolean {
+  return places.angler?.swims === 'not';
 }
 
-function contactLacks({ brief, e, looked }: NeedContext) {
+function contactLacks({ brief, exposures, places }: NeedContext) {
   if (brief.contact.name.trim() === '') return { code: 'no-contact' } as const;
-  if (e.homeAt === null || !looked.water) return null;
-  const alarm = alarmInstant(brief, looked);
-  return alarm !== null && minutesBetween(e.homeAt, alarm) > 0 ? null : ({ code: 'alarm-early' } as const);
+  if (exposures.homeAt === null || !places.water) return null;
+  const alarm = alarmInstant(brief, places);
+  return alarm !== null && minutesBetween(exposures.homeAt, alarm) > 0 ? null : ({ code: 'alarm-early' } as const);
 }
 
 /** When the person ashore calls for help; null until the water is known. */
-export function alarmInstant(brief: NeedContext['brief'], looked: NeedContext['looked']) {
-  return looked.water && (outingHours(brief, looked.water.timeZone)?.alarmAt ?? null);
+export function alarmInstant(brief: NeedContext['brief'], places: NeedContext['places']) {
+  return places.water && (outingHours(brief, places.water.timeZone)?.alarmAt ?? null);
 }

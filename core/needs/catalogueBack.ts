@@ -7,51 +7,57 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     title: 'Propulsion',
     without: 'The boat goes where wind and stream take it.',
     raise: () => ({ level: 'must', want: 1, lifeCritical: true, reasons: [{ because: 'always' }] }),
-    others: ({ e }) =>
-      e.drive === null || e.drive === 'paddle' ? [] : [{ by: 'craft', part: 'drive', shortfall: null }],
+    others: ({ exposures }) =>
+      exposures.drive === null || exposures.drive === 'paddle' ? [] : [{ by: 'craft', part: 'drive', shortfall: null }],
   },
   'second-propulsion': {
     title: 'Second propulsion',
     without: 'A drive or a shaft breaks, and there is nothing to come home with.',
-    raise: ({ e }) => {
+    raise: ({ exposures }) => {
       const list = reasons(
-        (e.drive === 'pedal' || e.drive === 'motor') && { because: 'drive-can-fail' },
-        farther(e, 500),
-        alone(e),
+        (exposures.drive === 'pedal' || exposures.drive === 'motor') && { because: 'drive-can-fail' },
+        farther(exposures, 500),
+        alone(exposures),
       );
       return raised('must', 1, true, list);
     },
-    lacks: ({ item }, c) => (c.e.drive === 'paddle' && item.id === c.firstPaddleId ? { code: 'first-paddle' } : null),
+    disqualify: ({ item }, c) =>
+      c.exposures.drive === 'paddle' && item.id === c.firstPaddleId ? { code: 'first-paddle' } : null,
   },
   'paddle-retained': {
     title: 'Paddle and drive leashed',
     without: 'In a capsize the paddle leaves faster than you can swim.',
     distinctKinds: true,
-    raise: ({ e }) => ({
+    raise: ({ exposures }) => ({
       level: 'must',
-      want: e.drive === 'pedal' ? 2 : 1,
-      lifeCritical: e.solo || (e.maxDistanceM ?? 0) > 500,
-      reasons: reasons({ because: 'always' }, alone(e), farther(e, 500)),
+      want: exposures.drive === 'pedal' ? 2 : 1,
+      lifeCritical: exposures.solo || (exposures.maxDistanceM ?? 0) > 500,
+      reasons: reasons({ because: 'always' }, alone(exposures), farther(exposures, 500)),
     }),
   },
   'take-water-out': {
     title: 'Take water out',
     without: 'A hull that fills stays full.',
-    raise: ({ e, looked }) => {
-      const list = reasons(looked.craft?.deck === 'sit-inside' && { because: 'closed-hull' }, farther(e, 200));
-      return raised('must', 1, (e.maxDistanceM ?? 0) > 1000, list);
+    raise: ({ exposures, places }) => {
+      const list = reasons(places.craft?.deck === 'sit-inside' && { because: 'closed-hull' }, farther(exposures, 200));
+      return raised('must', 1, (exposures.maxDistanceM ?? 0) > 1000, list);
     },
   },
   'stop-leak': {
     title: 'Stop a leak',
     without: 'A crack the length of a finger fills the hull.',
-    raise: ({ e, looked }) =>
-      raised('should', 1, false, reasons(farther(e, 1000), looked.area?.bottom === 'rock' && farther(e, 200))),
+    raise: ({ exposures, places }) =>
+      raised(
+        'should',
+        1,
+        false,
+        reasons(farther(exposures, 1000), places.area?.bottom === 'rock' && farther(exposures, 200)),
+      ),
   },
   plugs: {
     title: 'Drain plugs in',
     without: 'The hull fills slowly, and you notice far out.',
-    raise: ({ looked: { craft } }) =>
+    raise: ({ places: { craft } }) =>
       craft && craft.drainPlugs > 0
         ? { level: 'must', want: 1, lifeCritical: true, reasons: [{ because: 'plugs', count: craft.drainPlugs }] }
         : null,
@@ -61,34 +67,34 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     title: 'Bow or tow line',
     without: 'Nobody can tow you, and you cannot make the boat fast.',
     raise: () => ({ level: 'should', want: 1, lifeCritical: false, reasons: [{ because: 'always' }] }),
-    lacks: (a) => tooLittle(a, 'lengthM', 3),
+    disqualify: (a) => tooLittle(a, 'lengthM', 3),
   },
   navigate: {
     title: 'Know where you are',
     without: 'In dark or mist the shore is a guess.',
-    raise: ({ e }) => {
-      const dark = inDark(e);
-      const must = Boolean(dark) && (e.maxDistanceM ?? 0) > 1000;
-      return raised(must ? 'must' : 'should', 1, false, reasons(farther(e, 1000), dark));
+    raise: ({ exposures }) => {
+      const dark = inDark(exposures);
+      const must = Boolean(dark) && (exposures.maxDistanceM ?? 0) > 1000;
+      return raised(must ? 'must' : 'should', 1, false, reasons(farther(exposures, 1000), dark));
     },
     // Chart and compass are one means together: the compass counts for both.
-    lacks: ({ item }, { looked }) => {
-      const aboard = (kind: string) => looked.aboard.some((other) => other.item.kind === kind);
+    disqualify: ({ item }, { aboard }) => {
+      const isAboard = (kind: string) => aboard.some((other) => other.item.kind === kind);
       if (item.kind === 'chart') return { code: 'needs-compass' };
-      return item.kind === 'compass' && !aboard('chart') ? { code: 'needs-chart' } : null;
+      return item.kind === 'compass' && !isAboard('chart') ? { code: 'needs-chart' } : null;
     },
   },
   carry: {
     title: 'Carry to the water',
     without: 'A back is hurt before the day begins.',
-    raise: ({ looked: { launch } }) =>
+    raise: ({ places: { launch } }) =>
       raised(
         'should',
         1,
         false,
         reasons(launch !== null && launch.carryM > 100 && { because: 'carry', metres: launch.carryM }),
       ),
-    lacks: (a, { looked }) => tooLittle(a, 'ratedKg', looked.craft?.massKg ?? 0),
+    disqualify: (a, { places }) => tooLittle(a, 'ratedKg', places.craft?.massKg ?? 0),
   },
   'on-vehicle': {
     title: 'Tied on the vehicle',
@@ -103,25 +109,29 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
   hour: {
     title: 'The hour, to hand',
     without: 'The turn-back passes unseen.',
-    raise: ({ e, looked }) =>
+    raise: ({ exposures, places }) =>
       raised(
         'should',
         1,
         false,
-        reasons(farther(e, 1000), inDark(e), looked.water?.tide !== null && farther(e, 500) && { because: 'tide' }),
+        reasons(
+          farther(exposures, 1000),
+          inDark(exposures),
+          places.water?.tide !== null && farther(exposures, 500) && { because: 'tide' },
+        ),
       ),
   },
   'keep-air': {
     title: 'Pump and gauge',
     without: 'Cool water softens the chambers, and a soft boat folds and drags.',
-    raise: ({ e }) => raised('should', 1, false, reasons(e.inflatable && { because: 'inflatable' })),
+    raise: ({ exposures }) => raised('should', 1, false, reasons(exposures.inflatable && { because: 'inflatable' })),
   },
   'mend-drive': {
     title: 'Mend the drive',
     without: 'A pin the size of a match ends the drive.',
-    raise: ({ e }) => {
-      const mechanical = e.drive === 'pedal' || e.drive === 'motor';
-      return raised('should', 1, false, reasons(mechanical && farther(e, 1000)));
+    raise: ({ exposures }) => {
+      const mechanical = exposures.drive === 'pedal' || exposures.drive === 'motor';
+      return raised('should', 1, false, reasons(mechanical && farther(exposures, 1000)));
     },
   },
 };

@@ -10,9 +10,9 @@ export const power: NeedTable<(typeof needsByPurpose.power)[number]> = {
   power: {
     title: 'Power for what is aboard',
     without: 'The screen goes dark before the day does.',
-    raise: ({ e }) => {
-      const hours = carriedHours(e);
-      const list = reasons(e.electricsW > 0 && { because: 'electrics', watts: e.electricsW, hours });
+    raise: ({ exposures }) => {
+      const hours = carriedHours(exposures);
+      const list = reasons(exposures.electricsW > 0 && { because: 'electrics', watts: exposures.electricsW, hours });
       // How much is the battery's own sum, by its age and that day's cold.
       return raised('must', 1, false, list);
     },
@@ -20,17 +20,18 @@ export const power: NeedTable<(typeof needsByPurpose.power)[number]> = {
   'phone-power': {
     title: 'Charge for phone and camera',
     without: 'The picture or the call is lost to a flat battery.',
-    raise: ({ e }) => raised('should', 1, false, reasons(e.competition && { because: 'competition' }, outOvernight(e))),
+    raise: ({ exposures }) =>
+      raised('should', 1, false, reasons(exposures.competition && { because: 'competition' }, outOvernight(exposures))),
   },
   'spare-cells': {
     title: 'Cells for the lamps',
     without: 'A lamp that dims stays dim.',
-    raise: ({ e }) => raised('could', 1, false, reasons(inDark(e))),
+    raise: ({ exposures }) => raised('could', 1, false, reasons(inDark(exposures))),
   },
   'motor-power': {
     title: 'Charge for the motor',
     without: 'The motor stops, and you paddle what it carried.',
-    raise: ({ e }) => raised('must', 1, false, reasons(e.drive === 'motor' && { because: 'motor' })),
+    raise: ({ exposures }) => raised('must', 1, false, reasons(exposures.drive === 'motor' && { because: 'motor' })),
   },
 };
 
@@ -40,15 +41,15 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     without: 'Thirst makes hands clumsy and judgement poor.',
     amount: 'litres',
     share: halfAndHalf,
-    raise: ({ e }) => {
-      if (e.hoursAfloat === null) return null;
-      const { hours, litres } = wantedWater(e);
-      const hot = e.airMaxC !== null && e.airMaxC > 20;
+    raise: ({ exposures }) => {
+      if (exposures.hoursAfloat === null) return null;
+      const { hours, litres } = wantedWater(exposures);
+      const hot = exposures.airMaxC !== null && exposures.airMaxC > 20;
       return {
         level: 'must',
         want: Math.round(litres * 10) / 10,
         lifeCritical: false,
-        reasons: reasons({ because: 'hours', hours }, hot && { because: 'heat', airC: e.airMaxC ?? 0 }),
+        reasons: reasons({ because: 'hours', hours }, hot && { because: 'heat', airC: exposures.airMaxC ?? 0 }),
       };
     },
   },
@@ -56,69 +57,70 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     title: 'Food',
     without: 'The pull home is made on an empty stomach.',
     amount: 'foodKj',
-    raise: ({ e }) => {
-      const hours = carriedHours(e);
-      const want = Math.round(wantedFood(e) / 100) * 100;
+    raise: ({ exposures }) => {
+      const hours = carriedHours(exposures);
+      const want = Math.round(wantedFood(exposures) / 100) * 100;
       return raised(
         'should',
         want,
         false,
-        reasons((e.hoursAfloat ?? 0) > 3 && { because: 'hours', hours }, outOvernight(e)),
+        reasons((exposures.hoursAfloat ?? 0) > 3 && { because: 'hours', hours }, outOvernight(exposures)),
       );
     },
   },
   sun: {
     title: 'Sun kept off',
     without: 'Burnt skin and glare, with nowhere to go.',
-    raise: ({ e }) => {
-      const bright = (e.hoursAfloat ?? 0) - e.darkMinutes / 60;
+    raise: ({ exposures }) => {
+      const bright = (exposures.hoursAfloat ?? 0) - exposures.darkMinutes / 60;
       return raised('should', 1, false, reasons(bright > 1 && { because: 'hours', hours: bright }));
     },
   },
   'wind-rain': {
     title: 'Wind and rain kept off',
     without: 'Wet in the wind, you cool while you sit.',
-    raise: ({ e }) =>
+    raise: ({ exposures }) =>
       raised(
         'should',
         1,
         false,
         reasons(
-          e.wind !== null && e.wind.value > 5 && { because: 'wind', mps: e.wind.value },
-          e.wind === null && (e.hoursAfloat ?? 0) > 3 && { because: 'hours', hours: e.hoursAfloat ?? 0 },
+          exposures.wind !== null && exposures.wind.value > 5 && { because: 'wind', mps: exposures.wind.value },
+          exposures.wind === null &&
+            (exposures.hoursAfloat ?? 0) > 3 && { because: 'hours', hours: exposures.hoursAfloat ?? 0 },
         ),
       ),
   },
   'spare-clothes': {
     title: 'Dry clothes in a bag',
     without: 'After a swim there is nothing dry to put on.',
-    raise: ({ e }) => {
-      const list = reasons(coldWater(e, 15), outOvernight(e));
+    raise: ({ exposures }) => {
+      const list = reasons(coldWater(exposures, 15), outOvernight(exposures));
       return raised(list.length > 1 ? 'must' : 'should', 1, false, list);
     },
   },
   insects: {
     title: 'Insects kept off',
     without: 'A bad evening and a worse night.',
-    raise: ({ e }) => raised('should', 1, false, reasons(outOvernight(e))),
+    raise: ({ exposures }) => raised('should', 1, false, reasons(outOvernight(exposures))),
   },
   heat: {
     title: 'Cooling and salts',
     without: 'Heat is a reason for a cooler jacket and more water, not for going without.',
-    raise: ({ e }) => {
-      const hot = (e.feelsMaxC ?? e.airMaxC ?? 0) > HOT_FROM_C;
-      return raised('should', 1, false, reasons(hot && { because: 'heat', airC: e.airMaxC ?? 0 }));
+    raise: ({ exposures }) => {
+      const hot = (exposures.feelsMaxC ?? exposures.airMaxC ?? 0) > HOT_FROM_C;
+      return raised('should', 1, false, reasons(hot && { because: 'heat', airC: exposures.airMaxC ?? 0 }));
     },
   },
   'hot-drink': {
     title: 'A hot drink',
     without: 'Nothing warms you from inside.',
-    raise: ({ e }) => raised('could', 1, false, reasons(coldWater(e, 12), coldAir(e))),
+    raise: ({ exposures }) => raised('could', 1, false, reasons(coldWater(exposures, 12), coldAir(exposures))),
   },
   'dry-in-vehicle': {
     title: 'A dry set in the vehicle',
     without: 'You drive home wet.',
-    raise: ({ e }) => raised('should', 1, false, reasons(coldWater(e, 15))),
+    raise: ({ exposures }) => raised('should', 1, false, reasons(coldWater(exposures, 15))),
   },
 };
 
@@ -130,12 +132,12 @@ function partyNeed(need: Need): Need {
     amount: 'persons',
     raise: (c) => {
       const raise = need.raise(c);
-      return raise && { ...raise, want: c.e.party };
+      return raise && { ...raise, want: c.exposures.party };
     },
   };
 }
 function campNeed(title: string, without: string, level: 'must' | 'should'): Need {
-  return { title, without, raise: ({ e }) => raised(level, 1, false, reasons(outOvernight(e))) };
+  return { title, without, raise: ({ exposures }) => raised(level, 1, false, reasons(outOvernight(exposures))) };
 }
 export const camp: NeedTable<(typeof needsByPurpose.camp)[number]> = {
   shelter: partyNeed(campNeed('Shelter', 'A wet night in the open.', 'must')),
@@ -154,6 +156,6 @@ export const camp: NeedTable<(typeof needsByPurpose.camp)[number]> = {
   'camp-power': {
     ...campNeed('Charging in camp', 'The second day begins on a flat battery.', 'should'),
     shared: true,
-    raise: ({ e }) => raised('could', 1, false, reasons(e.nights > 1 && outOvernight(e))),
+    raise: ({ exposures }) => raised('could', 1, false, reasons(exposures.nights > 1 && outOvernight(exposures))),
   },
 };

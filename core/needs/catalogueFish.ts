@@ -1,5 +1,14 @@
 import type { needsByPurpose } from '../vocabulary/needs';
-import { type NeedContext, type NeedTable, type Reason, type Shortfall, raised, reasons, tooLittle } from './need';
+import {
+  type NeedContext,
+  type RaiseContext,
+  type NeedTable,
+  type Reason,
+  type Shortfall,
+  raised,
+  reasons,
+  tooLittle,
+} from './need';
 import type { KindId } from '../catalog/gear/kinds';
 import type { Technique } from '../vocabulary/trips';
 import { STREAM_CARE_MPS } from '../holding/anchorSheet';
@@ -18,73 +27,80 @@ const poles: readonly KindId[] = ['stake-pole', 'short-pole', 'push-pole'];
 const LARGE_FISH_M = 1;
 
 const withLures = ['casting', 'jigging', 'trolling', 'fly', 'sight fishing'] as const;
-const competing = (c: NeedContext): Reason | false => c.e.competition && { because: 'competition' };
+const competing = (c: RaiseContext): Reason | false => c.exposures.competition && { because: 'competition' };
 
 export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
   licence: {
     title: 'Licence and permits',
     without: 'You fish against the law of the place.',
-    raise: ({ e }) => raised('law', 1, false, reasons(fishing(e))),
+    raise: ({ exposures }) => raised('law', 1, false, reasons(fishing(exposures))),
   },
   rods: {
     title: 'A rod that suits',
     without: 'There is nothing to fish with.',
     raise: (c) =>
-      raised('must', 1, false, reasons(fishing(c.e), onlyFly(c) && { because: 'technique', technique: 'fly' })),
-    lacks: ({ item }, c) => (onlyFly(c) && item.kind !== 'fly-rod' ? { code: 'wrong-technique' } : null),
+      raised('must', 1, false, reasons(fishing(c.exposures), onlyFly(c) && { because: 'technique', technique: 'fly' })),
+    disqualify: ({ item }, c) => (onlyFly(c) && item.kind !== 'fly-rod' ? { code: 'wrong-technique' } : null),
   },
   'rod-retention': {
     title: 'Every rod leashed',
     without: 'A take or a capsize, and the rod is on the bottom.',
-    raise: ({ e }) => raised('must', e.rods, false, reasons(e.rods > 0 && { because: 'rods', count: e.rods })),
+    raise: ({ exposures }) =>
+      raised('must', exposures.rods, false, reasons(exposures.rods > 0 && { because: 'rods', count: exposures.rods })),
   },
   lures: {
     title: 'Lures or flies',
     without: 'There is nothing to cast.',
-    raise: ({ e, brief }) => {
+    raise: ({ exposures, brief }) => {
       const technique = withLures.find((one) => brief.techniques.includes(one));
       return raised(
         'must',
         1,
         false,
-        reasons(fishing(e) && technique !== undefined && { because: 'technique', technique }),
+        reasons(fishing(exposures) && technique !== undefined && { because: 'technique', technique }),
       );
     },
-    lacks: ({ item }, c) => (onlyFly(c) && item.kind !== 'fly-box' ? { code: 'wrong-technique' } : null),
+    disqualify: ({ item }, c) => (onlyFly(c) && item.kind !== 'fly-box' ? { code: 'wrong-technique' } : null),
   },
   leader: {
     title: 'Leader',
     without: 'The fish leaves with the lure, and a hook in its jaw.',
-    raise: ({ e }) =>
-      raised(e.toothy ? 'must' : 'should', 1, false, reasons(fishing(e), e.toothy && { because: 'toothy' })),
-    lacks: ({ item }, { e }) => (e.toothy && !item.qualities.includes('bites') ? { code: 'bites-through' } : null),
+    raise: ({ exposures }) =>
+      raised(
+        exposures.toothy ? 'must' : 'should',
+        1,
+        false,
+        reasons(fishing(exposures), exposures.toothy && { because: 'toothy' }),
+      ),
+    disqualify: ({ item }, { exposures }) =>
+      exposures.toothy && !item.qualities.includes('bites') ? { code: 'bites-through' } : null,
   },
   bait: {
     title: 'Bait, kept well',
     without: 'The day waits for bait.',
-    raise: ({ e, brief }) => {
+    raise: ({ exposures, brief }) => {
       const technique = (['live bait', 'anchored bait'] as const).find((one) => brief.techniques.includes(one));
       return raised(
         'must',
         1,
         false,
-        reasons(fishing(e) && technique !== undefined && { because: 'technique', technique }),
+        reasons(fishing(exposures) && technique !== undefined && { because: 'technique', technique }),
       );
     },
   },
   'find-depth': {
     title: 'Depth and speed',
     without: 'The lure runs above the fish, or under them.',
-    raise: ({ e, brief, looked }) => {
+    raise: ({ exposures, brief, places }) => {
       const technique = (['trolling', 'jigging', 'drifting'] as const).find((one) => brief.techniques.includes(one));
-      const needed = looked.angler?.schools.sounder === 'needed';
+      const needed = places.angler?.schools.sounder === 'needed';
       return raised(
         technique === 'trolling' || needed ? 'should' : 'could',
         1,
         false,
         reasons(
-          fishing(e) && technique !== undefined && { because: 'technique', technique },
-          fishing(e) && needed && { because: 'sounder-school' },
+          fishing(exposures) && technique !== undefined && { because: 'technique', technique },
+          fishing(exposures) && needed && { because: 'sounder-school' },
         ),
       );
     },
@@ -92,28 +108,32 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
   terminal: {
     title: 'Hooks and sinkers',
     without: 'Bait without a hook feeds the fish.',
-    raise: ({ e, brief }) =>
-      raised('must', 1, false, reasons(fishing(e) && byTechnique(brief, 'live bait', 'anchored bait'))),
+    raise: ({ exposures, brief }) =>
+      raised('must', 1, false, reasons(fishing(exposures) && byTechnique(brief, 'live bait', 'anchored bait'))),
   },
   'rod-holders': {
     title: 'Rods held for trolling',
     without: 'A rod under the arm goes at the first take.',
-    raise: ({ e, brief }) => raised('should', 1, false, reasons(fishing(e) && byTechnique(brief, 'trolling'))),
+    raise: ({ exposures, brief }) =>
+      raised('should', 1, false, reasons(fishing(exposures) && byTechnique(brief, 'trolling'))),
   },
   'see-into-water': {
     title: 'See into the water',
     without: 'The fish sees you first.',
-    raise: ({ e, brief }) => raised('should', 1, false, reasons(fishing(e) && byTechnique(brief, 'sight fishing'))),
+    raise: ({ exposures, brief }) =>
+      raised('should', 1, false, reasons(fishing(exposures) && byTechnique(brief, 'sight fishing'))),
   },
   'line-clear': {
     title: 'Fly line kept clear',
     without: 'A loop round a foot, a pedal or a cleat.',
-    raise: ({ e, brief }) => raised('could', 1, false, reasons(fishing(e) && byTechnique(brief, 'fly'))),
+    raise: ({ exposures, brief }) =>
+      raised('could', 1, false, reasons(fishing(exposures) && byTechnique(brief, 'fly'))),
   },
   'bait-catching': {
     title: 'Catch the bait',
     without: 'Without bait ashore, the morning goes looking for it.',
-    raise: ({ e, brief }) => raised('could', 1, false, reasons(fishing(e) && byTechnique(brief, 'live bait'))),
+    raise: ({ exposures, brief }) =>
+      raised('could', 1, false, reasons(fishing(exposures) && byTechnique(brief, 'live bait'))),
   },
 };
 
@@ -121,41 +141,51 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
   'land-fish': {
     title: 'Land the fish',
     without: 'The fish is lost, or hurt, at the side of the boat.',
-    raise: ({ e }) =>
-      raised('must', e.solo && (e.largest?.lengthM ?? 0) > LARGE_FISH_M ? 2 : 1, false, reasons(largestFish(e))),
-    lacks: landingLacks,
+    raise: ({ exposures }) =>
+      raised(
+        'must',
+        exposures.solo && (exposures.largest?.lengthM ?? 0) > LARGE_FISH_M ? 2 : 1,
+        false,
+        reasons(largestFish(exposures)),
+      ),
+    disqualify: landingLacks,
   },
   unhook: {
     title: 'Unhook',
     without: 'The fish dies of the wait, or the hook goes into you.',
     distinctKinds: true,
-    raise: ({ e }) =>
-      raised('must', e.toothy ? 2 : 1, false, reasons(largestFish(e), e.toothy && { because: 'toothy' })),
+    raise: ({ exposures }) =>
+      raised(
+        'must',
+        exposures.toothy ? 2 : 1,
+        false,
+        reasons(largestFish(exposures), exposures.toothy && { because: 'toothy' }),
+      ),
   },
   measure: {
     title: 'Measure',
     without: 'You cannot know whether the fish may be kept, or counts.',
     raise: (c) => {
-      const list = reasons(competing(c), keepsFish(c.e));
-      return raised(c.e.competition ? 'must' : 'should', c.e.competition ? 2 : 1, false, list);
+      const list = reasons(competing(c), keepsFish(c.exposures));
+      return raised(c.exposures.competition ? 'must' : 'should', c.exposures.competition ? 2 : 1, false, list);
     },
-    lacks: (a, { e }) =>
+    disqualify: (a, { exposures }) =>
       a.item.qualities.includes('floats') || a.item.qualities.includes('tethered')
-        ? tooLittle(a, 'lengthM', e.largest?.lengthM ?? 0)
+        ? tooLittle(a, 'lengthM', exposures.largest?.lengthM ?? 0)
         : { code: 'not-retained' },
   },
   dispatch: {
     title: 'Kill and bleed it quickly',
     without: 'A kept fish suffocates slowly.',
-    raise: ({ e }) => raised('must', 1, false, reasons(keepsFish(e))),
+    raise: ({ exposures }) => raised('must', 1, false, reasons(keepsFish(exposures))),
   },
   'cold-store': {
     title: 'Keep it cold',
     without: 'The fish spoils before it is home.',
-    raise: ({ e }) => raised('must', 1, false, reasons(keepsFish(e))),
-    lacks: (a, { e, looked }) => {
-      const longest = Math.max(0, ...looked.targets.map((one) => one.usual.lengthM));
-      return tooLittle(a, 'hours', Math.min(e.hoursAfloat ?? 0, 24)) ?? tooLittle(a, 'lengthM', longest);
+    raise: ({ exposures }) => raised('must', 1, false, reasons(keepsFish(exposures))),
+    disqualify: (a, { exposures, places }) => {
+      const longest = Math.max(0, ...places.targets.map((one) => one.usual.lengthM));
+      return tooLittle(a, 'hours', Math.min(exposures.hoursAfloat ?? 0, 24)) ?? tooLittle(a, 'lengthM', longest);
     },
   },
   identifier: {
@@ -172,26 +202,32 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
   'fish-care': {
     title: 'A wet place for the fish',
     without: 'Slime left on a dry deck is skin the fish needs.',
-    raise: ({ e }) => raised('could', 1, false, reasons(fishing(e) && e.keep === 0 && { because: 'released' })),
+    raise: ({ exposures }) =>
+      raised('could', 1, false, reasons(fishing(exposures) && exposures.keep === 0 && { because: 'released' })),
   },
   'send-down': {
     title: 'Send it back down',
     without: 'A fish blown up from the deep floats, and the gulls have it.',
-    raise: ({ e, looked }) =>
-      raised('should', 1, false, reasons(fishing(e) && e.keep === 0 && deeper(looked.area?.depthM, SWELLS_FROM_M))),
+    raise: ({ exposures, places }) =>
+      raised(
+        'should',
+        1,
+        false,
+        reasons(fishing(exposures) && exposures.keep === 0 && deeper(places.area?.depthM, SWELLS_FROM_M)),
+      ),
   },
   ice: {
     title: 'Ice',
     without: 'The store warms, and the fish with it.',
     amount: 'iceKg',
     share: halfAndHalf,
-    raise: (c) => raised('should', iceWanted(c), false, reasons(keepsFish(c.e))),
+    raise: (c) => raised('should', iceWanted(c), false, reasons(keepsFish(c.exposures))),
   },
 };
 
 /** Ice for what is kept, in the store that is aboard or else a usual bag, to a tenth of a kilogram. */
-function iceWanted({ e }: NeedContext): number {
-  return Math.ceil((iceSum(e).iceKg - 1e-9) * 10) / 10;
+function iceWanted({ exposures }: RaiseContext): number {
+  return Math.ceil((iceSum(exposures).iceKg - 1e-9) * 10) / 10;
 }
 
 export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
@@ -202,11 +238,11 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
       const technique = (['anchored bait', 'drifting'] as const).find((one) => brief.techniques.includes(one));
       return raised('should', 1, false, reasons(technique !== undefined && { because: 'technique', technique }));
     },
-    lacks: ({ item }, { brief, e, looked }) => {
+    disqualify: ({ item }, { brief, exposures, places }) => {
       if (drogues.includes(item.kind))
         return brief.techniques.includes('drifting') ? null : { code: 'wrong-technique' };
-      const school = looked.angler?.schools.riverAnchor;
-      if (poles.includes(item.kind) || !e.river || !inCurrent(e)) return null;
+      const school = places.angler?.schools.riverAnchor;
+      if (poles.includes(item.kind) || !exposures.river || !inCurrent(exposures)) return null;
       if (school !== 'trolley, float and release') return { code: 'school-no-anchor' };
       return item.qualities.includes('release') ? null : { code: 'no-release' };
     },
@@ -214,24 +250,25 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
   'anchor-trolley': {
     title: 'Anchor led to bow or stern',
     without: 'Anchored by the side, the stream rolls the boat over.',
-    raise: ({ e, brief }) => raised('should', 1, false, reasons(anchors(brief) && inCurrent(e))),
+    raise: ({ exposures, brief }) => raised('should', 1, false, reasons(anchors(brief) && inCurrent(exposures))),
   },
   'anchor-release': {
     title: 'Anchor let go by hand, and found again',
     without: 'Held fast by the stream, the bow goes under and the line will not come off.',
-    raise: ({ e, brief }) => raised('must', 1, false, reasons(anchors(brief) && inCurrent(e))),
-    lacks: ({ item }) =>
+    raise: ({ exposures, brief }) => raised('must', 1, false, reasons(anchors(brief) && inCurrent(exposures))),
+    disqualify: ({ item }) =>
       item.qualities.includes('release') && item.qualities.includes('buoyed') ? null : { code: 'no-release' },
   },
   'stand-up': {
     title: 'Something to stand up by',
     without: 'Getting up and down is when a standing angler goes in.',
-    raise: ({ e }) => raised('should', 1, false, reasons(e.standing && { because: 'standing' })),
+    raise: ({ exposures }) => raised('should', 1, false, reasons(exposures.standing && { because: 'standing' })),
   },
   'pole-boat': {
     title: 'Pole or push the boat',
     without: 'A paddle blade slaps, and the flat empties.',
-    raise: ({ e, brief }) => raised('should', 1, false, reasons(e.standing && byTechnique(brief, 'sight fishing'))),
+    raise: ({ exposures, brief }) =>
+      raised('should', 1, false, reasons(exposures.standing && byTechnique(brief, 'sight fishing'))),
   },
 };
 
@@ -243,23 +280,23 @@ function anchors(brief: NeedContext['brief']): boolean {
   return brief.techniques.includes('anchored bait');
 }
 /** Stream from which an anchor needs its release, m/s. */
-function inCurrent(e: NeedContext['e']): Reason | false {
-  return (e.stream?.value ?? 0) >= STREAM_CARE_MPS && { because: 'current' };
+function inCurrent(exposures: NeedContext['exposures']): Reason | false {
+  return (exposures.stream?.value ?? 0) >= STREAM_CARE_MPS && { because: 'current' };
 }
 
-function onlyFly({ brief }: NeedContext): boolean {
+function onlyFly({ brief }: Pick<RaiseContext, 'brief'>): boolean {
   return brief.techniques.includes('fly') && brief.techniques.every((one) => one === 'fly' || one === 'sight fishing');
 }
 
-function landingLacks(a: Aboard, { e, looked }: NeedContext): Shortfall | null {
-  const largest = e.largest?.lengthM ?? 0;
-  const released = e.keep === 0;
+function landingLacks(a: Aboard, { exposures, places }: NeedContext): Shortfall | null {
+  const largest = exposures.largest?.lengthM ?? 0;
+  const released = exposures.keep === 0;
   if (a.item.kind === 'gaff') {
-    if (e.inflatable) return { code: 'gaff-inflatable' };
+    if (exposures.inflatable) return { code: 'gaff-inflatable' };
     return released ? { code: 'gaff-release' } : null;
   }
   if (a.item.kind === 'lip-grip') {
-    const soft = looked.targets.some((one) => one.mouth === 'small');
+    const soft = places.targets.some((one) => one.mouth === 'small');
     return soft ? { code: 'grip-mouth' } : null;
   }
   if (a.item.kind === 'tail-rope') return largest > LARGE_FISH_M ? null : { code: 'rope-small' };

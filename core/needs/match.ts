@@ -1,5 +1,6 @@
 import { kinds } from '../catalog/gear/kinds';
 import { type Aboard, idsAboard } from '../documents/references';
+import { clashOf } from './clash';
 import { catalogue } from './catalogue';
 import type { NeedId } from '../vocabulary/needs';
 import { type NeedContext, type OtherMeans, type Raise, type Shortfall, worthOf } from './need';
@@ -40,19 +41,13 @@ export interface Candidate {
   unserviceable: Shortfall | null;
 }
 
-const wholes = new WeakMap<
-  readonly Aboard[],
-  { lastDay: string; taken: WalkTaken; byNeed: ReadonlyMap<NeedId, Candidate[]> }
->();
-/** What is aboard, under each need that its kind can be a means of. */
+/** What is aboard, under each need that its kind can be a means of. @param only the needs asked for; null: all */
 export function candidatesByNeed(
   aboard: readonly Aboard[],
   lastDay: string,
   taken: WalkTaken,
   only: ReadonlySet<NeedId> | null = null,
 ): ReadonlyMap<NeedId, Candidate[]> {
-  const known = only === null ? wholes.get(aboard) : undefined;
-  if (known && known.lastDay === lastDay && known.taken === taken) return known.byNeed;
   const byNeed = new Map<NeedId, Candidate[]>();
   for (const one of aboard) {
     const { means } = kinds[one.item.kind];
@@ -64,24 +59,28 @@ export function candidatesByNeed(
       else byNeed.set(id, [candidate]);
     }
   }
-  if (only === null) wholes.set(aboard, { lastDay, taken, byNeed });
   return byNeed;
 }
 
 const noOthers: readonly OtherMeans[] = [];
 
 /** Matches what is aboard to a raised need: each candidate counted, or with the reason why not. */
-export function judgeNeed(id: NeedId, raise: Raise, c: NeedContext, candidates: readonly Candidate[]): JudgedNeed {
+export function judgeNeed(
+  id: NeedId,
+  raise: Raise,
+  context: NeedContext,
+  candidates: readonly Candidate[],
+): JudgedNeed {
   const need = catalogue[id];
   const { amount: attribute, distinctKinds = false } = need;
-  const others = need.others?.(c) ?? noOthers;
+  const others = need.others?.(context) ?? noOthers;
   const means: Means[] = [];
   const fit: Aboard[] = [];
   let counted = 0;
   for (const { aboard, unserviceable } of candidates) {
     const elsewhere =
       aboard.entry.carriedBy !== null && need.shared !== true ? ({ code: 'in-other-boat' } as const) : null;
-    const shortfall = unserviceable ?? elsewhere ?? need.lacks?.(aboard, c) ?? null;
+    const shortfall = unserviceable ?? elsewhere ?? need.disqualify?.(aboard, context) ?? null;
     const { quantity } = aboard.entry;
     const amount = worthOf(need, aboard.item) * quantity;
     means.push(itemMeans(aboard, shortfall, amount));
@@ -90,7 +89,7 @@ export function judgeNeed(id: NeedId, raise: Raise, c: NeedContext, candidates: 
     counted += attribute || !(distinctKinds || raise.want === 1) ? amount : 1;
   }
   if (raise.want > 1 && !attribute && fit.length > 1) {
-    const { kept, dropped } = independent(fit, distinctKinds, c);
+    const { kept, dropped } = independent(fit, distinctKinds, context);
     counted = kept.reduce((sum, { entry }) => sum + (distinctKinds ? 1 : entry.quantity), 0);
     for (const one of means) if (one.by === 'item') one.shortfall ??= dropped.get(one.itemId) ?? null;
   }
@@ -110,17 +109,10 @@ function itemMeans({ item, entry }: Aboard, shortfall: Shortfall | null, amount:
  * The largest set of means no two of which share a kind (where kinds must differ), a container or a battery.
  * Exact for the few candidates a need has; beyond twelve the first twelve are weighed.
  */
-function independent(fit: readonly Aboard[], distinctKinds: boolean, c: NeedContext) {
+function independent(fit: readonly Aboard[], distinctKinds: boolean, context: NeedContext) {
   const dropped = new Map<string, Shortfall>();
-  const aboardIds = idsAboard(c.looked);
-  const clash = (a: Aboard, b: Aboard): Shortfall | null => {
-    if (distinctKinds && a.item.kind === b.item.kind) return { code: 'same-kind' };
-    const box = containerOf(a, aboardIds);
-    if (box !== null && box === containerOf(b, aboardIds)) return { code: 'same-container', withItem: b.item.name };
-    if (a.item.poweredById !== null && a.item.poweredById === b.item.poweredById)
-      return { code: 'same-battery', withItem: b.item.name };
-    return null;
-  };
+  const aboardIds = idsAboard(context);
+  const clash = (a: Aboard, b: Aboard) => clashOf(a, b, { distinctKinds, aboardIds });
   let best: Aboard[] = [];
   const grow = (kept: Aboard[], rest: readonly Aboard[]) => {
     if (kept.length > best.length) best = kept;
@@ -137,10 +129,4 @@ function independent(fit: readonly Aboard[], distinctKinds: boolean, c: NeedCont
     if (why) dropped.set(one.item.id, why);
   }
   return { kept, dropped };
-}
-
-function containerOf({ item, entry }: Aboard, aboardIds: ReadonlySet<string>): string | null {
-  return !entry.outsideContainer && item.containerId !== null && aboardIds.has(item.containerId)
-    ? item.containerId
-    : null;
 }

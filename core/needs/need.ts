@@ -2,7 +2,7 @@ import type { AttributeId } from '../catalog/gear/attributes';
 import type { Exposures } from '../exposures/exposures';
 import type { Brief } from '../documents/outing';
 import type { Item } from '../documents/item';
-import type { Aboard, Looked } from '../documents/references';
+import type { Aboard, Places } from '../documents/references';
 import type { NeedId } from '../vocabulary/needs';
 
 export const levels = ['law', 'must', 'should', 'could'] as const;
@@ -110,10 +110,14 @@ export interface Raise {
   lifeCritical: boolean;
   reasons: readonly Reason[];
 }
-export interface NeedContext {
-  e: Exposures;
+/** What may raise a need: never what is aboard, which is what is asked for. */
+export interface RaiseContext {
+  exposures: Exposures;
   brief: Brief;
-  looked: Looked;
+  places: Places;
+}
+export interface NeedContext extends RaiseContext {
+  aboard: readonly Aboard[];
   /** The paddle that is the first propulsion of a paddled boat, so not its spare. */
   firstPaddleId: string | null;
 }
@@ -137,10 +141,10 @@ export interface Need {
   shared?: boolean;
   /** Means must be of different kinds (a lamp on the mast and one on the head). */
   distinctKinds?: boolean;
-  raise: (c: NeedContext) => Raise | null;
+  raise: (context: RaiseContext) => Raise | null;
   /** Why a serviceable item of a fitting kind still does not count here; null: it counts. */
-  lacks?: (aboard: Aboard, c: NeedContext) => Shortfall | null;
-  others?: (c: NeedContext) => OtherMeans[];
+  disqualify?: (aboard: Aboard, context: NeedContext) => Shortfall | null;
+  others?: (context: NeedContext) => OtherMeans[];
 }
 export type NeedTable<Ids extends NeedId = NeedId> = Record<Ids, Need>;
 

@@ -23,16 +23,16 @@ export function raisedNeeds(c: NeedContext, pack: RulePack | null): RaisedNeed[]
   return list;
 }
 
-function applies(when: NeedRule['when'], { e }: NeedContext): boolean {
+function applies(when: NeedRule['when'], { exposures }: NeedContext): boolean {
   switch (when) {
     case 'always':
       return true;
     case 'in the dark':
-      return e.darkMinutes >= 1;
+      return exposures.darkMinutes >= 1;
     case 'fishing':
-      return e.largest !== null;
+      return exposures.largest !== null;
     case 'keeping fish':
-      return e.keep > 0;
+      return exposures.keep > 0;
   }
 }
 

@@ -3,7 +3,7 @@ import { dayOf } from '../environment/day';
 import { demo } from '../demo/demo';
 import { assess } from '../judgement/assess';
 import { hoursOf } from '../exposures/exposures';
-import { applyRepair } from '../editing/edit';
+import { applyRepair } from '../editing/repair';
 import { movedTo, withHours } from '../editing/hours';
 import type { Outing } from '../documents/outing';
 import { lookUp } from '../documents/references';

@@ -1,7 +1,7 @@
 import type { Day } from '../environment/day';
 import type { Brief } from '../documents/outing';
 import type { Craft } from '../documents/craft';
-import type { Looked } from '../documents/references';
+import type { Places } from '../documents/references';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
 import { outingHours } from '../documents/hours';
 import { HOUR_MS, type Instant } from '../units/time';
@@ -63,7 +63,7 @@ function spareHull(craft: Craft): Hull {
 }
 
 /** The passage of an outing, with its latest turn and what would change it. null until boat, water, places and hours are known. */
-export function planOf(brief: Brief, looked: Looked, day: Day, span: { from: Instant; to: Instant }): Plan | null {
+export function planOf(brief: Brief, looked: Places, day: Day, span: { from: Instant; to: Instant }): Plan | null {
   const { craft, water } = looked;
   const route = routeOf(brief.route, looked);
   if (!craft || !water || !route) return null;
@@ -103,7 +103,7 @@ export function planOf(brief: Brief, looked: Looked, day: Day, span: { from: Ins
 }
 
 /** The latest turn with the second propulsion, everything one hour later, and the wind a third stronger. */
-export function whatIfs(plan: Plan, looked: Looked, day: Day): WhatIfs | null {
+export function whatIfs(plan: Plan, looked: Places, day: Day): WhatIfs | null {
   const { craft, water } = looked;
   if (!craft || !water) return null;
   const density = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
@@ -183,7 +183,7 @@ function timed(
 }
 
 /** Straight from the place to fish to whichever landing is nearest. */
-function nearestLanding(route: Route, looked: Looked, day: Day): Leg[] | null {
+function nearestLanding(route: Route, looked: Places, day: Day): Leg[] | null {
   const { water, area } = looked;
   if (!water || !area) return null;
   const ways = water.launches.flatMap((launch) => {

@@ -1,5 +1,5 @@
 import type { Waypoint } from '../documents/outing';
-import type { Looked } from '../documents/references';
+import type { Places } from '../documents/references';
 import type { Hazard } from '../documents/water';
 import { type Place, bearingBetween, distanceBetween, shareWithin } from '../environment/geo';
 
@@ -22,7 +22,7 @@ export interface Route {
 }
 
 /** The ways out and home, from launch to the place to fish to the landing; null until those are known. */
-export function routeOf(points: { out: readonly Waypoint[]; home: readonly Waypoint[] }, looked: Looked): Route | null {
+export function routeOf(points: { out: readonly Waypoint[]; home: readonly Waypoint[] }, looked: Places): Route | null {
   const { launch, landing, area, water } = looked;
   if (!launch || !landing || !area || !water) return null;
   // A place without a position of its own stands on the launch: then the way is not known.

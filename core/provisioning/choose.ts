@@ -16,16 +16,19 @@ export interface Choice {
 export function choicesFor(
   needId: NeedId,
   items: readonly Item[],
-  c: NeedContext,
+  context: NeedContext,
   lastDay: string,
   taken: WalkTaken,
 ): Choice[] {
-  const aboardIds = new Set(c.looked.aboard.map(({ item }) => item.id));
+  const aboardIds = new Set(context.aboard.map(({ item }) => item.id));
   return items
     .filter((item) => !aboardIds.has(item.id) && kinds[item.kind].means.includes(needId))
     .map((item): Choice => {
       const aboard = byItself(item);
-      return { item, shortfall: outOfService(aboard, lastDay, taken) ?? catalogue[needId].lacks?.(aboard, c) ?? null };
+      return {
+        item,
+        shortfall: outOfService(aboard, lastDay, taken) ?? catalogue[needId].disqualify?.(aboard, context) ?? null,
+      };
     })
     .sort((a, b) => Number(a.shortfall !== null) - Number(b.shortfall !== null) || a.item.massKg - b.item.massKg);
 }

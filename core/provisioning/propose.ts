@@ -1,4 +1,4 @@
-import { type Judging, judging } from '../judgement/context';
+import { type Context, contextOf } from '../judgement/context';
 import { kindIds, kinds } from '../catalog/gear/kinds';
 import { withItem } from '../editing/edit';
 import type { Item } from '../documents/item';
@@ -12,6 +12,7 @@ import type { NeedId } from '../vocabulary/needs';
 import { type Level, type Shortfall, worthOf } from '../needs/need';
 import { favours } from './schools';
 import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from '../tackle/tackleBudget';
+import { clashOf } from '../needs/clash';
 import { type JudgedNeed, outOfService } from '../needs/match';
 import { unneeded } from '../needs/unneeded';
 import { type PurchaseOption, disqualifiedHere, purchaseOptions } from './purchaseOptions';
@@ -71,11 +72,11 @@ export function propose(outing: Outing, references: References, answers: Answers
   const serves = new Map<string, NeedId[]>();
   const unmeetable = new Set<NeedId>();
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const j = judging(next, references, answers, now);
-    const open = j.needs.filter((need) => !need.met && need.level !== 'could' && !unmeetable.has(need.id));
+    const context = contextOf(next, references, answers, now);
+    const open = context.needs.filter((need) => !need.met && need.level !== 'could' && !unmeetable.has(need.id));
     if (open.length === 0) break;
     for (const group of apart(open)) {
-      const settled = settle(group, j, references.items);
+      const settled = settle(group, context, references.items);
       if (!settled) continue;
       for (const id of settled.unmeetable) unmeetable.add(id);
       for (const [item, more] of settled.added) {
@@ -111,49 +112,56 @@ function summary(
     const item = items.get(itemId);
     return more > 0 && item ? [{ itemId, quantity, addedKg: item.massKg * more, needs: serves.get(itemId) ?? [] }] : [];
   });
-  const j = judging(after, references, answers, now);
+  const context = contextOf(after, references, answers, now);
   return {
     add,
-    leave: unneeded(j.needs, j.looked, after).filter((id) => was.has(id)),
-    missing: j.needs
+    leave: unneeded(context.needs, context.looked, after).filter((id) => was.has(id)),
+    missing: context.needs
       .filter((need) => !need.met && need.level !== 'could')
-      .map((need) => missing(need, j, references.items)),
-    omitted: omitted(j, references.items),
-    tackle: { have: tackleAboard(j.looked), budget: tackleBudget(j.looked, j.e) },
+      .map((need) => missing(need, context, references.items)),
+    omitted: omitted(context, references.items),
+    tackle: { have: tackleAboard(context.looked), budget: tackleBudget(context.looked, context.exposures) },
     addedKg: add.reduce((sum, one) => sum + one.addedKg, 0),
     gap: cost > 0 ? (cost - bound) / cost : 0,
   };
 }
 
-function missing({ id, level, lifeCritical, want, counted }: JudgedNeed, j: Judging, items: readonly Item[]): Missing {
+function missing(
+  { id, level, lifeCritical, want, counted }: JudgedNeed,
+  context: Context,
+  items: readonly Item[],
+): Missing {
   const { distinctKinds = false } = catalogue[id];
-  const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
-  const unserviceable = (item: Item) => outOfService(byItself(item), j.lastDay, j.taken);
+  const asSpare = { ...context, firstPaddleId: null };
+  const unserviceable = (item: Item) => outOfService(byItself(item), context.lastDay, context.taken);
   const taken = new Set(
-    j.looked.aboard.flatMap(({ item }) =>
-      distinctKinds && unserviceable(item) === null && disqualifiedHere(id, item, c) === null ? [item.kind] : [],
+    context.aboard.flatMap(({ item }) =>
+      distinctKinds && unserviceable(item) === null && disqualifiedHere(id, item, asSpare) === null ? [item.kind] : [],
     ),
   );
   const putRight = items.flatMap((item) => {
     const why = kinds[item.kind].means.includes(id) ? unserviceable(item) : null;
-    return why !== null && !taken.has(item.kind) && disqualifiedHere(id, item, c) === null ? [{ name: item.name, why }] : [];
+    return why !== null && !taken.has(item.kind) && disqualifiedHere(id, item, asSpare) === null
+      ? [{ name: item.name, why }]
+      : [];
   });
-  const would = purchaseOptions(id, c, want - counted, taken);
+  const would = purchaseOptions(id, asSpare, want - counted, taken);
   return { needId: id, level, lifeCritical, different: distinctKinds ? want - counted : 1, would, putRight };
 }
 
 /** Why each thing that could serve a need of this outing stays ashore: the first need that speaks of it is told. */
-function omitted(j: Judging, items: readonly Item[]): Omitted[] {
-  const aboard = new Map(j.looked.aboard.map(({ item }) => [item.id, item]));
-  const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
-  const budget = tackleBudget(j.looked, j.e);
-  const have = tackleAboard(j.looked);
+function omitted(context: Context, items: readonly Item[]): Omitted[] {
+  const aboard = new Map(context.aboard.map(({ item }) => [item.id, item]));
+  const asSpare = { ...context, firstPaddleId: null };
+  const budget = tackleBudget(context.looked, context.exposures);
+  const have = tackleAboard(context.looked);
   return items.flatMap((item): Omitted[] => {
     if (aboard.has(item.id)) return [];
-    const need = j.needs.find((one) => kinds[item.kind].means.includes(one.id));
+    const need = context.needs.find((one) => kinds[item.kind].means.includes(one.id));
     if (!need) return [];
     const one = byItself(item);
-    const lacks = outOfService(one, j.lastDay, j.taken) ?? catalogue[need.id].lacks?.(one, c) ?? null;
+    const lacks =
+      outOfService(one, context.lastDay, context.taken) ?? catalogue[need.id].disqualify?.(one, asSpare) ?? null;
     if (lacks) return [{ itemId: item.id, needId: need.id, why: lacks }];
     const serving = need.means.flatMap((means) =>
       means.by === 'item' && means.shortfall === null ? (aboard.get(means.itemId) ?? []) : [],
@@ -187,15 +195,15 @@ function apart(open: readonly JudgedNeed[]): JudgedNeed[][] {
 }
 
 /** The cheapest way to settle a group; needs that cannot be met at all are put aside first. */
-function settle(group: readonly JudgedNeed[], j: Judging, items: readonly Item[]) {
-  const candidates = items.flatMap((item) => copiesOf(item, group, j));
+function settle(group: readonly JudgedNeed[], context: Context, items: readonly Item[]) {
+  const candidates = items.flatMap((item) => copiesOf(item, group, context));
   const meetable = group.filter((need) => {
-    const most = cheapestCover(problemOf([need], candidates, j));
+    const most = cheapestCover(problemOf([need], candidates, context));
     return most !== null;
   });
   const unmeetable = group.filter((need) => !meetable.includes(need)).map((need) => need.id);
   if (meetable.length === 0) return { unmeetable, added: new Map<Item, number>(), cost: 0, bound: 0 };
-  const cover = cheapestCover(problemOf(meetable, candidates, j));
+  const cover = cheapestCover(problemOf(meetable, candidates, context));
   if (!cover) return null;
   const added = new Map<Item, number>();
   for (const option of cover.chosen) {
@@ -211,16 +219,16 @@ interface Candidate {
 }
 
 /** Each piece still ashore of a serviceable item, with what it counts for. */
-function copiesOf(item: Item, group: readonly JudgedNeed[], j: Judging): Candidate[] {
-  const aboard = j.looked.aboard.find((one) => one.item.id === item.id)?.entry.quantity ?? 0;
+function copiesOf(item: Item, group: readonly JudgedNeed[], context: Context): Candidate[] {
+  const aboard = context.aboard.find((one) => one.item.id === item.id)?.entry.quantity ?? 0;
   const one = byItself(item);
-  if (aboard >= item.quantity || outOfService(one, j.lastDay, j.taken) !== null) return [];
-  const c = { e: j.e, brief: j.outing.brief, looked: j.looked, firstPaddleId: null };
+  if (aboard >= item.quantity || outOfService(one, context.lastDay, context.taken) !== null) return [];
+  const asSpare = { ...context, firstPaddleId: null };
   const amounts = new Map<NeedId, number>();
   for (const { id } of group) {
-    if (!kinds[item.kind].means.includes(id) || (catalogue[id].lacks?.(one, c) ?? null) !== null) continue;
+    if (!kinds[item.kind].means.includes(id) || (catalogue[id].disqualify?.(one, asSpare) ?? null) !== null) continue;
     const { distinctKinds } = catalogue[id];
-    if (distinctKinds && j.looked.aboard.some((other) => other.item.kind === item.kind)) continue;
+    if (distinctKinds && context.aboard.some((other) => other.item.kind === item.kind)) continue;
     const worth = worthOf(catalogue[id], item);
     if (worth > 0) amounts.set(id, worth);
   }
@@ -231,13 +239,11 @@ function copiesOf(item: Item, group: readonly JudgedNeed[], j: Judging): Candida
   return Array.from({ length: Math.min(item.quantity - aboard, most) }, () => ({ item, amounts }));
 }
 
-function problemOf(group: readonly JudgedNeed[], candidates: readonly Candidate[], j: Judging) {
-  const aboardIds = new Set(j.looked.aboard.map(({ item }) => item.id));
-  const boxOf = (item: Item) =>
-    item.containerId !== null && aboardIds.has(item.containerId) ? item.containerId : null;
+function problemOf(group: readonly JudgedNeed[], candidates: readonly Candidate[], context: Context) {
+  const aboardIds = new Set(context.aboard.map(({ item }) => item.id));
   return {
     options: candidates.map(({ item, amounts }): Choosable => ({
-      cost: (item.massKg + CLUTTER_KG) * (favours(j.looked.angler, item) ? FAVOURED : 1),
+      cost: (item.massKg + CLUTTER_KG) * (favours(context.angler, item) ? FAVOURED : 1),
       covers: group.flatMap(({ id }, demand) => {
         const amount = amounts.get(id);
         return amount === undefined ? [] : [{ demand, amount }];
@@ -248,12 +254,10 @@ function problemOf(group: readonly JudgedNeed[], candidates: readonly Candidate[
       const [one, other] = [candidates[a]?.item, candidates[b]?.item];
       const need = group[demand];
       if (!one || !other || !need || catalogue[need.id].amount) return false;
-      if (catalogue[need.id].distinctKinds && one.kind === other.kind) return true;
-      if (need.want <= 1) return false;
-      return (
-        (boxOf(one) !== null && boxOf(one) === boxOf(other)) ||
-        (one.poweredById !== null && one.poweredById === other.poweredById)
-      );
+      const { distinctKinds = false } = catalogue[need.id];
+      const clash = clashOf(byItself(one), byItself(other), { distinctKinds, aboardIds });
+      // Where one means is enough, only what asks for different kinds sets two against each other.
+      return clash !== null && (need.want > 1 || clash.code === 'same-kind');
     },
     mostNodes: MOST_NODES,
   };

@@ -45,10 +45,10 @@ export function bettered(item: Item, lack: Shortfall): Item | null {
 }
 
 /** Everything to ask for so that one of a kind counts; empty: the usual one does; null: none ever will here. */
-function asksFor(id: NeedId, usual: Item, c: NeedContext): Shortfall[] | null {
+function asksFor(id: NeedId, usual: Item, context: NeedContext): Shortfall[] | null {
   const asked: Shortfall[] = [];
   let item = usual;
-  for (let lack = disqualifiedHere(id, item, c); lack !== null; lack = disqualifiedHere(id, item, c)) {
+  for (let lack = disqualifiedHere(id, item, context); lack !== null; lack = disqualifiedHere(id, item, context)) {
     const next = bettered(item, lack);
     if (next === null || asked.length >= 6) return null;
     asked.push(lack);
@@ -58,20 +58,25 @@ function asksFor(id: NeedId, usual: Item, c: NeedContext): Shortfall[] | null {
 }
 
 /** Why a thing by itself would not count for a need here, its condition left out; null: it would. */
-export function disqualifiedHere(id: NeedId, item: Item, c: NeedContext): Shortfall | null {
-  return catalogue[id].lacks?.(byItself(item), c) ?? null;
+export function disqualifiedHere(id: NeedId, item: Item, context: NeedContext): Shortfall | null {
+  return catalogue[id].disqualify?.(byItself(item), context) ?? null;
 }
 
 /**
  * The kinds that would meet what a need still misses on this outing: a wetsuit where a wetsuit is enough, no gaff for a fish that goes back.
  * @param missing means or amount still to come @param taken kinds that count already, where others are wanted
  */
-export function purchaseOptions(id: NeedId, c: NeedContext, missing: number, taken: ReadonlySet<KindId>): PurchaseOption[] {
+export function purchaseOptions(
+  id: NeedId,
+  context: NeedContext,
+  missing: number,
+  taken: ReadonlySet<KindId>,
+): PurchaseOption[] {
   const need = catalogue[id];
   return kindsFor(id).flatMap((kind): PurchaseOption[] => {
     if (taken.has(kind)) return [];
     const item = newItem('usual', kind);
-    const asked = asksFor(id, item, c);
+    const asked = asksFor(id, item, context);
     if (asked === null) return [];
     const worth = worthOf(need, item);
     return [{ kind, asked, pieces: need.distinctKinds || worth <= 0 ? 1 : Math.ceil(missing / worth - 1e-9) }];

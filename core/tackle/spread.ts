@@ -1,5 +1,8 @@
 const radians = (deg: number) => (deg * Math.PI) / 180;
 
+/** Wider than this in a crowd is told, m. */
+export const CROWD_M = 3;
+
 /**
  * How far apart two rods held out to the sides put their tips, m: twice the half span of the holders and the rod's reach outward.
  * @param holderHalfSpanM from the middle to a holder @param outAngleDeg from straight ahead @param elevationDeg above the level

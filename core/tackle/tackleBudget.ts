@@ -1,6 +1,7 @@
 import type { Exposures } from '../exposures/exposures';
 import { kinds } from '../catalog/gear/kinds';
 import { tackleKinds } from '../catalog/gear/tackleKinds';
+import type { Item } from '../documents/item';
 import type { Looked } from '../documents/references';
 
 /** Rods, boxes and all tackle by mass. */
@@ -31,8 +32,19 @@ export const tackleKindIds: ReadonlySet<string> = new Set(
   }),
 );
 
+/** Whether a thing has a part in the sums of rods and tackle. */
+export function isTackle({ kind, attributes: { lureG, drogueM } }: Item): boolean {
+  return (
+    tackleKindIds.has(kind) ||
+    lureG !== undefined ||
+    drogueM !== undefined ||
+    worked.some((need) => kinds[kind].means.includes(need))
+  );
+}
+const worked = ['rods', 'lures', 'terminal'] as const;
+
 /** What the angler's school allows itself on this outing; null without a profile. */
-export function tackleBudget({ angler }: Looked, e: Exposures): TackleCount | null {
+export function tackleBudget({ angler }: Pick<Looked, 'angler'>, e: Exposures): TackleCount | null {
   if (!angler) return null;
   const lowered = (e.breakerM ?? 0) > SURF_M || (e.maxDistanceM ?? 0) > FAR_M;
   return (lowered ? LOWERED : BUDGETS)[angler.schools.tackle];

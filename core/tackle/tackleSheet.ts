@@ -52,8 +52,6 @@ export interface JigHour {
 }
 type JigWorkings = Pick<Workings, 'jigAngleDeg' | 'drogueCd' | 'jigCd' | 'lineCd'>;
 
-const known = new WeakMap<Exposures, Map<string, JigHour[]>>();
-
 /** The main line of the rod that is rigged to jig; null: none is, and a usual line is reckoned with. */
 export function jigLine(rigs: readonly Rig[], { items }: Looked): Item | null {
   const mainId = rigs.find((one) => one.purpose === 'jig')?.mainId ?? null;
@@ -68,23 +66,7 @@ export function jigHours(
   drogueM: number | null,
   lineMm: number | null,
 ): JigHour[] {
-  // The same day, boat and burden are the same record of exposures: a judgement asks for its jigs again and again.
-  const byInput = known.get(e) ?? new Map<string, JigHour[]>();
-  known.set(e, byInput);
   const { jigAngleDeg, drogueCd, jigCd, lineCd } = workings;
-  const key = `${jigAngleDeg} ${drogueCd} ${jigCd} ${lineCd} ${drogueM} ${lineMm}`;
-  const hours = byInput.get(key) ?? workOutJigs(looked, e, workings, drogueM, lineMm);
-  byInput.set(key, hours);
-  return hours;
-}
-
-function workOutJigs(
-  looked: Looked,
-  e: Exposures,
-  { jigAngleDeg, drogueCd, jigCd, lineCd }: JigWorkings,
-  drogueM: number | null,
-  lineMm: number | null,
-): JigHour[] {
   const { craft, water } = looked;
   if (!craft || !water) return [];
   const waterDensity = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;

@@ -1,4 +1,5 @@
 import { DateTime, Info, type Zone } from 'luxon';
+import { rememberLast } from './remember';
 
 /** Milliseconds since the epoch. Always passed in; core never asks for the time itself. */
 export type Instant = number;
@@ -13,31 +14,21 @@ export function isTimeZone(zone: string): boolean {
   return DateTime.fromObject({}, { zone }).isValid;
 }
 
+const MOST_INSTANTS = 2000;
 /**
- * The instant of a wall-clock time at a place.
+ * The instant of a wall-clock time at a place. One judgement asks for the same few moments hundreds of times.
  * @param date yyyy-mm-dd @param time hh:mm @param zone IANA or fixed offset
  * @returns null when the date, time or zone is not one
  */
-export function instantOf(date: string, time: string, zone: string): Instant | null {
-  const key = `${date} ${time} ${zone}`;
-  const known = instants.get(key);
-  if (known !== undefined) return known;
+export const instantOf = rememberLast(MOST_INSTANTS, (date: string, time: string, zone: string): Instant | null => {
   const parsed = DateTime.fromISO(`${date}T${time}`, { zone });
-  const at = parsed.isValid ? parsed.toMillis() : null;
-  if (instants.size >= MOST_INSTANTS) instants.clear();
-  instants.set(key, at);
-  return at;
-}
-// One judgement asks for the same few moments hundreds of times, and reading them out of text is slow.
-const instants = new Map<string, Instant | null>();
-const MOST_INSTANTS = 2000;
+  return parsed.isValid ? parsed.toMillis() : null;
+});
 
-const zones = new Map<string, Zone>();
+const zoneNamed = rememberLast(100, (name: string): Zone => Info.normalizeZone(name));
 /** The wall clock at a place as ISO text without an offset: yyyy-mm-ddThh:mm:ss.sss. */
 function wall(at: Instant, zone: string): { text: string; offsetMin: number } {
-  const known = zones.get(zone) ?? Info.normalizeZone(zone);
-  zones.set(zone, known);
-  const offsetMin = known.offset(at);
+  const offsetMin = zoneNamed(zone).offset(at);
   return { text: new Date(at + offsetMin * MINUTE_MS).toISOString(), offsetMin };
 }
 

@@ -7,6 +7,7 @@ import { copyOuting } from '#core/editing/newOuting';
 import { documentRoutes, found, idParams, settled, versionedSchema } from '../documents/routes';
 import type { Library } from '../documents/library';
 import type { Stores } from '../documents/stores';
+import { type Station, stationIds } from '#core/vocabulary/stations';
 import { problemSchema } from '../http/problem';
 import type { Summaries } from './summaries';
 
@@ -24,7 +25,7 @@ const summarySchema = z.object({
   timeZone: z.string().nullable(),
   craft: z.string().nullable(),
   counts: z.object({ stop: z.int(), mind: z.int(), note: z.int() }),
-  tallies: z.object({ brief: tally, kit: tally, workings: tally, walkRound: tally, ashore: tally }),
+  tallies: z.record(z.enum(stationIds as [Station, ...Station[]]), tally),
   gateOpen: z.boolean(),
   signed: z.object({ at: z.string(), stale: z.boolean() }).nullable(),
   logged: z.object({ fish: z.int(), lostOrBroken: z.int() }).nullable(),

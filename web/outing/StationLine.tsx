@@ -2,20 +2,14 @@ import Box from '@mui/material/Box';
 import { memo } from 'react';
 import { NavLink } from 'react-router';
 import { TallyStrokes } from '../ui/TallyStrokes';
+import { stationIds, stations } from '#core/vocabulary/stations';
 import { useDesk } from './desk';
 import { screenOnly } from '../ui/screenOnly';
 
 /** The stations in the order people work, each with its strokes. Any can be opened at any time. */
 export const StationLine = memo(function StationLine() {
   const { doc, assessment } = useDesk();
-  const { brief, kit, workings, walkRound, ashore } = assessment.tallies;
-  const stations = [
-    { to: 'brief', name: 'Brief', tally: brief },
-    { to: 'kit', name: 'Kit', tally: kit },
-    { to: 'workings', name: 'Workings', tally: workings },
-    { to: 'walk-round', name: 'Walk-round', tally: walkRound },
-    { to: 'ashore', name: 'Ashore', tally: ashore },
-  ];
+  const list = stationIds.map((id) => ({ to: id, name: stations[id].name, tally: assessment.tallies[id] }));
   return (
     <Box
       component="nav"
@@ -28,7 +22,7 @@ export const StationLine = memo(function StationLine() {
         mt: 0.5,
       }}
     >
-      {stations.map(({ to, name, tally }) => (
+      {list.map(({ to, name, tally }) => (
         <Box
           key={to}
           component={NavLink}

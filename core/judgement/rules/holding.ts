@@ -1,111 +1,186 @@
-import { type Found, found } from '../finding';
-import type { Judging } from '../context';
-import { LEAST_MARGIN, LEAST_SCOPE, anchorGear, anchorHours, anchorOf, leaveSpans } from '../../holding/anchorSheet';
+import { LEAST_MARGIN, LEAST_SCOPE, anchorGear, anchorOf, leaveSpans, shutWhy } from '../../holding/anchorSheet';
 import { pole } from '../../holding/pole';
+import type { Repair } from '../../editing/repair';
+import type { KindId } from '../../catalog/gear/kinds';
+import { figure, listed } from '../../units/words';
+import { clockAt } from '../../units/time';
+import type { Context } from '../context';
+import { isAboard, otherHours, owned, swap } from '../candidates';
+import { rule } from '../rule';
 
-/** What lying to an anchor or a pole asks of gear and hour; silent where nobody means to. */
-export const holdingJudgements: readonly ((j: Judging) => Found[])[] = [anchors, poles];
+const withoutAnchor: Repair = { do: 'without-technique', technique: 'anchored bait' };
+/** What shuts an anchorage, the worst first. A rode that does not reach is told by its scope. */
+const shutKinds = ['stream', 'beam', 'school', 'gear'] as const;
 
-function anchoring({ outing }: Judging): boolean {
-  return outing.brief.techniques.includes('anchored bait');
+/** Trolley, release and float, as far as they are owned and not aboard, together. */
+function missingGear(context: Context): Repair[] {
+  const anchor = context.aboard.find(({ item }) => anchorOf(item) !== null)?.item;
+  if (!anchor) return [];
+  const gear = anchorGear(anchor, context);
+  const wanted: KindId[] = [];
+  if (!gear.released || !gear.buoyed) wanted.push('release-float');
+  if (!gear.trolley) wanted.push('anchor-trolley');
+  const items = wanted.map((kind) => owned(context, (item) => item.kind === kind && !isAboard(context, item))[0]);
+  const found = items.flatMap((item) =>
+    item ? [{ itemId: item.id, quantity: 1, name: item.name, massKg: item.massKg }] : [],
+  );
+  return found.length > 0 && found.length === items.length ? [{ do: 'add-items', items: found }] : [];
+}
+function otherAnchors(context: Context): Repair[] {
+  const off = context.aboard.find(({ item }) => anchorOf(item) !== null)?.item;
+  if (!off) return [];
+  return owned(context, (item) => anchorOf(item) !== null && !isAboard(context, item)).map((on) => swap(off, on));
 }
 
-function anchors(j: Judging): Found[] {
-  const { looked, e, outing } = j;
-  const { craft } = looked;
-  if (!anchoring(j) || !craft) return [];
-  const carried = looked.aboard.filter(({ item }) => anchorOf(item) !== null);
-  // Of several anchors the one that holds best counts: one is told of, not each.
-  const judged = carried
-    .map(({ item }) => ({ item, hours: anchorHours(item, e.spot, craft, looked, outing.workings) }))
-    .toSorted((a, b) => worst(b.hours) - worst(a.hours))[0];
-  if (!judged || judged.hours.length === 0) return [];
-  const { item, hours } = judged;
-  const list: Found[] = [];
-  const name = item.name;
-  const shut = hours.filter(({ leave }) => leave.may === 'no');
-  const [first] = shut;
-  if (first?.leave.may === 'no' && first.leave.why !== 'reach') {
-    const peak = shut.reduce((a, b) => (b.hour.streamMps > a.hour.streamMps ? b : a));
-    const open = hours.find(({ hour, leave }) => leave.may !== 'no' && hour.at > peak.hour.at);
-    list.push(
-      found(
-        'stop',
-        peak.leave.may === 'no' && peak.leave.why === 'school' ? 'school' : 'physics',
-        'workings',
-        peak.hour.streamMps,
-        {
-          code: 'anchor-shut',
-          anchor: name,
-          why: peak.leave.may === 'no' ? peak.leave.why : 'stream',
-          spans: leaveSpans(hours)
-            .filter(({ may }) => may === 'no')
-            .map(({ from, to }) => ({ from, to })),
-          streamMps: peak.hour.streamMps,
-          openAt: open?.hour.clock ?? null,
-        },
-      ),
-    );
-  }
-  const lying = hours.filter(({ leave }) => leave.may !== 'no');
-  const short = hours.filter(({ sum }) => sum.scope < Math.min(LEAST_SCOPE, sum.scopeTarget) - 1e-9);
-  const shortest = short.toSorted((a, b) => a.sum.scope - b.sum.scope)[0];
-  if (shortest)
-    list.push(
-      found('mind', 'physics', 'workings', LEAST_SCOPE - shortest.sum.scope, {
-        code: 'anchor-scope',
-        anchor: name,
-        scope: shortest.sum.scope,
-        depthM: shortest.hour.depthM,
-        neededM: LEAST_SCOPE * (shortest.hour.depthM + outing.workings.attachHeightM),
-        rodeM: anchorOf(item)?.rodeM ?? 0,
-      }),
-    );
-  const weak = lying
-    .filter(({ sum }) => sum.margin !== null && sum.scope >= 1 && sum.margin < LEAST_MARGIN)
-    .toSorted((a, b) => (a.sum.margin ?? 0) - (b.sum.margin ?? 0))[0];
-  if (weak)
-    list.push(
-      found('mind', 'judgement', 'workings', LEAST_MARGIN - (weak.sum.margin ?? 0), {
-        code: 'anchor-drags',
-        anchor: name,
-        margin: weak.sum.margin ?? 0,
-        at: weak.hour.clock,
-        loadN: weak.sum.loadN,
-        holdingN: weak.sum.holdingN,
-        bottom: looked.area?.bottom ?? '',
-      }),
-    );
-  const told = j.needs.some((need) => need.id === 'anchor-release' && !need.met);
-  if (!told && !anchorGear(item, looked).released)
-    list.push(found('mind', 'judgement', 'workings', 1, { code: 'anchor-no-release', anchor: name }));
-  return list;
-}
+/** Each kind of what forbids it is told by its own worst half hour: a mild one early does not hide a worse one later. */
+const anchorShut = rule({
+  code: 'anchor-shut',
+  reads: ['anchorage', 'places'],
+  station: 'workings',
+  sheet: 'anchor',
+  measure: 'm/s',
+  find: ({ anchorage, places }) => {
+    if (!anchorage) return [];
+    const { item, hours } = anchorage;
+    return shutKinds.flatMap((why) => {
+      const shut = hours.filter(({ leave }) => leave.may === 'no' && leave.why === why);
+      const [first] = shut;
+      if (!first) return [];
+      const peak = shut.reduce((a, b) => (b.hour.streamMps > a.hour.streamMps ? b : a)).hour;
+      const open = hours.find(({ hour, leave }) => leave.may !== 'no' && hour.at > peak.at);
+      const facts = {
+        anchor: item.name,
+        why,
+        spans: leaveSpans(hours, why),
+        streamMps: peak.streamMps,
+        openAt: open ? clockAt(open.hour.at, places.water?.timeZone ?? 'utc') : null,
+      };
+      const basis = why === 'school' ? ('school' as const) : ('physics' as const);
+      return [{ level: 'stop' as const, basis, extent: peak.streamMps, subject: why as string, facts }];
+    });
+  },
+  say: ({ anchor, why, spans, streamMps, openAt }) => ({
+    title: `No anchor ${listed(spans.map(({ from, to }) => (from === to ? `at ${from}` : `from ${from} to ${to}`)))}`,
+    text: `${anchor}: the stream there runs to ${figure(streamMps, 2)} m/s. ${shutWhy[why]}${openAt === null ? '' : ` It may be set from ${openAt}.`}`,
+  }),
+  repairs: ({ why }, context) => [
+    ...(why === 'beam' ? [{ do: 'set-alignment', alignment: 'bow' } as const] : []),
+    ...(why === 'gear' ? missingGear(context) : []),
+    withoutAnchor,
+    ...otherHours(context),
+  ],
+});
 
-function worst(hours: ReturnType<typeof anchorHours>): number {
-  return Math.min(...hours.map(({ sum }) => sum.margin ?? Infinity));
-}
+const anchorScope = rule({
+  code: 'anchor-scope',
+  reads: ['anchorage', 'workings'],
+  station: 'workings',
+  sheet: 'anchor',
+  measure: 'times the depth',
+  find: ({ anchorage, workings }) => {
+    if (!anchorage) return [];
+    const short = anchorage.hours.filter(({ sum }) => sum.scope < Math.min(LEAST_SCOPE, sum.scopeTarget) - 1e-9);
+    const shortest = short.toSorted((a, b) => a.sum.scope - b.sum.scope)[0];
+    if (!shortest) return [];
+    const { hour, sum } = shortest;
+    const facts = {
+      anchor: anchorage.item.name,
+      scope: sum.scope,
+      depthM: hour.depthM,
+      neededM: LEAST_SCOPE * (hour.depthM + workings.attachHeightM),
+      rodeM: anchorOf(anchorage.item)?.rodeM ?? 0,
+    };
+    return [{ level: 'mind', basis: 'physics', extent: LEAST_SCOPE - sum.scope, facts }];
+  },
+  say: ({ anchor, scope, depthM, neededM, rodeM }) => ({
+    title: `${anchor}: the rode is short`,
+    text: `${figure(rodeM)} m of rode in ${figure(depthM)} m of water is a scope of ${figure(scope)}; ${LEAST_SCOPE} to 1 takes ${figure(neededM)} m.`,
+  }),
+  repairs: (_, context) => [...otherAnchors(context), withoutAnchor, ...otherHours(context)],
+});
 
-function poles(j: Judging): Found[] {
-  const { looked, e } = j;
-  if (!anchoring(j) || looked.aboard.some(({ item }) => anchorOf(item) !== null) || !looked.area) return [];
-  const [carried] = looked.aboard.filter(({ item }) => item.kind === 'stake-pole' || item.kind === 'short-pole');
-  const deepest = e.spot.toSorted((a, b) => b.depthM - a.depthM)[0];
-  if (!carried || !deepest) return [];
-  const streamMps = Math.max(...e.spot.map((hour) => hour.streamMps));
-  const poleM = carried.item.attributes.lengthM ?? 0;
-  const sum = pole({ poleM, depthM: deepest.depthM, tideRiseM: 0, bottom: looked.area.bottom, streamMps });
-  if (sum.allowed) return [];
-  const why = !sum.reaches ? 'short' : !sum.bottomHolds ? 'bottom' : 'stream';
-  return [
-    found('mind', 'judgement', 'workings', 1, {
-      code: 'pole-no-hold',
-      pole: carried.item.name,
-      why,
-      poleM,
-      neededM: sum.neededM,
-      bottom: looked.area.bottom,
-      streamMps,
-    }),
-  ];
-}
+const anchorDrags = rule({
+  code: 'anchor-drags',
+  reads: ['anchorage', 'places'],
+  station: 'workings',
+  sheet: 'anchor',
+  measure: 'times the load',
+  find: ({ anchorage, places }) => {
+    if (!anchorage) return [];
+    const weak = anchorage.hours
+      .filter(({ leave }) => leave.may !== 'no')
+      .flatMap(({ hour, sum }) =>
+        sum.margin !== null && sum.scope >= 1 && sum.margin < LEAST_MARGIN ? [{ hour, sum, margin: sum.margin }] : [],
+      )
+      .toSorted((a, b) => a.margin - b.margin)[0];
+    if (!weak) return [];
+    const { hour, sum, margin } = weak;
+    const facts = {
+      anchor: anchorage.item.name,
+      margin,
+      at: hour.clock,
+      loadN: sum.loadN,
+      holdingN: sum.holdingN,
+      bottom: places.area?.bottom ?? '',
+    };
+    return [{ level: 'mind', basis: 'judgement', extent: LEAST_MARGIN - margin, facts }];
+  },
+  say: ({ anchor, margin, at, loadN, holdingN, bottom }) => ({
+    title: `${anchor} may drag at ${at}`,
+    text: `It holds about ${figure(holdingN, 0)} N on ${bottom} against ${figure(loadN, 0)} N: ${figure(margin)} times, and ${LEAST_MARGIN} times are wanted. A rule of thumb.`,
+  }),
+  repairs: (_, context) => [...otherAnchors(context), withoutAnchor, ...otherHours(context)],
+});
+
+const anchorNoRelease = rule({
+  code: 'anchor-no-release',
+  reads: ['anchorage', 'ground', 'needs'],
+  station: 'workings',
+  sheet: 'anchor',
+  measure: 'whether',
+  find: ({ anchorage, ground, needs }) => {
+    const told = needs.some((need) => need.id === 'anchor-release' && !need.met);
+    if (!anchorage || told || anchorGear(anchorage.item, ground).released) return [];
+    return [{ level: 'mind', basis: 'judgement', extent: 1, facts: { anchor: anchorage.item.name } }];
+  },
+  say: ({ anchor }) => ({
+    title: `${anchor} has no release to hand`,
+    text: 'Fouled, or in a wash, it has to be left behind at once.',
+  }),
+  repairs: (_, context) => [...missingGear(context), ...otherAnchors(context)],
+});
+
+const poleNoHold = rule({
+  code: 'pole-no-hold',
+  reads: ['ground', 'exposures', 'brief'],
+  station: 'workings',
+  sheet: 'anchor',
+  measure: 'whether',
+  find: ({ ground, exposures: { spot }, brief }) => {
+    const { aboard, area } = ground;
+    if (!brief.techniques.includes('anchored bait') || !area) return [];
+    if (aboard.some(({ item }) => anchorOf(item) !== null)) return [];
+    const carried = aboard.find(({ item }) => item.kind === 'stake-pole' || item.kind === 'short-pole')?.item;
+    const deepest = spot.toSorted((a, b) => b.depthM - a.depthM)[0];
+    if (!carried || !deepest) return [];
+    const streamMps = Math.max(...spot.map((hour) => hour.streamMps));
+    const poleM = carried.attributes.lengthM ?? 0;
+    const sum = pole({ poleM, depthM: deepest.depthM, tideRiseM: 0, bottom: area.bottom, streamMps });
+    if (sum.allowed) return [];
+    const why = !sum.reaches ? ('short' as const) : !sum.bottomHolds ? ('bottom' as const) : ('stream' as const);
+    const facts = { pole: carried.name, why, poleM, neededM: sum.neededM, bottom: area.bottom, streamMps };
+    return [{ level: 'mind', basis: 'judgement', extent: 1, facts }];
+  },
+  say: ({ pole: name, why, poleM, neededM, bottom, streamMps }) => ({
+    title: `${name} does not hold there`,
+    text:
+      why === 'short'
+        ? `It is ${figure(poleM)} m; ${figure(neededM)} m reach the bottom, half a metre of it, and a hand above.`
+        : why === 'bottom'
+          ? `A pole holds in mud or sand; there it is ${bottom}.`
+          : `The stream runs to ${figure(streamMps, 2)} m/s; a pole is for less than half a metre a second.`,
+  }),
+  repairs: (_, context) => [withoutAnchor, ...otherHours(context)],
+});
+
+export const holdingRules = [anchorShut, anchorScope, anchorDrags, anchorNoRelease, poleNoHold] as const;

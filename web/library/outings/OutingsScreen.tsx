@@ -152,7 +152,7 @@ function Rows({ name, list, onCopy, onRemove }: RowsProps) {
 function Row({ one, onCopy, onRemove }: { one: Summary } & Omit<RowsProps, 'name' | 'list'>) {
   const { id, title, logged } = one;
   const [weekday = '', day = '', month = ''] = dayInWords(one.date).split(' ');
-  const { kit, walkRound, ashore } = one.tallies;
+  const { kit, 'walk-round': walkRound, ashore } = one.tallies;
   return (
     <Box
       component="li"

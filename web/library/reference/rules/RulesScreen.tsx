@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { PACK_STALE_DAYS } from '#core/judgement/judgeRules';
+import { PACK_STALE_DAYS } from '#core/judgement/rules/law';
 import { type RulePack, rulePackSchema } from '#core/documents/rulePack';
 import { baselinePack } from '#core/documents/baselinePack';
 import { sayRule } from '#core/needs/sayRules';

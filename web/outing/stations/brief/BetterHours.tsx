@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useState } from 'react';
 import type { LaunchChoice } from '#core/judgement/betterHours';
-import { sayFinding } from '#core/judgement/phrase';
+import { sayFinding } from '#core/judgement/allRules';
 import { movedTo } from '#core/editing/hours';
 import { dayInWords } from '#core/units/time';
 import { plural } from '#core/units/words';

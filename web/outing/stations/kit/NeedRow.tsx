@@ -139,9 +139,15 @@ const MOST_CHOICES = 12;
 function Opened({ need }: { need: JudgedNeed }) {
   const { doc, edit, references, looked, assessment, answers } = useDesk();
   const lastDay = homeDate(doc.brief);
-  const c = { e: assessment.exposures, brief: doc.brief, looked, firstPaddleId: null };
-  const choices = choicesFor(need.id, references.items, c, lastDay, takenByAnswers(answers));
-  const would = purchaseOptions(need.id, c, Math.max(1, need.want - need.counted), new Set());
+  const context = {
+    exposures: assessment.exposures,
+    brief: doc.brief,
+    places: looked,
+    aboard: looked.aboard,
+    firstPaddleId: null,
+  };
+  const choices = choicesFor(need.id, references.items, context, lastDay, takenByAnswers(answers));
+  const would = purchaseOptions(need.id, context, Math.max(1, need.want - need.counted), new Set());
   const wouldDo = would.map(({ kind }) => kinds[kind].name.toLowerCase());
   const lacking = !need.met && choices.every(({ shortfall }) => shortfall !== null);
   const ownMeans = catalogue[need.id].others !== undefined;

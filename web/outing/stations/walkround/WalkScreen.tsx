@@ -68,7 +68,7 @@ export function WalkScreen() {
       }}
     >
       <TopLine />
-      <TallyStrokes counted={assessment.tallies.walkRound.counted} of={steps.length} size={17} bare />
+      <TallyStrokes counted={assessment.tallies['walk-round'].counted} of={steps.length} size={17} bare />
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', mt: 0.5 }}>
         <Typography color="textSecondary" role="status">
           {view.at === 'step' && step

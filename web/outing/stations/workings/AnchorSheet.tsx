@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useState } from 'react';
-import { shutWhy } from '#core/judgement/phraseWorkings';
+import { shutWhy } from '#core/holding/anchorSheet';
 import { HOLDING, scopeShare, surge } from '#core/holding/anchor';
 import {
   type AnchorHour,

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import { CROWD_M } from '#core/judgement/rules/tackle';
+import { CROWD_M } from '#core/tackle/spread';
 import { trollingSpread } from '#core/tackle/tackleSheet';
 import { count, figure } from '#core/units/words';
 import { Answer, InPlace, Nothing, Sheet, Sum } from './parts';

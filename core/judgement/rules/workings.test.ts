@@ -1,22 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import { demo } from '../demo/demo';
-import { anchorHours, leaveSpans } from '../holding/anchorSheet';
-import { newItem } from '../editing/newItem';
-import { applyRepair, withItem } from '../editing/edit';
-import { copiedRig, newRig, withRig, withoutRig } from '../editing/rigs';
-import type { Item } from '../documents/item';
-import type { Outing } from '../documents/outing';
-import { type References, lookUp } from '../documents/references';
-import type { Water } from '../documents/water';
-import { type Rig, rigSchema } from '../documents/workings';
-import { chargeLeft, powerSheet } from '../power/powerSheet';
-import { supplies } from '../provisions/supplies';
-import { lossRate } from '../tackle/losses';
-import { noAnswers } from '../walkround/answers';
-import { assess } from './assess';
-import type { FindingCode } from './finding';
-import { sayFinding } from './phrase';
-import { sheetIds } from './sheets';
+import { demo } from '../../demo/demo';
+import { anchorHours, leaveStretches } from '../../holding/anchorSheet';
+import { newItem } from '../../editing/newItem';
+import { withItem } from '../../editing/edit';
+import { applyRepair } from '../../editing/repair';
+import { copiedRig, newRig, withRig, withoutRig } from '../../editing/rigs';
+import type { Item } from '../../documents/item';
+import type { Outing } from '../../documents/outing';
+import { type References, lookUp } from '../../documents/references';
+import type { Water } from '../../documents/water';
+import { type Rig, rigSchema } from '../../documents/workings';
+import { chargeLeft, powerSheet } from '../../power/powerSheet';
+import { supplies } from '../../provisions/supplies';
+import { lossRate } from '../../tackle/losses';
+import { noAnswers } from '../../walkround/answers';
+import { assess } from '../assess';
+
+import { type FindingCode, sayFinding } from '../allRules';
+import { sheetIds } from '../../vocabulary/sheets';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
@@ -128,7 +129,7 @@ describe('an anchor by the hour', () => {
     const at = (clock: string) => hours.find(({ hour }) => hour.clock === clock)?.leave;
     expect(at('09:30')).toEqual({ may: 'no', why: 'stream' });
     expect(at('12:00')).toEqual({ may: 'yes' });
-    const spans = leaveSpans(hours);
+    const spans = leaveStretches(hours);
     expect(spans[0]?.may).toBe('no');
   });
 });
@@ -201,9 +202,7 @@ describe('rigs', () => {
     // Another reel is wound instead: what it holds counts, not what came with the rod.
     const wound = short?.repairs.find((repair) => repair.do === 'set-rig' && repair.change.reelId === 'spare-reel');
     expect(wound && find('rig-spool', applyRepair(ready, wound, now), spool(74.9))).toBeNull();
-    expect(judge(rig({ reelId: 'spare-reel' }, withItem(ready, 'spare-reel', 1))).unneeded).not.toContain(
-      'spare-reel',
-    );
+    expect(judge(rig({ reelId: 'spare-reel' }, withItem(ready, 'spare-reel', 1))).unneeded).not.toContain('spare-reel');
     expect(judge(withItem(ready, 'spare-reel', 1)).unneeded).toContain('spare-reel');
   });
   it('stand teeth where the fish has them', () => {

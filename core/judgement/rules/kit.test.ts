@@ -1,16 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { demo } from '../demo/demo';
-import { newItem } from '../editing/newItem';
-import { applyRepair, withItem } from '../editing/edit';
-import { withCompanion, withRide, withoutCompanion } from '../editing/company';
-import type { Item } from '../documents/item';
-import type { Outing } from '../documents/outing';
-import type { References } from '../documents/references';
-import type { Rule } from '../documents/rulePack';
-import { noAnswers } from '../walkround/answers';
-import { assess } from './assess';
-import type { FindingCode } from './finding';
-import { sayFinding } from './phrase';
+import { demo } from '../../demo/demo';
+import { newItem } from '../../editing/newItem';
+import { withItem } from '../../editing/edit';
+import { applyRepair } from '../../editing/repair';
+import { withCompanion, withRide, withoutCompanion } from '../../editing/company';
+import type { Item } from '../../documents/item';
+import type { Outing } from '../../documents/outing';
+import type { References } from '../../documents/references';
+import type { Rule } from '../../documents/rulePack';
+import { noAnswers } from '../../walkround/answers';
+import { assess } from '../assess';
+
+import { type FindingCode, sayFinding } from '../allRules';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);

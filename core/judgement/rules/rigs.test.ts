@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { demo } from '../demo/demo';
-import { applyRepair } from '../editing/edit';
-import { outingSchema } from '../documents/outing';
-import { noAnswers } from '../walkround/answers';
-import { assess } from './assess';
-import { sayRepair } from './phrase';
+import { demo } from '../../demo/demo';
+import { applyRepair } from '../../editing/repair';
+import { outingSchema } from '../../documents/outing';
+import { noAnswers } from '../../walkround/answers';
+import { assess } from '../assess';
+import { sayRepair } from '../../editing/repair';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);

@@ -1,0 +1,65 @@
+import type { Context } from './context';
+import { type FactsOf, type Rule, type Sentence, type Told, keptExtent } from './rule';
+import { boatRules } from './rules/boat';
+import { briefRules } from './rules/brief';
+import { holdingRules } from './rules/holding';
+import { kitRules } from './rules/kit';
+import { lawRules } from './rules/law';
+import { needRules } from './rules/needs';
+import { powerRules } from './rules/power';
+import { rigRules } from './rules/rigs';
+import { tackleRules } from './rules/tackle';
+import { wayRules } from './rules/way';
+import { exposureNotes, weatherRules } from './rules/weather';
+
+/** Every judgement, in the order of the chain. Each is silent where there is nothing to say. */
+const all = [
+  ...briefRules,
+  ...lawRules,
+  ...weatherRules,
+  ...wayRules,
+  ...boatRules,
+  ...needRules,
+  ...kitRules,
+  ...holdingRules,
+  ...rigRules,
+  ...tackleRules,
+  ...powerRules,
+  ...exposureNotes,
+] as const;
+
+/** What was found, as facts: a union by the code of each rule. */
+export type Facts = FactsOf<(typeof all)[number]>;
+export type FindingCode = Facts['code'];
+/** A rule with its own facts closed up: it is only ever given what it made itself. */
+export type AnyRule = Rule<FindingCode, Facts>;
+export const rules = all as unknown as readonly AnyRule[];
+
+const byCode = new Map<FindingCode, AnyRule>(rules.map((one) => [one.code, one]));
+export function ruleOf(code: FindingCode): AnyRule {
+  const found = byCode.get(code);
+  if (!found) throw new Error(`No rule is called ${code}.`);
+  return found;
+}
+
+/** A finding in words. */
+export function sayFinding(facts: Facts): Sentence {
+  return ruleOf(facts.code).say(facts);
+}
+
+/** A finding before acceptance and repairs are worked out. */
+export interface Found extends Omit<Told<Facts>, 'subject'> {
+  /** Identity across edits: code and subject. */
+  key: string;
+}
+
+/** What one rule finds in a context. */
+export function foundBy({ code, find }: AnyRule, context: Context): Found[] {
+  return find(context).map(({ level, basis, extent, facts, subject }) => ({
+    key: subject ? `${code}:${subject}` : code,
+    level,
+    basis,
+    extent: keptExtent(extent),
+    facts: { ...facts, code } as Facts,
+  }));
+}

@@ -1,0 +1,106 @@
+import { type KindId, kinds } from '../catalog/gear/kinds';
+import { minutesTo } from '../documents/hours';
+import type { Item } from '../documents/item';
+import type { Repair } from '../editing/repair';
+import { clockAt, minutesOf, shiftClock } from '../units/time';
+import type { Context } from './context';
+
+/** What might settle a finding, whatever the finding: each is judged before it is offered. The fitting order is said by the rule that asks. */
+
+const LEAST_AFLOAT_MIN = 120;
+const DAY_MIN = 24 * 60;
+const MOST_ROD_LINES = 3;
+
+/** The same hours moved, or the outing cut short, soonest in first; at least two hours afloat, and the launch on its day. */
+export function otherHours({ brief: { launchAt, homeAt } }: Pick<Context, 'brief'>): Repair[] {
+  const lasts = minutesTo(launchAt, homeAt);
+  const launch = minutesOf(launchAt);
+  const moved = [-30, -60, -90, -120, -150, -180, 60, 120, 180]
+    .filter((by) => launch + by >= 0 && launch + by < DAY_MIN && lasts >= LEAST_AFLOAT_MIN)
+    .map((by) => ({ launchAt: shiftClock(launchAt, by), homeAt: shiftClock(homeAt, by) }));
+  const shorter = [60, 120, 180, 240]
+    .filter((by) => lasts - by >= LEAST_AFLOAT_MIN)
+    .map((by) => ({ launchAt, homeAt: shiftClock(homeAt, -by) }));
+  return [...shorter, ...moved].map((hours) => ({ do: 'set-hours', ...hours }));
+}
+
+/** Launching after sunrise, or being in before sunset. */
+export function outOfTheDark({ brief: { launchAt, homeAt }, exposures: { darkSpans } }: Context): Repair[] {
+  const [first] = darkSpans;
+  const last = darkSpans[darkSpans.length - 1];
+  const list: { launchAt: string; homeAt: string }[] = [];
+  if (first?.from === launchAt) list.push({ launchAt: shiftClock(first.to, 1), homeAt });
+  if (last?.to === homeAt && last.from !== launchAt) list.push({ launchAt, homeAt: shiftClock(last.from, -1) });
+  return list
+    .filter((hours) => minutesTo(hours.launchAt, hours.homeAt) > 0)
+    .map((hours) => ({ do: 'set-hours', ...hours }));
+}
+
+export function earlierTurn({ exposures: { plan }, places: { water } }: Context): Repair[] {
+  if (plan?.latestTurn == null || !water) return [];
+  return [{ do: 'set-turn', turnAt: clockAt(plan.latestTurn, water.timeZone) }];
+}
+
+/** Another landing, a nearer place to fish, a straight way: whatever makes the way shorter. */
+export function otherPlaces({ places: { water, area, landing }, brief: { route } }: Context): Repair[] {
+  if (!water || !area || !landing) return [];
+  return [
+    ...(route.out.length + route.home.length > 0 ? [{ do: 'straight-route' as const }] : []),
+    ...water.launches
+      .filter((one) => one.id !== landing.id)
+      .map(({ id, name }) => ({ do: 'set-landing' as const, landingId: id, name })),
+    ...water.areas
+      .filter((one) => one.id !== area.id && one.distanceM < area.distanceM)
+      .map(({ id, name, distanceM }) => ({ do: 'set-area' as const, areaId: id, name, distanceM })),
+  ];
+}
+
+/** Taking off one item of a kind, the heaviest first. */
+export function removing(
+  { aboard }: Pick<Context, 'aboard'>,
+  which: (kind: KindId) => boolean,
+  heavy: (kg: number) => boolean = () => true,
+): Repair[] {
+  return aboard
+    .filter(({ item, entry }) => which(item.kind) && heavy(item.massKg * entry.quantity))
+    .sort((a, b) => b.item.massKg * b.entry.quantity - a.item.massKg * a.entry.quantity)
+    .map(({ item }) => ({ do: 'remove-item', itemId: item.id, name: item.name }));
+}
+
+export function fewerFish({ brief: { keep } }: Pick<Context, 'brief'>): Repair[] {
+  return keep > 0 ? [{ do: 'set-keep', keep: keep - 1 }] : [];
+}
+
+const isRod = (kind: KindId) => kinds[kind].means.includes('rods');
+/** So many rods fewer of one line that has more. */
+export function fewerRods({ aboard }: Pick<Context, 'aboard'>, many: number): Repair[] {
+  return aboard
+    .filter(({ item, entry }) => isRod(item.kind) && entry.quantity > many)
+    .map(({ item, entry }) => ({ do: 'fewer', itemId: item.id, quantity: entry.quantity - many, name: item.name }));
+}
+/** Leaving so many rods ashore, where one line of the loadout does it. */
+export function rodsAshore(context: Pick<Context, 'aboard'>, many: number): Repair[] {
+  const enough = new Set(context.aboard.filter(({ entry }) => entry.quantity >= many).map(({ item }) => item.id));
+  return removing(context, isRod)
+    .filter((repair) => repair.do === 'remove-item' && enough.has(repair.itemId))
+    .slice(0, MOST_ROD_LINES);
+}
+
+/** Sound things of the locker, the lightest first. */
+export function owned({ items, lastDay }: Pick<Context, 'items' | 'lastDay'>, fits: (item: Item) => boolean): Item[] {
+  return items
+    .filter((item) => item.condition === 'good' && (item.expiresOn === null || item.expiresOn >= lastDay) && fits(item))
+    .sort((a, b) => a.massKg - b.massKg || a.id.localeCompare(b.id));
+}
+export function isAboard({ aboard }: Pick<Context, 'aboard'>, { id }: Item): boolean {
+  return aboard.some((one) => one.item.id === id);
+}
+export function adding(context: Context, kinds_: readonly KindId[]): Repair[] {
+  return owned(context, (item) => kinds_.includes(item.kind) && !isAboard(context, item)).map((item) => ({
+    do: 'add-items',
+    items: [{ itemId: item.id, quantity: 1, name: item.name, massKg: item.massKg }],
+  }));
+}
+export function swap(off: Item, on: Item): Repair {
+  return { do: 'swap-item', offId: off.id, off: off.name, onId: on.id, on: on.name };
+}

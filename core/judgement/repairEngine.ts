@@ -1,0 +1,170 @@
+import { kinds } from '../catalog/gear/kinds';
+import type { Item } from '../documents/item';
+import type { Outing } from '../documents/outing';
+import { byItself } from '../documents/references';
+import { type Repair, applyRepair } from '../editing/repair';
+import { catalogue } from '../needs/catalogue';
+import { clashOf } from '../needs/clash';
+import { outOfService } from '../needs/match';
+import { worthOf } from '../needs/need';
+import { rememberFor } from '../units/remember';
+import type { NeedId } from '../vocabulary/needs';
+import { type Context, contextOf } from './context';
+import { type AnyRule, type Found, foundBy, ruleOf, rules } from './allRules';
+
+/** Repairs offered for one finding at the most, and candidates judged to find them. */
+const MOST_OFFERED = 3;
+const MOST_JUDGED = 12;
+const MOST_ADDED = 6;
+const MOST_TRIED = 3;
+/** A thing added may ask for another, and that for a third: a rod wants its leash. */
+const MOST_ROUNDS = 3;
+
+/** A judged outing: its context, and what each rule found in it. */
+export interface Judged {
+  context: Context;
+  found: ReadonlyMap<AnyRule, readonly Found[]>;
+  all: readonly Found[];
+}
+
+export function judge(context: Context): Judged {
+  const found = new Map(rules.map((one) => [one, foundBy(one, context)] as const));
+  return { context, found, all: [...found.values()].flat() };
+}
+
+/**
+ * Repairs that settle a finding, the fitting one first. Each is carried out on a copy and judged: offered only when the finding is gone
+ * and no other Stop or Mind has come or grown. Judged is only what reads something that the repair changed.
+ */
+export function repairsFor(one: Found, judged: Judged): Repair[] {
+  const rule = ruleOf(one.facts.code);
+  const offered: Repair[] = [];
+  const asked = rule.asks(one.facts);
+  if (asked) {
+    // Where the lightest opens another hole, the next lightest is tried.
+    for (let skip = 0; skip < MOST_TRIED && offered.length === 0; skip += 1) {
+      const added = addingItems(asked, one, judged, skip);
+      if (added === 'none') break;
+      if (added) offered.push(added);
+    }
+  }
+  let tried = 0;
+  for (const repair of rule.repairs(one.facts, judged.context)) {
+    if (offered.length >= MOST_OFFERED || tried >= MOST_JUDGED) break;
+    tried += 1;
+    if (settles(one, repaired(judged.context, repair), judged)) offered.push(repair);
+  }
+  return offered;
+}
+
+function repaired(context: Context, repair: Repair): Context {
+  const outing: Outing = applyRepair(context.outing, repair, context.now);
+  return contextOf(outing, context.references, context.answers, context.now, context);
+}
+
+/** Whether a finding is gone after a change, and nothing else has become worse. Its own rule is asked first: most that fail, fail there. */
+function settles(one: Found, next: Context, { context, found }: Judged): boolean {
+  const changed = (rule: AnyRule) => rule.reads.some((name) => next[name] !== context[name]);
+  const own = ruleOf(one.facts.code);
+  if (!changed(own)) return false;
+  const worse = (rule: AnyRule) => {
+    const before = found.get(rule) ?? [];
+    return foundBy(rule, next).some((now) => {
+      if (now.level === 'note') return false;
+      if (now.key === one.key) return true;
+      const was = before.find((earlier) => earlier.key === now.key);
+      if (!was || was.level === 'note' || (now.level === 'stop' && was.level !== 'stop')) return true;
+      return now.extent > was.extent + rule.slack;
+    });
+  };
+  return !worse(own) && !rules.some((rule) => rule !== own && changed(rule) && worse(rule));
+}
+
+interface Asked {
+  needId: NeedId;
+  missing: number;
+}
+type Added = Extract<Repair, { do: 'add-items' }>['items'][number];
+
+/**
+ * The lightest sound items of the locker that meet the need, added one to another until it is met; where they raise
+ * a need of their own, that is met too. null: this way leads nowhere; 'none': the locker cannot.
+ */
+function addingItems(asked: Asked, one: Found, judged: Judged, skip: number): Repair | 'none' | null {
+  const { context } = judged;
+  const known = new Set(judged.all.map((earlier) => earlier.key));
+  let chosen: readonly Added[] = [];
+  let open: readonly Asked[] = [asked];
+  for (let round = 0; round < MOST_ROUNDS && open.length > 0; round += 1) {
+    for (const need of open) {
+      const added = lightest(need, context, chosen, need === asked ? skip : 0);
+      if (!added) return need === asked ? 'none' : null;
+      chosen = [...chosen.filter((item) => !added.some((more) => more.itemId === item.itemId)), ...added];
+    }
+    if (chosen.length > MOST_ADDED) return null;
+    const repair: Repair = { do: 'add-items', items: chosen };
+    const next = repaired(context, repair);
+    if (settles(one, next, judged)) return repair;
+    open = rules.flatMap((rule) =>
+      foundBy(rule, next).flatMap((now) => {
+        const asks = now.level === 'note' || known.has(now.key) ? null : rule.asks(now.facts);
+        return asks ? [asks] : [];
+      }),
+    );
+  }
+  return null;
+}
+
+function lightest(
+  { needId, missing: wanted }: Asked,
+  context: Context,
+  already: readonly Added[],
+  skip: number,
+): Added[] | null {
+  const { distinctKinds = false, amount } = catalogue[needId];
+  const nothing: ReadonlySet<string> = new Set();
+  const chosen: { item: Item; added: Added }[] = [];
+  let missing = wanted;
+  for (const { item, carried } of serviceable(needId, context).slice(skip)) {
+    if (missing <= 1e-9) break;
+    const each = worthOf(catalogue[needId], item);
+    const before = already.find((one) => one.itemId === item.id)?.quantity ?? carried;
+    const free = item.quantity - before;
+    const clashes = chosen.some(
+      (other) =>
+        distinctKinds && clashOf(byItself(item), byItself(other.item), { distinctKinds, aboardIds: nothing }) !== null,
+    );
+    if (each <= 0 || free < 1 || clashes) continue;
+    const more = distinctKinds && !amount ? 1 : Math.min(free, Math.max(1, Math.ceil(missing / each - 1e-9)));
+    chosen.push({
+      item,
+      added: { itemId: item.id, quantity: before + more, name: item.name, massKg: item.massKg * more },
+    });
+    missing -= more * each;
+  }
+  return missing > 1e-9 ? null : chosen.map(({ added }) => added);
+}
+
+/** The locker's items by the needs that their kinds can meet. */
+const meansByNeed = rememberFor((items: readonly Item[]): ReadonlyMap<NeedId, readonly Item[]> => {
+  const byNeed = new Map<NeedId, Item[]>();
+  for (const item of items) for (const id of kinds[item.kind].means) byNeed.set(id, [...(byNeed.get(id) ?? []), item]);
+  return byNeed;
+});
+
+/** Owned items that would count, not yet all aboard, lightest first. */
+export function serviceable(needId: NeedId, context: Context): { item: Item; carried: number }[] {
+  const { aboard, items, lastDay, taken } = context;
+  const carriedOf = new Map(aboard.map(({ item, entry }) => [item.id, entry.quantity]));
+  const { disqualify, distinctKinds, amount } = catalogue[needId];
+  const asSpare = { ...context, firstPaddleId: null };
+  return (meansByNeed(items).get(needId) ?? [])
+    .map((item) => ({ item, carried: carriedOf.get(item.id) ?? 0 }))
+    .filter(({ item, carried }) => {
+      if (carried >= item.quantity) return false;
+      const alone = byItself(item);
+      if (outOfService(alone, lastDay, taken) !== null || (disqualify?.(alone, asSpare) ?? null) !== null) return false;
+      return !(distinctKinds && !amount && carried > 0);
+    })
+    .sort((a, b) => a.item.massKg - b.item.massKg || a.item.id.localeCompare(b.item.id));
+}

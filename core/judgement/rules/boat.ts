@@ -1,0 +1,109 @@
+import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, STERN_MIND, STERN_STOP, carriedKg, sternLoad } from '../../boat/load';
+import { kinds } from '../../catalog/gear/kinds';
+import { figure, mass } from '../../units/words';
+import { hullParts } from '../../walkround/hullParts';
+import { fewerFish, removing } from '../candidates';
+import { type FindingLevel, rule } from '../rule';
+
+/** So much more, kg, in a boat laden too much already does not keep a missing thing from being offered. */
+const SLACK_KG = 2;
+const MOST_NAMED = 3;
+
+const craftUnderRepair = rule({
+  code: 'craft-under-repair',
+  reads: ['places'],
+  station: 'brief',
+  measure: 'whether',
+  find: ({ places: { craft } }) =>
+    craft?.condition === 'under repair'
+      ? [{ level: 'stop', basis: 'physics', extent: 1, facts: { craft: craft.name } }]
+      : [],
+  say: ({ craft }) => ({
+    title: `${craft} is under repair`,
+    text: 'Its record says so. Choose another boat, or mark it good when it is.',
+  }),
+});
+
+const craftFault = rule({
+  code: 'craft-fault',
+  reads: ['places', 'craftFaults'],
+  station: 'walk-round',
+  measure: 'whether',
+  find: ({ places: { craft }, craftFaults }) =>
+    craft
+      ? craftFaults.map(({ part, missing }) => ({
+          level: hullParts[part].critical ? ('stop' as const) : ('mind' as const),
+          basis: hullParts[part].critical ? ('physics' as const) : ('judgement' as const),
+          extent: 1,
+          subject: part as string,
+          facts: { craft: craft.name, part, missing },
+        }))
+      : [],
+  say: ({ craft, part, missing }) => ({
+    title: `${hullParts[part].title}: ${missing ? 'not there' : 'a fault'}`,
+    text: `You found it on ${craft}'s walk-round. ${hullParts[part].bad} Mend it, look again, and answer again.`,
+  }),
+});
+
+const overload = rule({
+  code: 'overload',
+  reads: ['looked', 'exposures'],
+  station: 'kit',
+  measure: 'kg',
+  slack: SLACK_KG,
+  find: ({ looked, exposures }) => {
+    const massKg = carriedKg(looked, exposures);
+    if (massKg === null || !looked.craft) return [];
+    const { ratedLoadKg: ratedKg, name: craft } = looked.craft;
+    const share = massKg / ratedKg;
+    if (share <= LOAD_NOTE) return [];
+    const level: FindingLevel = share > LOAD_STOP ? 'stop' : share > LOAD_MIND ? 'mind' : 'note';
+    return [{ level, basis: 'physics', extent: massKg, facts: { massKg, ratedKg, craft } }];
+  },
+  say: ({ massKg, ratedKg, craft }) => ({
+    title: massKg > ratedKg ? `${craft} is overloaded` : `${craft} is heavily laden`,
+    text: `You, the gear and the catch come to ${figure(massKg, 0)} kg of the ${figure(ratedKg, 0)} kg it is rated for, ${figure((massKg / ratedKg) * 100, 0)} %. It sits lower and answers slower.`,
+  }),
+  repairs: ({ massKg, ratedKg }, context) => [
+    // Only what is heavy enough to settle it is tried.
+    ...removing(
+      context,
+      (kind) => kinds[kind].means.length === 0,
+      (kg) => massKg - kg <= ratedKg * LOAD_MIND,
+    ),
+    ...fewerFish(context),
+  ],
+});
+
+const sternOverload = rule({
+  code: 'stern-load',
+  reads: ['looked', 'exposures'],
+  station: 'kit',
+  measure: 'kg',
+  slack: SLACK_KG,
+  find: ({ looked, exposures }) => {
+    const ratedKg = looked.craft?.wellKg ?? null;
+    if (!looked.craft || ratedKg === null) return [];
+    const { massKg, items } = sternLoad(looked, exposures);
+    if (massKg <= ratedKg * STERN_MIND) return [];
+    const level: FindingLevel = massKg > ratedKg * STERN_STOP ? 'stop' : 'mind';
+    const heaviest = items
+      .map(({ item, entry }) => ({ id: item.id, name: item.name, massKg: item.massKg * entry.quantity }))
+      .toSorted((a, b) => b.massKg - a.massKg)
+      .slice(0, MOST_NAMED);
+    const facts = { massKg, ratedKg, craft: looked.craft.name, heaviest };
+    return [{ level, basis: 'physics', extent: massKg, facts }];
+  },
+  say: ({ massKg, ratedKg, craft, heaviest }) => ({
+    title: `The stern of ${craft} is overloaded`,
+    text: `By where each thing usually goes, ${figure(massKg)} kg ride behind the seat; the well is rated for ${figure(ratedKg)} kg. The stern sits deep, and a sea from behind climbs in. Heaviest: ${heaviest
+      .map((one) => `${one.name} (${mass(one.massKg)})`)
+      .join('; ')}. Where each really goes is yours to say.`,
+  }),
+  repairs: ({ heaviest }, context) => [
+    ...heaviest.map(({ id, name }) => ({ do: 'remove-item' as const, itemId: id, name })),
+    ...fewerFish(context),
+  ],
+});
+
+export const boatRules = [craftUnderRepair, craftFault, overload, sternOverload] as const;

@@ -1,0 +1,149 @@
+import { type Blank, openBlanks } from '../../documents/references';
+import { addDays, minutesBetween, shiftClock } from '../../units/time';
+import { capital, count, dayWords, duration, listed, plural } from '../../units/words';
+import { SHAKEDOWN_OUTINGS } from '../../vocabulary/trips';
+import { forecastSeenAt, FORECAST_HOURS } from '../../walkround/forecastSeen';
+import type { Exposures } from '../../exposures/exposures';
+import { HOUR_MS } from '../../units/time';
+import { type FindingLevel, rule } from '../rule';
+
+const blankWords: Record<Blank, string> = {
+  targets: 'the fish',
+  water: 'the water',
+  launch: 'the launch',
+  area: 'the place to fish',
+  craft: 'the boat',
+  angler: 'your own profile',
+};
+
+const briefIncomplete = rule({
+  code: 'brief-incomplete',
+  reads: ['brief', 'places'],
+  station: 'brief',
+  measure: 'blanks',
+  find: ({ brief, places }) => {
+    const blanks = openBlanks(brief, places);
+    return blanks.length > 0
+      ? [{ level: 'stop', basis: 'physics', extent: blanks.length, facts: { blanks: blanks as readonly Blank[] } }]
+      : [];
+  },
+  say: ({ blanks }) => ({
+    title: 'The sentence has open blanks',
+    text: `Still to say: ${listed(blanks.map((blank) => blankWords[blank]))}. Nothing can be signed before.`,
+  }),
+});
+
+const hoursReversed = rule({
+  code: 'hours-reversed',
+  reads: ['brief', 'places', 'exposures'],
+  station: 'brief',
+  measure: 'whether',
+  find: ({ brief: { launchAt, homeAt }, places, exposures }) =>
+    places.water && (exposures.launchAt === null || exposures.homeAt === null)
+      ? [{ level: 'stop', basis: 'physics', extent: 1, facts: { launchAt, homeAt } }]
+      : [],
+  say: ({ launchAt, homeAt }) => ({
+    title: 'Home is at the hour of the launch',
+    text: `Afloat ${launchAt} to ${homeAt} is no time at all. An hour before the launch means the next morning; for nights in camp, say how many.`,
+  }),
+  repairs: (_, { brief }) => [{ do: 'set-hours', launchAt: brief.launchAt, homeAt: shiftClock(brief.launchAt, 240) }],
+});
+
+const hoursGone = rule({
+  code: 'hours-gone',
+  reads: ['brief', 'exposures', 'now', 'log'],
+  station: 'brief',
+  measure: 'whether',
+  // Of an outing that is over and logged nothing is asked any more.
+  find: ({ brief: { launchAt, date }, exposures: { homeAt }, now, log }) =>
+    homeAt !== null && homeAt < now && log === null
+      ? [{ level: 'stop', basis: 'physics', extent: 1, facts: { launchAt, date } }]
+      : [],
+  say: ({ launchAt, date }) => ({
+    title: 'These hours have gone by',
+    text: `The launch was ${dayWords(date)} at ${launchAt}. An outing is signed before it, not after.`,
+  }),
+  repairs: (_, { today, brief }) =>
+    [today, addDays(today, 1)].filter((date) => date > brief.date).map((date) => ({ do: 'set-date', date })),
+});
+
+function missingFigures(e: Exposures, surf: boolean): string[] {
+  const known: [string, boolean][] = [
+    ['wind', e.wind !== null],
+    ['gusts', e.gust !== null],
+    ['air', e.airMinC !== null],
+    ['water temperature', e.waterC !== null],
+    ['swell and its period', !surf || e.breakerM !== null],
+  ];
+  return known.flatMap(([name, is]) => (is ? [] : [name]));
+}
+
+const conditionsMissing = rule({
+  code: 'conditions-missing',
+  reads: ['exposures', 'places'],
+  station: 'brief',
+  measure: 'figures',
+  find: ({ exposures, places }) => {
+    const { launchAt, homeAt } = exposures;
+    if (launchAt === null || homeAt === null) return [];
+    const figures = missingFigures(exposures, places.launch?.surf === true);
+    const hours = Math.ceil(minutesBetween(launchAt, homeAt) / 60);
+    return figures.length > 0
+      ? [{ level: 'mind', basis: 'judgement', extent: figures.length, facts: { figures, hours } }]
+      : [];
+  },
+  say: ({ figures, hours }) => ({
+    title: 'The day has not been written down',
+    text: `No figure for ${listed(figures)} in the ${hours === 1 ? 'hour' : `${hours} hours`} afloat. What is not written was not judged.`,
+  }),
+});
+
+const conditionsStale = rule({
+  code: 'conditions-stale',
+  reads: ['conditions', 'answers', 'now', 'exposures', 'places', 'log'],
+  station: 'brief',
+  measure: 'hours',
+  find: ({ conditions, answers, now, exposures, places, log }) => {
+    const seen = forecastSeenAt(conditions, answers);
+    const hoursOld = seen === null ? null : (now - seen) / HOUR_MS;
+    const unknown = exposures.launchAt === null || exposures.homeAt === null;
+    // Of an outing that is over nothing is to be looked at again.
+    if (unknown || log !== null || hoursOld === null || hoursOld <= FORECAST_HOURS) return [];
+    return missingFigures(exposures, places.launch?.surf === true).length === 0
+      ? [{ level: 'note', basis: 'judgement', extent: hoursOld, facts: { hoursOld } }]
+      : [];
+  },
+  say: ({ hoursOld }) => ({
+    title: `The forecast was looked at ${duration(hoursOld * 60)} ago`,
+    text: `Look again within ${count(FORECAST_HOURS)} hours of signing.`,
+  }),
+  repairs: () => [{ do: 'looked-again' }],
+});
+
+const firstOutings = rule({
+  code: 'first-outings',
+  reads: ['places', 'brief'],
+  station: 'brief',
+  measure: 'whether',
+  find: ({ places: { craft, angler }, brief }) => {
+    if (!craft || craft.outingsLogged >= SHAKEDOWN_OUTINGS || brief.trip === 'shakedown') return [];
+    const level: FindingLevel = angler?.experience === 'new' ? 'mind' : 'note';
+    return [{ level, basis: 'school', extent: 1, facts: { craft: craft.name, logged: craft.outingsLogged } }];
+  },
+  say: ({ craft, logged }) => ({
+    title:
+      logged === 0
+        ? `${craft} is new to you`
+        : `${capital(count(logged))} ${plural(logged, 'outing')} with ${craft} so far`,
+    text: 'A short shakedown without tackle shows what this boat does: loading, launching, getting back in, pumping out.',
+  }),
+});
+
+export const briefRules = [
+  briefIncomplete,
+  hoursReversed,
+  hoursGone,
+  conditionsMissing,
+  conditionsStale,
+  firstOutings,
+] as const;

@@ -1,0 +1,183 @@
+import { fittingPaddleM } from '../../boat/paddle';
+import type { KindId } from '../../catalog/gear/kinds';
+import { containerOf } from '../../needs/clash';
+import { idsAboard } from '../../documents/references';
+import { tackleAboard, tackleBudget, tackleKindIds } from '../../tackle/tackleBudget';
+import { capital, count, figure, mass, plural } from '../../units/words';
+import { removing } from '../candidates';
+import { rule } from '../rule';
+
+/** A paddle may differ by this much from what suits, m. Rule of thumb. */
+const PADDLE_SLACK_M = 0.12;
+/** Where cold water and surf begin to speak for foam, °C and m. */
+const FOAM_BELOW_C = 10;
+const FOAM_SURF_M = 0.5;
+const inflatableJackets: readonly KindId[] = ['inflatable-jacket', 'hybrid-jacket'];
+
+const automaticJacket = rule({
+  code: 'automatic-jacket',
+  reads: ['aboard', 'exposures', 'places'],
+  station: 'kit',
+  measure: 'whether',
+  find: ({ aboard, exposures, places }) => {
+    const where = exposures.rapids > 0 ? ('rapids' as const) : places.launch?.surf ? ('surf' as const) : null;
+    if (!where) return [];
+    return aboard
+      .filter(({ item }) => item.kind === 'inflatable-jacket' && item.qualities.includes('automatic'))
+      .map(({ item }) => ({
+        level: 'mind' as const,
+        basis: 'school' as const,
+        extent: 1,
+        subject: item.id,
+        facts: { item: item.name, where },
+      }));
+  },
+  say: ({ item, where }) => ({
+    title: `${item} fires by itself when soaked`,
+    text: `In ${where} it may go off at the first wave and hinder you. Some accept that for its help when unconscious; foam always works.`,
+  }),
+  repairs: (_, context) => removing(context, (kind) => kind === 'inflatable-jacket'),
+});
+
+/** Cold water, surf and a poor swimmer speak for foam: a school, told once and softly. */
+const foamFavoured = rule({
+  code: 'foam-favoured',
+  reads: ['aboard', 'exposures', 'places'],
+  station: 'kit',
+  measure: 'whether',
+  find: ({ aboard, exposures: { immersion, waterC, breakerM }, places: { angler } }) => {
+    const why =
+      angler && angler.swims !== 'well'
+        ? ('swim' as const)
+        : immersion && waterC !== null && waterC < FOAM_BELOW_C
+          ? ('cold' as const)
+          : (breakerM ?? 0) > FOAM_SURF_M
+            ? ('surf' as const)
+            : null;
+    if (!why || aboard.some(({ item }) => item.kind === 'foam-jacket')) return [];
+    return aboard
+      .filter(({ item }) => inflatableJackets.includes(item.kind) && !item.qualities.includes('automatic'))
+      .map(({ item }) => ({
+        level: 'note' as const,
+        basis: 'school' as const,
+        extent: 1,
+        subject: item.id,
+        facts: { item: item.name, why },
+      }));
+  },
+  say: ({ item, why }) => ({
+    title: `${item}, where many choose foam`,
+    text: `${{ swim: 'You do not swim well', cold: 'Cold water takes the strength of the hands that must pull it', surf: 'Surf leaves no moment to pull it' }[why]}. Foam needs no doing. Both are approved.`,
+  }),
+});
+
+const gaffAboard = rule({
+  code: 'gaff-aboard',
+  reads: ['aboard', 'exposures', 'brief'],
+  station: 'kit',
+  measure: 'whether',
+  find: ({ aboard, exposures, brief }) => {
+    const released = brief.keep === 0 && brief.targets.length > 0;
+    const why = exposures.inflatable ? ('inflatable' as const) : released ? ('released' as const) : null;
+    if (!why) return [];
+    return aboard
+      .filter(({ item }) => item.kind === 'gaff')
+      .map(({ item }) => ({
+        level: 'mind' as const,
+        basis: 'judgement' as const,
+        extent: 1,
+        subject: item.id,
+        facts: { item: item.name, why },
+      }));
+  },
+  say: ({ item, why }) => ({
+    title: `${item} is aboard`,
+    text:
+      why === 'inflatable'
+        ? 'A point beside an air chamber. Land the fish another way.'
+        : 'Every fish goes back today, and a gaffed fish does not live. Land it another way.',
+  }),
+  repairs: (_, context) => removing(context, (kind) => kind === 'gaff'),
+});
+
+/** The paddle one sets out with, against body and beam. */
+const paddleSize = rule({
+  code: 'paddle-size',
+  reads: ['aboard', 'places'],
+  station: 'kit',
+  measure: 'm',
+  find: ({ aboard, places: { angler, craft } }) => {
+    if (!angler || !craft || craft.drive !== 'paddle') return [];
+    const wantM = fittingPaddleM({ heightM: angler.heightM, beamM: craft.beamM });
+    const whole = aboard.flatMap(({ item }) =>
+      (item.kind === 'paddle' || item.kind === 'long-paddle') && item.attributes.lengthM !== undefined
+        ? [{ name: item.name, haveM: item.attributes.lengthM }]
+        : [],
+    );
+    const off = (one: { haveM: number }) => Math.abs(one.haveM - wantM);
+    const best = whole.toSorted((a, b) => off(a) - off(b))[0];
+    if (!best || off(best) <= PADDLE_SLACK_M + 1e-9) return [];
+    const facts = { item: best.name, haveM: best.haveM, wantM };
+    return [{ level: 'mind', basis: 'judgement', extent: off(best), facts }];
+  },
+  say: ({ item, haveM, wantM }) => ({
+    title: `${item}: ${figure(haveM * 100, 0)} cm`,
+    text: `About ${figure(wantM * 100, 0)} cm suits your height and this beam, a rule of thumb. ${haveM < wantM ? 'A short one strikes the side and the knuckles.' : 'A long one turns the boat at every stroke.'}`,
+  }),
+});
+
+/** Ordinary and elastic soft baits in one container melt together. */
+const baitsReact = rule({
+  code: 'baits-react',
+  reads: ['aboard'],
+  station: 'kit',
+  measure: 'whether',
+  find: ({ aboard }) => {
+    const elastic = aboard.filter(({ item }) => item.qualities.includes('elastic'));
+    if (elastic.length === 0) return [];
+    const ids = idsAboard({ aboard });
+    const soft = aboard.filter(({ item }) => item.qualities.includes('softbait'));
+    return elastic.flatMap((one) => {
+      const box = containerOf(one, ids);
+      const beside = soft.find(
+        (other) => other.item.id === one.item.id || (box !== null && box === containerOf(other, ids)),
+      );
+      if (!beside) return [];
+      const facts = { item: one.item.name, beside: beside.item.name, itemId: one.item.id };
+      return [{ level: 'mind' as const, basis: 'physics' as const, extent: 1, subject: one.item.id, facts }];
+    });
+  },
+  say: ({ item, beside }) => ({
+    title: `${item} beside ${beside}`,
+    text: 'Elastic and ordinary soft plastics melt into each other. Each in a box of its own.',
+  }),
+  repairs: ({ itemId, item }) => [{ do: 'separate-item', itemId, name: item }],
+});
+
+/** Two kilograms too many are as bad as one rod or box. */
+const KG_A_PIECE = 2;
+/** More rods, boxes or mass than the angler's own school carries. */
+const tackleOver = rule({
+  code: 'tackle-over',
+  reads: ['tackle', 'exposures'],
+  station: 'kit',
+  measure: 'pieces',
+  find: ({ tackle, exposures }) => {
+    const budget = tackleBudget(tackle, exposures);
+    if (!budget) return [];
+    const have = tackleAboard(tackle);
+    const over = Math.max(
+      have.rods - budget.rods,
+      have.boxes - budget.boxes,
+      (have.massKg - budget.massKg) / KG_A_PIECE,
+    );
+    return over > 0 ? [{ level: 'note', basis: 'school', extent: over, facts: { have, budget } }] : [];
+  },
+  say: ({ have, budget }) => ({
+    title: 'More tackle than you mean to carry',
+    text: `${capital(count(have.rods))} ${plural(have.rods, 'rod')}, ${count(have.boxes)} ${plural(have.boxes, 'box', 'boxes')}, ${mass(have.massKg)}; your own measure for this outing is ${count(budget.rods)}, ${count(budget.boxes)} and ${mass(budget.massKg)}.`,
+  }),
+  repairs: (_, context) => removing(context, (kind) => tackleKindIds.has(kind)),
+});
+
+export const kitRules = [automaticJacket, foamFavoured, gaffAboard, paddleSize, baitsReact, tackleOver] as const;

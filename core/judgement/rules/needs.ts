@@ -1,0 +1,148 @@
+import type { Context } from '../context';
+import type { Repair } from '../../editing/repair';
+import { catalogue } from '../../needs/catalogue';
+import { personalNeeds } from '../../needs/company';
+import type { JudgedNeed } from '../../needs/match';
+import { measured, sayMeans, sayReason, sayShortfall } from '../../needs/sayNeeds';
+import { shiftClock } from '../../units/time';
+import { capital, count, dayWords, figure, listed, plural } from '../../units/words';
+import type { NeedId } from '../../vocabulary/needs';
+import type { SheetId } from '../../vocabulary/sheets';
+import { outOfTheDark, removing, rodsAshore } from '../candidates';
+import { type Basis, type FindingLevel, rule } from '../rule';
+
+/** How loud an unmet need is: law and what life hangs on shut the gate; other musts and shoulds are minded. */
+export function needLevel(need: Pick<JudgedNeed, 'level' | 'lifeCritical'>): { level: FindingLevel; basis: Basis } {
+  if (need.level === 'law') return { level: 'stop', basis: 'law' };
+  if (need.level === 'must') return { level: need.lifeCritical ? 'stop' : 'mind', basis: 'judgement' };
+  return { level: need.level === 'should' ? 'mind' : 'note', basis: 'judgement' };
+}
+
+const sheetOfNeed: Partial<Record<NeedId, SheetId>> = { water: 'supplies', food: 'supplies', ice: 'ice' };
+const HELP_AFTER_MIN = 60;
+
+type Unmet = ReturnType<typeof unmetFacts>;
+function unmetFacts(need: JudgedNeed) {
+  return {
+    needId: need.id,
+    need: need.level,
+    want: need.want,
+    have: need.counted,
+    reasons: need.reasons,
+    notCounted: need.means.filter((means) => means.shortfall !== null),
+  };
+}
+function unmetTitle({ needId, want, have }: Unmet): string {
+  const { title, amount } = catalogue[needId];
+  if (amount) return `${title}: ${figure(have)} of ${measured(amount, want)}`;
+  return have > 0
+    ? `${title}: ${count(have)} of ${count(want)}`
+    : `${title}: ${want > 1 ? `none of ${count(want)}` : 'not met'}`;
+}
+function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Context): Repair[] {
+  const list: Repair[] = notCounted.flatMap((means): Repair[] =>
+    means.by === 'item' && means.shortfall?.code === 'same-container'
+      ? [{ do: 'separate-item', itemId: means.itemId, name: means.name }]
+      : [],
+  );
+  if (needId === 'float-plan') {
+    const { contact } = context.angler ?? {};
+    if (contact && contact.name !== '') list.push({ do: 'set-contact', ...contact });
+    list.push({ do: 'set-alarm', alarmAt: shiftClock(context.brief.homeAt, HELP_AFTER_MIN) });
+  }
+  if (needId === 'be-seen-night') list.push(...outOfTheDark(context));
+  if (needId === 'rod-retention') list.push(...rodsAshore(context, want - have));
+  return list;
+}
+
+const needUnmet = rule({
+  code: 'need-unmet',
+  reads: ['needs'],
+  station: 'kit',
+  sheet: ({ needId }: Unmet) => sheetOfNeed[needId] ?? null,
+  measure: 'means, or the need’s own measure',
+  find: ({ needs }) =>
+    needs
+      .filter((need) => !need.met)
+      .map((need) => ({
+        ...needLevel(need),
+        extent: need.want - need.counted,
+        subject: need.id as string,
+        facts: unmetFacts(need),
+      })),
+  say: (facts: Unmet) => ({
+    title: unmetTitle(facts),
+    text: [
+      `${capital(facts.reasons.map(sayReason).join('; '))}.`,
+      ...facts.notCounted.map((means) =>
+        means.by === 'item' && means.shortfall
+          ? `${means.name} does not count: ${sayShortfall(means.shortfall)}.`
+          : `${sayMeans(means)}.`,
+      ),
+      catalogue[facts.needId].without,
+      ...(facts.need === 'law' ? ['Confirm with the authority.'] : []),
+    ].join(' '),
+  }),
+  asks: ({ needId, want, have }) => ({ needId, missing: want - have }),
+  repairs: settlingNeed,
+});
+
+// What is out of date and leaves a need unmet is told with that need; here only what would otherwise go unsaid.
+const outOfDateAboard = rule({
+  code: 'out-of-date-aboard',
+  reads: ['aboard', 'needs', 'lastDay'],
+  station: 'kit',
+  measure: 'things',
+  find: ({ aboard, needs, lastDay }) => {
+    const told = (id: string) =>
+      needs.some((need) => !need.met && need.means.some((one) => one.by === 'item' && one.itemId === id));
+    const items = aboard.flatMap(({ item }) =>
+      item.expiresOn !== null && item.expiresOn < lastDay && !told(item.id)
+        ? [{ id: item.id, name: item.name, on: item.expiresOn }]
+        : [],
+    );
+    return items.length > 0 ? [{ level: 'note', basis: 'judgement', extent: items.length, facts: { items } }] : [];
+  },
+  say: ({ items }) => ({
+    title: `${capital(count(items.length))} ${plural(items.length, 'thing is', 'things are')} out of date`,
+    text: `${items.map((item) => `${item.name}: ${dayWords(item.on)}`).join('; ')}. Other means count in their place.`,
+  }),
+  repairs: ({ items }, context) =>
+    removing(context, () => true).filter(
+      (repair) => repair.do === 'remove-item' && items.some((item) => item.id === repair.itemId),
+    ),
+});
+
+/** What each of the others has not yet said yes to. */
+const companionSilent = rule({
+  code: 'companion-silent',
+  reads: ['company', 'needs'],
+  station: 'kit',
+  measure: 'needs',
+  find: ({ company, needs }) => {
+    const personal = personalNeeds(needs);
+    return company.flatMap(({ id, name, says }) => {
+      const open = personal.filter((need) => !says.includes(need.id));
+      if (open.length === 0) return [];
+      const titles = open.map((need) => catalogue[need.id].title);
+      return [
+        {
+          level: 'mind' as const,
+          basis: 'judgement' as const,
+          extent: open.length,
+          subject: id,
+          facts: { name, titles },
+        },
+      ];
+    });
+  },
+  say: ({ name, titles }) => {
+    const list = listed(titles.map((title) => title.toLowerCase()));
+    return {
+      title: `${name} has not said: ${titles.length > 3 ? `${count(titles.length)} things` : list}`,
+      text: `Each person carries their own: ${list}. Ask, and tick it under the party.`,
+    };
+  },
+});
+
+export const needRules = [needUnmet, outOfDateAboard, companionSilent] as const;

@@ -1,0 +1,274 @@
+import type { Item } from '../../documents/item';
+import type { Rig } from '../../documents/workings';
+import type { Repair } from '../../editing/repair';
+import { newRig } from '../../editing/rigs';
+import type { BuiltRig } from '../../tackle/builtRig';
+import { figure } from '../../units/words';
+import { knots } from '../../vocabulary/knots';
+import type { Context } from '../context';
+import { isAboard, owned } from '../candidates';
+import { type Told, rule } from '../rule';
+
+/** A leader is run through the guides from this length short of the rod on, m; a spool holds the longest run so many times. */
+const GUIDES_M = 0.3;
+const SPOOL_TIMES = 1.5;
+/** A weak part is one by however little. */
+const A_LITTLE = 1e-6;
+
+/** Each rig of a rod aboard, asked for one fault. */
+function eachRig<Facts extends object>(
+  rigs: readonly BuiltRig[],
+  level: 'mind' | 'note',
+  find: (built: BuiltRig) => { extent: number; facts: Facts } | null,
+): Told<Facts & { rig: string; rigId: string }>[] {
+  return rigs.flatMap((built) => {
+    const found = find(built);
+    if (!found) return [];
+    const { id, name } = built.rig;
+    const facts = { ...found.facts, rig: name, rigId: id };
+    return [{ level, basis: 'judgement' as const, extent: found.extent, subject: id, facts }];
+  });
+}
+const inWorkings = { station: 'workings', sheet: 'rigs' } as const;
+
+function setRig(rigId: string, change: Partial<Rig>, words: string): Repair {
+  return { do: 'set-rig', rigId, change, words };
+}
+function tiedDirect(rigId: string): Repair {
+  return setRig(rigId, { connection: 'direct', clipId: null }, 'tie it on directly');
+}
+/** A hand less than what would run into the guides. */
+function shorterLeader(rigId: string, rodM: number): Repair {
+  const leaderM = Math.max(GUIDES_M, Math.floor((rodM - GUIDES_M - 0.05) * 10) / 10);
+  return setRig(rigId, { leaderM }, `shorten the leader to ${figure(leaderM)} m`);
+}
+function mainLine(rigId: string, { rigs, places }: Context): Item | null {
+  const id = rigs.find((one) => one.id === rigId)?.mainId ?? null;
+  return id === null ? null : (places.items.get(id) ?? null);
+}
+/** Leaders that break before so much, kg. */
+function leaders(context: Context, belowKg: number): Item[] {
+  return owned(
+    context,
+    (item) =>
+      (item.kind === 'leader-spool' || item.kind === 'fluoro-leader' || item.kind === 'heavy-leader') &&
+      (item.attributes.breakKg ?? Infinity) < belowKg,
+  );
+}
+/** Another main line of the same kind, the strongest that fits first; then with a leader that breaks before it. */
+function otherLines(rigId: string, context: Context, fits: (item: Item) => boolean): Repair[] {
+  const now = mainLine(rigId, context);
+  const strong = ({ attributes }: Item) => attributes.breakKg ?? 0;
+  const lines = owned(context, (item) => item.kind === now?.kind && item.id !== now.id && fits(item)).sort(
+    (a, b) => strong(b) - strong(a),
+  );
+  return [
+    ...lines.map((line) => setRig(rigId, { mainId: line.id }, `spool ${line.name}`)),
+    ...lines.flatMap((line) =>
+      leaders(context, strong(line)).map((leader) =>
+        setRig(rigId, { mainId: line.id, leaderId: leader.id }, `spool ${line.name}, with ${leader.name} before it`),
+      ),
+    ),
+  ];
+}
+
+const rigWeak = rule({
+  code: 'rig-weak',
+  reads: ['builtRigs'],
+  ...inWorkings,
+  measure: 'kg',
+  find: ({ builtRigs }) =>
+    eachRig(builtRigs, 'mind', ({ weakest, parts }) => {
+      const leaderKg = parts.find((part) => part.role === 'leader')?.strengthKg;
+      if (!weakest || leaderKg === undefined || weakest.role === 'leader' || parts.length < 2) return null;
+      const { role, name: part, strengthKg } = weakest;
+      return { extent: leaderKg - strengthKg + A_LITTLE, facts: { role, part, strengthKg, leaderKg } };
+    }),
+  say: ({ rig, role, part, strengthKg, leaderKg }) => ({
+    title: `${rig}: ${part} breaks first`,
+    text: `It holds ${figure(strengthKg)} kg, the leader ${figure(leaderKg)} kg after its knot. When ${role === 'main' ? 'the main line' : 'the snap or swivel'} goes, the fish keeps ${role === 'main' ? 'all the line behind it' : 'the lure'}. The leader should be the part that breaks.`,
+  }),
+  repairs: ({ role, rigId, leaderKg }, context) =>
+    role === 'clip'
+      ? [
+          ...owned(
+            context,
+            (item) => (item.kind === 'snaps' || item.kind === 'swivels') && (item.attributes.breakKg ?? 0) > leaderKg,
+          ).map((item) => setRig(rigId, { clipId: item.id }, `use ${item.name}`)),
+          tiedDirect(rigId),
+        ]
+      : leaders(context, leaderKg).map((item) => setRig(rigId, { leaderId: item.id }, `use ${item.name}`)),
+});
+
+const rigOverRod = rule({
+  code: 'rig-over-rod',
+  reads: ['builtRigs'],
+  ...inWorkings,
+  measure: 'kg',
+  find: ({ builtRigs }) =>
+    eachRig(builtRigs, 'mind', ({ rod, main }) => {
+      const [rodKg, mainKg] = [rod?.attributes.breakKg, main?.attributes.breakKg];
+      if (!rod || rodKg === undefined || mainKg === undefined || mainKg <= rodKg) return null;
+      return { extent: mainKg - rodKg, facts: { rod: rod.name, mainKg, rodKg } };
+    }),
+  say: ({ rig, rod, mainKg, rodKg }) => ({
+    title: `${rig}: line above the rod`,
+    text: `The main line holds ${figure(mainKg)} kg, ${rod} is made for ${figure(rodKg)} kg. Snagged, the rod goes before the line.`,
+  }),
+  repairs: ({ rigId, rodKg }, context) =>
+    otherLines(rigId, context, (item) => (item.attributes.breakKg ?? Infinity) <= rodKg),
+});
+
+/** A lure lighter than this weighs nothing, g. */
+const LEAST_G = 0.1;
+const rigWindow = rule({
+  code: 'rig-window',
+  reads: ['builtRigs'],
+  ...inWorkings,
+  measure: 'times',
+  find: ({ builtRigs }) =>
+    eachRig(builtRigs, 'mind', ({ rig, rod, lureG }) => {
+      const { castMinG: fromG, castMaxG: toG } = rod?.attributes ?? {};
+      const casts = rig.purpose === 'cast' || rig.purpose === 'jig';
+      if (!casts || lureG === null || fromG === undefined || toG === undefined) return null;
+      if (lureG >= fromG && lureG <= toG) return null;
+      const extent = lureG > toG ? lureG / toG : fromG / Math.max(lureG, LEAST_G);
+      return { extent, facts: { lureG, fromG, toG } };
+    }),
+  say: ({ rig, lureG, fromG, toG }) => ({
+    title: `${rig}: ${figure(lureG, 0)} g on a rod for ${figure(fromG, 0)} to ${figure(toG, 0)} g`,
+    text: lureG > toG ? 'Too heavy: it may break at the cast.' : 'Too light: it does not load the rod.',
+  }),
+  repairs: ({ rigId, lureG, fromG, toG }, context) => [
+    ...owned(context, ({ attributes }) => (attributes.lureG ?? -1) >= fromG && (attributes.lureG ?? Infinity) <= toG)
+      .filter((item) => isAboard(context, item))
+      .map((item) => setRig(rigId, { lureId: item.id, lureG: null }, `tie on something from ${item.name}`)),
+    ...otherRods(rigId, lureG, context),
+  ],
+});
+/** A rod aboard that casts it: one that is not rigged yet first. */
+function otherRods(rigId: string, lureG: number, context: Context): Repair[] {
+  const rigged = new Set(context.rigs.map((one) => one.rodId));
+  return owned(context, (item) => {
+    const { castMinG, castMaxG } = item.attributes;
+    return castMinG !== undefined && castMaxG !== undefined && lureG >= castMinG && lureG <= castMaxG;
+  })
+    .filter((item) => isAboard(context, item))
+    .sort((a, b) => Number(rigged.has(a.id)) - Number(rigged.has(b.id)))
+    .flatMap((item) => {
+      const { rodId, mainId, mainKnot, leaderId, leaderM, leaderKnot } = newRig(rigId, item, context.looked);
+      const line = mainId === null ? null : context.places.items.get(mainId);
+      return [
+        setRig(rigId, { rodId }, `put it on ${item.name}`),
+        setRig(
+          rigId,
+          { rodId, mainId, mainKnot, leaderId, leaderM, leaderKnot },
+          `put it on ${item.name}, with ${line?.name ?? 'another line'}`,
+        ),
+      ];
+    });
+}
+
+/** How far a leader reaches into the guides: its rod, and by how much; null: it does not. */
+function intoGuides({ rig, rod, leader }: BuiltRig): { rodM: number; overM: number } | null {
+  const rodM = rod?.attributes.lengthM;
+  if (!leader || rodM === undefined || rig.leaderM <= rodM - GUIDES_M + 1e-9) return null;
+  return { rodM, overM: rig.leaderM - rodM };
+}
+const hasSwivelAtTop = ({ rig, clip }: BuiltRig) => rig.connection === 'swivel at the top' && clip !== null;
+
+const rigGuides = rule({
+  code: 'rig-guides',
+  reads: ['builtRigs'],
+  ...inWorkings,
+  measure: 'm longer than the rod',
+  find: ({ builtRigs }) =>
+    eachRig(builtRigs, 'mind', (built) => {
+      const over = intoGuides(built);
+      if (!over || !built.clip || !hasSwivelAtTop(built)) return null;
+      const facts = { clip: built.clip.name, leaderM: built.rig.leaderM, rodM: over.rodM };
+      return { extent: over.overM, facts };
+    }),
+  say: ({ rig, clip, leaderM, rodM }) => ({
+    title: `${rig}: ${clip} runs into the guides`,
+    text: `The leader is ${figure(leaderM)} m on a rod of ${figure(rodM)} m. A fish cannot be brought close; wound in, the top guide breaks.`,
+  }),
+  repairs: ({ rigId, rodM }) => [shorterLeader(rigId, rodM), tiedDirect(rigId)],
+});
+
+const rigKnot = rule({
+  code: 'rig-knot',
+  reads: ['builtRigs'],
+  ...inWorkings,
+  measure: 'm longer than the rod',
+  find: ({ builtRigs }) =>
+    eachRig(builtRigs, 'note', (built) => {
+      const over = intoGuides(built);
+      const knot = knots[built.rig.mainKnot];
+      if (!over || hasSwivelAtTop(built) || knot.slim) return null;
+      return { extent: over.overM, facts: { rodM: over.rodM, knot: knot.name as string } };
+    }),
+  say: ({ rig, knot }) => ({
+    title: `${rig}: the ${knot} runs through the guides`,
+    text: 'On a leader nearly as long as the rod, a slimmer knot runs easier.',
+  }),
+  repairs: ({ rigId, rodM }) => [
+    setRig(rigId, { mainKnot: 'slim braid knot' }, `tie the ${knots['slim braid knot'].name}`),
+    shorterLeader(rigId, rodM),
+  ],
+});
+
+const rigSpool = rule({
+  code: 'rig-spool',
+  reads: ['builtRigs', 'places'],
+  ...inWorkings,
+  measure: 'm',
+  find: ({ builtRigs, places }) => {
+    const runM = Math.max(0, ...places.targets.map((one) => one.runM));
+    return eachRig(builtRigs, 'mind', ({ spoolM }) =>
+      spoolM !== null && spoolM < runM * SPOOL_TIMES
+        ? { extent: runM * SPOOL_TIMES - spoolM, facts: { spoolM, runM } }
+        : null,
+    );
+  },
+  say: ({ rig, spoolM, runM }) => ({
+    title: `${rig}: ${figure(spoolM, 0)} m on the spool`,
+    text: `The longest run to reckon with is ${figure(runM, 0)} m; half as much again is wanted behind it.`,
+  }),
+  repairs: ({ rigId }, context) => {
+    const now = mainLine(rigId, context)?.attributes.diameterMm ?? Infinity;
+    return [
+      ...otherLines(rigId, context, (item) => (item.attributes.diameterMm ?? Infinity) < now),
+      ...owned(context, ({ kind }) => kind === 'reel').map((reel) =>
+        setRig(rigId, { reelId: reel.id }, `wind it on ${reel.name}`),
+      ),
+    ];
+  },
+});
+
+const rigBites = rule({
+  code: 'rig-bites',
+  reads: ['builtRigs', 'exposures'],
+  ...inWorkings,
+  measure: 'whether',
+  find: ({ builtRigs, exposures: { toothy } }) =>
+    eachRig(builtRigs, 'mind', ({ rig, leader }) =>
+      toothy && leader && !leader.qualities.includes('bites') && rig.purpose !== 'bait-catching'
+        ? { extent: 1, facts: { leader: leader.name } }
+        : null,
+    ),
+  say: ({ rig, leader }) => ({
+    title: `${rig}: this fish bites through it`,
+    text: `${leader} does not stand teeth. The fish would keep the hook.`,
+  }),
+  repairs: ({ rigId }, context) =>
+    owned(context, ({ qualities }) => qualities.includes('bites')).map((item) =>
+      setRig(
+        rigId,
+        { leaderId: item.id, leaderKnot: 'crimp', leaderM: item.attributes.lengthM ?? GUIDES_M },
+        `use ${item.name}`,
+      ),
+    ),
+});
+
+export const rigRules = [rigWeak, rigOverRod, rigWindow, rigGuides, rigKnot, rigSpool, rigBites] as const;

@@ -1,0 +1,240 @@
+import { lightOfDay, isDark, noonOf } from '../../environment/light';
+import { alarmInstant } from '../../needs/catalogueAlive';
+import { overLand } from '../../passage/shore';
+import { clockAt, minutesBetween } from '../../units/time';
+import { capital, figure, listed } from '../../units/words';
+import { MOST_EXTENT } from '../../documents/outing';
+import { earlierTurn, otherHours, otherPlaces } from '../candidates';
+import { type FindingLevel, rule } from '../rule';
+
+/** A steepening of the wind's waves from which it is told, and waves too small to matter, m. */
+const STEEPER = 1.25;
+const LEAST_SEA_M = 0.25;
+/** Past what is counted: the waves are stopped and break. */
+const BREAKING = 99;
+/** Water wanted over a bar or ramp, m. */
+const BAR_M = 0.3;
+
+const cannotHold = rule({
+  code: 'cannot-hold',
+  reads: ['exposures', 'places'],
+  station: 'brief',
+  measure: 'whether',
+  find: ({ exposures: { plan }, places: { water } }) => {
+    const stopped = plan?.legs.find((leg) => leg.why === 'cannot hold track' || leg.why === 'no headway');
+    if (!stopped || !plan || stopped.why === null || stopped.why === 'not reached') return [];
+    const { leg, way, why, startsAt } = stopped;
+    const race = leg.hazards.find((hazard) => hazard.streamFactor > 1)?.name ?? null;
+    const at = clockAt(startsAt ?? plan.launchAt, water?.timeZone ?? 'utc');
+    return [{ level: 'stop', basis: 'physics', extent: 1, subject: way, facts: { leg: leg.name, way, why, at, race } }];
+  },
+  say: ({ leg, way, why, at, race }) => ({
+    title: way === 'out' ? 'The way out is shut' : 'The way home is shut',
+    text: `${capital(leg)}, begun at ${at}: ${
+      why === 'no headway' ? 'wind and stream together stop you' : 'the set across the track is faster than you are'
+    }${race ? ` in ${race}` : ''}. At your pace and power, an estimate.`,
+  }),
+  repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+});
+
+const turnPassed = rule({
+  code: 'turn-passed',
+  reads: ['exposures', 'places'],
+  station: 'brief',
+  measure: 'minutes',
+  find: ({ exposures: { plan }, places: { water } }) => {
+    if (!plan || plan.spotAt === null || plan.turnAt === null || plan.latestTurn !== null) return [];
+    if (plan.legs.some((leg) => leg.way === 'home' && leg.why !== null)) return [];
+    const zone = water?.timeZone ?? 'utc';
+    const facts = { spotAt: clockAt(plan.spotAt, zone), deadline: clockAt(plan.deadline, zone) };
+    return [{ level: 'stop', basis: 'physics', extent: minutesBetween(plan.deadline, plan.spotAt), facts }];
+  },
+  say: ({ spotAt, deadline }) => ({
+    title: 'No time to fish',
+    text: `You would be there at ${spotAt}, and from then on no start brings you in by ${deadline}.`,
+  }),
+  repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+});
+
+const homeLate = rule({
+  code: 'home-late',
+  reads: ['exposures', 'places', 'brief'],
+  station: 'brief',
+  measure: 'minutes',
+  find: ({ exposures: { plan }, places, brief }) => {
+    if (!plan || plan.spotAt === null || plan.turnAt === null || plan.homeAt === null) return [];
+    const homeShut = plan.legs.some((leg) => leg.way === 'home' && leg.why !== null);
+    if ((plan.latestTurn === null && !homeShut) || plan.homeAt <= plan.deadline) return [];
+    const alarm = alarmInstant(brief, places);
+    const afterAlarm = alarm !== null && plan.homeAt > alarm;
+    const clock = (at: number) => clockAt(at, places.water?.timeZone ?? 'utc');
+    const level: FindingLevel = afterAlarm ? 'stop' : 'mind';
+    return [
+      {
+        level,
+        basis: 'physics',
+        extent: minutesBetween(plan.deadline, plan.homeAt),
+        facts: {
+          turnAt: clock(plan.turnAt),
+          homeAt: clock(plan.homeAt),
+          deadline: clock(plan.deadline),
+          latestTurn: plan.latestTurn === null ? null : clock(plan.latestTurn),
+          afterAlarm,
+        },
+      },
+    ];
+  },
+  say: ({ turnAt, homeAt, deadline, latestTurn, afterAlarm }) => ({
+    title: `In at ${homeAt}, not ${deadline}`,
+    text: `Turning at ${turnAt}, against that hour's wind and stream. ${
+      latestTurn === null ? 'No start from there is in by then.' : `The latest turn is ${latestTurn}.`
+    }${afterAlarm ? ' Help would have been called by then.' : ''}`,
+  }),
+  repairs: (_, context) => [...earlierTurn(context), ...otherHours(context), ...otherPlaces(context)],
+});
+
+// Darkness that is meant is a note; darkness that comes because one is late is minded.
+const homeAfterDark = rule({
+  code: 'home-after-dark',
+  reads: ['exposures', 'places', 'brief'],
+  station: 'brief',
+  measure: 'minutes',
+  find: ({ exposures: { plan }, places: { water }, brief }) => {
+    if (!plan || !water || plan.homeAt === null || plan.homeAt <= plan.deadline) return [];
+    const { latDeg, lonDeg, timeZone } = water;
+    if (isDark(plan.deadline, latDeg, lonDeg) || !isDark(plan.homeAt, latDeg, lonDeg)) return [];
+    const { sunset } = lightOfDay(noonOf(brief.date, lonDeg), latDeg, lonDeg);
+    const facts = {
+      homeAt: clockAt(plan.homeAt, timeZone),
+      sunset: sunset === null ? null : clockAt(sunset, timeZone),
+    };
+    return [{ level: 'mind', basis: 'physics', extent: minutesBetween(plan.deadline, plan.homeAt), facts }];
+  },
+  say: ({ homeAt, sunset }) => ({
+    title: `In at ${homeAt}, after sunset`,
+    text: `${sunset === null ? '' : `The sun sets at ${sunset}. `}You would look for the landing in the dark.`,
+  }),
+  repairs: (_, context) => [...earlierTurn(context), ...otherHours(context), ...otherPlaces(context)],
+});
+
+const windAgainstStream = rule({
+  code: 'wind-against-stream',
+  reads: ['exposures', 'places'],
+  station: 'brief',
+  measure: 'times steeper',
+  find: ({ exposures: { seas }, places: { water } }) => {
+    const steep = seas.filter(
+      ({ sea }) => sea.windSeaM >= LEAST_SEA_M && (sea.factor === null || sea.factor >= STEEPER),
+    );
+    const worst = steep.toSorted((a, b) => (b.sea.factor ?? Infinity) - (a.sea.factor ?? Infinity))[0];
+    if (!worst) return [];
+    const { factor, onStreamM } = worst.sea;
+    const at = clockAt(worst.at, water?.timeZone ?? 'utc');
+    return [
+      {
+        level: 'mind',
+        basis: 'physics',
+        extent: factor ?? BREAKING,
+        facts: { at, hsM: onStreamM, factor, streamMps: worst.streamMps },
+      },
+    ];
+  },
+  say: ({ at, hsM, factor, streamMps }) => ({
+    title: `Wind against stream at ${at}`,
+    text: `${figure(streamMps, 2)} m/s of stream ${
+      factor === null
+        ? 'stops the waves: they break'
+        : `stands the waves up ${figure(factor, 2)} times, to about ${figure(hsM)} m`
+    }, short and steep. An estimate.`,
+  }),
+  repairs: (_, context) => otherHours(context),
+});
+
+const barLow = rule({
+  code: 'bar-low',
+  reads: ['exposures', 'places'],
+  station: 'brief',
+  measure: 'm short of water',
+  find: ({ exposures: { barAtLaunch, barAtLanding }, places: { launch, landing } }) =>
+    (
+      [
+        { when: 'launch', bar: barAtLaunch, place: launch?.name ?? '' },
+        { when: 'landing', bar: barAtLanding, place: landing?.name ?? '' },
+      ] as const
+    ).flatMap(({ when, bar, place }) => {
+      if (bar === null || bar.depthM >= BAR_M) return [];
+      const level: FindingLevel = bar.depthM <= 0 ? 'stop' : 'mind';
+      const facts = { place, depthM: bar.depthM, at: bar.at, when };
+      return [{ level, basis: 'physics' as const, extent: BAR_M - bar.depthM, subject: when, facts }];
+    }),
+  say: ({ place, depthM, at, when }) => ({
+    title: depthM <= 0 ? `${place} is dry at ${at}` : `${figure(depthM)} m of water at ${place} at ${at}`,
+    text: `${when === 'launch' ? 'Launching' : 'Landing'} there means dragging the boat over what the tide leaves. The tide is a prediction; wind and pressure move it.`,
+  }),
+  repairs: (_, context) => otherHours(context),
+});
+
+// A missing second propulsion is told as a need; a slow one here.
+const secondTooSlow = rule({
+  code: 'second-too-slow',
+  reads: ['exposures', 'places', 'brief', 'needs'],
+  station: 'brief',
+  measure: 'minutes',
+  find: ({ exposures: { plan }, places, brief, needs }) => {
+    if (!plan || plan.spotAt === null || plan.turnAt === null || plan.homeAt === null) return [];
+    if (needs.some((need) => need.id === 'second-propulsion' && !need.met)) return [];
+    const alarm = alarmInstant(brief, places) ?? plan.deadline;
+    if (plan.homeAtSpare !== null && plan.homeAtSpare <= alarm) return [];
+    const clock = (at: number) => clockAt(at, places.water?.timeZone ?? 'utc');
+    return [
+      {
+        level: 'mind',
+        basis: 'physics',
+        extent: plan.homeAtSpare === null ? MOST_EXTENT : minutesBetween(alarm, plan.homeAtSpare),
+        facts: {
+          homeAt: plan.homeAtSpare === null ? null : clock(plan.homeAtSpare),
+          deadline: clock(plan.deadline),
+        },
+      },
+    ];
+  },
+  say: ({ homeAt, deadline }) => ({
+    title:
+      homeAt === null ? 'The second propulsion does not bring you home' : `With the second propulsion in at ${homeAt}`,
+    text:
+      homeAt === null
+        ? 'At its pace, wind and stream of those hours are stronger. If the first fails, you do not get in by yourself.'
+        : `You said ${deadline}. If the first fails out there, help is called while you are on your way.`,
+  }),
+  repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+});
+
+/** A straight leg over land is shorter than the way one takes: every hour worked out from it is too early. */
+const wayOverLand = rule({
+  code: 'way-over-land',
+  reads: ['exposures', 'places'],
+  station: 'brief',
+  measure: 'legs',
+  find: ({ exposures: { plan }, places: { water } }) => {
+    if (!plan || !water) return [];
+    const legs = plan.legs
+      .filter(({ leg }) => overLand(leg.from, leg.to, water.launches, water.chart))
+      .map(({ leg }) => leg.name);
+    return legs.length === 0 ? [] : [{ level: 'mind', basis: 'physics', extent: legs.length, facts: { legs } }];
+  },
+  say: ({ legs }) => ({
+    title: 'The way leads over land',
+    text: `By the chart held here: ${listed(legs)}. Draw it round, so that distance and hours are those of the way you take.`,
+  }),
+});
+
+export const wayRules = [
+  cannotHold,
+  turnPassed,
+  homeLate,
+  homeAfterDark,
+  windAgainstStream,
+  barLow,
+  secondTooSlow,
+  wayOverLand,
+] as const;

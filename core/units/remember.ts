@@ -1,0 +1,31 @@
+/**
+ * Remembers what a function made of an object, for as long as the object lives: records here are never changed, so the same record
+ * always gives the same answer. The one place where answers are kept by identity.
+ */
+export function rememberFor<Input extends object, Output>(make: (input: Input) => Output): (input: Input) => Output {
+  const known = new WeakMap<Input, { output: Output }>();
+  return (input) => {
+    const found = known.get(input);
+    if (found) return found.output;
+    const output = make(input);
+    known.set(input, { output });
+    return output;
+  };
+}
+
+/** The same for arguments that are numbers and texts: the last so many answers, all forgotten when there are more. */
+export function rememberLast<Inputs extends readonly (string | number)[], Output>(
+  most: number,
+  make: (...inputs: Inputs) => Output,
+): (...inputs: Inputs) => Output {
+  const known = new Map<string, { output: Output }>();
+  return (...inputs) => {
+    const key = inputs.join('\u0000');
+    const found = known.get(key);
+    if (found) return found.output;
+    const output = make(...inputs);
+    if (known.size >= most) known.clear();
+    known.set(key, { output });
+    return output;
+  };
+}
