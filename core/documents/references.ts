@@ -82,20 +82,24 @@ export function placesOf(
   };
 }
 
-/** @param before what was aboard before: a line that is still the same is the same record */
+/** @param before what was aboard before: a line that is still the same is the same record, where it stands nearly as it stood */
 export function aboardOf(
   loadout: Outing['loadout'],
   items: readonly Item[],
   before: readonly Aboard[] = [],
 ): readonly Aboard[] {
   const index = itemIndex(items);
-  const known = new Map(before.map((one) => [one.entry, one]));
-  return loadout.flatMap((entry): Aboard[] => {
+  const aboard: Aboard[] = [];
+  let at = 0;
+  for (const entry of loadout) {
+    // One taken out moves all behind it up by one.
+    const step = before[at]?.entry === entry ? 0 : before[at + 1]?.entry === entry ? 1 : null;
+    const same = step === null ? undefined : before[at + step];
+    if (step !== null) at += step + 1;
     const item = index.get(entry.itemId);
-    if (!item) return [];
-    const same = known.get(entry);
-    return [same?.item === item ? same : { item, entry }];
-  });
+    if (item) aboard.push(same?.item === item ? same : { item, entry });
+  }
+  return aboard;
 }
 
 /** A thing as if it were aboard by itself: one of it, in no container, in one's own boat. */

@@ -53,13 +53,23 @@ export interface Found extends Omit<Told<Facts>, 'subject'> {
   key: string;
 }
 
-/** What one rule finds in a context. */
-export function foundBy({ code, find }: AnyRule, context: Context): Found[] {
-  return find(context).map(({ level, basis, extent, facts, subject }) => ({
-    key: subject ? `${code}:${subject}` : code,
+/** Identity of what a rule told, across edits. */
+export function keyOf({ code }: AnyRule, subject: string | undefined): string {
+  return subject ? `${code}:${subject}` : code;
+}
+
+/** What a rule told, as a finding. */
+export function foundFrom(rule: AnyRule, { level, basis, extent, facts, subject }: Told<Facts>): Found {
+  return {
+    key: keyOf(rule, subject),
     level,
     basis,
     extent: keptExtent(extent),
-    facts: { ...facts, code } as Facts,
-  }));
+    facts: { ...facts, code: rule.code } as Facts,
+  };
+}
+
+/** What one rule finds in a context. */
+export function foundBy(rule: AnyRule, context: Context): Found[] {
+  return rule.find(context).map((told) => foundFrom(rule, told));
 }

@@ -20,12 +20,14 @@ import type { NeedContext } from '../needs/need';
 import { type RaisedNeed, raisedNeeds } from '../needs/raise';
 import { batteryOf } from '../power/powerSheet';
 import { type BuiltRig, buildRig } from '../tackle/builtRig';
+import { type JigHour, drogueAboard, jigHours, jigLine } from '../tackle/tackleSheet';
 import { isTackle } from '../tackle/tackleBudget';
 import { type Instant, dateAt } from '../units/time';
+import { rememberFor } from '../units/remember';
 import type { NeedId } from '../vocabulary/needs';
 import { type Answers, craftFaults, takenByAnswers } from '../walkround/answers';
 import type { HullPart } from '../walkround/hullParts';
-import { deriving, interning, steady } from './derive';
+import { deriving, interning } from './derive';
 
 /** Everything a judgement may look at. A rule names what it reads, and is given that. */
 export interface Context {
@@ -52,6 +54,8 @@ export interface Context {
   selection: Pick<Brief, 'waterId' | 'launchId' | 'areaId' | 'landingId' | 'craftId' | 'targets'>;
   places: Places;
   aboard: readonly Aboard[];
+  /** What came aboard or went since the outing that this one follows; null: it follows none. */
+  moved: readonly Aboard[] | null;
   /** Places, and all that is aboard. */
   looked: Looked;
   /** The same with only some of what is aboard: rods, lines, lures, drogues; what draws and what feeds it; what holds the boat. */
@@ -63,6 +67,10 @@ export interface Context {
   exposures: Exposures;
   /** The rigs of rods that are aboard, put together. */
   builtRigs: readonly BuiltRig[];
+  /** What the jig asks for at every half hour of the stay, by the drogue and the line that are aboard. */
+  drogueM: number | null;
+  jigLineMm: number | null;
+  jigs: readonly JigHour[];
   /** The anchor one means to lie to, at every half hour of the stay; of several the one that holds best. null: nobody means to, or none is aboard. */
   anchorage: Anchorage | null;
   taken: WalkTaken;
@@ -78,6 +86,7 @@ type Derived =
   | 'selection'
   | 'places'
   | 'aboard'
+  | 'moved'
   | 'looked'
   | 'tackle'
   | 'electrics'
@@ -86,6 +95,9 @@ type Derived =
   | 'burden'
   | 'exposures'
   | 'builtRigs'
+  | 'drogueM'
+  | 'jigLineMm'
+  | 'jigs'
   | 'anchorage'
   | 'taken'
   | 'craftFaults'
@@ -101,28 +113,38 @@ const sameWorkings = interning<Workings>(200);
 const sameBurden = interning<Burden>(200);
 /** Hours are tried again and again, by one judgement and by the next: so many days are remembered. */
 const DAYS = 300;
+/** What costs less, or is asked for with fewer inputs. */
+const SOME = 30;
 
 const holds: ReadonlySet<KindId> = new Set<KindId>(['stake-pole', 'short-pole', 'release-float', 'anchor-trolley']);
-const isElectric = (item: Item) =>
-  (item.attributes.watts ?? 0) > 0 || item.poweredById !== null || batteryOf(item, 1) !== null;
-const isGround = (item: Item) => anchorOf(item) !== null || holds.has(item.kind);
+/** In which sums a thing has a part. */
+const partsOf = rememberFor((item: Item) => ({
+  tackle: isTackle(item),
+  electrics: (item.attributes.watts ?? 0) > 0 || item.poweredById !== null || batteryOf(item, 1) !== null,
+  ground: anchorOf(item) !== null || holds.has(item.kind),
+  burden:
+    (item.attributes.watts ?? 0) > 0 ||
+    item.qualities.includes('treble') ||
+    kinds[item.kind].means.some((id) => id === 'rods' || id === 'cold-store'),
+}));
 
-/** Only some of what is aboard; the same record while none of that changed. */
-function only(
-  part: 'tackle' | 'electrics' | 'ground',
-  which: (item: Item) => boolean,
-): (context: Context, before: Context | null) => Looked {
-  return ({ places, aboard }, before) => {
-    const was = before?.[part];
-    const some = steady(
-      aboard.filter(({ item }) => which(item)),
-      was?.aboard,
-    );
-    return was && was.aboard === some && before.places === places ? was : { ...places, aboard: some };
+/** Only some of what is aboard; the same record while none of that moved. */
+function only(part: 'tackle' | 'electrics' | 'ground'): (context: Context, before: Context | null) => Looked {
+  return (context, before) => {
+    const { places, aboard, moved } = context;
+    if (before?.places === places && !moved?.some(({ item }) => partsOf(item)[part])) return before[part];
+    return { ...places, aboard: aboard.filter(({ item }) => partsOf(item)[part]) };
   };
 }
 
-const derive = deriving<Context, Derived>({
+function movedBetween(was: readonly Aboard[], is: readonly Aboard[]): readonly Aboard[] {
+  const before = new Set(was);
+  const moved: Aboard[] = [];
+  for (const one of is) if (!before.delete(one)) moved.push(one);
+  return [...moved, ...before];
+}
+
+const derived = deriving<Context, Derived>({
   selection: {
     from: ['brief'],
     make: ({ brief: { waterId, launchId, areaId, landingId, craftId, targets } }) =>
@@ -130,24 +152,29 @@ const derive = deriving<Context, Derived>({
   },
   places: {
     from: ['selection', 'angler', 'boats', 'items', 'waters', 'packs', 'ownSpecies'],
-    keep: 30,
+    keep: SOME,
     make: ({ selection, references }) => placesOf(selection, references),
   },
   aboard: {
     from: ['loadout', 'items'],
-    keep: 30,
+    keep: SOME,
     make: ({ loadout, items }, before) => aboardOf(loadout, items, before?.aboard),
   },
+  moved: { from: ['aboard', 'loadout'], make: ({ aboard }, before) => before && movedBetween(before.aboard, aboard) },
   looked: { from: ['places', 'aboard'], make: ({ places, aboard }) => ({ ...places, aboard }) },
-  tackle: { from: ['places', 'aboard'], make: only('tackle', isTackle) },
-  electrics: { from: ['places', 'aboard'], make: only('electrics', isElectric) },
-  ground: { from: ['places', 'aboard'], make: only('ground', isGround) },
+  tackle: { from: ['places', 'aboard'], make: only('tackle') },
+  electrics: { from: ['places', 'aboard'], make: only('electrics') },
+  ground: { from: ['places', 'aboard'], make: only('ground') },
   day: {
     from: ['brief', 'conditions', 'boats', 'waters', 'ownSpecies'],
     keep: DAYS,
     make: ({ brief, conditions, places }) => dayExposures(brief, conditions, places),
   },
-  burden: { from: ['aboard'], make: ({ aboard }) => sameBurden(burdenOf(aboard)) },
+  burden: {
+    from: ['aboard'],
+    make: ({ aboard, moved }, before) =>
+      before && !moved?.some(({ item }) => partsOf(item).burden) ? before.burden : sameBurden(burdenOf(aboard)),
+  },
   exposures: {
     from: ['day', 'burden', 'workings'],
     keep: DAYS,
@@ -155,12 +182,28 @@ const derive = deriving<Context, Derived>({
   },
   builtRigs: {
     from: ['rigs', 'tackle'],
+    keep: SOME,
     make: ({ rigs, tackle }) => {
       const ids = idsAboard(tackle);
       return rigs.filter(({ rodId }) => rodId !== null && ids.has(rodId)).map((one) => buildRig(one, tackle.items));
     },
   },
+  drogueM: {
+    from: ['tackle', 'brief'],
+    make: ({ tackle, brief }) =>
+      brief.techniques.includes('drifting') ? (drogueAboard(tackle)?.mouthM ?? null) : null,
+  },
+  jigLineMm: {
+    from: ['tackle', 'rigs'],
+    make: ({ tackle, rigs }) => jigLine(rigs, tackle)?.attributes.diameterMm ?? null,
+  },
+  jigs: {
+    from: ['places', 'day', 'workings', 'drogueM', 'jigLineMm'],
+    keep: SOME,
+    make: ({ places, day, workings, drogueM, jigLineMm }) => jigHours(places, day, workings, drogueM, jigLineMm),
+  },
   anchorage: {
+    keep: SOME,
     from: ['ground', 'exposures', 'workings', 'brief'],
     make: ({ ground, exposures, workings, brief }) =>
       brief.techniques.includes('anchored bait') ? anchorageOf(ground, exposures.spot, workings) : null,
@@ -194,7 +237,7 @@ export function contextOf(
 ): Context {
   const { brief, conditions, company, rigs, workings, log, loadout } = outing;
   const { angler, craft: boats, items, waters, rulePacks: packs, species: ownSpecies } = references;
-  return derive(
+  return derived.whole(
     {
       outing,
       references,
@@ -228,7 +271,7 @@ function needsOf(context: Context, before: Context | null): readonly JudgedNeed[
     before.places === context.places &&
     before.lastDay === lastDay &&
     before.taken === taken;
-  const touched = sameDay ? needsTouched(before.aboard, aboard) : null;
+  const touched = sameDay ? needsTouched(context.moved ?? [], aboard) : null;
   const candidates = candidatesByNeed(aboard, lastDay, taken, touched);
   const needContext: NeedContext = context;
   return raised.map(({ id, raise }, i) => {
@@ -241,16 +284,23 @@ function needsOf(context: Context, before: Context | null): readonly JudgedNeed[
  * The needs that the difference between two loadouts can speak to: those that the kinds of the changed items are means of.
  * null: any need, because a container came, went, or was opened.
  */
-function needsTouched(was: readonly Aboard[], is: readonly Aboard[]): ReadonlySet<NeedId> | null {
-  const before = new Set(was);
-  const after = new Set(is);
-  const changed = [...is.filter((one) => !before.has(one)), ...was.filter((one) => !after.has(one))];
+function needsTouched(moved: readonly Aboard[], is: readonly Aboard[]): ReadonlySet<NeedId> | null {
   const touched = new Set<NeedId>();
-  for (const { item } of changed) {
+  for (const { item } of moved) {
     if (is.some(({ item: other }) => other.containerId === item.id || other.poweredById === item.id)) return null;
     for (const id of kinds[item.kind].means) touched.add(id);
     // Which paddle is the first decides which may be the second.
     if (touched.has('second-propulsion')) touched.add('propulsion');
   }
   return touched;
+}
+
+/** As the need context of a thing that would come aboard: it is never the paddle one sets out with. */
+export function asSpare({ exposures, brief, places, aboard }: Context): NeedContext {
+  return { exposures, brief, places, aboard, firstPaddleId: null };
+}
+
+/** What some parts of a context are made from in the end: given things alone. */
+export function givenFor(names: readonly (keyof Context)[]): ReadonlySet<keyof Context> {
+  return derived.givenFor(names);
 }

@@ -12,51 +12,92 @@ export type Derivations<Whole extends object, Names extends keyof Whole> = {
   readonly [Name in Names]: Derivation<Whole, Whole[Name]>;
 };
 
+const UNKNOWN = Symbol('not worked out yet');
+
 interface Remembered {
   inputs: readonly unknown[];
   value: unknown;
 }
 
 /**
- * Works out named derivations in the order in which they stand, once for the same inputs: what follows another whole takes over from it
- * whatever reads nothing that changed, and each derivation remembers as many answers as it says. Records are never changed, so that the
- * same record is the same input.
+ * A whole whose derivations are worked out when they are first read, and once for the same inputs: what follows another whole takes over
+ * from it whatever reads nothing that changed, and each derivation remembers as many answers as it says. Records are never changed, so
+ * that the same record is the same input.
  */
 export function deriving<Whole extends object, Names extends keyof Whole & string>(
   derivations: Derivations<Whole, Names>,
-): (inputs: Omit<Whole, Names>, before: Whole | null) => Whole {
-  const memory = new Map<Names, Remembered[]>();
-  const order = Object.keys(derivations) as Names[];
-  return (inputs, before) => {
-    const whole = { ...inputs } as Whole;
-    for (const name of order) {
-      const { from, keep = 0, make } = derivations[name];
-      if (before && from.every((input) => whole[input] === before[input])) {
-        whole[name] = before[name];
-        continue;
-      }
-      const read = keep > 0 ? from.map((input) => whole[input]) : null;
-      const known = memory.get(name) ?? [];
-      const at = read ? known.findIndex(({ inputs: met }) => met.every((one, i) => one === read[i])) : -1;
-      const found = known[at];
-      if (found) {
-        whole[name] = found.value as Whole[Names];
-        if (at > 0) {
-          known.splice(at, 1);
-          known.unshift(found);
-        }
-        continue;
-      }
-      const value = make(whole, before);
-      whole[name] = value;
-      if (read) {
-        known.unshift({ inputs: read, value });
-        if (known.length > keep) known.pop();
-        memory.set(name, known);
-      }
+): Deriving<Whole, Names> {
+  const names = Object.keys(derivations) as Names[];
+  const memory: Remembered[][] = names.map(() => []);
+
+  /** A whole with what it follows and what was worked out for it so far. */
+  class Derived {
+    readonly known: unknown[] = new Array<unknown>(names.length).fill(UNKNOWN);
+    constructor(
+      given: Omit<Whole, Names>,
+      readonly before: (Whole & Derived) | null,
+    ) {
+      Object.assign(this, given);
     }
-    return whole;
+  }
+  const workOut = (i: number, name: Names, whole: Whole & Derived): unknown => {
+    const { from, keep = 0, make } = derivations[name];
+    const { before } = whole;
+    if (before && isSame(from, whole, before)) return before[name];
+    if (keep === 0) return make(whole, before);
+    const known = memory[i] ?? [];
+    const inputs = from.map((input) => whole[input]);
+    const at = known.findIndex((one) => isMet(one.inputs, inputs));
+    const found = known[at] ?? { inputs, value: make(whole, before) };
+    if (at !== 0) {
+      // The latest first; what was not asked for longest is forgotten.
+      if (at > 0) known.splice(at, 1);
+      known.unshift(found);
+      if (known.length > keep) known.pop();
+    }
+    return found.value;
   };
+  names.forEach((name, i) =>
+    Object.defineProperty(Derived.prototype, name, {
+      get(this: Whole & Derived) {
+        const known = this.known[i];
+        if (known !== UNKNOWN) return known;
+        const value = workOut(i, name, this);
+        this.known[i] = value;
+        return value;
+      },
+    }),
+  );
+
+  /** What a name is made from in the end: given things alone. */
+  const givenFor = (names: readonly (keyof Whole)[]): ReadonlySet<keyof Whole> => {
+    const given = new Set<keyof Whole>();
+    for (const name of names) {
+      const derivation = derivations[name as Names] as Derivation<Whole, unknown> | undefined;
+      if (derivation) for (const one of givenFor(derivation.from)) given.add(one);
+      else given.add(name);
+    }
+    return given;
+  };
+  return {
+    whole: (given, before) => new Derived(given, before as (Whole & Derived) | null) as unknown as Whole,
+    givenFor,
+  };
+}
+
+export interface Deriving<Whole extends object, Names extends keyof Whole> {
+  /** @param before what it follows, where only a little changed; null: nothing */
+  whole: (inputs: Omit<Whole, Names>, before: Whole | null) => Whole;
+  givenFor: (names: readonly (keyof Whole)[]) => ReadonlySet<keyof Whole>;
+}
+
+function isSame<Whole>(names: readonly (keyof Whole)[], one: Whole, other: Whole): boolean {
+  for (const name of names) if (one[name] !== other[name]) return false;
+  return true;
+}
+function isMet(met: readonly unknown[], inputs: readonly unknown[]): boolean {
+  for (let i = 0; i < inputs.length; i += 1) if (met[i] !== inputs[i]) return false;
+  return true;
 }
 
 /** The same record for the same content, so that it is the same input: the last so many. */
@@ -70,10 +111,4 @@ export function interning<Value>(most: number): (value: Value) => Value {
     known.set(key, value);
     return value;
   };
-}
-
-/** A list whose members are all as they were is the list it was. */
-export function steady<Member>(next: readonly Member[], before: readonly Member[] | undefined): readonly Member[] {
-  const same = before?.length === next.length && next.every((one, i) => one === before[i]);
-  return same ? before : next;
 }

@@ -9,8 +9,9 @@ import { outOfService } from '../needs/match';
 import { worthOf } from '../needs/need';
 import { rememberFor } from '../units/remember';
 import type { NeedId } from '../vocabulary/needs';
-import { type Context, contextOf } from './context';
-import { type AnyRule, type Found, foundBy, ruleOf, rules } from './allRules';
+import { type Context, asSpare, contextOf, givenFor } from './context';
+import { type AnyRule, type Found, foundBy, foundFrom, keyOf, ruleOf, rules } from './allRules';
+import { keptExtent } from './rule';
 
 /** Repairs offered for one finding at the most, and candidates judged to find them. */
 const MOST_OFFERED = 3;
@@ -20,16 +21,22 @@ const MOST_TRIED = 3;
 /** A thing added may ask for another, and that for a third: a rod wants its leash. */
 const MOST_ROUNDS = 3;
 
+const rulesThatAsk = rules.filter(({ canAsk }) => canAsk);
+
 /** A judged outing: its context, and what each rule found in it. */
 export interface Judged {
   context: Context;
-  found: ReadonlyMap<AnyRule, readonly Found[]>;
   all: readonly Found[];
+  byKey: ReadonlyMap<string, Found>;
+  /** By the very record that was told: what a repair did not touch is told by the same one. */
+  byTold: ReadonlyMap<object, Found>;
 }
 
 export function judge(context: Context): Judged {
-  const found = new Map(rules.map((one) => [one, foundBy(one, context)] as const));
-  return { context, found, all: [...found.values()].flat() };
+  const byTold = new Map<object, Found>();
+  for (const rule of rules) for (const told of rule.find(context)) byTold.set(told, foundFrom(rule, told));
+  const all = [...byTold.values()];
+  return { context, all, byKey: new Map(all.map((one) => [one.key, one])), byTold };
 }
 
 /**
@@ -62,22 +69,27 @@ function repaired(context: Context, repair: Repair): Context {
   return contextOf(outing, context.references, context.answers, context.now, context);
 }
 
+/** Rules by what they are made from in the end: after a change of the loadout alone, most are not even looked at. */
+const given = new Map(rules.map((rule) => [rule, [...givenFor(rule.reads)]]));
+
 /** Whether a finding is gone after a change, and nothing else has become worse. Its own rule is asked first: most that fail, fail there. */
-function settles(one: Found, next: Context, { context, found }: Judged): boolean {
-  const changed = (rule: AnyRule) => rule.reads.some((name) => next[name] !== context[name]);
-  const own = ruleOf(one.facts.code);
-  if (!changed(own)) return false;
-  const worse = (rule: AnyRule) => {
-    const before = found.get(rule) ?? [];
-    return foundBy(rule, next).some((now) => {
-      if (now.level === 'note') return false;
-      if (now.key === one.key) return true;
-      const was = before.find((earlier) => earlier.key === now.key);
-      if (!was || was.level === 'note' || (now.level === 'stop' && was.level !== 'stop')) return true;
-      return now.extent > was.extent + rule.slack;
+function settles(one: Found, next: Context, { context, byKey, byTold }: Judged): boolean {
+  const mayDiffer = (rule: AnyRule) => given.get(rule)?.some((name) => next[name] !== context[name]) ?? true;
+  const differs = (rule: AnyRule) => mayDiffer(rule) && rule.reads.some((name) => next[name] !== context[name]);
+  const worse = (rule: AnyRule) =>
+    rule.find(next).some((told) => {
+      const { level, extent, subject } = told;
+      if (level === 'note') return false;
+      const same = byTold.get(told);
+      if (same) return same === one;
+      const key = keyOf(rule, subject);
+      if (key === one.key) return true;
+      const was = byKey.get(key);
+      if (!was || was.level === 'note' || (level === 'stop' && was.level !== 'stop')) return true;
+      return keptExtent(extent) > was.extent + rule.slack;
     });
-  };
-  return !worse(own) && !rules.some((rule) => rule !== own && changed(rule) && worse(rule));
+  const own = ruleOf(one.facts.code);
+  return differs(own) && !worse(own) && !rules.some((rule) => rule !== own && differs(rule) && worse(rule));
 }
 
 interface Asked {
@@ -91,8 +103,7 @@ type Added = Extract<Repair, { do: 'add-items' }>['items'][number];
  * a need of their own, that is met too. null: this way leads nowhere; 'none': the locker cannot.
  */
 function addingItems(asked: Asked, one: Found, judged: Judged, skip: number): Repair | 'none' | null {
-  const { context } = judged;
-  const known = new Set(judged.all.map((earlier) => earlier.key));
+  const { context, byKey } = judged;
   let chosen: readonly Added[] = [];
   let open: readonly Asked[] = [asked];
   for (let round = 0; round < MOST_ROUNDS && open.length > 0; round += 1) {
@@ -105,9 +116,9 @@ function addingItems(asked: Asked, one: Found, judged: Judged, skip: number): Re
     const repair: Repair = { do: 'add-items', items: chosen };
     const next = repaired(context, repair);
     if (settles(one, next, judged)) return repair;
-    open = rules.flatMap((rule) =>
+    open = rulesThatAsk.flatMap((rule) =>
       foundBy(rule, next).flatMap((now) => {
-        const asks = now.level === 'note' || known.has(now.key) ? null : rule.asks(now.facts);
+        const asks = now.level === 'note' || byKey.has(now.key) ? null : rule.asks(now.facts);
         return asks ? [asks] : [];
       }),
     );
@@ -157,13 +168,13 @@ export function serviceable(needId: NeedId, context: Context): { item: Item; car
   const { aboard, items, lastDay, taken } = context;
   const carriedOf = new Map(aboard.map(({ item, entry }) => [item.id, entry.quantity]));
   const { disqualify, distinctKinds, amount } = catalogue[needId];
-  const asSpare = { ...context, firstPaddleId: null };
+  const spare = asSpare(context);
   return (meansByNeed(items).get(needId) ?? [])
     .map((item) => ({ item, carried: carriedOf.get(item.id) ?? 0 }))
     .filter(({ item, carried }) => {
       if (carried >= item.quantity) return false;
       const alone = byItself(item);
-      if (outOfService(alone, lastDay, taken) !== null || (disqualify?.(alone, asSpare) ?? null) !== null) return false;
+      if (outOfService(alone, lastDay, taken) !== null || (disqualify?.(alone, spare) ?? null) !== null) return false;
       return !(distinctKinds && !amount && carried > 0);
     })
     .sort((a, b) => a.item.massKg - b.item.massKg || a.item.id.localeCompare(b.item.id));

@@ -58,6 +58,7 @@ export interface Rule<Code extends string = string, Facts = never> {
   readonly say: (facts: Facts) => Sentence;
   readonly sheetFor: (facts: Facts) => SheetId | null;
   readonly repairs: (facts: Facts, context: Context) => readonly Repair[];
+  readonly canAsk: boolean;
   readonly asks: (facts: Facts) => { needId: NeedId; missing: number } | null;
 }
 /** What one rule's facts are, with its code. */
@@ -77,6 +78,7 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
     slack,
     sheetFor: (facts) => (typeof sheet === 'function' ? sheet(facts) : (sheet ?? null)),
     repairs,
+    canAsk: asks !== undefined,
     asks: (facts) => asks?.(facts) ?? null,
   };
 }

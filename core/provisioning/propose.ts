@@ -1,9 +1,9 @@
-import { type Context, contextOf } from '../judgement/context';
+import { type Context, asSpare, contextOf } from '../judgement/context';
 import { kindIds, kinds } from '../catalog/gear/kinds';
 import { withItem } from '../editing/edit';
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
-import { type References, byItself } from '../documents/references';
+import { type References, byItself, idsAboard } from '../documents/references';
 import type { Instant } from '../units/time';
 import type { Answers } from '../walkround/answers';
 import { catalogue } from '../needs/catalogue';
@@ -132,27 +132,27 @@ function missing(
   items: readonly Item[],
 ): Missing {
   const { distinctKinds = false } = catalogue[id];
-  const asSpare = { ...context, firstPaddleId: null };
+  const spare = asSpare(context);
   const unserviceable = (item: Item) => outOfService(byItself(item), context.lastDay, context.taken);
   const taken = new Set(
     context.aboard.flatMap(({ item }) =>
-      distinctKinds && unserviceable(item) === null && disqualifiedHere(id, item, asSpare) === null ? [item.kind] : [],
+      distinctKinds && unserviceable(item) === null && disqualifiedHere(id, item, spare) === null ? [item.kind] : [],
     ),
   );
   const putRight = items.flatMap((item) => {
     const why = kinds[item.kind].means.includes(id) ? unserviceable(item) : null;
-    return why !== null && !taken.has(item.kind) && disqualifiedHere(id, item, asSpare) === null
+    return why !== null && !taken.has(item.kind) && disqualifiedHere(id, item, spare) === null
       ? [{ name: item.name, why }]
       : [];
   });
-  const would = purchaseOptions(id, asSpare, want - counted, taken);
+  const would = purchaseOptions(id, spare, want - counted, taken);
   return { needId: id, level, lifeCritical, different: distinctKinds ? want - counted : 1, would, putRight };
 }
 
 /** Why each thing that could serve a need of this outing stays ashore: the first need that speaks of it is told. */
 function omitted(context: Context, items: readonly Item[]): Omitted[] {
   const aboard = new Map(context.aboard.map(({ item }) => [item.id, item]));
-  const asSpare = { ...context, firstPaddleId: null };
+  const spare = asSpare(context);
   const budget = tackleBudget(context.looked, context.exposures);
   const have = tackleAboard(context.looked);
   return items.flatMap((item): Omitted[] => {
@@ -161,7 +161,7 @@ function omitted(context: Context, items: readonly Item[]): Omitted[] {
     if (!need) return [];
     const one = byItself(item);
     const lacks =
-      outOfService(one, context.lastDay, context.taken) ?? catalogue[need.id].disqualify?.(one, asSpare) ?? null;
+      outOfService(one, context.lastDay, context.taken) ?? catalogue[need.id].disqualify?.(one, spare) ?? null;
     if (lacks) return [{ itemId: item.id, needId: need.id, why: lacks }];
     const serving = need.means.flatMap((means) =>
       means.by === 'item' && means.shortfall === null ? (aboard.get(means.itemId) ?? []) : [],
@@ -223,10 +223,10 @@ function copiesOf(item: Item, group: readonly JudgedNeed[], context: Context): C
   const aboard = context.aboard.find((one) => one.item.id === item.id)?.entry.quantity ?? 0;
   const one = byItself(item);
   if (aboard >= item.quantity || outOfService(one, context.lastDay, context.taken) !== null) return [];
-  const asSpare = { ...context, firstPaddleId: null };
+  const spare = asSpare(context);
   const amounts = new Map<NeedId, number>();
   for (const { id } of group) {
-    if (!kinds[item.kind].means.includes(id) || (catalogue[id].disqualify?.(one, asSpare) ?? null) !== null) continue;
+    if (!kinds[item.kind].means.includes(id) || (catalogue[id].disqualify?.(one, spare) ?? null) !== null) continue;
     const { distinctKinds } = catalogue[id];
     if (distinctKinds && context.aboard.some((other) => other.item.kind === item.kind)) continue;
     const worth = worthOf(catalogue[id], item);
@@ -240,7 +240,7 @@ function copiesOf(item: Item, group: readonly JudgedNeed[], context: Context): C
 }
 
 function problemOf(group: readonly JudgedNeed[], candidates: readonly Candidate[], context: Context) {
-  const aboardIds = new Set(context.aboard.map(({ item }) => item.id));
+  const aboardIds = idsAboard(context);
   return {
     options: candidates.map(({ item, amounts }): Choosable => ({
       cost: (item.massKg + CLUTTER_KG) * (favours(context.angler, item) ? FAVOURED : 1),

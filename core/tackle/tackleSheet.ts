@@ -4,7 +4,7 @@ import { drift } from '../holding/drift';
 import type { SpotHour } from '../environment/spot';
 import type { Item } from '../documents/item';
 import type { Brief } from '../documents/outing';
-import type { Looked } from '../documents/references';
+import type { Looked, Places } from '../documents/references';
 import type { Rig, Workings } from '../documents/workings';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
 import { type JigInput, jig } from './jig';
@@ -53,15 +53,15 @@ export interface JigHour {
 type JigWorkings = Pick<Workings, 'jigAngleDeg' | 'drogueCd' | 'jigCd' | 'lineCd'>;
 
 /** The main line of the rod that is rigged to jig; null: none is, and a usual line is reckoned with. */
-export function jigLine(rigs: readonly Rig[], { items }: Looked): Item | null {
+export function jigLine(rigs: readonly Rig[], { items }: Places): Item | null {
   const mainId = rigs.find((one) => one.purpose === 'jig')?.mainId ?? null;
   return mainId === null ? null : (items.get(mainId) ?? null);
 }
 
 /** The jig that each half hour asks for: it changes with wind and tide. @param drogueM mouth of the drogue that is out; null: none */
 export function jigHours(
-  looked: Looked,
-  e: Exposures,
+  looked: Places,
+  e: Pick<Exposures, 'spot'>,
   workings: JigWorkings,
   drogueM: number | null,
   lineMm: number | null,

@@ -1,15 +1,18 @@
 import type { Context } from '../context';
 import type { Repair } from '../../editing/repair';
+import { kinds } from '../../catalog/gear/kinds';
+import type { Item } from '../../documents/item';
 import { catalogue } from '../../needs/catalogue';
 import { personalNeeds } from '../../needs/company';
 import type { JudgedNeed } from '../../needs/match';
 import { measured, sayMeans, sayReason, sayShortfall } from '../../needs/sayNeeds';
 import { shiftClock } from '../../units/time';
+import { rememberFor } from '../../units/remember';
 import { capital, count, dayWords, figure, listed, plural } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import type { SheetId } from '../../vocabulary/sheets';
 import { outOfTheDark, removing, rodsAshore } from '../candidates';
-import { type Basis, type FindingLevel, rule } from '../rule';
+import { type Basis, type FindingLevel, type Told, rule } from '../rule';
 
 /** How loud an unmet need is: law and what life hangs on shut the gate; other musts and shoulds are minded. */
 export function needLevel(need: Pick<JudgedNeed, 'level' | 'lifeCritical'>): { level: FindingLevel; basis: Basis } {
@@ -55,21 +58,21 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
   return list;
 }
 
+/** A need that a repair does not touch is the same record, and is told the same. */
+const toldOf = rememberFor((need: JudgedNeed): Told<Unmet> => ({
+  ...needLevel(need),
+  extent: need.want - need.counted,
+  subject: need.id,
+  facts: unmetFacts(need),
+}));
+
 const needUnmet = rule({
   code: 'need-unmet',
   reads: ['needs'],
   station: 'kit',
   sheet: ({ needId }: Unmet) => sheetOfNeed[needId] ?? null,
   measure: 'means, or the need’s own measure',
-  find: ({ needs }) =>
-    needs
-      .filter((need) => !need.met)
-      .map((need) => ({
-        ...needLevel(need),
-        extent: need.want - need.counted,
-        subject: need.id as string,
-        facts: unmetFacts(need),
-      })),
+  find: ({ needs }) => needs.filter((need) => !need.met).map(toldOf),
   say: (facts: Unmet) => ({
     title: unmetTitle(facts),
     text: [
@@ -87,6 +90,14 @@ const needUnmet = rule({
   repairs: settlingNeed,
 });
 
+/** Whether a thing is spoken of with a need that is not met. */
+function isToldWith(needs: readonly JudgedNeed[], { id, kind }: Item): boolean {
+  const { means } = kinds[kind];
+  return needs.some(
+    (need) => !need.met && means.includes(need.id) && need.means.some((one) => one.by === 'item' && one.itemId === id),
+  );
+}
+
 // What is out of date and leaves a need unmet is told with that need; here only what would otherwise go unsaid.
 const outOfDateAboard = rule({
   code: 'out-of-date-aboard',
@@ -94,12 +105,10 @@ const outOfDateAboard = rule({
   station: 'kit',
   measure: 'things',
   find: ({ aboard, needs, lastDay }) => {
-    const told = (id: string) =>
-      needs.some((need) => !need.met && need.means.some((one) => one.by === 'item' && one.itemId === id));
-    const items = aboard.flatMap(({ item }) =>
-      item.expiresOn !== null && item.expiresOn < lastDay && !told(item.id)
-        ? [{ id: item.id, name: item.name, on: item.expiresOn }]
-        : [],
+    const old = aboard.filter(({ item }) => item.expiresOn !== null && item.expiresOn < lastDay);
+    if (old.length === 0) return [];
+    const items = old.flatMap(({ item }) =>
+      item.expiresOn !== null && !isToldWith(needs, item) ? [{ id: item.id, name: item.name, on: item.expiresOn }] : [],
     );
     return items.length > 0 ? [{ level: 'note', basis: 'judgement', extent: items.length, facts: { items } }] : [];
   },

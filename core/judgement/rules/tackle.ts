@@ -1,5 +1,5 @@
 import { CROWD_M } from '../../tackle/spread';
-import { drogueAboard, jigHours, jigLine, spareLines, trollingSpread } from '../../tackle/tackleSheet';
+import { spareLines, trollingSpread } from '../../tackle/tackleSheet';
 import { count, duration, figure, mass } from '../../units/words';
 import { adding, fewerRods, rodsAshore } from '../candidates';
 import { rule } from '../rule';
@@ -62,16 +62,14 @@ const sparesMany = rule({
 
 const jigLight = rule({
   code: 'jig-light',
-  reads: ['tackle', 'exposures', 'brief', 'rigs', 'workings'],
+  reads: ['tackle', 'brief', 'workings', 'jigs'],
   station: 'workings',
   sheet: 'jig',
   measure: 'g',
-  find: ({ tackle, exposures, brief: { techniques }, rigs, workings }) => {
+  find: ({ tackle, brief: { techniques }, workings, jigs }) => {
     const haveG = Math.max(0, ...tackle.aboard.map(({ item }) => item.attributes.lureG ?? 0));
     if (!techniques.includes('jigging') || haveG === 0) return [];
-    const drogueM = techniques.includes('drifting') ? (drogueAboard(tackle)?.mouthM ?? null) : null;
-    const lineMm = jigLine(rigs, tackle)?.attributes.diameterMm ?? null;
-    const most = jigHours(tackle, exposures, workings, drogueM, lineMm).toSorted((a, b) => b.massG - a.massG)[0];
+    const most = jigs.toSorted((a, b) => b.massG - a.massG)[0];
     if (!most || most.massG <= haveG) return [];
     const { massG, driftMps, hour } = most;
     const facts = { massG, haveG, at: hour.clock, depthM: hour.depthM, driftMps, angleDeg: workings.jigAngleDeg };
