@@ -183,7 +183,7 @@ test('a water shows its chart, its tide and its fetch, and is edited', async ({ 
   await form.getByLabel(/^Constituents: name, amplitude in m,/).fill('M2 1.2 30\nnonsense');
   await expect(form.getByText('Line 2 is not a name, an amplitude and a phase')).toBeVisible();
   await form.getByLabel(/^Constituents: name, amplitude in m,/).fill('M2 1.2 30');
-  await form.getByRole('button', { name: 'Keep', exact: true }).click();
+  await form.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(form).toBeHidden();
   await expect(page.getByRole('application')).toContainText('the big race');
 });

@@ -44,8 +44,8 @@ test('pollack kept becomes bonefish released: the kit follows, and a proposal is
 test('a jacket that runs out is felt in the locker, the kit, the margin, the gate and the list', async ({ page }) => {
   await page.goto('/locker');
   await page.getByRole('button', { name: 'Foam jacket, high back' }).click();
-  await page.getByLabel('In date until').fill('2020-01-01');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByLabel('In date until', { exact: true }).fill('2020-01-01');
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByRole('row', { name: /Foam jacket, high back/ })).toContainText('out of date');
   await page.getByLabel('Show', { exact: true }).click();
   await page.getByRole('option', { name: /^Due/ }).click();

@@ -69,7 +69,7 @@ ownHouseTest(
     await fish.getByRole('button', { name: 'Done' }).click();
     await page.getByRole('link', { name: /^Walk-round/ }).click();
     await expect(page.getByRole('heading', { name: 'Signed, then changed' })).toBeVisible();
-    await expect(page.getByText('The target was zander; now zander, pike.')).toBeVisible();
+    await expect(page.getByText('The target was zander; now zander and pike.')).toBeVisible();
     await page.getByRole('link', { name: 'Outings' }).click();
     await expect(page.getByText('Signed, then changed')).toBeVisible();
   },

@@ -92,8 +92,9 @@ test('the locker is put in order by any column, and as it was', async ({ page })
 test('an item that goes out of date stops counting in the outing that carries it', async ({ page }) => {
   await page.goto('/locker');
   await page.getByRole('button', { name: 'Electronic flare' }).click();
-  await page.getByLabel('In date until').fill('2020-01-01');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByLabel('In date until', { exact: true }).fill('2020-01-01');
+  await expect(page.getByRole('dialog')).toContainText(/kept at/);
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByRole('row', { name: /Electronic flare/ })).toContainText('out of date since 1 January 2020');
   await page.goto('/outings/pollack-long-grey/kit');
   await expect(page.getByRole('complementary')).toContainText(

@@ -22,11 +22,11 @@ test('a rule is written, bites in the outing, is written out, and read back besi
   await page.getByRole('option', { name: 'How many rods' }).click();
   await form.getByRole('button', { name: 'Add', exact: true }).click();
   await form.getByLabel('At most').last().fill('0');
-  await form.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(form.getByText('A whole number from 1 to 20.')).toBeVisible();
+  await form.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(form.getByText('A whole number from 1 to 20.', { exact: true })).toBeVisible();
   await form.getByLabel('At most').last().fill('1');
   await form.getByLabel('Where it stands').last().fill('Byelaw 99');
-  await form.getByRole('button', { name: 'Keep', exact: true }).click();
+  await form.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(form).toBeHidden();
   await expect(pack).toContainText('At most one rod. Byelaw 99');
 

@@ -22,12 +22,17 @@ const names = (rows as unknown as { rows: { name: string }[] }).rows.map(({ name
 await db.execute(sql.raw('create schema first'));
 for (const name of names) await db.execute(sql.raw(`create table first.${name} as table public.${name}`));
 
+const counted = await db.execute<{ last: string }>(sql`select last_value as last from document_changes`);
+const lastChange = Number((counted as unknown as { rows: { last: string }[] }).rows[0]?.last ?? 1);
+
 /** Everything as it was at the first start, or nothing at all. Rows are put in whole, whatever points at them. */
 async function putBack(empty: boolean): Promise<void> {
   await db.transaction(async (tx) => {
     await tx.execute(sql.raw('set local session_replication_role = replica'));
     await tx.execute(sql.raw(`truncate ${names.join(', ')}`));
     if (!empty) for (const name of names) await tx.execute(sql.raw(`insert into ${name} select * from first.${name}`));
+    // The count of changes goes back too: what the server holds of later ones is then known to be of no account.
+    await tx.execute(sql`select setval('document_changes', ${empty ? 1 : lastChange})`);
   });
 }
 

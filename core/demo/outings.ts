@@ -1,5 +1,6 @@
 import { lightOfDay, noonOf } from '../environment/light';
 import { moreDemoOutings } from './outingsMore';
+import { always, once, several } from './packed';
 import { NO_FIGURES } from '../editing/hours';
 import type { Brief, Hour, Outing } from '../documents/outing';
 import { usualWorkings } from '../editing/usualWorkings';
@@ -53,29 +54,6 @@ function rounded(figures: Partial<Figures>): Partial<Figures> {
   );
 }
 
-export const once = (...ids: string[]) =>
-  ids.map((itemId) => ({ itemId, quantity: 1, outsideContainer: false, carriedBy: null }));
-export const several = (itemId: string, quantity: number) => ({
-  itemId,
-  quantity,
-  outsideContainer: false,
-  carriedBy: null,
-});
-export const always = once(
-  'foam-jacket',
-  'whistle',
-  'phone',
-  'knife',
-  'first-aid',
-  'paddle-leash',
-  'pump',
-  'bow-line',
-  'straps',
-  'key-pouch',
-  'licence',
-  'boots',
-  'watch',
-);
 const atSea = [
   ...always,
   ...once('radio', 'flag', 'mast-light', 'headlamp', 'e-flare', 'snips', 'hook-cutter', 'wetsuit'),

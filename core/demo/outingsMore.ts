@@ -3,7 +3,7 @@ import type { Outing } from '../documents/outing';
 import { emptyLog } from '../documents/log';
 import { HOUR_MS, addDays, instantOf, isoAt, shiftClock } from '../units/time';
 import { placeAt } from './charts';
-import { always, once, several } from './outings';
+import { always, once, several } from './packed';
 import { venn } from './waters';
 
 /** A day of the same figures every hour, three days long. */

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { Outing } from './outing';
 import sample from './samples/form-1.json';
 import { openDocument, sayNotOpened, upgraded } from './open';
 import { type KindName, documentKinds, kindNames } from './registry';
@@ -12,7 +13,7 @@ const opened = (kind: KindName, kept: unknown) => {
 
 describe('a document of the first form', () => {
   it('as an outing has every figure of the sheets written out, its own kept, and names of its own for what rides where', () => {
-    const doc = opened('outings', sample['outing/1']) as never as import('./outing').Outing;
+    const doc = opened('outings', sample['outing/1']) as never as Outing;
     expect(doc.workings).toMatchObject({
       surgeHsM: 0.9,
       drogueCd: 1.2,
@@ -27,7 +28,7 @@ describe('a document of the first form', () => {
     expect(doc.log).toBeNull();
   });
   it('has extents of time in minutes, and others as they were', () => {
-    const { accepted } = opened('outings', sample['outing/1']) as never as import('./outing').Outing;
+    const { accepted } = opened('outings', sample['outing/1']) as never as Outing;
     expect(accepted.map(({ key, extent }) => [key, extent])).toEqual([
       ['home-late', 10],
       ['thunder', 12],

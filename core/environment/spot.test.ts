@@ -22,10 +22,16 @@ const day = dayOf(ling.conditions, water, from, to);
 const hours = spotHours(area, water, day, day.hours, from, to);
 
 describe('the place to fish by the half hour', () => {
-  it('stands on the half hours of the clock, from the first in to the last', () => {
-    expect(hours.map(({ at }) => at % (HOUR_MS / 2))).toEqual(hours.map(() => 0));
-    expect(hours[0]?.at).toBe(from + 20 * 60_000);
-    expect(hours).toHaveLength(10);
+  it('begins when one comes, stands on the half hours of the clock, and ends when one leaves', () => {
+    expect(hours.slice(1, -1).map(({ at }) => at % (HOUR_MS / 2))).toEqual(hours.slice(2).map(() => 0));
+    expect(hours[0]?.at).toBe(from);
+    expect(hours[1]?.at).toBe(from + 20 * 60_000);
+    expect(hours).toHaveLength(12);
+  });
+  it('sees a stay so short that no half hour of the clock falls into it', () => {
+    const short = spotHours(area, water, day, ling.conditions.hours, from, from + 10 * 60_000);
+    expect(short.map(({ at }) => at)).toEqual([from, from + 10 * 60_000]);
+    expect(spotHours(area, water, day, ling.conditions.hours, from, from)).toHaveLength(1);
   });
   it('is as deep as the chart says and the tide stands', () => {
     for (const { at, depthM, tideM } of hours) {

@@ -77,9 +77,11 @@ export function changesSince(then: SignedSnapshot, now: SignedSnapshot): Change[
   ];
 }
 
+/** The fields of an outing that are told part by part above, so not as fields of its own. */
+const toldByParts = new Set(['brief', 'conditions', 'loadout', 'company', 'rigs', 'workings', 'accepted']);
+
 function ownFields(outing: SignedSnapshot['outing']): object {
-  const { brief, conditions, loadout, company, rigs, workings, accepted, ...own } = outing;
-  return own;
+  return Object.fromEntries(Object.entries(outing).filter(([field]) => !toldByParts.has(field)));
 }
 
 function withoutUnsigned(kind: KindName, doc: object): object {

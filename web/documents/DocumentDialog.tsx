@@ -90,7 +90,7 @@ function NewOne<K extends ReferenceName>({
             Cancel
           </Button>
           <Button variant="contained" type="submit" disabled={form.formState.isSubmitting}>
-            Add
+            Keep
           </Button>
         </DialogActions>
       </form>

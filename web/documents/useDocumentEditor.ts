@@ -1,4 +1,4 @@
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { type Documents, type KindName, documentKinds } from '#core/documents/registry';
 import { type Versioned, request } from './api';
 import { DocumentEditor } from './DocumentEditor';
@@ -29,18 +29,18 @@ export function useDocumentEditor<Name extends KindName>(
   });
   const state = useSyncExternalStore(editor.subscribe, editor.getState);
   useEffect(() => editor.adopt(kept), [editor, kept]);
-  const [left] = useState(() => ({ run: onLeft }));
+  const afterLeaving = useRef(onLeft);
   useEffect(() => {
-    left.run = onLeft;
+    afterLeaving.current = onLeft;
   });
   useEffect(() => {
     const leave = () => void editor.flush(true);
     window.addEventListener('pagehide', leave);
     return () => {
       window.removeEventListener('pagehide', leave);
-      void editor.flush().then(() => left.run());
+      void editor.flush().then(() => afterLeaving.current());
     };
-  }, [editor, left]);
+  }, [editor]);
   return { editor, state };
 }
 

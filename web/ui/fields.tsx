@@ -6,6 +6,7 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { type Control, Controller, type FieldPath, type FieldValues } from 'react-hook-form';
+import { WhenField } from './WhenField';
 
 interface NumberProps {
   label: string;
@@ -94,7 +95,7 @@ export function FormNumber<T extends FieldValues>({ control, name, label, unit }
 }
 
 interface TextProps {
-  type?: 'text' | 'date' | 'tel';
+  type?: 'text' | 'tel';
   lines?: number;
   /** Empty is kept as null. */
   nullable?: boolean;
@@ -124,7 +125,30 @@ export function FormText<T extends FieldValues>({
           rows={lines > 1 ? lines : undefined}
           error={fieldState.error !== undefined}
           helperText={fieldState.error?.message}
-          slotProps={type === 'date' ? { inputLabel: { shrink: true } } : {}}
+        />
+      )}
+    />
+  );
+}
+
+export function FormDate<T extends FieldValues>({
+  control,
+  name,
+  label,
+  nullable = false,
+}: FieldProps<T> & { nullable?: boolean }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <WhenField
+          kind="date"
+          label={label}
+          value={field.value ?? null}
+          onChange={field.onChange}
+          nullable={nullable}
+          error={fieldState.error?.message}
         />
       )}
     />

@@ -11,7 +11,7 @@ import { listed, mass } from '#core/units/words';
 import { containersAmong } from './containers';
 import { PhotoField } from './PhotoField';
 import { capital } from '#core/units/words';
-import { FormChoice, FormNumber, FormSwitch, FormText, NumberField, asOptions } from '../../ui/fields';
+import { FormChoice, FormDate, FormNumber, FormSwitch, FormText, NumberField, asOptions } from '../../ui/fields';
 
 const kindOptions = kindIds.map((id) => ({ id, name: kinds[id].name }));
 
@@ -110,7 +110,7 @@ export function ItemFields({
           label="Condition"
           options={asOptions(['good', 'failed inspection', 'under repair'])}
         />
-        <FormText control={control} name="expiresOn" label="In date until" type="date" nullable />
+        <FormDate control={control} name="expiresOn" label="In date until" nullable />
         <FormChoice control={control} name="containerId" label="Lives in" options={others} none="Nothing" />
         <FormChoice
           control={control}
@@ -122,8 +122,8 @@ export function ItemFields({
       </Two>
       <Two>
         <FormNumber control={control} name="cost" label="Paid, in your own money" unit="" />
-        <FormText control={control} name="boughtOn" label="Bought on" type="date" nullable />
-        <FormText control={control} name="servicedOn" label="Looked over on" type="date" nullable />
+        <FormDate control={control} name="boughtOn" label="Bought on" nullable />
+        <FormDate control={control} name="servicedOn" label="Looked over on" nullable />
       </Two>
       <Controller
         control={control}

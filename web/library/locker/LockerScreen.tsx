@@ -24,7 +24,7 @@ import { useUseOfThings } from '../../documents/useUseOfThings';
 import { BulkBar } from './BulkBar';
 import { ItemFields } from './ItemFields';
 import { LockerFiles } from './LockerFiles';
-import { itemState } from './itemState';
+import { itemState } from '#core/ashore/itemState';
 
 const kindOrder = new Map(kindIds.map((id, i) => [id, i]));
 

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { type UseFormReturn, useFieldArray } from 'react-hook-form';
 import { type Water, hazardKinds } from '#core/documents/water';
 import { bottoms } from '#core/vocabulary/holding';
-import { FormChoice, FormNumber, FormSwitch, FormText, type Option, asOptions } from '../../ui/fields';
+import { FormChoice, FormDate, FormNumber, FormSwitch, FormText, type Option, asOptions } from '../../ui/fields';
 import { ChartField } from './ChartField';
 import { HarmonicsField } from './HarmonicsField';
 
@@ -178,7 +178,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
       <Typography variant="h3">Chart</Typography>
       <ChartField form={form} />
       <FormText control={control} name="note" label="Note" lines={2} />
-      <FormText control={control} name="noteOn" label="The note was true on" type="date" nullable />
+      <FormDate control={control} name="noteOn" label="The note was true on" nullable />
     </>
   );
 }

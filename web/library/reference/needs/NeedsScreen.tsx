@@ -10,7 +10,7 @@ import type { Item } from '#core/documents/item';
 import { dateAt } from '#core/units/time';
 import { capital, listed, mass, plural } from '#core/units/words';
 import { useNow } from '../../../ui/useNow';
-import { itemState } from '../../locker/itemState';
+import { itemState } from '#core/ashore/itemState';
 import { useReferences } from '../../../documents/queries';
 
 /** Settled here: what a need is for and what would meet it, before an outing asks. What would annoy: a list without reasons. */

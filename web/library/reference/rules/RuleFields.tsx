@@ -12,7 +12,7 @@ import { type Rule, type RulePack, ruleOccasions } from '#core/documents/rulePac
 import type { References } from '#core/documents/references';
 import { allSpecies } from '#core/catalog/species/speciesOf';
 import { capital } from '#core/units/words';
-import { FormChoice, FormNumber, FormText, asOptions } from '../../../ui/fields';
+import { FormChoice, FormDate, FormNumber, FormText, asOptions } from '../../../ui/fields';
 
 const kindWords: Record<Rule['rule'], string> = {
   need: 'Something that must be carried or done',
@@ -66,7 +66,7 @@ export function RuleFields({ form, references }: { form: UseFormReturn<RulePack>
             { value: 'practice', name: 'Good practice, no law' },
           ]}
         />
-        <FormText control={control} name="lastCheckedOn" label="Last checked with it on" type="date" />
+        <FormDate control={control} name="lastCheckedOn" label="Last checked with it on" />
       </Box>
       {fields.map((rule, i) => (
         <Box key={rule.key} sx={{ borderTop: 1, borderColor: 'divider', pt: 2, display: 'grid', gap: 2 }}>

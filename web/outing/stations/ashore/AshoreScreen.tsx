@@ -1,11 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { dayInWords } from '#core/units/time';
 import { duration } from '#core/units/words';
 import { hoursLogged } from '#core/ashore/learnt';
 import { type Log, emptyLog } from '#core/documents/log';
+import { WhenField } from '../../../ui/WhenField';
 import { useDesk } from '../../desk';
 import { Catches } from './Catches';
 import { Learnt } from './Learnt';
@@ -59,14 +59,8 @@ function Clock({
   onChange: (at: string | null) => void;
 }) {
   return (
-    <TextField
-      label={label}
-      type="time"
-      size="small"
-      value={value ?? ''}
-      onChange={(event) => onChange(event.target.value === '' ? null : event.target.value)}
-      slotProps={{ inputLabel: { shrink: true } }}
-      sx={{ width: 150 }}
-    />
+    <Box sx={{ width: 150 }}>
+      <WhenField kind="time" label={label} value={value} onChange={onChange} nullable size="small" />
+    </Box>
   );
 }

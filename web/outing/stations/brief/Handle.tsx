@@ -1,5 +1,6 @@
 import { useTheme } from '@mui/material/styles';
 import { useRef } from 'react';
+import type { PlacedName } from './strip/layout';
 
 interface Props {
   name: string;
@@ -11,10 +12,8 @@ interface Props {
   top: number;
   bottom: number;
   filled: boolean;
-  /** On which side of its line the name stands, so that two near ones stay readable. */
-  side: 'left' | 'right';
-  /** Its name stands a line lower. */
-  lower: boolean;
+  /** Where its name stands: from where, px, and in which row above the bands. */
+  named: PlacedName;
   onHold: (on: boolean) => void;
   onMove: (x: number) => void;
   onStep: (minutes: number) => void;
@@ -31,21 +30,7 @@ const keySteps: Record<string, number> = {
 const REACH = 22;
 
 /** A handle on the time axis: dragged by finger or mouse, stepped by arrows (5 minutes) and page keys (30). */
-export function Handle({
-  name,
-  clock,
-  minutes,
-  most,
-  x,
-  top,
-  bottom,
-  filled,
-  side,
-  lower,
-  onHold,
-  onMove,
-  onStep,
-}: Props) {
+export function Handle({ name, clock, minutes, most, x, top, bottom, filled, named, onHold, onMove, onStep }: Props) {
   const { inks } = useTheme();
   const frame = useRef(0);
   const holding = useRef(false);
@@ -89,12 +74,11 @@ export function Handle({
       }}
     >
       <rect x={x - REACH} y={bottom - REACH} width={REACH * 2} height={REACH * 2} fill="transparent" />
-      <line x1={x} x2={x} y1={top - 16} y2={bottom} stroke={inks.ink} strokeWidth={2} />
+      <line x1={x} x2={x} y1={top - 18 - named.row * 16} y2={bottom} stroke={inks.ink} strokeWidth={2} />
       <circle cx={x} cy={bottom} r={8} fill={filled ? inks.ink : inks.paper} stroke={inks.ink} strokeWidth={2.2} />
       <text
-        x={side === 'left' ? x - 6 : x + 6}
-        textAnchor={side === 'left' ? 'end' : 'start'}
-        y={lower ? top + 10 : top - 6}
+        x={named.start}
+        y={top - 6 - named.row * 16}
         fontSize={12.5}
         fontWeight={700}
         fill={inks.ink}

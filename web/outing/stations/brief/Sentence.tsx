@@ -14,7 +14,8 @@ import { capital, count, distance, listed } from '#core/units/words';
 import { serif } from '../../../app/theme';
 import { useDesk } from '../../desk';
 import { Blank } from './Blank';
-import { Count, PickOne, PickSeveral, WhenField } from './editors';
+import { Count, PickOne, PickSeveral } from './editors';
+import { WhenField } from '../../../ui/WhenField';
 
 /** The brief as one sentence with blanks. */
 export function Sentence() {
@@ -110,19 +111,13 @@ export function Sentence() {
       {', on '}
       <Blank asks="Day" text={dayInWords(brief.date)}>
         {(close) => (
-          <WhenField
-            kind="date"
-            label="Day"
-            value={brief.date}
-            onChange={(date) => set({ date }, 'date')}
-            onDone={close}
-          />
+          <When kind="date" label="Day" value={brief.date} onChange={(date) => set({ date }, 'date')} onDone={close} />
         )}
       </Blank>
       {', afloat '}
       <Blank asks="Launch time" text={brief.launchAt}>
         {(close) => (
-          <WhenField
+          <When
             kind="time"
             label="Launch"
             value={brief.launchAt}
@@ -134,7 +129,7 @@ export function Sentence() {
       {' to '}
       <Blank asks="Time home" text={brief.homeAt}>
         {(close) => (
-          <WhenField
+          <When
             kind="time"
             label="Home"
             value={brief.homeAt}
@@ -302,7 +297,7 @@ export function Sentence() {
             <Button variant="outlined" onClick={() => set({ alarmAt: shiftClock(brief.homeAt, 60) })}>
               An hour after coming home
             </Button>
-            <WhenField
+            <When
               kind="time"
               label="Call at"
               value={brief.alarmAt}
@@ -322,5 +317,38 @@ function Empty({ to, text }: { to: string; text: string }) {
     <Link component={RouterLink} to={to} sx={{ py: 1 }}>
       {text}
     </Link>
+  );
+}
+
+/** One of the sentence's days or times, and the way out of its blank. */
+function When({
+  kind,
+  label,
+  value,
+  onChange,
+  onDone,
+}: {
+  kind: 'date' | 'time';
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  onDone: () => void;
+}) {
+  return (
+    <>
+      <WhenField
+        kind={kind}
+        label={label}
+        value={value}
+        autoFocus
+        onChange={(next) => {
+          if (next !== null) onChange(next);
+        }}
+        onEnter={onDone}
+      />
+      <Button variant="outlined" onClick={onDone}>
+        Done
+      </Button>
+    </>
   );
 }

@@ -6,7 +6,6 @@ import MenuItem from '@mui/material/MenuItem';
 import MenuList from '@mui/material/MenuList';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { clockText, dateText } from '#core/documents/field';
 
 /** One of a list; choosing closes. */
 export function PickOne({
@@ -153,50 +152,6 @@ export function Count({
           +
         </Button>
       </Box>
-      <Button variant="outlined" onClick={onDone}>
-        Done
-      </Button>
-    </>
-  );
-}
-
-/** A date or a time of day. What is no date or time stays in the field, with what is allowed, and changes nothing. */
-export function WhenField({
-  kind,
-  label,
-  value,
-  onChange,
-  onDone,
-}: {
-  kind: 'date' | 'time';
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-  onDone: () => void;
-}) {
-  const [text, setText] = useState(value);
-  const schema = kind === 'date' ? dateText : clockText;
-  const parsed = schema.safeParse(text);
-  return (
-    <>
-      <TextField
-        type={kind}
-        label={label}
-        value={text}
-        autoFocus
-        fullWidth
-        error={!parsed.success}
-        helperText={parsed.success ? undefined : parsed.error.issues[0]?.message}
-        onChange={(event) => {
-          setText(event.target.value);
-          const next = schema.safeParse(event.target.value);
-          if (next.success) onChange(next.data);
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' && parsed.success) onDone();
-        }}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
       <Button variant="outlined" onClick={onDone}>
         Done
       </Button>

@@ -16,7 +16,7 @@ import { kinds } from '#core/catalog/gear/kinds';
 import { catalogue } from '#core/needs/catalogue';
 import { withItem } from '#core/editing/edit';
 import { mass } from '#core/units/words';
-import { itemState } from '../../../library/locker/itemState';
+import { itemState } from '#core/ashore/itemState';
 import { useDesk } from '../../desk';
 
 /** More than this at once is a search, not a list. */

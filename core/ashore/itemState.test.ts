@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { newItem } from '#core/editing/newItem';
+import { newItem } from '../editing/newItem';
 import { itemState } from './itemState';
 
 describe('the state of an item on a day', () => {

@@ -1,5 +1,5 @@
-import type { Item } from '#core/documents/item';
-import { dayWords } from '#core/units/words';
+import type { Item } from '../documents/item';
+import { dayWords } from '../units/words';
 
 /** Whether an item may count on a day, and its state in words. */
 export function itemState(item: Item, day: string): { sound: boolean; words: string } {

@@ -1,0 +1,54 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { layoutFor, placeNames } from './layout';
+
+const edges = { left: 52, right: 340 };
+
+describe('the names of the handles', () => {
+  it('stand in one row where there is room', () => {
+    const placed = placeNames(
+      [
+        { x: 60, text: 'Launch 05:10' },
+        { x: 200, text: 'Turn 09:00' },
+      ],
+      edges,
+    );
+    expect(placed.map(({ row }) => row)).toEqual([0, 0]);
+  });
+  it('move up a row each where they would lie on each other, as on a narrow phone', () => {
+    const near = ['Launch 05:10', 'Turn by 06:10', 'Home by 06:30'].map((text, i) => ({ x: 250 + i * 20, text }));
+    expect(placeNames(near, edges).map(({ row }) => row)).toEqual([0, 1, 2]);
+  });
+  it('never leave the edges and never lie on each other', () => {
+    const name = fc.record({
+      x: fc.integer({ min: 52, max: 340 }),
+      text: fc.constantFrom('Launch 05:10', 'Turn by 09:00', 'Home by 11:30'),
+    });
+    fc.assert(
+      fc.property(fc.array(name, { maxLength: 5 }), (names) => {
+        const placed = placeNames(names, edges).map((one, i) => ({
+          ...one,
+          end: one.start + (names[i]?.text.length ?? 0) * 7,
+        }));
+        for (const one of placed) expect(one.start >= edges.left && one.end <= edges.right + 1e-9).toBe(true);
+        placed.forEach((one, i) =>
+          placed.slice(i + 1).forEach((other) => {
+            if (one.row === other.row) expect(one.end <= other.start || other.end <= one.start).toBe(true);
+          }),
+        );
+      }),
+    );
+  });
+});
+
+describe('the bands', () => {
+  it('stand under each other without touching, lower by a row for each row of names', () => {
+    const one = layoutFor(1);
+    expect([one.wind.bottom < one.sea.top, one.sea.bottom < one.tide.top, one.tide.bottom < one.axis]).toEqual([
+      true,
+      true,
+      true,
+    ]);
+    expect(layoutFor(3).height - one.height).toBe(32);
+  });
+});
