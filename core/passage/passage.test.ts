@@ -5,6 +5,7 @@ import { type Hull, type Leg, speedThroughWater, travel } from './travel';
 import { toward } from '../environment/flow';
 import { turnBack } from './turnBack';
 
+const runs = (numRuns: number) => ({ numRuns, seed: 20261125 });
 const at = '2026-05-16T06:00:00Z';
 const craft: Hull = { cruiseMps: 1.5, powerW: 45, windageM2: 0.45, lateralAirM2: 1.1, lateralWaterM2: 0.5 };
 const calm = [{ at, speedMps: 0, fromDeg: 0 }];
@@ -138,5 +139,44 @@ describe('turn-back', () => {
       }
       expect(turnBack(race, bare, deadline, start), `deadline after ${hours} h`).toBe(slow);
     }
+  });
+  it('agrees with trying every five minutes, whatever the wind and the stream do on the way', () => {
+    const flow = fc
+      .record({
+        most: fc.double({ min: 0, max: 3, noNaN: true }),
+        hours: fc.double({ min: 1.5, max: 9, noNaN: true }),
+        phase: fc.double({ min: 0, max: 6.28, noNaN: true }),
+        towardDeg: fc.integer({ min: 0, max: 359 }),
+      })
+      .map(
+        ({ most, hours, phase, towardDeg }) =>
+          (moment: number) =>
+            toward(most * Math.sin((Math.PI * (moment - start)) / 3_600_000 / hours + phase), towardDeg),
+      );
+    const piece = fc.record({
+      bearingDeg: fc.integer({ min: 0, max: 359 }),
+      distanceM: fc.integer({ min: 50, max: 4000 }),
+      stream: flow,
+      wind: flow.map((at) => (moment: number) => {
+        const { east, north } = at(moment);
+        return { east: east * 4, north: north * 4 };
+      }),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(piece, { minLength: 1, maxLength: 4 }),
+        fc.integer({ min: 60, max: 700 }),
+        (legs, minutes) => {
+          const deadline = start + minutes * 60_000;
+          let slow: number | null = null;
+          for (let from = Math.floor(deadline / 300_000) * 300_000; from >= start && slow === null; from -= 300_000) {
+            const { totalS } = travel(from, craft, legs);
+            if (totalS !== null && from + totalS * 1000 <= deadline) slow = from;
+          }
+          expect(turnBack(legs, craft, deadline, start)).toBe(slow);
+        },
+      ),
+      runs(400),
+    );
   });
 });

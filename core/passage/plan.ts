@@ -53,6 +53,8 @@ export interface WhatIfs {
 }
 
 const WINDIER = 1.3;
+/** So long after the latest hour of coming home nobody is followed further: that way is not made. */
+const FOLLOWED_MS = 24 * HOUR_MS;
 
 function hullOf(craft: Craft): Hull {
   const { cruiseMps, powerW, windageM2, lateralAirM2, lateralWaterM2 } = craft;
@@ -71,19 +73,21 @@ export function planOf(brief: Brief, looked: Places, day: Day, span: { from: Ins
   const hull = hullOf(craft);
   const out = legsFor(route.out, day, 1);
   const home = legsFor(route.home, day, 1);
-  const outward = travel(span.from, hull, out, density);
+  const go = (from: Instant, with_: Hull, legs: readonly Leg[]) =>
+    travel(from, with_, legs, density, span.to + FOLLOWED_MS);
+  const outward = go(span.from, hull, out);
   const spotAt = outward.totalS === null ? null : span.from + outward.totalS * 1000;
   const earliest = spotAt ?? span.from;
   const latestTurn = turnBack(home, hull, span.to, earliest, density);
   // Without a written turn it is the latest that is in by the deadline; where there is none, at once.
   const turnAt = outingHours(brief, water.timeZone)?.turnAt ?? latestTurn ?? spotAt;
-  const homeward = turnAt === null ? null : travel(turnAt, hull, home, density);
+  const homeward = turnAt === null ? null : go(turnAt, hull, home);
   const spare = spareHull(craft);
-  const homewardSpare = turnAt === null ? null : travel(turnAt, spare, home, density);
+  const homewardSpare = turnAt === null ? null : go(turnAt, spare, home);
   const arrive = (way: Travel | null) => (way?.totalS == null || turnAt === null ? null : turnAt + way.totalS * 1000);
   const nearest = turnAt === null ? null : nearestLanding(route, looked, day);
   const minutes = (with_: Hull) => {
-    const total = nearest && turnAt !== null ? travel(turnAt, with_, nearest, density).totalS : null;
+    const total = nearest && turnAt !== null ? go(turnAt, with_, nearest).totalS : null;
     return total === null ? null : total / 60;
   };
   return {
@@ -127,7 +131,7 @@ function whatIf(
   deadline: Instant,
   earliest: Instant,
 ): WhatIf {
-  const way = turnAt === null ? null : travel(turnAt, hull, home, density);
+  const way = turnAt === null ? null : travel(turnAt, hull, home, density, deadline + FOLLOWED_MS);
   return {
     latestTurn: turnBack(home, hull, deadline, earliest, density),
     homeAt: way?.totalS == null || turnAt === null ? null : turnAt + way.totalS * 1000,

@@ -52,11 +52,48 @@ const NOT_REACHED: LegResult = {
   maxCrabDeg: null,
 };
 
-/** Time, heading and effort along legs: power against water and wind, drift made good by steering up. In steps of one minute. */
-export function travel(departAt: Instant, hull: Hull, legs: readonly Leg[], waterDensity = SALT_WATER): Travel {
+interface Pace {
+  speedMps: number;
+  crab: number;
+  /** Over the ground along the leg; 0 where no way is made. */
+  groundMps: number;
+  why: Hindrance | null;
+}
+
+/** How a hull goes along a leg at a moment, given about how fast it goes through the water. */
+function pacing(hull: Hull, waterDensity: number): (leg: Leg, at: Instant, guessMps: number) => Pace {
   const k = hull.powerW / hull.cruiseMps ** 3;
   const airDrag = 0.5 * AIR_DENSITY * hull.windageM2;
   const leewayShare = Math.sqrt((AIR_DENSITY * hull.lateralAirM2) / (waterDensity * hull.lateralWaterM2));
+  return (leg, at, guessMps) => {
+    const east = Math.sin(leg.bearingDeg * RAD);
+    const north = Math.cos(leg.bearingDeg * RAD);
+    const wind = leg.wind(at);
+    const stream = leg.stream(at);
+    const head = -(wind.east * east + wind.north * north);
+    const speedMps = speedThroughWater(k, airDrag, head, hull.powerW, guessMps);
+    const crosswind = wind.east * north - wind.north * east;
+    const cross = crosswind * leewayShare + stream.east * north - stream.north * east;
+    if (Math.abs(cross) >= speedMps) return { speedMps, crab: 0, groundMps: 0, why: 'cannot hold track' };
+    const crab = -Math.asin(cross / speedMps);
+    const groundMps = speedMps * Math.cos(crab) + stream.east * east + stream.north * north;
+    if (groundMps <= LEAST_GROUND_MPS) return { speedMps, crab, groundMps: 0, why: 'no headway' };
+    return { speedMps, crab, groundMps, why: null };
+  };
+}
+
+/**
+ * Time, heading and effort along legs: power against water and wind, drift made good by steering up. In steps of one minute.
+ * @param latest who is still under way then is not followed further: that is no headway
+ */
+export function travel(
+  departAt: Instant,
+  hull: Hull,
+  legs: readonly Leg[],
+  waterDensity = SALT_WATER,
+  latest: Instant = Infinity,
+): Travel {
+  const paceOf = pacing(hull, waterDensity);
   const results: LegResult[] = [];
   let at = departAt;
   let speed = hull.cruiseMps;
@@ -67,7 +104,6 @@ export function travel(departAt: Instant, hull: Hull, legs: readonly Leg[], wate
       results.push(NOT_REACHED);
       continue;
     }
-    const along = { east: Math.sin(leg.bearingDeg * RAD), north: Math.cos(leg.bearingDeg * RAD) };
     let left = leg.distanceM;
     let spentS = 0;
     let throughWater = 0;
@@ -75,24 +111,14 @@ export function travel(departAt: Instant, hull: Hull, legs: readonly Leg[], wate
     let why: Hindrance | null = null;
     while (left > 0) {
       steps += 1;
-      const wind = leg.wind(at);
-      const stream = leg.stream(at);
-      const head = -(wind.east * along.east + wind.north * along.north);
-      speed = speedThroughWater(k, airDrag, head, hull.powerW, speed);
-      const crosswind = wind.east * along.north - wind.north * along.east;
-      const cross = crosswind * leewayShare + stream.east * along.north - stream.north * along.east;
-      if (Math.abs(cross) >= speed) {
-        why = 'cannot hold track';
+      const { speedMps, crab, groundMps, why: hindered } = paceOf(leg, at, speed);
+      speed = speedMps;
+      if (hindered || steps > MOST_STEPS || at > latest) {
+        why = hindered ?? 'no headway';
         break;
       }
-      const crab = -Math.asin(cross / speed);
-      const ground = speed * Math.cos(crab) + stream.east * along.east + stream.north * along.north;
-      if (ground <= LEAST_GROUND_MPS || steps > MOST_STEPS) {
-        why = 'no headway';
-        break;
-      }
-      const seconds = Math.min(STEP_S, left / ground);
-      left = seconds < STEP_S ? 0 : left - ground * seconds;
+      const seconds = Math.min(STEP_S, left / groundMps);
+      left = seconds < STEP_S ? 0 : left - groundMps * seconds;
       spentS += seconds;
       throughWater += speed * seconds;
       at += seconds * 1000;
@@ -119,6 +145,36 @@ export function travel(departAt: Instant, hull: Hull, legs: readonly Leg[], wate
     totalS,
     energyKj: totalS === null ? null : (hull.powerW * totalS) / 1000,
   };
+}
+
+/**
+ * The way gone backward in time from its end: about when the last boat that is in by `deadline` must have set off. Where none
+ * makes way it must have been further on before that began. Steps of a minute forward and backward differ a little, so this is
+ * a place to begin trying, no answer.
+ * @returns null when that is before `earliest`
+ */
+export function lastStart(
+  deadline: Instant,
+  hull: Hull,
+  legs: readonly Leg[],
+  earliest: Instant,
+  waterDensity = SALT_WATER,
+): Instant | null {
+  const paceOf = pacing(hull, waterDensity);
+  let at = deadline;
+  let speed = hull.cruiseMps;
+  for (const leg of [...legs].reverse()) {
+    let left = leg.distanceM;
+    while (left > 0) {
+      if (at < earliest) return null;
+      const { speedMps, groundMps } = paceOf(leg, at, speed);
+      speed = speedMps;
+      const seconds = groundMps === 0 ? STEP_S : Math.min(STEP_S, left / groundMps);
+      left = seconds < STEP_S ? 0 : left - groundMps * seconds;
+      at -= seconds * 1000;
+    }
+  }
+  return at;
 }
 
 /** The s > 0 at which (k s² + airDrag (head+s)|head+s|) s = power: Newton from the last speed, bracketed so that it cannot stray. */

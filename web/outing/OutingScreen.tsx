@@ -99,7 +99,7 @@ function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; reference
   const walking = station === 'walk-round';
   return (
     <DeskContext value={desk}>
-      <title>{`${doc.title} · Unhurried Tally`}</title>
+      <title>{`${changes && changes.length > 0 ? 'No longer as signed: ' : ''}${doc.title} · Unhurried Tally`}</title>
       <Box
         component="header"
         sx={{ display: { xs: walking ? 'none' : 'block', sm: 'block' }, borderBottom: 1, borderColor: 'text.primary' }}

@@ -41,6 +41,8 @@ export function SpeciesScreen() {
   });
   const chosen = all.find(({ id }) => id === speciesId);
   const ownChosen = own.find(({ doc }) => doc.id === speciesId);
+  // Beside the list there is always a page to read; on a phone the list comes alone.
+  const read = chosen ?? shown[0];
   return (
     <Box
       sx={{
@@ -102,19 +104,15 @@ export function SpeciesScreen() {
           ))}
         </Box>
       </Box>
-      {chosen ? (
-        <div>
-          <SpeciesPage species={chosen} />
+      {read && (
+        <Box sx={{ display: { xs: chosen ? 'block' : 'none', md: 'block' } }}>
+          <SpeciesPage species={read} />
           {ownChosen && (
             <Button variant="outlined" onClick={() => setEditing(ownChosen)} sx={{ mt: 2 }}>
               Edit this fish
             </Button>
           )}
-        </div>
-      ) : (
-        <Typography color="textSecondary" sx={{ display: { xs: 'none', md: 'block' } }}>
-          Choose a fish on the left.
-        </Typography>
+        </Box>
       )}
       {editing && (
         <DocumentDialog

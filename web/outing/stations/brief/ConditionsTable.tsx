@@ -31,6 +31,9 @@ const columns = [
 ] as const;
 type Figure = (typeof columns)[number]['key'];
 
+/** The hour and its button, however far the figures are scrolled. */
+const staysInSight = { position: 'sticky', left: 0, zIndex: 1, bgcolor: 'background.default' } as const;
+
 const MOST_HOURS = 48;
 
 /** The day hour by hour, as read off a forecast. A figure out of range stays where it was typed and is not taken. */
@@ -90,13 +93,12 @@ export function ConditionsTable() {
           >
             <TableHead>
               <TableRow>
-                <TableCell>Hour</TableCell>
+                <TableCell sx={staysInSight}>Hour</TableCell>
                 {columns.map(({ key, name, unit }) => (
                   <TableCell key={key}>
                     {name}, {unit}
                   </TableCell>
                 ))}
-                <TableCell>Copy</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
@@ -105,8 +107,18 @@ export function ConditionsTable() {
                 const clock = clockAt(at, zone ?? 'utc');
                 return (
                   <TableRow key={at}>
-                    <TableCell component="th" scope="row" sx={{ whiteSpace: 'nowrap' }}>
+                    <TableCell component="th" scope="row" sx={{ ...staysInSight, whiteSpace: 'nowrap' }}>
                       {clock}
+                      {i < starts.length - 1 && (
+                        <IconButton
+                          onClick={() => copyDown(at)}
+                          disabled={!row}
+                          aria-label={`Copy ${clock} to every later hour`}
+                          title="Copy to every later hour"
+                        >
+                          <SouthOutlined fontSize="small" />
+                        </IconButton>
+                      )}
                     </TableCell>
                     {columns.map(({ key, name, unit }) => (
                       <TableCell key={key}>
@@ -120,18 +132,6 @@ export function ConditionsTable() {
                         />
                       </TableCell>
                     ))}
-                    <TableCell>
-                      {i < starts.length - 1 && (
-                        <IconButton
-                          onClick={() => copyDown(at)}
-                          disabled={!row}
-                          aria-label={`Copy ${clock} to every later hour`}
-                          title="Copy to every later hour"
-                        >
-                          <SouthOutlined fontSize="small" />
-                        </IconButton>
-                      )}
-                    </TableCell>
                   </TableRow>
                 );
               })}
