@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../scripts/testRuns';
 import { clockAt, dateAt } from '../units/time';
 import { homeDate, minutesTo, outingHours, throughMidnight } from './hours';
 
@@ -85,7 +86,7 @@ describe('the hours of an outing', () => {
           expect(minutesTo(launchAt, homeAt)).toBeLessThan(1440);
         },
       ),
-      { numRuns: 200 },
+      runs(200),
     );
   });
 });

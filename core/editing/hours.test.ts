@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../scripts/testRuns';
 import { demo } from '../demo/demo';
 import { outingHours } from '../documents/hours';
 import type { Brief, Outing } from '../documents/outing';
@@ -75,7 +76,7 @@ describe('a handle of the day strip', () => {
           if (span?.turnAt != null) expect(span.turnAt > span.launchAt && span.turnAt < span.homeAt).toBe(true);
         },
       ),
-      { numRuns: 300 },
+      runs(300),
     );
   });
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../scripts/testRuns';
 import { demo } from '../demo/demo';
 import { newItem } from '../editing/newItem';
 import type { Item } from '../documents/item';
@@ -57,7 +58,7 @@ describe('a file read into a locker that holds some of it', () => {
           expect(new Set(changed.map((one) => one.id)).size).toBe(changed.length);
         },
       ),
-      { numRuns: 40 },
+      runs(40),
     );
   });
 });

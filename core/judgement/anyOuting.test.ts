@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../scripts/testRuns';
 import { demo } from '../demo/demo';
 import { alignments } from '../vocabulary/holding';
 import { propose } from '../provisioning/propose';
@@ -97,7 +98,6 @@ const anyOuting: fc.Arbitrary<Outing> = fc
   });
 
 const judge = (outing: Outing, refs: References = references) => assess(outing, refs, noAnswers, now);
-const runs = (numRuns: number) => ({ numRuns, seed: 20261125 });
 
 /** What may stand on a screen: words, figures that are figures, and no promise. */
 function readable(text: string) {
@@ -155,6 +155,23 @@ describe('any outing at all', () => {
           if (level === 'stop' && (basis === 'law' || basis === 'physics')) expect(answerable).toBe(false);
       }),
       runs(80),
+    );
+  });
+
+  it('can be kept and opened again with every finding accepted that may be', () => {
+    fc.assert(
+      fc.property(anyOuting, (outing) => {
+        const { findings } = judge(outing);
+        const accepted = findings
+          .filter(({ answerable }) => answerable)
+          .map(({ key, extent }) => ({ key, extent, reason: 'Seen, and known.', at: '2026-05-15T19:00:00Z' }));
+        const next = { ...outing, accepted };
+        expect(outingSchema.safeParse(next).error?.issues ?? []).toEqual([]);
+        const again = judge(outingSchema.parse(JSON.parse(JSON.stringify(next)))).findings;
+        for (const { key } of accepted)
+          expect(again.find((one) => one.key === key)?.accepted, `${key} stays accepted`).not.toBeNull();
+      }),
+      runs(100),
     );
   });
 

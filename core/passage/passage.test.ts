@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runs } from '../../scripts/testRuns';
 import { passage } from './passage';
 import { type Hull, type Leg, speedThroughWater, travel } from './travel';
 import { toward } from '../environment/flow';
 import { turnBack } from './turnBack';
 
-const runs = (numRuns: number) => ({ numRuns, seed: 20261125 });
 const at = '2026-05-16T06:00:00Z';
 const craft: Hull = { cruiseMps: 1.5, powerW: 45, windageM2: 0.45, lateralAirM2: 1.1, lateralWaterM2: 0.5 };
 const calm = [{ at, speedMps: 0, fromDeg: 0 }];

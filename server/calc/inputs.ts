@@ -7,11 +7,21 @@ import { dateText, instantText, quantity } from '#core/documents/field';
 
 /** Less than this of anything is nothing: quotients of such figures leave what a number can hold. */
 const NEXT_TO_NOTHING = 1e-6;
+/** What may be nothing is nothing below this. */
+const TRACE = 1e-9;
 /** Over nought, by enough to be something, and at most `max`. */
 function over0(max: number, unit: string) {
   const message = `A number over 0, at least ${NEXT_TO_NOTHING.toFixed(6)} and at most ${max} ${unit}.`;
   return z.number(message).min(NEXT_TO_NOTHING, message).max(max, message);
 }
+/** The same figures, a trace of anything counted as none of it. */
+export function withoutTraces<T>(value: T): T {
+  if (typeof value === 'number') return (Math.abs(value) < TRACE ? 0 : value) as T;
+  if (Array.isArray(value)) return value.map(withoutTraces) as T;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, withoutTraces(one)])) as T;
+}
+
 const bearing = quantity(0, 360, '°');
 const density = quantity(900, 1100, 'kg/m³').optional();
 const effort = z.enum(efforts);

@@ -23,7 +23,7 @@ import { spool } from '#core/tackle/spool';
 import { spread } from '#core/tackle/spread';
 import { DAY_MS } from '#core/units/time';
 import { Refusal, problemSchema } from '../http/problem';
-import { calcInputs } from './inputs';
+import { calcInputs, withoutTraces } from './inputs';
 
 const figure = z.number();
 const maybe = figure.nullable();
@@ -204,6 +204,6 @@ function serve<N extends Name>(parent: FastifyInstance, name: N): void {
     {
       schema: { tags: ['calculators'], body: calcInputs[name], response: { 200: outputs[name], 400: problemSchema } },
     },
-    (request) => run(request.body) as never,
+    (request) => run(withoutTraces(request.body)) as never,
   );
 }

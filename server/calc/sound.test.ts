@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { runs } from '../../scripts/testRuns';
 import { anchorTypes } from '#core/holding/anchor';
 import { alignments, bottoms } from '#core/vocabulary/holding';
 import { chemistries } from '#core/power/power';
@@ -123,7 +124,7 @@ describe('calculators over all that they say they take', () => {
             if (key !== 'spareWh' && key !== 'neededM') expect(value, key).toBeGreaterThanOrEqual(-1e-9);
           }
         }),
-        { numRuns: 60, seed: 20260516 },
+        runs(60),
       );
     },
     60_000,
