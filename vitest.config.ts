@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'web/**/*.test.ts'],
+    include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'web/**/*.test.{ts,tsx}'],
     globalSetup: ['server/testing/makeDump.ts'],
     testTimeout: 60_000,
     hookTimeout: 60_000,

@@ -70,6 +70,7 @@ ownHouseTest(
     await page.getByRole('link', { name: /^Walk-round/ }).click();
     await expect(page.getByRole('heading', { name: 'Signed, then changed' })).toBeVisible();
     await expect(page.getByText('The target was zander; now zander and pike.')).toBeVisible();
+    await expect(page).toHaveTitle(/^No longer as signed: /);
     await page.getByRole('link', { name: 'Outings' }).click();
     await expect(page.getByText('Signed, then changed')).toBeVisible();
   },

@@ -29,9 +29,6 @@ interface OneHandle {
   filled: boolean;
 }
 
-/** The height of the strip before anything is known of it, so that nothing moves when it comes. */
-export const STRIP_HEIGHT = layoutFor(1).height;
-
 /** One axis of time with light, wind, sea, tide and stream, and three handles that can be dragged, stepped or typed. */
 export function DayStrip() {
   const { doc, edit, looked, assessment, setDragging } = useDesk();

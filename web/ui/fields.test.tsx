@@ -1,0 +1,120 @@
+// @vitest-environment happy-dom
+import { cleanup, render, screen } from '@testing-library/react';
+import { userEvent } from '@testing-library/user-event';
+import { useState } from 'react';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { NumberField } from './fields';
+import { WhenField } from './WhenField';
+
+afterEach(cleanup);
+
+function Number_({ first, told }: { first: number | null; told: (value: number | null) => void }) {
+  const [value, setValue] = useState(first);
+  return (
+    <>
+      <NumberField
+        label="Wind"
+        unit="m/s"
+        value={value}
+        onChange={(next) => {
+          setValue(next);
+          told(next);
+        }}
+      />
+      <button onClick={() => setValue(7)}>seven</button>
+    </>
+  );
+}
+
+describe('a number', () => {
+  it('is taken with a comma or a point, and stays as it was typed', async () => {
+    const told = vi.fn();
+    render(<Number_ first={null} told={told} />);
+    await userEvent.type(screen.getByLabelText('Wind'), '5,50');
+    expect(told).toHaveBeenLastCalledWith(5.5);
+    expect(screen.getByLabelText<HTMLInputElement>('Wind').value).toBe('5,50');
+  });
+  it('emptied is none, and words are no number', async () => {
+    const told = vi.fn();
+    render(<Number_ first={3} told={told} />);
+    await userEvent.clear(screen.getByLabelText('Wind'));
+    expect(told).toHaveBeenLastCalledWith(null);
+    await userEvent.type(screen.getByLabelText('Wind'), 'calm');
+    expect(told).toHaveBeenLastCalledWith(NaN);
+    expect(screen.getByLabelText<HTMLInputElement>('Wind').value).toBe('calm');
+  });
+  it('changed from outside shows what it is now', async () => {
+    render(<Number_ first={3} told={() => undefined} />);
+    await userEvent.type(screen.getByLabelText('Wind'), '0');
+    await userEvent.click(screen.getByText('seven'));
+    expect(screen.getByLabelText<HTMLInputElement>('Wind').value).toBe('7');
+  });
+});
+
+function When({
+  kind,
+  first,
+  told,
+  nullable,
+}: {
+  kind: 'date' | 'time';
+  first: string | null;
+  told: (value: string | null) => void;
+  nullable?: boolean;
+}) {
+  const [value, setValue] = useState(first);
+  return (
+    <WhenField
+      kind={kind}
+      label="When"
+      value={value}
+      nullable={nullable}
+      onChange={(next) => {
+        setValue(next);
+        told(next);
+      }}
+    />
+  );
+}
+const field = () => screen.getByLabelText<HTMLInputElement>('When');
+
+describe('a day or a time', () => {
+  it('is shown by twenty-four hours and in words, whatever the browser’s habits are', () => {
+    render(<When kind="time" first="19:05" told={() => undefined} />);
+    expect(field().value).toBe('19:05');
+    cleanup();
+    render(<When kind="date" first="2026-05-16" told={() => undefined} />);
+    expect(field().value).toBe('16 May 2026');
+  });
+  it('that is none stays where it was typed, with what is allowed, and changes nothing', async () => {
+    const told = vi.fn();
+    render(<When kind="time" first="07:25" told={told} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '25:99');
+    expect(field().value).toBe('25:99');
+    expect(field().getAttribute('aria-invalid')).toBe('true');
+    expect(screen.getByText('Write the time as hh:mm, 00:00 to 23:59.')).toBeDefined();
+    expect(
+      told.mock.calls.every(([value]) => value !== null && /^([01]\d|2[0-3]):[0-5]\d$/.test(value as string)),
+    ).toBe(true);
+  });
+  it('is put in order once it is left', async () => {
+    const told = vi.fn();
+    render(<When kind="date" first="2026-05-16" told={told} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '1.6.2026');
+    expect(told).toHaveBeenLastCalledWith('2026-06-01');
+    await userEvent.tab();
+    expect(field().value).toBe('1 June 2026');
+  });
+  it('may be emptied only where none is an answer', async () => {
+    const told = vi.fn();
+    render(<When kind="date" first="2026-05-16" told={told} />);
+    await userEvent.clear(field());
+    expect(told).not.toHaveBeenCalledWith(null);
+    cleanup();
+    render(<When kind="date" first="2026-05-16" told={told} nullable />);
+    await userEvent.clear(field());
+    expect(told).toHaveBeenLastCalledWith(null);
+  });
+});
