@@ -48,6 +48,8 @@ export function WindBand({
   const line = lineOf((hour) => hour.windMps);
   const [first] = hours;
   const last = hours[hours.length - 1];
+  /** How far the gusts of an hour are off the limit's name. */
+  const off = (hour: Hour | undefined, limitMps: number) => Math.abs((hour?.gustMps ?? 0) - limitMps * 1.05);
   return (
     <>
       <Name y={(top + bottom) / 2} text="wind" unit="m/s" colour={inks.tide} />
@@ -86,7 +88,15 @@ export function WindBand({
           No wind known for these hours. Ask the station, or write it.
         </text>
       )}
-      {limits && <Limit axis={axis} y={y(limits.windMps)} text={`your limit ${figure(limits.windMps)} m/s`} named />}
+      {limits && (
+        <Limit
+          axis={axis}
+          y={y(limits.windMps)}
+          text={`your limit ${figure(limits.windMps)} m/s`}
+          named
+          end={off(last, limits.windMps) >= off(first, limits.windMps) ? 'right' : 'left'}
+        />
+      )}
       <line x1={axis.left} x2={axis.right} y1={bottom} y2={bottom} stroke={inks.rule} />
     </>
   );

@@ -14,8 +14,16 @@ export function Name({ y, text, unit, colour }: { y: number; text: string; unit:
   );
 }
 
+interface LimitProps {
+  axis: TimeAxis;
+  y: number;
+  text: string;
+  named: boolean;
+  /** At which end its name stands. */
+  end?: 'left' | 'right';
+}
 /** The angler's own limit. Its name is drawn over every line, so that none runs through it. */
-export function Limit({ axis, y, text, named }: { axis: TimeAxis; y: number; text: string; named: boolean }) {
+export function Limit({ axis, y, text, named, end = 'right' }: LimitProps) {
   const { inks } = useTheme();
   if (!named)
     return (
@@ -23,10 +31,10 @@ export function Limit({ axis, y, text, named }: { axis: TimeAxis; y: number; tex
     );
   return (
     <text
-      x={axis.right}
+      x={end === 'right' ? axis.right : axis.left + 4}
       y={y - 4}
       fontSize={12}
-      textAnchor="end"
+      textAnchor={end === 'right' ? 'end' : 'start'}
       fill={inks.ochre}
       paintOrder="stroke"
       stroke={inks.paper}

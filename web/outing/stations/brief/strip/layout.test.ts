@@ -15,7 +15,19 @@ describe('the names of the handles', () => {
     );
     expect(placed.map(({ row }) => row)).toEqual([0, 0]);
   });
-  it('move up a row each where they would lie on each other, as on a narrow phone', () => {
+  it('stand on the other side of their line where the next line would run through them', () => {
+    const at = [
+      { x: 60, text: 'Launch 05:10' },
+      { x: 260, text: 'Turn by 06:10' },
+      { x: 270, text: 'Home by 06:30' },
+    ];
+    expect(placeNames(at, { left: 52, right: 700 })).toEqual([
+      { start: 66, row: 0 },
+      { start: 260 - 6 - 13 * 7, row: 0 },
+      { start: 276, row: 0 },
+    ]);
+  });
+  it('move up where there is room on neither side, as on a narrow phone', () => {
     const near = ['Launch 05:10', 'Turn by 06:10', 'Home by 06:30'].map((text, i) => ({ x: 250 + i * 20, text }));
     expect(placeNames(near, edges).map(({ row }) => row)).toEqual([0, 1, 2]);
   });

@@ -25,6 +25,9 @@ export function layoutFor(rows: number): StripLayout {
 /** About as wide as this a letter of a name is, px. */
 const LETTER = 7;
 const APART = 8;
+/** From a point to its name, and the least between a name and a line that is not its own, px. */
+const OFF = 6;
+const BESIDE = 2;
 
 export interface PlacedName {
   /** From where its text begins, px. */
@@ -32,19 +35,39 @@ export interface PlacedName {
   /** Counted from the one nearest to the bands. */
   row: number;
 }
-/** Names of points on a line, each at its point, kept inside the edges and in a row where none is in its way. */
+/**
+ * Names of points on a line, each on the side of its point where no other point's line runs through it, in the lowest row that is free:
+ * a line rises to the row of its own name. Where no place is clear, kept inside the edges and off the other names.
+ */
 export function placeNames(
   names: readonly { x: number; text: string }[],
   { left, right }: { left: number; right: number },
 ): PlacedName[] {
-  const taken: { start: number; end: number }[][] = [];
-  return names.map(({ x, text }) => {
+  const placed: (PlacedName & { x: number; end: number })[] = [];
+  for (const name of names) {
+    const { x, text } = name;
     const width = text.length * LETTER;
-    const start = Math.max(left, Math.min(x + 6, right - width));
-    const end = start + width + APART;
-    let row = 0;
-    while (taken[row]?.some((other) => start < other.end && end > other.start)) row += 1;
-    taken[row] = [...(taken[row] ?? []), { start, end }];
-    return { start, row };
-  });
+    const others = names.filter((other) => other !== name);
+    const meets = (start: number, row: number) =>
+      placed.some((one) => one.row === row && start < one.end + APART && start + width + APART > one.start);
+    const isClear = (start: number, row: number) =>
+      start >= left &&
+      start + width <= right &&
+      !meets(start, row) &&
+      !placed.some((one) => one.row <= row && x > one.start - BESIDE && x < one.end + BESIDE) &&
+      others.every(
+        (other) =>
+          other.x < start - BESIDE ||
+          other.x > start + width + BESIDE ||
+          placed.some((one) => one.x === other.x && one.row < row),
+      );
+    const rows = names.map((_, row) => row);
+    const clear = rows
+      .flatMap((row) => [x + OFF, x - OFF - width].map((start) => ({ start, row })))
+      .find(({ start, row }) => isClear(start, row));
+    const inside = Math.max(left, Math.min(x + OFF, right - width));
+    const { start, row } = clear ?? { start: inside, row: rows.find((one) => !meets(inside, one)) ?? names.length };
+    placed.push({ x, start, end: start + width, row });
+  }
+  return placed.map(({ start, row }) => ({ start, row }));
 }
