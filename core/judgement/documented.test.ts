@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { rules } from './allRules';
 
@@ -17,5 +17,23 @@ describe('docs/findings.md', () => {
       const cells = rows.find((row) => row.code === code)?.cells ?? [];
       expect(cells, code).toEqual(expect.arrayContaining([station, measure, reads.join(', ')]));
     }
+  });
+});
+
+describe('the pages of docs and the README', () => {
+  it('name only files that are there, and every picture is linked', () => {
+    const pages = [
+      'README.md',
+      ...readdirSync('docs')
+        .filter((name) => name.endsWith('.md'))
+        .map((name) => `docs/${name}`),
+    ];
+    const words = pages.map((name) => readFileSync(name, 'utf8')).join('\n');
+    const named = [...words.matchAll(/`((?:core|server|web|scripts|e2e)\/[\w/.-]+\.\w+)`/g)].map(
+      ([, path = '']) => path,
+    );
+    expect(named.length).toBeGreaterThan(40);
+    expect(named.filter((path) => !existsSync(path))).toEqual([]);
+    for (const picture of readdirSync('docs/screenshots')) expect(words).toContain(`docs/screenshots/${picture}`);
   });
 });
