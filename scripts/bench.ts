@@ -21,6 +21,7 @@ import { planOf } from '#core/passage/plan';
 import { shiftClock } from '#core/units/time';
 import { noAnswers } from '#core/walkround/answers';
 import { measureDrag } from './benchDrag';
+import { measureHouse } from './benchHouse';
 
 /** Median and worst of many runs, in milliseconds, after warming up. */
 function timed(runs: number, work: () => unknown): { median: number; worst: number } {
@@ -83,6 +84,18 @@ const day = dayOf(eight.conditions, looked.water, span.from, span.to);
 
 bench('assess, the outing ready to sign', 5, 400, () => assess(ready, references, noAnswers, now));
 bench('assess, the outing with Stops', 8, 400, () => assess(dusk, references, noAnswers, now));
+// The wind that lets a boat make hardly any way home is the dearest to reckon with.
+const wreck = outings.find((one) => one.id === 'cod-wreck') ?? ready;
+const shut: Outing = {
+  ...wreck,
+  conditions: {
+    ...wreck.conditions,
+    hours: wreck.conditions.hours.map((hour) => ({ ...hour, windMps: 25, gustMps: 32, windFromDeg: 180 })),
+  },
+};
+bench('assess, the way home all but shut', 60, 20, () =>
+  assess({ ...shut, conditions: { ...shut.conditions } }, references, noAnswers, now),
+);
 const hoard = Array.from({ length: 150 }, (_, i) =>
   newItem(`hoard-${i}`, kindIds[(i * 3) % kindIds.length] ?? 'whistle'),
 );
@@ -141,6 +154,12 @@ const gpx = `<gpx><trk><trkseg>${points.join('')}</trkseg></trk></gpx>`;
 bench('GPX track of 20,000 points read and thinned', 2000, 5, () =>
   readGpx(gpx, { launch: null, area: null, landing: null }),
 );
+const house = await measureHouse({ things: 10_000, outings: 2_000, asked: 7 }, now);
+line('front page, 10,000 things and 2,000 outings', house.frontMs, 100, 'ms');
+line('front page, gzip', house.frontKb, 60, 'kB');
+line('references, whole', house.referencesMs, 150, 'ms');
+line('references, since the last change', house.sinceMs, 150, 'ms');
+line('another request, while all is judged anew', house.longestWaitMs, 1000, 'ms');
 const manifestPath = 'dist/web/.vite/manifest.json';
 if (!existsSync(manifestPath)) console.log('First load: not built yet (npm start builds).');
 else {

@@ -1,3 +1,4 @@
+import { MOST_EXTENT } from '../vocabulary/extent';
 import { z } from 'zod';
 import {
   clockText,
@@ -95,8 +96,6 @@ const companion = z.strictObject({
   says: z.array(z.enum(needIds)).max(needIds.length),
 });
 export type Companion = z.infer<typeof companion>;
-/** The most that any extent comes to. */
-export const MOST_EXTENT = 1_000_000;
 const acceptance = z.strictObject({
   /** The finding's key. */
   key: text(200),

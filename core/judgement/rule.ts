@@ -1,4 +1,4 @@
-import { MOST_EXTENT } from '../documents/outing';
+import { MOST_EXTENT } from '../vocabulary/extent';
 import type { Repair } from '../editing/repair';
 import type { NeedId } from '../vocabulary/needs';
 import type { SheetId } from '../vocabulary/sheets';

@@ -86,14 +86,16 @@ export function summariesOf(db: Database, library: Library, walks: WalkStore, no
     });
     return reading;
   };
-  const summaryOf = async (one: Listed, state: LibraryState): Promise<Summary> => {
+  const summaryOf = async (one: Listed, state: LibraryState, growth: string): Promise<Summary> => {
     const { doc } = one.kept;
-    const record = await walks.answers(doc.id);
-    const signature = await walks.lastSignature(doc.id);
-    const from = [readsOf(doc, state), record.length, signature?.id ?? 0].join(' ');
+    const from = `${readsOf(doc, state)} ${growth}`;
     const moment = now();
     if (one.judged && one.judged.from === from && Math.abs(moment - one.judged.at) < STANDS_MS)
       return one.judged.summary;
+    // Others are answered between one judgement and the next.
+    await new Promise((done) => setImmediate(done));
+    const record = await walks.answers(doc.id);
+    const signature = await walks.lastSignature(doc.id);
     const standing = standingAnswers(record, moment);
     const judged = assess(doc, state.references, standing, moment, { withRepairs: false });
     const open = (level: string) =>
@@ -137,12 +139,9 @@ export function summariesOf(db: Database, library: Library, walks: WalkStore, no
       const ahead = all.filter(isAhead);
       const gone = all.filter((one) => !isAhead(one)).reverse();
       const judgedOf = async (list: readonly Listed[]) => {
+        const growth = await walks.growth(list.map(({ kept }) => kept.doc.id));
         const summaries: Summary[] = [];
-        for (const one of list) {
-          summaries.push(await summaryOf(one, state));
-          // Others are answered between one judgement and the next.
-          await new Promise((done) => setImmediate(done));
-        }
+        for (const one of list) summaries.push(await summaryOf(one, state, growth.get(one.kept.doc.id) ?? ''));
         return summaries;
       };
       return {

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { asc, desc, eq } from 'drizzle-orm';
+import { asc, desc, eq, inArray, max } from 'drizzle-orm';
 import { canonical } from '#core/documents/canonical';
 import type { SignedSnapshot } from '#core/signing/snapshot';
 import { type Answer, answerSchema, answeredAt } from '#core/walkround/answerSchema';
@@ -35,6 +35,8 @@ export interface WalkStore {
     clockAheadMs: number | null,
   ) => Promise<void>;
   lastSignature: (outingId: string) => Promise<Signature | null>;
+  /** How far the walk-rounds of these outings have grown: the same text, and nothing was added. */
+  growth: (outingIds: readonly string[]) => Promise<ReadonlyMap<string, string>>;
   sign: (outingId: string, snapshot: SignedSnapshot, at: string) => Promise<Signature>;
 }
 
@@ -86,6 +88,18 @@ export function walkStore(db: Database): WalkStore {
         .orderBy(desc(signatures.id))
         .limit(1);
       return row ? asSignature(row) : null;
+    },
+    growth: async (outingIds) => {
+      if (outingIds.length === 0) return new Map();
+      const newest = (table: typeof walkAnswers | typeof signatures) =>
+        db
+          .select({ outingId: table.outingId, id: max(table.id) })
+          .from(table)
+          .where(inArray(table.outingId, [...outingIds]))
+          .groupBy(table.outingId);
+      const answered = new Map((await newest(walkAnswers)).map((row) => [row.outingId, row.id]));
+      const signed = new Map((await newest(signatures)).map((row) => [row.outingId, row.id]));
+      return new Map(outingIds.map((id) => [id, `${answered.get(id) ?? 0}/${signed.get(id) ?? 0}`]));
     },
     sign: async (outingId, snapshot, signedAt) => {
       const [row] = await db

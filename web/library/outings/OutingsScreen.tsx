@@ -4,10 +4,9 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { Link as RouterLink } from 'react-router';
-import { newOuting } from '#core/editing/newOuting';
 import { addDays, clockAt, dateAt, dayInWords } from '#core/units/time';
 import { plural } from '#core/units/words';
-import { useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import { ApiError } from '../../documents/api';
 import { LevelMark } from '../../ui/LevelMark';
 import { Loaded } from '../../documents/Loaded';
@@ -15,9 +14,12 @@ import { Page } from '../../ui/Page';
 import { useToast } from '../../ui/Toast';
 import { TallyStrokes } from '../../ui/TallyStrokes';
 import { useNow } from '../../ui/useNow';
-import { readReferences } from '../../documents/queries';
-import { SetAsideNotice } from '../../documents/SetAsideNotice';
 import { type Summary, type SummaryPage, useOutingActions, useSummaries } from './queries';
+
+// The list is all that the front page waits for: what is asked of it seldom comes when it is asked.
+const SetAsideNotice = lazy(async () => ({
+  default: (await import('../../documents/SetAsideNotice')).SetAsideNotice,
+}));
 
 const FIRST = { ahead: 30, gone: 20 };
 const MORE = 50;
@@ -38,6 +40,7 @@ export function OutingsScreen() {
     const id = crypto.randomUUID();
     setBusy(true);
     try {
+      const { newOuting, readReferences } = await import('./beginOuting');
       await actions.create(newOuting(id, tomorrow, await readReferences()));
       await navigate(`/outings/${id}/brief`);
     } catch (failure) {
@@ -73,7 +76,11 @@ export function OutingsScreen() {
       <Loaded data={data} error={error}>
         {({ ahead, gone, of, house, setAside }) => (
           <>
-            <SetAsideNotice list={setAside} onGone={() => void actions.refresh()} />
+            {setAside.length > 0 && (
+              <Suspense>
+                <SetAsideNotice list={setAside} onGone={() => void actions.refresh()} />
+              </Suspense>
+            )}
             {of.ahead + of.gone === 0 && <Beginning house={house} />}
             <Rows name="Ahead" list={ahead} onCopy={copy} onRemove={remove} />
             <More left={of.ahead - ahead.length} onMore={() => setMost({ ...most, ahead: most.ahead + MORE })} />
