@@ -3,7 +3,7 @@ import { alarmInstant } from '../../needs/catalogueAlive';
 import { overLand } from '../../passage/shore';
 import { clockAt, minutesBetween } from '../../units/time';
 import { capital, figure, listed } from '../../units/words';
-import { MOST_EXTENT } from '../../documents/outing';
+import { MOST_EXTENT } from '../../vocabulary/extent';
 import { earlierTurn, otherHours, otherPlaces } from '../candidates';
 import { type FindingLevel, rule } from '../rule';
 
