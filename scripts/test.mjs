@@ -6,6 +6,8 @@ checkNode();
 process.chdir(root);
 ensureInstalled();
 ensureChromium();
+if (!existsSync('/usr/lib/postgresql'))
+  console.log('Debian’s postgresql is not installed: the tests against a PostgreSQL server are left out.');
 
 let passed = 0;
 let failed = 0;

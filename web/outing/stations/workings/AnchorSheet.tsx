@@ -14,6 +14,9 @@ import { pole } from '#core/holding/pole';
 import { bottoms, alignments } from '#core/vocabulary/holding';
 import { AIR_DENSITY, FRESH_WATER, G, SALT_WATER, STEEL } from '#core/units/constants';
 import { figure, mass } from '#core/units/words';
+import type { Craft } from '#core/documents/craft';
+import type { Item } from '#core/documents/item';
+import type { Water } from '#core/documents/water';
 import { WaterChart } from '../../../ui/WaterChart';
 import { AnchorDrawing } from './AnchorDrawing';
 import { Answer, Figures, HourMarks, InPlace, Nothing, Pick, Sheet, Sum } from './parts';
@@ -21,6 +24,10 @@ import { swingCircle } from './swing';
 import { useTrial } from './trialContext';
 import { screenOnly } from '../../../ui/screenOnly';
 import { Term } from '../../../ui/Term';
+
+type Ground = NonNullable<ReturnType<typeof anchorOf>>;
+type FishingArea = Water['areas'][number];
+type Bottom = FishingArea['bottom'];
 
 const may = { yes: 'yes', 'with care': 'care', no: 'no' } as const;
 
@@ -46,16 +53,12 @@ export function AnchorSheet() {
   if (!ground) return null;
   const { sum, hour } = at;
   const density = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
-  const beam = workings.alignment === 'beam';
-  const k = craft.powerW / craft.cruiseMps ** 3;
-  const factor = ground.holdK ?? HOLDING[ground.type][area.bottom];
   const gear = anchorGear(item, looked);
   const level = at.leave.may === 'no' ? 'stop' : sum.margin !== null && sum.margin < LEAST_MARGIN ? 'mind' : null;
   const compared = owned.map((one) => ({
     one,
     at: sameHour(anchorHours(one, e.spot, craft, looked, workings), hour.clock),
   }));
-  const poles = references.items.filter((one) => one.kind === 'stake-pole' || one.kind === 'short-pole');
   return (
     <Sheet
       title={`Anchor at ${area.name}`}
@@ -99,6 +102,84 @@ export function AnchorSheet() {
         attachM={workings.attachHeightM}
         buoyed={gear.buoyed}
       />
+      <HoldingSums item={item} ground={ground} at={at} craft={craft} area={area} density={density} />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 4, mt: 2, mb: 2 }}>
+        <Answer
+          of="holds, over the load"
+          value={sum.margin === null ? 'no load' : `${figure(sum.margin)} ×`}
+          limit={
+            at.leave.may === 'no'
+              ? `Not at ${hour.clock}, in ${figure(hour.streamMps, 2)} m/s. ${shutWhy[at.leave.why]}`
+              : `wanted: at least ${LEAST_MARGIN}, scope ${LEAST_SCOPE}`
+          }
+          level={level}
+        />
+        <HourMarks
+          label="by the half hour"
+          hours={hours.map((one) => ({ clock: one.hour.clock, state: may[one.leave.may] }))}
+        />
+      </Box>
+      <PullDown at={at} craft={craft} density={density} />
+      <Box {...screenOnly} sx={{ mt: 2 }}>
+        <WaterChart
+          water={water}
+          height={220}
+          label={`The swing round the anchor, ${figure(sum.swingRadiusM)} m`}
+          around={{ place: area, radiusM: Math.max(60, sum.swingRadiusM * 2.5) }}
+          lines={[{ points: swingCircle(area, sum.swingRadiusM), dashed: false, bare: true, name: 'swing' }]}
+        />
+      </Box>
+      <Figures
+        name="Every anchor owned, at this hour"
+        open
+        heads={['Anchor', 'Rode, m', 'Scope', 'Holds, N', 'Over the load', 'Mass']}
+        rows={compared.map(({ one, at: then }) => [
+          one.name,
+          figure(anchorOf(one)?.rodeM ?? 0),
+          figure(then.sum.scope),
+          figure(then.sum.holdingN, 0),
+          then.sum.margin === null ? 'no load' : `${figure(then.sum.margin)} ×`,
+          mass(one.massKg),
+        ])}
+      />
+      <Figures
+        name="The half hours"
+        heads={['Time', 'Depth, m', 'Stream, m/s', 'Wind, m/s', 'Load, N', 'Over the load', 'May']}
+        rows={hours.map((one) => [
+          one.hour.clock,
+          figure(one.hour.depthM),
+          figure(one.hour.streamMps, 2),
+          figure(one.hour.windMps),
+          figure(one.sum.loadN),
+          one.sum.margin === null ? 'no load' : figure(one.sum.margin),
+          one.leave.may,
+        ])}
+      />
+      <PolesInstead hour={hour} bottom={area.bottom} />
+    </Sheet>
+  );
+}
+
+interface Held {
+  at: AnchorHour;
+  craft: Craft;
+  density: number;
+}
+/** Depth, load, scope and holding, each as its sum. */
+function HoldingSums({
+  item,
+  ground,
+  at: { sum, hour },
+  craft,
+  area,
+  density,
+}: Held & { item: Item; ground: Ground; area: FishingArea }) {
+  const { workings } = useTrial().outing;
+  const beam = workings.alignment === 'beam';
+  const k = craft.powerW / craft.cruiseMps ** 3;
+  const factor = ground.holdK ?? HOLDING[ground.type][area.bottom];
+  return (
+    <>
       <Sum name="depth" result={`${figure(hour.depthM)} m`}>
         <InPlace
           label="Depth at chart datum"
@@ -154,22 +235,15 @@ export function AnchorSheet() {
         (<Term id="holdingFactor" />) for a {ground.type} on {area.bottom} × {figure(scopeShare(sum.scope), 2)} at that
         scope
       </Sum>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 4, mt: 2, mb: 2 }}>
-        <Answer
-          of="holds, over the load"
-          value={sum.margin === null ? 'no load' : `${figure(sum.margin)} ×`}
-          limit={
-            at.leave.may === 'no'
-              ? `Not at ${hour.clock}, in ${figure(hour.streamMps, 2)} m/s. ${shutWhy[at.leave.why]}`
-              : `wanted: at least ${LEAST_MARGIN}, scope ${LEAST_SCOPE}`
-          }
-          level={level}
-        />
-        <HourMarks
-          label="by the half hour"
-          hours={hours.map((one) => ({ clock: one.hour.clock, state: may[one.leave.may] }))}
-        />
-      </Box>
+    </>
+  );
+}
+
+/** What the rode does to the boat: how it is pulled down, and how far it swings. */
+function PullDown({ at: { sum, hour }, craft, density }: Held) {
+  const { workings } = useTrial().outing;
+  return (
+    <>
       <Sum
         name="pull down at the boat"
         result={sum.downPullN === null ? 'straight down' : `${figure(sum.downPullN)} N`}
@@ -189,65 +263,37 @@ export function AnchorSheet() {
         √(({figure(sum.scope)} × {figure(hour.depthM + workings.attachHeightM)})² −{' '}
         {figure(hour.depthM + workings.attachHeightM)}²)
       </Sum>
-      <Box {...screenOnly} sx={{ mt: 2 }}>
-        <WaterChart
-          water={water}
-          height={220}
-          label={`The swing round the anchor, ${figure(sum.swingRadiusM)} m`}
-          around={{ place: area, radiusM: Math.max(60, sum.swingRadiusM * 2.5) }}
-          lines={[{ points: swingCircle(area, sum.swingRadiusM), dashed: false, bare: true, name: 'swing' }]}
-        />
-      </Box>
-      <Figures
-        name="Every anchor owned, at this hour"
-        open
-        heads={['Anchor', 'Rode, m', 'Scope', 'Holds, N', 'Over the load', 'Mass']}
-        rows={compared.map(({ one, at: then }) => [
+    </>
+  );
+}
+
+/** Whether a pole that is owned would do instead. */
+function PolesInstead({ hour, bottom }: { hour: AnchorHour['hour']; bottom: Bottom }) {
+  const { references } = useTrial();
+  const poles = references.items.filter((one) => one.kind === 'stake-pole' || one.kind === 'short-pole');
+  if (poles.length === 0) return null;
+  return (
+    <Figures
+      name="Poles instead"
+      heads={['Pole', 'Length, m', 'Wanted, m', 'Bottom', 'Stream', 'May']}
+      rows={poles.map((one) => {
+        const then = pole({
+          poleM: one.attributes.lengthM ?? 0,
+          depthM: hour.depthM,
+          tideRiseM: 0,
+          bottom,
+          streamMps: hour.streamMps,
+        });
+        return [
           one.name,
-          figure(anchorOf(one)?.rodeM ?? 0),
-          figure(then.sum.scope),
-          figure(then.sum.holdingN, 0),
-          then.sum.margin === null ? 'no load' : `${figure(then.sum.margin)} ×`,
-          mass(one.massKg),
-        ])}
-      />
-      <Figures
-        name="The half hours"
-        heads={['Time', 'Depth, m', 'Stream, m/s', 'Wind, m/s', 'Load, N', 'Over the load', 'May']}
-        rows={hours.map((one) => [
-          one.hour.clock,
-          figure(one.hour.depthM),
-          figure(one.hour.streamMps, 2),
-          figure(one.hour.windMps),
-          figure(one.sum.loadN),
-          one.sum.margin === null ? 'no load' : figure(one.sum.margin),
-          one.leave.may,
-        ])}
-      />
-      {poles.length > 0 && (
-        <Figures
-          name="Poles instead"
-          heads={['Pole', 'Length, m', 'Wanted, m', 'Bottom', 'Stream', 'May']}
-          rows={poles.map((one) => {
-            const then = pole({
-              poleM: one.attributes.lengthM ?? 0,
-              depthM: hour.depthM,
-              tideRiseM: 0,
-              bottom: area.bottom,
-              streamMps: hour.streamMps,
-            });
-            return [
-              one.name,
-              figure(one.attributes.lengthM ?? 0),
-              figure(then.neededM),
-              then.bottomHolds ? 'holds' : 'does not hold',
-              then.streamAllows ? 'under 0.5 m/s' : 'too hard',
-              then.allowed ? 'yes' : 'no',
-            ];
-          })}
-        />
-      )}
-    </Sheet>
+          figure(one.attributes.lengthM ?? 0),
+          figure(then.neededM),
+          then.bottomHolds ? 'holds' : 'does not hold',
+          then.streamAllows ? 'under 0.5 m/s' : 'too hard',
+          then.allowed ? 'yes' : 'no',
+        ];
+      })}
+    />
   );
 }
 
