@@ -17,22 +17,37 @@ import { Blank } from './Blank';
 import { Count, PickOne, PickSeveral } from './editors';
 import { WhenField } from '../../../ui/WhenField';
 
+/** What a part of the sentence needs: the brief, what it points at, and how a blank is filled. */
+function useBrief() {
+  const { doc, edit, references, looked } = useDesk();
+  const set = (change: Partial<Brief>, group = '') => edit((outing) => withBrief(outing, change, references), group);
+  return { brief: doc.brief, looked, references, set };
+}
+
 /** The brief as one sentence with blanks. */
 export function Sentence() {
-  const { doc, edit, references, looked } = useDesk();
-  const { brief } = doc;
-  const { water } = looked;
-  const set = (change: Partial<Brief>, group = '') => edit((outing) => withBrief(outing, change, references), group);
-  const launches = references.waters.flatMap((one) =>
-    one.launches.map((launch) => ({ id: `${one.id}/${launch.id}`, name: capital(launch.name), more: one.name })),
-  );
-  const contact = brief.contact.name;
   return (
     <Typography
       component="section"
       aria-label="The outing in one sentence"
       sx={{ fontFamily: serif, fontSize: { xs: '1.25rem', sm: '1.42rem' }, lineHeight: 1.5 }}
     >
+      <Catch />
+      <Way />
+      <Hours />
+      <Company />
+      <Boat />
+      <Manner />
+      <Ashore />.
+    </Typography>
+  );
+}
+
+/** What is fished for, and how many are kept. */
+function Catch() {
+  const { brief, looked, references, set } = useBrief();
+  return (
+    <>
       {'For '}
       <Blank asks="Which fish" text={listed(looked.targets.map((one) => one.name))}>
         {(close) => (
@@ -58,6 +73,19 @@ export function Sentence() {
           />
         )}
       </Blank>
+    </>
+  );
+}
+
+/** From where to where. */
+function Way() {
+  const { brief, looked, references, set } = useBrief();
+  const launches = references.waters.flatMap((one) =>
+    one.launches.map((launch) => ({ id: `${one.id}/${launch.id}`, name: capital(launch.name), more: one.name })),
+  );
+  const { water } = looked;
+  return (
+    <>
       {', from '}
       <Blank asks="Launch" text={looked.launch?.name ?? ''}>
         {(close) =>
@@ -108,6 +136,15 @@ export function Sentence() {
           )
         }
       </Blank>
+    </>
+  );
+}
+
+/** The day and the hours afloat. */
+function Hours() {
+  const { brief, set } = useBrief();
+  return (
+    <>
       {', on '}
       <Blank asks="Day" text={dayInWords(brief.date)}>
         {(close) => (
@@ -159,6 +196,16 @@ export function Sentence() {
           />
         )}
       </Blank>
+    </>
+  );
+}
+
+/** How many, and where they land. */
+function Company() {
+  const { brief, looked, set } = useBrief();
+  const { water } = looked;
+  return (
+    <>
       {', '}
       <Blank asks="Party" text={brief.party === 1 ? 'alone' : `${count(brief.party)} together`}>
         {(close) => (
@@ -190,6 +237,14 @@ export function Sentence() {
           </Blank>
         </>
       )}
+    </>
+  );
+}
+
+function Boat() {
+  const { brief, looked, references, set } = useBrief();
+  return (
+    <>
       {', in '}
       <Blank asks="Boat" text={looked.craft?.name ?? ''}>
         {(close) =>
@@ -212,6 +267,15 @@ export function Sentence() {
           )
         }
       </Blank>
+    </>
+  );
+}
+
+/** The kind of trip and how it is fished. */
+function Manner() {
+  const { brief, set } = useBrief();
+  return (
+    <>
       {': '}
       <Blank asks="Kind of trip" text={tripWords[brief.trip]}>
         {(close) => (
@@ -256,6 +320,16 @@ export function Sentence() {
           />
         )}
       </Blank>
+    </>
+  );
+}
+
+/** Who calls for help, and when. */
+function Ashore() {
+  const { brief, references, set } = useBrief();
+  const contact = brief.contact.name;
+  return (
+    <>
       {'. If nothing is heard, '}
       <Blank asks="Person ashore" text={contact}>
         {(close) => (
@@ -307,8 +381,7 @@ export function Sentence() {
           </>
         )}
       </Blank>
-      .
-    </Typography>
+    </>
   );
 }
 
