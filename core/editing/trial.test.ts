@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
 import type { Outing } from '../documents/outing';
-import { type Change, changeKey, tryChange } from './trial';
+import { type Attempt, changeKey, tryChange } from './trial';
 
 const { references, outings } = demo(Date.parse('2026-05-15T19:00:00Z'));
 const [ready] = outings as [Outing];
 const at = { outing: ready, references };
-const taken = (change: Change) => {
+const taken = (change: Attempt) => {
   const result = tryChange(at, change);
   if (!result.taken) throw new Error(result.why);
   return result.tried;
@@ -26,7 +26,7 @@ describe('a number tried on a sheet', () => {
     expect(areas.filter((one) => one.depthM === 9).map((one) => one.id)).toEqual(['long-grey']);
     expect(references.items.find((one) => one.id === 'battery')?.attributes.healthPct).toBe(100);
   });
-  it.each<[Change, string]>([
+  it.each<[Attempt, string]>([
     [{ on: 'workings', field: 'jigAngleDeg', value: 95 }, 'A number from 5 to 80 °.'],
     [{ on: 'device', itemId: 'sounder', value: Number.NaN }, 'A number from 0 to 500 h.'],
     [{ on: 'craft', field: 'cruiseMps', value: 0 }, 'A number from 0.3 to 4 m/s.'],

@@ -7,7 +7,7 @@ import { type Area, type Water, waterSchema } from '../documents/water';
 import { type Workings, workingsSchema } from '../documents/workings';
 
 /** A number changed on a sheet: where it belongs, and what it would become. */
-export type Change =
+export type Attempt =
   | { on: 'workings'; field: Exclude<keyof Workings, 'deviceHours'>; value: number | string }
   | { on: 'device'; itemId: string; value: number }
   | { on: 'item'; itemId: string; field: AttributeId | 'massKg'; value: number }
@@ -16,7 +16,7 @@ export type Change =
 export type CraftField = 'cruiseMps' | 'powerW' | 'windageM2' | 'lateralAirM2' | 'lateralWaterM2';
 
 /** Changes of one number replace each other. */
-export function changeKey(change: Change): string {
+export function changeKey(change: Attempt): string {
   switch (change.on) {
     case 'device':
       return `device:${change.itemId}`;
@@ -34,7 +34,7 @@ export interface Tried {
 export type TriedResult = { taken: true; tried: Tried } | { taken: false; why: string };
 
 /** The outing and what it points at as they would be with a change; refused, in words, where the field does not allow it. */
-export function tryChange({ outing, references }: Tried, change: Change): TriedResult {
+export function tryChange({ outing, references }: Tried, change: Attempt): TriedResult {
   switch (change.on) {
     case 'workings':
       return inWorkings({ outing, references }, { ...outing.workings, [change.field]: change.value });
@@ -70,18 +70,18 @@ export function tryChange({ outing, references }: Tried, change: Change): TriedR
 }
 
 /** The documents as a kept change makes them. */
-export function changedItem(item: Item, { field, value }: Extract<Change, { on: 'item' }>): Item {
+export function changedItem(item: Item, { field, value }: Extract<Attempt, { on: 'item' }>): Item {
   return field === 'massKg'
     ? { ...item, massKg: value }
     : { ...item, attributes: { ...item.attributes, [field]: value } };
 }
-export function changedCraft(craft: Craft, { field, value }: Extract<Change, { on: 'craft' }>): Craft {
+export function changedCraft(craft: Craft, { field, value }: Extract<Attempt, { on: 'craft' }>): Craft {
   return { ...craft, [field]: value };
 }
 export function changedWater(
   water: Water,
   areaId: string | null,
-  { field, value }: Extract<Change, { on: 'area' }>,
+  { field, value }: Extract<Attempt, { on: 'area' }>,
 ): Water {
   return {
     ...water,

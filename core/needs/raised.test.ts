@@ -30,7 +30,7 @@ const mere: Partial<Outing['brief']> = {
   trip: 'shakedown',
   techniques: [],
 };
-interface Change {
+interface Case {
   brief?: Partial<Outing['brief']>;
   waterC?: number;
   hour?: Partial<Outing['conditions']['hours'][number]>;
@@ -38,7 +38,7 @@ interface Change {
   aboard?: readonly string[];
   angler?: Partial<NonNullable<References['angler']>>;
 }
-function outing({ brief, waterC = 24, hour, aboard = [] }: Change): Outing {
+function outing({ brief, waterC = 24, hour, aboard = [] }: Case): Outing {
   const base: Outing = {
     ...ready,
     brief: { ...ready.brief, ...mere, ...brief },
@@ -59,7 +59,7 @@ function outing({ brief, waterC = 24, hour, aboard = [] }: Change): Outing {
   };
   return aboard.reduce((next, id) => withItem(next, id, 1), base);
 }
-function world({ water, angler }: Change): References {
+function world({ water, angler }: Case): References {
   return {
     ...references,
     angler: references.angler && { ...references.angler, ...angler },
@@ -71,9 +71,9 @@ function world({ water, angler }: Change): References {
     })),
   };
 }
-const raised = (change: Change) => assess(outing(change), world(change), noAnswers, now).needs;
+const raised = (change: Case) => assess(outing(change), world(change), noAnswers, now).needs;
 const seen = new Set<NeedId>(['motor-power']);
-const need = (id: NeedId, change: Change) => {
+const need = (id: NeedId, change: Case) => {
   seen.add(id);
   return raised(change).find((one) => one.id === id) ?? null;
 };
@@ -91,10 +91,10 @@ const area = (change: Partial<Water['areas'][number]>) => ({
       ?.areas.map((one) => (one.id === 'reed-bays' ? { ...one, ...change } : one)) ?? [],
 });
 
-const needsSounder: Change['angler'] = references.angler
+const needsSounder: Case['angler'] = references.angler
   ? { schools: { ...references.angler.schools, sounder: 'needed' } }
   : {};
-const stream = (steadyMps: number): Change => ({
+const stream = (steadyMps: number): Case => ({
   brief: { ...fish, techniques: ['anchored bait'] },
   water: { stream: { towardDeg: 90, steadyMps, constituents: [] } },
 });
@@ -130,7 +130,7 @@ describe('the quietest outing there is', () => {
 });
 
 describe('each need is raised by what page and practice say, and not before', () => {
-  it.each<[NeedId, string, Change, Level, Change | null]>([
+  it.each<[NeedId, string, Case, Level, Case | null]>([
     [
       'be-seen-day',
       'more than 500 m out',
@@ -286,7 +286,7 @@ describe('each need is raised by what page and practice say, and not before', ()
 });
 
 describe('how much is wanted', () => {
-  it.each<[NeedId, string, Change, number]>([
+  it.each<[NeedId, string, Case, number]>([
     ['sound-signal', 'two among many boats', { water: { traffic: 'busy' } }, 2],
     ['call-for-help', 'two when alone', { brief: { party: 1 } }, 2],
     ['cut-line', 'two at anchor', { brief: { techniques: ['anchored bait'] } }, 2],

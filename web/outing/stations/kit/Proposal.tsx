@@ -12,7 +12,7 @@ import { useToast } from '../../../ui/Toast';
 import { useWorker } from '../../../workers/useWorker';
 import type { ProposeWork } from '../../../workers/propose.worker';
 import { useDesk } from '../../desk';
-import { Change } from './Change';
+import { ProposedLine } from './ProposedLine';
 import { LeftOut, TackleLine, ToBuy } from './ProposalAfter';
 
 /** The lightest sound set that meets what is open, as a difference: taken whole or piece by piece, and why each. */
@@ -64,7 +64,7 @@ export function Proposal() {
       {add.length > 0 && (
         <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }} aria-label="To put aboard">
           {add.map((one) => (
-            <Change
+            <ProposedLine
               key={one.itemId}
               sign="+"
               name={one.quantity > 1 ? `${nameOf(one.itemId)} × ${one.quantity}` : nameOf(one.itemId)}
@@ -78,7 +78,7 @@ export function Proposal() {
       {leave.length > 0 && (
         <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }} aria-label="To leave ashore">
           {leave.map((id) => (
-            <Change
+            <ProposedLine
               key={id}
               sign="−"
               name={nameOf(id)}

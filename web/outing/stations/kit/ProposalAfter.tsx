@@ -9,7 +9,7 @@ import type { Missing, Omitted, Proposal } from '#core/provisioning/propose';
 import { homeMade, purchases } from '#core/provisioning/shopping';
 import { count, listed, mass, plural } from '#core/units/words';
 import { NumberField } from '../../../ui/fields';
-import { Change } from './Change';
+import { ProposedLine } from './ProposedLine';
 
 /** Tackle with the proposal taken, against the angler's own measure. */
 export function TackleLine({ tackle: { have, budget } }: { tackle: Proposal['tackle'] }) {
@@ -35,7 +35,7 @@ export function LeftOut({ omitted, nameOf }: { omitted: readonly Omitted[]; name
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, maxHeight: 320, overflow: 'auto' }} tabIndex={0}>
         {omitted.slice(0, MOST_TOLD).map(({ itemId, needId, why }) => (
-          <Change
+          <ProposedLine
             key={itemId}
             sign=""
             name={nameOf(itemId)}
@@ -91,7 +91,7 @@ export function ToBuy({ missing }: { missing: readonly Missing[] }) {
       )}
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }} aria-label="To buy or borrow, in order">
         {purchases(missing, allowed).map(({ needIds, kind, pieces, asked, euro, within }) => (
-          <Change
+          <ProposedLine
             key={needIds.join()}
             sign=""
             name={needIds.map((id) => catalogue[id].title).join(', ')}
@@ -106,7 +106,7 @@ export function ToBuy({ missing }: { missing: readonly Missing[] }) {
           />
         ))}
         {doing.map(({ needId }) => (
-          <Change
+          <ProposedLine
             key={needId}
             sign=""
             name={catalogue[needId].title}

@@ -8,7 +8,7 @@ import { differenceOf } from '#core/judgement/difference';
 import { levelNames } from '#core/judgement/finding';
 import { sayFinding } from '#core/judgement/allRules';
 import { attributes } from '#core/catalog/gear/attributes';
-import { type Change, changeKey, changedCraft, changedItem, changedWater, tryChange } from '#core/editing/trial';
+import { type Attempt, changeKey, changedCraft, changedItem, changedWater, tryChange } from '#core/editing/trial';
 import { figure } from '#core/units/words';
 import { ApiError } from '../../../documents/api';
 import { useToast } from '../../../ui/Toast';
@@ -56,8 +56,8 @@ export function TriedBar({
   changes,
   onDone,
 }: {
-  changes: readonly Change[];
-  onDone: (rest: readonly Change[]) => void;
+  changes: readonly Attempt[];
+  onDone: (rest: readonly Attempt[]) => void;
 }) {
   const { doc, edit, references, looked } = useDesk();
   const { data } = useKept();
@@ -68,7 +68,7 @@ export function TriedBar({
   const [trouble, setTrouble] = useState<string | null>(null);
   if (changes.length === 0) return null;
   const nameOf = (id: string) => references.items.find((item) => item.id === id)?.name ?? 'an item';
-  const words = (change: Change): { what: string; where: string } => {
+  const words = (change: Attempt): { what: string; where: string } => {
     const value = typeof change.value === 'number' ? figure(change.value, 3) : change.value;
     switch (change.on) {
       case 'workings':
@@ -91,7 +91,7 @@ export function TriedBar({
         };
     }
   };
-  const keepOne = async (change: Change): Promise<void> => {
+  const keepOne = async (change: Attempt): Promise<void> => {
     switch (change.on) {
       case 'workings':
       case 'device':
@@ -116,7 +116,7 @@ export function TriedBar({
       }
     }
   };
-  const keep = async (change: Change) => {
+  const keep = async (change: Attempt) => {
     setTrouble(null);
     try {
       await keepOne(change);

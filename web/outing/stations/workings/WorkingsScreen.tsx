@@ -8,7 +8,7 @@ import { exposures } from '#core/exposures/exposures';
 import { type SheetId, sheetIds, sheets as sheetNames } from '#core/vocabulary/sheets';
 import { sheetFor } from '#core/judgement/sheets';
 import { lookUp } from '#core/documents/references';
-import { type Change, changeKey, tryChange } from '#core/editing/trial';
+import { type Attempt, changeKey, tryChange } from '#core/editing/trial';
 import { AnchorSheet } from './AnchorSheet';
 import { ColdSheet } from './ColdSheet';
 import { DriftSheet } from './DriftSheet';
@@ -46,7 +46,7 @@ function intoView(node: HTMLElement | null): void {
 export function WorkingsScreen() {
   const { doc, references, assessment } = useDesk();
   const { sheetId } = useParams();
-  const [changes, setChanges] = useState<readonly Change[]>([]);
+  const [changes, setChanges] = useState<readonly Attempt[]>([]);
   const trial = useMemo<Trial>(() => {
     // A change that no longer applies, because what it belongs to has changed, is left out without a word.
     const tried = changes.reduce(

@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { type ReactNode, useId, useRef, useState } from 'react';
 import { type FindingLevel } from '#core/judgement/rule';
-import type { Change } from '#core/editing/trial';
+import type { Attempt } from '#core/editing/trial';
 import { LevelMark } from '../../../ui/LevelMark';
 import { serif } from '../../../app/theme';
 import { useTrial } from './trialContext';
@@ -78,7 +78,7 @@ export function InPlace({
   label: string;
   value: number;
   unit: string;
-  change: (value: number) => Change;
+  change: (value: number) => Attempt;
   decimals?: number;
 }) {
   const { attempt } = useTrial();

@@ -1,15 +1,15 @@
 import { createContext, use } from 'react';
 import type { Exposures } from '#core/exposures/exposures';
-import type { Change, Tried } from '#core/editing/trial';
+import type { Attempt, Tried } from '#core/editing/trial';
 import type { Looked } from '#core/documents/references';
 
 /** The outing as it is with what is being tried, and the way to try more. */
 export interface Trial extends Tried {
   looked: Looked;
   e: Exposures;
-  changes: readonly Change[];
+  changes: readonly Attempt[];
   /** Tries a number; the reason why not, or null. */
-  attempt: (change: Change) => string | null;
+  attempt: (change: Attempt) => string | null;
 }
 export const TrialContext = createContext<Trial | null>(null);
 export function useTrial(): Trial {

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 
-interface ChangeProps {
+interface ProposedLineProps {
   sign: '+' | '−' | '';
   name: string;
   why: string;
@@ -10,7 +10,7 @@ interface ChangeProps {
   action: { name: string; label: string; run: () => void } | null;
 }
 /** One line of a proposal: what, why, how much, and the button that does it. */
-export function Change({ sign, name, why, right, action }: ChangeProps) {
+export function ProposedLine({ sign, name, why, right, action }: ProposedLineProps) {
   return (
     <Box
       component="li"
