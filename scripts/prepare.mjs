@@ -67,8 +67,12 @@ export async function ensureBuilt() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
   console.log('Building.');
   const { build } = await import('vite');
+  // A build declares itself to be for production; what runs after it in this process is not.
+  const { NODE_ENV } = process.env;
   for (const configFile of ['vite.config.ts', 'vite.server.config.ts'])
     await build({ configFile: join(root, configFile), logLevel: 'error' });
+  if (NODE_ENV === undefined) delete process.env.NODE_ENV;
+  else process.env.NODE_ENV = NODE_ENV;
   mkdirSync(join(root, 'dist'), { recursive: true });
   writeFileSync(stamp, now);
 }
