@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { runs } from '../../scripts/testRuns';
+import { often, runs } from '../../scripts/testRuns';
 import { demo } from '../demo/demo';
 import { alignments } from '../vocabulary/holding';
 import { propose } from '../provisioning/propose';
@@ -175,49 +175,57 @@ describe('any outing at all', () => {
     );
   });
 
-  it('is offered only repairs that settle their cause and open no other hole', () => {
-    fc.assert(
-      fc.property(anyOuting, (outing) => {
-        const { findings } = judge(outing);
-        const before = loud(findings);
-        for (const one of findings)
-          for (const repair of one.repairs) {
-            const repaired = applyRepair(outing, repair, now);
-            const after = loud(judge(repaired).findings);
-            const what = `${one.key}: ${sayRepair(repair)}`;
-            expect(after.has(one.key), what).toBe(false);
-            for (const [key, next] of after) {
-              const was = before.get(key);
-              expect(was, `${what} brings ${key}`).toBeDefined();
-              if (next.level === 'stop') expect(was?.level, `${what} makes a Stop of ${key}`).toBe('stop');
+  it(
+    'is offered only repairs that settle their cause and open no other hole',
+    () => {
+      fc.assert(
+        fc.property(anyOuting, (outing) => {
+          const { findings } = judge(outing);
+          const before = loud(findings);
+          for (const one of findings)
+            for (const repair of one.repairs) {
+              const repaired = applyRepair(outing, repair, now);
+              const after = loud(judge(repaired).findings);
+              const what = `${one.key}: ${sayRepair(repair)}`;
+              expect(after.has(one.key), what).toBe(false);
+              for (const [key, next] of after) {
+                const was = before.get(key);
+                expect(was, `${what} brings ${key}`).toBeDefined();
+                if (next.level === 'stop') expect(was?.level, `${what} makes a Stop of ${key}`).toBe('stop');
+              }
             }
-          }
-      }),
-      runs(25),
-    );
-  }, 60_000);
+        }),
+        runs(25),
+      );
+    },
+    often(60_000),
+  );
 
-  it('is proposed a loadout that leaves no need less met, of owned and serviceable things, and a shopping list within its budget', () => {
-    fc.assert(
-      fc.property(anyOuting, fc.integer({ min: 0, max: 600 }), (outing, euro) => {
-        const proposal = propose(outing, references, noAnswers, now);
-        const taken = proposal.add.reduce((next, { itemId, quantity }) => withItem(next, itemId, quantity), outing);
-        const after = new Map(judge(taken).needs.map((need) => [need.id, need]));
-        for (const need of judge(outing).needs)
-          if (need.met) expect(after.get(need.id)?.met ?? true, `${need.id} was met`).toBe(true);
-        const missing = new Set(proposal.missing.map(({ needId }) => needId));
-        for (const need of after.values())
-          if (!need.met && need.level !== 'could')
-            expect(missing.has(need.id), `${need.id} is said to be missing`).toBe(true);
-        for (const { itemId, quantity } of proposal.add) {
-          const item = references.items.find(({ id }) => id === itemId);
-          expect(item?.condition).toBe('good');
-          expect(quantity).toBeLessThanOrEqual(item?.quantity ?? 0);
-        }
-        const bought = purchases(proposal.missing, euro).filter(({ within }) => within);
-        expect(bought.reduce((sum, one) => sum + one.euro, 0)).toBeLessThanOrEqual(euro);
-      }),
-      runs(25),
-    );
-  }, 60_000);
+  it(
+    'is proposed a loadout that leaves no need less met, of owned and serviceable things, and a shopping list within its budget',
+    () => {
+      fc.assert(
+        fc.property(anyOuting, fc.integer({ min: 0, max: 600 }), (outing, euro) => {
+          const proposal = propose(outing, references, noAnswers, now);
+          const taken = proposal.add.reduce((next, { itemId, quantity }) => withItem(next, itemId, quantity), outing);
+          const after = new Map(judge(taken).needs.map((need) => [need.id, need]));
+          for (const need of judge(outing).needs)
+            if (need.met) expect(after.get(need.id)?.met ?? true, `${need.id} was met`).toBe(true);
+          const missing = new Set(proposal.missing.map(({ needId }) => needId));
+          for (const need of after.values())
+            if (!need.met && need.level !== 'could')
+              expect(missing.has(need.id), `${need.id} is said to be missing`).toBe(true);
+          for (const { itemId, quantity } of proposal.add) {
+            const item = references.items.find(({ id }) => id === itemId);
+            expect(item?.condition).toBe('good');
+            expect(quantity).toBeLessThanOrEqual(item?.quantity ?? 0);
+          }
+          const bought = purchases(proposal.missing, euro).filter(({ within }) => within);
+          expect(bought.reduce((sum, one) => sum + one.euro, 0)).toBeLessThanOrEqual(euro);
+        }),
+        runs(25),
+      );
+    },
+    often(60_000),
+  );
 });

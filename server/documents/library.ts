@@ -2,7 +2,8 @@ import type { References } from '#core/documents/references';
 import { type Documents, type KindName, type ReferenceName, referenceNames } from '#core/documents/registry';
 import type { Database } from '../storage/open';
 import { type ChangedRow, changedRows, newestChange } from './changedRows';
-import { type SetAside, type Versioned, isSetAside, readRow } from './store';
+import type { SetAside, Versioned } from '#core/documents/kept';
+import { isSetAside, readRow } from './store';
 
 interface Entry {
   changeNo: number;

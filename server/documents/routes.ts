@@ -6,7 +6,8 @@ import { Refusal, notFound, problemSchema } from '../http/problem';
 import { type Documents, type KindName, documentKinds } from '#core/documents/registry';
 import { upgraded } from '#core/documents/open';
 import { isRecord } from '#core/documents/upgrade';
-import { type DocumentStore, type Versioned, type WriteConflict, type WriteResult, isSetAside } from './store';
+import type { Versioned } from '#core/documents/kept';
+import { type DocumentStore, type WriteConflict, type WriteResult, isSetAside } from './store';
 
 export const idParams = z.strictObject({ id: idText });
 const MOST_VERSION = 2 ** 31 - 2;

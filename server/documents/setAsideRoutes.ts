@@ -6,7 +6,8 @@ import { type KindName, kindNames } from '#core/documents/registry';
 import { Refusal, notFound, problemSchema } from '../http/problem';
 import type { Database } from '../storage/open';
 import { documentTables } from '../storage/schema';
-import { type SetAside, isSetAside, readRow } from './store';
+import type { SetAside } from '#core/documents/kept';
+import { isSetAside, readRow } from './store';
 
 const params = z.strictObject({ kind: z.enum(kindNames as [KindName, ...KindName[]]), id: z.string().max(200) });
 

@@ -1,4 +1,5 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import type { SetAside, Versioned } from '#core/documents/kept';
 import { openDocument, sayNotOpened } from '#core/documents/open';
 import { type Documents, type KindName, documentKinds } from '#core/documents/registry';
 import { isRecord } from '#core/documents/upgrade';
@@ -6,22 +7,6 @@ import type { Database } from '../storage/open';
 import { type DocumentTable, documentTables } from '../storage/schema';
 import { inTransaction } from '../storage/transaction';
 
-/** A document with its version, as kept and as sent. */
-export interface Versioned<Doc> {
-  version: number;
-  updatedAt: string;
-  doc: Doc;
-}
-/** A row that cannot be read as a document of its kind: it is set aside, and everything else goes on. */
-export interface SetAside {
-  kind: KindName;
-  id: string;
-  /** What it calls itself, if that can be read. */
-  name: string;
-  why: string;
-  /** A newer version of the program made it: it is not to be touched. */
-  newer: boolean;
-}
 /** What stands in the way of a write. */
 export type WriteConflict<Doc> =
   { done: 'clash'; current: Versioned<Doc> } | { done: 'missing' } | { done: 'set aside'; why: string };

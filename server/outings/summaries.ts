@@ -2,37 +2,18 @@ import { learnt, type Learnt } from '#core/ashore/learnt';
 import { homeDate } from '#core/documents/hours';
 import type { Outing } from '#core/documents/outing';
 import { lookUp } from '#core/documents/references';
-import type { Tallies } from '#core/judgement/assess';
+import type { Summary } from '#core/judgement/summary';
 import { assess } from '#core/judgement/assess';
 import { changesSince } from '#core/signing/changes';
 import { openSnapshot, signedSnapshot } from '#core/signing/snapshot';
 import { lastAnswers, standingAnswers } from '#core/walkround/answers';
 import { changedRows, newestChange } from '../documents/changedRows';
 import type { Library, LibraryState } from '../documents/library';
-import { type SetAside, type Versioned, isSetAside, readRow } from '../documents/store';
+import type { SetAside, Versioned } from '#core/documents/kept';
+import { isSetAside, readRow } from '../documents/store';
 import type { Database } from '../storage/open';
 import type { WalkStore } from '../walkround/store';
 
-/** One outing in the list: what it is called, and how far it is counted. */
-export interface Summary {
-  id: string;
-  version: number;
-  title: string;
-  date: string;
-  nights: number;
-  launchAt: string;
-  homeAt: string;
-  party: number;
-  water: string | null;
-  timeZone: string | null;
-  craft: string | null;
-  counts: { stop: number; mind: number; note: number };
-  tallies: Tallies;
-  gateOpen: boolean;
-  signed: { at: string; stale: boolean } | null;
-  /** What it came to; null: not written ashore yet. */
-  logged: { fish: number; lostOrBroken: number } | null;
-}
 export interface SummaryPage {
   ahead: Summary[];
   gone: Summary[];

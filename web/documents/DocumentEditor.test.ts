@@ -3,7 +3,8 @@ import { demo } from '#core/demo/demo';
 import { withItem } from '#core/editing/edit';
 import { documentKinds } from '#core/documents/registry';
 import type { Outing } from '#core/documents/outing';
-import { ApiError, type Versioned } from './api';
+import type { Versioned } from '#core/documents/kept';
+import { ApiError } from './api';
 import { type EditorPorts, DocumentEditor } from './DocumentEditor';
 
 const [outing] = demo(Date.parse('2026-05-15T19:00:00Z')).outings as [Outing];

@@ -1,7 +1,8 @@
 import { type Conflict, mergeDocuments } from '#core/documents/merge';
 import { openDocument } from '#core/documents/open';
 import type { DocumentKind } from '#core/documents/registry';
-import { ApiError, type Versioned } from './api';
+import type { Versioned } from '#core/documents/kept';
+import { ApiError } from './api';
 
 /** How far the newest change has come. */
 export type Saving =

@@ -1,14 +1,6 @@
-import { type Documents, type KindName, type ReferenceName, referenceNames } from '#core/documents/registry';
-import type { Versioned } from './api';
+import { type Documents, type ReferenceName, referenceNames } from '#core/documents/registry';
+import type { SetAside, Versioned } from '#core/documents/kept';
 
-/** A row of the house that cannot be read: which, and why. */
-export interface SetAside {
-  kind: KindName;
-  id: string;
-  name: string;
-  why: string;
-  newer: boolean;
-}
 export type KeptReferences = { readonly [K in ReferenceName]: readonly Versioned<Documents[K]>[] } & {
   readonly setAside: readonly SetAside[];
 };

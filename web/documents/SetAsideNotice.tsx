@@ -7,7 +7,7 @@ import { documentKinds } from '#core/documents/registry';
 import { capital, count, plural } from '#core/units/words';
 import { useToast } from '../ui/Toast';
 import { ApiError, request } from './api';
-import type { SetAside } from './ReferenceStore';
+import type { SetAside } from '#core/documents/kept';
 
 /** What cannot be read, each with its reason: it can be written out, and taken away for good. Everything else goes on without it. */
 export function SetAsideNotice({ list, onGone }: { list: readonly SetAside[]; onGone: () => void }) {

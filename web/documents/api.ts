@@ -13,13 +13,6 @@ export class ApiError extends Error {
   }
 }
 
-/** A document with its version, as the server keeps it. */
-export interface Versioned<Doc> {
-  version: number;
-  updatedAt: string;
-  doc: Doc;
-}
-
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
 /** One call to the API. Fails with an ApiError whose message can be shown as it is. */

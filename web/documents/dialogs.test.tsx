@@ -5,7 +5,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import { ToastProvider } from '../ui/Toast';
 import { ConflictDialog } from './ConflictDialog';
 import { SetAsideNotice } from './SetAsideNotice';
-import type { SetAside } from './ReferenceStore';
+import type { SetAside } from '#core/documents/kept';
 
 afterEach(() => {
   cleanup();

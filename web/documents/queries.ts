@@ -3,7 +3,8 @@ import useSWR, { useSWRConfig } from 'swr';
 import type { Item } from '#core/documents/item';
 import type { References } from '#core/documents/references';
 import { type Documents, type ReferenceName, documentKinds } from '#core/documents/registry';
-import { ApiError, type Versioned, request } from './api';
+import type { Versioned } from '#core/documents/kept';
+import { ApiError, request } from './api';
 import { type KeptReferences, ReferenceStore } from './ReferenceStore';
 import { useToast } from '../ui/Toast';
 

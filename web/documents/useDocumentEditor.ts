@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { type Documents, type KindName, documentKinds } from '#core/documents/registry';
-import { type Versioned, request } from './api';
+import type { Versioned } from '#core/documents/kept';
+import { request } from './api';
 import { DocumentEditor } from './DocumentEditor';
 
 export const later = (work: () => void, ms: number) => {

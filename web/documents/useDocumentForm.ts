@@ -4,7 +4,7 @@ import { type FieldValues, useForm } from 'react-hook-form';
 import { useSWRConfig } from 'swr';
 import { canonical } from '#core/documents/canonical';
 import { type Documents, type ReferenceName, documentKinds } from '#core/documents/registry';
-import type { Versioned } from './api';
+import type { Versioned } from '#core/documents/kept';
 import { useDocumentEditor } from './useDocumentEditor';
 
 /**

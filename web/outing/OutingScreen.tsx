@@ -11,7 +11,7 @@ import { type References, lookUp } from '#core/documents/references';
 import { lastAnswers, standingAnswers } from '#core/walkround/answers';
 import { changesSince } from '#core/signing/changes';
 import { signedSnapshot } from '#core/signing/snapshot';
-import type { Versioned } from '../documents/api';
+import type { Versioned } from '#core/documents/kept';
 import { Loaded } from '../documents/Loaded';
 import { Lost } from '../ui/Lost';
 import { useToast } from '../ui/Toast';

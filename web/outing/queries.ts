@@ -5,7 +5,8 @@ import type { Outing } from '#core/documents/outing';
 import { clockAheadMs } from '../ui/clock';
 import type { Answer, Verdict } from '#core/walkround/answerSchema';
 import { type SignedSnapshot, openSnapshot } from '#core/signing/snapshot';
-import { type ApiError, type Versioned, request } from '../documents/api';
+import type { Versioned } from '#core/documents/kept';
+import { type ApiError, request } from '../documents/api';
 import { AnswerQueue } from './answerQueue';
 
 export interface Signature {

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { type Craft } from '#core/documents/craft';
 import { figure, mass } from '#core/units/words';
-import type { Versioned } from '../../documents/api';
+import type { Versioned } from '#core/documents/kept';
 import { Loaded } from '../../documents/Loaded';
 import { Page } from '../../ui/Page';
 import { FormChoice, FormNumber, FormSwitch, FormText, asOptions } from '../../ui/fields';

@@ -13,7 +13,7 @@ import { DUE_DAYS, type LockerView, dueBy, inView, lockerViews } from '#core/ash
 import { type NeedId, needsByPurpose, purposeIds, purposes } from '#core/vocabulary/needs';
 import { addDays, dateAt } from '#core/units/time';
 import { dayWords, mass } from '#core/units/words';
-import type { Versioned } from '../../documents/api';
+import type { Versioned } from '#core/documents/kept';
 import { Loaded } from '../../documents/Loaded';
 import { Page } from '../../ui/Page';
 import { useNow } from '../../ui/useNow';

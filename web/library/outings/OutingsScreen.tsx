@@ -14,7 +14,8 @@ import { Page } from '../../ui/Page';
 import { useToast } from '../../ui/Toast';
 import { TallyStrokes } from '../../ui/TallyStrokes';
 import { useNow } from '../../ui/useNow';
-import { type Summary, type SummaryPage, useOutingActions, useSummaries } from './queries';
+import type { Summary } from '#core/judgement/summary';
+import { type SummaryPage, useOutingActions, useSummaries } from './queries';
 
 // The list is all that the front page waits for: what is asked of it seldom comes when it is asked.
 const SetAsideNotice = lazy(async () => ({

@@ -1,30 +1,12 @@
 import useSWR, { useSWRConfig } from 'swr';
 import type { Outing } from '#core/documents/outing';
-import type { Tallies } from '#core/judgement/assess';
-import { type Versioned, request } from '../../documents/api';
-import type { SetAside } from '../../documents/ReferenceStore';
+import type { SetAside } from '#core/documents/kept';
+import type { Summary } from '#core/judgement/summary';
+import type { Versioned } from '#core/documents/kept';
+import { request } from '../../documents/api';
 
 const LIST = '/api/summaries';
 
-/** One outing in the list, as the server judged it. */
-export interface Summary {
-  id: string;
-  version: number;
-  title: string;
-  date: string;
-  nights: number;
-  launchAt: string;
-  homeAt: string;
-  party: number;
-  water: string | null;
-  timeZone: string | null;
-  craft: string | null;
-  counts: { stop: number; mind: number; note: number };
-  tallies: Tallies;
-  gateOpen: boolean;
-  signed: { at: string; stale: boolean } | null;
-  logged: { fish: number; lostOrBroken: number } | null;
-}
 export interface SummaryPage {
   ahead: Summary[];
   gone: Summary[];

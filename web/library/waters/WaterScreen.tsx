@@ -7,7 +7,7 @@ import { Link as RouterLink, useParams } from 'react-router';
 import { type Hazard, type Water } from '#core/documents/water';
 import { dateAt } from '#core/units/time';
 import { capital, dayWords, distance, figure } from '#core/units/words';
-import type { Versioned } from '../../documents/api';
+import type { Versioned } from '#core/documents/kept';
 import { Loaded } from '../../documents/Loaded';
 import { Lost } from '../../ui/Lost';
 import { Page } from '../../ui/Page';

@@ -6,7 +6,7 @@ import { useNavigate } from 'react-router';
 import { EMPTY_CHART } from '#core/documents/chart';
 import { type Water, FETCH_BEARINGS } from '#core/documents/water';
 import { distance } from '#core/units/words';
-import type { Versioned } from '../../documents/api';
+import type { Versioned } from '#core/documents/kept';
 import { Loaded } from '../../documents/Loaded';
 import { Page } from '../../ui/Page';
 import { DocumentDialog } from '../../documents/DocumentDialog';

@@ -9,7 +9,7 @@ import { type Species, speciesTable } from '#core/catalog/species/species';
 import { type OwnSpecies } from '#core/documents/ownSpecies';
 import { allSpecies } from '#core/catalog/species/speciesOf';
 import { capital } from '#core/units/words';
-import type { Versioned } from '../../../documents/api';
+import type { Versioned } from '#core/documents/kept';
 import { DocumentDialog } from '../../../documents/DocumentDialog';
 import { useKept } from '../../../documents/queries';
 import { SpeciesFields } from './SpeciesFields';
