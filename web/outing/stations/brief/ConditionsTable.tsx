@@ -89,7 +89,7 @@ export function ConditionsTable() {
           <Table
             size="small"
             aria-label="Conditions by the hour"
-            sx={{ minWidth: 900, '& td, & th': { px: 0.5, py: 0.25 } }}
+            sx={{ minWidth: 780, '& td, & th': { px: 0.5, py: 0.25 } }}
           >
             <TableHead>
               <TableRow>
