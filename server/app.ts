@@ -98,7 +98,14 @@ export async function buildApp({ db, now, webRoot, log, serving = { names: [] } 
 }
 
 async function serveWeb(app: FastifyInstance, root: string): Promise<void> {
-  await app.register(fastifyStatic, { root, maxAge: '1y', immutable: true, index: false, wildcard: false });
+  await app.register(fastifyStatic, {
+    root,
+    maxAge: '1y',
+    immutable: true,
+    index: false,
+    wildcard: false,
+    preCompressed: true,
+  });
   // Every address that is not a file or the API is a screen of the one page.
   app.get('/*', { schema: { hide: true } }, (request, reply) => {
     if (request.url.startsWith('/api/') || request.url.startsWith('/assets/')) return reply.callNotFound();

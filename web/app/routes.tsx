@@ -1,13 +1,28 @@
-import { createBrowserRouter, redirect } from 'react-router';
+import { createBrowserRouter, matchPath, redirect } from 'react-router';
+import { preload } from 'swr';
+import { get } from '../documents/api';
+import { REFERENCES, referenceStore } from '../documents/ReferenceStore';
 import { Lost } from '../ui/Lost';
 import { Shell } from './Shell';
+
+/** A page that opens on an outing asks for what its screens read while their code is still on its way. */
+const opened = matchPath('/outings/:id/*', window.location.pathname)?.params.id;
+if (opened !== undefined) {
+  const asked = [
+    preload(`/api/outings/${opened}`, get),
+    preload(`/api/outings/${opened}/walk-round`, get),
+    preload(REFERENCES, referenceStore.read),
+  ];
+  // A refusal is told where the answer is used.
+  for (const one of asked) one.catch(() => undefined);
+}
 
 /** Every screen is lazy: a place costs nothing until it is opened. */
 export const router = createBrowserRouter([
   {
     Component: Shell,
     ErrorBoundary: Lost,
-    HydrateFallback: () => null,
+    HydrateFallback: Shell,
     children: [
       { index: true, loader: () => redirect('/outings') },
       {

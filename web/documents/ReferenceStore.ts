@@ -1,14 +1,12 @@
-import { type Documents, type ReferenceName, referenceNames } from '#core/documents/registry';
 import type { SetAside, Versioned } from '#core/documents/kept';
+import type { Documents, ReferenceName } from '#core/documents/registry';
+import { request } from './api';
 
 export type KeptReferences = { readonly [K in ReferenceName]: readonly Versioned<Documents[K]>[] } & {
   readonly setAside: readonly SetAside[];
 };
-type Changed = { [K in ReferenceName]: { changed: Versioned<Documents[K]>[]; gone: string[] } } & {
-  at: number;
-  whole: boolean;
-  setAside: SetAside[];
-};
+type Lists = { [K in ReferenceName]: { changed: Versioned<Documents[K]>[]; gone: string[] } };
+type Changed = Lists & { at: number; whole: boolean; setAside: SetAside[] };
 
 /** What outings point at, as this page last read it: only what changed since is asked for, and a list without a change stays the same list. */
 export class ReferenceStore {
@@ -26,17 +24,18 @@ export class ReferenceStore {
   };
 
   private async take(): Promise<KeptReferences> {
-    const news = await this.ask(this.held === null ? 0 : this.at);
-    const before = news.whole ? null : this.held;
+    const { at, whole, setAside, ...news } = await this.ask(this.held === null ? 0 : this.at);
+    const before = whole ? null : this.held;
+    const names = Object.keys(news) as ReferenceName[];
     const lists = Object.fromEntries(
-      referenceNames.map((name) => [name, merged(before?.[name] ?? [], news[name], before === null)]),
+      names.map((name) => [name, merged(before?.[name] ?? [], news[name], before === null)]),
     ) as unknown as { [K in ReferenceName]: readonly Versioned<Documents[K]>[] };
-    this.at = news.at;
+    this.at = at;
     const same =
       before !== null &&
-      referenceNames.every((name) => lists[name] === before[name]) &&
-      JSON.stringify(before.setAside) === JSON.stringify(news.setAside);
-    this.held = same ? before : { ...lists, setAside: news.setAside };
+      names.every((name) => lists[name] === before[name]) &&
+      JSON.stringify(before.setAside) === JSON.stringify(setAside);
+    this.held = same ? before : { ...lists, setAside };
     return this.held;
   }
 }
@@ -60,3 +59,6 @@ function merged(
   });
   return [...stay, ...news.values()];
 }
+
+export const REFERENCES = '/api/references';
+export const referenceStore = new ReferenceStore((since) => request('GET', `${REFERENCES}?since=${since}`));

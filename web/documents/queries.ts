@@ -5,21 +5,18 @@ import type { References } from '#core/documents/references';
 import { type Documents, type ReferenceName, documentKinds } from '#core/documents/registry';
 import type { Versioned } from '#core/documents/kept';
 import { ApiError, request } from './api';
-import { type KeptReferences, ReferenceStore } from './ReferenceStore';
+import { type KeptReferences, REFERENCES, referenceStore } from './ReferenceStore';
 import { useToast } from '../ui/Toast';
-
-const KEY = '/api/references';
-const store = new ReferenceStore((since) => request('GET', `${KEY}?since=${since}`));
 
 /** All that outings point at, with versions. */
 export function useKept() {
   // The store answers with the same record while nothing changed; comparing ten thousand things would cost more than drawing them.
-  return useSWR<KeptReferences>(KEY, store.read, { compare: Object.is });
+  return useSWR<KeptReferences>(REFERENCES, referenceStore.read, { compare: Object.is });
 }
 
 /** The same, once, for what is done without a screen of it. */
 export function readReferences(): Promise<References> {
-  return store.read().then(asReferences);
+  return referenceStore.read().then(asReferences);
 }
 
 function asReferences(data: KeptReferences): References {
@@ -55,7 +52,7 @@ export function useDocuments<K extends ReferenceName>(kind: K) {
   type Doc = Documents[K];
   const then = async <T>(work: Promise<T>): Promise<T> => {
     const done = await work;
-    await mutate(KEY);
+    await mutate(REFERENCES);
     return done;
   };
   return {
@@ -84,7 +81,7 @@ export function useItemBatch() {
   const say = useToast();
   const write = async (work: ItemBatch) => {
     const { versions } = await request<{ versions: DocumentVersion[] }>('POST', '/api/batches/items', work);
-    await mutate(KEY);
+    await mutate(REFERENCES);
     return new Map(versions.map(({ id, version }) => [id, version]));
   };
   return async (work: ItemBatch, before: readonly Item[] = []): Promise<() => void> => {
