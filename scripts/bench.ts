@@ -1,5 +1,4 @@
-import { gzipSync } from 'node:zlib';
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, readFileSync, statSync } from 'node:fs';
 import { dayOf } from '#core/environment/day';
 import { demo } from '#core/demo/demo';
 import { assess } from '#core/judgement/assess';
@@ -46,8 +45,8 @@ function bench(name: string, limitMs: number, runs: number, work: () => unknown)
 
 type Manifest = Record<string, { file: string; imports?: string[]; isEntry?: boolean }>;
 
-/** Script needed to show a screen, gzip, in kB: the entry, the screen, and all that they import. */
-function scriptFor(manifest: Manifest, screen: string): number {
+/** Script sent to show a screen, in kB, pressed as it travels: the entry, the screens named, and all that they import. */
+function scriptFor(manifest: Manifest, screens: readonly string[]): number {
   const wanted = new Set<string>();
   const take = (key: string) => {
     const chunk = manifest[key];
@@ -55,9 +54,10 @@ function scriptFor(manifest: Manifest, screen: string): number {
     wanted.add(chunk.file);
     for (const imported of chunk.imports ?? []) take(imported);
   };
-  for (const key of Object.keys(manifest)) if (manifest[key]?.isEntry || key.endsWith(`/${screen}.tsx`)) take(key);
+  for (const key of Object.keys(manifest))
+    if (manifest[key]?.isEntry || screens.some((screen) => key.endsWith(`/${screen}.tsx`))) take(key);
   const scripts = [...wanted].filter((file) => file.endsWith('.js'));
-  return scripts.reduce((sum, file) => sum + gzipSync(readFileSync(`dist/web/${file}`)).length, 0) / 1000;
+  return scripts.reduce((sum, file) => sum + statSync(`dist/web/${file}.br`).size, 0) / 1000;
 }
 
 const now = Date.parse('2026-05-15T19:00:00Z');
@@ -164,8 +164,8 @@ const manifestPath = 'dist/web/.vite/manifest.json';
 if (!existsSync(manifestPath)) console.log('First load: not built yet (npm start builds).');
 else {
   const manifest = JSON.parse(readFileSync(manifestPath, 'utf8')) as Manifest;
-  line('first load (outings), script, gzip', scriptFor(manifest, 'OutingsScreen'), 300, 'kB');
-  line('first load at a brief, script, gzip', scriptFor(manifest, 'OutingScreen'), 300, 'kB');
+  line('first load (outings), script as sent', scriptFor(manifest, ['OutingsScreen']), 250, 'kB');
+  line('first load at a brief, script as sent', scriptFor(manifest, ['OutingScreen', 'BriefScreen']), 350, 'kB');
 }
 if (existsSync('dist/server/main.js') && existsSync('/usr/bin/chromium'))
   line('script per frame of a dragged handle', await measureDrag(eight), 16, 'ms');

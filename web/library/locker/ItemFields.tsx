@@ -11,7 +11,8 @@ import { listed, mass } from '#core/units/words';
 import { containersAmong } from './containers';
 import { PhotoField } from './PhotoField';
 import { capital } from '#core/units/words';
-import { FormChoice, FormDate, FormNumber, FormSwitch, FormText, NumberField, asOptions } from '../../ui/fields';
+import { FormChoice, FormDate, FormNumber, FormSwitch, FormText, asOptions } from '../../ui/fields';
+import { NumberField } from '../../ui/NumberField';
 
 const kindOptions = kindIds.map((id) => ({ id, name: kinds[id].name }));
 

@@ -9,7 +9,7 @@ import { useState } from 'react';
 import { type Log, logSchema } from '#core/documents/log';
 import { allSpecies, speciesOf } from '#core/catalog/species/speciesOf';
 import { capital, figure } from '#core/units/words';
-import { NumberField } from '../../../ui/fields';
+import { NumberField } from '../../../ui/NumberField';
 import { useDesk } from '../../desk';
 import { Written } from './Written';
 

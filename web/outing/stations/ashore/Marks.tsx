@@ -4,7 +4,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { type Log, type Mark, marks, withMark } from '#core/documents/log';
-import { NumberField } from '../../../ui/fields';
+import { NumberField } from '../../../ui/NumberField';
 import { useDesk } from '../../desk';
 
 /** One press for each thing that was aboard. */

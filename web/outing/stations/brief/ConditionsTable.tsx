@@ -13,7 +13,7 @@ import { hoursOf } from '#core/exposures/exposures';
 import { NO_FIGURES } from '#core/editing/hours';
 import { type Conditions, type Hour, hourSchema, conditionsSchema } from '#core/documents/outing';
 import { HOUR_MS, clockAt, isoAt } from '#core/units/time';
-import { NumberField } from '../../../ui/fields';
+import { NumberField } from '../../../ui/NumberField';
 import { useDesk } from '../../desk';
 
 const columns = [

@@ -1,11 +1,8 @@
-import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import { writeGeoJson } from '#core/exchange/geojson';
-import { writeGpx } from '#core/exchange/gpx';
 import { MOST_BYTES } from '#core/exchange/imported';
 import { FileButton } from '../../../ui/FileButton';
 import { useToast } from '../../../ui/Toast';
@@ -13,6 +10,7 @@ import { fileNameOf, saveFile } from '../../../ui/saveFile';
 import { useWorker } from '../../../workers/useWorker';
 import type { ReadRouteWork } from '../../../workers/readRoute.worker';
 import { useDesk } from '../../desk';
+import { Troubles } from './Troubles';
 
 /** Reads a route from GPX or GeoJSON in a worker, and writes it out as either. */
 export function RouteFiles() {
@@ -50,7 +48,7 @@ export function RouteFiles() {
       setReading(null);
     }
   };
-  const write = (kind: 'gpx' | 'geojson') => {
+  const write = async (kind: 'gpx' | 'geojson') => {
     setMenu(null);
     if (!launch || !area || !landing) return;
     const [out, home] = [
@@ -58,8 +56,13 @@ export function RouteFiles() {
       [area, ...doc.brief.route.home, landing],
     ];
     const name = fileNameOf(doc.title, 'route');
-    if (kind === 'gpx') saveFile(`${name}.gpx`, 'application/gpx+xml', writeGpx(doc.title, out, home));
-    else saveFile(`${name}.geojson`, 'application/geo+json', writeGeoJson(doc.title, out, home));
+    if (kind === 'gpx') {
+      const { writeGpx } = await import('#core/exchange/gpx');
+      saveFile(`${name}.gpx`, 'application/gpx+xml', writeGpx(doc.title, out, home));
+    } else {
+      const { writeGeoJson } = await import('#core/exchange/geojson');
+      saveFile(`${name}.geojson`, 'application/geo+json', writeGeoJson(doc.title, out, home));
+    }
   };
   return (
     <>
@@ -85,21 +88,10 @@ export function RouteFiles() {
         Write it out
       </Button>
       <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
-        <MenuItem onClick={() => write('gpx')}>As GPX</MenuItem>
-        <MenuItem onClick={() => write('geojson')}>As GeoJSON</MenuItem>
+        <MenuItem onClick={() => void write('gpx')}>As GPX</MenuItem>
+        <MenuItem onClick={() => void write('geojson')}>As GeoJSON</MenuItem>
       </Menu>
       {troubles.length > 0 && <Troubles lines={troubles} onClose={() => setTroubles([])} />}
     </>
-  );
-}
-
-/** What of a file could not be taken, line by line. */
-export function Troubles({ lines, onClose }: { lines: readonly string[]; onClose: () => void }) {
-  return (
-    <Alert severity="warning" variant="outlined" onClose={onClose} sx={{ width: '100%' }}>
-      {lines.map((line) => (
-        <div key={line}>{line}</div>
-      ))}
-    </Alert>
   );
 }

@@ -8,7 +8,7 @@ import type { NeedId } from '#core/vocabulary/needs';
 import type { Missing, Omitted, Proposal } from '#core/provisioning/propose';
 import { homeMade, purchases } from '#core/provisioning/shopping';
 import { count, listed, mass, plural } from '#core/units/words';
-import { NumberField } from '../../../ui/fields';
+import { NumberField } from '../../../ui/NumberField';
 import { ProposedLine } from './ProposedLine';
 
 /** Tackle with the proposal taken, against the angler's own measure. */

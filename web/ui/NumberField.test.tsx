@@ -3,7 +3,7 @@ import { cleanup, render, screen } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { NumberField } from './fields';
+import { NumberField } from './NumberField';
 import { WhenField } from './WhenField';
 
 afterEach(cleanup);
