@@ -11,7 +11,7 @@ import type { Versioned } from '#core/documents/kept';
 import { Loaded } from '../../documents/Loaded';
 import { Lost } from '../../ui/Lost';
 import { Page } from '../../ui/Page';
-import { WaterChart } from '../../ui/WaterChart';
+import { WaterChart } from '../../ui/chart/WaterChart';
 import { useNow } from '../../ui/useNow';
 import { DocumentDialog } from '../../documents/DocumentDialog';
 import { useKept } from '../../documents/queries';

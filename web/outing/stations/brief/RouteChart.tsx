@@ -9,7 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useState, memo } from 'react';
 import type { Waypoint } from '#core/documents/outing';
 import type { Place } from '#core/environment/geo';
-import { WaterChart } from '../../../ui/WaterChart';
+import { WaterChart } from '../../../ui/chart/WaterChart';
 import { useDesk } from '../../desk';
 import { RouteFiles } from './RouteFiles';
 

@@ -17,7 +17,7 @@ import { figure, mass } from '#core/units/words';
 import type { Craft } from '#core/documents/craft';
 import type { Item } from '#core/documents/item';
 import type { Water } from '#core/documents/water';
-import { WaterChart } from '../../../ui/WaterChart';
+import { WaterChart } from '../../../ui/chart/WaterChart';
 import { AnchorDrawing } from './AnchorDrawing';
 import { Answer, Figures, HourMarks, InPlace, Nothing, Pick, Sheet, Sum } from './parts';
 import { swingCircle } from './swing';

@@ -7,7 +7,7 @@ import { figure } from '#core/units/words';
 import { type Drifted, driftPath, groundDrift } from '#core/holding/driftPath';
 import { bearingOf, speedOf } from '#core/environment/flow';
 import type { Flow } from '#core/environment/flow';
-import { WaterChart } from '../../../ui/WaterChart';
+import { WaterChart } from '../../../ui/chart/WaterChart';
 import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
