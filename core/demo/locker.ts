@@ -52,7 +52,7 @@ export function demoLocker(today: string): readonly Item[] {
     own('compass', 'compass', 'Deck compass'),
     own('chart', 'chart', 'Chart, folded in a case'),
     own('gps', 'gps', 'Handheld GPS'),
-    own('cart', 'cart', 'Cart, wide tyres'),
+    own('cart', 'cart', 'Cart, wide tyres', { qualities: ['wide'] }),
     own('straps', 'straps', 'Roof straps', { ...always, quantity: 2 }),
     own('key-pouch', 'key-float', 'Key pouch', always),
     own('licence', 'licence', 'Licence in a sleeve', { ...always, expiresOn: addDays(today, 210) }),

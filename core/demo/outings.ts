@@ -56,7 +56,7 @@ function rounded(figures: Partial<Figures>): Partial<Figures> {
 
 const atSea = [
   ...always,
-  ...once('radio', 'flag', 'mast-light', 'headlamp', 'e-flare', 'snips', 'hook-cutter', 'wetsuit'),
+  ...once('radio', 'flag', 'mast-light', 'headlamp', 'e-flare', 'mirror', 'snips', 'hook-cutter', 'wetsuit'),
   ...once(
     'four-piece',
     'drive-leash',
@@ -266,6 +266,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
       },
       loadout: [
         ...atSea.filter(({ itemId }) => !['net', 'ice-bag', 'frozen', 'bottle'].includes(itemId)),
+        ...once('messenger'),
         ...once('wide-net', 'small-fish-bag'),
         several('bottle', 5),
       ],

@@ -21,4 +21,6 @@ export const always = once(
   'licence',
   'boots',
   'watch',
+  'polarised',
+  'sun-top',
 );

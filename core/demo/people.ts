@@ -3,17 +3,17 @@ import { usualSchools } from '../editing/usualSchools';
 import type { Craft } from '../documents/craft';
 
 export const demoAngler: Angler = {
-  format: 'angler/1',
+  format: 'angler/2',
   id: 'me',
   name: 'Sample Angler',
   massKg: 84,
   heightM: 1.79,
   hand: 'right',
   swims: 'well',
-  experience: 'some',
+  experience: 'experienced',
   reentryPractised: true,
   clearSide: 'right',
-  limits: { windMps: 8, gustMps: 11, breakerM: 0.8 },
+  limits: { windMps: 8, gustMps: 11, breakerM: 0.8, waveM: null },
   schools: { ...usualSchools, riverAnchor: 'trolley, float and release' },
   contact: { name: 'Sample Contact', phone: '000 555 0101' },
 };

@@ -18,12 +18,13 @@ const plain: Pick<
   | 'chart'
   | 'rapids'
   | 'branches'
+  | 'getOut'
 > = {
   note: '',
   noteOn: null,
   invented: true,
   authorityNote: '',
-  format: 'water/1',
+  format: 'water/2',
   timeZone: 'UTC-1',
   hazards: [],
   tide: null,
@@ -31,6 +32,7 @@ const plain: Pick<
   chart: EMPTY_CHART,
   rapids: 0,
   branches: false,
+  getOut: 'by the chart',
 };
 
 const ostrey = { latDeg: 47.5, lonDeg: -18.5 };
@@ -67,6 +69,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
         name: 'the dam wall',
         ...placeAt(hallow, 860, -260),
         distanceM: 900,
+        shoreM: null,
         depthM: 18,
         bottom: 'mud' as const,
       },
@@ -75,6 +78,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
         name: 'the reed bays',
         ...placeAt(hallow, -340, -90),
         distanceM: 350,
+        shoreM: null,
         depthM: 3,
         bottom: 'weed' as const,
       },
@@ -119,6 +123,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
           name: 'the Long Grey',
           ...placeAt(ostrey, 1900, -2180),
           distanceM: 2400,
+          shoreM: null,
           depthM: 32,
           bottom: 'rock',
         },
@@ -127,6 +132,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
           name: 'the inner sound',
           ...placeAt(ostrey, 420, -560),
           distanceM: 700,
+          shoreM: null,
           depthM: 12,
           bottom: 'weed',
         },
@@ -174,6 +180,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
       name: 'River Venn',
       type: 'fresh',
       setting: 'river',
+      getOut: 'anywhere along the banks',
       ...venn,
       launches: [
         {
@@ -201,6 +208,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
           name: 'the reach below both rapids',
           ...placeAt(venn, 1950, 120),
           distanceM: 1800,
+          shoreM: null,
           depthM: 2,
           bottom: 'gravel',
         },
@@ -265,6 +273,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
           name: 'the white flat',
           ...placeAt(lantern, 620, 1000),
           distanceM: 1200,
+          shoreM: null,
           depthM: 1,
           bottom: 'sand',
         },
@@ -296,12 +305,21 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
         },
       ],
       areas: [
-        { id: 'wreck', name: 'the wreck', ...placeAt(saltern, 740, 3480), distanceM: 3560, depthM: 40, bottom: 'sand' },
+        {
+          id: 'wreck',
+          name: 'the wreck',
+          ...placeAt(saltern, 740, 3480),
+          distanceM: 3560,
+          shoreM: null,
+          depthM: 40,
+          bottom: 'sand',
+        },
         {
           id: 'deep-hole',
           name: 'the deep hole',
           ...placeAt(saltern, 1600, 2300),
           distanceM: 2800,
+          shoreM: null,
           depthM: 28,
           bottom: 'sand',
         },
@@ -310,6 +328,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
           name: 'the first bank',
           ...placeAt(saltern, 200, 1250),
           distanceM: 1270,
+          shoreM: null,
           depthM: 12,
           bottom: 'sand',
         },

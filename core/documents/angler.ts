@@ -3,7 +3,7 @@ import { idText, lineText, nameText, quantity, wholeNumber } from './field';
 
 /** Who goes: body, skill, limits and schools of practice. One profile in this house. */
 export const anglerSchema = z.strictObject({
-  format: z.literal('angler/1'),
+  format: z.literal('angler/2'),
   id: idText,
   name: nameText,
   massKg: quantity(25, 250, 'kg'),
@@ -19,6 +19,8 @@ export const anglerSchema = z.strictObject({
     windMps: quantity(1, 25, 'm/s'),
     gustMps: quantity(1, 35, 'm/s'),
     breakerM: quantity(0, 4, 'm'),
+    /** Waves out on the water; null: none set, the product’s own ceiling stands. */
+    waveM: quantity(0, 4, 'm').nullable(),
   }),
   schools: z.strictObject({
     tackle: z.enum(['spare', 'ample']),

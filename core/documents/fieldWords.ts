@@ -163,6 +163,7 @@ export const waterWords: Words<Omit<Water, 'id' | 'format'>> = {
   areas: 'the places to fish',
   traffic: 'the traffic',
   coverage: 'the coverage',
+  getOut: 'where one can get out',
   hazards: 'the hazards',
   fetchM: 'the fetch',
   tide: 'the tide',

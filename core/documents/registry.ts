@@ -6,7 +6,14 @@ import { type Outing, outingSchema } from './outing';
 import { type OwnSpecies, ownSpeciesSchema } from './ownSpecies';
 import { type RulePack, rulePackSchema } from './rulePack';
 import type { Upgrade } from './upgrade';
-import { craftUpgrades, itemUpgrades, outingUpgrades, speciesUpgrades } from './upgrades';
+import {
+  anglerUpgrades,
+  craftUpgrades,
+  itemUpgrades,
+  outingUpgrades,
+  speciesUpgrades,
+  waterUpgrades,
+} from './upgrades';
 import { type Water, waterSchema } from './water';
 
 /** Documents by the name of their kind, as sets of them are called. */
@@ -51,9 +58,9 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'profile',
     table: 'anglers',
     path: 'anglers',
-    format: 'angler/1',
+    format: 'angler/2',
     schema: anglerSchema,
-    upgrades: [],
+    upgrades: anglerUpgrades,
     listKeys: {},
     unsigned: { format: FORM, id: 'it names the record' },
   },
@@ -81,9 +88,9 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'water',
     table: 'waters',
     path: 'waters',
-    format: 'water/1',
+    format: 'water/2',
     schema: waterSchema,
-    upgrades: [],
+    upgrades: waterUpgrades,
     listKeys: {
       launches: 'id',
       areas: 'id',

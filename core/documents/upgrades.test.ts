@@ -39,12 +39,30 @@ describe('a document of the first form', () => {
     expect(opened('items', sample['item/1'])).toMatchObject({ format: 'item/2', photo: null });
     expect(opened('species', sample['species/1'])).toMatchObject({ format: 'species/2', shape: 'round' });
   });
+  it('as a water says where one can get out: by the land of its chart, else at its launches only', () => {
+    const kept = sample['water/1'];
+    expect(opened('waters', kept)).toMatchObject({
+      format: 'water/2',
+      getOut: 'by the chart',
+      areas: [{ id: 'bay', distanceM: 350, shoreM: null }],
+    });
+    const bare = { ...kept, chart: { type: 'FeatureCollection', features: [] } };
+    expect(opened('waters', bare)).toMatchObject({ getOut: 'launches only' });
+  });
+  it('as a profile has no limit of its own for waves, and its others as they were', () => {
+    expect(opened('anglers', sample['angler/1'])).toMatchObject({
+      format: 'angler/2',
+      limits: { ...sample['angler/1'].limits, waveM: null },
+    });
+  });
   it('is brought up once: what is of today’s form stays as it is', () => {
     for (const [kind, kept] of [
       ['outings', sample['outing/1']],
       ['craft', sample['craft/1']],
       ['items', sample['item/1']],
       ['species', sample['species/1']],
+      ['waters', sample['water/1']],
+      ['anglers', sample['angler/1']],
     ] as const) {
       const doc = opened(kind, kept);
       expect(upgraded(documentKinds[kind], doc)).toBe(doc);

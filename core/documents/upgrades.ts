@@ -1,4 +1,4 @@
-import { type Upgrade, completed, eachRecord } from './upgrade';
+import { type Upgrade, completed, eachRecord, isRecord } from './upgrade';
 
 /** What the sheets began with before an outing wrote every one of these figures itself. */
 const FIGURES_OF_FORM_1 = {
@@ -66,6 +66,35 @@ export const speciesUpgrades: readonly Upgrade[] = [
     to: 'species/2',
     name: 'a fish has a shape to be drawn in',
     up: (old) => ({ shape: 'round', ...old }),
+  },
+];
+
+export const waterUpgrades: readonly Upgrade[] = [
+  {
+    from: 'water/1',
+    to: 'water/2',
+    name: 'where one can get out is written: by the land its chart shows, else at its launches only',
+    up: (old) => ({
+      ...old,
+      getOut: showsLand(old.chart) ? 'by the chart' : 'launches only',
+      areas: eachRecord(old.areas, (area) => ({ shoreM: null, ...area })),
+    }),
+  },
+];
+function showsLand(chart: unknown): boolean {
+  return (
+    isRecord(chart) &&
+    Array.isArray(chart.features) &&
+    chart.features.some((one: unknown) => isRecord(one) && isRecord(one.properties) && one.properties.shows === 'land')
+  );
+}
+
+export const anglerUpgrades: readonly Upgrade[] = [
+  {
+    from: 'angler/1',
+    to: 'angler/2',
+    name: 'a limit of one’s own for waves, not set',
+    up: (old) => ({ ...old, limits: completed(old.limits, { waveM: null }) }),
   },
 ];
 

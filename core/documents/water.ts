@@ -12,6 +12,8 @@ const area = z.strictObject({
   ...placed,
   /** From its farthest part to the nearest landing. */
   distanceM: quantity(0, 40_000, 'm'),
+  /** From its farthest part to ground where one can get out; null: by the chart and the launches. */
+  shoreM: quantity(0, 40_000, 'm').nullable(),
   depthM: quantity(0, 500, 'm'),
   bottom: z.enum(bottoms),
 });
@@ -19,7 +21,7 @@ const launch = z.strictObject({
   id: idText,
   name: nameText,
   ...placed,
-  /** Open to the swell. */
+  /** A beach or ramp open to swell and the wind's own sea. */
   surf: z.boolean(),
   /** Water over the bar or the foot of the ramp at chart datum, m (negative: it dries); null: no such place. */
   barM: quantity(-10, 50, 'm').nullable(),
@@ -44,9 +46,12 @@ const constituent = z.strictObject({
   phaseDeg: quantity(-360, 720, '°'),
 });
 
+/** Where one can get out of the water, whether or not a vehicle can come there. */
+export const getOuts = ['by the chart', 'anywhere along the banks', 'in places', 'launches only'] as const;
+
 /** A place to fish: where one launches, where one goes, and what is known of it. */
 export const waterSchema = z.strictObject({
-  format: z.literal('water/1'),
+  format: z.literal('water/2'),
   id: idText,
   name: nameText,
   type: z.enum(['fresh', 'brackish', 'salt']),
@@ -57,6 +62,7 @@ export const waterSchema = z.strictObject({
   /** Where one launches and lands. */
   launches: z.array(launch).min(1, 'A water needs at least one launch.').max(20),
   areas: z.array(area).min(1, 'A water needs at least one place to fish.').max(40),
+  getOut: z.enum(getOuts),
   traffic: z.enum(['little', 'some', 'busy']),
   coverage: z.enum(['good', 'patchy', 'none', 'not known']),
   hazards: z.array(hazard).max(60),

@@ -16,7 +16,9 @@ interface RepairData {
   'set-date': { date: string };
   'set-turn': { turnAt: string };
   'set-area': { areaId: string; name: string; distanceM: number };
+  'set-launch': { launchId: string; name: string };
   'set-landing': { landingId: string; name: string };
+  'set-craft': { craftId: string; name: string };
   'straight-route': object;
   'set-keep': { keep: number };
   'set-alarm': { alarmAt: string };
@@ -80,6 +82,20 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
   'set-area': {
     apply: (outing, { areaId }) => inBrief(outing, { areaId, route: { out: [], home: [] } }),
     say: ({ name, distanceM }) => `Fish ${name} instead, ${distance(distanceM)} out`,
+  },
+  'set-launch': {
+    // Who means to land where the launch is lands at the other one.
+    apply: (outing, { launchId }) => {
+      const { brief } = outing;
+      const there = brief.landingId === brief.launchId;
+      const home = there ? [] : brief.route.home;
+      return inBrief(outing, { launchId, landingId: there ? launchId : brief.landingId, route: { out: [], home } });
+    },
+    say: ({ name }) => `Launch at ${name}`,
+  },
+  'set-craft': {
+    apply: (outing, { craftId }) => inBrief(outing, { craftId }),
+    say: ({ name }) => `Take ${name}`,
   },
   'set-landing': {
     apply: (outing, { landingId }) => inBrief(outing, { landingId, route: { out: outing.brief.route.out, home: [] } }),

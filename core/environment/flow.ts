@@ -29,7 +29,8 @@ export interface FlowPoint extends Flow {
   at: Instant;
 }
 
-export const STILL: FlowAt = () => ({ east: 0, north: 0 });
+export const NO_STREAM: Flow = { east: 0, north: 0 };
+export const STILL: FlowAt = () => NO_STREAM;
 
 /** A flow between given moments, straight in its east and north parts; the ends are held. Points in order of time. */
 export function flowBetween(points: readonly FlowPoint[]): FlowAt {

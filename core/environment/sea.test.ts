@@ -39,4 +39,13 @@ describe('the sea of an hour', () => {
   it('is flat without wind or swell', () => {
     expect(seaAt(hour({ windMps: 0 }), { fetchM }, still)).toMatchObject({ hsM: 0, onStreamM: 0, factor: 1 });
   });
+  it('gives a written height a period that no stream stops: nobody who saw waves saw none', () => {
+    for (const waveM of [0.05, 0.2, 0.3, 0.7, 1.5, 4])
+      for (const speed of [0, 0.3, 0.71, 1.2, 2.5])
+        for (const windMps of [null, 2, 9]) {
+          const sea = seaAt(hour({ waveM, windMps, windFromDeg: 270 }), { fetchM }, toward(speed, 270));
+          expect(sea.factor, `${waveM} m on ${speed} m/s`).not.toBeNull();
+          expect((sea.windSeaM * 2 * Math.PI) / (9.80665 * sea.windSeaS ** 2)).toBeLessThanOrEqual(1 / 25 + 1e-9);
+        }
+  });
 });

@@ -1,4 +1,5 @@
 import type { Hour } from '../documents/outing';
+import { G } from '../units/constants';
 import { FETCH_BEARINGS, type Water } from '../documents/water';
 import { bearingOf, speedOf } from './flow';
 import type { Flow } from './flow';
@@ -32,15 +33,27 @@ export function fetchFor(fetchM: readonly number[], fromDeg: number): number {
   return a + (b - a) * (place - i);
 }
 
+/** Height over length of a growing wind sea, usual of fetch-limited seas (JONSWAP: about 0.04). */
+const USUAL_STEEPNESS = 1 / 25;
+/** Waves this many times as fast as the stream against them are far from being stopped by it: at four times they are. */
+const FASTER_THAN_STREAM = 5;
+/**
+ * A period that a wave of a written height can have, s, in deep water (L = g T² / 2π): of a usual steepness, and long enough that a
+ * stream does not stop it. Whoever wrote the height saw waves, not broken water.
+ */
+export function assumedPeriodS(hsM: number, streamMps: number): number {
+  const bySteepness = Math.sqrt((hsM * 2 * Math.PI) / USUAL_STEEPNESS / G);
+  return Math.max(bySteepness, (FASTER_THAN_STREAM * streamMps * 2 * Math.PI) / G);
+}
+
 /** The sea at an hour. A wave height that was written down stands before the one worked out from wind and fetch. */
 export function seaAt(hour: Hour, water: Pick<Water, 'fetchM'>, stream: Flow): Sea {
   const { windMps, windFromDeg, waveM, swellM } = hour;
   const fetchM = windFromDeg === null ? null : fetchFor(water.fetchM, windFromDeg);
   const own = waves({ windSpeedMps: windMps ?? 0, fetchM: fetchM ?? 0, durationS: null, depthM: null });
   const windSeaM = waveM ?? own.hsM;
-  // A written height without a known fetch takes the period of a middling short sea: steepness 1/15.
-  const windSeaS = own.tpS > 0 ? own.tpS : Math.sqrt((windSeaM * 15 * 2 * Math.PI) / 9.80665);
   const speed = speedOf(stream);
+  const windSeaS = waveM === null ? own.tpS : Math.max(own.tpS, assumedPeriodS(windSeaM, speed));
   const along =
     windFromDeg === null || speed === 0
       ? 0

@@ -19,7 +19,7 @@ describe('exposures', () => {
     const e = of(ready);
     expect(e).toMatchObject({
       solo: true,
-      maxDistanceM: 2400,
+      maxDistanceFromLandingM: 2400,
       waterC: 13,
       keep: 2,
       drive: 'pedal',
@@ -67,8 +67,18 @@ describe('exposures', () => {
   it('take breakers from launch and landing, and only where there is surf', () => {
     expect(of(ready).breakerM).toBeGreaterThan(0.3);
     expect(of(dusk).breakerM).toBeNull();
-    const noPeriod = ready.conditions.hours.map((hour) => ({ ...hour, swellPeriodS: null }));
-    expect(of({ ...ready, conditions: { ...ready.conditions, hours: noPeriod } }).breakerM).toBeNull();
+    const hours = (change: Partial<Outing['conditions']['hours'][number]>) =>
+      of({
+        ...ready,
+        conditions: { ...ready.conditions, hours: ready.conditions.hours.map((one) => ({ ...one, ...change })) },
+      });
+    expect(hours({ swellM: null, windMps: null, waveM: null }).breakerM, 'nobody said').toBeNull();
+    expect(hours({ swellM: 0, windMps: 0 }).breakerM, 'calm').toBe(0);
+    // A beach with a wind sea has breakers too, higher the longer the fetch behind it.
+    const onshore = hours({ swellM: 0, windMps: 8, windFromDeg: 180 }).breakerM ?? 0;
+    expect(onshore).toBeGreaterThan(0.5);
+    expect(hours({ swellM: 0, windMps: 8, windFromDeg: 0 }).breakerM).toBeLessThan(onshore / 2);
+    expect(hours({ swellM: 0.4, windMps: 8, windFromDeg: 180 }).breakerM).toBeGreaterThan(onshore);
   });
   it('are null or nothing where nothing is known', () => {
     const blank = withBrief(
@@ -78,7 +88,9 @@ describe('exposures', () => {
     expect(of(blank)).toMatchObject({
       launchAt: null,
       hoursAfloat: null,
-      maxDistanceM: null,
+      maxDistanceFromLandingM: null,
+      maxDistanceFromShoreM: null,
+      offshore: null,
       waterC: null,
       immersion: null,
       wind: null,

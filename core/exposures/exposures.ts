@@ -11,12 +11,22 @@ import type { Brief, Conditions, Hour, Outing } from '../documents/outing';
 import type { Launch, Water } from '../documents/water';
 import { outingHours } from '../documents/hours';
 import type { Aboard, Looked, Places } from '../documents/references';
+import type { Item } from '../documents/item';
 import type { Workings } from '../documents/workings';
-import { speedOf } from '../environment/flow';
+import { NO_STREAM, speedOf } from '../environment/flow';
 import { distanceBetween } from '../environment/geo';
+import { farthestFromGround } from '../passage/ground';
 import { type Plan, planOf } from '../passage/plan';
 import type { Species } from '../catalog/species/species';
 import { HOUR_MS, type Instant, clockAt, dateAt, minutesBetween } from '../units/time';
+import { type Unsaid, unsaidOf } from './unsaid';
+import { type WindHour, strongestOffshore, windsOf } from './winds';
+
+/** A wet sack cools by drying, in air up to so damp, %, and for so long only, h. Rules of thumb. */
+const WET_SACK_PCT = 65;
+export const WET_SACK_HOURS = 3;
+/** A swell written without its period is taken as an ordinary ocean swell, s. */
+const USUAL_SWELL_S = 9;
 
 /** What the brief and the day expose one to: numbers, not flags. null: not known. */
 export interface Exposures {
@@ -29,7 +39,11 @@ export interface Exposures {
   daylightLeftMin: number | null;
   /** Parts of the outing in darkness, as clock times at the water. */
   darkSpans: readonly { from: string; to: string }[];
-  maxDistanceM: number | null;
+  /** From a landing, where vehicle, road and help are; and from any ground where one can get out. m. */
+  maxDistanceFromLandingM: number | null;
+  maxDistanceFromShoreM: number | null;
+  /** To the nearest ground where one can get out, from the farthest point, at one's own pace. */
+  minutesToShore: number | null;
   /** From the farthest point, in still water, at one's own pace and with the second propulsion. */
   minutesToLanding: number | null;
   minutesToLandingSpare: number | null;
@@ -40,6 +54,11 @@ export interface Exposures {
   airMaxC: number | null;
   wind: Peak | null;
   gust: Peak | null;
+  /** Wind and gusts of each hour afloat, and whether it blows off the nearest shore over open water. */
+  winds: readonly WindHour[];
+  /** The strongest wind of the hours in which it blows off the shore; null: in none, or not known. */
+  offshore: Peak | null;
+  humidityMaxPct: number | null;
   /** What the air feels like at the coldest and the hottest: wind chill and heat index. */
   feelsMinC: number | null;
   feelsMaxC: number | null;
@@ -60,7 +79,10 @@ export interface Exposures {
   barAtLanding: { depthM: number; at: string } | null;
   /** The way out and home in time; null: not known enough. */
   plan: Plan | null;
+  /** Within an hour of being afloat. */
   thunder: Peak | null;
+  /** Figures of the day that nobody wrote for some of the hours afloat, of those that matter here. */
+  unsaid: readonly Unsaid[];
   rapids: number;
   river: boolean;
   traffic: 'little' | 'some' | 'busy' | null;
@@ -82,6 +104,8 @@ export interface Exposures {
   bigHooks: boolean;
   /** Heat let in by the fish store aboard, W/K; null: none is. */
   storeUaWK: number | null;
+  /** A wet sack, and no better store, in air dry enough and for hours few enough to cool by drying. */
+  coolsByDrying: boolean;
   /** The outing's own numbers, as its needs are counted with them. */
   workings: Workings;
   competition: boolean;
@@ -96,25 +120,38 @@ export interface Peak {
 /** What brief and day expose one to, with what the loadout brings. */
 export function exposures(outing: Outing, looked: Looked): Exposures {
   const day = dayExposures(outing.brief, outing.conditions, looked);
-  return { ...day, ...burdenOf(looked.aboard), workings: outing.workings };
+  return withBurden(day, burdenOf(looked.aboard), outing.workings);
 }
 
 /** What the loadout brings with it. */
-export type Burden = Pick<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK'>;
+export type Burden = Pick<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK'> & { wetSackOnly: boolean };
+/** The whole, with what the loadout makes of the day. */
+export function withBurden(day: DayExposures, { wetSackOnly, ...burden }: Burden, workings: Workings): Exposures {
+  const dry = day.humidityMaxPct !== null && day.humidityMaxPct <= WET_SACK_PCT;
+  const coolsByDrying = wetSackOnly && dry && (day.hoursAfloat ?? Infinity) <= WET_SACK_HOURS;
+  return { ...day, ...burden, coolsByDrying, workings };
+}
 export function burdenOf(aboard: readonly Aboard[]): Burden {
   let [rods, electricsW, bigHooks] = [0, 0, false];
   let storeUaWK: number | null = null;
+  const stores: KindId[] = [];
   for (const { item, entry } of aboard) {
     if (isRod(item.kind)) rods += entry.quantity;
-    electricsW += (item.attributes.watts ?? 0) * entry.quantity;
+    if (!hasOwnCells(item)) electricsW += (item.attributes.watts ?? 0) * entry.quantity;
     bigHooks ||= item.qualities.includes('treble');
-    if (kinds[item.kind].means.includes('cold-store')) storeUaWK ??= item.attributes.uaWK ?? null;
+    if (kinds[item.kind].means.includes('cold-store')) {
+      const uaWK = item.attributes.uaWK ?? null;
+      // Ice goes into the best store aboard.
+      if (uaWK !== null && (storeUaWK === null || uaWK < storeUaWK)) storeUaWK = uaWK;
+      stores.push(item.kind);
+    }
   }
-  return { rods, electricsW, bigHooks, storeUaWK };
+  const wetSackOnly = stores.length > 0 && stores.every((kind) => kind === 'wet-sack');
+  return { rods, electricsW, bigHooks, storeUaWK, wetSackOnly };
 }
 
 /** What the day and the way expose one to, whatever is aboard. */
-export type DayExposures = Omit<Exposures, keyof Burden | 'workings'>;
+export type DayExposures = Omit<Exposures, keyof Burden | 'coolsByDrying' | 'workings'>;
 export function dayExposures(brief: Brief, conditions: Conditions, looked: Places): DayExposures {
   const { water, craft } = looked;
   const span = hoursOf(brief, looked);
@@ -127,7 +164,11 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
   const hours = afloat ? hoursWithin(conditions.hours, afloat.from, afloat.to) : [];
   const zone = water?.timeZone ?? 'utc';
   const distanceM = farthest(looked, plan);
-  const pace = (mps: number | undefined) => (distanceM === null || !mps ? null : distanceM / mps / 60);
+  const shoreM = farthestFromGround(looked, plan, distanceM);
+  const pace = (mps: number | undefined, metres = distanceM) => (metres === null || !mps ? null : metres / mps / 60);
+  const minutesToLanding = plan?.minutesToLanding ?? pace(craft?.cruiseMps);
+  const winds = water && afloat ? windsOf(hours, looked, zone) : [];
+  const near = afloat ? hoursWithin(conditions.hours, afloat.from - HOUR_MS, afloat.to + HOUR_MS) : [];
   const seas = day && water ? hours.map((hour) => seaOf(hour, water, day, zone)) : [];
   return {
     launchAt: span?.from ?? null,
@@ -136,18 +177,27 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
     darkMinutes: dark.minutes,
     daylightLeftMin: afloat && water ? daylightLeft(afloat.to, water) : null,
     darkSpans: dark.spans.map(([from, to]) => ({ from: clockAt(from, zone), to: clockAt(to, zone) })),
-    maxDistanceM: distanceM,
-    minutesToLanding: plan?.minutesToLanding ?? pace(craft?.cruiseMps),
+    maxDistanceFromLandingM: distanceM,
+    maxDistanceFromShoreM: shoreM,
+    // Where the landing is the nearest ground, wind and stream of that hour are in the sum.
+    minutesToShore:
+      shoreM === null || distanceM === null || shoreM > distanceM * 0.9
+        ? minutesToLanding
+        : pace(craft?.cruiseMps, shoreM),
+    minutesToLanding,
     minutesToLandingSpare: plan?.minutesToLandingSpare ?? pace(craft?.spareMps),
     solo: brief.party === 1,
     waterC: conditions.waterC,
     immersion: conditions.waterC === null ? null : immersion(conditions.waterC),
     airMinC: least(hours.map((hour) => hour.airC)),
     airMaxC: peak(hours, 'airC', zone)?.value ?? null,
+    humidityMaxPct: most(hours.map(({ humidityPct }) => humidityPct)),
     feelsMinC: least(hours.map(coldest)),
     feelsMaxC: most(hours.map(hottest)),
     wind: peak(hours, 'windMps', zone),
     gust: peak(hours, 'gustMps', zone),
+    winds,
+    offshore: strongestOffshore(winds),
     waveM: most(seas.map(({ sea }) => sea.windSeaM)),
     swellM: peak(hours, 'swellM', zone)?.value ?? null,
     seas,
@@ -162,7 +212,8 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
     barAtLaunch: barOf(looked.launch, day, span?.from ?? null, zone),
     barAtLanding: barOf(looked.landing, day, plan?.homeAt ?? span?.to ?? null, zone),
     plan,
-    thunder: peak(hours, 'thunderPct', zone),
+    thunder: peak(near, 'thunderPct', zone),
+    unsaid: afloat && water && looked.craft ? unsaidOf(hours, near, conditions.waterC, looked) : [],
     rapids: water?.rapids ?? 0,
     river: water?.setting === 'river',
     traffic: water?.traffic ?? null,
@@ -227,6 +278,12 @@ function barOf(place: Launch | null, day: Day | null, at: Instant | null, zone: 
   return { depthM: place.barM + valueAt(day.tideSeries, at), at: clockAt(at, zone) };
 }
 
+/** A handheld that runs on cells of its own draws on no battery aboard. */
+function hasOwnCells({ kind, poweredById }: Item): boolean {
+  return poweredById === null && ownCells.includes(kind);
+}
+const ownCells: readonly KindId[] = ['handheld-sounder', 'gps'];
+
 function isRod(kind: KindId): boolean {
   return kinds[kind].means.includes('rods');
 }
@@ -278,15 +335,16 @@ function least(values: readonly (number | null)[]): number | null {
   return known.length > 0 ? Math.min(...known) : null;
 }
 
-function breakerOf(hours: readonly Hour[], { launch, landing }: Places): number | null {
+/** Breakers at an open beach, of the swell and of the wind's own sea together, by the period of the one that has more in it. */
+function breakerOf(hours: readonly Hour[], { launch, landing, water }: Places): number | null {
   const ends = [launch?.surf ? hours[0] : undefined, landing?.surf ? hours[hours.length - 1] : undefined];
-  return most(
-    ends.map((hour) =>
-      hour && hour.swellM !== null && hour.swellPeriodS !== null
-        ? surf({ hsM: hour.swellM, periodS: hour.swellPeriodS }).breakerM
-        : null,
-    ),
-  );
+  return most(ends.map((hour) => (hour && water ? breakersAt(hour, water) : null)));
+}
+function breakersAt(hour: Hour, water: Water): number | null {
+  const { windSeaM, windSeaS, swellM, hsM } = seaAt(hour, water, NO_STREAM);
+  if (hour.swellM === null && windSeaM === 0) return null;
+  const periodS = swellM > windSeaM ? (hour.swellPeriodS ?? USUAL_SWELL_S) : windSeaS;
+  return hsM > 0 && periodS > 0 ? surf({ hsM, periodS }).breakerM : 0;
 }
 
 function largestOf(targets: readonly Species[]): Exposures['largest'] {

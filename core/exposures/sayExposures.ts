@@ -12,10 +12,17 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
       `${duration(e.hoursAfloat * 60)} ${e.nights > 0 ? 'from launch to landing' : 'afloat'}`,
       e.nights > 0 ? `${capital(count(e.nights))} ${plural(e.nights, 'night')} ashore between.` : darkWords(e),
     );
-  if (e.maxDistanceM !== null && e.minutesToLanding !== null)
+  const { maxDistanceFromLandingM: landingM, maxDistanceFromShoreM: shoreM } = e;
+  if (shoreM !== null && landingM !== null && shoreM < landingM * 0.9)
+    say(
+      'shore',
+      `${distance(shoreM)} from ground to get out on`,
+      `At the farthest${e.minutesToShore === null ? '' : `; ${duration(e.minutesToShore)} at your own pace in still water, an estimate`}. No vehicle need be there.`,
+    );
+  if (landingM !== null && e.minutesToLanding !== null)
     say(
       'distance',
-      `${distance(e.maxDistanceM)} from a landing at the farthest`,
+      `${distance(landingM)} from a landing at the farthest`,
       `${duration(e.minutesToLanding)} to the nearest landing ${e.plan ? 'at the hour you turn' : 'in still water'}${e.minutesToLandingSpare === null ? '' : `, ${duration(e.minutesToLandingSpare)} with the second propulsion`}. An estimate.`,
     );
   say(
@@ -36,6 +43,12 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
       'wind',
       `Wind to ${figure(e.wind.value)} m/s`,
       `At ${e.wind.at}${e.gust ? `, gusts to ${figure(e.gust.value)} m/s at ${e.gust.at}` : ''}.`,
+    );
+  if (e.offshore && e.offshore.value >= 1)
+    say(
+      'offshore',
+      `Off the shore at ${e.offshore.at}, ${figure(e.offshore.value)} m/s`,
+      'It is calm at the launch and rougher with every stroke out, and the way home is against it.',
     );
   if (e.hs && e.hs.value >= 0.05)
     say(

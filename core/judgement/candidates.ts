@@ -55,6 +55,15 @@ export function otherPlaces({ places: { water, area, landing }, brief: { route }
   ];
 }
 
+/** Another launch: a sheltered one first. */
+export function otherLaunches({ places: { water, launch } }: Pick<Context, 'places'>): Repair[] {
+  if (!water || !launch) return [];
+  return water.launches
+    .filter((one) => one.id !== launch.id)
+    .toSorted((a, b) => Number(a.surf) - Number(b.surf))
+    .map(({ id, name }) => ({ do: 'set-launch' as const, launchId: id, name }));
+}
+
 /** Taking off one item of a kind, the heaviest first. */
 export function removing(
   { aboard }: Pick<Context, 'aboard'>,

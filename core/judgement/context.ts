@@ -12,7 +12,14 @@ import {
   placesOf,
 } from '../documents/references';
 import type { Workings } from '../documents/workings';
-import { type Burden, type DayExposures, type Exposures, burdenOf, dayExposures } from '../exposures/exposures';
+import {
+  type Burden,
+  type DayExposures,
+  type Exposures,
+  burdenOf,
+  dayExposures,
+  withBurden,
+} from '../exposures/exposures';
 import { type Anchorage, anchorOf, anchorageOf } from '../holding/anchorSheet';
 import { firstPaddle } from '../needs/firstPaddle';
 import { type JudgedNeed, type WalkTaken, candidatesByNeed, judgeNeed } from '../needs/match';
@@ -24,7 +31,8 @@ import { type JigHour, drogueAboard, jigHours, jigLine } from '../tackle/tackleS
 import { isTackle } from '../tackle/tackleBudget';
 import { type Instant, dateAt } from '../units/time';
 import { rememberFor } from '../units/remember';
-import type { NeedId } from '../vocabulary/needs';
+import { type NeedId, needIds } from '../vocabulary/needs';
+import { catalogue } from '../needs/catalogue';
 import { type Answers, craftFaults, takenByAnswers } from '../walkround/answers';
 import type { HullPart } from '../walkround/hullParts';
 import { deriving, interning } from './derive';
@@ -178,7 +186,7 @@ const derived = deriving<Context, Derived>({
   exposures: {
     from: ['day', 'burden', 'workings'],
     keep: DAYS,
-    make: ({ day, burden, workings }) => ({ ...day, ...burden, workings }),
+    make: ({ day, burden, workings }) => withBurden(day, burden, workings),
   },
   builtRigs: {
     from: ['rigs', 'tackle'],
@@ -280,6 +288,8 @@ function needsOf(context: Context, before: Context | null): readonly JudgedNeed[
   });
 }
 
+const weighing = needIds.filter((id) => catalogue[id].weighsAll);
+
 /**
  * The needs that the difference between two loadouts can speak to: those that the kinds of the changed items are means of.
  * null: any need, because a container came, went, or was opened.
@@ -292,6 +302,7 @@ function needsTouched(moved: readonly Aboard[], is: readonly Aboard[]): Readonly
     // Which paddle is the first decides which may be the second.
     if (touched.has('second-propulsion')) touched.add('propulsion');
   }
+  if (moved.length > 0) for (const id of weighing) touched.add(id);
   return touched;
 }
 

@@ -1,5 +1,8 @@
 import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { kinds, kindsFor } from '../catalog/gear/kinds';
+import { catalogue } from '../needs/catalogue';
+import { type NeedId, needIds } from '../vocabulary/needs';
 import { rules } from './allRules';
 
 const page = readFileSync('docs/findings.md', 'utf8');
@@ -13,10 +16,34 @@ describe('docs/findings.md', () => {
     expect(rows.map(({ code }) => code).toSorted()).toEqual(rules.map(({ code }) => code).toSorted());
   });
   it('says of each where it is told, what its extent counts and what it reads', () => {
-    for (const { code, station, measure, reads } of rules) {
+    for (const { code, station, measure, reads, far } of rules) {
       const cells = rows.find((row) => row.code === code)?.cells ?? [];
-      expect(cells, code).toEqual(expect.arrayContaining([station, measure, reads.join(', ')]));
+      expect(cells, code).toEqual(expect.arrayContaining([station, far ?? '–', measure, reads.join(', ')]));
     }
+  });
+});
+
+describe('docs/means.md', () => {
+  const means = readFileSync('docs/means.md', 'utf8');
+  it('lists every need with the distance it goes by, what fits, and every kind that can be a means of it', () => {
+    const listed = [...means.matchAll(/^\| `([a-z-]+)`(.*)\|$/gm)].map(([, id = '', rest = '']) => [
+      id,
+      ...rest.split('|').map((cell) => cell.trim()),
+    ]);
+    expect(listed.map(([id]) => id)).toEqual(needIds);
+    for (const [id, , title, far, fits, named] of listed) {
+      const need = catalogue[id as NeedId];
+      expect([title, far, fits], id).toEqual([need.title, need.far ?? '–', need.fits ?? 'any sound one']);
+      const names = kindsFor(id as NeedId).map((kind) => kinds[kind].name);
+      if (names.length > 0) expect(named?.split('; '), id).toEqual(names);
+    }
+  });
+  it('says what fits of every need that can find a thing wanting', () => {
+    const silent = needIds.filter((id) => {
+      const { disqualify, parts, sort, fits } = catalogue[id];
+      return (disqualify ?? parts ?? sort) !== undefined && fits === undefined;
+    });
+    expect(silent).toEqual([]);
   });
 });
 

@@ -6,7 +6,7 @@ import { type Repair, applyRepair } from '../editing/repair';
 import { catalogue } from '../needs/catalogue';
 import { clashOf } from '../needs/clash';
 import { outOfService } from '../needs/match';
-import { worthOf } from '../needs/need';
+import { disqualified, isBySort, sortOf, worthOf } from '../needs/need';
 import { rememberFor } from '../units/remember';
 import type { NeedId } from '../vocabulary/needs';
 import { type Context, asSpare, contextOf, givenFor } from './context';
@@ -132,21 +132,22 @@ function lightest(
   already: readonly Added[],
   skip: number,
 ): Added[] | null {
-  const { distinctKinds = false, amount } = catalogue[needId];
+  const need = catalogue[needId];
+  const bySort = isBySort(need);
+  const sort = (item: Item) => sortOf(need, item.kind, context);
   const nothing: ReadonlySet<string> = new Set();
   const chosen: { item: Item; added: Added }[] = [];
   let missing = wanted;
   for (const { item, carried } of serviceable(needId, context).slice(skip)) {
     if (missing <= 1e-9) break;
-    const each = worthOf(catalogue[needId], item);
+    const each = worthOf(need, item, context);
     const before = already.find((one) => one.itemId === item.id)?.quantity ?? carried;
     const free = item.quantity - before;
     const clashes = chosen.some(
-      (other) =>
-        distinctKinds && clashOf(byItself(item), byItself(other.item), { distinctKinds, aboardIds: nothing }) !== null,
+      (other) => bySort && clashOf(byItself(item), byItself(other.item), { sortOf: sort, aboardIds: nothing }) !== null,
     );
     if (each <= 0 || free < 1 || clashes) continue;
-    const more = distinctKinds && !amount ? 1 : Math.min(free, Math.max(1, Math.ceil(missing / each - 1e-9)));
+    const more = bySort && !need.amount ? 1 : Math.min(free, Math.max(1, Math.ceil(missing / each - 1e-9)));
     chosen.push({
       item,
       added: { itemId: item.id, quantity: before + more, name: item.name, massKg: item.massKg * more },
@@ -167,15 +168,22 @@ const meansByNeed = rememberFor((items: readonly Item[]): ReadonlyMap<NeedId, re
 export function serviceable(needId: NeedId, context: Context): { item: Item; carried: number }[] {
   const { aboard, items, lastDay, taken } = context;
   const carriedOf = new Map(aboard.map(({ item, entry }) => [item.id, entry.quantity]));
-  const { disqualify, distinctKinds, amount } = catalogue[needId];
+  const need = catalogue[needId];
   const spare = asSpare(context);
+  const judged = context.needs.find(({ id }) => id === needId);
+  const counting = new Set(
+    judged?.means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
+  );
+  const filled = new Set(
+    aboard.flatMap(({ item }) => (counting.has(item.id) ? [sortOf(need, item.kind, context)] : [])),
+  );
   return (meansByNeed(items).get(needId) ?? [])
     .map((item) => ({ item, carried: carriedOf.get(item.id) ?? 0 }))
     .filter(({ item, carried }) => {
       if (carried >= item.quantity) return false;
       const alone = byItself(item);
-      if (outOfService(alone, lastDay, taken) !== null || (disqualify?.(alone, spare) ?? null) !== null) return false;
-      return !(distinctKinds && !amount && carried > 0);
+      if (outOfService(alone, lastDay, taken) !== null || disqualified(need, alone, spare) !== null) return false;
+      return !(isBySort(need) && !need.amount && (carried > 0 || filled.has(sortOf(need, item.kind, context))));
     })
     .sort((a, b) => a.item.massKg - b.item.massKg || a.item.id.localeCompare(b.item.id));
 }

@@ -1,5 +1,6 @@
 import { MOST_EXTENT } from '../vocabulary/extent';
 import type { Repair } from '../editing/repair';
+import type { Far } from '../needs/need';
 import type { NeedId } from '../vocabulary/needs';
 import type { SheetId } from '../vocabulary/sheets';
 import type { Station } from '../vocabulary/stations';
@@ -36,6 +37,8 @@ export interface RuleRecord<Code extends string, Facts, Reads extends Readable> 
   /** Where it is told first, and the sheet on which its sum stands. */
   station: Station;
   sheet?: SheetId | ((facts: Facts) => SheetId | null);
+  /** Which distance it goes by; left out: none. */
+  far?: Far;
   /** What its extent counts: 'm/s', 'minutes', 'kg' … */
   measure: string;
   find: (context: Pick<Context, Reads>) => readonly Told<Facts>[];
@@ -53,6 +56,7 @@ export interface Rule<Code extends string = string, Facts = never> {
   readonly reads: readonly Readable[];
   readonly station: Station;
   readonly measure: string;
+  readonly far: Far | null;
   readonly slack: number;
   readonly find: (context: Context) => readonly Told<Facts>[];
   readonly say: (facts: Facts) => Sentence;
@@ -71,10 +75,12 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
   repairs = () => [],
   asks,
   slack = NEXT_TO_NOTHING,
+  far,
   ...record
 }: RuleRecord<Code, Facts, Reads>): Rule<Code, Facts> {
   return {
     ...record,
+    far: far ?? null,
     slack,
     sheetFor: (facts) => (typeof sheet === 'function' ? sheet(facts) : (sheet ?? null)),
     repairs,

@@ -2,19 +2,38 @@ import { DRYSUIT_BELOW_C, WETSUIT_BELOW_C } from '../environment/immersion';
 import { outingHours } from '../documents/hours';
 import { minutesBetween } from '../units/time';
 import type { needsByPurpose } from '../vocabulary/needs';
-import type { QualityId } from '../catalog/gear/attributes';
-import type { KindId } from '../catalog/gear/kinds';
-import type { Aboard } from '../documents/references';
+import type { AttributeId, QualityId } from '../catalog/gear/attributes';
+import { type KindId, kinds } from '../catalog/gear/kinds';
+import { wornPlaces } from '../catalog/gear/places';
+import type { Item } from '../documents/item';
+import { type Aboard, idsAboard } from '../documents/references';
 import {
   type NeedContext,
   type RaiseContext,
   type NeedTable,
+  type Part,
   type Shortfall,
+  ownSort,
   raised,
   reasons,
+  together,
   tooLittle,
 } from './need';
-import { alone, coldAir, coldWater, farther, inDark, inRapids, outOvernight, throughSurf } from './reason';
+import { buoyancyScale, buoyancyStep } from './buoyancyScale';
+import { containerOf } from './clash';
+import {
+  alone,
+  aloneOut,
+  coldAir,
+  coldWater,
+  farAfield,
+  inDark,
+  inFog,
+  inRapids,
+  offShore,
+  outOvernight,
+  throughSurf,
+} from './reason';
 
 /** Heavier than this, a step helps to get in. Rule of thumb. */
 const HEAVY_KG = 100;
@@ -22,60 +41,90 @@ const WARM_HANDS_BELOW_C = 12;
 const WARM_HEAD_BELOW_C = 10;
 /** Light hours carried for each hour of dark. */
 const LIGHT_MARGIN = 1.5;
+/** A flag stands so high, and an all-round light above the head of one who sits, m. */
+const FLAG_M = 1.2;
+const ALL_ROUND_M = 0.9;
 
 export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
   buoyancy: {
+    fits: 'approved, of the newtons that the scale asks for, and of your size',
     title: 'Buoyancy, worn',
     without: 'Nothing holds your head up while you get back to the boat.',
-    raise: (c) => ({
-      level: 'must',
-      want: 1,
-      lifeCritical: true,
-      reasons: reasons(
-        { because: 'always' },
-        openWater(c) && { because: 'open-water' },
-        cannotSwim(c) && { because: 'cannot-swim' },
-      ),
-    }),
+    far: 'shore',
+    raise: ({ exposures, places }) => {
+      const step = buoyancyStep(exposures, places.angler);
+      return {
+        level: 'must',
+        want: 1,
+        lifeCritical: true,
+        reasons: reasons(
+          { because: 'always' },
+          step !== 'sheltered' && offShore(exposures, 150),
+          places.angler?.swims === 'not' && { because: 'cannot-swim' },
+          { because: 'newtons', newtons: buoyancyScale[step].newtons },
+        ),
+      };
+    },
     disqualify: (a, c) =>
-      a.item.qualities.includes('approved')
-        ? (tooLittle(a, 'newtons', openWater(c) || cannotSwim(c) ? 100 : 50) ?? jacketSize(a, c))
-        : { code: 'not-approved' },
+      together(
+        !a.item.qualities.includes('approved') && { code: 'not-approved' },
+        tooLittle(a, 'newtons', buoyancyScale[buoyancyStep(c.exposures, c.places.angler)].newtons),
+        jacketSize(a, c),
+      ),
   },
   'sound-signal': {
+    fits: 'two of different kinds where boats pass close or in fog',
     title: 'Sound signal',
     without: 'A voice does not carry over wind and water.',
-    distinctKinds: true,
-    raise: ({ exposures }) => ({
-      level: 'must',
-      want: exposures.traffic === 'busy' ? 2 : 1,
-      lifeCritical: false,
-      reasons: reasons({ because: 'always' }, exposures.traffic === 'busy' && { because: 'busy' }),
-    }),
+    sort: ownSort,
+    raise: ({ exposures }) => {
+      const two = reasons(exposures.traffic === 'busy' && { because: 'busy' }, inFog(exposures));
+      return {
+        level: 'must',
+        want: two.length > 0 ? 2 : 1,
+        lifeCritical: false,
+        reasons: [...reasons({ because: 'always' }), ...two],
+      };
+    },
   },
   'call-for-help': {
+    fits: 'waterproof, afloat or tied on, holding its charge; a phone only where there is coverage, and two phones are one way; alone, on the body and not packed away',
     title: 'Call for help',
     without: 'Nobody ashore learns that you are in trouble.',
-    distinctKinds: true,
+    far: 'shore',
+    // Two phones are one network and one pocket.
+    sort: (kind) => (isPhone(kind) ? 'phone' : kind),
+    weighsAll: true,
     raise: ({ exposures }) => {
-      const two = reasons(alone(exposures), farther(exposures, 1000), exposures.remote && { because: 'remote' });
+      const two = reasons(aloneOut(exposures), offShore(exposures, 1000));
       return {
         level: 'must',
         want: two.length > 0 ? 2 : 1,
         lifeCritical: true,
-        reasons: [...reasons({ because: 'always' }), ...two],
+        reasons: [...reasons({ because: 'always' }, exposures.remote && { because: 'remote' }), ...two],
       };
     },
+    // With one sure way of two, it is the distance that decides how loud the second is asked for.
+    shortfallLevel: (counted, _, { exposures }) =>
+      counted === 0 || (exposures.maxDistanceFromShoreM ?? Infinity) > 1000 ? 'stop' : 'mind',
     // A phone is lost by a drop, by water and by a flat battery: three causes, three remedies.
-    disqualify: ({ item }, { places }) => {
+    disqualify: (a, c) => {
+      const { item } = a;
       const has = (...some: QualityId[]) => some.some((quality) => item.qualities.includes(quality));
-      if (isPhone(item.kind) && places.water?.coverage === 'none') return { code: 'no-coverage' };
-      if (!has('waterproof')) return { code: 'not-waterproof' };
-      if (!has('tethered', 'floats')) return { code: 'not-retained' };
-      return has('charged') ? null : { code: 'not-charged' };
+      const coverage = c.places.water?.coverage;
+      return together(
+        isPhone(item.kind) && coverage === 'none' && { code: 'no-coverage' },
+        isPhone(item.kind) && coverage === 'patchy' && { code: 'patchy-coverage' },
+        !has('waterproof') && { code: 'not-waterproof' },
+        !has('tethered', 'floats') && { code: 'not-retained' },
+        !has('charged') && { code: 'not-charged' },
+        c.exposures.solo && packedAway(a, c) && { code: 'not-on-body' },
+      );
     },
   },
   'be-seen-day': {
+    far: 'shore',
+    fits: 'bright, and a flag 1.2 m up',
     title: 'Be seen by day',
     without: 'A low hull is lost between two waves; a skipper sees you late.',
     raise: ({ exposures }) =>
@@ -86,38 +135,54 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
         reasons(
           (exposures.traffic === 'busy' || exposures.traffic === 'some') && { because: 'traffic' },
           exposures.swellM !== null && exposures.swellM > 0.5 && { because: 'swell', metres: exposures.swellM },
-          farther(exposures, 500),
+          offShore(exposures, 500),
         ),
       ),
-    disqualify: (a) => {
-      if (!a.item.qualities.includes('bright')) return { code: 'not-bright' };
-      return a.item.kind === 'bright-top' ? null : tooLittle(a, 'lengthM', 1.2);
-    },
+    disqualify: (a) =>
+      together(
+        !a.item.qualities.includes('bright') && { code: 'not-bright' },
+        a.item.kind !== 'bright-top' && tooLittle(a, 'lengthM', FLAG_M),
+      ),
   },
   'be-seen-night': {
+    fits: 'a set: a white light 0.9 m up or higher and one on the head, each burning half as long again as the dark; spare cells double that; a battery of its own aboard and sound',
     title: 'Be seen at night',
     without: 'In the dark you cannot be seen at all, nor see your own knots.',
-    distinctKinds: true,
-    raise: ({ exposures }) => raised('must', 2, true, reasons(inDark(exposures))),
-    disqualify: (a, { exposures }) => tooLittle(a, 'hours', (exposures.darkMinutes / 60) * LIGHT_MARGIN),
+    parts: () => lightParts,
+    weighsAll: true,
+    raise: ({ exposures }) => raised('must', lightParts.length, true, reasons(inDark(exposures))),
+    disqualify: (a, c) => {
+      const want = (c.exposures.darkMinutes / 60) * LIGHT_MARGIN;
+      const have = lampHours(a, c);
+      return together(
+        isAllRound(a.item.kind) && usualFigure(a.item, 'lengthM') < ALL_ROUND_M && { code: 'too-low' },
+        have + 1e-9 < want && { code: 'too-little', attribute: 'hours', have, want },
+      );
+    },
   },
   'distress-signal': {
+    fits: 'by the hours: a mirror, smoke or a flare by day, a light or a flare by night, both where there are both',
     title: 'Distress at a distance',
     without: 'Those who look for you look past you.',
-    distinctKinds: true,
-    raise: ({ exposures }) =>
+    far: 'shore',
+    parts: distressParts,
+    raise: (c) =>
       raised(
-        exposures.remote ? 'must' : 'should',
-        1,
+        c.exposures.remote ? 'must' : 'should',
+        distressParts(c).length,
         false,
-        reasons(farther(exposures, 1000), exposures.remote && { because: 'remote' }),
+        c.exposures.remote
+          ? reasons(offShore(c.exposures, 150), offShore(c.exposures, 150) && { because: 'remote' })
+          : reasons(offShore(c.exposures, 1000)),
       ),
-    disqualify: ({ item }, { exposures }) =>
-      (item.kind === 'mirror' || item.kind === 'orange-smoke') && exposures.darkMinutes >= 1
-        ? { code: 'daylight-only' }
-        : null,
+    disqualify: ({ item }, c) => {
+      const fits = distressParts(c).some((part) => part.kinds.includes(item.kind));
+      return fits ? null : { code: byDay.includes(item.kind) ? 'daylight-only' : 'night-only' };
+    },
   },
   'float-plan': {
+    far: 'landing',
+    fits: 'a name, and an hour to call for help that is after coming home',
     title: 'A person ashore who knows',
     without: 'Nobody notices that you are late, or knows where to send help.',
     raise: ({ exposures }) =>
@@ -127,7 +192,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
         true,
         reasons(
           alone(exposures),
-          farther(exposures, 1000),
+          farAfield(exposures, 1000),
           inDark(exposures),
           exposures.river && { because: 'river' },
           outOvernight(exposures),
@@ -136,6 +201,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     others: (c) => [{ by: 'plan', part: 'contact', shortfall: contactLacks(c) }],
   },
   'get-back-in': {
+    fits: 'practice: no gear stands in for it; an outing made for practising has it',
     title: 'Get back in',
     without: 'After a capsize you stay in the water beside the boat.',
     raise: ({ exposures }) => ({
@@ -144,8 +210,13 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       lifeCritical: exposures.solo,
       reasons: reasons({ because: 'always' }, alone(exposures)),
     }),
-    others: ({ places }) => [
-      { by: 'angler', part: 'practice', shortfall: places.angler?.reentryPractised ? null : { code: 'not-practised' } },
+    // An outing that is made for practising does not mind that one has not.
+    others: ({ places, brief }) => [
+      {
+        by: 'angler',
+        part: brief.trip === 'shakedown' ? 'practising' : 'practice',
+        shortfall: places.angler?.reentryPractised || brief.trip === 'shakedown' ? null : { code: 'not-practised' },
+      },
     ],
   },
   'cut-line': {
@@ -166,12 +237,14 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     },
   },
   'cut-hook': {
+    fits: 'hardened steel: the cutters of pliers are none',
     title: 'Cut a hook',
     without: 'A treble in a hand stays there, with the fish on the other point.',
     raise: ({ exposures }) => raised('must', 1, false, reasons(exposures.bigHooks && { because: 'big-hooks' })),
     disqualify: ({ item }) => (item.qualities.includes('hardened') ? null : { code: 'not-hardened' }),
   },
   'throw-line': {
+    fits: 'afloat, and 15 m long',
     title: 'Throw line',
     without: 'A swimmer in moving water cannot be reached by hand.',
     raise: ({ exposures }) =>
@@ -181,10 +254,12 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
         exposures.rapids > 0 && exposures.party > 1,
         reasons(exposures.river && { because: 'river' }, inRapids(exposures)),
       ),
-    disqualify: (a) => (a.item.qualities.includes('floats') ? tooLittle(a, 'lengthM', 15) : { code: 'not-floating' }),
+    disqualify: (a) =>
+      together(!a.item.qualities.includes('floats') && { code: 'not-floating' }, tooLittle(a, 'lengthM', 15)),
   },
   'first-aid': {
     shared: true,
+    fits: 'for as many as the party is',
     title: 'First aid',
     without: 'A cut or a hook is dealt with ashore, hours later.',
     raise: ({ exposures }) => ({
@@ -193,14 +268,20 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       lifeCritical: false,
       reasons: reasons({ because: 'always' }, outOvernight(exposures), exposures.remote && { because: 'remote' }),
     }),
+    disqualify: ({ item }, { exposures }) =>
+      usualFigure(item, 'persons') < exposures.party
+        ? { code: 'too-little', attribute: 'persons', have: usualFigure(item, 'persons'), want: exposures.party }
+        : null,
   },
   'immersion-clothing': {
+    far: 'shore',
+    fits: 'a wetsuit from 12 °C, under that a drysuit',
     title: 'Dressed for the water',
     without: 'In water this cold, hands stop working long before help comes.',
     raise: ({ exposures }) => {
       const cold = coldWater(exposures, WETSUIT_BELOW_C);
       if (!cold) return null;
-      const exposed = reasons(alone(exposures), farther(exposures, 500));
+      const exposed = reasons(aloneOut(exposures), offShore(exposures, 500));
       const veryCold = (exposures.waterC ?? WETSUIT_BELOW_C) < DRYSUIT_BELOW_C;
       const level = exposed.length > 0 || veryCold ? 'must' : 'should';
       return { level, want: 1, lifeCritical: level === 'must', reasons: [cold, ...exposed] };
@@ -267,11 +348,50 @@ function jacketSize({ item }: Aboard, { places: { angler } }: NeedContext): Shor
   return fits ? null : { code: 'wrong-size', of: 'jacket', haveKg, bodyKg: angler.massKg };
 }
 
-function openWater({ brief, places }: RaiseContext): boolean {
-  return brief.trip === 'open-water' || places.water?.setting === 'open';
+/** A figure of an item, or what is usual for its kind where nobody wrote one. */
+function usualFigure({ kind, attributes }: Item, attribute: AttributeId): number {
+  return attributes[attribute] ?? kinds[kind].attributes[attribute] ?? 0;
 }
-function cannotSwim({ places }: RaiseContext): boolean {
-  return places.angler?.swims === 'not';
+
+/** In something that is not worn, so not to hand for one who swims beside the boat. */
+function packedAway(a: Aboard, { aboard }: NeedContext): boolean {
+  const box = containerOf(a, idsAboard({ aboard }));
+  const container = aboard.find(({ item }) => item.id === box)?.item;
+  return container !== undefined && !wornPlaces.includes(kinds[container.kind].place);
+}
+
+/** The light that others see, all round and above the head; the light for one's own hands. */
+const lightParts: readonly Part[] = [
+  { id: 'all-round', name: 'a white light seen from all round', kinds: ['mast-light', 'light-flag', 'deck-lantern'] },
+  { id: 'head', name: 'a light on the head', kinds: ['headlamp'] },
+];
+function isAllRound(kind: KindId): boolean {
+  return lightParts[0]?.kinds.includes(kind) ?? false;
+}
+/** How long a lamp burns, h: on its own cells, twice as long with spare ones aboard; on a battery, as long as that lasts. */
+function lampHours({ item }: Aboard, { aboard }: NeedContext): number {
+  const battery = aboard.find((other) => other.item.id === item.poweredById)?.item;
+  if (!battery) {
+    const spares = aboard.some((other) => other.item.kind === 'spare-cells' && other.item.condition === 'good');
+    return usualFigure(item, 'hours') * (spares ? 2 : 1);
+  }
+  const { wattHours, volts = 0, ampHours = 0 } = battery.attributes;
+  const watts = item.attributes.watts ?? 0;
+  return watts > 0 ? (wattHours ?? volts * ampHours) / watts : usualFigure(item, 'hours');
+}
+
+const byDay: readonly KindId[] = ['mirror', 'orange-smoke', 'hand-flare'];
+const byNight: readonly KindId[] = ['electronic-flare', 'strobe', 'light-sticks', 'hand-flare'];
+const dayPart: Part = { id: 'day', name: 'a signal seen by day', kinds: byDay };
+const nightPart: Part = { id: 'night', name: 'a light seen by night', kinds: byNight };
+// A hand flare does for either; where both are wanted it is the night's.
+const dayBesideNight: Part = { ...dayPart, kinds: byDay.filter((kind) => !byNight.includes(kind)) };
+const distressSets = { day: [dayPart], night: [nightPart], both: [dayBesideNight, nightPart] } as const;
+/** By day and by night are different means: what is wanted follows the hours. */
+function distressParts({ exposures: { darkMinutes, hoursAfloat, nights } }: RaiseContext): readonly Part[] {
+  const dark = darkMinutes >= 1 || nights > 0;
+  const light = nights > 0 || (hoursAfloat ?? 0) * 60 - darkMinutes >= 30;
+  return distressSets[dark && light ? 'both' : dark ? 'night' : 'day'];
 }
 
 function contactLacks({ brief, exposures, places }: NeedContext) {

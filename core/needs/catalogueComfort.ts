@@ -1,6 +1,6 @@
 import { carriedHours, halfAndHalf, wantedFood, wantedWater } from '../provisions/supplies';
 import type { needsByPurpose } from '../vocabulary/needs';
-import { type Need, type NeedTable, raised, reasons } from './need';
+import { type Need, type NeedTable, type Part, ownSort, raised, reasons } from './need';
 import { coldAir, coldWater, inDark, outOvernight } from './reason';
 
 /** Air that feels hotter than this asks for cooling, °C. */
@@ -35,12 +35,33 @@ export const power: NeedTable<(typeof needsByPurpose.power)[number]> = {
   },
 };
 
+/** Sun is kept off by a set: head, eyes and skin. */
+const sunParts: readonly Part[] = [
+  { id: 'head', name: 'a hat', kinds: ['hat'] },
+  { id: 'eyes', name: 'glasses', kinds: ['polarised-glasses'] },
+  { id: 'skin', name: 'sunscreen or a shade top', kinds: ['sunscreen', 'shade-top'] },
+];
+
 export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
   water: {
+    fits: 'carried, a quarter in hand; a filter makes half of it where the water is fresh',
     title: 'Drinking water',
     without: 'Thirst makes hands clumsy and judgement poor.',
     amount: 'litres',
-    share: halfAndHalf,
+    // Where the water is fresh a filter makes half of it, and half is still carried.
+    worth: ({ exposures, places }, item) =>
+      item.kind === 'water-filter'
+        ? places.water?.type === 'fresh'
+          ? wantedWater(exposures).litres / 2
+          : 0
+        : (item.attributes.litres ?? 0) * halfAndHalf(item),
+    disqualify: ({ item }, { places }) =>
+      item.kind === 'water-filter' && places.water?.type !== 'fresh' ? { code: 'salt-water' } : null,
+    shortfallLevel: (counted, want, { exposures }) => {
+      const drunk = want / exposures.workings.waterInHand;
+      if (counted + 1e-6 >= drunk) return 'note';
+      return counted < drunk / 2 && (exposures.feelsMaxC ?? 0) > HOT_FROM_C ? 'stop' : 'mind';
+    },
     raise: ({ exposures }) => {
       if (exposures.hoursAfloat === null) return null;
       const { hours, litres } = wantedWater(exposures);
@@ -69,14 +90,17 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     },
   },
   sun: {
+    fits: 'a set: head, eyes and skin',
     title: 'Sun kept off',
     without: 'Burnt skin and glare, with nowhere to go.',
     raise: ({ exposures }) => {
       const bright = (exposures.hoursAfloat ?? 0) - exposures.darkMinutes / 60;
-      return raised('should', 1, false, reasons(bright > 1 && { because: 'hours', hours: bright }));
+      return raised('should', sunParts.length, false, reasons(bright > 1 && { because: 'hours', hours: bright }));
     },
+    parts: () => sunParts,
   },
   'wind-rain': {
+    fits: 'for the upper body: trousers are one piece of a set',
     title: 'Wind and rain kept off',
     without: 'Wet in the wind, you cool while you sit.',
     raise: ({ exposures }) =>
@@ -90,14 +114,17 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
             (exposures.hoursAfloat ?? 0) > 3 && { because: 'hours', hours: exposures.hoursAfloat ?? 0 },
         ),
       ),
+    disqualify: ({ item }) => (item.kind === 'waders' || item.kind === 'dry-trousers' ? { code: 'one-piece' } : null),
   },
   'spare-clothes': {
+    fits: 'a full set: a wrap is one piece of it',
     title: 'Dry clothes in a bag',
     without: 'After a swim there is nothing dry to put on.',
     raise: ({ exposures }) => {
       const list = reasons(coldWater(exposures, 15), outOvernight(exposures));
       return raised(list.length > 1 ? 'must' : 'should', 1, false, list);
     },
+    disqualify: ({ item }) => (item.kind === 'warm-wrap' ? { code: 'one-piece' } : null),
   },
   insects: {
     title: 'Insects kept off',
@@ -140,10 +167,25 @@ function campNeed(title: string, without: string, level: 'must' | 'should'): Nee
   return { title, without, raise: ({ exposures }) => raised(level, 1, false, reasons(outOvernight(exposures))) };
 }
 export const camp: NeedTable<(typeof needsByPurpose.camp)[number]> = {
-  shelter: partyNeed(campNeed('Shelter', 'A wet night in the open.', 'must')),
-  sleep: campNeed('Sleep warm', 'No sleep, and a day on the river after it.', 'must'),
+  shelter: {
+    ...partyNeed(campNeed('Shelter', 'A wet night in the open.', 'must')),
+    fits: 'a roof for each: a hammock only with a tarp',
+    weighsAll: true,
+    disqualify: ({ item }, { aboard }) =>
+      item.kind === 'hammock' && !aboard.some((other) => other.item.kind === 'tarp') ? { code: 'needs-tarp' } : null,
+  },
+  sleep: {
+    ...campNeed('Sleep warm', 'No sleep, and a day on the river after it.', 'must'),
+    fits: 'what keeps one warm: a roof is another need',
+  },
   cook: partyNeed(campNeed('Cook', 'Cold food for days.', 'should')),
-  'treat-water': { ...campNeed('Make water drinkable', 'River water as it is.', 'must'), shared: true },
+  'treat-water': {
+    ...campNeed('Make water drinkable, two ways', 'River water as it is.', 'must'),
+    fits: 'two different ways',
+    shared: true,
+    sort: ownSort,
+    raise: ({ exposures }) => raised('must', 2, false, reasons(outOvernight(exposures))),
+  },
   waste: { ...campNeed('Waste carried out', 'It stays on the bank.', 'must'), shared: true },
   'hang-food': {
     ...campNeed('Food hung away from animals', 'Something else eats it, or comes for it.', 'should'),

@@ -5,20 +5,21 @@ import {
   type NeedTable,
   type Reason,
   type Shortfall,
+  ownSort,
   raised,
   reasons,
+  together,
   tooLittle,
 } from './need';
 import type { KindId } from '../catalog/gear/kinds';
 import type { Technique } from '../vocabulary/trips';
-import { STREAM_CARE_MPS } from '../holding/anchorSheet';
+import { LEAST_SCOPE, STREAM_CARE_MPS, anchorOf } from '../holding/anchorSheet';
+import type { Bottom } from '../vocabulary/holding';
+import { BAG_SHARE, HOOP_SHARE, tooToothyToGrip, unhookingParts } from '../catalog/species/handling';
 import { halfAndHalf, iceSum } from '../provisions/supplies';
 import { deeper, fishing, keepsFish, largestFish } from './reason';
 import type { Aboard } from '../documents/references';
 
-/** A net's hoop and bag against the largest likely fish. */
-const HOOP_SHARE = 0.6;
-const BAG_SHARE = 0.5;
 /** Drawn up from deeper than this, a fish swells, m. Usual practice. */
 const SWELLS_FROM_M = 10;
 const drogues: readonly KindId[] = ['drogue', 'big-drogue', 'chain-drag'];
@@ -31,16 +32,19 @@ const competing = (c: RaiseContext): Reason | false => c.exposures.competition &
 
 export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
   licence: {
+    fits: 'your own, in date on the last day',
     title: 'Licence and permits',
-    without: 'You fish against the law of the place.',
-    raise: ({ exposures }) => raised('law', 1, false, reasons(fishing(exposures))),
+    without: 'Most places ask for one, in your own name and for the day.',
+    // What the law asks for stands in a rule pack; without one it is practice to have asked.
+    raise: ({ exposures }) => raised('must', 1, false, reasons(fishing(exposures))),
   },
   rods: {
+    fits: 'for the technique: a fly rod for the fly, a hand line for what hangs straight down',
     title: 'A rod that suits',
     without: 'There is nothing to fish with.',
     raise: (c) =>
       raised('must', 1, false, reasons(fishing(c.exposures), onlyFly(c) && { because: 'technique', technique: 'fly' })),
-    disqualify: ({ item }, c) => (onlyFly(c) && item.kind !== 'fly-rod' ? { code: 'wrong-technique' } : null),
+    disqualify: ({ item }, c) => (rodSuits(item.kind, c) ? null : { code: 'wrong-technique' }),
   },
   'rod-retention': {
     title: 'Every rod leashed',
@@ -49,6 +53,7 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
       raised('must', exposures.rods, false, reasons(exposures.rods > 0 && { because: 'rods', count: exposures.rods })),
   },
   lures: {
+    fits: 'for the technique: flies for the fly, jigs where one jigs or drifts',
     title: 'Lures or flies',
     without: 'There is nothing to cast.',
     raise: ({ exposures, brief }) => {
@@ -60,9 +65,10 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
         reasons(fishing(exposures) && technique !== undefined && { because: 'technique', technique }),
       );
     },
-    disqualify: ({ item }, c) => (onlyFly(c) && item.kind !== 'fly-box' ? { code: 'wrong-technique' } : null),
+    disqualify: ({ item }, c) => (lureSuits(item.kind, c) ? null : { code: 'wrong-technique' }),
   },
   leader: {
+    fits: 'stands teeth where the fish has them, and only there',
     title: 'Leader',
     without: 'The fish leaves with the lure, and a hook in its jaw.',
     raise: ({ exposures }) =>
@@ -73,7 +79,9 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
         reasons(fishing(exposures), exposures.toothy && { because: 'toothy' }),
       ),
     disqualify: ({ item }, { exposures }) =>
-      exposures.toothy && !item.qualities.includes('bites') ? { code: 'bites-through' } : null,
+      item.qualities.includes('bites') === exposures.toothy
+        ? null
+        : { code: exposures.toothy ? 'bites-through' : 'wire-unneeded' },
   },
   bait: {
     title: 'Bait, kept well',
@@ -139,6 +147,7 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
 
 export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
   'land-fish': {
+    fits: 'by size, teeth, mouth and fate: a hoop of 0.6 and a bag of 0.5 of its length, coated for what goes back; no gaff for that, nor in an inflatable; no grip for small mouths or large teeth',
     title: 'Land the fish',
     without: 'The fish is lost, or hurt, at the side of the boat.',
     raise: ({ exposures }) =>
@@ -151,18 +160,22 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     disqualify: landingLacks,
   },
   unhook: {
+    fits: 'by size, teeth and mouth, from the species’ own page: long pliers, jaw spreader and cutter; forceps or a disgorger',
     title: 'Unhook',
     without: 'The fish dies of the wait, or the hook goes into you.',
-    distinctKinds: true,
-    raise: ({ exposures }) =>
+    parts: ({ places }) => unhookingParts(places.targets),
+    raise: ({ exposures, places }) =>
       raised(
         'must',
-        exposures.toothy ? 2 : 1,
+        unhookingParts(places.targets).length,
         false,
         reasons(largestFish(exposures), exposures.toothy && { because: 'toothy' }),
       ),
+    disqualify: ({ item }, { places }) =>
+      unhookingParts(places.targets).some((part) => part.kinds.includes(item.kind)) ? null : { code: 'tool-small' },
   },
   measure: {
+    fits: 'afloat or tied on, and as long as the largest likely fish',
     title: 'Measure',
     without: 'You cannot know whether the fish may be kept, or counts.',
     raise: (c) => {
@@ -170,9 +183,12 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
       return raised(c.exposures.competition ? 'must' : 'should', c.exposures.competition ? 2 : 1, false, list);
     },
     disqualify: (a, { exposures }) =>
-      a.item.qualities.includes('floats') || a.item.qualities.includes('tethered')
-        ? tooLittle(a, 'lengthM', exposures.largest?.lengthM ?? 0)
-        : { code: 'not-retained' },
+      together(
+        ...(a.item.qualities.includes('floats') || a.item.qualities.includes('tethered')
+          ? []
+          : ([{ code: 'sinks' }, { code: 'not-tied' }] as const)),
+        tooLittle(a, 'lengthM', exposures.largest?.lengthM ?? 0),
+      ),
   },
   dispatch: {
     title: 'Kill and bleed it quickly',
@@ -180,12 +196,16 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     raise: ({ exposures }) => raised('must', 1, false, reasons(keepsFish(exposures))),
   },
   'cold-store': {
+    fits: 'for the hours, and as long as the fish',
     title: 'Keep it cold',
     without: 'The fish spoils before it is home.',
     raise: ({ exposures }) => raised('must', 1, false, reasons(keepsFish(exposures))),
     disqualify: (a, { exposures, places }) => {
       const longest = Math.max(0, ...places.targets.map((one) => one.usual.lengthM));
-      return tooLittle(a, 'hours', Math.min(exposures.hoursAfloat ?? 0, 24)) ?? tooLittle(a, 'lengthM', longest);
+      return together(
+        tooLittle(a, 'hours', Math.min(exposures.hoursAfloat ?? 0, 24)),
+        tooLittle(a, 'lengthM', longest),
+      );
     },
   },
   identifier: {
@@ -194,9 +214,10 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     raise: (c) => raised('must', 1, false, reasons(competing(c))),
   },
   photograph: {
+    fits: 'two of different kinds',
     title: 'Two ways to photograph',
     without: 'One dropped phone ends the day.',
-    distinctKinds: true,
+    sort: ownSort,
     raise: (c) => raised('must', 2, false, reasons(competing(c))),
   },
   'fish-care': {
@@ -217,11 +238,14 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
       ),
   },
   ice: {
+    fits: 'none where a wet sack cools by drying: air to 65 % damp, for three hours',
     title: 'Ice',
     without: 'The store warms, and the fish with it.',
     amount: 'iceKg',
     share: halfAndHalf,
-    raise: (c) => raised('should', iceWanted(c), false, reasons(keepsFish(c.exposures))),
+    // A wet sack within its limits cools by drying.
+    raise: (c) =>
+      c.exposures.coolsByDrying ? null : raised('should', iceWanted(c), false, reasons(keepsFish(c.exposures))),
   },
 };
 
@@ -232,15 +256,20 @@ function iceWanted({ exposures }: RaiseContext): number {
 
 export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
   'hold-boat': {
+    fits: 'by technique, bottom, depth, stream and school: a rode of three times the depth; drogues for drifting',
     title: 'Hold or slow the boat',
     without: 'The boat leaves the mark faster than you can fish it.',
     raise: ({ brief }) => {
       const technique = (['anchored bait', 'drifting'] as const).find((one) => brief.techniques.includes(one));
       return raised('should', 1, false, reasons(technique !== undefined && { because: 'technique', technique }));
     },
-    disqualify: ({ item }, { brief, exposures, places }) => {
+    disqualify: (a, { brief, exposures, places, aboard }) => {
+      const { item } = a;
       if (drogues.includes(item.kind))
         return brief.techniques.includes('drifting') ? null : { code: 'wrong-technique' };
+      // Of an anchor that is aboard the sheet speaks; here what is not worth bringing.
+      const ground = aboard.some((one) => one.item.id === item.id) ? null : groundLacks(a, places);
+      if (ground) return ground;
       const school = places.angler?.schools.riverAnchor;
       if (poles.includes(item.kind) || !exposures.river || !inCurrent(exposures)) return null;
       if (school !== 'trolley, float and release') return { code: 'school-no-anchor' };
@@ -253,6 +282,7 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
     raise: ({ exposures, brief }) => raised('should', 1, false, reasons(anchors(brief) && inCurrent(exposures))),
   },
   'anchor-release': {
+    fits: 'a release to hand and a float on the line',
     title: 'Anchor let go by hand, and found again',
     without: 'Held fast by the stream, the bow goes under and the line will not come off.',
     raise: ({ exposures, brief }) => raised('must', 1, false, reasons(anchors(brief) && inCurrent(exposures))),
@@ -291,15 +321,55 @@ function onlyFly({ brief }: Pick<RaiseContext, 'brief'>): boolean {
 function landingLacks(a: Aboard, { exposures, places }: NeedContext): Shortfall | null {
   const largest = exposures.largest?.lengthM ?? 0;
   const released = exposures.keep === 0;
-  if (a.item.kind === 'gaff') {
-    if (exposures.inflatable) return { code: 'gaff-inflatable' };
-    return released ? { code: 'gaff-release' } : null;
-  }
-  if (a.item.kind === 'lip-grip') {
-    const soft = places.targets.some((one) => one.mouth === 'small');
-    return soft ? { code: 'grip-mouth' } : null;
-  }
+  if (a.item.kind === 'gaff')
+    return together(exposures.inflatable && { code: 'gaff-inflatable' }, released && { code: 'gaff-release' });
+  if (a.item.kind === 'lip-grip')
+    return together(
+      places.targets.some((one) => one.mouth === 'small') && { code: 'grip-mouth' },
+      places.targets.some(tooToothyToGrip) && { code: 'grip-teeth' },
+    );
   if (a.item.kind === 'tail-rope') return largest > LARGE_FISH_M ? null : { code: 'rope-small' };
-  if (released && !a.item.qualities.includes('coated')) return { code: 'not-coated' };
-  return tooLittle(a, 'hoopM', largest * HOOP_SHARE) ?? tooLittle(a, 'bagM', largest * BAG_SHARE);
+  return together(
+    released && !a.item.qualities.includes('coated') && { code: 'not-coated' },
+    tooLittle(a, 'hoopM', largest * HOOP_SHARE),
+    tooLittle(a, 'bagM', largest * BAG_SHARE),
+  );
+}
+
+/** Kinds of rods and lures that serve some techniques only; the others serve any but the fly. */
+const rodsFor: Partial<Record<KindId, readonly Technique[]>> = {
+  'fly-rod': ['fly', 'sight fishing'],
+  'hand-line': ['drifting', 'anchored bait'],
+};
+const luresFor: Partial<Record<KindId, readonly Technique[]>> = {
+  'fly-box': ['fly', 'sight fishing'],
+  'jig-box': ['jigging', 'drifting', 'casting'],
+  'squid-jigs': ['jigging', 'drifting'],
+};
+function rodSuits(kind: KindId, c: RaiseContext): boolean {
+  if (onlyFly(c)) return kind === 'fly-rod';
+  return rodsFor[kind]?.some((one) => c.brief.techniques.includes(one)) ?? true;
+}
+function lureSuits(kind: KindId, c: RaiseContext): boolean {
+  if (onlyFly(c)) return kind === 'fly-box';
+  return luresFor[kind]?.some((one) => c.brief.techniques.includes(one)) ?? true;
+}
+
+/** What each anchor is made for; where its own holding was measured, that speaks. */
+const groundFor: Partial<Record<KindId, readonly Bottom[]>> = {
+  anchor: ['mud', 'sand', 'gravel', 'weed'],
+  'fluke-anchor': ['mud', 'sand', 'gravel'],
+  'grapnel-anchor': ['rock', 'weed', 'gravel'],
+  'mushroom-anchor': ['mud', 'sand'],
+  'structure-hook': ['rock', 'weed'],
+};
+/** An anchor on the wrong ground, or with a rode too short for its least scope. */
+function groundLacks(a: Aboard, { area }: NeedContext['places']): Shortfall | null {
+  const fits = groundFor[a.item.kind];
+  if (!fits || !area) return null;
+  return together(
+    a.item.attributes.holdK === undefined &&
+      !fits.includes(area.bottom) && { code: 'wrong-bottom', bottom: area.bottom },
+    anchorOf(a.item) !== null && tooLittle(a, 'rodeM', area.depthM * LEAST_SCOPE),
+  );
 }

@@ -10,14 +10,15 @@ export function containerOf({ item, entry }: Aboard, aboardIds: ReadonlySet<stri
 
 /**
  * Why one thing does not count beside another as an independent means of one need; null: both count. Independent are different
- * kinds, where the need asks for that, not in one container, and not on one battery.
+ * sorts, where the need asks for that, not in one container, and not on one battery.
  */
 export function clashOf(
   one: Aboard,
   other: Aboard,
-  { distinctKinds, aboardIds }: { distinctKinds: boolean; aboardIds: ReadonlySet<string> },
+  { sortOf, aboardIds }: { sortOf: (item: Aboard['item']) => string | null; aboardIds: ReadonlySet<string> },
 ): Shortfall | null {
-  if (distinctKinds && one.item.kind === other.item.kind) return { code: 'same-kind' };
+  const sort = sortOf(one.item);
+  if (sort !== null && sort === sortOf(other.item)) return { code: 'same-kind' };
   const box = containerOf(one, aboardIds);
   if (box !== null && box === containerOf(other, aboardIds))
     return { code: 'same-container', withItem: other.item.name };

@@ -17,6 +17,7 @@ const personal: ReadonlySet<NeedId> = new Set([
   'spare-clothes',
   'water',
   'sleep',
+  'licence',
 ]);
 
 /** The needs of this outing that every companion answers for: those that keep one alive. */

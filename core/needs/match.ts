@@ -3,7 +3,17 @@ import { type Aboard, idsAboard } from '../documents/references';
 import { clashOf } from './clash';
 import { catalogue } from './catalogue';
 import type { NeedId } from '../vocabulary/needs';
-import { type NeedContext, type OtherMeans, type Raise, type Shortfall, worthOf } from './need';
+import {
+  type Need,
+  type NeedContext,
+  type OtherMeans,
+  type Raise,
+  type Shortfall,
+  disqualified,
+  isBySort,
+  sortOf,
+  worthOf,
+} from './need';
 
 /** Items taken away by an answer on the walk-round. */
 export interface WalkTaken {
@@ -23,6 +33,10 @@ export interface JudgedNeed extends Raise {
   /** Independent means counted, or the amount in the need's unit. */
   counted: number;
   met: boolean;
+  /** Parts of the set that nothing aboard fills, by name. */
+  lacking: readonly string[];
+  /** How loud it is when not met, where the figure decides; null: by its level. */
+  loud: 'note' | 'mind' | 'stop' | null;
 }
 
 /** A serviceable item counts for a need unless its dates, condition or the walk-round say otherwise. */
@@ -33,6 +47,19 @@ export function outOfService({ item }: Aboard, lastDay: string, taken: WalkTaken
   if (item.condition === 'failed inspection') return { code: 'failed-inspection' };
   if (item.expiresOn !== null && item.expiresOn < lastDay) return { code: 'out-of-date', on: item.expiresOn };
   return null;
+}
+
+/** What runs on a battery of its own counts only with that battery aboard and sound. */
+function batteryFails(
+  { item }: Aboard,
+  aboard: readonly Aboard[],
+  lastDay: string,
+  taken: WalkTaken,
+): Shortfall | null {
+  if (item.poweredById === null) return null;
+  const battery = aboard.find((other) => other.item.id === item.poweredById);
+  if (!battery) return { code: 'battery-ashore' };
+  return outOfService(battery, lastDay, taken) === null ? null : { code: 'battery-unsound' };
 }
 
 /** Something aboard whose kind can meet a need, and why it is not serviceable; null: it is. */
@@ -52,7 +79,10 @@ export function candidatesByNeed(
   for (const one of aboard) {
     const { means } = kinds[one.item.kind];
     if (only && !means.some((id) => only.has(id))) continue;
-    const candidate = { aboard: one, unserviceable: outOfService(one, lastDay, taken) };
+    const candidate = {
+      aboard: one,
+      unserviceable: outOfService(one, lastDay, taken) ?? batteryFails(one, aboard, lastDay, taken),
+    };
     for (const id of means) {
       const list = byNeed.get(id);
       if (list) list.push(candidate);
@@ -72,7 +102,8 @@ export function judgeNeed(
   candidates: readonly Candidate[],
 ): JudgedNeed {
   const need = catalogue[id];
-  const { amount: attribute, distinctKinds = false } = need;
+  const { amount: attribute } = need;
+  const bySort = isBySort(need);
   const others = need.others?.(context) ?? noOthers;
   const means: Means[] = [];
   const fit: Aboard[] = [];
@@ -80,17 +111,17 @@ export function judgeNeed(
   for (const { aboard, unserviceable } of candidates) {
     const elsewhere =
       aboard.entry.carriedBy !== null && need.shared !== true ? ({ code: 'in-other-boat' } as const) : null;
-    const shortfall = unserviceable ?? elsewhere ?? need.disqualify?.(aboard, context) ?? null;
+    const shortfall = unserviceable ?? elsewhere ?? disqualified(need, aboard, context);
     const { quantity } = aboard.entry;
-    const amount = worthOf(need, aboard.item) * quantity;
+    const amount = worthOf(need, aboard.item, context) * quantity;
     means.push(itemMeans(aboard, shortfall, amount));
     if (shortfall !== null) continue;
     fit.push(aboard);
-    counted += attribute || !(distinctKinds || raise.want === 1) ? amount : 1;
+    counted += attribute || !(bySort || raise.want === 1) ? amount : 1;
   }
   if (raise.want > 1 && !attribute && fit.length > 1) {
-    const { kept, dropped } = independent(fit, distinctKinds, context);
-    counted = kept.reduce((sum, { entry }) => sum + (distinctKinds ? 1 : entry.quantity), 0);
+    const { kept, dropped } = independent(fit, (item) => sortOf(need, item.kind, context), context);
+    counted = kept.reduce((sum, { entry }) => sum + (bySort ? 1 : entry.quantity), 0);
     for (const one of means) if (one.by === 'item') one.shortfall ??= dropped.get(one.itemId) ?? null;
   }
   for (const other of others) {
@@ -98,7 +129,29 @@ export function judgeNeed(
     if (other.shortfall === null) counted += 1;
   }
   const { level, want, lifeCritical, reasons } = raise;
-  return { id, level, want, lifeCritical, reasons, means, counted, met: counted + 1e-6 >= want };
+  const met = counted + 1e-6 >= want;
+  return {
+    id,
+    level,
+    want,
+    lifeCritical,
+    reasons,
+    means,
+    counted,
+    met,
+    lacking: met ? noNames : lackingParts(need, means, context),
+    loud: met ? null : (need.shortfallLevel?.(counted, want, context) ?? null),
+  };
+}
+
+const noNames: readonly string[] = [];
+/** The parts of a set that nothing counted fills. */
+function lackingParts(need: Need, means: readonly Means[], context: NeedContext): readonly string[] {
+  const counting = new Set(means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])));
+  const filled = new Set(
+    context.aboard.flatMap(({ item }) => (counting.has(item.id) ? [sortOf(need, item.kind, context)] : [])),
+  );
+  return need.parts?.(context).flatMap(({ id, name }) => (filled.has(id) ? [] : [name])) ?? noNames;
 }
 
 function itemMeans({ item, entry }: Aboard, shortfall: Shortfall | null, amount: number) {
@@ -106,13 +159,13 @@ function itemMeans({ item, entry }: Aboard, shortfall: Shortfall | null, amount:
 }
 
 /**
- * The largest set of means no two of which share a kind (where kinds must differ), a container or a battery.
+ * The largest set of means no two of which are of one sort (where sorts must differ), a container or a battery.
  * Exact for the few candidates a need has; beyond twelve the first twelve are weighed.
  */
-function independent(fit: readonly Aboard[], distinctKinds: boolean, context: NeedContext) {
+function independent(fit: readonly Aboard[], sort: (item: Aboard['item']) => string | null, context: NeedContext) {
   const dropped = new Map<string, Shortfall>();
   const aboardIds = idsAboard(context);
-  const clash = (a: Aboard, b: Aboard) => clashOf(a, b, { distinctKinds, aboardIds });
+  const clash = (a: Aboard, b: Aboard) => clashOf(a, b, { sortOf: sort, aboardIds });
   let best: Aboard[] = [];
   const grow = (kept: Aboard[], rest: readonly Aboard[]) => {
     if (kept.length > best.length) best = kept;

@@ -1,4 +1,5 @@
 import type { AttributeId } from '../catalog/gear/attributes';
+import type { KindId } from '../catalog/gear/kinds';
 import type { Exposures } from '../exposures/exposures';
 import type { Brief } from '../documents/outing';
 import type { Item } from '../documents/item';
@@ -7,6 +8,9 @@ import type { NeedId } from '../vocabulary/needs';
 
 export const levels = ['law', 'must', 'should', 'could'] as const;
 export type Level = (typeof levels)[number];
+
+/** The two distances: to any ground where one can get out, and to a landing with its vehicle and road. */
+export type Far = 'shore' | 'landing';
 
 /** What raised a need, with its figures. Sentences are made in findings/phraseNeeds. */
 export type Reason =
@@ -19,7 +23,6 @@ export type Reason =
         | 'branches'
         | 'busy'
         | 'traffic'
-        | 'open-water'
         | 'cannot-swim'
         | 'drive-can-fail'
         | 'closed-hull'
@@ -36,7 +39,9 @@ export type Reason =
         | 'motor'
         | 'current';
     }
-  | { because: 'distance'; metres: number }
+  | { because: 'distance'; from: Far; metres: number }
+  | { because: 'newtons'; newtons: number }
+  | { because: 'fog'; metres: number }
   | { because: 'dark'; minutes: number; until: string }
   | { because: 'swell'; metres: number }
   | { because: 'surf'; breakerM: number }
@@ -62,6 +67,25 @@ export type Reason =
 export type Shortfall =
   | {
       code:
+        | 'battery-ashore'
+        | 'battery-unsound'
+        | 'patchy-coverage'
+        | 'not-on-body'
+        | 'too-low'
+        | 'night-only'
+        | 'not-for-this-part'
+        | 'not-for-chambers'
+        | 'for-chambers'
+        | 'does-not-reach'
+        | 'one-piece'
+        | 'ties-nothing'
+        | 'tyres-sink'
+        | 'needs-tarp'
+        | 'salt-water'
+        | 'grip-teeth'
+        | 'tool-small'
+        | 'sinks'
+        | 'not-tied'
         | 'failed-inspection'
         | 'under-repair'
         | 'fault-on-walk'
@@ -86,6 +110,7 @@ export type Shortfall =
         | 'alarm-early'
         | 'wrong-technique'
         | 'bites-through'
+        | 'wire-unneeded'
         | 'too-thin'
         | 'not-waterproof'
         | 'not-retained'
@@ -94,7 +119,10 @@ export type Shortfall =
         | 'no-release'
         | 'in-other-boat';
     }
+  | { code: 'wrong-bottom'; bottom: string }
   | { code: 'out-of-date'; on: string }
+  /** All that is wrong with it, told together. */
+  | { code: 'several'; all: readonly Shortfall[] }
   | { code: 'wrong-size'; of: 'jacket'; haveKg: readonly [number, number]; bodyKg: number }
   | { code: 'wrong-size'; of: 'paddle'; haveM: number; wantM: number }
   | { code: 'same-container'; withItem: string }
@@ -121,37 +149,86 @@ export interface NeedContext extends RaiseContext {
   /** The paddle that is the first propulsion of a paddled boat, so not its spare. */
   firstPaddleId: string | null;
 }
+/** One part of a set that meets a need together. */
+export interface Part {
+  id: string;
+  name: string;
+  kinds: readonly KindId[];
+}
+
 /** A means that is not an item: a part of the boat, the angler's practice, the plan with a person ashore. */
 export interface OtherMeans {
   by: 'craft' | 'angler' | 'plan';
-  part: 'drive' | 'plugs' | 'practice' | 'contact';
+  part: 'drive' | 'plugs' | 'practice' | 'practising' | 'contact';
   shortfall: Shortfall | null;
 }
 
 /** One record of the catalogue. */
 export interface Need {
+  /** Which distance raises it: to ground where one can get out, or to a landing; left out: none does. */
+  far?: Far;
   title: string;
   /** What happens without it, one plain sentence. */
   without: string;
+  /** What must fit for a means to count here, in words; left out: any sound one does. */
+  fits?: string;
   /** Summed in this measure instead of counted by means. */
   amount?: AttributeId;
   /** Share of an item's own measure that counts; left out: all of it. */
   share?: (item: Item) => number;
+  /** What one piece counts for, where its own measure does not say it. */
+  worth?: (context: RaiseContext, item: Item) => number;
   /** One of it serves the whole party, and may lie in any boat of it. */
   shared?: boolean;
-  /** Means must be of different kinds (a lamp on the mast and one on the head). */
-  distinctKinds?: boolean;
+  /** Means must be of different sorts: what sort a kind is; kinds of one sort fail together. */
+  sort?: (kind: KindId) => string;
+  /** Met by a set: each part once. What it wants is one of each. */
+  parts?: (context: RaiseContext) => readonly Part[];
+  /** Whether a thing counts goes by other things aboard, so that it is asked again whatever comes or goes. */
+  weighsAll?: boolean;
   raise: (context: RaiseContext) => Raise | null;
   /** Why a serviceable item of a fitting kind still does not count here; null: it counts. */
   disqualify?: (aboard: Aboard, context: NeedContext) => Shortfall | null;
+  /** How loud it is when not met, where the figure decides; left out: by its level and whether life hangs on it. */
+  shortfallLevel?: (counted: number, want: number, context: RaiseContext) => 'note' | 'mind' | 'stop';
   others?: (context: NeedContext) => OtherMeans[];
 }
 export type NeedTable<Ids extends NeedId = NeedId> = Record<Ids, Need>;
 
-/** Too little of a measure, when the item has less than wanted (a missing measure counts as nothing). */
+/** Practice grants so much: half a metre where 0.51 m is wanted is half a metre. */
+const TOLERANCE = 0.05;
+/** Too little of a measure, when the item has less than wanted (a missing measure counts as nothing), past what practice would grant. */
 export function tooLittle({ item }: Aboard, attribute: AttributeId, want: number): Shortfall | null {
   const have = item.attributes[attribute] ?? 0;
-  return have + 1e-9 >= want ? null : { code: 'too-little', attribute, have, want };
+  return have + 1e-9 >= want * (1 - TOLERANCE) ? null : { code: 'too-little', attribute, have, want };
+}
+
+/** All that is wrong with a thing, together; null: nothing is. */
+export function together(...list: (Shortfall | null | false)[]): Shortfall | null {
+  const all = list.flatMap((one) => (one === null || one === false ? [] : eachShortfall(one)));
+  return all.length > 1 ? { code: 'several', all } : (all[0] ?? null);
+}
+export function eachShortfall(shortfall: Shortfall): readonly Shortfall[] {
+  return shortfall.code === 'several' ? shortfall.all : [shortfall];
+}
+
+/** What sort of means a kind is to a need: of one sort only one counts. null: any number counts. */
+export function sortOf(need: Pick<Need, 'sort' | 'parts'>, kind: KindId, context: RaiseContext): string | null {
+  if (need.parts) return need.parts(context).find((part) => part.kinds.includes(kind))?.id ?? null;
+  return need.sort?.(kind) ?? null;
+}
+/** Each kind a sort of its own. */
+export function ownSort(kind: KindId): string {
+  return kind;
+}
+export function isBySort({ sort, parts }: Pick<Need, 'sort' | 'parts'>): boolean {
+  return sort !== undefined || parts !== undefined;
+}
+/** Why a thing does not count for a need here, all of it; its condition and its battery left out. */
+export function disqualified(need: Need, aboard: Aboard, context: NeedContext): Shortfall | null {
+  if (need.parts && sortOf(need, aboard.item.kind, context) === null)
+    return need.disqualify?.(aboard, context) ?? { code: 'not-for-this-part' };
+  return need.disqualify?.(aboard, context) ?? null;
 }
 
 /** The reasons that hold. */
@@ -165,6 +242,7 @@ export function raised(level: Level, want: number, lifeCritical: boolean, list: 
 }
 
 /** What one piece of an item is worth to a need: its measure, where the need sums one, else one. */
-export function worthOf({ amount, share }: Need, item: Item): number {
+export function worthOf({ amount, share, worth }: Need, item: Item, context: RaiseContext): number {
+  if (worth) return worth(context, item);
   return amount ? (item.attributes[amount] ?? 0) * (share?.(item) ?? 1) : 1;
 }

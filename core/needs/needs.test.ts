@@ -64,12 +64,22 @@ describe('needs raised, on both sides of their thresholds', () => {
     expect(need('float-plan', ready)?.met).toBe(true);
     expect(need('float-plan', brief(ready, { party: 2, launchAt: '09:00', ...near }))).toBeNull();
   });
-  it('100 N in open water or for who cannot swim, else 50 N', () => {
-    const jacket = (newtons: number) => item('foam-jacket', { attributes: { newtons } });
-    expect(need('buoyancy', ready, jacket(50))?.met).toBe(true);
-    expect(need('buoyancy', ready, jacket(49))?.met).toBe(false);
-    expect(need('buoyancy', brief(ready, { trip: 'open-water' }), jacket(99))?.met).toBe(false);
-    expect(need('buoyancy', brief(ready, { trip: 'open-water' }), jacket(100))?.met).toBe(true);
+  it('buoyancy by the published scale: distance from ground, sea, cold and swimming', () => {
+    const jacket = (newtons: number, angler: object = {}) => ({
+      ...item('foam-jacket', { attributes: { newtons } }),
+      angler: references.angler && { ...references.angler, ...angler },
+    });
+    const inside = (newtons: number, outing: Outing, angler = {}) =>
+      need('buoyancy', outing, jacket(newtons, angler))?.met;
+    // Two kilometres out in 13 °C and a low sea: ordinary paddling foam, a twentieth less granted.
+    expect([66, 67].map((newtons) => inside(newtons, ready))).toEqual([false, true]);
+    expect(inside(95, ready, { swims: 'not' })).toBe(true);
+    expect(inside(94, ready, { swims: 'not' })).toBe(false);
+    expect(inside(70, day(ready, { waterC: 9 })), 'cold and far out').toBe(false);
+    const calm = brief(day(dusk, { waterC: 18 }), { areaId: 'reed-bays', route: { out: [], home: [] } });
+    expect([47, 48].map((newtons) => inside(newtons, withItem(calm, 'foam-jacket', 1)))).toEqual([false, true]);
+    expect(inside(48, withItem(calm, 'foam-jacket', 1), { swims: 'a little' })).toBe(false);
+    expect(inside(70, brief(ready, { trip: 'open-water' })), 'the name of the trip asks for nothing').toBe(true);
   });
   it('clothing by water temperature: none at 18 °C, wetsuit under it, drysuit under 12 °C', () => {
     expect(need('immersion-clothing', day(ready, { waterC: 18 }))).toBeNull();
@@ -154,9 +164,9 @@ describe('means that count', () => {
   it('suit the fish and its fate: net size, coating, gaffs, grips, bite leaders', () => {
     expect(need('land-fish', ready)?.met).toBe(true);
     const small = (hoopM: number) => item('net', { attributes: { hoopM, bagM: 0.5 } });
-    expect(need('land-fish', ready, small(0.48))?.met).toBe(true);
-    expect(need('land-fish', ready, small(0.47))?.met).toBe(false);
-    expect(why('land-fish', dusk)).toEqual(['gaff-inflatable']);
+    expect(need('land-fish', ready, small(0.46))?.met, 'practice grants a twentieth').toBe(true);
+    expect(need('land-fish', ready, small(0.45))?.met).toBe(false);
+    expect(why('land-fish', dusk), 'inflated, and it goes back').toEqual(['several']);
     expect(why('land-fish', brief(dusk, { craftId: 'dunlin' }))).toEqual(['gaff-release']);
     expect(why('leader', dusk)).toEqual(['bites-through']);
     const bare = item('wide-net', { qualities: [] });

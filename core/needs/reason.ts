@@ -1,15 +1,26 @@
 import type { Exposures } from '../exposures/exposures';
 import type { Reason } from './need';
 
-/** Farther out than this many metres, as a reason; false when nearer or not known. */
-export function farther(exposures: Exposures, metres: number): Reason | false {
-  return (
-    exposures.maxDistanceM !== null &&
-    exposures.maxDistanceM > metres && { because: 'distance', metres: exposures.maxDistanceM }
-  );
+/** Farther than this many metres from ground where one can get out, as a reason; false when nearer or not known. */
+export function offShore({ maxDistanceFromShoreM: metres }: Exposures, over: number): Reason | false {
+  return metres !== null && metres > over && { because: 'distance', from: 'shore', metres };
+}
+/** The same from a landing, where the vehicle and the road are. */
+export function farAfield({ maxDistanceFromLandingM: metres }: Exposures, over: number): Reason | false {
+  return metres !== null && metres > over && { because: 'distance', from: 'landing', metres };
 }
 export function alone(exposures: Exposures): Reason | false {
   return exposures.solo && { because: 'solo' };
+}
+/** Alone, and farther from ground than a short swim, m. */
+const ALONE_OUT_M = 150;
+export function aloneOut(exposures: Exposures): Reason | false {
+  const { solo, maxDistanceFromShoreM: metres } = exposures;
+  return solo && (metres === null || metres > ALONE_OUT_M) && { because: 'solo' };
+}
+const FOG_UNDER_M = 1000;
+export function inFog({ visibility }: Exposures): Reason | false {
+  return visibility !== null && visibility.value < FOG_UNDER_M && { because: 'fog', metres: visibility.value };
 }
 export function inDark(exposures: Exposures): Reason | false {
   const last = exposures.darkSpans[exposures.darkSpans.length - 1];

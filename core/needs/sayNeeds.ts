@@ -17,8 +17,9 @@ const because: Say<Reason, 'because'> = {
   branches: () => 'branches hang over it',
   busy: () => 'boats pass close',
   traffic: () => 'other boats pass',
-  'open-water': () => 'it is open water, so 100 N',
-  'cannot-swim': () => 'you do not swim, so 100 N',
+  'cannot-swim': () => 'you do not swim',
+  newtons: ({ newtons }) => `${figure(newtons, 0)} N by the scale`,
+  fog: ({ metres }) => `sight down to ${figure(metres, 0)} m`,
   'drive-can-fail': () => 'a drive can fail',
   'closed-hull': () => 'the hull holds water',
   'anchor-line': () => 'an anchor line is out',
@@ -36,7 +37,8 @@ const because: Say<Reason, 'because'> = {
   'cold-air': ({ feelsC }) => `air that feels like ${figure(feelsC)} °C`,
   deep: ({ metres }) => `${figure(metres)} m deep there`,
   released: () => 'the fish goes back',
-  distance: ({ metres }) => `${distance(metres)} from the nearest landing`,
+  distance: ({ from, metres }) =>
+    `${distance(metres)} from the nearest ${from === 'shore' ? 'ground to get out on' : 'landing'}`,
   dark: ({ minutes, until }) => `${duration(minutes)} of darkness, until ${until}`,
   swell: ({ metres }) => `${figure(metres)} m of swell hides a low hull`,
   surf: ({ breakerM }) => `breakers of about ${figure(breakerM)} m at the launch`,
@@ -57,6 +59,28 @@ const because: Say<Reason, 'because'> = {
 };
 
 const lacks: Say<Shortfall, 'code'> = {
+  several: ({ all }) => sayShortfalls(all),
+  'battery-ashore': () => 'its battery is not aboard',
+  'battery-unsound': () => 'its battery does not count',
+  'patchy-coverage': () => 'it may not reach anyone there',
+  'not-on-body': () => 'packed away: alone, a call for help is on the body',
+  'too-low': () => 'too low to be seen from all round',
+  'night-only': () => 'seen by night only',
+  'not-for-this-part': () => 'not a part of this set',
+  'not-for-chambers': () => 'does not hold on an air chamber',
+  'for-chambers': () => 'made for air chambers, not for a rigid hull',
+  'does-not-reach': () => 'it does not reach into the hull',
+  'one-piece': () => 'one piece of a set',
+  'ties-nothing': () => 'does not hold the boat down by itself',
+  'tyres-sink': () => 'narrow tyres sink in soft ground',
+  'needs-tarp': () => 'no roof over it without a tarp',
+  'salt-water': () => 'makes no drinking water there',
+  'grip-teeth': () => 'brings the hand to the teeth of a large fish',
+  'tool-small': () => 'not the tool for this mouth',
+  'wire-unneeded': () => 'stands teeth that this fish has not, and is seen by it',
+  sinks: () => 'sinks',
+  'not-tied': () => 'is not tied on',
+  'wrong-bottom': ({ bottom }) => `not made to hold in ${bottom}`,
   'failed-inspection': () => 'failed inspection',
   'under-repair': () => 'under repair',
   'fault-on-walk': () => 'a fault on the walk-round',
@@ -106,6 +130,12 @@ export function sayReason(reason: Reason): string {
   const say = because[reason.because] as (facts: Reason) => string;
   return say(reason);
 }
+/** All that is wrong with it, in one breath. */
+function sayShortfalls(all: readonly Shortfall[]): string {
+  const clauses = all.map(sayShortfall);
+  const last = clauses[clauses.length - 1] ?? '';
+  return clauses.length > 1 ? `${clauses.slice(0, -1).join(', ')}, and ${last}` : last;
+}
 /** Why something aboard does not count, as a clause. */
 export function sayShortfall(shortfall: Shortfall): string {
   const say = lacks[shortfall.code] as (facts: Shortfall) => string;
@@ -146,6 +176,7 @@ export function sayMeans(means: Means): string {
     drive: 'The drive',
     plugs: 'Looked at on the walk-round',
     practice: 'You have practised it',
+    practising: 'This outing is made for practising it',
     contact: 'Told, with an hour to call',
   };
   return means.shortfall ? capital(sayShortfall(means.shortfall)) : names[means.part];

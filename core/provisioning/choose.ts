@@ -4,7 +4,7 @@ import { byItself } from '../documents/references';
 import { catalogue } from '../needs/catalogue';
 import type { NeedId } from '../vocabulary/needs';
 import { type WalkTaken, outOfService } from '../needs/match';
-import type { NeedContext, Shortfall } from '../needs/need';
+import { type NeedContext, type Shortfall, disqualified } from '../needs/need';
 
 /** An owned item that could meet a need, and why it would not count if it came aboard; null: it would. */
 export interface Choice {
@@ -27,7 +27,7 @@ export function choicesFor(
       const aboard = byItself(item);
       return {
         item,
-        shortfall: outOfService(aboard, lastDay, taken) ?? catalogue[needId].disqualify?.(aboard, context) ?? null,
+        shortfall: outOfService(aboard, lastDay, taken) ?? disqualified(catalogue[needId], aboard, context),
       };
     })
     .sort((a, b) => Number(a.shortfall !== null) - Number(b.shortfall !== null) || a.item.massKg - b.item.massKg);

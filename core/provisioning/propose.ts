@@ -9,7 +9,7 @@ import type { Answers } from '../walkround/answers';
 import { catalogue } from '../needs/catalogue';
 import { type Choosable, cheapestCover } from './cover';
 import type { NeedId } from '../vocabulary/needs';
-import { type Level, type Shortfall, worthOf } from '../needs/need';
+import { type Level, type Shortfall, disqualified, isBySort, sortOf, worthOf } from '../needs/need';
 import { favours } from './schools';
 import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from '../tackle/tackleBudget';
 import { clashOf } from '../needs/clash';
@@ -131,22 +131,27 @@ function missing(
   context: Context,
   items: readonly Item[],
 ): Missing {
-  const { distinctKinds = false } = catalogue[id];
+  const need = catalogue[id];
+  const bySort = isBySort(need);
   const spare = asSpare(context);
   const unserviceable = (item: Item) => outOfService(byItself(item), context.lastDay, context.taken);
   const taken = new Set(
     context.aboard.flatMap(({ item }) =>
-      distinctKinds && unserviceable(item) === null && disqualifiedHere(id, item, spare) === null ? [item.kind] : [],
+      bySort && unserviceable(item) === null && disqualifiedHere(id, item, spare) === null
+        ? [sortOf(need, item.kind, context)]
+        : [],
     ),
   );
   const putRight = items.flatMap((item) => {
     const why = kinds[item.kind].means.includes(id) ? unserviceable(item) : null;
-    return why !== null && !taken.has(item.kind) && disqualifiedHere(id, item, spare) === null
+    return why !== null &&
+      !taken.has(sortOf(need, item.kind, context) ?? '') &&
+      disqualifiedHere(id, item, spare) === null
       ? [{ name: item.name, why }]
       : [];
   });
   const would = purchaseOptions(id, spare, want - counted, taken);
-  return { needId: id, level, lifeCritical, different: distinctKinds ? want - counted : 1, would, putRight };
+  return { needId: id, level, lifeCritical, different: bySort ? want - counted : 1, would, putRight };
 }
 
 /** Why each thing that could serve a need of this outing stays ashore: the first need that speaks of it is told. */
@@ -160,8 +165,7 @@ function omitted(context: Context, items: readonly Item[]): Omitted[] {
     const need = context.needs.find((one) => kinds[item.kind].means.includes(one.id));
     if (!need) return [];
     const one = byItself(item);
-    const lacks =
-      outOfService(one, context.lastDay, context.taken) ?? catalogue[need.id].disqualify?.(one, spare) ?? null;
+    const lacks = outOfService(one, context.lastDay, context.taken) ?? disqualified(catalogue[need.id], one, spare);
     if (lacks) return [{ itemId: item.id, needId: need.id, why: lacks }];
     const serving = need.means.flatMap((means) =>
       means.by === 'item' && means.shortfall === null ? (aboard.get(means.itemId) ?? []) : [],
@@ -226,10 +230,17 @@ function copiesOf(item: Item, group: readonly JudgedNeed[], context: Context): C
   const spare = asSpare(context);
   const amounts = new Map<NeedId, number>();
   for (const { id } of group) {
-    if (!kinds[item.kind].means.includes(id) || (catalogue[id].disqualify?.(one, spare) ?? null) !== null) continue;
-    const { distinctKinds } = catalogue[id];
-    if (distinctKinds && context.aboard.some((other) => other.item.kind === item.kind)) continue;
-    const worth = worthOf(catalogue[id], item);
+    const need = catalogue[id];
+    if (!kinds[item.kind].means.includes(id) || disqualified(need, one, spare) !== null) continue;
+    const sort = sortOf(need, item.kind, context);
+    if (
+      sort !== null &&
+      context.aboard.some(
+        (other) => sortOf(need, other.item.kind, context) === sort && counts(id, other.item.id, group),
+      )
+    )
+      continue;
+    const worth = worthOf(need, item, context);
     if (worth > 0) amounts.set(id, worth);
   }
   if (amounts.size === 0) return [];
@@ -237,6 +248,12 @@ function copiesOf(item: Item, group: readonly JudgedNeed[], context: Context): C
     ...group.filter(({ id }) => amounts.has(id)).map(({ id, want }) => Math.ceil(want / (amounts.get(id) ?? 1))),
   );
   return Array.from({ length: Math.min(item.quantity - aboard, most) }, () => ({ item, amounts }));
+}
+
+/** Whether a thing aboard is counted for a need. */
+function counts(id: NeedId, itemId: string, group: readonly JudgedNeed[]): boolean {
+  const means = group.find((need) => need.id === id)?.means ?? [];
+  return means.some((one) => one.by === 'item' && one.itemId === itemId && one.shortfall === null);
 }
 
 function problemOf(group: readonly JudgedNeed[], candidates: readonly Candidate[], context: Context) {
@@ -254,8 +271,8 @@ function problemOf(group: readonly JudgedNeed[], candidates: readonly Candidate[
       const [one, other] = [candidates[a]?.item, candidates[b]?.item];
       const need = group[demand];
       if (!one || !other || !need || catalogue[need.id].amount) return false;
-      const { distinctKinds = false } = catalogue[need.id];
-      const clash = clashOf(byItself(one), byItself(other), { distinctKinds, aboardIds });
+      const sort = (item: Item) => sortOf(catalogue[need.id], item.kind, context);
+      const clash = clashOf(byItself(one), byItself(other), { sortOf: sort, aboardIds });
       // Where one means is enough, only what asks for different kinds sets two against each other.
       return clash !== null && (need.want > 1 || clash.code === 'same-kind');
     },

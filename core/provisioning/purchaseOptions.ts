@@ -5,12 +5,22 @@ import type { Item } from '../documents/item';
 import { byItself } from '../documents/references';
 import { catalogue } from '../needs/catalogue';
 import type { NeedId } from '../vocabulary/needs';
-import { type NeedContext, type Shortfall, worthOf } from '../needs/need';
+import {
+  type NeedContext,
+  type Shortfall,
+  disqualified,
+  eachShortfall,
+  isBySort,
+  sortOf,
+  worthOf,
+} from '../needs/need';
 
 /** A kind that would meet a need here, and all in which a usual one of it falls short: what to ask for. */
 export interface PurchaseOption {
   kind: KindId;
   asked: Shortfall[];
+  /** Of one sort only one counts; null: any number. */
+  sort: string | null;
   /** How many of it settle what is missing. */
   pieces: number;
 }
@@ -24,6 +34,9 @@ const qualityFor: Partial<Record<Shortfall['code'], QualityId>> = {
   'not-floating': 'floats',
   'not-waterproof': 'waterproof',
   'not-retained': 'tethered',
+  'not-tied': 'tethered',
+  sinks: 'floats',
+  'not-charged': 'charged',
   'no-release': 'release',
   'bites-through': 'bites',
 };
@@ -49,36 +62,39 @@ function asksFor(id: NeedId, usual: Item, context: NeedContext): Shortfall[] | n
   const asked: Shortfall[] = [];
   let item = usual;
   for (let lack = disqualifiedHere(id, item, context); lack !== null; lack = disqualifiedHere(id, item, context)) {
-    const next = bettered(item, lack);
-    if (next === null || asked.length >= 6) return null;
-    asked.push(lack);
-    item = next;
+    for (const one of eachShortfall(lack)) {
+      const next = bettered(item, one);
+      if (next === null || asked.length >= 8) return null;
+      asked.push(one);
+      item = next;
+    }
   }
   return asked;
 }
 
 /** Why a thing by itself would not count for a need here, its condition left out; null: it would. */
 export function disqualifiedHere(id: NeedId, item: Item, context: NeedContext): Shortfall | null {
-  return catalogue[id].disqualify?.(byItself(item), context) ?? null;
+  return disqualified(catalogue[id], byItself(item), context);
 }
 
 /**
  * The kinds that would meet what a need still misses on this outing: a wetsuit where a wetsuit is enough, no gaff for a fish that goes back.
- * @param missing means or amount still to come @param taken kinds that count already, where others are wanted
+ * @param missing means or amount still to come @param taken sorts that count already, where others are wanted
  */
 export function purchaseOptions(
   id: NeedId,
   context: NeedContext,
   missing: number,
-  taken: ReadonlySet<KindId>,
+  taken: ReadonlySet<string | null>,
 ): PurchaseOption[] {
   const need = catalogue[id];
   return kindsFor(id).flatMap((kind): PurchaseOption[] => {
-    if (taken.has(kind)) return [];
+    const sort = sortOf(need, kind, context);
+    if (sort !== null && taken.has(sort)) return [];
     const item = newItem('usual', kind);
     const asked = asksFor(id, item, context);
     if (asked === null) return [];
-    const worth = worthOf(need, item);
-    return [{ kind, asked, pieces: need.distinctKinds || worth <= 0 ? 1 : Math.ceil(missing / worth - 1e-9) }];
+    const worth = worthOf(need, item, context);
+    return [{ kind, asked, sort, pieces: isBySort(need) || worth <= 0 ? 1 : Math.ceil(missing / worth - 1e-9) }];
   });
 }

@@ -14,7 +14,7 @@ const missing = (needId: Missing['needId'], own: Partial<Missing>, ...some: Kind
   level: 'must',
   lifeCritical: false,
   different: 1,
-  would: some.map((kind) => ({ kind, asked: [], pieces: 1 })),
+  would: some.map((kind) => ({ kind, asked: [], sort: null, pieces: 1 })),
   putRight: [],
   ...own,
 });
@@ -47,7 +47,10 @@ describe('the order of purchase', () => {
     expect(new Set(purchases([lights], null).map((one) => one.kind)).size).toBe(2);
     const thirst = missing('water', {}, 'water-bottle', 'frozen-bottle');
     expect(purchases([thirst], null)[0]?.kind, 'made for it, though ice is cheaper').toBe('water-bottle');
-    const bottles = { ...missing('water', {}), would: [{ kind: 'water-bottle' as const, asked: [], pieces: 3 }] };
+    const bottles = {
+      ...missing('water', {}),
+      would: [{ kind: 'water-bottle' as const, asked: [], sort: null, pieces: 3 }],
+    };
     expect(purchases([bottles], null)[0]?.euro).toBe(3 * kinds['water-bottle'].usualEuro);
   });
   it('buys the spare paddle beside the first, and ice beside the water', () => {

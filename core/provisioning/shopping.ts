@@ -62,7 +62,9 @@ export function purchases(missing: readonly Missing[], budgetEuro: number | null
       .toSorted(
         (a, b) => aside(a, one.needId) - aside(b, one.needId) || euroOf(a) - euroOf(b) || a.kind.localeCompare(b.kind),
       );
-    for (const chosen of others.slice(0, one.different - bought.length)) {
+    const sorts = new Set<string | null>(bought.map(({ sort }) => sort));
+    const different = others.filter(({ sort }) => sort === null || (!sorts.has(sort) && Boolean(sorts.add(sort))));
+    for (const chosen of different.slice(0, one.different - bought.length)) {
       const euro = euroOf(chosen);
       open &&= budgetEuro === null || spentEuro + euro <= budgetEuro;
       if (open) spentEuro += euro;

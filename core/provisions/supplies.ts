@@ -9,8 +9,6 @@ import { drinkingWater } from './water';
 /** From the second day on water is made on the way: only so many hours are carried. */
 const HOURS_OF_CARRIED_WATER = 14;
 const stores: readonly KindId[] = ['ice-bag', 'hard-ice-box', 'wet-sack'];
-/** A wet sack cools by drying, in dry air and for so long only. */
-export const WET_SACK_HOURS = 3;
 
 /** A frozen bottle is ice first and water later: by the end half of it has been each. */
 export function halfAndHalf(item: Item): number {

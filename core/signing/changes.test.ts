@@ -155,7 +155,7 @@ describe('a signature', () => {
       { ...ready, brief: { ...ready.brief, craftId: 'dunlin' } },
       'The boat was Grey Wagtail; now Dunlin.',
     ],
-    ['something put aboard', withItem(ready, 'mirror', 1), 'Signal mirror came aboard.'],
+    ['something put aboard', withItem(ready, 'stirrup', 1), 'Re-entry stirrup came aboard.'],
     ['something left ashore', withItem(ready, 'hat', 0), 'Hat with a cord was left ashore.'],
     ['another number', withItem(ready, 'bottle', 5), 'Water bottle, 1 L: how many was 4; now 5.'],
     [
@@ -212,7 +212,7 @@ describe('a signature', () => {
       items: old.items.map((item) => ({ ...item, format: 'item/1' })),
     };
     expect(changesSince(openSnapshot(frozen), then)).toEqual([]);
-    const aboard = signedSnapshot(withItem(ready, 'mirror', 1), references, good);
-    expect(changesSince(openSnapshot(frozen), aboard).map(sayChange)).toEqual(['Signal mirror came aboard.']);
+    const aboard = signedSnapshot(withItem(ready, 'stirrup', 1), references, good);
+    expect(changesSince(openSnapshot(frozen), aboard).map(sayChange)).toEqual(['Re-entry stirrup came aboard.']);
   });
 });

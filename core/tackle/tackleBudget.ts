@@ -46,7 +46,7 @@ const worked = ['rods', 'lures', 'terminal'] as const;
 /** What the angler's school allows itself on this outing; null without a profile. */
 export function tackleBudget({ angler }: Pick<Looked, 'angler'>, e: Exposures): TackleCount | null {
   if (!angler) return null;
-  const lowered = (e.breakerM ?? 0) > SURF_M || (e.maxDistanceM ?? 0) > FAR_M;
+  const lowered = (e.breakerM ?? 0) > SURF_M || (e.maxDistanceFromShoreM ?? 0) > FAR_M;
   return (lowered ? LOWERED : BUDGETS)[angler.schools.tackle];
 }
 

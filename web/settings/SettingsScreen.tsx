@@ -34,7 +34,7 @@ const themeWords: Record<ThemeName, string> = {
 };
 
 const fresh: Angler = {
-  format: 'angler/1',
+  format: 'angler/2',
   id: 'me',
   name: '',
   massKg: 80,
@@ -44,7 +44,7 @@ const fresh: Angler = {
   experience: 'new',
   reentryPractised: false,
   clearSide: 'right',
-  limits: { windMps: 6, gustMps: 8, breakerM: 0.4 },
+  limits: { windMps: 6, gustMps: 8, breakerM: 0.4, waveM: null },
   schools: usualSchools,
   contact: { name: '', phone: '' },
 };
@@ -175,6 +175,7 @@ function ProfileFields({ control }: { control: Control<Angler> }) {
         <FormNumber control={control} name="limits.windMps" label="Wind" unit="m/s" />
         <FormNumber control={control} name="limits.gustMps" label="Gusts" unit="m/s" />
         <FormNumber control={control} name="limits.breakerM" label="Breakers at the launch" unit="m" />
+        <FormNumber control={control} name="limits.waveM" label="Waves, if you set a limit" unit="m" />
       </Box>
       <Typography variant="h3">Your school, where practice differs</Typography>
       <Typography variant="body2" color="textSecondary">

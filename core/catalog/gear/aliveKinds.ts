@@ -84,7 +84,7 @@ export const aliveKinds = {
   },
   beacon: {
     name: 'Locator beacon',
-    means: ['call-for-help', 'distress-signal'],
+    means: ['call-for-help'],
     kg: 0.2,
     at: 'chest',
     is: ['waterproof', 'tethered', 'charged'],
@@ -175,7 +175,7 @@ export const aliveKinds = {
   },
   stirrup: {
     name: 'Re-entry stirrup',
-    means: ['get-back-in', 're-entry-aid'],
+    means: ['re-entry-aid'],
     kg: 0.3,
     at: 'seat',
     has: { lengthM: 1.6 },
@@ -265,7 +265,7 @@ export const aliveKinds = {
   },
   drysuit: {
     name: 'Drysuit',
-    means: ['immersion-clothing'],
+    means: ['immersion-clothing', 'wind-rain'],
     kg: 2.5,
     at: 'body',
     how: 'Close every zip. Squat to let the air out. Feel wrist and neck seals.',
@@ -315,7 +315,7 @@ export const aliveKinds = {
   },
   'satellite-messenger': {
     name: 'Satellite messenger',
-    means: ['call-for-help', 'distress-signal'],
+    means: ['call-for-help'],
     kg: 0.2,
     at: 'chest',
     is: ['waterproof', 'tethered', 'charged'],

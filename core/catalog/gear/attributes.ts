@@ -68,6 +68,7 @@ export const qualities = {
   scented: 'smells',
   release: 'lets go by hand under load',
   buoyed: 'floats on its line',
+  wide: 'wide tyres for soft ground',
 } as const;
 export type QualityId = keyof typeof qualities;
 export const qualityIds = Object.keys(qualities) as QualityId[];

@@ -119,7 +119,7 @@ export const livingKinds = {
   },
   stove: {
     name: 'Stove, pot and fuel',
-    means: ['cook'],
+    means: ['cook', 'treat-water'],
     kg: 1.1,
     at: 'tankwell',
     has: { persons: 3 },
@@ -132,7 +132,7 @@ export const livingKinds = {
   },
   'water-filter': {
     name: 'Water filter',
-    means: ['treat-water'],
+    means: ['treat-water', 'water'],
     kg: 0.3,
     at: 'tankwell',
     how: 'Draw a cup through it.',
@@ -358,7 +358,7 @@ export const livingKinds = {
   },
   'cool-cloth': {
     name: 'Cooling cloth',
-    means: ['heat', 'sun'],
+    means: ['heat'],
     kg: 0.1,
     at: 'chest',
     how: 'Wet it, swing it.',
@@ -486,7 +486,7 @@ export const livingKinds = {
   },
   hammock: {
     name: 'Hammock with net',
-    means: ['sleep', 'shelter'],
+    means: ['shelter'],
     kg: 1.3,
     at: 'tankwell',
     has: { persons: 1 },

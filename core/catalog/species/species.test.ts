@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { handlingFor, heightOf, powerFor, speciesIds, speciesTable, techniquesFor } from './species';
+import { handlingFor } from './handling';
+import { heightOf, powerFor, speciesIds, speciesTable, techniquesFor } from './species';
 
 const all = speciesIds.map((id) => speciesTable[id]);
 

@@ -115,28 +115,3 @@ export function powerFor({ lineKg: [low, high] }: Pick<Species, 'lineKg'>): stri
 export function heightOf({ lengthM, massKg }: Species['usual']): number {
   return Math.sqrt(massKg / 1000 / lengthM / (0.38 * 0.55));
 }
-
-/** How it is landed, and what unhooks it: by its size, teeth and mouth, and whether it is kept. */
-export function handlingFor(
-  { largest, teeth, mouth, airS }: Species,
-  kept: boolean,
-): { land: string; unhook: string; air: string } {
-  const tooLarge = largest.lengthM > 1.3;
-  const net = `net with a hoop of ${Math.ceil(largest.lengthM * 60)} cm and a bag of ${Math.ceil(largest.lengthM * 50)} cm`;
-  const land = kept
-    ? tooLarge
-      ? 'gaff from a rigid hull, or a long net'
-      : `${net}, or a hand`
-    : tooLarge
-      ? 'beside the boat, in the water'
-      : mouth === 'large' && teeth !== 'sharp'
-        ? `coated, knotless ${net}, or a hand at the lip`
-        : `coated, knotless ${net}`;
-  const unhook =
-    teeth === 'sharp'
-      ? 'long pliers, a jaw spreader and a hook cutter'
-      : mouth === 'small'
-        ? 'forceps or a disgorger'
-        : 'long pliers';
-  return { land, unhook, air: kept ? 'killed and bled at once' : `${airS} s out of the water at the most` };
-}

@@ -4,6 +4,7 @@ import { capital, count, dayWords, duration, listed, plural } from '../../units/
 import { SHAKEDOWN_OUTINGS } from '../../vocabulary/trips';
 import { forecastSeenAt, FORECAST_HOURS } from '../../walkround/forecastSeen';
 import type { Exposures } from '../../exposures/exposures';
+import type { Unsaid } from '../../exposures/unsaid';
 import { HOUR_MS } from '../../units/time';
 import { type FindingLevel, rule } from '../rule';
 
@@ -67,6 +68,14 @@ const hoursGone = rule({
     [today, addDays(today, 1)].filter((date) => date > brief.date).map((date) => ({ do: 'set-date', date })),
 });
 
+const unsaidWords: Record<Unsaid, string> = {
+  wind: 'wind',
+  'wind direction': 'wind direction',
+  swell: 'swell',
+  air: 'air',
+  water: 'water temperature',
+  thunder: 'thunder',
+};
 function missingFigures(e: Exposures, surf: boolean): string[] {
   const known: [string, boolean][] = [
     ['wind', e.wind !== null],
@@ -75,7 +84,12 @@ function missingFigures(e: Exposures, surf: boolean): string[] {
     ['water temperature', e.waterC !== null],
     ['swell and its period', !surf || e.breakerM !== null],
   ];
-  return known.flatMap(([name, is]) => (is ? [] : [name]));
+  const missing = known.flatMap(([name, is]) => (is ? [] : [name]));
+  // Some hours without a figure are some hours not judged; what is wholly missing is named above.
+  const some = e.unsaid
+    .map((one) => unsaidWords[one])
+    .filter((name) => !missing.some((other) => other.startsWith(name.split(' ')[0] ?? name)));
+  return [...missing, ...some];
 }
 
 const conditionsMissing = rule({

@@ -15,8 +15,12 @@ import { outOfTheDark, removing, rodsAshore } from '../candidates';
 import { type Basis, type FindingLevel, type Told, rule } from '../rule';
 
 /** How loud an unmet need is: law and what life hangs on shut the gate; other musts and shoulds are minded. */
-export function needLevel(need: Pick<JudgedNeed, 'level' | 'lifeCritical'>): { level: FindingLevel; basis: Basis } {
+export function needLevel(need: Pick<JudgedNeed, 'level' | 'lifeCritical' | 'loud'>): {
+  level: FindingLevel;
+  basis: Basis;
+} {
   if (need.level === 'law') return { level: 'stop', basis: 'law' };
+  if (need.loud !== null) return { level: need.loud, basis: 'judgement' };
   if (need.level === 'must') return { level: need.lifeCritical ? 'stop' : 'mind', basis: 'judgement' };
   return { level: need.level === 'should' ? 'mind' : 'note', basis: 'judgement' };
 }
@@ -32,6 +36,7 @@ function unmetFacts(need: JudgedNeed) {
     want: need.want,
     have: need.counted,
     reasons: need.reasons,
+    lacking: need.lacking,
     notCounted: need.means.filter((means) => means.shortfall !== null),
   };
 }
@@ -77,6 +82,7 @@ const needUnmet = rule({
     title: unmetTitle(facts),
     text: [
       `${capital(facts.reasons.map(sayReason).join('; '))}.`,
+      ...(facts.lacking.length > 0 ? [`Still wanted: ${listed(facts.lacking)}.`] : []),
       ...facts.notCounted.map((means) =>
         means.by === 'item' && means.shortfall
           ? `${means.name} does not count: ${sayShortfall(means.shortfall)}.`

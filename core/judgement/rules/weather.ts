@@ -1,5 +1,8 @@
-import { capital, count, duration, figure, plural } from '../../units/words';
-import { otherHours } from '../candidates';
+import { type Reach, type Step, reachOf, stepWords } from '../../exposures/ceilings';
+import type { WindHour } from '../../exposures/winds';
+import { capital, count, distance, duration, figure, listed, plural } from '../../units/words';
+import type { Context } from '../context';
+import { otherHours, otherLaunches, otherPlaces } from '../candidates';
 import { type FindingLevel, rule } from '../rule';
 
 /** Thunder chance from which nobody launches, and from which it is minded, %. */
@@ -21,30 +24,108 @@ const thunder = rule({
   },
   say: ({ percent, at }) => ({
     title: `Thunder: ${figure(percent, 0)} % at ${at}`,
-    text: 'You and your rods are the highest things on the water. There is nowhere to go.',
+    text: 'Counted from an hour before the launch to an hour after coming in. You and your rods are the highest things on the water; there is nowhere to go.',
   }),
   repairs: (_, context) => otherHours(context),
 });
+
+/** Why the water within reach ends where it does, in words. */
+function sayReach({
+  experience,
+  steps,
+  water,
+}: {
+  experience: Reach['experience'];
+  steps: readonly Step[];
+  water: string;
+}): string {
+  const lowered = steps.length > 0 ? `, lowered for ${listed(steps.map((step) => stepWords[step]))}` : '';
+  return `${capital(water)} by the usual coaching definitions: ${experienceWords[experience]}${lowered}.`;
+}
+const experienceWords: Record<Reach['experience'], string> = {
+  new: 'new to it',
+  some: 'some experience',
+  experienced: 'experienced',
+};
+const reachOfDay = ({ exposures, places }: Pick<Context, 'exposures' | 'places'>) =>
+  places.angler && reachOf(places.angler, places.craft, exposures);
+
+interface Over {
+  value: number;
+  at: string;
+  limit: number;
+  own: boolean;
+  water: string;
+  offshore: boolean;
+}
+/** The worst hour of a wind: past the ceiling before past one's own limit, then by how much. Off the shore the ceiling is a step lower. */
+function worstHour(
+  winds: readonly WindHour[],
+  key: 'windMps' | 'gustMps',
+  ownLimit: number,
+  reach: Reach,
+): (Over & { past: boolean }) | null {
+  let worst: (Over & { past: boolean }) | null = null;
+  for (const hour of winds) {
+    const value = hour[key];
+    if (value === null) continue;
+    const ceiling = hour.offshore ? reach.offshore : reach.ceiling;
+    const limit = Math.min(ownLimit, ceiling[key]);
+    if (value <= limit) continue;
+    const past = value > ceiling[key];
+    const over = {
+      value,
+      at: hour.clock,
+      limit: past ? ceiling[key] : limit,
+      own: !past && ownLimit <= ceiling[key],
+      water: ceiling.name,
+      offshore: hour.offshore,
+      past,
+    };
+    if (
+      worst === null ||
+      (past && !worst.past) ||
+      (past === worst.past && value - over.limit > worst.value - worst.limit)
+    )
+      worst = over;
+  }
+  return worst;
+}
+/** "9.2 m/s; you set 8 m/s." */
+function sayOver(
+  { value, limit, own, water, offshore }: Over,
+  unit: string,
+  reach: Pick<Reach, 'experience' | 'steps'>,
+): string {
+  return own
+    ? `${figure(value)} ${unit}; you set ${figure(limit)} ${unit}.`
+    : `${figure(value)} ${unit}; ${water} ends at ${figure(limit)} ${unit}. ${offshore ? 'The wind blows off the shore, so a step lower. ' : ''}${sayReach({ ...reach, water })} A rule of thumb.`;
+}
 
 const windOverLimit = rule({
   code: 'wind-over-limit',
   reads: ['exposures', 'places'],
   station: 'brief',
   measure: 'm/s',
-  find: ({ exposures: { wind, launchAt }, places: { angler } }) =>
-    launchAt !== null && angler && wind && wind.value > angler.limits.windMps
-      ? [
-          {
-            level: 'mind',
-            basis: 'judgement',
-            extent: wind.value,
-            facts: { mps: wind.value, at: wind.at, limitMps: angler.limits.windMps },
-          },
-        ]
-      : [],
-  say: ({ mps, at, limitMps }) => ({
-    title: `Wind passes your limit at ${at}`,
-    text: `${figure(mps)} m/s; you set ${figure(limitMps)} m/s.`,
+  find: ({ exposures, places }) => {
+    const reach = reachOfDay({ exposures, places });
+    if (exposures.launchAt === null || !places.angler || !reach) return [];
+    const over = worstHour(exposures.winds, 'windMps', places.angler.limits.windMps, reach);
+    if (!over) return [];
+    const { past, ...facts } = over;
+    const level: FindingLevel = past ? 'stop' : 'mind';
+    return [
+      {
+        level,
+        basis: 'judgement',
+        extent: over.value,
+        facts: { ...facts, experience: reach.experience, steps: reach.steps },
+      },
+    ];
+  },
+  say: (facts) => ({
+    title: `Wind passes ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
+    text: sayOver(facts, 'm/s', facts),
   }),
   repairs: (_, context) => otherHours(context),
 });
@@ -55,49 +136,157 @@ const gustOverLimit = rule({
   reads: ['exposures', 'places'],
   station: 'brief',
   measure: 'm/s',
-  find: ({ exposures: { wind, gust, launchAt }, places: { angler } }) =>
-    launchAt !== null &&
-    angler &&
-    gust &&
-    gust.value > angler.limits.gustMps &&
-    (wind?.value ?? 0) <= angler.limits.windMps
-      ? [
-          {
-            level: 'mind',
-            basis: 'judgement',
-            extent: gust.value,
-            facts: { mps: gust.value, at: gust.at, limitMps: angler.limits.gustMps },
-          },
-        ]
-      : [],
-  say: ({ mps, at, limitMps }) => ({
-    title: `Gusts pass your limit at ${at}`,
-    text: `${figure(mps)} m/s; you set ${figure(limitMps)} m/s.`,
+  find: ({ exposures, places }) => {
+    const reach = reachOfDay({ exposures, places });
+    if (exposures.launchAt === null || !places.angler || !reach) return [];
+    const { limits } = places.angler;
+    const over = worstHour(exposures.winds, 'gustMps', limits.gustMps, reach);
+    const wind = worstHour(exposures.winds, 'windMps', limits.windMps, reach);
+    if (!over || (wind && (wind.past || !over.past))) return [];
+    const { past, ...facts } = over;
+    const level: FindingLevel = past ? 'stop' : 'mind';
+    return [
+      {
+        level,
+        basis: 'judgement',
+        extent: over.value,
+        facts: { ...facts, experience: reach.experience, steps: reach.steps },
+      },
+    ];
+  },
+  say: (facts) => ({
+    title: `Gusts pass ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
+    text: sayOver(facts, 'm/s', facts),
   }),
   repairs: (_, context) => otherHours(context),
 });
+
+/** What has one figure for the whole day, against one's own limit and the ceiling. */
+function overDay(value: number | null, at: string, own: number | null, ceiling: number, reach: Reach) {
+  if (value === null) return null;
+  const limit = Math.min(own ?? Infinity, ceiling);
+  if (value <= limit) return null;
+  const past = value > ceiling;
+  const { experience, steps } = reach;
+  return {
+    level: (past ? 'stop' : 'mind') as FindingLevel,
+    facts: {
+      value,
+      at,
+      limit: past ? ceiling : limit,
+      own: !past,
+      water: reach.ceiling.name,
+      offshore: false,
+      experience,
+      steps,
+    },
+  };
+}
 
 const surfOverLimit = rule({
   code: 'surf-over-limit',
   reads: ['exposures', 'places'],
   station: 'brief',
   measure: 'm',
-  find: ({ exposures: { breakerM }, places: { angler, launch } }) =>
-    angler && launch && breakerM !== null && breakerM > angler.limits.breakerM
-      ? [
-          {
-            level: 'stop',
-            basis: 'judgement',
-            extent: breakerM,
-            facts: { breakerM, limitM: angler.limits.breakerM, launch: launch.name },
-          },
-        ]
-      : [],
-  say: ({ breakerM, limitM, launch }) => ({
-    title: `Surf above your limit at ${launch}`,
-    text: `Breakers of about ${figure(breakerM)} m, an estimate from the swell; you set ${figure(limitM)} m. It is met twice, going out tired and coming in more so.`,
+  find: ({ exposures, places }) => {
+    const reach = reachOfDay({ exposures, places });
+    const { angler, launch } = places;
+    if (!angler || !launch || !reach) return [];
+    const over = overDay(exposures.breakerM, launch.name, angler.limits.breakerM, reach.ceiling.breakerM, reach);
+    return over ? [{ level: over.level, basis: 'judgement', extent: over.facts.value, facts: over.facts }] : [];
+  },
+  say: (facts) => ({
+    title: `Surf passes ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
+    text: `Breakers, an estimate from swell and wind sea: ${sayOver(facts, 'm', facts)} They are met twice, going out and, tired, coming in.`,
   }),
-  repairs: (_, context) => otherHours(context),
+  repairs: (_, context) => [...otherLaunches(context), ...otherHours(context)],
+});
+
+const wavesOverLimit = rule({
+  code: 'waves-over-limit',
+  reads: ['exposures', 'places'],
+  station: 'brief',
+  measure: 'm',
+  find: ({ exposures, places }) => {
+    const reach = reachOfDay({ exposures, places });
+    if (!places.angler || !reach || !exposures.hs) return [];
+    const { value, at } = exposures.hs;
+    const over = overDay(value, at, places.angler.limits.waveM, reach.ceiling.waveM, reach);
+    return over ? [{ level: over.level, basis: 'judgement', extent: over.facts.value, facts: over.facts }] : [];
+  },
+  say: (facts) => ({
+    title: `Waves pass ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
+    text: `Wind sea and swell together, an estimate: ${sayOver(facts, 'm', facts)}`,
+  }),
+  repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+});
+
+const streamOverReach = rule({
+  code: 'stream-over-reach',
+  reads: ['exposures', 'places'],
+  station: 'brief',
+  measure: 'm/s',
+  find: ({ exposures, places }) => {
+    const reach = reachOfDay({ exposures, places });
+    if (!reach || !exposures.stream) return [];
+    const { value, at } = exposures.stream;
+    const over = overDay(value, at, null, reach.ceiling.streamMps, reach);
+    return over ? [{ level: over.level, basis: 'judgement', extent: over.facts.value, facts: over.facts }] : [];
+  },
+  say: (facts) => ({ title: `The stream passes ${facts.water} at ${facts.at}`, text: sayOver(facts, 'm/s', facts) }),
+  repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+});
+
+/** Past the distance of one's own water a Mind, past that of the next a Stop: from there what is aboard decides for those who may. */
+const farForReach = rule({
+  code: 'far-for-reach',
+  reads: ['exposures', 'places'],
+  far: 'shore',
+  station: 'brief',
+  measure: 'm',
+  find: ({ exposures, places }) => {
+    const reach = reachOfDay({ exposures, places });
+    const metres = exposures.maxDistanceFromShoreM;
+    if (!reach || metres === null || metres <= reach.ceiling.shoreM) return [];
+    const level: FindingLevel = metres > reach.above.shoreM ? 'stop' : 'mind';
+    const { experience, steps, ceiling } = reach;
+    return [
+      {
+        level,
+        basis: 'judgement',
+        extent: metres,
+        facts: { metres, limitM: ceiling.shoreM, water: ceiling.name, experience, steps },
+      },
+    ];
+  },
+  say: (facts) => ({
+    title: `${distance(facts.metres)} from ground, past ${facts.water}`,
+    text: `It ends at ${distance(facts.limitM)}. ${sayReach(facts)} A rule of thumb.`,
+  }),
+  repairs: (_, context) => otherPlaces(context),
+});
+
+const GENTLE_MPS = 2;
+/** Told where nothing else speaks of it: off the shore a wind that feels like none grows with every stroke out. */
+const offshoreWind = rule({
+  code: 'offshore-wind',
+  reads: ['exposures', 'places'],
+  station: 'brief',
+  measure: 'm/s',
+  find: ({ exposures, places }) => {
+    const reach = reachOfDay({ exposures, places });
+    const { offshore, launchAt } = exposures;
+    if (launchAt === null || !offshore || offshore.value < GENTLE_MPS) return [];
+    if (reach && places.angler && worstHour(exposures.winds, 'windMps', places.angler.limits.windMps, reach)?.offshore)
+      return [];
+    return [
+      { level: 'note', basis: 'physics', extent: offshore.value, facts: { mps: offshore.value, at: offshore.at } },
+    ];
+  },
+  say: ({ mps, at }) => ({
+    title: `The wind blows off the shore, ${figure(mps)} m/s at ${at}`,
+    text: 'Calm at the launch, rougher with every stroke out, and the way home is against it. Whoever stops paddling drifts away from help.',
+  }),
 });
 
 const fog = rule({
@@ -144,7 +333,8 @@ const coldWater = rule({
   station: 'brief',
   sheet: 'cold',
   measure: '°C below 40',
-  find: ({ exposures: { immersion, waterC, minutesToLanding }, needs }) => {
+  far: 'shore',
+  find: ({ exposures: { immersion, waterC, minutesToShore }, needs }) => {
     if (!immersion || waterC === null || immersion.class === 'warm' || immersion.class === 'cool') return [];
     const dressed = needs.some((need) => need.id === 'immersion-clothing' && need.met);
     const { class: name, exhaustionMin } = immersion;
@@ -153,13 +343,13 @@ const coldWater = rule({
         level: 'note',
         basis: 'physics',
         extent: WARMEST_C - waterC,
-        facts: { waterC, class: name as string, exhaustionMin, minutesToLanding, dressed },
+        facts: { waterC, class: name as string, exhaustionMin, minutesToShore, dressed },
       },
     ];
   },
-  say: ({ waterC, class: name, exhaustionMin, minutesToLanding, dressed }) => ({
+  say: ({ waterC, class: name, exhaustionMin, minutesToShore, dressed }) => ({
     title: `Water at ${figure(waterC)} °C: ${name}`,
-    text: `Published ranges put exhaustion at ${duration(exhaustionMin[0])} to ${duration(exhaustionMin[1])} in such water; people differ widely.${minutesToLanding === null ? '' : ` The nearest landing is ${duration(minutesToLanding)} away at your own pace, an estimate.`}${dressed ? '' : ' Dress for the water, not the air.'}`,
+    text: `Published ranges put exhaustion at ${duration(exhaustionMin[0])} to ${duration(exhaustionMin[1])} in such water; people differ widely.${minutesToShore === null ? '' : ` The nearest ground to get out on is ${duration(minutesToShore)} away at your own pace, an estimate.`}${dressed ? '' : ' Dress for the water, not the air.'}`,
   }),
 });
 
@@ -178,5 +368,15 @@ const party = rule({
   }),
 });
 
-export const weatherRules = [thunder, windOverLimit, gustOverLimit, surfOverLimit, fog] as const;
+export const weatherRules = [
+  thunder,
+  windOverLimit,
+  gustOverLimit,
+  offshoreWind,
+  surfOverLimit,
+  wavesOverLimit,
+  streamOverReach,
+  farForReach,
+  fog,
+] as const;
 export const exposureNotes = [darkness, coldWater, party] as const;

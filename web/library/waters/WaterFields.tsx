@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { type UseFormReturn, useFieldArray } from 'react-hook-form';
-import { type Water, hazardKinds } from '#core/documents/water';
+import { type Water, getOuts, hazardKinds } from '#core/documents/water';
 import { bottoms } from '#core/vocabulary/holding';
 import { FormChoice, FormDate, FormNumber, FormSwitch, FormText, type Option, asOptions } from '../../ui/fields';
 import { ChartField } from './ChartField';
@@ -24,6 +24,7 @@ export const freshArea = (): Water['areas'][number] => ({
   latDeg: 0,
   lonDeg: 0,
   distanceM: 500,
+  shoreM: null,
   depthM: 5,
   bottom: 'sand',
 });
@@ -90,6 +91,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
           label="Phone coverage"
           options={asOptions(['good', 'patchy', 'none', 'not known'])}
         />
+        <FormChoice control={control} name="getOut" label="One can get out" options={asOptions(getOuts)} />
         <FormNumber control={control} name="rapids" label="Rapids on the way" unit="" />
         <FormSwitch control={control} name="branches" label="Branches over the banks" />
       </Box>
@@ -112,7 +114,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
             label="Surface"
             options={asOptions(['firm', 'soft sand', 'shingle', 'mud', 'grass'])}
           />
-          <FormSwitch control={control} name={`launches.${i}.surf`} label="Open to surf" />
+          <FormSwitch control={control} name={`launches.${i}.surf`} label="Open to swell or wind sea" />
           {launches.fields.length > 1 && <Button onClick={() => launches.remove(i)}>Take this launch out</Button>}
         </Box>
       ))}
@@ -130,6 +132,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
           <FormNumber control={control} name={`areas.${i}.latDeg`} label="Latitude" unit="°" />
           <FormNumber control={control} name={`areas.${i}.lonDeg`} label="Longitude" unit="°" />
           <FormNumber control={control} name={`areas.${i}.distanceM`} label="Farthest from a landing" unit="m" />
+          <FormNumber control={control} name={`areas.${i}.shoreM`} label="Farthest from ground to get out, if known" unit="m" />
           <FormNumber control={control} name={`areas.${i}.depthM`} label="Depth" unit="m" />
           <FormChoice control={control} name={`areas.${i}.bottom`} label="Bottom" options={asOptions(bottoms)} />
           {areas.fields.length > 1 && <Button onClick={() => areas.remove(i)}>Take this place out</Button>}

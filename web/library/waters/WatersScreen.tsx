@@ -15,7 +15,7 @@ import { useKept } from '../../documents/queries';
 import { WaterFields, freshArea, freshLaunch } from './WaterFields';
 
 const fresh = (): Water => ({
-  format: 'water/1',
+  format: 'water/2',
   id: crypto.randomUUID(),
   name: '',
   type: 'fresh',
@@ -27,6 +27,7 @@ const fresh = (): Water => ({
   areas: [freshArea()],
   traffic: 'little',
   coverage: 'not known',
+  getOut: 'by the chart',
   hazards: [],
   fetchM: Array.from({ length: FETCH_BEARINGS }, () => 500),
   tide: null,

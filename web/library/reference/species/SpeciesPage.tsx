@@ -2,7 +2,8 @@ import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
-import { type Range, type Species, handlingFor, powerFor, techniquesFor } from '#core/catalog/species/species';
+import { handlingFor } from '#core/catalog/species/handling';
+import { type Range, type Species, powerFor, techniquesFor } from '#core/catalog/species/species';
 import { capital, figure, listed } from '#core/units/words';
 import { FishDrawing, metres } from './FishDrawing';
 

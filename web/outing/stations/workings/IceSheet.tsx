@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { WET_SACK_HOURS, supplies } from '#core/provisions/supplies';
+import { WET_SACK_HOURS } from '#core/exposures/exposures';
+import { supplies } from '#core/provisions/supplies';
 import { shiftClock } from '#core/units/time';
 import { figure, mass } from '#core/units/words';
 import { HourChart } from './HourChart';

@@ -1,0 +1,30 @@
+import type { Hour } from '../documents/outing';
+import type { Places } from '../documents/references';
+
+/** What a day can keep silent about. */
+export type Unsaid = 'wind' | 'wind direction' | 'swell' | 'air' | 'water' | 'thunder';
+
+/** What nobody wrote of some hour and what would be judged if they had. */
+export function unsaidOf(
+  hours: readonly Hour[],
+  near: readonly Hour[],
+  waterC: number | null,
+  looked: Places,
+): Unsaid[] {
+  const { water, launch, landing } = looked;
+  const missing = (list: readonly Hour[], key: 'windMps' | 'windFromDeg' | 'swellM' | 'thunderPct' | 'airC') =>
+    list.some((hour) => hour[key] === null);
+  if (hours.length === 0) return [];
+  const openCoast = water?.setting === 'open' || water?.setting === 'coast' || launch?.surf || landing?.surf;
+  return [
+    ...(missing(hours, 'windMps')
+      ? (['wind'] as const)
+      : missing(hours, 'windFromDeg')
+        ? (['wind direction'] as const)
+        : []),
+    ...(openCoast && missing(hours, 'swellM') ? (['swell'] as const) : []),
+    ...(missing(near, 'thunderPct') ? (['thunder'] as const) : []),
+    ...(waterC === null ? (['water'] as const) : []),
+    ...(missing(hours, 'airC') ? (['air'] as const) : []),
+  ];
+}

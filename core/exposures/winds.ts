@@ -1,0 +1,44 @@
+import type { Hour } from '../documents/outing';
+import type { Places } from '../documents/references';
+import { bearingBetween } from '../environment/geo';
+import { fetchFor } from '../environment/sea';
+import { nearestGround } from '../passage/ground';
+import { clockAt } from '../units/time';
+import type { Peak } from './exposures';
+
+/** Wind off the shore matters beyond this distance, m, within so many degrees of straight off, over more open water than this, m. */
+const OFF_SHORE_FROM_M = 50;
+const OFF_SHORE_WITHIN_DEG = 60;
+const OPEN_FROM_M = 1000;
+
+export interface WindHour {
+  clock: string;
+  windMps: number | null;
+  gustMps: number | null;
+  offshore: boolean;
+}
+
+/** Wind blows off the shore where it comes from the nearest ground to the place to fish, and drives out over open water. */
+export function windsOf(hours: readonly Hour[], { area, water }: Places, zone: string): WindHour[] {
+  const ground = area && water ? nearestGround(area, water) : null;
+  const off = area && water && ground && ground.distanceM > OFF_SHORE_FROM_M ? bearingBetween(ground.at, area) : null;
+  return hours.map(({ at, windMps, gustMps, windFromDeg }) => {
+    const downwind = windFromDeg === null ? null : (windFromDeg + 180) % 360;
+    const offshore =
+      off !== null &&
+      downwind !== null &&
+      Math.abs(turnOf(downwind - off)) <= OFF_SHORE_WITHIN_DEG &&
+      fetchFor(water?.fetchM ?? [], downwind) > OPEN_FROM_M;
+    return { clock: clockAt(Date.parse(at), zone), windMps, gustMps, offshore };
+  });
+}
+/** An angle between −180 and 180°. */
+function turnOf(degrees: number): number {
+  return (((degrees % 360) + 540) % 360) - 180;
+}
+export function strongestOffshore(winds: readonly WindHour[]): Peak | null {
+  let best: Peak | null = null;
+  for (const { offshore, windMps, clock } of winds)
+    if (offshore && windMps !== null && (best === null || windMps > best.value)) best = { value: windMps, at: clock };
+  return best;
+}
