@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Reach, ceilings, reachOf, stepWords } from './ceilings';
+import { type Reach, ceilings, reachOf, type stepWords } from './ceilings';
 
 const calm = { solo: false, waterC: 18 };
 const angler = (experience: Reach['experience'], reentryPractised = true) => ({ experience, reentryPractised });

@@ -87,6 +87,12 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../library/reference/needs/NeedsScreen')).NeedsScreen }),
           },
           {
+            path: 'limits',
+            lazy: async () => ({
+              Component: (await import('../library/reference/limits/LimitsScreen')).LimitsScreen,
+            }),
+          },
+          {
             path: 'practice',
             lazy: async () => ({
               Component: (await import('../library/reference/practice/PracticeScreen')).PracticeScreen,

@@ -171,6 +171,12 @@ function ProfileFields({ control }: { control: Control<Angler> }) {
         <FormSwitch control={control} name="reentryPractised" label="I have practised getting back in" />
       </Box>
       <Typography variant="h3">Your own limits</Typography>
+      <Typography variant="body2" color="textSecondary">
+        They may be stricter than the ceilings by skill, never laxer.{' '}
+        <Link component={RouterLink} to="/reference/limits">
+          Where those stand
+        </Link>
+      </Typography>
       <Box sx={grid}>
         <FormNumber control={control} name="limits.windMps" label="Wind" unit="m/s" />
         <FormNumber control={control} name="limits.gustMps" label="Gusts" unit="m/s" />

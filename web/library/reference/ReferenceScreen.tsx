@@ -6,6 +6,7 @@ const parts = [
   { to: '/reference/species', name: 'Species' },
   { to: '/reference/needs', name: 'Needs' },
   { to: '/reference/rules', name: 'Rules' },
+  { to: '/reference/limits', name: 'Limits' },
   { to: '/reference/practice', name: 'Practice' },
   { to: '/reference/words', name: 'Words' },
 ] as const;
@@ -17,7 +18,14 @@ export function ReferenceScreen() {
       <Box
         component="nav"
         aria-label="Parts of the reference"
-        sx={{ display: 'flex', gap: 3, borderBottom: 1, borderColor: 'text.primary', mb: 2.5 }}
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          columnGap: { xs: 2, sm: 3 },
+          borderBottom: 1,
+          borderColor: 'text.primary',
+          mb: 2.5,
+        }}
       >
         {parts.map(({ to, name }) => (
           <Box

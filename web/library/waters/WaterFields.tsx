@@ -132,7 +132,12 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
           <FormNumber control={control} name={`areas.${i}.latDeg`} label="Latitude" unit="°" />
           <FormNumber control={control} name={`areas.${i}.lonDeg`} label="Longitude" unit="°" />
           <FormNumber control={control} name={`areas.${i}.distanceM`} label="Farthest from a landing" unit="m" />
-          <FormNumber control={control} name={`areas.${i}.shoreM`} label="Farthest from ground to get out, if known" unit="m" />
+          <FormNumber
+            control={control}
+            name={`areas.${i}.shoreM`}
+            label="Farthest from ground to get out, if known"
+            unit="m"
+          />
           <FormNumber control={control} name={`areas.${i}.depthM`} label="Depth" unit="m" />
           <FormChoice control={control} name={`areas.${i}.bottom`} label="Bottom" options={asOptions(bottoms)} />
           {areas.fields.length > 1 && <Button onClick={() => areas.remove(i)}>Take this place out</Button>}

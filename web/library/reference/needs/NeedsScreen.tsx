@@ -56,7 +56,7 @@ export function NeedsScreen() {
 }
 
 function OneNeed({ id, items, today }: { id: NeedId; items: readonly Item[]; today: string }) {
-  const { title, without } = catalogue[id];
+  const { title, without, fits } = catalogue[id];
   const means = kindsFor(id);
   const owned = items.filter((item) => kinds[item.kind].means.includes(id));
   const made = homeMade[id];
@@ -76,6 +76,7 @@ function OneNeed({ id, items, today }: { id: NeedId; items: readonly Item[]; tod
       </Box>
       <Box sx={{ pl: 2.5, pb: 1.5 }}>
         <Typography>Without it: {without}</Typography>
+        {fits !== undefined && <Typography variant="body2">What counts: {fits}.</Typography>}
         {means.length === 0 ? (
           <Typography variant="body2">Met by what you do or by the boat, not by a thing.</Typography>
         ) : (

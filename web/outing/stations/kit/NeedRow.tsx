@@ -70,6 +70,11 @@ export function NeedRow({ need }: { need: JudgedNeed }) {
               {idleWords(means)}
             </Box>
           ))}
+          {need.means.length > 0 && need.lacking.length > 0 && (
+            <Box component="span" sx={{ display: 'block', color: 'error.main' }}>
+              Still wanted: {listed(need.lacking)}
+            </Box>
+          )}
           {need.means.length === 0 && (
             <Box component="span" sx={{ color: need.level === 'could' ? 'text.secondary' : 'error.main' }}>
               Nothing aboard
