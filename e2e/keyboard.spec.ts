@@ -43,6 +43,7 @@ test('the whole way from a new outing to the signature by keyboard alone', async
     ['Wind', '3'],
     ['Gusts', '5'],
     ['Air', '17'],
+    ['Thunder', '0'],
   ] as const) {
     await tabTo(page, page.getByRole('textbox', { name: `${figure} at 08:00` }));
     await page.keyboard.type(value);

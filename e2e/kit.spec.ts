@@ -18,7 +18,7 @@ test('pollack kept becomes bonefish released: the kit follows, and a proposal is
   await page.getByRole('link', { name: /^Kit/ }).click();
   await expect(need('Keep it cold')).toHaveCount(0);
   await expect(need('Kill and bleed')).toHaveCount(0);
-  await expect(need('See into the water')).toContainText('not yet counted');
+  await expect(need('See into the water')).toContainText('Polarised glasses');
   await expect(need('Lures or flies')).toContainText('made for another technique');
   await expect(need('A rod that suits')).toContainText('made for another technique');
 

@@ -123,7 +123,8 @@ test('a need opens, tells why, and takes another means aboard', async ({ page })
   await page.goto('/outings/pollack-long-grey/kit');
   await page.getByRole('button', { name: /^Distress at a distance/ }).click();
   await expect(page.getByText('Those who look for you look past you.')).toBeVisible();
-  await expect(page.getByText('would not count: works by daylight only').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Leave ashore: Signal mirror' }).click();
+  await expect(page.getByRole('button', { name: /^Distress at a distance/ })).toContainText('a signal seen by day');
   await page.getByRole('button', { name: 'Put aboard: Signal mirror' }).click();
   await expect(page.getByRole('button', { name: 'Leave ashore: Signal mirror' })).toBeVisible();
   await page.getByRole('button', { name: 'Choose from the locker' }).click();

@@ -71,10 +71,13 @@ test('a reversed range is said at its field; the kept fish is the one then open'
 test('a need is looked up with what would meet it, and the schools with their reasons', async ({ page }) => {
   await page.goto('/reference/needs');
   await page.getByLabel('Find a need or a thing').fill('drysuit');
-  await expect(page.getByRole('status')).toHaveText('2 needs');
+  await expect(page.getByRole('status')).toHaveText('3 needs');
   await page.getByText('Dressed for the water').click();
   await expect(page.getByText('Without it: In water this cold, hands stop working')).toBeVisible();
+  await expect(page.getByText('What counts: a wetsuit from 12 °C, under that a drysuit.')).toBeVisible();
   await expect(page.getByText(/^In the locker: .*Drysuit/)).toBeVisible();
+  await page.getByRole('link', { name: 'Limits' }).click();
+  await expect(page.getByRole('row', { name: /^Advanced water · yours/ })).toContainText('10.7 m/s');
   await page.getByRole('link', { name: 'Practice' }).click();
   const jacket = page.getByRole('region', { name: 'Life jacket' });
   await expect(jacket.getByRole('listitem').filter({ hasText: 'Foam' })).toContainText('yours');

@@ -8,21 +8,31 @@ export interface Immersion {
   survivalMin: readonly [number, number | null];
 }
 
-// Lower edge in °C, class, exhaustion and survival in minutes: the widely published coast-guard table of expected times,
-// each class given the row that its lower edge falls in, so the figure errs to the colder side.
-const table: readonly [number, ImmersionClass, readonly [number, number], readonly [number, number | null]][] = [
-  [25, 'warm', [180, 720], [180, null]],
-  [20, 'cool', [120, 420], [120, 2400]],
-  [15, 'shock possible', [60, 120], [60, 360]],
-  [10, 'cold', [60, 120], [60, 360]],
-  [5, 'very cold', [30, 60], [60, 180]],
-  [-Infinity, 'extreme', [15, 30], [30, 90]],
+// Lower edge of each class, °C.
+const classes: readonly [number, ImmersionClass][] = [
+  [25, 'warm'],
+  [20, 'cool'],
+  [15, 'shock possible'],
+  [10, 'cold'],
+  [5, 'very cold'],
+  [-Infinity, 'extreme'],
+];
+// Lower edge in °C, exhaustion and survival in minutes: the widely published coast-guard table of expected times, by the temperature
+// itself (its rows stand at 32.5, 40, 50, 60, 70 and 80 °F).
+const times: readonly [number, readonly [number, number], readonly [number, number | null]][] = [
+  [21.1, [180, 720], [180, null]],
+  [15.6, [120, 420], [120, 2400]],
+  [10, [60, 120], [60, 360]],
+  [4.4, [30, 60], [60, 180]],
+  [0.3, [15, 30], [30, 90]],
+  [-Infinity, [0, 15], [15, 45]],
 ];
 
 /** The class of a water temperature in °C, with the published ranges of time to exhaustion and of survival. */
 export function immersion(waterC: number): Immersion {
-  const row = table.find(([from]) => waterC >= from);
-  const [, name, exhaustionMin, survivalMin] = row ?? (table[table.length - 1] as (typeof table)[number]);
+  const [, name] = classes.find(([from]) => waterC >= from) ?? [0, 'extreme' as const];
+  const [, exhaustionMin, survivalMin] =
+    times.find(([from]) => waterC >= from) ?? (times[times.length - 1] as (typeof times)[number]);
   return { class: name, exhaustionMin, survivalMin };
 }
 

@@ -4,12 +4,15 @@ import type { Places } from '../documents/references';
 /** What a day can keep silent about. */
 export type Unsaid = 'wind' | 'wind direction' | 'swell' | 'air' | 'water' | 'thunder';
 
+/** Farther from ground than this, where the wind comes from matters, m. */
+const DIRECTION_FROM_M = 150;
 /** What nobody wrote of some hour and what would be judged if they had. */
 export function unsaidOf(
   hours: readonly Hour[],
   near: readonly Hour[],
   waterC: number | null,
   looked: Places,
+  outM: number | null,
 ): Unsaid[] {
   const { water, launch, landing } = looked;
   const missing = (list: readonly Hour[], key: 'windMps' | 'windFromDeg' | 'swellM' | 'thunderPct' | 'airC') =>
@@ -19,7 +22,7 @@ export function unsaidOf(
   return [
     ...(missing(hours, 'windMps')
       ? (['wind'] as const)
-      : missing(hours, 'windFromDeg')
+      : (outM ?? Infinity) > DIRECTION_FROM_M && missing(hours, 'windFromDeg')
         ? (['wind direction'] as const)
         : []),
     ...(openCoast && missing(hours, 'swellM') ? (['swell'] as const) : []),

@@ -149,7 +149,7 @@ describe('findings, on both sides of their limits', () => {
     ['an open blank', 'brief-incomplete', brief(ready, { targets: [] }), ready, 'stop'],
     ['no figures', 'conditions-missing', weather(ready, { gustMps: null }), ready, 'mind'],
     ['a boat under repair', 'craft-under-repair', ready, ready, 'stop', craft({ condition: 'under repair' })],
-    ['a gaff in an inflatable', 'gaff-aboard', dusk, withItem(dusk, 'gaff', 0), 'mind'],
+    ['a gaff in an inflatable', 'gaff-aboard', withItem(dusk, 'wide-net', 1), dusk, 'mind'],
     ['an automatic jacket in surf', 'automatic-jacket', withItem(ready, 'auto-jacket', 1), ready, 'mind'],
     ['company', 'party', brief(ready, { party: 2 }), ready, 'note'],
     ['something out of date', 'out-of-date-aboard', withItem(ready, 'beacon', 1), ready, 'note'],

@@ -13,7 +13,7 @@ import { type Step, walkSteps } from '../walkround/steps';
 import { type Context, contextOf } from './context';
 import type { Finding } from './finding';
 import { type Gate, gate } from './gate';
-import { judge, repairsFor } from './repairEngine';
+import { judge, loweringFor, repairsFor } from './repairEngine';
 import { findingLevels } from './rule';
 import { type Found, ruleOf } from './allRules';
 import { sheetFor, sheetsInUse } from './sheets';
@@ -59,12 +59,18 @@ export function assess(
   const findings = judged.all.map((one): Finding => {
     const answerable = isAnswerable(one, context);
     const accepted = answerable ? acceptedReason(one, outing) : null;
+    const asked = withRepairs && accepted === null;
+    const repairs = asked ? repairsFor(one, judged) : [];
+    const helpless = asked && repairs.length === 0 && one.level !== 'note';
+    const rule = ruleOf(one.facts.code);
     return {
       ...one,
-      station: ruleOf(one.facts.code).station,
+      station: rule.station,
       answerable,
       accepted,
-      repairs: withRepairs && accepted === null ? repairsFor(one, judged) : [],
+      repairs,
+      lowers: helpless && one.level === 'stop' ? loweringFor(one, judged) : [],
+      otherwise: helpless ? rule.otherwise(one.facts, context) : null,
     };
   });
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));

@@ -3,7 +3,14 @@ import { minutesTo } from '../documents/hours';
 import type { Item } from '../documents/item';
 import type { Repair } from '../editing/repair';
 import { clockAt, minutesOf, shiftClock } from '../units/time';
-import type { Context } from './context';
+import { rememberFor } from '../units/remember';
+import type { NeedId } from '../vocabulary/needs';
+import { catalogue } from '../needs/catalogue';
+import { outOfService } from '../needs/match';
+import { disqualified, isBySort, sortOf } from '../needs/need';
+import { favours } from '../needs/schools';
+import { byItself } from '../documents/references';
+import { type Context, asSpare } from './context';
 
 /** What might settle a finding, whatever the finding: each is judged before it is offered. The fitting order is said by the rule that asks. */
 
@@ -110,6 +117,54 @@ export function adding(context: Context, kinds_: readonly KindId[]): Repair[] {
     items: [{ itemId: item.id, quantity: 1, name: item.name, massKg: item.massKg }],
   }));
 }
+/** Another boat that is fit to go, as well as its own hours and rules allow. */
+export function otherBoats({ boats, places: { craft } }: Pick<Context, 'boats' | 'places'>): Repair[] {
+  return boats
+    .filter((one) => one.id !== craft?.id && one.condition === 'good')
+    .map(({ id, name }) => ({ do: 'set-craft' as const, craftId: id, name }));
+}
 export function swap(off: Item, on: Item): Repair {
   return { do: 'swap-item', offId: off.id, off: off.name, onId: on.id, on: on.name };
+}
+
+/** The locker's items by the needs that their kinds can meet. */
+const meansByNeed = rememberFor((items: readonly Item[]): ReadonlyMap<NeedId, readonly Item[]> => {
+  const byNeed = new Map<NeedId, Item[]>();
+  for (const item of items) for (const id of kinds[item.kind].means) byNeed.set(id, [...(byNeed.get(id) ?? []), item]);
+  return byNeed;
+});
+
+/** 0 for what is made for the need first, 1 for what does it beside something else. */
+function made({ kind }: Item, needId: NeedId): number {
+  return kinds[kind].means[0] === needId ? 0 : 1;
+}
+
+/** Owned items that would count, not yet all aboard: of one's own school first, then what is made for it, then the lightest. */
+export function serviceable(needId: NeedId, context: Context): { item: Item; carried: number }[] {
+  const { aboard, items, lastDay, taken } = context;
+  const carriedOf = new Map(aboard.map(({ item, entry }) => [item.id, entry.quantity]));
+  const need = catalogue[needId];
+  const spare = asSpare(context);
+  const judged = context.needs.find(({ id }) => id === needId);
+  const counting = new Set(
+    judged?.means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
+  );
+  const filled = new Set(
+    aboard.flatMap(({ item }) => (counting.has(item.id) ? [sortOf(need, item.kind, context)] : [])),
+  );
+  return (meansByNeed(items).get(needId) ?? [])
+    .map((item) => ({ item, carried: carriedOf.get(item.id) ?? 0 }))
+    .filter(({ item, carried }) => {
+      if (carried >= item.quantity) return false;
+      const alone = byItself(item);
+      if (outOfService(alone, lastDay, taken) !== null || disqualified(need, alone, spare) !== null) return false;
+      return !(isBySort(need) && !need.amount && (carried > 0 || filled.has(sortOf(need, item.kind, context))));
+    })
+    .sort(
+      (a, b) =>
+        Number(favours(context.angler, b.item)) - Number(favours(context.angler, a.item)) ||
+        made(a.item, needId) - made(b.item, needId) ||
+        a.item.massKg - b.item.massKg ||
+        a.item.id.localeCompare(b.item.id),
+    );
 }

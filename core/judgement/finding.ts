@@ -8,6 +8,10 @@ export interface Finding extends Found {
   station: Station;
   /** Repairs, each judged before it is offered: it settles this and opens nothing else. */
   repairs: readonly Repair[];
+  /** What makes a Mind of a Stop that nothing settles. */
+  lowers: readonly Repair[];
+  /** What helps where no repair does, in words; null: one does, or nothing is asked. */
+  otherwise: string | null;
   /** The reason it was accepted with; null: it stands open. */
   accepted: string | null;
   /** Whether a typed reason may answer it. */

@@ -1,15 +1,13 @@
-import { kinds } from '../catalog/gear/kinds';
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
 import { byItself } from '../documents/references';
 import { type Repair, applyRepair } from '../editing/repair';
 import { catalogue } from '../needs/catalogue';
 import { clashOf } from '../needs/clash';
-import { outOfService } from '../needs/match';
-import { disqualified, isBySort, sortOf, worthOf } from '../needs/need';
-import { rememberFor } from '../units/remember';
+import { isBySort, sortOf, worthOf } from '../needs/need';
 import type { NeedId } from '../vocabulary/needs';
-import { type Context, asSpare, contextOf, givenFor } from './context';
+import { serviceable } from './candidates';
+import { type Context, contextOf, givenFor } from './context';
 import { type AnyRule, type Found, foundBy, foundFrom, keyOf, ruleOf, rules } from './allRules';
 import { keptExtent } from './rule';
 
@@ -64,6 +62,16 @@ export function repairsFor(one: Found, judged: Judged): Repair[] {
   return offered;
 }
 
+/** Where nothing settles a Stop: what leaves a Mind of it, and opens nothing else. */
+export function loweringFor(one: Found, judged: Judged): Repair[] {
+  const rule = ruleOf(one.facts.code);
+  return rule
+    .repairs(one.facts, judged.context)
+    .slice(0, MOST_JUDGED)
+    .filter((repair) => settles(one, repaired(judged.context, repair), judged, true))
+    .slice(0, 1);
+}
+
 function repaired(context: Context, repair: Repair): Context {
   const outing: Outing = applyRepair(context.outing, repair, context.now);
   return contextOf(outing, context.references, context.answers, context.now, context);
@@ -73,7 +81,7 @@ function repaired(context: Context, repair: Repair): Context {
 const given = new Map(rules.map((rule) => [rule, [...givenFor(rule.reads)]]));
 
 /** Whether a finding is gone after a change, and nothing else has become worse. Its own rule is asked first: most that fail, fail there. */
-function settles(one: Found, next: Context, { context, byKey, byTold }: Judged): boolean {
+function settles(one: Found, next: Context, { context, byKey, byTold }: Judged, lowered = false): boolean {
   const mayDiffer = (rule: AnyRule) => given.get(rule)?.some((name) => next[name] !== context[name]) ?? true;
   const differs = (rule: AnyRule) => mayDiffer(rule) && rule.reads.some((name) => next[name] !== context[name]);
   const worse = (rule: AnyRule) =>
@@ -83,7 +91,7 @@ function settles(one: Found, next: Context, { context, byKey, byTold }: Judged):
       const same = byTold.get(told);
       if (same) return same === one;
       const key = keyOf(rule, subject);
-      if (key === one.key) return true;
+      if (key === one.key) return !lowered || level === 'stop';
       const was = byKey.get(key);
       if (!was || was.level === 'note' || (level === 'stop' && was.level !== 'stop')) return true;
       return keptExtent(extent) > was.extent + rule.slack;
@@ -155,35 +163,4 @@ function lightest(
     missing -= more * each;
   }
   return missing > 1e-9 ? null : chosen.map(({ added }) => added);
-}
-
-/** The locker's items by the needs that their kinds can meet. */
-const meansByNeed = rememberFor((items: readonly Item[]): ReadonlyMap<NeedId, readonly Item[]> => {
-  const byNeed = new Map<NeedId, Item[]>();
-  for (const item of items) for (const id of kinds[item.kind].means) byNeed.set(id, [...(byNeed.get(id) ?? []), item]);
-  return byNeed;
-});
-
-/** Owned items that would count, not yet all aboard, lightest first. */
-export function serviceable(needId: NeedId, context: Context): { item: Item; carried: number }[] {
-  const { aboard, items, lastDay, taken } = context;
-  const carriedOf = new Map(aboard.map(({ item, entry }) => [item.id, entry.quantity]));
-  const need = catalogue[needId];
-  const spare = asSpare(context);
-  const judged = context.needs.find(({ id }) => id === needId);
-  const counting = new Set(
-    judged?.means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
-  );
-  const filled = new Set(
-    aboard.flatMap(({ item }) => (counting.has(item.id) ? [sortOf(need, item.kind, context)] : [])),
-  );
-  return (meansByNeed(items).get(needId) ?? [])
-    .map((item) => ({ item, carried: carriedOf.get(item.id) ?? 0 }))
-    .filter(({ item, carried }) => {
-      if (carried >= item.quantity) return false;
-      const alone = byItself(item);
-      if (outOfService(alone, lastDay, taken) !== null || disqualified(need, alone, spare) !== null) return false;
-      return !(isBySort(need) && !need.amount && (carried > 0 || filled.has(sortOf(need, item.kind, context))));
-    })
-    .sort((a, b) => a.item.massKg - b.item.massKg || a.item.id.localeCompare(b.item.id));
 }

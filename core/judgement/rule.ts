@@ -45,6 +45,8 @@ export interface RuleRecord<Code extends string, Facts, Reads extends Readable> 
   say: (facts: Facts) => Sentence;
   /** What could settle it, the sensible one first; each is judged before it is offered. */
   repairs?: (facts: Facts, context: Context) => readonly Repair[];
+  /** What would help where nothing owned and no repair does: to buy, to borrow, to make, another hour or place, or not today. */
+  otherwise?: (facts: Facts, context: Context) => string;
   /** A need that owned things could meet: they are tried before the repairs. */
   asks?: (facts: Facts) => { needId: NeedId; missing: number };
   /** So much worse, in its measure, does not keep the repair of another finding from being offered. */
@@ -62,6 +64,7 @@ export interface Rule<Code extends string = string, Facts = never> {
   readonly say: (facts: Facts) => Sentence;
   readonly sheetFor: (facts: Facts) => SheetId | null;
   readonly repairs: (facts: Facts, context: Context) => readonly Repair[];
+  readonly otherwise: (facts: Facts, context: Context) => string;
   readonly canAsk: boolean;
   readonly asks: (facts: Facts) => { needId: NeedId; missing: number } | null;
 }
@@ -74,6 +77,7 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
   sheet,
   repairs = () => [],
   asks,
+  otherwise = () => byStation[record.station],
   slack = NEXT_TO_NOTHING,
   far,
   ...record
@@ -84,10 +88,20 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
     slack,
     sheetFor: (facts) => (typeof sheet === 'function' ? sheet(facts) : (sheet ?? null)),
     repairs,
+    otherwise,
     canAsk: asks !== undefined,
     asks: (facts) => asks?.(facts) ?? null,
   };
 }
+
+/** What helps where nothing else does, by where it is told. */
+const byStation: Record<Station, string> = {
+  brief: 'Better hours, another place, or not today.',
+  kit: 'Another thing of its kind, bought or borrowed; or another place, or not today.',
+  workings: 'Other figures on its sheet, another thing of its kind, or leave it out.',
+  'walk-round': 'Look at it again, put it right, or not today.',
+  ashore: 'Written down, it is told the next time.',
+};
 
 /** An extent as it can be kept: from nought to the most there is. What cannot be counted is the most. */
 export function keptExtent(extent: number): number {

@@ -96,7 +96,8 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     sort: (kind) => (isPhone(kind) ? 'phone' : kind),
     weighsAll: true,
     raise: ({ exposures }) => {
-      const two = reasons(aloneOut(exposures), offShore(exposures, 1000));
+      // Another boat within hail is the second way.
+      const two = exposures.solo ? reasons(aloneOut(exposures), offShore(exposures, 1000)) : [];
       return {
         level: 'must',
         want: two.length > 0 ? 2 : 1,

@@ -32,8 +32,8 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
         farAfield(exposures, 500),
         farAfield(exposures, 150) && alone(exposures),
       );
-      // Within a short swim of ground a broken paddle costs a walk.
-      return raised('must', 1, (exposures.maxDistanceFromShoreM ?? Infinity) > 150, list);
+      // Within a short swim of ground a broken paddle costs a walk; in company it costs a tow.
+      return raised('must', 1, exposures.solo && (exposures.maxDistanceFromShoreM ?? Infinity) > 150, list);
     },
     disqualify: ({ item }, c) =>
       c.exposures.drive === 'paddle' && item.id === c.firstPaddleId ? { code: 'first-paddle' } : null,

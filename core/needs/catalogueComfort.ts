@@ -65,12 +65,13 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     raise: ({ exposures }) => {
       if (exposures.hoursAfloat === null) return null;
       const { hours, litres } = wantedWater(exposures);
-      const hot = exposures.airMaxC !== null && exposures.airMaxC > 20;
+      const { feelsC } = wantedWater(exposures);
+      const hot = feelsC > 20;
       return {
         level: 'must',
         want: Math.round(litres * 10) / 10,
         lifeCritical: false,
-        reasons: reasons({ because: 'hours', hours }, hot && { because: 'heat', airC: exposures.airMaxC ?? 0 }),
+        reasons: reasons({ because: 'hours', hours }, hot && { because: 'heat', feelsC }),
       };
     },
   },
@@ -135,8 +136,8 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     title: 'Cooling and salts',
     without: 'Heat is a reason for a cooler jacket and more water, not for going without.',
     raise: ({ exposures }) => {
-      const hot = (exposures.feelsMaxC ?? exposures.airMaxC ?? 0) > HOT_FROM_C;
-      return raised('should', 1, false, reasons(hot && { because: 'heat', airC: exposures.airMaxC ?? 0 }));
+      const feelsC = exposures.feelsMaxC ?? exposures.airMaxC ?? 0;
+      return raised('should', 1, false, reasons(feelsC > HOT_FROM_C && { because: 'heat', feelsC }));
     },
   },
   'hot-drink': {

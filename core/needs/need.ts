@@ -52,7 +52,7 @@ export type Reason =
   | { because: 'released' }
   | { because: 'hours'; hours: number }
   | { because: 'wind'; mps: number }
-  | { because: 'heat'; airC: number }
+  | { because: 'heat'; feelsC: number }
   | { because: 'nights'; nights: number }
   | { because: 'species'; name: string; lengthM: number }
   | { because: 'kept'; count: number; kg: number }

@@ -47,9 +47,9 @@ describe('the tables', () => {
 });
 
 describe('needs raised, on both sides of their thresholds', () => {
-  it('call for help: two alone or over 1 km, else one', () => {
+  it('call for help: two alone more than a short swim out; another boat is the second', () => {
     expect(need('call-for-help', brief(ready, near))?.want).toBe(2);
-    expect(need('call-for-help', brief(ready, { party: 2 }))?.want).toBe(2);
+    expect(need('call-for-help', brief(ready, { party: 2 }))?.want).toBe(1);
     expect(need('call-for-help', brief(ready, { party: 2, ...near }))?.want).toBe(1);
   });
   it('night lights only in the dark, with one and a half times the hours', () => {

@@ -42,6 +42,7 @@ function asRule(own: Raise | null, rule: NeedRule, authority: string, law: boole
     level: law || own?.level === 'law' ? 'law' : 'must',
     want: Math.max(own?.want ?? 1, rule.want ?? 1),
     lifeCritical: own?.lifeCritical ?? false,
-    reasons: [...(own?.reasons ?? []), because],
+    // Two rules of one text are one reason.
+    reasons: [...(own?.reasons ?? []).filter((one) => one.because !== 'rule' || one.text !== rule.text), because],
   };
 }

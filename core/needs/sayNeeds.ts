@@ -1,9 +1,11 @@
 import { type AttributeId, attributes } from '../catalog/gear/attributes';
 import { catalogue } from './catalogue';
 import type { NeedId } from '../vocabulary/needs';
+import { kinds } from '../catalog/gear/kinds';
+import type { PurchaseOption } from './purchaseOptions';
 import type { Level, Reason, Shortfall } from './need';
 import type { Means } from './match';
-import { capital, count, dayWords, distance, duration, figure, mass, plural } from '../units/words';
+import { capital, count, dayWords, distance, duration, energy, figure, listed, mass, plural } from '../units/words';
 
 type Say<T extends Record<Key, string>, Key extends string> = {
   [C in T[Key]]: (facts: Extract<T, Record<Key, C>>) => string;
@@ -46,7 +48,7 @@ const because: Say<Reason, 'because'> = {
   'cold-water': ({ waterC }) => `water at ${figure(waterC)} °C`,
   hours: ({ hours }) => `${figure(hours)} h afloat`,
   wind: ({ mps }) => `wind to ${figure(mps)} m/s`,
-  heat: ({ airC }) => `air to ${figure(airC)} °C`,
+  heat: ({ feelsC }) => `air that feels like ${figure(feelsC)} °C`,
   nights: ({ nights }) => `${count(nights)} ${plural(nights, 'night')} out`,
   species: ({ name, lengthM }) => `${name} to ${figure(lengthM * 100, 0)} cm`,
   kept: ({ count: n, kg }) => `${count(n)} kept, about ${mass(kg)}`,
@@ -159,6 +161,7 @@ export function whyNeed(need: { id: NeedId; level: Level; reasons: readonly Reas
 /** A figure with the unit of its measure: "3.8 L", "1 person". */
 export function measured(attribute: AttributeId, value: number): string {
   const { unit } = attributes[attribute];
+  if (unit === 'kJ') return energy(value);
   return `${figure(value)} ${unit === 'persons' && value === 1 ? 'person' : unit}`.trim();
 }
 
@@ -167,6 +170,13 @@ export function wantedWords(need: { id: NeedId; want: number }): string {
   const { amount } = catalogue[need.id];
   if (amount) return measured(amount, need.want);
   return need.want > 1 ? `${count(need.want)} ${need.id === 'rod-retention' ? 'rods' : 'ways'}` : '';
+}
+
+/** "long pliers", or what to ask for beyond the usual one: "landing net (not the usual one: hoop …)". */
+export function sayPurchase({ kind, pieces, asked }: Pick<PurchaseOption, 'kind' | 'pieces' | 'asked'>): string {
+  const name = kinds[kind].name.toLowerCase();
+  const lacks = asked.length > 0 ? ` (not the usual one: ${listed(asked.map(sayShortfall))})` : '';
+  return `${pieces > 1 ? `${count(pieces)} × ` : ''}${name}${lacks}`;
 }
 
 /** What a means is called in the list of what meets a need. */

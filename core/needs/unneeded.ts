@@ -1,9 +1,27 @@
-import { kinds } from '../catalog/gear/kinds';
+import { type KindId, kinds } from '../catalog/gear/kinds';
+import { wornPlaces } from '../catalog/gear/places';
+import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
+import { type NeedId, needsByPurpose } from '../vocabulary/needs';
 import { type Looked, idsAboard } from '../documents/references';
 import type { JudgedNeed } from './match';
 
-/** Items aboard that no raised need asks for. A container with something in it is at work, and so is a part of a rig whose rod is aboard. */
+/** Needs whose means are never named as unneeded: they back up what keeps one alive and brings one home. */
+const backingUp: ReadonlySet<NeedId> = new Set<NeedId>([
+  ...needsByPurpose.alive,
+  ...needsByPurpose.back,
+  'spare-clothes',
+  'hot-drink',
+]);
+/** Kinds that pad or hold other things. */
+const helping: readonly KindId[] = ['deck-pad', 'seat-cushion', 'phone-float', 'cord', 'carabiners', 'rod-tube'];
+/** What is worn, what pads, holds or carries something else, and what comes along on every outing: leaving it ashore is not proposed. */
+function mayStay({ kind, always }: Item): boolean {
+  const { place, means } = kinds[kind];
+  return !always && !wornPlaces.includes(place) && !helping.includes(kind) && !means.some((id) => backingUp.has(id));
+}
+
+/** Items aboard that no raised need asks for, where leaving them ashore is sound. A container with something in it is at work, and so is a part of a rig whose rod is aboard. */
 export function unneeded(needs: readonly JudgedNeed[], looked: Looked, { rigs }: Outing): string[] {
   const raised = new Set<string>(needs.map((need) => need.id));
   const { aboard } = looked;
@@ -15,6 +33,6 @@ export function unneeded(needs: readonly JudgedNeed[], looked: Looked, { rigs }:
       .flatMap(({ reelId, mainId, leaderId, clipId, lureId }) => [reelId, mainId, leaderId, clipId, lureId]),
   ]);
   return aboard
-    .filter(({ item }) => !atWork.has(item.id) && !kinds[item.kind].means.some((id) => raised.has(id)))
+    .filter(({ item }) => mayStay(item) && !atWork.has(item.id) && !kinds[item.kind].means.some((id) => raised.has(id)))
     .map(({ item }) => item.id);
 }

@@ -10,12 +10,12 @@ import { catalogue } from '../needs/catalogue';
 import { type Choosable, cheapestCover } from './cover';
 import type { NeedId } from '../vocabulary/needs';
 import { type Level, type Shortfall, disqualified, isBySort, sortOf, worthOf } from '../needs/need';
-import { favours } from './schools';
+import { favours } from '../needs/schools';
 import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from '../tackle/tackleBudget';
 import { clashOf } from '../needs/clash';
 import { type JudgedNeed, outOfService } from '../needs/match';
 import { unneeded } from '../needs/unneeded';
-import { type PurchaseOption, disqualifiedHere, purchaseOptions } from './purchaseOptions';
+import { type PurchaseOption, disqualifiedHere, purchaseOptions } from '../needs/purchaseOptions';
 
 /** What each thing costs beside its mass: room, leashes, attention. kg. */
 const CLUTTER_KG = 0.05;

@@ -3,7 +3,8 @@ import { demo } from '../demo/demo';
 import { type KindId, kinds } from '../catalog/gear/kinds';
 import type { Outing } from '../documents/outing';
 import { noAnswers } from '../walkround/answers';
-import { homeMade, purchases } from './shopping';
+import { homeMade } from '../needs/homeMade';
+import { purchases } from './shopping';
 import { type Missing, propose } from './propose';
 
 const now = Date.parse('2026-05-15T19:00:00Z');

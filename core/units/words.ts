@@ -18,6 +18,17 @@ export function duration(minutes: number): string {
   return rest === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')} min`;
 }
 
+/** An estimate of time by what it is good for: to five minutes under an hour, half an hour under four, then whole hours. Minutes in. */
+export function roughly(minutes: number): string {
+  const step = minutes < 60 ? 5 : minutes < 240 ? 30 : 60;
+  return duration(Math.max(step, Math.round(minutes / step) * step));
+}
+
+/** An amount of food: megajoules from ten on, else kilojoules. Kilojoules in. */
+export function energy(kj: number): string {
+  return kj >= 10_000 ? `${figure(kj / 1000)} MJ` : `${figure(kj, 0)} kJ`;
+}
+
 /** Kilograms with one decimal; grams under 1 kg. Kilograms in. */
 export function mass(kg: number): string {
   return kg < 0.995 ? `${Math.round(kg * 1000)} g` : `${figure(kg)} kg`;

@@ -56,6 +56,21 @@ export function FindingNote({ finding }: { finding: Finding }) {
               {sayRepair(one)}
             </Button>
           ))}
+          {finding.lowers.map((one) => (
+            <Box key={sayRepair(one)}>
+              <Typography variant="body2" component="span">
+                Nothing settles it. This makes a Mind of it:
+              </Typography>
+              <Button onClick={() => repair(one)} sx={actionStyle}>
+                {sayRepair(one)}
+              </Button>
+            </Box>
+          ))}
+          {finding.otherwise !== null && (
+            <Typography variant="body2" sx={{ py: 0.5 }}>
+              {finding.otherwise}
+            </Typography>
+          )}
           {place && (
             <Link component={RouterLink} to={place.to} sx={{ fontWeight: 700, py: 1.25 }}>
               {place.name}

@@ -2,7 +2,7 @@ import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, STERN_MIND, STERN_STOP, carriedKg, ste
 import { kinds } from '../../catalog/gear/kinds';
 import { figure, mass } from '../../units/words';
 import { hullParts } from '../../walkround/hullParts';
-import { fewerFish, removing } from '../candidates';
+import { otherBoats, fewerFish, removing } from '../candidates';
 import { type FindingLevel, rule } from '../rule';
 
 /** So much more, kg, in a boat laden too much already does not keep a missing thing from being offered. */
@@ -22,6 +22,7 @@ const craftUnderRepair = rule({
     title: `${craft} is under repair`,
     text: 'Its record says so. Choose another boat, or mark it good when it is.',
   }),
+  repairs: (_, context) => otherBoats(context),
 });
 
 const craftFault = rule({

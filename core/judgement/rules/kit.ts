@@ -73,10 +73,12 @@ const foamFavoured = rule({
 
 const gaffAboard = rule({
   code: 'gaff-aboard',
-  reads: ['aboard', 'exposures', 'brief'],
+  reads: ['aboard', 'exposures', 'brief', 'needs'],
   station: 'kit',
   measure: 'whether',
-  find: ({ aboard, exposures, brief }) => {
+  // Where it is what leaves the landing unmet, it is told there.
+  find: ({ aboard, exposures, brief, needs }) => {
+    if (needs.some(({ id, met }) => id === 'land-fish' && !met)) return [];
     const released = brief.keep === 0 && brief.targets.length > 0;
     const why = exposures.inflatable ? ('inflatable' as const) : released ? ('released' as const) : null;
     if (!why) return [];

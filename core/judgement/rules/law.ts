@@ -3,7 +3,7 @@ import type { Rule as LawRule } from '../../documents/rulePack';
 import type { Aboard } from '../../documents/references';
 import { daysBetween } from '../../units/time';
 import { capital, count, dayWords, figure } from '../../units/words';
-import { rodsAshore } from '../candidates';
+import { adding, rodsAshore } from '../candidates';
 import { rule } from '../rule';
 
 /** A rule pack unchecked for longer says so, and what people call a month of days. */
@@ -86,7 +86,10 @@ const rodsOverRule = rule({
     title: `${capital(count(rods))} rods aboard, ${count(most)} allowed`,
     text: `${authority}, ${citation}.${withPermission === null ? '' : ` With the permission carried and in date, ${count(withPermission)}.`} ${confirm}`,
   }),
-  repairs: ({ rods, most }, context) => rodsAshore(context, rods - most),
+  repairs: ({ rods, most, withPermission }, context) => [
+    ...(withPermission === null ? [] : adding(context, ['second-rod-permit'])),
+    ...rodsAshore(context, rods - most),
+  ],
 });
 
 const anchorForbidden = rule({

@@ -1,17 +1,20 @@
-import type { Context } from '../context';
+import { type Context, asSpare } from '../context';
 import type { Repair } from '../../editing/repair';
 import { kinds } from '../../catalog/gear/kinds';
 import type { Item } from '../../documents/item';
 import { catalogue } from '../../needs/catalogue';
 import { personalNeeds } from '../../needs/company';
 import type { JudgedNeed } from '../../needs/match';
-import { measured, sayMeans, sayReason, sayShortfall } from '../../needs/sayNeeds';
+import { measured, sayMeans, sayPurchase, sayReason, sayShortfall } from '../../needs/sayNeeds';
+import { homeMade } from '../../needs/homeMade';
+import { eachShortfall, sortOf } from '../../needs/need';
+import { purchaseOptions } from '../../needs/purchaseOptions';
 import { shiftClock } from '../../units/time';
 import { rememberFor } from '../../units/remember';
-import { capital, count, dayWords, figure, listed, plural } from '../../units/words';
+import { capital, count, dayWords, listed, plural } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import type { SheetId } from '../../vocabulary/sheets';
-import { outOfTheDark, removing, rodsAshore } from '../candidates';
+import { outOfTheDark, removing, rodsAshore, serviceable, swap } from '../candidates';
 import { type Basis, type FindingLevel, type Told, rule } from '../rule';
 
 /** How loud an unmet need is: law and what life hangs on shut the gate; other musts and shoulds are minded. */
@@ -42,17 +45,31 @@ function unmetFacts(need: JudgedNeed) {
 }
 function unmetTitle({ needId, want, have }: Unmet): string {
   const { title, amount } = catalogue[needId];
-  if (amount) return `${title}: ${figure(have)} of ${measured(amount, want)}`;
+  if (amount) {
+    // The unit is said once where both are in it.
+    const [has, of] = [measured(amount, have), measured(amount, want)];
+    const unit = of.slice(of.lastIndexOf(' '));
+    return `${title}: ${has.endsWith(unit) ? has.slice(0, -unit.length) : has} of ${of}`;
+  }
   return have > 0
     ? `${title}: ${count(have)} of ${count(want)}`
     : `${title}: ${want > 1 ? `none of ${count(want)}` : 'not met'}`;
 }
 function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Context): Repair[] {
-  const list: Repair[] = notCounted.flatMap((means): Repair[] =>
-    means.by === 'item' && means.shortfall?.code === 'same-container'
-      ? [{ do: 'separate-item', itemId: means.itemId, name: means.name }]
-      : [],
-  );
+  const list: Repair[] = notCounted.flatMap((means): Repair[] => {
+    if (means.by !== 'item' || means.shortfall === null) return [];
+    const packed = eachShortfall(means.shortfall).some(
+      ({ code }) => code === 'same-container' || code === 'not-on-body',
+    );
+    if (packed) return [{ do: 'separate-item', itemId: means.itemId, name: means.name }];
+    // What does not count gives its place to what does.
+    const off = context.places.items.get(means.itemId);
+    return off
+      ? serviceable(needId, context)
+          .slice(0, 2)
+          .map(({ item }) => swap(off, item))
+      : [];
+  });
   if (needId === 'float-plan') {
     const { contact } = context.angler ?? {};
     if (contact && contact.name !== '') list.push({ do: 'set-contact', ...contact });
@@ -62,6 +79,40 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
   if (needId === 'rod-retention') list.push(...rodsAshore(context, want - have));
   return list;
 }
+
+const MOST_NAMED = 2;
+/** Where nothing owned meets a need: what to buy or borrow and what it must have, what practice makes, or what only one can do oneself. */
+function elseForNeed({ needId, want, have }: Unmet, context: Context): string {
+  const need = catalogue[needId];
+  const spare = asSpare(context);
+  const judged = context.needs.find(({ id }) => id === needId);
+  const counting = new Set(
+    judged?.means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
+  );
+  const filled = new Set(
+    context.aboard.flatMap(({ item }) => (counting.has(item.id) ? [sortOf(need, item.kind, context)] : [])),
+  );
+  const options = purchaseOptions(needId, spare, want - have, filled)
+    .toSorted(
+      (a, b) =>
+        Number(kinds[a.kind].means[0] !== needId) - Number(kinds[b.kind].means[0] !== needId) ||
+        kinds[a.kind].usualEuro * a.pieces - kinds[b.kind].usualEuro * b.pieces,
+    )
+    .slice(0, MOST_NAMED);
+  const made = homeMade[needId];
+  if (options.length > 0)
+    return `To buy or borrow: ${options.map(sayPurchase).join('; or ')}.${made === undefined ? '' : ` Made at home: ${made}.`}`;
+  return (
+    ownDoing[needId] ??
+    'Nothing that can be carried meets it here: another place, another way of fishing, or not today.'
+  );
+}
+/** Needs that no thing meets. */
+const ownDoing: Partial<Record<NeedId, string>> = {
+  'float-plan': 'Name someone ashore in the brief, and an hour to call for help.',
+  'get-back-in':
+    'Practise it in warm shallow water with someone by, and write it in the profile; or make this outing a shakedown.',
+};
 
 /** A need that a repair does not touch is the same record, and is told the same. */
 const toldOf = rememberFor((need: JudgedNeed): Told<Unmet> => ({
@@ -94,6 +145,7 @@ const needUnmet = rule({
   }),
   asks: ({ needId, want, have }) => ({ needId, missing: want - have }),
   repairs: settlingNeed,
+  otherwise: elseForNeed,
 });
 
 /** Whether a thing is spoken of with a need that is not met. */

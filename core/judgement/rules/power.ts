@@ -1,5 +1,5 @@
 import { batteryOf, powerSheet } from '../../power/powerSheet';
-import { duration, figure } from '../../units/words';
+import { figure, roughly } from '../../units/words';
 import { isAboard, owned, swap } from '../candidates';
 import { rule } from '../rule';
 
@@ -29,7 +29,7 @@ const batteryShort = rule({
   },
   say: ({ battery, neededWh, usableWh, tempC, emptyAfterH, reserve }) => ({
     title: `${battery} does not last the day`,
-    text: `${figure(neededWh, 0)} Wh are drawn; at ${figure(tempC)} °C it gives about ${figure(usableWh, 0)} Wh, and ${figure(reserve * 100, 0)} % are kept back. ${emptyAfterH === null ? 'It would end in its reserve.' : `Empty after about ${duration(emptyAfterH * 60)}.`} An estimate by rules of thumb.`,
+    text: `${figure(neededWh, 0)} Wh are drawn; at ${figure(tempC)} °C it gives about ${figure(usableWh, 0)} Wh, and ${figure(reserve * 100, 0)} % are kept back. ${emptyAfterH === null ? 'It would end in its reserve.' : `Empty after about ${roughly(emptyAfterH * 60)}.`} An estimate by rules of thumb.`,
   }),
   repairs: ({ itemId }, context) => {
     const off = context.places.items.get(itemId);

@@ -248,15 +248,18 @@ const rigSpool = rule({
 
 const rigBites = rule({
   code: 'rig-bites',
-  reads: ['builtRigs', 'exposures'],
+  reads: ['builtRigs', 'exposures', 'needs'],
   ...inWorkings,
   measure: 'whether',
-  find: ({ builtRigs, exposures: { toothy } }) =>
-    eachRig(builtRigs, 'mind', ({ rig, leader }) =>
-      toothy && leader && !leader.qualities.includes('bites') && rig.purpose !== 'bait-catching'
-        ? { extent: 1, facts: { leader: leader.name } }
-        : null,
-    ),
+  // With no leader aboard that stands teeth, the need says it.
+  find: ({ builtRigs, exposures: { toothy }, needs }) =>
+    needs.some(({ id, met }) => id === 'leader' && !met)
+      ? []
+      : eachRig(builtRigs, 'mind', ({ rig, leader }) =>
+          toothy && leader && !leader.qualities.includes('bites') && rig.purpose !== 'bait-catching'
+            ? { extent: 1, facts: { leader: leader.name } }
+            : null,
+        ),
   say: ({ rig, leader }) => ({
     title: `${rig}: this fish bites through it`,
     text: `${leader} does not stand teeth. The fish would keep the hook.`,

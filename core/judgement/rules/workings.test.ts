@@ -206,7 +206,9 @@ describe('rigs', () => {
     expect(judge(withItem(ready, 'spare-reel', 1)).unneeded).toContain('spare-reel');
   });
   it('stand teeth where the fish has them', () => {
-    const pike = brief(ready, { targets: ['pike'] });
+    // With none aboard that stands teeth the need says it; with one, the rig that does not use it.
+    const pike = withItem(brief(ready, { targets: ['pike'] }), 'bite-leader', 1);
+    expect(find('rig-bites', brief(ready, { targets: ['pike'] }))).toBeNull();
     expect(find('rig-bites', pike)?.level).toBe('mind');
     expect(find('rig-bites', rig({ purpose: 'bait-catching' }, { ...pike, rigs: pike.rigs.slice(1) }))).toBeNull();
   });

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { kinds, kindsFor } from '#core/catalog/gear/kinds';
 import { catalogue } from '#core/needs/catalogue';
 import { type NeedId, needsByPurpose, purposeIds, purposes } from '#core/vocabulary/needs';
-import { homeMade } from '#core/provisioning/shopping';
+import { homeMade } from '#core/needs/homeMade';
 import type { Item } from '#core/documents/item';
 import { dateAt } from '#core/units/time';
 import { capital, listed, mass, plural } from '#core/units/words';

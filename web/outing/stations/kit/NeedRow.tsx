@@ -12,7 +12,7 @@ import type { JudgedNeed, Means } from '#core/needs/match';
 import { homeDate } from '#core/documents/hours';
 import { kinds } from '#core/catalog/gear/kinds';
 import { newItem } from '#core/editing/newItem';
-import { type PurchaseOption, purchaseOptions } from '#core/provisioning/purchaseOptions';
+import { type PurchaseOption, purchaseOptions } from '#core/needs/purchaseOptions';
 import { listed, mass } from '#core/units/words';
 import { takenByAnswers } from '#core/walkround/answers';
 import { TallyStrokes } from '../../../ui/TallyStrokes';

@@ -1,12 +1,12 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { sayShortfall } from '#core/needs/sayNeeds';
-import { kinds } from '#core/catalog/gear/kinds';
+import { sayPurchase, sayShortfall } from '#core/needs/sayNeeds';
 import { catalogue } from '#core/needs/catalogue';
 import type { NeedId } from '#core/vocabulary/needs';
 import type { Missing, Omitted, Proposal } from '#core/provisioning/propose';
-import { homeMade, purchases } from '#core/provisioning/shopping';
+import { homeMade } from '#core/needs/homeMade';
+import { purchases } from '#core/provisioning/shopping';
 import { count, listed, mass, plural } from '#core/units/words';
 import { NumberField } from '../../../ui/NumberField';
 import { ProposedLine } from './ProposedLine';
@@ -96,7 +96,7 @@ export function ToBuy({ missing }: { missing: readonly Missing[] }) {
             sign=""
             name={needIds.map((id) => catalogue[id].title).join(', ')}
             why={[
-              `buy or borrow: ${pieces > 1 ? `${count(pieces)} × ` : ''}${kinds[kind].name.toLowerCase()}${asked.length > 0 ? ` (not the usual one: ${listed(asked.map(sayShortfall))})` : ''}`,
+              `buy or borrow: ${sayPurchase({ kind, pieces, asked })}`,
               ...putRight(needIds),
               ...needIds.flatMap((id) => (homeMade[id] ? [`or make: ${homeMade[id]}`] : [])),
               ...(within ? [] : ['not within what you can spend now']),

@@ -4,7 +4,7 @@ import { newItem } from '../editing/newItem';
 import { kindIds } from '../catalog/gear/kinds';
 import type { Angler } from '../documents/angler';
 import { anglerSchema } from '../documents/angler';
-import { favours } from './schools';
+import { favours } from '../needs/schools';
 
 const of = (schools: Partial<Angler['schools']>): Angler => ({
   ...demoAngler,

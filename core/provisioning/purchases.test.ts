@@ -11,7 +11,7 @@ import { catalogue } from '../needs/catalogue';
 import type { Shortfall } from '../needs/need';
 import { propose } from './propose';
 import { purchases } from './shopping';
-import { bettered } from './purchaseOptions';
+import { bettered } from '../needs/purchaseOptions';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);

@@ -3,17 +3,9 @@ import { type KindId, kindsFor } from '../catalog/gear/kinds';
 import { newItem } from '../editing/newItem';
 import type { Item } from '../documents/item';
 import { byItself } from '../documents/references';
-import { catalogue } from '../needs/catalogue';
+import { catalogue } from './catalogue';
 import type { NeedId } from '../vocabulary/needs';
-import {
-  type NeedContext,
-  type Shortfall,
-  disqualified,
-  eachShortfall,
-  isBySort,
-  sortOf,
-  worthOf,
-} from '../needs/need';
+import { type NeedContext, type Shortfall, disqualified, eachShortfall, isBySort, sortOf, worthOf } from './need';
 
 /** A kind that would meet a need here, and all in which a usual one of it falls short: what to ask for. */
 export interface PurchaseOption {
