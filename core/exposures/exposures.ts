@@ -20,7 +20,7 @@ import { type Plan, planOf } from '../passage/plan';
 import type { Species } from '../catalog/species/species';
 import { HOUR_MS, type Instant, clockAt, dateAt, minutesBetween } from '../units/time';
 import { type Unsaid, unsaidOf } from './unsaid';
-import { type WindHour, strongestOffshore, windsOf } from './winds';
+import { type Peak, type WindHour, strongestOffshore, windsOf } from './winds';
 
 /** A wet sack cools by drying, in air up to so damp, %, and for so long only, h. Rules of thumb. */
 const WET_SACK_PCT = 65;
@@ -111,10 +111,6 @@ export interface Exposures {
   competition: boolean;
   /** Outings logged with this craft. */
   outingsLogged: number | null;
-}
-export interface Peak {
-  value: number;
-  at: string;
 }
 
 /** What brief and day expose one to, with what the loadout brings. */

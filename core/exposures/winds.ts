@@ -4,13 +4,17 @@ import { bearingBetween } from '../environment/geo';
 import { fetchFor } from '../environment/sea';
 import { nearestGround } from '../passage/ground';
 import { clockAt } from '../units/time';
-import type { Peak } from './exposures';
 
 /** Wind off the shore matters beyond this distance, m, within so many degrees of straight off, over more open water than this, m. */
 const OFF_SHORE_FROM_M = 50;
 const OFF_SHORE_WITHIN_DEG = 60;
 const OPEN_FROM_M = 1000;
 
+/** The worst of a figure, and the clock time it falls on. */
+export interface Peak {
+  value: number;
+  at: string;
+}
 export interface WindHour {
   clock: string;
   windMps: number | null;

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { often, runs } from '../../scripts/testRuns';
 import { demo } from '../demo/demo';
 import { alignments } from '../vocabulary/holding';
-import { propose } from '../provisioning/propose';
+import { ofTheWhole, propose } from '../provisioning/propose';
 import { purchases } from '../provisioning/shopping';
 import { withItem } from '../editing/edit';
 import { applyRepair } from '../editing/repair';
@@ -124,7 +124,12 @@ describe('any outing at all', () => {
       fc.property(anyOuting, (outing) => {
         const { findings, needs, exposures, gate } = judge(outing);
         expect(new Set(findings.map(({ key }) => key)).size).toBe(findings.length);
-        for (const { facts, basis, level, repairs } of findings) {
+        for (const { facts, basis, level, repairs, lowers, otherwise } of findings) {
+          // Each Stop and Mind comes with a way: what settles it, what lowers it, or what else would help.
+          if (level === 'note') expect(otherwise).toBeNull();
+          else expect(repairs.length > 0 || otherwise !== null, facts.code).toBe(true);
+          if (otherwise !== null) readable(otherwise);
+          if (lowers.length > 0) expect(level).toBe('stop');
           const { title, text } = sayFinding(facts);
           readable(title);
           readable(text);
@@ -212,6 +217,12 @@ describe('any outing at all', () => {
           for (const need of judge(outing).needs)
             if (need.met) expect(after.get(need.id)?.met ?? true, `${need.id} was met`).toBe(true);
           const missing = new Set(proposal.missing.map(({ needId }) => needId));
+          // Nothing that was proposed brings a Stop or a Mind of its own.
+          const [was, is] = [loud(judge(outing).findings), loud(judge(taken).findings)];
+          const brought = [...is]
+            .filter(([key, { facts }]) => !was.has(key) && !ofTheWhole.has(facts.code))
+            .map(([key]) => key);
+          expect(brought).toEqual([]);
           for (const need of after.values())
             if (!need.met && need.level !== 'could')
               expect(missing.has(need.id), `${need.id} is said to be missing`).toBe(true);

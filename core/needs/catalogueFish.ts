@@ -268,7 +268,7 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
       if (drogues.includes(item.kind))
         return brief.techniques.includes('drifting') ? null : { code: 'wrong-technique' };
       // Of an anchor that is aboard the sheet speaks; here what is not worth bringing.
-      const ground = aboard.some((one) => one.item.id === item.id) ? null : groundLacks(a, places);
+      const ground = aboard.some((one) => one.item.id === item.id) ? null : groundLacks(a, places, exposures);
       if (ground) return ground;
       const school = places.angler?.schools.riverAnchor;
       if (poles.includes(item.kind) || !exposures.river || !inCurrent(exposures)) return null;
@@ -363,13 +363,23 @@ const groundFor: Partial<Record<KindId, readonly Bottom[]>> = {
   'mushroom-anchor': ['mud', 'sand'],
   'structure-hook': ['rock', 'weed'],
 };
+/** A rode is no length that practice grants less of: its scope is asked for on the sheet. In whole metres. */
+function rodeFalls({ item }: Aboard, wantM: number): Shortfall | null {
+  const [have, want] = [item.attributes.rodeM ?? 0, Math.ceil(wantM)];
+  return have >= want ? null : { code: 'too-little', attribute: 'rodeM', have, want };
+}
 /** An anchor on the wrong ground, or with a rode too short for its least scope. */
-function groundLacks(a: Aboard, { area }: NeedContext['places']): Shortfall | null {
+function groundLacks(
+  a: Aboard,
+  { area }: NeedContext['places'],
+  { spot, workings }: NeedContext['exposures'],
+): Shortfall | null {
   const fits = groundFor[a.item.kind];
   if (!fits || !area) return null;
   return together(
     a.item.attributes.holdK === undefined &&
       !fits.includes(area.bottom) && { code: 'wrong-bottom', bottom: area.bottom },
-    anchorOf(a.item) !== null && tooLittle(a, 'rodeM', area.depthM * LEAST_SCOPE),
+    anchorOf(a.item) !== null &&
+      rodeFalls(a, (Math.max(area.depthM, ...spot.map(({ depthM }) => depthM)) + workings.attachHeightM) * LEAST_SCOPE),
   );
 }

@@ -1,4 +1,5 @@
 import { type Context, asSpare, contextOf } from '../judgement/context';
+import { judge } from '../judgement/repairEngine';
 import { kindIds, kinds } from '../catalog/gear/kinds';
 import { withItem } from '../editing/edit';
 import type { Item } from '../documents/item';
@@ -24,6 +25,8 @@ const FAVOURED = 0.6;
 const MOST_NODES = 6000;
 /** Things bring needs with them (a rod its leash, a sounder its charge): as many rounds as such chains are long. */
 const MOST_ROUNDS = 6;
+/** So often it is chosen again without what would bring trouble of its own. */
+const MOST_RETRIES = 4;
 
 export interface ProposedItem {
   itemId: string;
@@ -66,6 +69,43 @@ export interface Proposal {
  * aboard stays; each round settles all open needs at once, exactly where the search ends in time, else with the gap said.
  */
 export function propose(outing: Outing, references: References, answers: Answers, now: Instant): Proposal {
+  const forbidden = new Set<string>();
+  const before = troubles(outing, references, answers, now);
+  for (let tried = 0; ; tried += 1) {
+    const owned = references.items.filter(({ id }) => !forbidden.has(id));
+    const { taken, proposal } = lightest(outing, { references, owned }, answers, now);
+    const brought = [...troubles(taken, references, answers, now)].filter((key) => !before.has(key));
+    if (brought.length === 0 || tried >= MOST_RETRIES) return proposal;
+    // What brings a Stop or a Mind of its own is left where it lies, and the rest is chosen again without it.
+    const guilty = proposal.add.filter(({ itemId }) => {
+      const without = troubles(withItem(taken, itemId, 0), references, answers, now);
+      return brought.some((key) => !without.has(key));
+    });
+    if (guilty.length === 0) return proposal;
+    for (const { itemId } of guilty) forbidden.add(itemId);
+  }
+}
+
+/** Told of the sum of all things, or of the hours, and not of one thing that came: they have repairs of their own. */
+export const ofTheWhole: ReadonlySet<string> = new Set([
+  'need-unmet',
+  'overload',
+  'stern-load',
+  'anchor-shut',
+  'anchor-drags',
+]);
+/** Stops and Minds of an outing beside the needs that are open, by key. */
+function troubles(outing: Outing, references: References, answers: Answers, now: Instant): ReadonlySet<string> {
+  const { all } = judge(contextOf(outing, references, answers, now));
+  return new Set(all.flatMap(({ key, level, facts }) => (level === 'note' || ofTheWhole.has(facts.code) ? [] : [key])));
+}
+
+function lightest(
+  outing: Outing,
+  { references, owned }: { references: References; owned: readonly Item[] },
+  answers: Answers,
+  now: Instant,
+): { taken: Outing; proposal: Proposal } {
   let next = outing;
   let cost = 0;
   let bound = 0;
@@ -76,7 +116,7 @@ export function propose(outing: Outing, references: References, answers: Answers
     const open = context.needs.filter((need) => !need.met && need.level !== 'could' && !unmeetable.has(need.id));
     if (open.length === 0) break;
     for (const group of apart(open)) {
-      const settled = settle(group, context, references.items);
+      const settled = settle(group, context, owned);
       if (!settled) continue;
       for (const id of settled.unmeetable) unmeetable.add(id);
       for (const [item, more] of settled.added) {
@@ -92,7 +132,7 @@ export function propose(outing: Outing, references: References, answers: Answers
       bound += settled.bound;
     }
   }
-  return summary(outing, next, references, answers, now, serves, cost, bound);
+  return { taken: next, proposal: summary(outing, next, references, answers, now, serves, cost, bound) };
 }
 
 function summary(
