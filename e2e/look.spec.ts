@@ -100,9 +100,9 @@ test.describe('on a phone', () => {
     await visit(page, '/outings/zander-dusk/kit');
     await page.getByRole('button', { name: /^Margin: \d+ Stops/ }).click();
     const margin = page.getByRole('dialog', { name: 'Margin' });
-    await margin.getByRole('button', { name: /^Add Inflatable jacket, automatic/ }).click();
+    await margin.getByRole('button', { name: /^Add Foam jacket, high back/ }).click();
     await expect(margin).not.toContainText('Buoyancy, worn');
     await margin.getByRole('button', { name: 'Close' }).click();
-    await expect(page.getByRole('button', { name: /^Buoyancy, worn/ })).toContainText('Inflatable jacket, automatic');
+    await expect(page.getByRole('button', { name: /^Buoyancy, worn/ })).toContainText('Foam jacket, high back');
   });
 });

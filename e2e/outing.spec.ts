@@ -90,7 +90,7 @@ test('a fault on the walk-round takes its means away and shuts the gate until it
   await page.getByRole('button', { name: 'To the gate' }).click();
   await expect(page.getByRole('heading', { name: 'The gate is shut' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Hold to sign' })).toBeDisabled();
-  await page.getByRole('button', { name: 'Handheld radio, floats' }).click();
+  await page.getByRole('button', { name: 'Handheld radio, floats', exact: true }).click();
   await page.keyboard.press('1');
   await page.getByRole('button', { name: 'All steps' }).click();
   await page.getByRole('button', { name: 'To the gate' }).click();

@@ -75,7 +75,7 @@ test('a need is looked up with what would meet it, and the schools with their re
   await page.getByText('Dressed for the water').click();
   await expect(page.getByText('Without it: In water this cold, hands stop working')).toBeVisible();
   await expect(page.getByText('What counts: a wetsuit from 12 °C, under that a drysuit.')).toBeVisible();
-  await expect(page.getByText(/^In the locker: .*Drysuit/)).toBeVisible();
+  await expect(page.getByText(/^In the locker: .*Drysuit/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Limits' }).click();
   await expect(page.getByRole('row', { name: /^Advanced water · yours/ })).toContainText('10.7 m/s');
   await page.getByRole('link', { name: 'Practice' }).click();

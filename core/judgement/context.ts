@@ -124,7 +124,13 @@ const DAYS = 300;
 /** What costs less, or is asked for with fewer inputs. */
 const SOME = 30;
 
-const holds: ReadonlySet<KindId> = new Set<KindId>(['stake-pole', 'short-pole', 'release-float', 'anchor-trolley']);
+const holds: ReadonlySet<KindId> = new Set<KindId>([
+  'stake-pole',
+  'short-pole',
+  'release-float',
+  'anchor-trolley',
+  'structure-hook',
+]);
 /** In which sums a thing has a part. */
 const partsOf = rememberFor((item: Item) => ({
   tackle: isTackle(item),

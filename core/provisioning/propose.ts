@@ -93,6 +93,7 @@ export const ofTheWhole: ReadonlySet<string> = new Set([
   'stern-load',
   'anchor-shut',
   'anchor-drags',
+  'rods-over-rule',
 ]);
 /** Stops and Minds of an outing beside the needs that are open, by key. */
 function troubles(outing: Outing, references: References, answers: Answers, now: Instant): ReadonlySet<string> {

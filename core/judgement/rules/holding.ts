@@ -1,11 +1,21 @@
-import { LEAST_MARGIN, LEAST_SCOPE, anchorGear, anchorOf, leaveSpans, shutWhy } from '../../holding/anchorSheet';
+import {
+  BEAM_STOP_MPS,
+  LEAST_MARGIN,
+  LEAST_SCOPE,
+  STREAM_CARE_MPS,
+  STREAM_STOP_MPS,
+  anchorGear,
+  anchorOf,
+  leaveSpans,
+  shutWhy,
+} from '../../holding/anchorSheet';
 import { pole } from '../../holding/pole';
 import type { Repair } from '../../editing/repair';
 import type { KindId } from '../../catalog/gear/kinds';
 import { figure, listed } from '../../units/words';
 import { clockAt } from '../../units/time';
 import type { Context } from '../context';
-import { isAboard, otherHours, owned, swap } from '../candidates';
+import { adding, isAboard, otherHours, owned, swap } from '../candidates';
 import { rule } from '../rule';
 
 const withoutAnchor: Repair = { do: 'without-technique', technique: 'anchored bait' };
@@ -183,4 +193,91 @@ const poleNoHold = rule({
   repairs: (_, context) => [withoutAnchor, ...otherHours(context)],
 });
 
-export const holdingRules = [anchorShut, anchorScope, anchorDrags, anchorNoRelease, poleNoHold] as const;
+/** Waves from which a boat made fast to something that does not move is jerked, m. Rule of thumb. */
+const JERKED_M = 0.4;
+/** Made fast to a pile, a buoy or a wreck's line: a way of holding of its own, and never more in stream than an anchor. */
+const madeFast = rule({
+  code: 'made-fast',
+  reads: ['ground', 'exposures', 'brief', 'workings'],
+  station: 'workings',
+  sheet: 'anchor',
+  measure: 'm/s',
+  find: ({ ground: { aboard, area }, exposures: { spot, hs }, brief, workings }) => {
+    const hook = aboard.find(({ item }) => item.kind === 'structure-hook')?.item;
+    const anchored = aboard.some(({ item }) => anchorOf(item) !== null);
+    if (!hook || anchored || !area || !brief.techniques.includes('anchored bait')) return [];
+    const streamMps = Math.max(0, ...spot.map((hour) => hour.streamMps));
+    const letsGo = hook.qualities.includes('release') && hook.qualities.includes('buoyed');
+    const why =
+      streamMps >= STREAM_STOP_MPS
+        ? ('stream' as const)
+        : streamMps >= BEAM_STOP_MPS && workings.alignment === 'beam'
+          ? ('beam' as const)
+          : streamMps >= STREAM_CARE_MPS && !letsGo
+            ? ('gear' as const)
+            : (hs?.value ?? 0) > JERKED_M
+              ? ('waves' as const)
+              : ('leave' as const);
+    const level = why === 'leave' ? ('note' as const) : why === 'waves' ? ('mind' as const) : ('stop' as const);
+    const basis = why === 'leave' || why === 'waves' ? ('judgement' as const) : ('physics' as const);
+    const facts = { hook: hook.name, why, streamMps, hsM: hs?.value ?? 0, led: workings.alignment };
+    return [{ level, basis, extent: Math.max(streamMps, hs?.value ?? 0), facts }];
+  },
+  say: ({ hook, why, streamMps, hsM, led }) => ({
+    title:
+      why === 'leave'
+        ? `${hook}: made fast, by leave of whoever owns it`
+        : why === 'waves'
+          ? `${figure(hsM)} m of waves jerk a boat that is made fast`
+          : `Not made fast in ${figure(streamMps, 2)} m/s of stream`,
+    text:
+      why === 'stream'
+        ? 'From one metre a second what holds a small boat pulls it under; a fixed thing gives less than an anchor.'
+        : why === 'beam'
+          ? 'Held by the side, the stream rolls the boat over. Lead the line to bow or stern.'
+          : why === 'gear'
+            ? `${hook} wants a release to hand and a float on its line there, as an anchor does.`
+            : `A line that gives, that breaks away before the cleat does, and that floats when it is let go; led to the ${led === 'beam' ? 'bow or stern' : led}.`,
+  }),
+  repairs: ({ why }, context) => [
+    ...(why === 'beam' ? [{ do: 'set-alignment', alignment: 'bow' } as const] : []),
+    withoutAnchor,
+    ...otherHours(context),
+  ],
+});
+
+/** Faster than wanted by so much it is told, and minded. */
+const DRIFT_TOLD = 1.5;
+const DRIFT_MINDED = 2.5;
+/** The drift by its own sum, with the drogue that is aboard, against what is wanted. */
+const driftFast = rule({
+  code: 'drift-fast',
+  reads: ['jigs', 'brief', 'workings', 'needs'],
+  station: 'workings',
+  sheet: 'drift',
+  measure: 'm/s',
+  // With nothing aboard to slow the boat, the need says it.
+  find: ({ jigs, brief, workings: { targetDriftMps }, needs }) => {
+    if (!brief.techniques.includes('drifting') || needs.some(({ id, met }) => id === 'hold-boat' && !met)) return [];
+    const worst = jigs.toSorted((a, b) => b.driftMps - a.driftMps)[0];
+    if (!worst || worst.driftMps < targetDriftMps * DRIFT_TOLD) return [];
+    const level = worst.driftMps >= targetDriftMps * DRIFT_MINDED ? ('mind' as const) : ('note' as const);
+    const facts = { driftMps: worst.driftMps, at: worst.hour.clock, wantedMps: targetDriftMps };
+    return [{ level, basis: 'physics', extent: worst.driftMps, facts }];
+  },
+  say: ({ driftMps, at, wantedMps }) => ({
+    title: `At ${at} the boat drifts ${figure(driftMps, 2)} m/s`,
+    text: `You want ${figure(wantedMps, 2)} m/s. By wind, stream and the drogue aboard, an estimate.`,
+  }),
+  repairs: (_, context) => [...adding(context, ['big-drogue', 'drogue']), ...otherHours(context)],
+});
+
+export const holdingRules = [
+  anchorShut,
+  anchorScope,
+  anchorDrags,
+  anchorNoRelease,
+  poleNoHold,
+  madeFast,
+  driftFast,
+] as const;

@@ -161,3 +161,21 @@ describe('a party', () => {
     expect(withoutCompanion(left, 'nobody')).toBe(left);
   });
 });
+
+describe('one thing with many jobs', () => {
+  const cup = outings.find((one) => one.id === 'mere-cup-day') ?? ready;
+  it('is told where the only call for help is also a camera that counts', () => {
+    const alone = withItem(cup, 'radio', 0);
+    expect(find('one-thing-many-jobs', alone)?.level).toBe('mind');
+    expect(find('one-thing-many-jobs', cup), 'a radio beside it').toBeNull();
+    expect(find('one-thing-many-jobs', brief({ trip: 'still-water' }, alone)), 'no competition').toBeNull();
+  });
+});
+
+describe('a permission that lies in the locker', () => {
+  it('is put aboard before a rod is left ashore', () => {
+    const one = rules({ ...cited, rule: 'rods', most: 1, withPermission: 2 });
+    const [first] = find('rods-over-rule', ready, one)?.repairs ?? [];
+    expect(first).toMatchObject({ do: 'add-items', items: [{ itemId: 'permit' }] });
+  });
+});

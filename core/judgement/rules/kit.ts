@@ -4,7 +4,8 @@ import { containerOf } from '../../needs/clash';
 import { idsAboard } from '../../documents/references';
 import { tackleAboard, tackleBudget, tackleKindIds } from '../../tackle/tackleBudget';
 import { capital, count, figure, mass, plural } from '../../units/words';
-import { removing } from '../candidates';
+import type { NeedId } from '../../vocabulary/needs';
+import { adding, removing } from '../candidates';
 import { rule } from '../rule';
 
 /** A paddle may differ by this much from what suits, m. Rule of thumb. */
@@ -182,4 +183,38 @@ const tackleOver = rule({
   repairs: (_, context) => removing(context, (kind) => tackleKindIds.has(kind)),
 });
 
-export const kitRules = [automaticJacket, foamFavoured, gaffAboard, paddleSize, baitsReact, tackleOver] as const;
+/** One thing that is the only call and a camera that the day counts on: three jobs, one battery, one drop. */
+const oneThingManyJobs = rule({
+  code: 'one-thing-many-jobs',
+  reads: ['needs', 'exposures'],
+  station: 'kit',
+  measure: 'jobs',
+  find: ({ needs, exposures: { competition } }) => {
+    const counting = (id: NeedId) =>
+      needs
+        .find((need) => need.id === id)
+        ?.means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one] : [])) ?? [];
+    const [call, ...others] = counting('call-for-help');
+    if (!competition || !call || others.length > 0) return [];
+    const jobs = (['photograph', 'hour', 'navigate'] as const).filter((id) =>
+      counting(id).some(({ itemId }) => itemId === call.itemId),
+    );
+    if (!jobs.includes('photograph')) return [];
+    return [{ level: 'mind', basis: 'judgement', extent: jobs.length + 1, facts: { item: call.name } }];
+  },
+  say: ({ item }) => ({
+    title: `${item}: the only call for help, and a camera all day`,
+    text: 'Every picture takes from the charge that the call may need, and brings it out over the water. Another way to call, or keep it for that.',
+  }),
+  repairs: (_, context) => adding(context, ['vhf-radio', 'satellite-messenger', 'beacon']),
+});
+
+export const kitRules = [
+  automaticJacket,
+  foamFavoured,
+  gaffAboard,
+  paddleSize,
+  baitsReact,
+  tackleOver,
+  oneThingManyJobs,
+] as const;

@@ -359,3 +359,56 @@ describe('the sheets', () => {
       }
   });
 });
+
+describe('a boat made fast to something that does not move', () => {
+  const withHook = (refs: References, change: Partial<Item> = {}): References => ({
+    ...refs,
+    items: [...refs.items, newItem('hook', 'structure-hook', change)],
+  });
+  const hooked = withItem({ ...still, loadout: [] }, 'hook', 1);
+  it('is told by stream and gear: by leave, with a release, never past an anchor’s own limit', () => {
+    const level = (streamMps: number, change: Partial<Item> = {}) =>
+      find('made-fast', hooked, withHook(mere(streamMps), change))?.level;
+    expect(level(0.2)).toBe('note');
+    expect(level(0.6)).toBe('note');
+    expect(level(0.6, { qualities: [] })).toBe('stop');
+    expect(level(1)).toBe('stop');
+    expect(level(0.99)).toBe('note');
+  });
+  it('is led to bow or stern where the stream would roll it', () => {
+    const beam = { ...hooked, workings: { ...hooked.workings, alignment: 'beam' as const } };
+    expect(find('made-fast', beam, withHook(mere(0.3)))?.level).toBe('stop');
+    expect(find('made-fast', beam, withHook(mere(0.29)))?.level).toBe('note');
+    expect(find('made-fast', beam, withHook(mere(0.3)))?.repairs[0]).toEqual({ do: 'set-alignment', alignment: 'bow' });
+  });
+  it('is minded in waves that jerk it, and is no matter with an anchor out', () => {
+    const rough = {
+      ...hooked,
+      conditions: { ...hooked.conditions, hours: hooked.conditions.hours.map((hour) => ({ ...hour, waveM: 0.5 })) },
+    };
+    expect(find('made-fast', rough, withHook(mere(0)))?.level).toBe('mind');
+    expect(find('made-fast', withItem(hooked, 'anchor', 1), withHook(mere(0.2)))).toBeNull();
+  });
+});
+
+describe('a drift', () => {
+  it('is told when its sum is well over what is wanted, and minded when far over', () => {
+    const drifting = (windMps: number) => ({
+      ...brief(withItem(still, 'drogue', 1), { techniques: ['drifting'] }),
+      conditions: {
+        ...still.conditions,
+        hours: still.conditions.hours.map((hour) => ({ ...hour, windMps, windFromDeg: 200 })),
+      },
+    });
+    const refs = { ...references, items: [...references.items, newItem('drogue', 'drogue')] };
+    const at = (windMps: number, targetDriftMps: number) => {
+      const outing = drifting(windMps);
+      return find('drift-fast', { ...outing, workings: { ...outing.workings, targetDriftMps } }, refs)?.level ?? null;
+    };
+    expect(at(1, 0.25)).toBeNull();
+    const levels = [0.5, 0.2, 0.15, 0.1, 0.05, 0.02].map((wanted) => at(4, wanted));
+    expect(levels[0]).toBeNull();
+    expect(levels).toContain('note');
+    expect(levels.at(-1)).toBe('mind');
+  });
+});
