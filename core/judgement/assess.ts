@@ -13,7 +13,7 @@ import { type Step, walkSteps } from '../walkround/steps';
 import { type Context, contextOf } from './context';
 import type { Finding } from './finding';
 import { type Gate, gate } from './gate';
-import { judge, loweringFor, repairsFor } from './repairEngine';
+import { judge, repairsFor } from './repairEngine';
 import { findingLevels } from './rule';
 import { type Found, ruleOf } from './allRules';
 import { sheetFor, sheetsInUse } from './sheets';
@@ -60,7 +60,7 @@ export function assess(
     const answerable = isAnswerable(one, context);
     const accepted = answerable ? acceptedReason(one, outing) : null;
     const asked = withRepairs && accepted === null;
-    const repairs = asked ? repairsFor(one, judged) : [];
+    const { repairs, lowers } = asked ? repairsFor(one, judged) : noRepairs;
     const helpless = asked && repairs.length === 0 && one.level !== 'note';
     const rule = ruleOf(one.facts.code);
     return {
@@ -69,7 +69,7 @@ export function assess(
       answerable,
       accepted,
       repairs,
-      lowers: helpless && one.level === 'stop' ? loweringFor(one, judged) : [],
+      lowers,
       otherwise: helpless ? rule.otherwise(one.facts, context) : null,
     };
   });
@@ -104,6 +104,8 @@ export function assess(
     },
   };
 }
+
+const noRepairs = { repairs: [], lowers: [] } as const;
 
 /** Things aboard of which it was written what became of them. */
 function marked({ loadout }: Outing, { items }: Log): number {

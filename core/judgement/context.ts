@@ -294,7 +294,10 @@ function needsOf(context: Context, before: Context | null): readonly JudgedNeed[
   });
 }
 
-const weighing = needIds.filter((id) => catalogue[id].weighsAll);
+const dependent = needIds.flatMap((id) => {
+  const by = catalogue[id].alsoBy;
+  return by === undefined ? [] : [[id, by] as const];
+});
 
 /**
  * The needs that the difference between two loadouts can speak to: those that the kinds of the changed items are means of.
@@ -308,7 +311,8 @@ function needsTouched(moved: readonly Aboard[], is: readonly Aboard[]): Readonly
     // Which paddle is the first decides which may be the second.
     if (touched.has('second-propulsion')) touched.add('propulsion');
   }
-  if (moved.length > 0) for (const id of weighing) touched.add(id);
+  for (const [id, by] of dependent)
+    if (by === 'anything' ? moved.length > 0 : moved.some(({ item }) => by.includes(item.kind))) touched.add(id);
   return touched;
 }
 

@@ -38,12 +38,13 @@ export function judge(context: Context): Judged {
 }
 
 /**
- * Repairs that settle a finding, the fitting one first. Each is carried out on a copy and judged: offered only when the finding is gone
+ * Repairs that settle a finding, the fitting one first; where none does, what leaves a Mind of a Stop. Each is carried out on a copy and judged: offered only when the finding is gone
  * and no other Stop or Mind has come or grown. Judged is only what reads something that the repair changed.
  */
-export function repairsFor(one: Found, judged: Judged): Repair[] {
+export function repairsFor(one: Found, judged: Judged): { repairs: readonly Repair[]; lowers: readonly Repair[] } {
   const rule = ruleOf(one.facts.code);
   const offered: Repair[] = [];
+  const lowers: Repair[] = [];
   const asked = rule.asks(one.facts);
   if (asked) {
     // Where the lightest opens another hole, the next lightest is tried.
@@ -57,19 +58,18 @@ export function repairsFor(one: Found, judged: Judged): Repair[] {
   for (const repair of rule.repairs(one.facts, judged.context)) {
     if (offered.length >= MOST_OFFERED || tried >= MOST_JUDGED) break;
     tried += 1;
-    if (settles(one, repaired(judged.context, repair), judged)) offered.push(repair);
+    const next = repaired(judged.context, repair);
+    if (settles(one, next, judged)) offered.push(repair);
+    else if (one.level === 'stop' && lowers.length === 0 && lowered(one, next) && settles(one, next, judged, true))
+      lowers.push(repair);
   }
-  return offered;
+  return { repairs: offered, lowers: offered.length > 0 ? [] : lowers };
 }
 
-/** Where nothing settles a Stop: what leaves a Mind of it, and opens nothing else. */
-export function loweringFor(one: Found, judged: Judged): Repair[] {
+/** Whether a Stop is told more softly after a change: asked of its own rule, before all others. */
+function lowered(one: Found, next: Context): boolean {
   const rule = ruleOf(one.facts.code);
-  return rule
-    .repairs(one.facts, judged.context)
-    .slice(0, MOST_JUDGED)
-    .filter((repair) => settles(one, repaired(judged.context, repair), judged, true))
-    .slice(0, 1);
+  return rule.find(next).every(({ level, subject }) => keyOf(rule, subject) !== one.key || level !== 'stop');
 }
 
 function repaired(context: Context, repair: Repair): Context {

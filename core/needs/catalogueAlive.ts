@@ -94,7 +94,6 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     far: 'shore',
     // Two phones are one network and one pocket.
     sort: (kind) => (isPhone(kind) ? 'phone' : kind),
-    weighsAll: true,
     raise: ({ exposures }) => {
       // Another boat within hail is the second way.
       const two = exposures.solo ? reasons(aloneOut(exposures), offShore(exposures, 1000)) : [];
@@ -150,7 +149,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     title: 'Be seen at night',
     without: 'In the dark you cannot be seen at all, nor see your own knots.',
     parts: () => lightParts,
-    weighsAll: true,
+    alsoBy: ['spare-cells'],
     raise: ({ exposures }) => raised('must', lightParts.length, true, reasons(inDark(exposures))),
     disqualify: (a, c) => {
       const want = (c.exposures.darkMinutes / 60) * LIGHT_MARGIN;

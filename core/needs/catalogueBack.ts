@@ -97,7 +97,6 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
   },
   navigate: {
     far: 'landing',
-    weighsAll: true,
     fits: 'compass and chart together are one; the compass counts for both',
     title: 'Know where you are',
     without: 'In dark or mist the shore is a guess.',
@@ -124,7 +123,7 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
         false,
         reasons(launch !== null && launch.carryM > 100 && { because: 'carry', metres: launch.carryM }),
       ),
-    weighsAll: true,
+    alsoBy: 'anything',
     disqualify: (a, c) =>
       together(
         tooLittle(a, 'ratedKg', rollingKg(c)),

@@ -171,7 +171,6 @@ export const camp: NeedTable<(typeof needsByPurpose.camp)[number]> = {
   shelter: {
     ...partyNeed(campNeed('Shelter', 'A wet night in the open.', 'must')),
     fits: 'a roof for each: a hammock only with a tarp',
-    weighsAll: true,
     disqualify: ({ item }, { aboard }) =>
       item.kind === 'hammock' && !aboard.some((other) => other.item.kind === 'tarp') ? { code: 'needs-tarp' } : null,
   },

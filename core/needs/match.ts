@@ -147,11 +147,12 @@ export function judgeNeed(
 const noNames: readonly string[] = [];
 /** The parts of a set that nothing counted fills. */
 function lackingParts(need: Need, means: readonly Means[], context: NeedContext): readonly string[] {
+  if (!need.parts) return noNames;
   const counting = new Set(means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])));
   const filled = new Set(
     context.aboard.flatMap(({ item }) => (counting.has(item.id) ? [sortOf(need, item.kind, context)] : [])),
   );
-  return need.parts?.(context).flatMap(({ id, name }) => (filled.has(id) ? [] : [name])) ?? noNames;
+  return need.parts(context).flatMap(({ id, name }) => (filled.has(id) ? [] : [name]));
 }
 
 function itemMeans({ item, entry }: Aboard, shortfall: Shortfall | null, amount: number) {

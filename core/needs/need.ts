@@ -184,8 +184,8 @@ export interface Need {
   sort?: (kind: KindId) => string;
   /** Met by a set: each part once. What it wants is one of each. */
   parts?: (context: RaiseContext) => readonly Part[];
-  /** Whether a thing counts goes by other things aboard, so that it is asked again whatever comes or goes. */
-  weighsAll?: boolean;
+  /** Kinds beside its own means by which a thing counts or not: what of them comes or goes has it asked again. */
+  alsoBy?: readonly KindId[] | 'anything';
   raise: (context: RaiseContext) => Raise | null;
   /** Why a serviceable item of a fitting kind still does not count here; null: it counts. */
   disqualify?: (aboard: Aboard, context: NeedContext) => Shortfall | null;

@@ -69,6 +69,14 @@ export function disqualifiedHere(id: NeedId, item: Item, context: NeedContext): 
   return disqualified(catalogue[id], byItself(item), context);
 }
 
+const usual = new Map<KindId, Item>();
+/** The usual one of a kind, the same record each time. */
+function usualOf(kind: KindId): Item {
+  const known = usual.get(kind) ?? newItem('usual', kind);
+  usual.set(kind, known);
+  return known;
+}
+
 /**
  * The kinds that would meet what a need still misses on this outing: a wetsuit where a wetsuit is enough, no gaff for a fish that goes back.
  * @param missing means or amount still to come @param taken sorts that count already, where others are wanted
@@ -83,7 +91,7 @@ export function purchaseOptions(
   return kindsFor(id).flatMap((kind): PurchaseOption[] => {
     const sort = sortOf(need, kind, context);
     if (sort !== null && taken.has(sort)) return [];
-    const item = newItem('usual', kind);
+    const item = usualOf(kind);
     const asked = asksFor(id, item, context);
     if (asked === null) return [];
     const worth = worthOf(need, item, context);

@@ -94,6 +94,7 @@ export const ofTheWhole: ReadonlySet<string> = new Set([
   'anchor-shut',
   'anchor-drags',
   'rods-over-rule',
+  'one-thing-many-jobs',
 ]);
 /** Stops and Minds of an outing beside the needs that are open, by key. */
 function troubles(outing: Outing, references: References, answers: Answers, now: Instant): ReadonlySet<string> {
