@@ -57,6 +57,8 @@ export function repairsFor(one: Found, judged: Judged): { repairs: readonly Repa
   let tried = 0;
   for (const repair of rule.repairs(one.facts, judged.context)) {
     if (offered.length >= MOST_OFFERED || tried >= MOST_JUDGED) break;
+    // What is added already need not also take another's place.
+    if (repair.do === 'swap-item' && offered.some((other) => adds(other, repair.onId))) continue;
     tried += 1;
     const next = repaired(judged.context, repair);
     if (settles(one, next, judged)) offered.push(repair);
@@ -64,6 +66,10 @@ export function repairsFor(one: Found, judged: Judged): { repairs: readonly Repa
       lowers.push(repair);
   }
   return { repairs: offered, lowers: offered.length > 0 ? [] : lowers };
+}
+
+function adds(repair: Repair, itemId: string): boolean {
+  return repair.do === 'add-items' && repair.items.some((one) => one.itemId === itemId);
 }
 
 /** Whether a Stop is told more softly after a change: asked of its own rule, before all others. */
