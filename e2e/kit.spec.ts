@@ -162,3 +162,20 @@ test('what is owned and not written down yet goes into the locker and aboard in 
   await page.goto('/locker');
   await expect(page.getByRole('status').first()).toHaveText('142 of 142');
 });
+
+test('a Mind is answered once for every outing on a water, and taken back', async ({ page }) => {
+  await page.goto('/outings/zander-dusk/kit');
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  const hands = margin.getByRole('listitem').filter({ hasText: 'Hands kept warm' });
+  await hands.getByRole('button', { name: 'Accept, and say why' }).click();
+  await hands.getByLabel('Why you accept it').fill('Pogies are on the paddle');
+  await hands.getByLabel('Keep it for every outing on Hallow Mere').check();
+  await hands.getByRole('button', { name: 'Accept', exact: true }).click();
+  await expect(page.getByText('Kept for Hallow Mere.')).toBeVisible();
+  await expect(margin).toContainText('Accepted for Hallow Mere: Pogies are on the paddle');
+  await page.goto('/outings/perch-spring/kit');
+  await expect(margin).toContainText('Accepted for Hallow Mere: Pogies are on the paddle');
+  await margin.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText('Taken back for Hallow Mere.')).toBeVisible();
+  await expect(hands.getByRole('button', { name: 'Accept, and say why' })).toBeVisible();
+});

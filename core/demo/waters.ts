@@ -19,6 +19,7 @@ const plain: Pick<
   | 'rapids'
   | 'branches'
   | 'getOut'
+  | 'answered'
 > = {
   note: '',
   noteOn: null,
@@ -33,6 +34,7 @@ const plain: Pick<
   rapids: 0,
   branches: false,
   getOut: 'by the chart',
+  answered: [],
 };
 
 const ostrey = { latDeg: 47.5, lonDeg: -18.5 };

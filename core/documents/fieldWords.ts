@@ -164,6 +164,7 @@ export const waterWords: Words<Omit<Water, 'id' | 'format'>> = {
   traffic: 'the traffic',
   coverage: 'the coverage',
   getOut: 'where one can get out',
+  answered: 'what is answered for every outing there',
   hazards: 'the hazards',
   fetchM: 'the fetch',
   tide: 'the tide',

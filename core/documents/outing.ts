@@ -1,17 +1,6 @@
-import { MOST_EXTENT } from '../vocabulary/extent';
 import { z } from 'zod';
-import {
-  clockText,
-  dateText,
-  idText,
-  instantText,
-  lineText,
-  nameText,
-  placed,
-  quantity,
-  text,
-  wholeNumber,
-} from './field';
+import { acceptanceSchema } from './acceptance';
+import { clockText, dateText, idText, instantText, lineText, nameText, placed, quantity, wholeNumber } from './field';
 import { needIds } from '../vocabulary/needs';
 import { logSchema } from './log';
 import { rigSchema, workingsSchema } from './workings';
@@ -96,15 +85,6 @@ const companion = z.strictObject({
   says: z.array(z.enum(needIds)).max(needIds.length),
 });
 export type Companion = z.infer<typeof companion>;
-const acceptance = z.strictObject({
-  /** The finding's key. */
-  key: text(200),
-  reason: text(400).refine((reason) => reason.trim().length >= 3, 'Say why, in a few words.'),
-  at: instantText,
-  /** How bad it was when accepted, in the measure of the finding's rule; a finding that grows past it asks again. */
-  extent: quantity(0, MOST_EXTENT, ''),
-});
-
 /** One outing, whole: the document that is edited, judged and signed. */
 export const outingSchema = z.strictObject({
   format: z.literal('outing/2'),
@@ -117,7 +97,7 @@ export const outingSchema = z.strictObject({
   company: z.array(companion).max(11),
   rigs: z.array(rigSchema).max(12),
   workings: workingsSchema,
-  accepted: z.array(acceptance).max(200),
+  accepted: z.array(acceptanceSchema).max(200),
   /** What it came to, written ashore; null: not yet. No part of what is judged. */
   log: logSchema.nullable(),
 });

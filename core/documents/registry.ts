@@ -95,6 +95,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
       launches: 'id',
       areas: 'id',
       hazards: 'id',
+      answered: 'key',
       'tide.constituents': 'name',
       'stream.constituents': 'name',
     },

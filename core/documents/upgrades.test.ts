@@ -44,6 +44,7 @@ describe('a document of the first form', () => {
     expect(opened('waters', kept)).toMatchObject({
       format: 'water/2',
       getOut: 'by the chart',
+      answered: [],
       areas: [{ id: 'bay', distanceM: 350, shoreM: null }],
     });
     const bare = { ...kept, chart: { type: 'FeatureCollection', features: [] } };

@@ -73,9 +73,10 @@ export const waterUpgrades: readonly Upgrade[] = [
   {
     from: 'water/1',
     to: 'water/2',
-    name: 'where one can get out is written: by the land its chart shows, else at its launches only',
+    name: 'where one can get out is written: by the land its chart shows, else at its launches only; nothing is answered for all outings there',
     up: (old) => ({
       ...old,
+      answered: old.answered ?? [],
       getOut: showsLand(old.chart) ? 'by the chart' : 'launches only',
       areas: eachRecord(old.areas, (area) => ({ shoreM: null, ...area })),
     }),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { bottoms } from '../vocabulary/holding';
+import { acceptanceSchema } from './acceptance';
 import { chartSchema } from './chart';
 import { dateText, idText, lineText, nameText, noteText, placed, quantity, wholeNumber, zoneText } from './field';
 
@@ -79,6 +80,8 @@ export const waterSchema = z.strictObject({
     })
     .nullable(),
   chart: chartSchema,
+  /** Findings that are answered for every outing there, with the reason: by their key. */
+  answered: z.array(acceptanceSchema).max(60),
   rapids: wholeNumber(0, 50),
   branches: z.boolean(),
   rulePackId: idText.nullable(),

@@ -1,5 +1,6 @@
 import { type Instant, isoAt } from '../units/time';
 import type { Item } from '../documents/item';
+import type { Water } from '../documents/water';
 import type { LoadoutEntry, Outing } from '../documents/outing';
 
 /** Puts so many of an item aboard, or changes how many are; none takes it off. */
@@ -17,6 +18,13 @@ export function withAcceptance(outing: Outing, key: string, extent: number, reas
   const accepted = outing.accepted.filter((one) => one.key !== key);
   if (reason.trim() === '') return { ...outing, accepted };
   return { ...outing, accepted: [...accepted, { key, extent, reason: reason.trim(), at: isoAt(at, 'utc') }] };
+}
+
+/** The water with a finding answered for every outing there; an empty reason takes it back. */
+export function withAnswerKept(water: Water, key: string, extent: number, reason: string, at: Instant): Water {
+  const answered = water.answered.filter((one) => one.key !== key);
+  if (reason.trim() === '') return { ...water, answered };
+  return { ...water, answered: [...answered, { key, extent, reason: reason.trim(), at: isoAt(at, 'utc') }] };
 }
 
 /** What goes on every outing, for a new loadout. */

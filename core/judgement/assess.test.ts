@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
 import { exposures } from '../exposures/exposures';
 import { sternLoad } from '../boat/load';
-import { withAcceptance, withItem } from '../editing/edit';
+import { withAcceptance, withAnswerKept, withItem } from '../editing/edit';
 import { applyRepair } from '../editing/repair';
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
@@ -260,6 +260,39 @@ describe('a finding', () => {
     expect(find('wind-over-limit', accepted)?.accepted).toBe('Sheltered shore');
     expect(find('wind-over-limit', weather(accepted, { windMps: 10, ...onshore }))?.accepted).toBeNull();
     expect(judge(accepted).gate.bars.map((bar) => bar.bar)).not.toContain('minds');
+  });
+});
+
+describe('an answer kept with a water', () => {
+  // Nobody stands there: a Mind of judgement with a reason of its own.
+  const bare = withItem(ready, 'sun-top', 0);
+  const key = 'need-unmet:sun';
+  const kept = (extent: number): References => ({
+    ...references,
+    waters: references.waters.map((water) =>
+      water.id === ready.brief.waterId
+        ? withAnswerKept(water, key, extent, 'The cliff shades it all morning', now)
+        : water,
+    ),
+  });
+  const told = (refs: References, outing = bare) => judge(outing, refs).findings.find((one) => one.key === key) ?? null;
+  it('answers the same Mind on every outing there, and no worse one', () => {
+    expect(told(references)).toMatchObject({ level: 'mind', accepted: null, keepable: true });
+    expect(told(kept(1))).toMatchObject({ accepted: 'The cliff shades it all morning', acceptedForWater: true });
+    expect(told(kept(1), withItem(bare, 'hat', 0))?.accepted, 'two of three missing are worse than one').toBeNull();
+    expect(
+      told(kept(1), brief(bare, { waterId: 'hallow-mere', launchId: 'boathouse', areaId: 'reed-bays' }))?.accepted,
+    ).toBeNull();
+  });
+  it('is taken back by an empty reason, and stands behind one of the outing’s own', () => {
+    const water = kept(1).waters.find(({ id }) => id === ready.brief.waterId);
+    expect(water && withAnswerKept(water, key, 1, ' ', now).answered).toEqual([]);
+    const own = withAcceptance(bare, key, 1, 'Long sleeves anyway', now);
+    expect(told(kept(1), own)).toMatchObject({ accepted: 'Long sleeves anyway', acceptedForWater: false });
+  });
+  it('is no way past a Stop, nor past what rests on physics or law', () => {
+    for (const { level, basis, keepable } of judge(dusk).findings)
+      if (level !== 'mind' || basis === 'law' || basis === 'physics') expect(keepable).toBe(false);
   });
 });
 

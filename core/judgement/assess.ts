@@ -1,5 +1,6 @@
 import { carriedKg, gearKg } from '../boat/load';
 import type { Log } from '../documents/log';
+import type { Acceptance } from '../documents/acceptance';
 import type { Outing } from '../documents/outing';
 import { type Blank, type References, blanks, openBlanks } from '../documents/references';
 import type { Exposures } from '../exposures/exposures';
@@ -58,7 +59,10 @@ export function assess(
   const judged = judge(context);
   const findings = judged.all.map((one): Finding => {
     const answerable = isAnswerable(one, context);
-    const accepted = answerable ? acceptedReason(one, outing) : null;
+    const keepable = one.level === 'mind' && one.basis !== 'law' && one.basis !== 'physics';
+    const here = answerable ? acceptedReason(one, outing.accepted) : null;
+    const there = keepable ? acceptedReason(one, context.places.water?.answered ?? []) : null;
+    const accepted = here ?? there;
     const asked = withRepairs && accepted === null;
     const { repairs, lowers } = asked ? repairsFor(one, judged) : noRepairs;
     const helpless = asked && repairs.length === 0 && one.level !== 'note';
@@ -68,6 +72,8 @@ export function assess(
       station: rule.station,
       answerable,
       accepted,
+      acceptedForWater: here === null && there !== null,
+      keepable,
       repairs,
       lowers,
       otherwise: helpless ? rule.otherwise(one.facts, context) : null,
@@ -118,7 +124,7 @@ function isAnswerable(one: Found, { angler }: Context): boolean {
 }
 
 /** An acceptance holds while the finding is no worse than it was when accepted. */
-function acceptedReason(one: Found, outing: Outing): string | null {
-  const held = outing.accepted.find((acceptance) => acceptance.key === one.key);
+function acceptedReason(one: Found, answers: readonly Acceptance[]): string | null {
+  const held = answers.find((acceptance) => acceptance.key === one.key);
   return held && one.extent <= held.extent + 1e-9 ? held.reason : null;
 }

@@ -14,6 +14,10 @@ export interface Finding extends Found {
   otherwise: string | null;
   /** The reason it was accepted with; null: it stands open. */
   accepted: string | null;
+  /** Whether that reason is kept with the water, for every outing there. */
+  acceptedForWater: boolean;
+  /** Whether a reason may be kept with the water: what rests on law that a pack holds, or on physics, is answered each time. */
+  keepable: boolean;
   /** Whether a typed reason may answer it. */
   answerable: boolean;
 }

@@ -12,17 +12,20 @@ import { sayRepair } from '#core/editing/repair';
 import { withAcceptance } from '#core/editing/edit';
 import { LevelMark } from '../ui/LevelMark';
 import { useDesk } from './desk';
+import { useAnswerForWater } from './useAnswerForWater';
 
 // Loaded when the first finding is answered: the field for it is heavy, and most outings need none.
 const Reason = lazy(async () => ({ default: (await import('./Reason')).Reason }));
 
 /** One finding: what, why, what it rests on, and what would settle it. */
 export function FindingNote({ finding }: { finding: Finding }) {
-  const { edit, repair } = useDesk();
+  const { edit, repair, looked } = useDesk();
+  const keepForWater = useAnswerForWater();
   const [answering, setAnswering] = useState(false);
   const { title, text } = sayFinding(finding.facts);
-  const accept = (reason: string) => {
-    edit((outing) => withAcceptance(outing, finding.key, finding.extent, reason, Date.now()));
+  const accept = (reason: string, forWater: boolean) => {
+    if (forWater) void keepForWater(finding, reason);
+    else edit((outing) => withAcceptance(outing, finding.key, finding.extent, reason, Date.now()));
     setAnswering(false);
   };
   const place = placeToGo(finding.facts);
@@ -44,8 +47,9 @@ export function FindingNote({ finding }: { finding: Finding }) {
         </Typography>
         {finding.accepted !== null && (
           <Typography variant="body2" sx={{ fontStyle: 'italic' }}>
-            Accepted: {finding.accepted}{' '}
-            <Button onClick={() => accept('')} sx={actionStyle}>
+            {finding.acceptedForWater ? `Accepted for ${looked.water?.name ?? 'this water'}` : 'Accepted'}:{' '}
+            {finding.accepted}{' '}
+            <Button onClick={() => accept('', finding.acceptedForWater)} sx={actionStyle}>
               Take it back
             </Button>
           </Typography>
@@ -84,7 +88,11 @@ export function FindingNote({ finding }: { finding: Finding }) {
         </Box>
         {answering && (
           <Suspense>
-            <Reason onKeep={accept} onCancel={() => setAnswering(false)} />
+            <Reason
+              water={finding.keepable ? (looked.water?.name ?? null) : null}
+              onKeep={accept}
+              onCancel={() => setAnswering(false)}
+            />
           </Suspense>
         )}
       </Box>

@@ -122,13 +122,19 @@ const toldOf = rememberFor((need: JudgedNeed): Told<Unmet> => ({
   facts: unmetFacts(need),
 }));
 
+const anchorGearNeeds: readonly NeedId[] = ['anchor-trolley', 'anchor-release'];
+
 const needUnmet = rule({
   code: 'need-unmet',
-  reads: ['needs'],
+  reads: ['needs', 'anchorage'],
   station: 'kit',
   sheet: ({ needId }: Unmet) => sheetOfNeed[needId] ?? null,
   measure: 'means, or the need’s own measure',
-  find: ({ needs }) => needs.filter((need) => !need.met).map(toldOf),
+  // Release, float and trolley that shut an anchorage are told with that Stop.
+  find: ({ needs, anchorage }) => {
+    const shut = anchorage?.hours.some(({ leave }) => leave.may === 'no' && leave.why === 'gear') ?? false;
+    return needs.filter(({ id, met }) => !met && !(shut && anchorGearNeeds.includes(id))).map(toldOf);
+  },
   say: (facts: Unmet) => ({
     title: unmetTitle(facts),
     text: [

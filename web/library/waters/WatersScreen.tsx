@@ -28,6 +28,7 @@ const fresh = (): Water => ({
   traffic: 'little',
   coverage: 'not known',
   getOut: 'by the chart',
+  answered: [],
   hazards: [],
   fetchM: Array.from({ length: FETCH_BEARINGS }, () => 500),
   tide: null,
