@@ -150,6 +150,7 @@ export const itemWords: Words<Omit<Item, 'id' | 'format' | 'photo'>> = {
   containerId: 'what it lives in',
   poweredById: 'what it runs on',
   always: 'whether it always goes along',
+  stays: 'why it stays aboard',
   note: 'the note',
 };
 export const waterWords: Words<Omit<Water, 'id' | 'format'>> = {

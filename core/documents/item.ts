@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type AttributeId, attributeIds, attributeRange, attributes, qualityIds } from '../catalog/gear/attributes';
 import { kindIds } from '../catalog/gear/kinds';
-import { dateText, idText, nameText, noteText, quantity, wholeNumber } from './field';
+import { dateText, idText, lineText, nameText, noteText, quantity, wholeNumber } from './field';
 
 /** Each measure in its own unit and within what it may be. */
 const measures = Object.fromEntries(
@@ -10,7 +10,7 @@ const measures = Object.fromEntries(
 
 /** Something owned, in the locker. Mass is of one piece. */
 export const itemSchema = z.strictObject({
-  format: z.literal('item/2'),
+  format: z.literal('item/3'),
   id: idText,
   name: nameText,
   kind: z.enum(kindIds, 'Choose a kind.'),
@@ -40,6 +40,8 @@ export const itemSchema = z.strictObject({
   poweredById: idText.nullable(),
   /** Goes on every outing: put aboard when an outing is made. */
   always: z.boolean(),
+  /** Why it comes along though no need asks for it, in the angler's own words; empty: no reason given. */
+  stays: lineText,
   note: noteText,
 });
 export type Item = z.infer<typeof itemSchema>;

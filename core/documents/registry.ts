@@ -78,7 +78,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'item',
     table: 'items',
     path: 'items',
-    format: 'item/2',
+    format: 'item/3',
     schema: itemSchema,
     upgrades: itemUpgrades,
     listKeys: {},

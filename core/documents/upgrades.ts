@@ -58,6 +58,12 @@ export const itemUpgrades: readonly Upgrade[] = [
     // A picture inside the document was taken out of it where it is kept; one in a file or a draft is no name of a picture.
     up: (old) => ({ ...old, photo: null }),
   },
+  {
+    from: 'item/2',
+    to: 'item/3',
+    name: 'why a thing stays aboard may be written with it; nobody has yet',
+    up: (old) => ({ stays: '', ...old }),
+  },
 ];
 
 export const speciesUpgrades: readonly Upgrade[] = [

@@ -5,7 +5,7 @@ import { type KindId, kinds } from '../catalog/gear/kinds';
 export function newItem(id: string, kind: KindId, own: Partial<Item> = {}): Item {
   const { name, massKg, attributes, qualities } = kinds[kind];
   return {
-    format: 'item/2',
+    format: 'item/3',
     id,
     name,
     kind,
@@ -23,6 +23,7 @@ export function newItem(id: string, kind: KindId, own: Partial<Item> = {}): Item
     containerId: null,
     poweredById: null,
     always: false,
+    stays: '',
     note: '',
     ...own,
   };

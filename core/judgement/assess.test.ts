@@ -341,6 +341,11 @@ describe('unneeded', () => {
     const outing = withItem(withItem(ready, 'sponge', 1), 'crate', 1);
     expect(judge(outing).unneeded.toSorted()).toEqual(['crate', 'sponge']);
     expect(judge(outing, item('tape', { containerId: 'crate' })).unneeded).toEqual(['sponge']);
+    const kept = references.items.map((one) => (one.id === 'sponge' ? { ...one, stays: 'It dries the seat' } : one));
+    expect(judge(withItem(ready, 'sponge', 1), { ...references, items: kept }).unneeded, 'a reason was given').toEqual(
+      [],
+    );
+    expect(judge(withItem(ready, 'warm-hat', 1)).unneeded, 'what is worn is not spoken of').toEqual([]);
   });
 });
 

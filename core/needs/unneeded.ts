@@ -15,10 +15,16 @@ const backingUp: ReadonlySet<NeedId> = new Set<NeedId>([
 ]);
 /** Kinds that pad or hold other things. */
 const helping: readonly KindId[] = ['deck-pad', 'seat-cushion', 'phone-float', 'cord', 'carabiners', 'rod-tube'];
-/** What is worn, what pads, holds or carries something else, and what comes along on every outing: leaving it ashore is not proposed. */
-function mayStay({ kind, always }: Item): boolean {
+/** What is worn, what pads, holds or carries something else, and what comes along on every outing or for a reason that was given: leaving it ashore is not proposed. */
+function mayBeLeft({ kind, always, stays }: Item): boolean {
   const { place, means } = kinds[kind];
-  return !always && !wornPlaces.includes(place) && !helping.includes(kind) && !means.some((id) => backingUp.has(id));
+  return (
+    stays.trim() === '' &&
+    !always &&
+    !wornPlaces.includes(place) &&
+    !helping.includes(kind) &&
+    !means.some((id) => backingUp.has(id))
+  );
 }
 
 /** Items aboard that no raised need asks for, where leaving them ashore is sound. A container with something in it is at work, and so is a part of a rig whose rod is aboard. */
@@ -33,6 +39,8 @@ export function unneeded(needs: readonly JudgedNeed[], looked: Looked, { rigs }:
       .flatMap(({ reelId, mainId, leaderId, clipId, lureId }) => [reelId, mainId, leaderId, clipId, lureId]),
   ]);
   return aboard
-    .filter(({ item }) => mayStay(item) && !atWork.has(item.id) && !kinds[item.kind].means.some((id) => raised.has(id)))
+    .filter(
+      ({ item }) => mayBeLeft(item) && !atWork.has(item.id) && !kinds[item.kind].means.some((id) => raised.has(id)),
+    )
     .map(({ item }) => item.id);
 }

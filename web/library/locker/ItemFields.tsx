@@ -150,6 +150,7 @@ export function ItemFields({
         render={({ field }) => <PhotoField name={watch('name')} value={field.value} onChange={field.onChange} />}
       />
       <FormSwitch control={control} name="always" label="Goes on every outing" />
+      <FormText control={control} name="stays" label="Stays aboard because, where no need asks for it" />
       <FormText control={control} name="note" label="Note" lines={2} />
       <Typography variant="caption" color="textSecondary">
         At the walk-round: {kind.look.how} Bad looks like this: {kind.look.bad}
