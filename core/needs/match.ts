@@ -128,8 +128,9 @@ export function judgeNeed(
     means.push(other);
     if (other.shortfall === null) counted += 1;
   }
-  const { level, want, lifeCritical, reasons } = raise;
+  const { want, lifeCritical, reasons, law } = raise;
   const met = counted + 1e-6 >= want;
+  const level = law && !met && counted + 1e-6 >= law.want ? law.beyond : raise.level;
   return {
     id,
     level,

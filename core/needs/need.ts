@@ -137,6 +137,8 @@ export interface Raise {
   /** Whether life hangs on it here, so that missing it shuts the gate. */
   lifeCritical: boolean;
   reasons: readonly Reason[];
+  /** Of what the law asks for, how much, and the level of what is wanted beyond that; left out: no law speaks. */
+  law?: { want: number; beyond: Level };
 }
 /** What may raise a need: never what is aboard, which is what is asked for. */
 export interface RaiseContext {

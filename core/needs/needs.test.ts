@@ -118,6 +118,16 @@ describe('needs raised, on both sides of their thresholds', () => {
   });
 });
 
+describe('a rule that asks for less than practice does', () => {
+  const cup = outings.find((one) => one.id === 'mere-cup-day') ?? ready;
+  it('is the law for its own number; what is wanted beyond it is practice', () => {
+    const none = withItem(withItem(cup, 'board', 0), 'tape-measure', 0);
+    expect(need('measure', none)).toMatchObject({ want: 2, counted: 0, level: 'law' });
+    // The tape counts, the board is too short: the permit is kept, the competition's second is not there.
+    expect(need('measure', cup)).toMatchObject({ want: 2, counted: 1, level: 'must' });
+  });
+});
+
 describe('means that count', () => {
   const why = (id: NeedId, outing: Outing, refs?: References) =>
     need(id, outing, refs)?.means.flatMap((one) => (one.shortfall ? [one.shortfall.code] : []));

@@ -42,6 +42,17 @@ function asRule(own: Raise | null, rule: NeedRule, authority: string, law: boole
     level: law || own?.level === 'law' ? 'law' : 'must',
     want: Math.max(own?.want ?? 1, rule.want ?? 1),
     lifeCritical: own?.lifeCritical ?? false,
+    // What is wanted beyond the rule's own number is practice, and is not told as law.
+    ...(law
+      ? {
+          law: {
+            want: Math.max(rule.want ?? 1, own?.law?.want ?? 0),
+            beyond: own?.law?.beyond ?? own?.level ?? 'must',
+          },
+        }
+      : own?.law
+        ? { law: own.law }
+        : {}),
     // Two rules of one text are one reason.
     reasons: [...(own?.reasons ?? []).filter((one) => one.because !== 'rule' || one.text !== rule.text), because],
   };

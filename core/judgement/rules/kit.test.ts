@@ -179,3 +179,17 @@ describe('a permission that lies in the locker', () => {
     expect(first).toMatchObject({ do: 'add-items', items: [{ itemId: 'permit' }] });
   });
 });
+
+describe('a thing whose battery stays ashore', () => {
+  it('does not count, and is told to have its battery put aboard', () => {
+    const items = references.items.map((one) => (one.id === 'sounder' ? { ...one, poweredById: 'battery' } : one));
+    const trolling = withItem(brief({ techniques: ['trolling'] }), 'battery', 0);
+    const unmet = assess(trolling, { ...references, items }, noAnswers, now).findings.find(
+      ({ key }) => key === 'need-unmet:find-depth',
+    );
+    expect(unmet && sayFinding(unmet.facts).text).toContain('its battery is not aboard');
+    expect(unmet?.repairs.map((repair) => (repair.do === 'add-items' ? repair.items[0]?.itemId : repair.do))).toContain(
+      'battery',
+    );
+  });
+});

@@ -7,14 +7,14 @@ import { personalNeeds } from '../../needs/company';
 import type { JudgedNeed } from '../../needs/match';
 import { measured, sayMeans, sayPurchase, sayReason, sayShortfall } from '../../needs/sayNeeds';
 import { homeMade } from '../../needs/homeMade';
-import { eachShortfall, sortOf } from '../../needs/need';
+import { type Shortfall, eachShortfall, sortOf } from '../../needs/need';
 import { purchaseOptions } from '../../needs/purchaseOptions';
 import { shiftClock } from '../../units/time';
 import { rememberFor } from '../../units/remember';
 import { capital, count, dayWords, listed, plural } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import type { SheetId } from '../../vocabulary/sheets';
-import { outOfTheDark, removing, rodsAshore, serviceable, swap } from '../candidates';
+import { outOfTheDark, owned, removing, rodsAshore, serviceable, swap } from '../candidates';
 import { type Basis, type FindingLevel, type Told, rule } from '../rule';
 
 /** How loud an unmet need is: law and what life hangs on shut the gate; other musts and shoulds are minded. */
@@ -62,6 +62,8 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
       ({ code }) => code === 'same-container' || code === 'not-on-body',
     );
     if (packed) return [{ do: 'separate-item', itemId: means.itemId, name: means.name }];
+    const [battery] = batteryFor(means.itemId, eachShortfall(means.shortfall), context);
+    if (battery) return [battery];
     // What does not count gives its place to what does.
     const off = context.places.items.get(means.itemId);
     return off
@@ -78,6 +80,16 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
   if (needId === 'be-seen-night') list.push(...outOfTheDark(context));
   if (needId === 'rod-retention') list.push(...rodsAshore(context, want - have));
   return list;
+}
+
+/** The battery that a thing runs on, where it lies sound in the locker. */
+function batteryFor(itemId: string, shortfalls: readonly Shortfall[], context: Context): Repair[] {
+  if (!shortfalls.some(({ code }) => code === 'battery-ashore')) return [];
+  const id = context.places.items.get(itemId)?.poweredById;
+  return owned(context, (item) => item.id === id).map(({ id: batteryId, name, massKg }) => ({
+    do: 'add-items',
+    items: [{ itemId: batteryId, quantity: 1, name, massKg }],
+  }));
 }
 
 const MOST_NAMED = 2;
