@@ -68,7 +68,7 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
     const off = context.places.items.get(means.itemId);
     return off
       ? serviceable(needId, context)
-          .slice(0, 2)
+          .slice(0, 1)
           .map(({ item }) => swap(off, item))
       : [];
   });
