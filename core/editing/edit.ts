@@ -1,4 +1,5 @@
 import { type Instant, isoAt } from '../units/time';
+import type { Acceptance } from '../documents/acceptance';
 import type { Item } from '../documents/item';
 import type { Water } from '../documents/water';
 import type { LoadoutEntry, Outing } from '../documents/outing';
@@ -13,18 +14,22 @@ export function withItem(outing: Outing, itemId: string, quantity: number): Outi
   return { ...outing, loadout: at < 0 ? [...loadout, entry] : loadout.toSpliced(at, 0, entry) };
 }
 
+/** The answers with one to a finding, in place of what was answered before; an empty reason takes it back. */
+function answeredWith(
+  answers: readonly Acceptance[],
+  { key, extent, reason }: Pick<Acceptance, 'key' | 'extent' | 'reason'>,
+  at: Instant,
+): Acceptance[] {
+  const others = answers.filter((one) => one.key !== key);
+  return reason.trim() === '' ? others : [...others, { key, extent, reason: reason.trim(), at: isoAt(at, 'utc') }];
+}
 /** Answers a finding with a reason; an empty reason takes the answer back. */
 export function withAcceptance(outing: Outing, key: string, extent: number, reason: string, at: Instant): Outing {
-  const accepted = outing.accepted.filter((one) => one.key !== key);
-  if (reason.trim() === '') return { ...outing, accepted };
-  return { ...outing, accepted: [...accepted, { key, extent, reason: reason.trim(), at: isoAt(at, 'utc') }] };
+  return { ...outing, accepted: answeredWith(outing.accepted, { key, extent, reason }, at) };
 }
-
 /** The water with a finding answered for every outing there; an empty reason takes it back. */
 export function withAnswerKept(water: Water, key: string, extent: number, reason: string, at: Instant): Water {
-  const answered = water.answered.filter((one) => one.key !== key);
-  if (reason.trim() === '') return { ...water, answered };
-  return { ...water, answered: [...answered, { key, extent, reason: reason.trim(), at: isoAt(at, 'utc') }] };
+  return { ...water, answered: answeredWith(water.answered, { key, extent, reason }, at) };
 }
 
 /** What goes on every outing, for a new loadout. */

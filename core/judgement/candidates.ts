@@ -6,7 +6,7 @@ import { clockAt, minutesOf, shiftClock } from '../units/time';
 import { rememberFor } from '../units/remember';
 import type { NeedId } from '../vocabulary/needs';
 import { catalogue } from '../needs/catalogue';
-import { outOfService } from '../needs/match';
+import { filledSorts, outOfService } from '../needs/match';
 import { disqualified, isBySort, sortOf } from '../needs/need';
 import { favours } from '../needs/schools';
 import { byItself } from '../documents/references';
@@ -134,6 +134,12 @@ const meansByNeed = rememberFor((items: readonly Item[]): ReadonlyMap<NeedId, re
   return byNeed;
 });
 
+/** The sorts of a need that something aboard fills already. */
+export function filledFor(needId: NeedId, context: Context): ReadonlySet<string | null> {
+  const means = context.needs.find(({ id }) => id === needId)?.means ?? [];
+  return filledSorts(catalogue[needId], means, context);
+}
+
 /** 0 for what is made for the need first, 1 for what does it beside something else. */
 function made({ kind }: Item, needId: NeedId): number {
   return kinds[kind].means[0] === needId ? 0 : 1;
@@ -145,13 +151,7 @@ export function serviceable(needId: NeedId, context: Context): { item: Item; car
   const carriedOf = new Map(aboard.map(({ item, entry }) => [item.id, entry.quantity]));
   const need = catalogue[needId];
   const spare = asSpare(context);
-  const judged = context.needs.find(({ id }) => id === needId);
-  const counting = new Set(
-    judged?.means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
-  );
-  const filled = new Set(
-    aboard.flatMap(({ item }) => (counting.has(item.id) ? [sortOf(need, item.kind, context)] : [])),
-  );
+  const filled = filledFor(needId, context);
   return (meansByNeed(items).get(needId) ?? [])
     .map((item) => ({ item, carried: carriedOf.get(item.id) ?? 0 }))
     .filter(({ item, carried }) => {

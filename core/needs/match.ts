@@ -146,13 +146,17 @@ export function judgeNeed(
 }
 
 const noNames: readonly string[] = [];
+/** The sorts of means, or parts of a set, that something counted fills. */
+export function filledSorts(need: Need, means: readonly Means[], context: NeedContext): ReadonlySet<string | null> {
+  const counting = new Set(means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])));
+  return new Set(
+    context.aboard.flatMap(({ item }) => (counting.has(item.id) ? [sortOf(need, item.kind, context)] : [])),
+  );
+}
 /** The parts of a set that nothing counted fills. */
 function lackingParts(need: Need, means: readonly Means[], context: NeedContext): readonly string[] {
   if (!need.parts) return noNames;
-  const counting = new Set(means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])));
-  const filled = new Set(
-    context.aboard.flatMap(({ item }) => (counting.has(item.id) ? [sortOf(need, item.kind, context)] : [])),
-  );
+  const filled = filledSorts(need, means, context);
   return need.parts(context).flatMap(({ id, name }) => (filled.has(id) ? [] : [name]));
 }
 

@@ -7,14 +7,14 @@ import { personalNeeds } from '../../needs/company';
 import type { JudgedNeed } from '../../needs/match';
 import { measured, sayMeans, sayPurchase, sayReason, sayShortfall } from '../../needs/sayNeeds';
 import { homeMade } from '../../needs/homeMade';
-import { type Shortfall, eachShortfall, sortOf } from '../../needs/need';
+import { type Shortfall, eachShortfall } from '../../needs/need';
 import { purchaseOptions } from '../../needs/purchaseOptions';
 import { shiftClock } from '../../units/time';
 import { rememberFor } from '../../units/remember';
 import { capital, count, dayWords, listed, plural } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import type { SheetId } from '../../vocabulary/sheets';
-import { outOfTheDark, owned, removing, rodsAshore, serviceable, swap } from '../candidates';
+import { filledFor, outOfTheDark, owned, removing, rodsAshore, serviceable, swap } from '../candidates';
 import { type Basis, type FindingLevel, type Told, rule } from '../rule';
 
 /** How loud an unmet need is: law and what life hangs on shut the gate; other musts and shoulds are minded. */
@@ -95,16 +95,7 @@ function batteryFor(itemId: string, shortfalls: readonly Shortfall[], context: C
 const MOST_NAMED = 2;
 /** Where nothing owned meets a need: what to buy or borrow and what it must have, what practice makes, or what only one can do oneself. */
 function elseForNeed({ needId, want, have }: Unmet, context: Context): string {
-  const need = catalogue[needId];
-  const spare = asSpare(context);
-  const judged = context.needs.find(({ id }) => id === needId);
-  const counting = new Set(
-    judged?.means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
-  );
-  const filled = new Set(
-    context.aboard.flatMap(({ item }) => (counting.has(item.id) ? [sortOf(need, item.kind, context)] : [])),
-  );
-  const options = purchaseOptions(needId, spare, want - have, filled)
+  const options = purchaseOptions(needId, asSpare(context), want - have, filledFor(needId, context))
     .toSorted(
       (a, b) =>
         Number(kinds[a.kind].means[0] !== needId) - Number(kinds[b.kind].means[0] !== needId) ||

@@ -91,6 +91,11 @@ function worstHour(
   }
   return worst;
 }
+/** Past one's own limit a Mind, past the ceiling a Stop of judgement. */
+function toldOver({ past, ...over }: Over & { past: boolean }, { experience, steps }: Reach) {
+  const level: FindingLevel = past ? 'stop' : 'mind';
+  return { level, basis: 'judgement' as const, extent: over.value, facts: { ...over, experience, steps } };
+}
 /** "9.2 m/s; you set 8 m/s." */
 function sayOver(
   { value, limit, own, water, offshore }: Over,
@@ -112,16 +117,7 @@ const windOverLimit = rule({
     if (exposures.launchAt === null || !places.angler || !reach) return [];
     const over = worstHour(exposures.winds, 'windMps', places.angler.limits.windMps, reach);
     if (!over) return [];
-    const { past, ...facts } = over;
-    const level: FindingLevel = past ? 'stop' : 'mind';
-    return [
-      {
-        level,
-        basis: 'judgement',
-        extent: over.value,
-        facts: { ...facts, experience: reach.experience, steps: reach.steps },
-      },
-    ];
+    return [toldOver(over, reach)];
   },
   say: (facts) => ({
     title: `Wind passes ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
@@ -143,16 +139,7 @@ const gustOverLimit = rule({
     const over = worstHour(exposures.winds, 'gustMps', limits.gustMps, reach);
     const wind = worstHour(exposures.winds, 'windMps', limits.windMps, reach);
     if (!over || (wind && (wind.past || !over.past))) return [];
-    const { past, ...facts } = over;
-    const level: FindingLevel = past ? 'stop' : 'mind';
-    return [
-      {
-        level,
-        basis: 'judgement',
-        extent: over.value,
-        facts: { ...facts, experience: reach.experience, steps: reach.steps },
-      },
-    ];
+    return [toldOver(over, reach)];
   },
   say: (facts) => ({
     title: `Gusts pass ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
@@ -167,20 +154,7 @@ function overDay(value: number | null, at: string, own: number | null, ceiling: 
   const limit = Math.min(own ?? Infinity, ceiling);
   if (value <= limit) return null;
   const past = value > ceiling;
-  const { experience, steps } = reach;
-  return {
-    level: (past ? 'stop' : 'mind') as FindingLevel,
-    facts: {
-      value,
-      at,
-      limit: past ? ceiling : limit,
-      own: !past,
-      water: reach.ceiling.name,
-      offshore: false,
-      experience,
-      steps,
-    },
-  };
+  return { value, at, limit: past ? ceiling : limit, own: !past, water: reach.ceiling.name, offshore: false, past };
 }
 
 const surfOverLimit = rule({
@@ -193,7 +167,7 @@ const surfOverLimit = rule({
     const { angler, launch } = places;
     if (!angler || !launch || !reach) return [];
     const over = overDay(exposures.breakerM, launch.name, angler.limits.breakerM, reach.ceiling.breakerM, reach);
-    return over ? [{ level: over.level, basis: 'judgement', extent: over.facts.value, facts: over.facts }] : [];
+    return over ? [toldOver(over, reach)] : [];
   },
   say: (facts) => ({
     title: `Surf passes ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
@@ -212,7 +186,7 @@ const wavesOverLimit = rule({
     if (!places.angler || !reach || !exposures.hs) return [];
     const { value, at } = exposures.hs;
     const over = overDay(value, at, places.angler.limits.waveM, reach.ceiling.waveM, reach);
-    return over ? [{ level: over.level, basis: 'judgement', extent: over.facts.value, facts: over.facts }] : [];
+    return over ? [toldOver(over, reach)] : [];
   },
   say: (facts) => ({
     title: `Waves pass ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
@@ -231,7 +205,7 @@ const streamOverReach = rule({
     if (!reach || !exposures.stream) return [];
     const { value, at } = exposures.stream;
     const over = overDay(value, at, null, reach.ceiling.streamMps, reach);
-    return over ? [{ level: over.level, basis: 'judgement', extent: over.facts.value, facts: over.facts }] : [];
+    return over ? [toldOver(over, reach)] : [];
   },
   say: (facts) => ({ title: `The stream passes ${facts.water} at ${facts.at}`, text: sayOver(facts, 'm/s', facts) }),
   repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
