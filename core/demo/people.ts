@@ -19,7 +19,7 @@ export const demoAngler: Angler = {
 };
 
 const craft: Craft = {
-  format: 'craft/2',
+  format: 'craft/3',
   id: 'grey-wagtail',
   name: 'Grey Wagtail',
   deck: 'sit-on-top',
@@ -33,6 +33,7 @@ const craft: Craft = {
   colour: 'slate and yellow',
   marked: true,
   drainPlugs: 2,
+  plugNames: 'beside the drive well, stern',
   hatches: 2,
   cruiseMps: 1.5,
   spareMps: 1.1,
@@ -60,6 +61,7 @@ export const demoCraft: readonly Craft[] = [
     wellKg: 18,
     colour: 'red',
     drainPlugs: 1,
+    plugNames: 'stern',
     hatches: 1,
     cruiseMps: 1.3,
     spareMps: 1.1,
@@ -78,6 +80,7 @@ export const demoCraft: readonly Craft[] = [
     colour: 'olive',
     marked: false,
     drainPlugs: 1,
+    plugNames: 'stern',
     hatches: 0,
     cruiseMps: 1.2,
     spareMps: 0.9,

@@ -4,7 +4,7 @@ import { idText, lineText, nameText, noteText, quantity, wholeNumber } from './f
 
 /** A boat. Lengths in metres, masses in kilograms, speeds in metres per second through still water. */
 export const craftSchema = z.strictObject({
-  format: z.literal('craft/2'),
+  format: z.literal('craft/3'),
   id: idText,
   name: nameText,
   deck: z.enum(['sit-on-top', 'sit-inside']),
@@ -21,6 +21,8 @@ export const craftSchema = z.strictObject({
   /** Name and number written on the hull, so that a stray boat finds its owner. */
   marked: z.boolean(),
   drainPlugs: wholeNumber(0, 12),
+  /** Where each of them is, from the bow: "bow, left scupper"; what is not named is counted. */
+  plugNames: lineText,
   hatches: wholeNumber(0, 12),
   /** A pace the angler holds for hours. */
   cruiseMps: quantity(0.3, 4, 'm/s'),

@@ -122,6 +122,7 @@ export const craftWords: Words<Omit<Craft, 'id' | 'format'>> = {
   colour: 'the colour',
   marked: 'whether it carries a name',
   drainPlugs: 'the drain plugs',
+  plugNames: 'where the drain plugs are',
   hatches: 'the hatches',
   cruiseMps: ['the pace', 'm/s'],
   spareMps: ['the pace with the second propulsion', 'm/s'],

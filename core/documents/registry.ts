@@ -68,7 +68,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'boat',
     table: 'craft',
     path: 'craft',
-    format: 'craft/2',
+    format: 'craft/3',
     schema: craftSchema,
     upgrades: craftUpgrades,
     listKeys: {},

@@ -48,6 +48,12 @@ export const craftUpgrades: readonly Upgrade[] = [
     name: 'the rating of the well is written, or said not to be known',
     up: (old) => ({ wellKg: null, ...old }),
   },
+  {
+    from: 'craft/2',
+    to: 'craft/3',
+    name: 'drain plugs may have names; they are counted until they have',
+    up: (old) => ({ plugNames: '', ...old }),
+  },
 ];
 
 export const itemUpgrades: readonly Upgrade[] = [

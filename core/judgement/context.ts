@@ -82,7 +82,7 @@ export interface Context {
   /** The anchor one means to lie to, at every half hour of the stay; of several the one that holds best. null: nobody means to, or none is aboard. */
   anchorage: Anchorage | null;
   taken: WalkTaken;
-  craftFaults: readonly { part: HullPart; missing: boolean }[];
+  craftFaults: readonly { part: HullPart; nth: number; missing: boolean }[];
   /** Date at the water now, and on the last day of the outing. */
   today: string;
   lastDay: string;

@@ -113,16 +113,13 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     },
   },
   carry: {
-    fits: 'rated for the boat with what rides on it; wide tyres on soft sand and mud',
+    fits: 'rated for the boat with what rides on it; wide tyres on soft sand and mud; four hands carry a boat 300 m, two 100 m',
     title: 'Carry to the water',
     without: 'A back is hurt before the day begins.',
-    raise: ({ places: { launch } }) =>
-      raised(
-        'should',
-        1,
-        false,
-        reasons(launch !== null && launch.carryM > 100 && { because: 'carry', metres: launch.carryM }),
-      ),
+    raise: ({ places: { launch }, exposures: { solo } }) => {
+      const metres = launch?.carryM ?? 0;
+      return raised('should', 1, false, reasons(metres > (solo ? 100 : 300) && { because: 'carry', metres }));
+    },
     alsoBy: 'anything',
     disqualify: (a, c) =>
       together(

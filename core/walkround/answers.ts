@@ -1,7 +1,7 @@
 import type { Answer } from './answerSchema';
 import type { WalkTaken } from '../needs/match';
 import { HOUR_MS, type Instant } from '../units/time';
-import { type HullPart, hullPartIds } from './hullParts';
+import { type HullPart, hullLookOf } from './hullParts';
 
 /** The last answer to each step. */
 export type Answers = ReadonlyMap<string, Answer>;
@@ -45,9 +45,9 @@ export function takenByAnswers(answers: Answers): WalkTaken {
 }
 
 /** Parts of the boat answered with a fault or as missing. */
-export function craftFaults(answers: Answers): { part: HullPart; missing: boolean }[] {
-  return hullPartIds.flatMap((part) => {
-    const verdict = answers.get(`hull:${part}`)?.verdict;
-    return verdict === undefined || verdict === 'good' ? [] : [{ part, missing: verdict === 'not here' }];
+export function craftFaults(answers: Answers): { part: HullPart; nth: number; missing: boolean }[] {
+  return [...answers].flatMap(([stepId, { verdict }]) => {
+    const look = verdict === 'good' ? null : hullLookOf(stepId);
+    return look ? [{ ...look, missing: verdict === 'not here' }] : [];
   });
 }

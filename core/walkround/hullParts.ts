@@ -89,10 +89,10 @@ const rows = {
     on: rigid,
   },
   plugs: {
-    title: 'Drain plugs',
+    title: 'Drain plug',
     place: 'stern',
-    how: 'Turn each one until it stops. Count them aloud.',
-    bad: 'One missing, cross-threaded, or turning for ever.',
+    how: 'Turn it until it stops.',
+    bad: 'Missing, cross-threaded, or turning for ever.',
     critical: true,
     on: (craft) => craft.drainPlugs > 0,
   },
@@ -101,3 +101,43 @@ const rows = {
 export type HullPart = keyof typeof rows;
 export const hullParts: Record<HullPart, HullPartLook> = rows;
 export const hullPartIds = Object.keys(rows) as HullPart[];
+
+/** One place on the boat that is looked at: a part, and which of several. */
+export interface HullLook {
+  part: HullPart;
+  /** 1 for the first of its kind, or the only one. */
+  nth: number;
+  title: string;
+}
+const several = /^([a-z-]+?)(?:-(\d+))?$/;
+const fullId = ({ part, nth }: Pick<HullLook, 'part' | 'nth'>) => (nth === 1 ? part : `${part}-${nth}`);
+/** Name of the step that looks at it. */
+export function hullStep(look: Pick<HullLook, 'part' | 'nth'>): string {
+  return `hull:${fullId(look)}`;
+}
+
+/** All that is looked at on a boat, from bow to stern: each drain plug by itself, by its name where it has one. */
+export function hullLooks(craft: Craft): HullLook[] {
+  return hullPartIds
+    .filter((part) => hullParts[part].on(craft))
+    .flatMap((part): HullLook[] =>
+      part === 'plugs'
+        ? plugTitles(craft).map((title, i) => ({ part, nth: i + 1, title }))
+        : [{ part, nth: 1, title: hullParts[part].title }],
+    );
+}
+function plugTitles({ drainPlugs, plugNames }: Craft): string[] {
+  const names = plugNames.split(',').map((name) => name.trim());
+  const { title } = hullParts.plugs;
+  return Array.from({ length: drainPlugs }, (_, i) =>
+    names[i] ? `${title}, ${names[i]}` : drainPlugs > 1 ? `${title} ${i + 1} of ${drainPlugs}` : title,
+  );
+}
+
+/** Which place on the boat a step looks at; null: none. */
+export function hullLookOf(stepId: string): Pick<HullLook, 'part' | 'nth'> | null {
+  const [of, id = ''] = stepId.split(':');
+  const [, part, nth = '1'] = several.exec(id) ?? [];
+  const known = hullPartIds.find((one) => one === part);
+  return of === 'hull' && known ? { part: known, nth: Number(nth) } : null;
+}

@@ -4,7 +4,7 @@ import { catalogue } from '../needs/catalogue';
 import type { JudgedNeed } from '../needs/match';
 import type { Looked } from '../documents/references';
 import { eveningStep, itemStep } from './answers';
-import { hullPartIds, hullParts } from './hullParts';
+import { hullLooks, hullParts, hullStep } from './hullParts';
 
 export const phases = ['evening', 'vehicle', 'boat', 'body', 'gate'] as const;
 export type Phase = (typeof phases)[number];
@@ -82,12 +82,10 @@ function servedBy(needs: readonly JudgedNeed[]) {
 
 function hullSteps({ craft }: Looked): Step[] {
   if (!craft) return [];
-  return hullPartIds
-    .filter((part) => hullParts[part].on(craft))
-    .map((part) => {
-      const { title, place, how, bad, critical } = hullParts[part];
-      return { id: `hull:${part}`, phase: 'boat', place, title, how, bad, serves: [craft.name], critical };
-    });
+  return hullLooks(craft).map((look) => {
+    const { place, how, bad, critical } = hullParts[look.part];
+    return { id: hullStep(look), phase: 'boat', place, title: look.title, how, bad, serves: [craft.name], critical };
+  });
 }
 
 function gateSteps({ water }: Looked, needs: readonly JudgedNeed[]): Step[] {

@@ -1,20 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
+import { sayFinding } from '../judgement/allRules';
 import { assess } from '../judgement/assess';
 import { sayBar } from '../judgement/gate';
 import { kindIds, kinds } from '../catalog/gear/kinds';
 import { places } from '../catalog/gear/places';
 import { withItem } from '../editing/edit';
+import type { Craft } from '../documents/craft';
 import type { Outing } from '../documents/outing';
 import { HOUR_MS } from '../units/time';
 import { type Answers, craftFaults, lastAnswers, noAnswers, standingAnswers, takenByAnswers } from './answers';
 import type { Answer } from './answerSchema';
+import { hullLooks } from './hullParts';
 import { phases } from './steps';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings, answers: given } = demo(now);
 const [ready, dusk] = outings as [Outing, Outing];
 const good = lastAnswers(given.answers);
+const grey = references.craft.find(({ id }) => id === ready.brief.craftId) as Craft;
 const say = (stepId: string, verdict: Answer['verdict'], at = '2026-05-15T19:00:00Z'): Answer => ({
   key: crypto.randomUUID(),
   stepId,
@@ -41,6 +45,17 @@ describe('steps', () => {
     expect([has(ready, 'drive-well'), has(ready, 'chambers')]).toEqual([true, false]);
     expect([has(dusk, 'drive-well'), has(dusk, 'chambers')]).toEqual([false, true]);
   });
+  it('look at each drain plug by itself, by its name or by its number', () => {
+    const looks = (change: Partial<Craft>) =>
+      hullLooks({ ...grey, ...change }).flatMap(({ part, title }) => (part === 'plugs' ? [title] : []));
+    expect(looks({ drainPlugs: 2, plugNames: 'bow, stern' })).toEqual(['Drain plug, bow', 'Drain plug, stern']);
+    expect(looks({ drainPlugs: 2, plugNames: 'stern' })).toEqual(['Drain plug, stern', 'Drain plug 2 of 2']);
+    expect(looks({ drainPlugs: 1, plugNames: '' })).toEqual(['Drain plug']);
+    expect(looks({ drainPlugs: 0, plugNames: 'stern' })).toEqual([]);
+    const answers = lastAnswers([...given.answers, say('hull:plugs-2', 'not here')]);
+    const found = judge(ready, answers).findings.find(({ facts }) => facts.code === 'craft-fault');
+    expect(found && sayFinding(found.facts).title).toBe('Drain plug, stern: not there');
+  });
   it('are critical where life or law hangs on the thing, and stay so after a fault', () => {
     const step = (answers: Answers) => judge(ready, answers).steps.find((one) => one.id === 'item:foam-jacket');
     expect(step(good)?.critical).toBe(true);
@@ -60,8 +75,12 @@ describe('answers', () => {
       ]),
     );
     expect([...taken.fault, ...taken.missing]).toEqual(['flag']);
-    expect(craftFaults(lastAnswers([say('hull:plugs', 'not here'), say('hull:keel', 'good')]))).toEqual([
-      { part: 'plugs', missing: true },
+    const faults = craftFaults(
+      lastAnswers([say('hull:plugs', 'not here'), say('hull:plugs-2', 'fault'), say('hull:keel', 'good')]),
+    );
+    expect(faults).toEqual([
+      { part: 'plugs', nth: 1, missing: true },
+      { part: 'plugs', nth: 2, missing: false },
     ]);
   });
   it('of good stand for eighteen hours; a fault stands until it is answered anew', () => {

@@ -1,7 +1,7 @@
 import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, STERN_MIND, STERN_STOP, carriedKg, sternLoad } from '../../boat/load';
 import { kinds } from '../../catalog/gear/kinds';
 import { figure, mass } from '../../units/words';
-import { hullParts } from '../../walkround/hullParts';
+import { hullLooks, hullParts, hullStep } from '../../walkround/hullParts';
 import { otherBoats, fewerFish, removing } from '../candidates';
 import { type FindingLevel, rule } from '../rule';
 
@@ -32,16 +32,20 @@ const craftFault = rule({
   measure: 'whether',
   find: ({ places: { craft }, craftFaults }) =>
     craft
-      ? craftFaults.map(({ part, missing }) => ({
-          level: hullParts[part].critical ? ('stop' as const) : ('mind' as const),
-          basis: hullParts[part].critical ? ('physics' as const) : ('judgement' as const),
-          extent: 1,
-          subject: part as string,
-          facts: { craft: craft.name, part, missing },
-        }))
+      ? craftFaults.map(({ part, nth, missing }) => {
+          const look = hullLooks(craft).find((one) => one.part === part && one.nth === nth);
+          const what = look?.title ?? hullParts[part].title;
+          return {
+            level: hullParts[part].critical ? ('stop' as const) : ('mind' as const),
+            basis: hullParts[part].critical ? ('physics' as const) : ('judgement' as const),
+            extent: 1,
+            subject: hullStep({ part, nth }).replace('hull:', ''),
+            facts: { craft: craft.name, part, what, missing },
+          };
+        })
       : [],
-  say: ({ craft, part, missing }) => ({
-    title: `${hullParts[part].title}: ${missing ? 'not there' : 'a fault'}`,
+  say: ({ craft, part, what, missing }) => ({
+    title: `${what}: ${missing ? 'not there' : 'a fault'}`,
     text: `You found it on ${craft}'s walk-round. ${hullParts[part].bad} Mend it, look again, and answer again.`,
   }),
 });

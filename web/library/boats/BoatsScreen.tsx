@@ -13,7 +13,7 @@ import { type Column, DocumentTable } from '../../documents/DocumentTable';
 import { useKept } from '../../documents/queries';
 
 const fresh = (): Craft => ({
-  format: 'craft/2',
+  format: 'craft/3',
   id: crypto.randomUUID(),
   name: '',
   deck: 'sit-on-top',
@@ -27,6 +27,7 @@ const fresh = (): Craft => ({
   colour: '',
   marked: false,
   drainPlugs: 1,
+  plugNames: '',
   hatches: 1,
   cruiseMps: 1.2,
   spareMps: 0.9,
@@ -150,6 +151,7 @@ export function BoatsScreen() {
                       <FormNumber control={control} name="lateralAirM2" label="Wind drag area, abeam" unit="m²" />
                       <FormNumber control={control} name="lateralWaterM2" label="Water drag area, abeam" unit="m²" />
                       <FormNumber control={control} name="drainPlugs" label="Drain plugs" unit="" />
+                      <FormText control={control} name="plugNames" label="Where the plugs are: stern, left scupper" />
                       <FormNumber control={control} name="hatches" label="Hatches" unit="" />
                       <FormText control={control} name="colour" label="Colour, as seen from afar" />
                       <FormNumber control={control} name="outingsLogged" label="Outings with it so far" unit="" />
