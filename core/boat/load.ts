@@ -24,7 +24,9 @@ export function carriedKg(looked: Looked, expected: Expected): number | null {
 
 /** Mass of the loadout alone, kg. What stays in the vehicle or rides in another boat is not aboard. */
 export function gearKg(looked: Looked): number {
-  return massOf(looked.aboard.filter(({ item }) => kinds[item.kind].place !== 'vehicle'));
+  let sum = 0;
+  for (const one of looked.aboard) if (kinds[one.item.kind].place !== 'vehicle') sum += inOwnBoatKg(one);
+  return sum;
 }
 
 /**
@@ -32,24 +34,26 @@ export function gearKg(looked: Looked): number {
  * their store. An estimate: where a thing really goes is the angler's.
  */
 export function sternLoad(looked: Looked, expected: Expected): { massKg: number; items: readonly Aboard[] } {
-  const ids = idsAboard(looked);
-  const items = looked.aboard.filter(
-    (one) => one.entry.carriedBy === null && behindTheSeat.has(usualPlace(one, looked.items, ids)),
-  );
-  const fishKg = items.some(({ item }) => kinds[item.kind].means.includes('cold-store')) ? expected.keepKg : 0;
-  return { massKg: massOf(items) + fishKg, items };
+  const items: Aboard[] = [];
+  let store = false;
+  let massKg = 0;
+  for (const one of looked.aboard) {
+    if (one.entry.carriedBy !== null || !behindTheSeat.has(usualPlace(one, looked))) continue;
+    items.push(one);
+    massKg += inOwnBoatKg(one);
+    store ||= kinds[one.item.kind].means.includes('cold-store');
+  }
+  const fishKg = store ? expected.keepKg : 0;
+  return { massKg: massKg + fishKg, items };
 }
 
-function massOf(aboard: readonly Aboard[]): number {
-  return aboard.reduce(
-    (sum, { item, entry }) => sum + (entry.carriedBy === null ? item.massKg * entry.quantity : 0),
-    0,
-  );
+function inOwnBoatKg({ item, entry }: Aboard): number {
+  return entry.carriedBy === null ? item.massKg * entry.quantity : 0;
 }
 
-function usualPlace({ item, entry }: Aboard, items: Looked['items'], ids: ReadonlySet<string>): PlaceId {
+function usualPlace({ item, entry }: Aboard, looked: Looked): PlaceId {
   const { containerId } = item;
-  const inside =
-    !entry.outsideContainer && containerId !== null && ids.has(containerId) ? items.get(containerId) : undefined;
+  const packed = containerId !== null && !entry.outsideContainer && idsAboard(looked).has(containerId);
+  const inside = packed ? looked.items.get(containerId) : undefined;
   return kinds[(inside ?? item).kind].place;
 }

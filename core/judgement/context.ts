@@ -152,10 +152,15 @@ function only(part: 'tackle' | 'electrics' | 'ground'): (context: Context, befor
 }
 
 function movedBetween(was: readonly Aboard[], is: readonly Aboard[]): readonly Aboard[] {
-  const before = new Set(was);
-  const moved: Aboard[] = [];
-  for (const one of is) if (!before.delete(one)) moved.push(one);
-  return [...moved, ...before];
+  // Most of it stands where it stood: only what lies between is compared.
+  let from = 0;
+  while (from < was.length && from < is.length && was[from] === is[from]) from += 1;
+  let behind = 0;
+  const most = Math.min(was.length, is.length) - from;
+  while (behind < most && was[was.length - 1 - behind] === is[is.length - 1 - behind]) behind += 1;
+  const before = new Set(was.slice(from, was.length - behind));
+  const came = is.slice(from, is.length - behind).filter((one) => !before.delete(one));
+  return [...came, ...before];
 }
 
 const derived = deriving<Context, Derived>({
@@ -233,10 +238,11 @@ const derived = deriving<Context, Derived>({
   raised: {
     from: ['exposures', 'brief', 'places'],
     keep: DAYS,
-    make: (context) => (context.places.water ? raisedNeeds(context, context.places.rulePack) : []),
+    make: (context, before) =>
+      context.places.water ? sameWhereEqual(raisedNeeds(context, context.places.rulePack), before?.raised ?? []) : [],
   },
   needs: {
-    from: ['raised', 'aboard', 'exposures', 'brief', 'places', 'firstPaddleId', 'lastDay', 'taken'],
+    from: ['raised', 'aboard', 'day', 'workings', 'brief', 'places', 'firstPaddleId', 'lastDay', 'taken'],
     make: needsOf,
   },
 });
@@ -278,19 +284,31 @@ export function contextOf(
 /** What an outing raises, matched with what is aboard; after a change of the loadout only what the change can speak to is matched anew. */
 function needsOf(context: Context, before: Context | null): readonly JudgedNeed[] {
   const { raised, aboard, lastDay, taken } = context;
+  // What a means is held against: by its type a need sees nothing else of the day but what these say.
   const sameDay =
-    before?.raised === raised &&
-    before.exposures === context.exposures &&
+    before?.day === context.day &&
+    before.workings === context.workings &&
     before.brief === context.brief &&
     before.places === context.places &&
     before.lastDay === lastDay &&
     before.taken === taken;
   const touched = sameDay ? needsTouched(context.moved ?? [], aboard) : null;
-  const candidates = candidatesByNeed(aboard, lastDay, taken, touched);
+  const judged = new Map<RaisedNeed | undefined, JudgedNeed>();
+  if (touched) before?.needs.forEach((need, i) => touched.has(need.id) || judged.set(before.raised[i], need));
+  const anew = new Set(raised.flatMap((one) => (judged.has(one) ? [] : [one.id])));
+  const candidates = candidatesByNeed(aboard, lastDay, taken, anew);
   const needContext: NeedContext = context;
-  return raised.map(({ id, raise }, i) => {
-    const known = touched === null || touched.has(id) ? undefined : before?.needs[i];
-    return known ?? judgeNeed(id, raise, needContext, candidates.get(id) ?? []);
+  return raised.map(
+    (one) => judged.get(one) ?? judgeNeed(one.id, one.raise, needContext, candidates.get(one.id) ?? []),
+  );
+}
+
+/** What is raised as it was raised before is the same record. */
+function sameWhereEqual(raised: readonly RaisedNeed[], before: readonly RaisedNeed[]): readonly RaisedNeed[] {
+  const was = new Map(before.map((one) => [one.id, one]));
+  return raised.map((one) => {
+    const old = was.get(one.id);
+    return old && JSON.stringify(old) === JSON.stringify(one) ? old : one;
   });
 }
 

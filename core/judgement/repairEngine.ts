@@ -13,6 +13,8 @@ import { keptExtent } from './rule';
 
 /** Repairs offered for one finding at the most, and candidates judged to find them. */
 const MOST_OFFERED = 3;
+/** A Note asks for nothing: one way to settle it is enough. */
+const MOST_FOR_A_NOTE = 1;
 const MOST_JUDGED = 12;
 const MOST_ADDED = 6;
 const MOST_TRIED = 3;
@@ -43,6 +45,7 @@ export function judge(context: Context): Judged {
  */
 export function repairsFor(one: Found, judged: Judged): { repairs: readonly Repair[]; lowers: readonly Repair[] } {
   const rule = ruleOf(one.facts.code);
+  const most = one.level === 'note' ? MOST_FOR_A_NOTE : MOST_OFFERED;
   const offered: Repair[] = [];
   const lowers: Repair[] = [];
   const asked = rule.asks(one.facts);
@@ -56,7 +59,7 @@ export function repairsFor(one: Found, judged: Judged): { repairs: readonly Repa
   }
   let tried = 0;
   for (const repair of rule.repairs(one.facts, judged.context)) {
-    if (offered.length >= MOST_OFFERED || tried >= MOST_JUDGED) break;
+    if (offered.length >= most || tried >= MOST_JUDGED) break;
     // What is added already need not also take another's place.
     if (repair.do === 'swap-item' && offered.some((other) => adds(other, repair.onId))) continue;
     tried += 1;

@@ -1,5 +1,5 @@
 import type { Angler } from '../documents/angler';
-import type { Exposures } from '../exposures/exposures';
+import type { DayExposures } from '../exposures/exposures';
 
 /** The scale by which buoyancy is asked for. Grounds: the classes of ISO 12402, docs/sources.md. */
 export const buoyancyScale = {
@@ -19,7 +19,7 @@ export const buoyancyScale = {
 export type BuoyancyStep = keyof typeof buoyancyScale;
 
 /** Which step of the scale an outing stands on. What is not known is never the easiest. */
-export function buoyancyStep(e: Exposures, angler: Pick<Angler, 'swims'> | null): BuoyancyStep {
+export function buoyancyStep(e: DayExposures, angler: Pick<Angler, 'swims'> | null): BuoyancyStep {
   const outM = e.maxDistanceFromShoreM;
   const seaM = e.hs?.value ?? 0;
   if (angler?.swims === 'not') return 'far';

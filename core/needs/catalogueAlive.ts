@@ -9,7 +9,7 @@ import type { Item } from '../documents/item';
 import { type Aboard, idsAboard } from '../documents/references';
 import {
   type NeedContext,
-  type RaiseContext,
+  type FitContext,
   type NeedTable,
   type Part,
   type Shortfall,
@@ -388,7 +388,7 @@ const nightPart: Part = { id: 'night', name: 'a light seen by night', kinds: byN
 const dayBesideNight: Part = { ...dayPart, kinds: byDay.filter((kind) => !byNight.includes(kind)) };
 const distressSets = { day: [dayPart], night: [nightPart], both: [dayBesideNight, nightPart] } as const;
 /** By day and by night are different means: what is wanted follows the hours. */
-function distressParts({ exposures: { darkMinutes, hoursAfloat, nights } }: RaiseContext): readonly Part[] {
+function distressParts({ exposures: { darkMinutes, hoursAfloat, nights } }: FitContext): readonly Part[] {
   const dark = darkMinutes >= 1 || nights > 0;
   const light = nights > 0 || (hoursAfloat ?? 0) * 60 - darkMinutes >= 30;
   return distressSets[dark && light ? 'both' : dark ? 'night' : 'day'];

@@ -3,7 +3,7 @@ import {
   type NeedContext,
   type NeedTable,
   type Part,
-  type RaiseContext,
+  type FitContext,
   raised,
   reasons,
   together,
@@ -186,7 +186,7 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
 const paddlePart: Part = { id: 'paddle', name: 'a leash on the paddle', kinds: ['paddle-leash'] };
 const drivePart: Part = { id: 'drive', name: 'a leash on the drive', kinds: ['drive-leash'] };
 const leashSets = { paddle: [paddlePart], both: [paddlePart, drivePart] } as const;
-function leashParts({ exposures: { drive } }: RaiseContext): readonly Part[] {
+function leashParts({ exposures: { drive } }: FitContext): readonly Part[] {
   return leashSets[drive === 'pedal' ? 'both' : 'paddle'];
 }
 

@@ -1,6 +1,7 @@
 import type { needsByPurpose } from '../vocabulary/needs';
 import {
   type NeedContext,
+  type FitContext,
   type RaiseContext,
   type NeedTable,
   type Reason,
@@ -314,7 +315,7 @@ function inCurrent(exposures: NeedContext['exposures']): Reason | false {
   return (exposures.stream?.value ?? 0) >= STREAM_CARE_MPS && { because: 'current' };
 }
 
-function onlyFly({ brief }: Pick<RaiseContext, 'brief'>): boolean {
+function onlyFly({ brief }: Pick<FitContext, 'brief'>): boolean {
   return brief.techniques.includes('fly') && brief.techniques.every((one) => one === 'fly' || one === 'sight fishing');
 }
 
@@ -346,11 +347,11 @@ const luresFor: Partial<Record<KindId, readonly Technique[]>> = {
   'jig-box': ['jigging', 'drifting', 'casting'],
   'squid-jigs': ['jigging', 'drifting'],
 };
-function rodSuits(kind: KindId, c: RaiseContext): boolean {
+function rodSuits(kind: KindId, c: FitContext): boolean {
   if (onlyFly(c)) return kind === 'fly-rod';
   return rodsFor[kind]?.some((one) => c.brief.techniques.includes(one)) ?? true;
 }
-function lureSuits(kind: KindId, c: RaiseContext): boolean {
+function lureSuits(kind: KindId, c: FitContext): boolean {
   if (onlyFly(c)) return kind === 'fly-box';
   return luresFor[kind]?.some((one) => c.brief.techniques.includes(one)) ?? true;
 }

@@ -1,9 +1,10 @@
-import { kinds } from '../catalog/gear/kinds';
+import { type KindId, kinds } from '../catalog/gear/kinds';
 import { type Aboard, idsAboard } from '../documents/references';
 import { clashOf } from './clash';
 import { catalogue } from './catalogue';
 import type { NeedId } from '../vocabulary/needs';
 import {
+  type FitContext,
   type Need,
   type NeedContext,
   type OtherMeans,
@@ -23,7 +24,15 @@ export interface WalkTaken {
 
 /** One thing that could meet a need, and whether it counts. */
 export type Means =
-  | { by: 'item'; itemId: string; name: string; quantity: number; amount: number; shortfall: Shortfall | null }
+  | {
+      by: 'item';
+      itemId: string;
+      kind: KindId;
+      name: string;
+      quantity: number;
+      amount: number;
+      shortfall: Shortfall | null;
+    }
   | OtherMeans;
 
 /** A need as this outing raises it, with what meets it. */
@@ -68,17 +77,17 @@ export interface Candidate {
   unserviceable: Shortfall | null;
 }
 
-/** What is aboard, under each need that its kind can be a means of. @param only the needs asked for; null: all */
+/** What is aboard, under each need that its kind can be a means of. @param only the needs asked for */
 export function candidatesByNeed(
   aboard: readonly Aboard[],
   lastDay: string,
   taken: WalkTaken,
-  only: ReadonlySet<NeedId> | null = null,
+  only: ReadonlySet<NeedId>,
 ): ReadonlyMap<NeedId, Candidate[]> {
   const byNeed = new Map<NeedId, Candidate[]>();
   for (const one of aboard) {
     const { means } = kinds[one.item.kind];
-    if (only && !means.some((id) => only.has(id))) continue;
+    if (!means.some((id) => only.has(id))) continue;
     const candidate = {
       aboard: one,
       unserviceable: outOfService(one, lastDay, taken) ?? batteryFails(one, aboard, lastDay, taken),
@@ -147,21 +156,21 @@ export function judgeNeed(
 
 const noNames: readonly string[] = [];
 /** The sorts of means, or parts of a set, that something counted fills. */
-export function filledSorts(need: Need, means: readonly Means[], context: NeedContext): ReadonlySet<string | null> {
-  const counting = new Set(means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])));
-  return new Set(
-    context.aboard.flatMap(({ item }) => (counting.has(item.id) ? [sortOf(need, item.kind, context)] : [])),
-  );
+export function filledSorts(need: Need, means: readonly Means[], context: FitContext): ReadonlySet<string | null> {
+  const filled = new Set<string | null>();
+  for (const one of means) if (one.by === 'item' && one.shortfall === null) filled.add(sortOf(need, one.kind, context));
+  return filled;
 }
 /** The parts of a set that nothing counted fills. */
-function lackingParts(need: Need, means: readonly Means[], context: NeedContext): readonly string[] {
+function lackingParts(need: Need, means: readonly Means[], context: FitContext): readonly string[] {
   if (!need.parts) return noNames;
   const filled = filledSorts(need, means, context);
   return need.parts(context).flatMap(({ id, name }) => (filled.has(id) ? [] : [name]));
 }
 
 function itemMeans({ item, entry }: Aboard, shortfall: Shortfall | null, amount: number) {
-  return { by: 'item' as const, itemId: item.id, name: item.name, quantity: entry.quantity, amount, shortfall };
+  const { id: itemId, kind, name } = item;
+  return { by: 'item' as const, itemId, kind, name, quantity: entry.quantity, amount, shortfall };
 }
 
 /**

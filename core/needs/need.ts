@@ -1,6 +1,6 @@
 import type { AttributeId } from '../catalog/gear/attributes';
 import type { KindId } from '../catalog/gear/kinds';
-import type { Exposures } from '../exposures/exposures';
+import type { DayExposures, Exposures } from '../exposures/exposures';
 import type { Brief } from '../documents/outing';
 import type { Item } from '../documents/item';
 import type { Aboard, Places } from '../documents/references';
@@ -140,13 +140,19 @@ export interface Raise {
   /** Of what the law asks for, how much, and the level of what is wanted beyond that; left out: no law speaks. */
   law?: { want: number; beyond: Level };
 }
-/** What may raise a need: never what is aboard, which is what is asked for. */
-export interface RaiseContext {
-  exposures: Exposures;
+/** The day and the way, by the figures of the sheets; not what the loadout makes of them. */
+export type FitExposures = DayExposures & Pick<Exposures, 'workings'>;
+/** What a means is held against, whatever else is aboard. */
+export interface FitContext {
+  exposures: FitExposures;
   brief: Brief;
   places: Places;
 }
-export interface NeedContext extends RaiseContext {
+/** What may raise a need: the day with what the loadout makes of it. */
+export interface RaiseContext extends FitContext {
+  exposures: Exposures;
+}
+export interface NeedContext extends FitContext {
   aboard: readonly Aboard[];
   /** The paddle that is the first propulsion of a paddled boat, so not its spare. */
   firstPaddleId: string | null;
@@ -179,20 +185,20 @@ export interface Need {
   /** Share of an item's own measure that counts; left out: all of it. */
   share?: (item: Item) => number;
   /** What one piece counts for, where its own measure does not say it. */
-  worth?: (context: RaiseContext, item: Item) => number;
+  worth?: (context: FitContext, item: Item) => number;
   /** One of it serves the whole party, and may lie in any boat of it. */
   shared?: boolean;
   /** Means must be of different sorts: what sort a kind is; kinds of one sort fail together. */
   sort?: (kind: KindId) => string;
   /** Met by a set: each part once. What it wants is one of each. */
-  parts?: (context: RaiseContext) => readonly Part[];
+  parts?: (context: FitContext) => readonly Part[];
   /** Kinds beside its own means by which a thing counts or not: what of them comes or goes has it asked again. */
   alsoBy?: readonly KindId[] | 'anything';
   raise: (context: RaiseContext) => Raise | null;
   /** Why a serviceable item of a fitting kind still does not count here; null: it counts. */
   disqualify?: (aboard: Aboard, context: NeedContext) => Shortfall | null;
   /** How loud it is when not met, where the figure decides; left out: by its level and whether life hangs on it. */
-  shortfallLevel?: (counted: number, want: number, context: RaiseContext) => 'note' | 'mind' | 'stop';
+  shortfallLevel?: (counted: number, want: number, context: FitContext) => 'note' | 'mind' | 'stop';
   others?: (context: NeedContext) => OtherMeans[];
 }
 export type NeedTable<Ids extends NeedId = NeedId> = Record<Ids, Need>;
@@ -215,7 +221,7 @@ export function eachShortfall(shortfall: Shortfall): readonly Shortfall[] {
 }
 
 /** What sort of means a kind is to a need: of one sort only one counts. null: any number counts. */
-export function sortOf(need: Pick<Need, 'sort' | 'parts'>, kind: KindId, context: RaiseContext): string | null {
+export function sortOf(need: Pick<Need, 'sort' | 'parts'>, kind: KindId, context: FitContext): string | null {
   if (need.parts) return need.parts(context).find((part) => part.kinds.includes(kind))?.id ?? null;
   return need.sort?.(kind) ?? null;
 }
@@ -244,7 +250,7 @@ export function raised(level: Level, want: number, lifeCritical: boolean, list: 
 }
 
 /** What one piece of an item is worth to a need: its measure, where the need sums one, else one. */
-export function worthOf({ amount, share, worth }: Need, item: Item, context: RaiseContext): number {
+export function worthOf({ amount, share, worth }: Need, item: Item, context: FitContext): number {
   if (worth) return worth(context, item);
   return amount ? (item.attributes[amount] ?? 0) * (share?.(item) ?? 1) : 1;
 }

@@ -1,7 +1,7 @@
 import type { Rule, RulePack } from '../documents/rulePack';
 import { catalogue } from './catalogue';
 import { type NeedId, needIds } from '../vocabulary/needs';
-import type { NeedContext, Raise } from './need';
+import type { Raise, RaiseContext } from './need';
 
 export interface RaisedNeed {
   id: NeedId;
@@ -10,7 +10,7 @@ export interface RaisedNeed {
 type NeedRule = Extract<Rule, { rule: 'need' }>;
 
 /** Every need this outing raises, the rule pack's own word added: a rule makes it law and may ask for more. */
-export function raisedNeeds(c: NeedContext, pack: RulePack | null): RaisedNeed[] {
+export function raisedNeeds(c: RaiseContext, pack: RulePack | null): RaisedNeed[] {
   const law = pack?.standing !== 'practice';
   const rules = pack?.rules.filter((rule) => rule.rule === 'need') ?? [];
   const list: RaisedNeed[] = [];
@@ -23,7 +23,7 @@ export function raisedNeeds(c: NeedContext, pack: RulePack | null): RaisedNeed[]
   return list;
 }
 
-function applies(when: NeedRule['when'], { exposures }: NeedContext): boolean {
+function applies(when: NeedRule['when'], { exposures }: RaiseContext): boolean {
   switch (when) {
     case 'always':
       return true;

@@ -1,4 +1,4 @@
-import type { Exposures } from '../exposures/exposures';
+import type { DayExposures, Exposures } from '../exposures/exposures';
 import type { KindId } from '../catalog/gear/kinds';
 import type { Item } from '../documents/item';
 import type { Looked } from '../documents/references';
@@ -16,12 +16,17 @@ export function halfAndHalf(item: Item): number {
 }
 
 /** Hours of water and food that are carried, the rest being made in camp. */
-export function carriedHours(e: Exposures): number {
+export function carriedHours(e: Pick<DayExposures, 'hoursAfloat'>): number {
   return Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
 }
 
 /** What one person drinks, by their own count or by effort and heat, for as long as water is carried; a quarter in hand. */
-export function wantedWater(e: Exposures): { hours: number; feelsC: number; litresPerHour: number; litres: number } {
+export function wantedWater(e: Pick<Exposures, 'hoursAfloat' | 'feelsMaxC' | 'airMaxC' | 'workings'>): {
+  hours: number;
+  feelsC: number;
+  litresPerHour: number;
+  litres: number;
+} {
   const hours = carriedHours(e);
   const feelsC = e.feelsMaxC ?? e.airMaxC ?? 20;
   const { effort, litresPerHour: own, litresPerDegree: perDegree, waterInHand: inHand } = e.workings;

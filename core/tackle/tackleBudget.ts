@@ -51,12 +51,13 @@ export function tackleBudget({ angler }: Pick<Looked, 'angler'>, e: Exposures): 
 }
 
 export function tackleAboard({ aboard }: Looked): TackleCount {
-  const own = aboard.filter(({ item }) => tackleKindIds.has(item.kind));
-  const sum = (of: (one: (typeof own)[number]) => number) => own.reduce((total, one) => total + of(one), 0);
-  const does = (one: (typeof own)[number], need: 'rods' | 'lures') => kinds[one.item.kind].means.includes(need);
-  return {
-    rods: sum((one) => (does(one, 'rods') ? one.entry.quantity : 0)),
-    boxes: sum((one) => (does(one, 'lures') ? one.entry.quantity : 0)),
-    massKg: sum((one) => one.item.massKg * one.entry.quantity),
-  };
+  const count: TackleCount = { rods: 0, boxes: 0, massKg: 0 };
+  for (const { item, entry } of aboard) {
+    if (!tackleKindIds.has(item.kind)) continue;
+    const { means } = kinds[item.kind];
+    if (means.includes('rods')) count.rods += entry.quantity;
+    if (means.includes('lures')) count.boxes += entry.quantity;
+    count.massKg += item.massKg * entry.quantity;
+  }
+  return count;
 }

@@ -55,6 +55,8 @@ export const kinds: Record<KindId, GearKind> = Object.fromEntries(
 ) as Record<KindId, GearKind>;
 
 /** The kinds that can be a means of a need, in the order of the tables. */
-export function kindsFor(needId: NeedId): KindId[] {
-  return kindIds.filter((kind) => kinds[kind].means.includes(needId));
+export function kindsFor(needId: NeedId): readonly KindId[] {
+  return byNeed.get(needId) ?? [];
 }
+const byNeed = new Map<NeedId, KindId[]>();
+for (const kind of kindIds) for (const id of kinds[kind].means) byNeed.set(id, [...(byNeed.get(id) ?? []), kind]);
