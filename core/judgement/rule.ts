@@ -3,7 +3,7 @@ import type { Repair } from '../editing/repair';
 import type { Far } from '../needs/need';
 import type { NeedId } from '../vocabulary/needs';
 import type { SheetId } from '../vocabulary/sheets';
-import type { Station } from '../vocabulary/stations';
+import { type Station, stations } from '../vocabulary/stations';
 import type { Context } from './context';
 
 export const findingLevels = ['stop', 'mind', 'note'] as const;
@@ -77,7 +77,7 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
   sheet,
   repairs = () => [],
   asks,
-  otherwise = () => byStation[record.station],
+  otherwise = () => stations[record.station].otherwise,
   slack = NEXT_TO_NOTHING,
   far,
   ...record
@@ -93,15 +93,6 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
     asks: (facts) => asks?.(facts) ?? null,
   };
 }
-
-/** What helps where nothing else does, by where it is told. */
-const byStation: Record<Station, string> = {
-  brief: 'Better hours, another place, or not today.',
-  kit: 'Another thing of its kind, bought or borrowed; or another place, or not today.',
-  workings: 'Other figures on its sheet, another thing of its kind, or leave it out.',
-  'walk-round': 'Look at it again, put it right, or not today.',
-  ashore: 'Written down, it is told the next time.',
-};
 
 /** An extent as it can be kept: from nought to the most there is. What cannot be counted is the most. */
 export function keptExtent(extent: number): number {

@@ -1,10 +1,10 @@
-/** Where an outing is worked on, in the order people work. A station is added by one record. */
+/** Where an outing is worked on, in the order people work, and what helps where a finding there cannot be settled. A station is added by one record. */
 export const stations = {
-  brief: { name: 'Brief' },
-  kit: { name: 'Kit' },
-  workings: { name: 'Workings' },
-  'walk-round': { name: 'Walk-round' },
-  ashore: { name: 'Ashore' },
+  brief: { name: 'Brief', otherwise: 'Better hours, another place, or not today.' },
+  kit: { name: 'Kit', otherwise: 'Another thing of its kind, bought or borrowed; or another place, or not today.' },
+  workings: { name: 'Workings', otherwise: 'Other figures on its sheet, another thing of its kind, or leave it out.' },
+  'walk-round': { name: 'Walk-round', otherwise: 'Look at it again, put it right, or not today.' },
+  ashore: { name: 'Ashore', otherwise: 'Written down, it is told the next time.' },
 } as const;
 export type Station = keyof typeof stations;
 export const stationIds = Object.keys(stations) as Station[];
