@@ -2,6 +2,7 @@ import type { Water } from '../documents/water';
 import { EMPTY_CHART } from '../documents/chart';
 import { HOUR_MS, type Instant } from '../units/time';
 import { demoCharts, placeAt } from './charts';
+import { noStreamTable } from '../environment/waterTide';
 import { peakingAt } from './tides';
 
 const plain: Pick<
@@ -25,7 +26,7 @@ const plain: Pick<
   noteOn: null,
   invented: true,
   authorityNote: '',
-  format: 'water/2',
+  format: 'water/3',
   timeZone: 'UTC-1',
   hazards: [],
   tide: null,
@@ -160,10 +161,12 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
       fetchM: [300, 400, 900, 2500, 9000, 40000, 120000, 250000, 300000, 250000, 160000, 80000, 12000, 2500, 600, 350],
       // High water two hours after that dawn; the stream turns toward the shore as the ebb begins and is hardest in mid-ebb.
       tide: {
+        turns: [],
         meanM: 2.4,
         constituents: peakingAt({ M2: 1.35, S2: 0.45, N2: 0.25, K1: 0.07, O1: 0.06 }, dawn + 2 * HOUR_MS),
       },
       stream: {
+        ...noStreamTable,
         towardDeg: 318,
         steadyMps: 0,
         constituents: peakingAt({ M2: 0.55, S2: 0.18 }, dawn + 3.7 * HOUR_MS),
@@ -242,7 +245,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
         },
       ],
       fetchM: Array.from({ length: 16 }, () => 200),
-      stream: { towardDeg: 90, steadyMps: 0.6, constituents: [] },
+      stream: { ...noStreamTable, towardDeg: 90, steadyMps: 0.6, constituents: [] },
       chart: charts.venn,
       traffic: 'little',
       coverage: 'patchy',
@@ -281,8 +284,17 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
         },
       ],
       fetchM: [2500, 2000, 1500, 6000, 40000, 60000, 2000, 800, 500, 700, 1500, 8000, 30000, 20000, 9000, 4000],
-      tide: { meanM: 0.6, constituents: peakingAt({ M2: 0.28, S2: 0.06, K1: 0.12, O1: 0.09 }, dawn + 5 * HOUR_MS) },
-      stream: { towardDeg: 60, steadyMps: 0, constituents: peakingAt({ M2: 0.25, S2: 0.05 }, dawn + 3 * HOUR_MS) },
+      tide: {
+        meanM: 0.6,
+        turns: [],
+        constituents: peakingAt({ M2: 0.28, S2: 0.06, K1: 0.12, O1: 0.09 }, dawn + 5 * HOUR_MS),
+      },
+      stream: {
+        ...noStreamTable,
+        towardDeg: 60,
+        steadyMps: 0,
+        constituents: peakingAt({ M2: 0.25, S2: 0.05 }, dawn + 3 * HOUR_MS),
+      },
       chart: charts.lantern,
       traffic: 'little',
       coverage: 'none',
@@ -348,8 +360,8 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
       fetchM: [
         300000, 250000, 200000, 90000, 20000, 4000, 1500, 700, 500, 700, 1500, 5000, 30000, 120000, 250000, 300000,
       ],
-      tide: { meanM: 2.1, constituents: peakingAt({ M2: 1.2, S2: 0.4, K1: 0.08 }, dawn + 3 * HOUR_MS) },
-      stream: { towardDeg: 95, steadyMps: 0, constituents: peakingAt({ M2: 0.35, S2: 0.1 }, nine) },
+      tide: { meanM: 2.1, turns: [], constituents: peakingAt({ M2: 1.2, S2: 0.4, K1: 0.08 }, dawn + 3 * HOUR_MS) },
+      stream: { ...noStreamTable, towardDeg: 95, steadyMps: 0, constituents: peakingAt({ M2: 0.35, S2: 0.1 }, nine) },
       chart: charts.saltern,
       traffic: 'some',
       coverage: 'patchy',

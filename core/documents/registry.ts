@@ -88,7 +88,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'water',
     table: 'waters',
     path: 'waters',
-    format: 'water/2',
+    format: 'water/3',
     schema: waterSchema,
     upgrades: waterUpgrades,
     listKeys: {
@@ -97,7 +97,9 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
       hazards: 'id',
       answered: 'key',
       'tide.constituents': 'name',
+      'tide.turns': 'at',
       'stream.constituents': 'name',
+      'stream.hours': 'hour',
     },
     unsigned: { format: FORM, id: 'it names the record' },
   },

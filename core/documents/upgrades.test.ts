@@ -44,13 +44,25 @@ describe('a document of the first form', () => {
   it('as a water says where one can get out: by the land of its chart, else at its launches only', () => {
     const kept = sample['water/1'];
     expect(opened('waters', kept)).toMatchObject({
-      format: 'water/2',
+      format: 'water/3',
       getOut: 'by the chart',
       answered: [],
       areas: [{ id: 'bay', distanceM: 350, shoreM: null }],
     });
     const bare = { ...kept, chart: { type: 'FeatureCollection', features: [] } };
     expect(opened('waters', bare)).toMatchObject({ getOut: 'launches only' });
+  });
+  it('as a water with a tide and a stream keeps their constituents, and has no table of its own yet', () => {
+    const constituents = [{ name: 'M2', amplitude: 1, phaseDeg: 10 }];
+    const moving = {
+      ...sample['water/1'],
+      tide: { meanM: 2, constituents },
+      stream: { towardDeg: 90, steadyMps: 0.2, constituents },
+    };
+    expect(opened('waters', moving)).toMatchObject({
+      tide: { meanM: 2, constituents, turns: [] },
+      stream: { towardDeg: 90, steadyMps: 0.2, constituents, hours: [], springRangeM: null, neapRangeM: null },
+    });
   });
   it('as a profile has no limit of its own for waves, and its others as they were', () => {
     expect(opened('anglers', sample['angler/1'])).toMatchObject({

@@ -93,6 +93,16 @@ export const waterUpgrades: readonly Upgrade[] = [
       areas: eachRecord(old.areas, (area) => ({ shoreM: null, ...area })),
     }),
   },
+  {
+    from: 'water/2',
+    to: 'water/3',
+    name: 'a tide may be given by its high and low waters, a stream by hours about high water; none are written yet',
+    up: (old) => ({
+      ...old,
+      tide: isRecord(old.tide) ? { turns: [], ...old.tide } : null,
+      stream: isRecord(old.stream) ? { hours: [], springRangeM: null, neapRangeM: null, ...old.stream } : null,
+    }),
+  },
 ];
 function showsLand(chart: unknown): boolean {
   return (

@@ -2,7 +2,19 @@ import { z } from 'zod';
 import { bottoms } from '../vocabulary/holding';
 import { acceptanceSchema } from './acceptance';
 import { chartSchema } from './chart';
-import { dateText, idText, lineText, nameText, noteText, placed, quantity, wholeNumber, zoneText } from './field';
+import {
+  dateText,
+  idText,
+  instantText,
+  lineText,
+  nameText,
+  noteText,
+  placed,
+  quantity,
+  wholeNumber,
+  zoneText,
+} from './field';
+import { MOST_LATITUDE } from '../units/position';
 
 /** Bearings from which the fetch is given: north first, clockwise. */
 export const FETCH_BEARINGS = 16;
@@ -47,18 +59,28 @@ const constituent = z.strictObject({
   phaseDeg: quantity(-360, 720, '°'),
 });
 
+/** A high or low water as a tide table gives it, over chart datum. */
+const turn = z.strictObject({ at: instantText, heightM: quantity(-10, 25, 'm'), high: z.boolean() });
+/** What a stream does so many hours after high water (before: negative), at springs and at neaps. */
+const streamHour = z.strictObject({
+  hour: quantity(-7, 7, 'h'),
+  towardDeg: quantity(0, 360, '°'),
+  springMps: quantity(0, 8, 'm/s'),
+  neapMps: quantity(0, 8, 'm/s'),
+});
+
 /** Where one can get out of the water, whether or not a vehicle can come there. */
 export const getOuts = ['by the chart', 'anywhere along the banks', 'in places', 'launches only'] as const;
 
 /** A place to fish: where one launches, where one goes, and what is known of it. */
 export const waterSchema = z.strictObject({
-  format: z.literal('water/2'),
+  format: z.literal('water/3'),
   id: idText,
   name: nameText,
   type: z.enum(['fresh', 'brackish', 'salt']),
   setting: z.enum(['still', 'river', 'estuary', 'coast', 'open', 'flats']),
   timeZone: zoneText,
-  latDeg: quantity(-66, 66, '°'),
+  latDeg: quantity(-MOST_LATITUDE, MOST_LATITUDE, '°'),
   lonDeg: quantity(-180, 180, '°'),
   /** Where one launches and lands. */
   launches: z.array(launch).min(1, 'A water needs at least one launch.').max(20),
@@ -69,14 +91,24 @@ export const waterSchema = z.strictObject({
   hazards: z.array(hazard).max(60),
   /** Open water upwind by the wind's bearing, m: sixteen, north first, clockwise. */
   fetchM: z.array(quantity(0, 1_000_000, 'm')).length(FETCH_BEARINGS, 'Sixteen bearings, north first.'),
-  /** Height of the tide over chart datum; null: no tide. Invented constituents in the demo. */
-  tide: z.strictObject({ meanM: quantity(-5, 20, 'm'), constituents: z.array(constituent).max(40) }).nullable(),
-  /** The stream: steady and tidal parts together run toward a bearing, negative the other way; null: none. */
+  /** Height of the tide over chart datum, by high and low waters where they are written, else by constituents; null: no tide. */
+  tide: z
+    .strictObject({
+      meanM: quantity(-5, 20, 'm'),
+      constituents: z.array(constituent).max(40),
+      turns: z.array(turn).max(1600),
+    })
+    .nullable(),
+  /** The stream: steady and tidal parts together run toward a bearing, negative the other way; by hours about high water where they are written; null: none. */
   stream: z
     .strictObject({
       towardDeg: quantity(0, 360, '°'),
       steadyMps: quantity(-5, 5, 'm/s'),
       constituents: z.array(constituent).max(40),
+      hours: z.array(streamHour).max(15),
+      /** Range of the tide at springs and at neaps, m; null: the spring rates stand for every day. */
+      springRangeM: quantity(0.1, 20, 'm').nullable(),
+      neapRangeM: quantity(0.1, 20, 'm').nullable(),
     })
     .nullable(),
   chart: chartSchema,
@@ -95,3 +127,5 @@ export type Water = z.infer<typeof waterSchema>;
 export type Area = Water['areas'][number];
 export type Launch = Water['launches'][number];
 export type Hazard = Water['hazards'][number];
+export type TideTurn = z.infer<typeof turn>;
+export type StreamHour = z.infer<typeof streamHour>;

@@ -1,8 +1,9 @@
-import { type FlowPoint, flowBetween, fromBearing, toward, type FlowAt, type Flow } from './flow';
+import { type FlowAt, type FlowPoint, STILL, flowBetween, fromBearing } from './flow';
 import type { Conditions, Hour } from '../documents/outing';
 import type { Water } from '../documents/water';
 import { DAY_MS, type Instant } from '../units/time';
-import { type Series, type TurnOfTide, harmonicSeries, slackWaters, turnsOfTide, valueAt } from './tide';
+import { type Series, type TurnOfTide, slackWaters, turnsOfTide } from './tide';
+import { type WaterStream, streamOf, tideOf } from './waterTide';
 
 /** Wind, stream and tide of a water through a stretch of days, for asking at any moment. */
 export interface Day {
@@ -31,20 +32,21 @@ export function dayOf(conditions: Conditions, water: Water, from: Instant, to: I
   return day;
 }
 
-const tides = new WeakMap<Water, Map<Instant, Pick<Day, 'streamSeries' | 'tideSeries' | 'turns' | 'slacks'>>>();
+type Tides = Pick<Day, 'tideSeries' | 'turns' | 'slacks'> & { stream: WaterStream | null };
+const tides = new WeakMap<Water, Map<Instant, Tides>>();
 
-function tidesOf(water: Water, from: Instant, to: Instant) {
+function tidesOf(water: Water, from: Instant, to: Instant): Tides {
   const known = tides.get(water)?.get(from);
   if (known) return known;
-  const tideSeries = water.tide && harmonicSeries(water.tide.constituents, from, to, water.tide.meanM);
-  const streamSeries = water.stream && harmonicSeries(water.stream.constituents, from, to, water.stream.steadyMps);
+  const tideSeries = tideOf(water, from, to);
+  const stream = streamOf(water, from, to);
   const made = {
     tideSeries,
-    streamSeries,
+    stream,
     turns: tideSeries ? turnsOfTide(tideSeries, from, to) : [],
-    slacks: streamSeries ? slackWaters(streamSeries, from, to) : [],
+    slacks: stream ? slackWaters(stream.series, from, to) : [],
   };
-  const map = tides.get(water) ?? new Map<Instant, typeof made>();
+  const map = tides.get(water) ?? new Map<Instant, Tides>();
   if (map.size > 40) map.clear();
   tides.set(water, map.set(from, made));
   return made;
@@ -55,21 +57,13 @@ function workOut(conditions: Conditions, water: Water, from: Instant, to: Instan
   const wind: FlowPoint[] = hours.flatMap(({ at, windMps, windFromDeg }) =>
     windMps === null ? [] : [{ at: Date.parse(at), ...fromBearing(windMps, windFromDeg ?? 0) }],
   );
-  const series = tidesOf(water, from, to);
+  const { stream, ...series } = tidesOf(water, from, to);
   return {
     hours,
     windAt: flowBetween(wind),
     windKnown: wind.length > 0,
-    streamAt: streamOf(water, series.streamSeries),
+    streamAt: stream?.at ?? STILL,
+    streamSeries: stream?.series ?? null,
     ...series,
-  };
-}
-
-function streamOf(water: Water, series: Series | null): FlowAt {
-  if (!series || !water.stream) return () => ({ east: 0, north: 0 });
-  const unit = toward(1, water.stream.towardDeg);
-  return (at): Flow => {
-    const speed = valueAt(series, at);
-    return { east: unit.east * speed, north: unit.north * speed };
   };
 }

@@ -209,7 +209,7 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
     barAtLanding: barOf(looked.landing, day, plan?.homeAt ?? span?.to ?? null, zone),
     plan,
     thunder: peak(near, 'thunderPct', zone),
-    unsaid: afloat && water && looked.craft ? unsaidOf(hours, near, conditions.waterC, looked, shoreM) : [],
+    unsaid: afloat && water && looked.craft ? unsaidOf(hours, near, conditions.waterC, looked, shoreM, afloat) : [],
     rapids: water?.rapids ?? 0,
     river: water?.setting === 'river',
     traffic: water?.traffic ?? null,

@@ -1,8 +1,10 @@
 import type { Hour } from '../documents/outing';
 import type { Places } from '../documents/references';
+import { tideIsSilent } from '../environment/waterTide';
+import type { Instant } from '../units/time';
 
 /** What a day can keep silent about. */
-export type Unsaid = 'wind' | 'wind direction' | 'swell' | 'air' | 'water' | 'thunder';
+export type Unsaid = 'wind' | 'wind direction' | 'swell' | 'air' | 'water' | 'thunder' | 'tide';
 
 /** Farther from ground than this, where the wind comes from matters, m. */
 const DIRECTION_FROM_M = 150;
@@ -13,6 +15,7 @@ export function unsaidOf(
   waterC: number | null,
   looked: Places,
   outM: number | null,
+  afloat: { from: Instant; to: Instant },
 ): Unsaid[] {
   const { water, launch, landing } = looked;
   const missing = (list: readonly Hour[], key: 'windMps' | 'windFromDeg' | 'swellM' | 'thunderPct' | 'airC') =>
@@ -29,5 +32,6 @@ export function unsaidOf(
     ...(missing(near, 'thunderPct') ? (['thunder'] as const) : []),
     ...(waterC === null ? (['water'] as const) : []),
     ...(missing(hours, 'airC') ? (['air'] as const) : []),
+    ...(water && tideIsSilent(water, afloat.from, afloat.to) ? (['tide'] as const) : []),
   ];
 }

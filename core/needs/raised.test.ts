@@ -1,3 +1,4 @@
+import { noStreamTable } from '../environment/waterTide';
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
 import { assess } from '../judgement/assess';
@@ -96,7 +97,7 @@ const needsSounder: Case['angler'] = references.angler
   : {};
 const stream = (steadyMps: number): Case => ({
   brief: { ...fish, techniques: ['anchored bait'] },
-  water: { stream: { towardDeg: 90, steadyMps, constituents: [] } },
+  water: { stream: { ...noStreamTable, towardDeg: 90, steadyMps, constituents: [] } },
 });
 
 describe('the quietest outing there is', () => {

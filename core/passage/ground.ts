@@ -12,8 +12,8 @@ const MOST_STEPS = 40;
 export function nearestLand(from: Place, chart: Chart): { distanceM: number; at: Place } | null {
   let best: { distanceM: number; point: Point } | null = null;
   for (const { properties, geometry } of chart.features) {
-    if (properties.shows !== 'land' || geometry.type !== 'Polygon') continue;
-    for (const ring of geometry.coordinates) {
+    if (properties.shows !== 'land') continue;
+    for (const ring of geometry.type === 'Polygon' ? geometry.coordinates : [geometry.coordinates]) {
       const points = ring.map(([lonDeg, latDeg]) => toPlane(from, { latDeg, lonDeg }));
       points.slice(1).forEach((b, i) => {
         const point = nearestOn(points[i] ?? b, b);

@@ -75,6 +75,7 @@ const unsaidWords: Record<Unsaid, string> = {
   air: 'air',
   water: 'water temperature',
   thunder: 'thunder',
+  tide: 'the tide of that day',
 };
 function missingFigures(e: Exposures, surf: boolean): string[] {
   const known: [string, boolean][] = [

@@ -1,3 +1,4 @@
+import { noStreamTable } from '../../environment/waterTide';
 import { describe, expect, it } from 'vitest';
 import { demo } from '../../demo/demo';
 import { anchorHours, leaveStretches } from '../../holding/anchorSheet';
@@ -50,7 +51,7 @@ function mere(streamMps: number, depthM = 4, bottom: Water['areas'][number]['bot
       water.id === 'hallow-mere'
         ? {
             ...water,
-            stream: { towardDeg: 90, steadyMps: streamMps, constituents: [] },
+            stream: { ...noStreamTable, towardDeg: 90, steadyMps: streamMps, constituents: [] },
             areas: water.areas.map((area) => ({ ...area, depthM, bottom })),
           }
         : water,

@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { Constituent } from '#core/environment/tide';
+import { noStreamTable } from '#core/environment/waterTide';
 import type { Water } from '#core/documents/water';
 import { FormNumber } from '../../ui/fields';
 
@@ -33,8 +34,13 @@ export function HarmonicsField({ form, of }: { form: UseFormReturn<Water>; of: '
   const result = parsed(text);
   const unit = of === 'tide' ? 'm' : 'm/s';
   const begin = () => {
-    if (of === 'tide') setValue('tide', { meanM: 2, constituents: [] });
-    else setValue('stream', { towardDeg: 0, steadyMps: 0, constituents: [] });
+    if (of === 'tide') setValue('tide', { meanM: 2, constituents: [], turns: [] });
+    else setValue('stream', {
+        towardDeg: 0,
+        steadyMps: 0,
+        constituents: [],
+        ...noStreamTable,
+      });
   };
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>

@@ -6,7 +6,8 @@ import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
-import { harmonicSeries, slackWaters, turnsOfTide, valueAt } from '#core/environment/tide';
+import { slackWaters, turnsOfTide, valueAt } from '#core/environment/tide';
+import { streamOf, tideIsSilent, tideOf } from '#core/environment/waterTide';
 import type { Water } from '#core/documents/water';
 import { DAY_MS, clockAt, dayInWords, instantOf } from '#core/units/time';
 import { figure } from '#core/units/words';
@@ -25,8 +26,8 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
   const to = from + DAY_MS;
   const { tide, stream } = useMemo(
     () => ({
-      tide: water.tide && harmonicSeries(water.tide.constituents, from, to, water.tide.meanM),
-      stream: water.stream && harmonicSeries(water.stream.constituents, from, to, water.stream.steadyMps),
+      tide: tideIsSilent(water, from, to) ? null : tideOf(water, from, to),
+      stream: streamOf(water, from, to)?.series ?? null,
     }),
     [water, from, to],
   );

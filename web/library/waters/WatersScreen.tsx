@@ -15,7 +15,7 @@ import { useKept } from '../../documents/queries';
 import { WaterFields, freshArea, freshLaunch } from './WaterFields';
 
 const fresh = (): Water => ({
-  format: 'water/2',
+  format: 'water/3',
   id: crypto.randomUUID(),
   name: '',
   type: 'fresh',
