@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bearingBetween, distanceBetween, fromPlane, shareWithin, toPlane } from './geo';
+import { bearingBetween, distanceBetween, fromPlane, placeAt, shareWithin, toPlane } from './geo';
 
 const origin = { latDeg: 47.5, lonDeg: -18.5 };
 
@@ -17,6 +17,21 @@ describe('positions', () => {
       [-100, 0, 270],
     ] as const)
       expect(bearingBetween(origin, fromPlane(origin, { x, y }))).toBeCloseTo(bearing, 1);
+  });
+  it('so far along a bearing are that far away, on that bearing, over the date line too', () => {
+    const most = (max: number) => fc.double({ min: -max, max, noNaN: true });
+    fc.assert(
+      fc.property(most(75), most(180), fc.double({ min: 0, max: 359.9, noNaN: true }), (latDeg, lonDeg, bearing) => {
+        const there = placeAt({ latDeg, lonDeg }, bearing, 5000);
+        const turned = Math.abs(((bearingBetween({ latDeg, lonDeg }, there) - bearing + 540) % 360) - 180);
+        return (
+          Math.abs(distanceBetween({ latDeg, lonDeg }, there) - 5000) < 0.01 &&
+          turned < 1e-4 &&
+          Math.abs(there.lonDeg) <= 180
+        );
+      }),
+    );
+    expect(placeAt({ latDeg: 0, lonDeg: 179.99 }, 90, 5000).lonDeg).toBeLessThan(-179.9);
   });
   it('on the plane agree with the sphere to 0.1 % within 20 km, there and back', () => {
     const metres = fc.double({ min: -20_000, max: 20_000, noNaN: true });

@@ -47,6 +47,15 @@ export function bearingBetween(a: Place, b: Place): number {
   return (Math.atan2(y, x) / RAD + 360) % 360;
 }
 
+/** The position so far from a place along a bearing of the great circle. Metres, degrees true. */
+export function placeAt(from: Place, bearingDeg: number, metres: number): Place {
+  const [lat, angle, turn] = [from.latDeg * RAD, metres / EARTH_M, bearingDeg * RAD];
+  const sinLat = Math.sin(lat) * Math.cos(angle) + Math.cos(lat) * Math.sin(angle) * Math.cos(turn);
+  const east = Math.atan2(Math.sin(turn) * Math.sin(angle) * Math.cos(lat), Math.cos(angle) - Math.sin(lat) * sinLat);
+  const lonDeg = from.lonDeg + east / RAD;
+  return { latDeg: Math.asin(sinLat) / RAD, lonDeg: ((((lonDeg + 180) % 360) + 360) % 360) - 180 };
+}
+
 /** The parts of a way, as shares of its length, that lie within a circle; null: it does not touch it. */
 export function shareWithin(from: Place, to: Place, centre: Place, radiusM: number): [number, number] | null {
   const a = toPlane(centre, from);

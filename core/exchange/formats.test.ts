@@ -4,7 +4,7 @@ import type { Waypoint } from '../documents/outing';
 import { distanceBetween, fromPlane } from '../environment/geo';
 import { readForecastCsv, readForecastJson } from './forecast';
 import { readGeoJson, writeGeoJson } from './geojson';
-import { readGpx, writeGpx } from './gpx';
+import { readGpx, readWaypoints, writeGpx } from './gpx';
 
 const launch = { latDeg: 47.5, lonDeg: -18.5 };
 const place = (x: number, y: number, name = ''): Waypoint => {
@@ -82,6 +82,44 @@ describe('routes in GPX and GeoJSON', () => {
   ])('refuse %s as GeoJSON', (text, why) =>
     expect(readGeoJson(text, ends)).toEqual({ taken: false, why: expect.stringMatching(why) }),
   );
+});
+
+describe('waypoints in GPX', () => {
+  const file = (inside: string) => `<?xml version="1.0"?><gpx version="1.0" creator="another">${inside}</gpx>`;
+  it('are read by name and position as another program wrote them, a nameless one by its number', () => {
+    const result = readWaypoints(
+      file(
+        '<wpt lat="47.501" lon="-18.502"><ele>0</ele><name> Slip </name><sym>Anchor</sym></wpt><wpt lat="47.51" lon="-18.52"/>',
+      ),
+    );
+    expect(result).toMatchObject({
+      taken: true,
+      troubles: [],
+      value: [
+        { latDeg: 47.501, lonDeg: -18.502, name: 'Slip' },
+        { latDeg: 47.51, lonDeg: -18.52, name: 'Point 2' },
+      ],
+    });
+  });
+  it('are the points of a route where there are none; one without a position is told', () => {
+    const route = readWaypoints(
+      file('<rte><rtept lat="47" lon="-18"><name>A</name></rtept><rtept lat="x" lon="1"/></rte>'),
+    );
+    expect(route).toMatchObject({
+      taken: true,
+      value: [{ name: 'A' }],
+      troubles: [expect.stringMatching(/^Waypoint 2/)],
+    });
+  });
+  it.each([
+    ['a track alone', file('<trk><trkseg><trkpt lat="1" lon="1"/></trkseg></trk>'), /A track alone/],
+    ['no XML', 'hello', /no sound XML|no GPX/],
+    ['entities', '<!DOCTYPE x><gpx/>', /entities/],
+    ['no position at all', file('<wpt lat="95" lon="0"/>'), /No waypoint/],
+  ])('are refused in words: %s', (_, text, why) => {
+    const result = readWaypoints(text);
+    expect(result.taken ? '' : result.why).toMatch(why);
+  });
 });
 
 describe('forecasts', () => {

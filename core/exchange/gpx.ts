@@ -9,8 +9,8 @@ const list = (value: unknown): Node[] =>
     (one): one is Node => typeof one === 'object' && one !== null,
   );
 
-/** A route from a GPX 1.1 (or 1.0) file: its routes, or else its tracks. Document types, entities and huge files are refused. */
-export function readGpx(text: string, ends: Ends): Imported<RoutePoints> {
+/** What a GPX file holds; text: why it is none. Document types, entities and huge files are refused. */
+function opened(text: string): Imported<Node> {
   if (text.length > MOST_BYTES)
     return refused(`The file is larger than ${MOST_BYTES / 1024 / 1024} MB. Export a shorter track.`);
   if (/<!(DOCTYPE|ENTITY)/i.test(text))
@@ -25,6 +25,35 @@ export function readGpx(text: string, ends: Ends): Imported<RoutePoints> {
   });
   const root = (parser.parse(text) as Node).gpx as Node | undefined;
   if (typeof root !== 'object' || root === null) return refused('This is XML, but no GPX: it has no <gpx> in it.');
+  return { taken: true, value: root, troubles: [] };
+}
+
+/** The named points of a GPX 1.1 (or 1.0) file: its waypoints, or else the points of its routes. */
+export function readWaypoints(text: string): Imported<Waypoint[]> {
+  const file = opened(text);
+  if (!file.taken) return file;
+  const { wpt, rte } = file.value;
+  const nodes = list(wpt).length > 0 ? list(wpt) : list(rte).flatMap((route) => list(route.rtept));
+  if (nodes.length === 0) return refused('The file has no waypoint in it. A track alone names no places.');
+  if (nodes.length > MOST_WAYPOINTS)
+    return refused(`The file has ${nodes.length} waypoints; at most ${MOST_WAYPOINTS} are read.`);
+  const troubles: string[] = [];
+  const points = nodes.flatMap((node, i) => {
+    const point = pointOf(node);
+    if (!point) troubles.push(`Waypoint ${i + 1}: no position between 89° south and 89° north. Left out.`);
+    return point ? [{ ...point, name: point.name.trim() || `Point ${i + 1}` }] : [];
+  });
+  return points.length === 0
+    ? refused('No waypoint of the file has a position.')
+    : { taken: true, value: points, troubles: told(troubles) };
+}
+const MOST_WAYPOINTS = 500;
+
+/** A route from a GPX 1.1 (or 1.0) file: its routes, or else its tracks. */
+export function readGpx(text: string, ends: Ends): Imported<RoutePoints> {
+  const file = opened(text);
+  if (!file.taken) return file;
+  const root = file.value;
   const routes = list(root.rte).map((route) => list(route.rtept));
   const tracks = list(root.trk).map((track) => list(track.trkseg).flatMap((segment) => list(segment.trkpt)));
   const lines = (routes.some((line) => line.length > 0) ? routes : tracks).filter((line) => line.length > 0);

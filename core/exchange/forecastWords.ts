@@ -1,0 +1,105 @@
+import { type Hour, hourSchema } from '../documents/outing';
+import { NO_FIGURES } from '../editing/hours';
+import { HOUR_MS, type Instant, dateAt, instantOf, isoAt } from '../units/time';
+import { type Figures, type Reading, forecastTokens, lastUnit } from './forecastTokens';
+import { type Imported, refused } from './imported';
+
+/** What holds from some moment on; what a later spell does not say goes on from the one before. */
+interface Spell {
+  from: Instant;
+  figures: Figures;
+}
+export interface ForecastWords {
+  hours: Hour[];
+  waterC: number | null;
+  /** What was taken otherwise than it may have been meant: to be read before it is kept. */
+  notes: string[];
+}
+
+/**
+ * A forecast as a line of words, understood into hours: "SW 4 gusting 7 falling later", "W 10-15 kn, gusts 20, increasing 18 kn from 14:00,
+ * swell 1 m 8 s, 12 °C". Of two figures the higher is taken; a wind that falls without a figure is not counted on, one that rises grows by
+ * one force. Refused in words: whatever is not understood.
+ * @param from @param to the hours the words are for @param zone clock of the water
+ */
+export function readForecastWords(text: string, from: Instant, to: Instant, zone: string): Imported<ForecastWords> {
+  let rest = text.toLowerCase().replaceAll(/[−–]/g, '-').trim();
+  if (rest === '') return refused('Nothing is written. Write it as you read it: SW 4 gusting 7, rising 5 later.');
+  const start = Math.floor(from / HOUR_MS) * HOUR_MS;
+  const notes = new Set<string>();
+  let now: Spell = { from: start, figures: {} };
+  const spells = [now];
+  let waterC: number | null = null;
+  /** A spell is opened by a trend, and its own time may still be to come. */
+  let untimed = false;
+  const open = (moment: Instant) => {
+    now = { from: Math.max(start, moment), figures: {} };
+    spells.push(now);
+  };
+  const reading: Reading = {
+    put: (figures) => void Object.assign(now.figures, figures),
+    open: (moment) => {
+      open(moment);
+      untimed = true;
+    },
+    timed: (moment) => {
+      if (untimed) now.from = Math.max(start, moment);
+      else open(moment);
+      untimed = false;
+    },
+    water: (value) => {
+      waterC = value;
+    },
+    note: (words) => void notes.add(words),
+    wind: () => spells.findLast(({ figures }) => figures.windMps !== undefined)?.figures.windMps ?? null,
+    share: (part) => start + Math.round(((to - start) * part) / HOUR_MS) * HOUR_MS,
+    clock: (hhmm) => instantOf(dateAt(from, zone), hhmm, zone),
+    ahead: () => rest,
+    skip: (pattern) => {
+      rest = rest.replace(pattern, '');
+    },
+    unit: lastUnit(rest),
+  };
+  while (rest !== '') {
+    const met = firstMet(rest);
+    if (!met) return refused(notUnderstood(rest));
+    rest = rest.slice(met.match[0].length);
+    const why = met.token.does(met.match, reading);
+    if (why !== null) return refused(why);
+  }
+  const told = spells.filter(({ figures }) => Object.keys(figures).length > 0).toSorted((a, b) => a.from - b.from);
+  if (told.length === 0 && waterC === null)
+    return refused('No figure is in it. Write wind as SW 4, SW 15 kn or SW 8 m/s.');
+  const hours: Hour[] = [];
+  for (let at = start; at <= to; at += HOUR_MS) {
+    // What begins in the middle of the outing is not known before it, but for what the first words say.
+    const figures = told.filter((spell, i) => i === 0 || spell.from <= at).map((spell) => spell.figures);
+    hours.push({ at: isoAt(at, zone), ...NO_FIGURES, ...Object.assign({}, ...figures) });
+  }
+  const wrong = hours.map((hour) => hourSchema.safeParse(hour).error?.issues[0]).find((issue) => issue !== undefined);
+  if (wrong) return refused(`${figureNames[String(wrong.path[0])] ?? 'A figure'}: ${wrong.message}`);
+  return { taken: true, value: { hours, waterC, notes: [...notes] }, troubles: [] };
+}
+
+const figureNames: Readonly<Record<string, string>> = {
+  windMps: 'Wind',
+  gustMps: 'Gusts',
+  airC: 'Air',
+  waveM: 'Waves',
+  swellM: 'Swell',
+  swellPeriodS: 'Period of the swell',
+  rainMm: 'Rain',
+  visibilityM: 'Sight',
+};
+
+function firstMet(rest: string) {
+  for (const token of forecastTokens) {
+    const match = token.is.exec(rest);
+    if (match && match[0] !== '') return { token, match };
+  }
+  return null;
+}
+function notUnderstood(rest: string): string {
+  const word = /^\S+/.exec(rest)?.[0] ?? rest;
+  return `"${word.slice(0, 40)}" is not understood. Write wind as SW 4, SW 15 kn or SW 8 m/s; then gusts, swell, sea, rain, air.`;
+}
