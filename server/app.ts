@@ -12,6 +12,7 @@ import type { Database } from './storage/open';
 import { outingRoutes } from './outings/routes';
 import { libraryOf } from './documents/library';
 import { pictureRoutes } from './documents/pictureRoutes';
+import { sampleRoutes } from './documents/sampleRoutes';
 import { setAsideRoutes } from './documents/setAsideRoutes';
 import { type Serving, guard } from './http/guard';
 import { InvalidInput, handleErrors } from './http/problem';
@@ -89,6 +90,7 @@ export async function buildApp({ db, now, webRoot, log, serving = { names: [] } 
   referenceRoutes(app, from, library);
   setAsideRoutes(app, db);
   pictureRoutes(app, db);
+  sampleRoutes(app, db);
   outingRoutes(app, from, library, summaries);
   walkRoutes(app, db, from, library, now);
   calcRoutes(app);

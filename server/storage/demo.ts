@@ -7,13 +7,14 @@ import { type Database, takeFirstStartTurn } from './open';
 import { documentTables, house } from './schema';
 import { inTransaction } from './transaction';
 
-const MARK = 'demo-loaded-at';
+/** Stands in a house into which the sample was loaded. */
+export const DEMO_MARK = 'demo-loaded-at';
 
 /** Loads the demo data once, into a database that holds no row of any kind yet; all of it or nothing, and by one process alone. */
 export async function loadDemo(db: Database, now: number): Promise<boolean> {
   return inTransaction(db, async (tx) => {
     await takeFirstStartTurn(tx);
-    const [loaded] = await tx.select().from(house).where(eq(house.name, MARK));
+    const [loaded] = await tx.select().from(house).where(eq(house.name, DEMO_MARK));
     if (loaded || !(await isEmpty(tx))) return false;
     const into = stores(tx);
     const { references, outings, answers } = demo(now);
@@ -25,7 +26,7 @@ export async function loadDemo(db: Database, now: number): Promise<boolean> {
     for (const one of references.waters) await into.waters.create(one);
     for (const one of outings) await into.outings.create(one);
     await walkStore(tx).record(answers.outingId, answers.answers, new Date(now).toISOString(), null);
-    await tx.insert(house).values({ name: MARK, value: new Date(now).toISOString() });
+    await tx.insert(house).values({ name: DEMO_MARK, value: new Date(now).toISOString() });
     return true;
   });
 }

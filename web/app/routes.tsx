@@ -62,6 +62,10 @@ export const router = createBrowserRouter([
         path: 'locker',
         lazy: async () => ({ Component: (await import('../library/locker/LockerScreen')).LockerScreen }),
       },
+      {
+        path: 'locker/own',
+        lazy: async () => ({ Component: (await import('../library/locker/OwnScreen')).OwnScreen }),
+      },
       { path: 'boats', lazy: async () => ({ Component: (await import('../library/boats/BoatsScreen')).BoatsScreen }) },
       {
         path: 'waters',

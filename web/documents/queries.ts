@@ -14,6 +14,10 @@ export function useKept() {
   return useSWR<KeptReferences>(REFERENCES, referenceStore.read, { compare: Object.is });
 }
 
+/** The same with versions, as it is now. */
+export function readKept(): Promise<KeptReferences> {
+  return referenceStore.read();
+}
 /** The same, once, for what is done without a screen of it. */
 export function readReferences(): Promise<References> {
   return referenceStore.read().then(asReferences);

@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { type Control, useForm } from 'react-hook-form';
 import { Link as RouterLink } from 'react-router';
 import { practice, schoolIds } from '#core/needs/practice';
-import { usualSchools } from '#core/editing/usualSchools';
+import { freshProfile } from '#core/editing/freshProfile';
 import { type Angler, anglerSchema } from '#core/documents/angler';
 import type { Versioned } from '#core/documents/kept';
 import { ApiError } from '../documents/api';
@@ -31,22 +31,6 @@ const themeWords: Record<ThemeName, string> = {
   paper: 'Paper, for the table',
   dark: 'Dark, for the evening',
   'half-light': 'Half-light, red on black, to spare night eyes',
-};
-
-const fresh: Angler = {
-  format: 'angler/2',
-  id: 'me',
-  name: '',
-  massKg: 80,
-  heightM: 1.75,
-  hand: 'right',
-  swims: 'well',
-  experience: 'new',
-  reentryPractised: false,
-  clearSide: 'right',
-  limits: { windMps: 6, gustMps: 8, breakerM: 0.4, waveM: null },
-  schools: usualSchools,
-  contact: { name: '', phone: '' },
 };
 
 /** Settled here: who goes, with what limits, and how the screen looks. What would annoy: limits set by somebody else. */
@@ -111,7 +95,7 @@ function FirstProfile() {
   const documents = useDocuments('anglers');
   const [trouble, setTrouble] = useState<string | null>(null);
   const { control, handleSubmit, formState } = useForm<Angler>({
-    defaultValues: fresh,
+    defaultValues: freshProfile(crypto.randomUUID()),
     resolver: zodResolver(anglerSchema),
     mode: 'onTouched',
   });

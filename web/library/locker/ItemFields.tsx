@@ -5,7 +5,8 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { Controller, type UseFormReturn } from 'react-hook-form';
 import { attributeIds, attributes, qualities, qualityIds } from '#core/catalog/gear/attributes';
-import { kindIds, kinds } from '#core/catalog/gear/kinds';
+import { findKinds } from '#core/catalog/gear/findKinds';
+import { type KindId, kindIds, kinds } from '#core/catalog/gear/kinds';
 import type { Item } from '#core/documents/item';
 import { listed, mass } from '#core/units/words';
 import { containersAmong } from './containers';
@@ -14,7 +15,8 @@ import { capital } from '#core/units/words';
 import { FormChoice, FormDate, FormNumber, FormSwitch, FormText, asOptions } from '../../ui/fields';
 import { NumberField } from '../../ui/NumberField';
 
-const kindOptions = kindIds.map((id) => ({ id, name: kinds[id].name }));
+const optionOf = (id: KindId) => ({ id, name: kinds[id].name });
+const kindOptions = kindIds.map(optionOf);
 
 /** An item's own figures. Choosing a kind for a new one fills in what is usual. */
 export function ItemFields({
@@ -52,6 +54,7 @@ export function ItemFields({
             getOptionLabel={(option) => option.name}
             isOptionEqualToValue={(a, b) => a.id === b.id}
             disableClearable
+            filterOptions={(_, { inputValue }) => findKinds(inputValue === kinds[field.value].name ? '' : inputValue).map(optionOf)}
             onChange={(_, option) => {
               field.onChange(option.id);
               if (!isNew) return;

@@ -5,7 +5,9 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { Link as RouterLink } from 'react-router';
 import { kindIds, kinds } from '#core/catalog/gear/kinds';
+import { otherWords } from '#core/catalog/gear/otherWords';
 import { newItem } from '#core/editing/newItem';
 import { catalogue } from '#core/needs/catalogue';
 import type { Item } from '#core/documents/item';
@@ -42,7 +44,10 @@ export function LockerScreen() {
   const sorted = useMemo(
     () =>
       (data?.items ?? [])
-        .map((kept) => ({ kept, text: `${kept.doc.name} ${kinds[kept.doc.kind].name}`.toLowerCase() }))
+        .map((kept) => ({
+          kept,
+          text: [kept.doc.name, kinds[kept.doc.kind].name, ...otherWords[kept.doc.kind]].join(' ').toLowerCase(),
+        }))
         .sort((a, b) => (kindOrder.get(a.kept.doc.kind) ?? 0) - (kindOrder.get(b.kept.doc.kind) ?? 0)),
     [data],
   );
@@ -93,6 +98,9 @@ export function LockerScreen() {
       action={
         <>
           <LockerFiles kept={data?.items ?? []} />
+          <Button component={RouterLink} to="/locker/own" variant="outlined">
+            Tick what you own
+          </Button>
           <Button variant="contained" onClick={() => setOpen('new')}>
             Add an item
           </Button>
@@ -151,7 +159,7 @@ export function LockerScreen() {
             )}
             {kept.items.length === 0 && (
               <Typography sx={{ mt: 3 }}>
-                Nothing is owned yet. Add the first item: start with what you wear.
+                Nothing is owned yet. Tick what you have; the usual figures come by themselves.
               </Typography>
             )}
             {kept.items.length > 0 && rows.length === 0 && (

@@ -35,7 +35,8 @@ export function HarmonicsField({ form, of }: { form: UseFormReturn<Water>; of: '
   const unit = of === 'tide' ? 'm' : 'm/s';
   const begin = () => {
     if (of === 'tide') setValue('tide', { meanM: 2, constituents: [], turns: [] });
-    else setValue('stream', {
+    else
+      setValue('stream', {
         towardDeg: 0,
         steadyMps: 0,
         constituents: [],

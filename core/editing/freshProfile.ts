@@ -1,0 +1,21 @@
+import type { Angler } from '../documents/angler';
+import { usualSchools } from './usualSchools';
+
+/** A profile before anything is told: the limits of the new, the usual schools, and nobody ashore. */
+export function freshProfile(id: string): Angler {
+  return {
+    format: 'angler/2',
+    id,
+    name: '',
+    massKg: 80,
+    heightM: 1.75,
+    hand: 'right',
+    swims: 'well',
+    experience: 'new',
+    reentryPractised: false,
+    clearSide: 'right',
+    limits: { windMps: 6, gustMps: 8, breakerM: 0.4, waveM: null },
+    schools: usualSchools,
+    contact: { name: '', phone: '' },
+  };
+}

@@ -1,0 +1,105 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
+import Typography from '@mui/material/Typography';
+import { useForm } from 'react-hook-form';
+import { type BoatFormId, boatFormIds, boatForms, boatFrom } from '#core/boat/boatForms';
+import { craftSchema } from '#core/documents/craft';
+import { Page } from '../../ui/Page';
+import { FormNumber, FormText } from '../../ui/fields';
+import { BoatPicture } from './BoatPicture';
+import { useFirstDocument } from './useFirstDocument';
+import { z } from 'zod';
+
+const shape = craftSchema.shape;
+const fieldsSchema = z.object({
+  form: z.enum(boatFormIds as [BoatFormId, ...BoatFormId[]]),
+  name: shape.name,
+  lengthM: shape.lengthM,
+  beamM: shape.beamM,
+  massKg: shape.massKg,
+  ratedLoadKg: shape.ratedLoadKg,
+  cruiseMps: shape.cruiseMps,
+});
+type Fields = z.infer<typeof fieldsSchema>;
+
+const usual = (form: BoatFormId): Omit<Fields, 'name' | 'form'> => {
+  const { lengthM, beamM, massKg, ratedLoadKg, cruiseMps } = boatForms[form];
+  return { lengthM, beamM, massKg, ratedLoadKg, cruiseMps };
+};
+
+/** Settled here: which boat it is, near enough to judge by. What would annoy: figures that are on no label and in no memory. */
+export function FirstBoatScreen() {
+  const { keep, trouble, draft } = useFirstDocument<Fields>('craft', 'boat');
+  const { control, handleSubmit, setValue, watch, formState } = useForm<Fields>({
+    defaultValues: draft.read() ?? { form: 'open-paddled', name: '', ...usual('open-paddled') },
+    resolver: zodResolver(fieldsSchema),
+    mode: 'onTouched',
+  });
+  draft.useKeeping(watch);
+  const form = watch('form');
+  const choose = (id: BoatFormId) => {
+    setValue('form', id);
+    for (const [key, value] of Object.entries(usual(id))) setValue(key as keyof Fields, value, { shouldValidate: false });
+  };
+  return (
+    <Page title="Your boat" lead="By its picture and five numbers. They are the usual ones: correct what you know.">
+      <Box
+        component="form"
+        noValidate
+        onSubmit={(event) =>
+          void handleSubmit(({ form: chosen, name, ...numbers }) =>
+            keep(boatFrom(crypto.randomUUID(), chosen, numbers, { name })),
+          )(event)
+        }
+        sx={{ display: 'grid', gap: 2.5, maxWidth: 860 }}
+      >
+        {trouble && (
+          <Alert severity="warning" variant="outlined">
+            {trouble}
+          </Alert>
+        )}
+        <RadioGroup
+          aria-label="What it is like"
+          value={form}
+          onChange={(_, value) => choose(value as BoatFormId)}
+          sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 250px), 1fr))', gap: 1 }}
+        >
+          {boatFormIds.map((id) => (
+            <FormControlLabel
+              key={id}
+              value={id}
+              control={<Radio />}
+              sx={{ m: 0, border: 1, borderColor: id === form ? 'text.primary' : 'divider', borderRadius: 1, p: 1 }}
+              label={
+                <Box>
+                  <BoatPicture id={id} />
+                  <Typography variant="body2">{boatForms[id].name}</Typography>
+                </Box>
+              }
+            />
+          ))}
+        </RadioGroup>
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', md: '1fr 1fr 1fr' }, gap: 2 }}>
+          <FormText control={control} name="name" label="What you call it" />
+          <FormNumber control={control} name="lengthM" label="Length" unit="m" />
+          <FormNumber control={control} name="beamM" label="Beam, at its widest" unit="m" />
+          <FormNumber control={control} name="massKg" label="Mass, empty" unit="kg" />
+          <FormNumber control={control} name="ratedLoadKg" label="Maker’s greatest load" unit="kg" />
+          <FormNumber control={control} name="cruiseMps" label="Pace you hold for hours" unit="m/s" />
+        </Box>
+        <Typography variant="body2" color="textSecondary">
+          A steady pace is about 1.3 m/s paddled (2.5 kn), 1.5 m/s with pedals. How it takes the wind is estimated from
+          its length and beam; under Boats every figure can be made your own.
+        </Typography>
+        <Button variant="contained" type="submit" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
+          Keep this boat
+        </Button>
+      </Box>
+    </Page>
+  );
+}
