@@ -34,7 +34,8 @@ describe('the sample data', () => {
     expect((await call('POST', '/api/sample/restore', { taken: body.taken })).status).toBe(200);
     expect(await lists()).toEqual({ ...before, things: before.things + 1 });
     const again = await call('POST', '/api/sample/clear', {});
-    const sorted = (taken: Record<string, string[]>) => Object.entries(taken).map(([kind, ids]) => [kind, ids.toSorted()]);
+    const sorted = (taken: Record<string, string[]>) =>
+      Object.entries(taken).map(([kind, ids]) => [kind, ids.toSorted()]);
     expect(sorted(again.body.taken)).toEqual(sorted(body.taken));
     expect((await call('POST', '/api/sample/clear', {})).body.taken).toEqual({});
   });
@@ -52,7 +53,9 @@ describe('the sample data', () => {
     const bare = await openApp({ withDemo: false });
     await bare.app.inject({ method: 'POST', url: '/api/items', payload: { doc: newItem('radio', 'vhf-radio') } });
     expect((await bare.app.inject({ url: '/api/sample' })).json()).toEqual({ documents: 0 });
-    expect((await bare.app.inject({ method: 'POST', url: '/api/sample/clear', payload: {} })).json()).toEqual({ taken: {} });
+    expect((await bare.app.inject({ method: 'POST', url: '/api/sample/clear', payload: {} })).json()).toEqual({
+      taken: {},
+    });
     expect((await bare.app.inject({ url: '/api/items/radio' })).statusCode).toBe(200);
     await bare.close();
   });

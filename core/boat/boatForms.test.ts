@@ -22,7 +22,11 @@ describe('a boat from its picture and five numbers', () => {
       cruiseMps: within(0.3, 4),
     });
     fc.assert(
-      fc.property(fc.constantFrom(...boatFormIds), numbers, (id, own) => craftSchema.safeParse(boatFrom('b', id, own)).success),
+      fc.property(
+        fc.constantFrom(...boatFormIds),
+        numbers,
+        (id, own) => craftSchema.safeParse(boatFrom('b', id, own)).success,
+      ),
     );
   });
   it('has drag areas that grow with length and beam and lie within a third of those of the demo’s boats', () => {

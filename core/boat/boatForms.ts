@@ -93,10 +93,10 @@ export type BoatNumbers = Pick<Craft, 'lengthM' | 'beamM' | 'massKg' | 'ratedLoa
  * Ahead: the angler and seat, about 0.3, and the hull's own front, 0.17 a metre of beam. Abeam in the air: the angler, about 0.55, and the
  * freeboard, 0.14 a metre of length. Abeam in the water: a mean draught of 0.13 a metre of length. Rules of thumb, to a third.
  */
-export function dragAreas({ lengthM, beamM }: Pick<Craft, 'lengthM' | 'beamM'>): Pick<
-  Craft,
-  'windageM2' | 'lateralAirM2' | 'lateralWaterM2'
-> {
+export function dragAreas({
+  lengthM,
+  beamM,
+}: Pick<Craft, 'lengthM' | 'beamM'>): Pick<Craft, 'windageM2' | 'lateralAirM2' | 'lateralWaterM2'> {
   const round = (m2: number) => Math.round(m2 * 100) / 100;
   return {
     windageM2: round(0.3 + 0.17 * beamM),

@@ -16,9 +16,13 @@ export function sampleRoutes(parent: FastifyInstance, db: Database): void {
   const app = parent.withTypeProvider<ZodTypeProvider>();
   const tags = ['sample'];
   const problems = { 400: problemSchema, 503: problemSchema };
-  app.get('/api/sample', { schema: { tags, response: { 200: z.object({ documents: z.int() }), ...problems } } }, async () => ({
-    documents: await countSample(db),
-  }));
+  app.get(
+    '/api/sample',
+    { schema: { tags, response: { 200: z.object({ documents: z.int() }), ...problems } } },
+    async () => ({
+      documents: await countSample(db),
+    }),
+  );
   app.post(
     '/api/sample/clear',
     { schema: { tags, body: z.strictObject({}), response: { 200: z.object({ taken: takenSchema }), ...problems } } },

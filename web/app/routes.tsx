@@ -63,6 +63,18 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../library/locker/LockerScreen')).LockerScreen }),
       },
       {
+        path: 'first/you',
+        lazy: async () => ({ Component: (await import('../library/first/FirstYouScreen')).FirstYouScreen }),
+      },
+      {
+        path: 'first/boat',
+        lazy: async () => ({ Component: (await import('../library/first/FirstBoatScreen')).FirstBoatScreen }),
+      },
+      {
+        path: 'first/water',
+        lazy: async () => ({ Component: (await import('../library/first/FirstWaterScreen')).FirstWaterScreen }),
+      },
+      {
         path: 'locker/own',
         lazy: async () => ({ Component: (await import('../library/locker/OwnScreen')).OwnScreen }),
       },

@@ -29,12 +29,26 @@ export function BoatPicture({ id }: { id: BoatFormId }) {
         strokeWidth={1.5}
         strokeLinecap="round"
       />
-      {drive === 'paddle' && <path d="M40 25L84 6M36 27L42 24M82 7L88 4" stroke={inks.tide} strokeWidth={2} strokeLinecap="round" />}
+      {drive === 'paddle' && (
+        <path d="M40 25L84 6M36 27L42 24M82 7L88 4" stroke={inks.tide} strokeWidth={2} strokeLinecap="round" />
+      )}
       {drive === 'pedal' && (
-        <path d="M84 22V42M78 40Q84 44 90 40M80 18L88 22" fill="none" stroke={inks.tide} strokeWidth={2} strokeLinecap="round" />
+        <path
+          d="M84 22V42M78 40Q84 44 90 40M80 18L88 22"
+          fill="none"
+          stroke={inks.tide}
+          strokeWidth={2}
+          strokeLinecap="round"
+        />
       )}
       {drive === 'motor' && (
-        <path d="M7 16V40M3 37L11 43M11 37L3 43M7 16H15" fill="none" stroke={inks.tide} strokeWidth={2} strokeLinecap="round" />
+        <path
+          d="M7 16V40M3 37L11 43M11 37L3 43M7 16H15"
+          fill="none"
+          stroke={inks.tide}
+          strokeWidth={2}
+          strokeLinecap="round"
+        />
       )}
     </svg>
   );

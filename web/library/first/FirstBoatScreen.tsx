@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { type BoatFormId, boatFormIds, boatForms, boatFrom } from '#core/boat/boatForms';
 import { craftSchema } from '#core/documents/craft';
 import { Page } from '../../ui/Page';
@@ -35,16 +35,17 @@ const usual = (form: BoatFormId): Omit<Fields, 'name' | 'form'> => {
 /** Settled here: which boat it is, near enough to judge by. What would annoy: figures that are on no label and in no memory. */
 export function FirstBoatScreen() {
   const { keep, trouble, draft } = useFirstDocument<Fields>('craft', 'boat');
-  const { control, handleSubmit, setValue, watch, formState } = useForm<Fields>({
+  const { control, handleSubmit, setValue, subscribe, formState } = useForm<Fields>({
     defaultValues: draft.read() ?? { form: 'open-paddled', name: '', ...usual('open-paddled') },
     resolver: zodResolver(fieldsSchema),
     mode: 'onTouched',
   });
-  draft.useKeeping(watch);
-  const form = watch('form');
+  draft.useKeeping({ subscribe });
+  const form = useWatch({ control, name: 'form' });
   const choose = (id: BoatFormId) => {
     setValue('form', id);
-    for (const [key, value] of Object.entries(usual(id))) setValue(key as keyof Fields, value, { shouldValidate: false });
+    for (const [key, value] of Object.entries(usual(id)))
+      setValue(key as keyof Fields, value, { shouldValidate: false });
   };
   return (
     <Page title="Your boat" lead="By its picture and five numbers. They are the usual ones: correct what you know.">

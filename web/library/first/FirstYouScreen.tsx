@@ -15,12 +15,12 @@ import { useFirstDocument } from './useFirstDocument';
 /** Settled here: whose body and skill is judged, and who waits ashore. What would annoy: being asked for limits before one has any. */
 export function FirstYouScreen() {
   const { keep, trouble, draft } = useFirstDocument<Angler>('anglers', 'profile');
-  const { control, handleSubmit, watch, formState } = useForm<Angler>({
+  const { control, handleSubmit, subscribe, formState } = useForm<Angler>({
     defaultValues: { ...freshProfile(crypto.randomUUID()), ...draft.read() },
     resolver: zodResolver(anglerSchema),
     mode: 'onTouched',
   });
-  draft.useKeeping(watch);
+  draft.useKeeping({ subscribe });
   const grid = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 };
   return (
     <Page title="You" lead="What every outing is judged by. It stays in this house.">
@@ -57,7 +57,11 @@ export function FirstYouScreen() {
         </Box>
         <Typography variant="body2" color="textSecondary">
           Limits for wind and waves begin where they do for the new; you set your own, and what you hold of practice,
-          under <Link component={RouterLink} to="/settings">Settings</Link>.
+          under{' '}
+          <Link component={RouterLink} to="/settings">
+            Settings
+          </Link>
+          .
         </Typography>
         <Button variant="contained" type="submit" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
           Keep

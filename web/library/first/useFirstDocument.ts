@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { FieldValues, UseFormWatch } from 'react-hook-form';
+import type { FieldValues, UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import type { Documents, ReferenceName } from '#core/documents/registry';
 import { ApiError } from '../../documents/api';
@@ -10,7 +10,7 @@ import { useToast } from '../../ui/Toast';
  * A first document of a kind from a short form: what is typed is kept in this browser until the document is, so that leaving the page
  * loses nothing; kept, it leads back to the outings.
  */
-export function useFirstDocument<Fields extends FieldValues>(kind: ReferenceName, word: string) {
+export function useFirstDocument<Fields extends object>(kind: ReferenceName, word: string) {
   const documents = useDocuments(kind);
   const say = useToast();
   const navigate = useNavigate();
@@ -23,11 +23,16 @@ export function useFirstDocument<Fields extends FieldValues>(kind: ReferenceName
       return null;
     }
   };
-  const useKeeping = (watch: UseFormWatch<Fields>) => {
-    useEffect(() => {
-      const { unsubscribe } = watch((values) => localStorage.setItem(name, JSON.stringify(values)));
-      return unsubscribe;
-    }, [watch]);
+  const write = (fields: Fields) => localStorage.setItem(name, JSON.stringify(fields));
+  const useKeeping = ({ subscribe }: Pick<UseFormReturn<Fields & FieldValues>, 'subscribe'>) => {
+    useEffect(
+      () =>
+        subscribe({
+          formState: { values: true },
+          callback: ({ values }) => localStorage.setItem(name, JSON.stringify(values)),
+        }),
+      [subscribe],
+    );
   };
   const keep = async (doc: Documents[typeof kind], leadsTo = '/outings') => {
     setTrouble(null);
@@ -41,5 +46,5 @@ export function useFirstDocument<Fields extends FieldValues>(kind: ReferenceName
       setTrouble([error.message, ...error.fields.map(({ message }) => message)].join(' '));
     }
   };
-  return { keep, trouble, draft: { read, useKeeping } };
+  return { keep, trouble, draft: { read, write, useKeeping } };
 }

@@ -54,7 +54,9 @@ export function ItemFields({
             getOptionLabel={(option) => option.name}
             isOptionEqualToValue={(a, b) => a.id === b.id}
             disableClearable
-            filterOptions={(_, { inputValue }) => findKinds(inputValue === kinds[field.value].name ? '' : inputValue).map(optionOf)}
+            filterOptions={(_, { inputValue }) =>
+              findKinds(inputValue === kinds[field.value].name ? '' : inputValue).map(optionOf)
+            }
             onChange={(_, option) => {
               field.onChange(option.id);
               if (!isNew) return;

@@ -15,12 +15,15 @@ import { useToast } from '../../ui/Toast';
 import { TallyStrokes } from '../../ui/TallyStrokes';
 import { useNow } from '../../ui/useNow';
 import type { Summary } from '#core/judgement/summary';
-import { type SummaryPage, useOutingActions, useSummaries } from './queries';
+import { FirstEvening } from './FirstEvening';
+import { useOutingActions, useSummaries } from './queries';
 
 // The list is all that the front page waits for: what is asked of it seldom comes when it is asked.
 const SetAsideNotice = lazy(async () => ({
   default: (await import('../../documents/SetAsideNotice')).SetAsideNotice,
 }));
+
+const SampleNotice = lazy(async () => ({ default: (await import('./SampleNotice')).SampleNotice }));
 
 const FIRST = { ahead: 30, gone: 20 };
 const MORE = 50;
@@ -82,7 +85,10 @@ export function OutingsScreen() {
                 <SetAsideNotice list={setAside} onGone={() => void actions.refresh()} />
               </Suspense>
             )}
-            {of.ahead + of.gone === 0 && <Beginning house={house} />}
+            <Suspense>
+              <FirstEvening house={house} outings={of.ahead + of.gone} onOuting={() => void begin()} busy={busy} />
+              <SampleNotice />
+            </Suspense>
             <Rows name="Ahead" list={ahead} onCopy={copy} onRemove={remove} />
             <More left={of.ahead - ahead.length} onMore={() => setMost({ ...most, ahead: most.ahead + MORE })} />
             <Rows name="Gone by" list={gone} onCopy={copy} onRemove={remove} />
@@ -100,38 +106,6 @@ function More({ left, onMore }: { left: number; onMore: () => void }) {
     <Button variant="outlined" onClick={onMore} sx={{ mb: 4 }}>
       {left} more
     </Button>
-  );
-}
-
-/** An empty house: what to do first, in the order that needs no turning back. */
-function Beginning({ house }: { house: SummaryPage['house'] }) {
-  const first = [
-    {
-      done: house.profile,
-      to: '/settings',
-      text: 'Write your profile: what you weigh, your limits, who is ashore.',
-    },
-    { done: house.boats > 0, to: '/boats', text: 'Add a boat.' },
-    { done: house.waters > 0, to: '/waters', text: 'Add a water: a launch and a place to fish.' },
-    { done: house.things > 0, to: '/locker', text: 'Put into the locker what you own, safety gear first.' },
-  ];
-  return (
-    <Box sx={{ maxWidth: 640 }}>
-      <Typography sx={{ mb: 1 }}>
-        No outing yet. {first.every(({ done }) => done) ? 'Begin one with the button above.' : 'Before the first one:'}
-      </Typography>
-      <Box component="ol" sx={{ pl: 3 }}>
-        {first
-          .filter(({ done }) => !done)
-          .map(({ to, text }) => (
-            <li key={to}>
-              <Link component={RouterLink} to={to} sx={{ display: 'inline-block', py: 1 }}>
-                {text}
-              </Link>
-            </li>
-          ))}
-      </Box>
-    </Box>
   );
 }
 

@@ -5,7 +5,7 @@ import { type UseFormReturn, useFieldArray } from 'react-hook-form';
 import { type Water, getOuts, hazardKinds } from '#core/documents/water';
 import { bottoms } from '#core/vocabulary/holding';
 import { FormChoice, FormDate, FormNumber, FormSwitch, FormText, type Option, asOptions } from '../../ui/fields';
-import { ChartField } from './ChartField';
+import { ChartFile } from './ChartFile';
 import { HarmonicsField } from './HarmonicsField';
 
 export const freshLaunch = (): Water['launches'][number] => ({
@@ -184,7 +184,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
       <HarmonicsField form={form} of="tide" />
       <HarmonicsField form={form} of="stream" />
       <Typography variant="h3">Chart</Typography>
-      <ChartField form={form} />
+      <ChartFile chart={form.watch('chart')} onChange={(chart) => form.setValue('chart', chart)} />
       <FormText control={control} name="note" label="Note" lines={2} />
       <FormDate control={control} name="noteOn" label="The note was true on" nullable />
     </>

@@ -24,6 +24,7 @@ export function ChartGround({ water, at, unit }: Drawn & { water: Water }) {
             key={i}
             d={d}
             {...shown}
+            fill={geometry.type === 'Polygon' ? shown.fill : 'none'}
             strokeWidth={unit * shown.strokeWidth}
             strokeDasharray={shown.dash ? `${unit * 3} ${unit * 2}` : undefined}
           />

@@ -3,17 +3,14 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { UseFormReturn } from 'react-hook-form';
-import { EMPTY_CHART, chartSchema } from '#core/documents/chart';
-import type { Water } from '#core/documents/water';
+import { type Chart, EMPTY_CHART, chartSchema } from '#core/documents/chart';
 import { FileButton } from '../../ui/FileButton';
 import { saveFile } from '../../ui/saveFile';
 
 const MOST_BYTES = 1_500_000;
 
-/** The water's chart, read from and written to a GeoJSON file. */
-export function ChartField({ form }: { form: UseFormReturn<Water> }) {
-  const chart = form.watch('chart');
+/** A water's chart, read from and written to a GeoJSON file. */
+export function ChartFile({ chart, onChange }: { chart: Chart; onChange: (chart: Chart) => void }) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const read = async (file: File) => {
     setTrouble(null);
@@ -24,7 +21,7 @@ export function ChartField({ form }: { form: UseFormReturn<Water> }) {
     try {
       const result = chartSchema.safeParse(JSON.parse(await file.text()));
       const issue = result.success ? null : result.error.issues[0];
-      if (result.success) form.setValue('chart', result.data);
+      if (result.success) onChange(result.data);
       else
         setTrouble(
           `${issue?.path.join('.') ?? ''}: ${issue?.message ?? 'not a chart'}. Features need a property "shows": land, shallow, weed, reef or depth line.`,
@@ -49,7 +46,7 @@ export function ChartField({ form }: { form: UseFormReturn<Water> }) {
           <Button onClick={() => saveFile('chart.geojson', 'application/geo+json', JSON.stringify(chart, null, 2))}>
             Write it out
           </Button>
-          <Button onClick={() => form.setValue('chart', EMPTY_CHART)}>Take it out</Button>
+          <Button onClick={() => onChange(EMPTY_CHART)}>Take it out</Button>
         </>
       )}
       {trouble && (

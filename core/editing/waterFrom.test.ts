@@ -1,0 +1,98 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { EMPTY_CHART } from '../documents/chart';
+import { waterSchema } from '../documents/water';
+import { distanceBetween, placeAt } from '../environment/geo';
+import { OPEN_SEA_M } from '../environment/fetch';
+import { hoursFromSlack } from '../environment/waterTide';
+import { type WaterAnswers, copyWater, fetchFor, markUses, waterFrom, withShore } from './waterFrom';
+
+let n = 0;
+const id = () => `id-${(n += 1)}`;
+const here = { latDeg: 51.2, lonDeg: -20.3 };
+const plain: WaterAnswers = {
+  name: 'Quiet Bay',
+  type: 'salt',
+  setting: 'coast',
+  timeZone: 'UTC-1',
+  launch: { name: 'The slip', at: here, surf: false },
+  marks: [],
+  chart: EMPTY_CHART,
+  openFrom: [],
+  acrossM: null,
+  turns: [],
+  streamHours: [],
+};
+
+describe('a water from a handful of answers', () => {
+  it('with a name, its kind and one position is whole, and has a place to fish off its launch', () => {
+    const water = waterFrom(plain, id);
+    expect(waterSchema.safeParse(water).error?.issues).toBeUndefined();
+    expect(water).toMatchObject({
+      tide: null,
+      stream: null,
+      getOut: 'by the chart',
+      areas: [{ name: 'off The slip', distanceM: 300 }],
+      latDeg: here.latDeg,
+      invented: false,
+    });
+  });
+  it('takes each mark for what it is said to be, and works out how far out each place lies', () => {
+    const marks = [
+      { name: 'Reef edge', use: 'place to fish', at: placeAt(here, 90, 1234) },
+      { name: 'Far mark', use: 'place to fish', at: placeAt(here, 0, 9000) },
+      { name: 'North beach', use: 'another launch', at: placeAt(here, 0, 8000) },
+      { name: 'The teeth', use: 'hazard', at: placeAt(here, 180, 500) },
+      { name: 'Home', use: 'left out', at: placeAt(here, 270, 5000) },
+    ] as const;
+    const water = waterFrom({ ...plain, marks }, id);
+    expect(water.areas.map(({ name, distanceM }) => [name, distanceM])).toEqual([
+      ['Reef edge', 1240],
+      ['Far mark', 1000],
+    ]);
+    expect(water.launches.map(({ name }) => name)).toEqual(['The slip', 'North beach']);
+    expect(water.hazards.map(({ name }) => name)).toEqual(['The teeth']);
+    expect(distanceBetween(water.areas[0] ?? here, marks[0].at)).toBeLessThan(0.2);
+  });
+  it('has the fetch of its drawn shore; else open sea where it is told open; else what is usual', () => {
+    expect(fetchFor({ ...plain, openFrom: [4, 5] }, here).map((m) => m === OPEN_SEA_M)).toEqual(
+      Array.from({ length: 16 }, (_, i) => i === 4 || i === 5),
+    );
+    expect(new Set(fetchFor({ ...plain, setting: 'still', acrossM: 900 }, here))).toEqual(new Set([900]));
+    const chart = withShore(EMPTY_CHART, [placeAt(here, 315, 2000), placeAt(here, 45, 2000)]);
+    const [north, , , , , , , , south] = fetchFor({ ...plain, chart, openFrom: [] }, here);
+    expect(north).toBeGreaterThan(1400);
+    expect(north).toBeLessThan(1450);
+    expect(south).toBe(OPEN_SEA_M);
+    expect(withShore(EMPTY_CHART, [here])).toEqual(EMPTY_CHART);
+  });
+  it('keeps a tide table and a stream as they were typed', () => {
+    const turns = [{ at: '2026-06-01T06:00:00.000Z', heightM: 4, high: true }];
+    const streamHours = hoursFromSlack({ floodEndsH: 0, floodTowardDeg: 40, springMps: 1, neapMps: 0.5 });
+    expect(waterFrom({ ...plain, turns, streamHours }, id)).toMatchObject({
+      tide: { turns, constituents: [] },
+      stream: { towardDeg: 40, hours: streamHours, constituents: [] },
+    });
+  });
+  it('is whole for every kind of water and any marks', () => {
+    const at = fc.record({
+      latDeg: fc.double({ min: -79, max: 79, noNaN: true }),
+      lonDeg: fc.double({ min: -180, max: 180, noNaN: true }),
+    });
+    const mark = fc.record({ name: fc.constantFrom('a', 'b'), use: fc.constantFrom(...markUses), at });
+    const setting = fc.constantFrom(...waterSchema.shape.setting.options);
+    fc.assert(
+      fc.property(setting, at, fc.array(mark, { maxLength: 6 }), (kind, place, marks) => {
+        const launch = { ...plain.launch, at: place };
+        return waterSchema.safeParse(waterFrom({ ...plain, setting: kind, launch, marks }, id)).success;
+      }),
+    );
+  });
+  it('is copied under a name of its own, without what was answered for it', () => {
+    const water = {
+      ...waterFrom(plain, id),
+      answered: [{ key: 'x', reason: 'y', extent: 1, at: '2026-01-01T00:00:00Z' }],
+    };
+    expect(copyWater(water as never, () => 'new')).toMatchObject({ id: 'new', name: 'Quiet Bay, copy', answered: [] });
+  });
+});

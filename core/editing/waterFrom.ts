@@ -1,0 +1,167 @@
+import { EMPTY_CHART, type Chart } from '../documents/chart';
+import { FETCH_BEARINGS, type StreamHour, type TideTurn, type Water } from '../documents/water';
+import { distanceBetween } from '../environment/geo';
+import { OPEN_SEA_M, fetchFromChart } from '../environment/fetch';
+import { mainBearing, noStreamTable } from '../environment/waterTide';
+import type { Position } from '../units/position';
+
+/** What a marked point of a water is. */
+export const markUses = ['place to fish', 'another launch', 'hazard', 'left out'] as const;
+export type MarkUse = (typeof markUses)[number];
+export interface Mark {
+  name: string;
+  use: MarkUse;
+  at: Position;
+}
+
+/** What is asked about a water of one's own. */
+export interface WaterAnswers {
+  name: string;
+  type: Water['type'];
+  setting: Water['setting'];
+  timeZone: string;
+  launch: { name: string; at: Position; surf: boolean };
+  marks: readonly Mark[];
+  chart: Chart;
+  /** Of sixteen points, those from which the open sea comes in; for who has drawn no shore. */
+  openFrom: readonly number[];
+  /** How far it is across at its longest, m; for a lake or a river without a drawn shore. null: not told. */
+  acrossM: number | null;
+  turns: readonly TideTurn[];
+  streamHours: readonly StreamHour[];
+}
+
+/** Open water where a side is not open to the sea, and where nothing is told at all, m. */
+const SHELTERED_M = 1500;
+const USUAL_ACROSS: Readonly<Record<Water['setting'], number>> = {
+  still: 500,
+  river: 300,
+  estuary: 2000,
+  flats: 5000,
+  coast: SHELTERED_M,
+  open: OPEN_SEA_M,
+};
+const DEPTHS: Readonly<Record<Water['setting'], number>> = {
+  still: 5,
+  river: 2,
+  estuary: 5,
+  flats: 1.5,
+  coast: 10,
+  open: 20,
+};
+const MOST_OUT_M = 40_000;
+
+/** Whether water of a kind is at sea: it may have a tide, and its wind may come over open water. */
+export function isSea(setting: Water['setting']): boolean {
+  return setting === 'estuary' || setting === 'coast' || setting === 'open' || setting === 'flats';
+}
+
+/** Open water upwind for each of sixteen points: from the drawn shore, else by what was told, else as is usual for such a water. */
+export function fetchFor(
+  { setting, openFrom, acrossM, chart }: Pick<WaterAnswers, 'setting' | 'openFrom' | 'acrossM' | 'chart'>,
+  from: Position,
+): number[] {
+  const drawn = fetchFromChart(from, chart);
+  if (drawn) return drawn;
+  const near = acrossM ?? USUAL_ACROSS[setting];
+  return Array.from({ length: FETCH_BEARINGS }, (_, i) => (openFrom.includes(i) ? OPEN_SEA_M : near));
+}
+
+/** A water from a handful of answers; all else as is usual for its kind. A launch alone is a place to fish too, close in. */
+export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
+  const { launch, marks, setting, type } = answers;
+  const sea = isSea(setting);
+  const launches: Water['launches'] = [launch, ...of(marks, 'another launch')].map((one) => ({
+    id: newId(),
+    name: one.name,
+    ...rounded(one.at),
+    surf: 'surf' in one ? one.surf : false,
+    barM: null,
+    carryM: 50,
+    surface: 'firm',
+  }));
+  const out = (at: Position) =>
+    Math.min(MOST_OUT_M, Math.ceil(Math.min(...launches.map((one) => distanceBetween(at, one))) / 10) * 10);
+  const areas = of(marks, 'place to fish').map((mark) => ({ name: mark.name, at: mark.at, distanceM: out(mark.at) }));
+  const places = areas.length > 0 ? areas : [{ name: `off ${launch.name}`, at: launch.at, distanceM: 300 }];
+  return {
+    format: 'water/3',
+    id: newId(),
+    name: answers.name,
+    type,
+    setting,
+    timeZone: answers.timeZone,
+    ...rounded(launch.at),
+    launches,
+    areas: places.map(({ name, at, distanceM }) => ({
+      id: newId(),
+      name,
+      ...rounded(at),
+      distanceM,
+      shoreM: null,
+      depthM: DEPTHS[setting],
+      bottom: sea ? 'sand' : 'mud',
+    })),
+    hazards: of(marks, 'hazard').map((mark) => ({
+      id: newId(),
+      name: mark.name,
+      kind: 'rocks',
+      ...rounded(mark.at),
+      radiusM: 100,
+      streamFactor: 1,
+    })),
+    getOut: setting === 'still' || setting === 'river' ? 'anywhere along the banks' : 'by the chart',
+    traffic: 'some',
+    coverage: 'not known',
+    fetchM: fetchFor(answers, launch.at),
+    tide: answers.turns.length > 0 ? { meanM: 0, constituents: [], turns: [...answers.turns] } : null,
+    stream:
+      answers.streamHours.length > 0
+        ? {
+            ...noStreamTable,
+            towardDeg: mainBearing(answers.streamHours),
+            steadyMps: 0,
+            constituents: [],
+            hours: [...answers.streamHours],
+          }
+        : null,
+    chart: answers.chart,
+    answered: [],
+    rapids: 0,
+    branches: false,
+    rulePackId: null,
+    note: '',
+    noteOn: null,
+    invented: false,
+    authorityNote: '',
+  };
+}
+
+function of(marks: readonly Mark[], use: MarkUse): readonly Mark[] {
+  return marks.filter((mark) => mark.use === use);
+}
+/** To about a decimetre: what is beyond that is no longer a place. */
+function rounded({ latDeg, lonDeg }: Position): Position {
+  const to = (deg: number) => Math.round(deg * 1e6) / 1e6;
+  return { latDeg: to(latDeg), lonDeg: to(lonDeg) };
+}
+
+/** A chart with one more shore, drawn as a line. */
+export function withShore(chart: Chart, points: readonly Position[]): Chart {
+  if (points.length < 2) return chart;
+  const coordinates = points.map((point): [number, number] => {
+    const { latDeg, lonDeg } = rounded(point);
+    return [lonDeg, latDeg];
+  });
+  const shore: Chart['features'][number] = {
+    type: 'Feature',
+    properties: { shows: 'land', depthM: null, name: '' },
+    geometry: { type: 'LineString', coordinates },
+  };
+  return { ...EMPTY_CHART, features: [...chart.features, shore] };
+}
+
+/** The same water under another name: its own to change. What was answered once for all outings there is left behind. */
+export function copyWater(water: Water, newId: () => string): Water {
+  return { ...water, id: newId(), name: `${water.name}, copy`.slice(0, 80), invented: water.invented, answered: [] };
+}

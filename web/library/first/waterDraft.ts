@@ -1,0 +1,58 @@
+import { EMPTY_CHART } from '#core/documents/chart';
+import { hoursFromSlack } from '#core/environment/waterTide';
+import type { Mark, WaterAnswers } from '#core/editing/waterFrom';
+import type { Position } from '#core/units/position';
+
+/** A water while it is being told: some of it still open. */
+export interface WaterDraft extends Omit<WaterAnswers, 'launch' | 'marks' | 'streamHours'> {
+  launch: Position | null;
+  launchName: string;
+  surf: boolean;
+  marks: readonly Mark[];
+  /** The stream by its greatest rate and slack water; null: none told. */
+  stream: StreamDraft | null;
+}
+export interface StreamDraft {
+  springMps: number | null;
+  neapMps: number | null;
+  floodTowardDeg: number | null;
+  floodEndsH: number | null;
+}
+
+export function freshDraft(): WaterDraft {
+  return {
+    name: '',
+    type: 'salt',
+    setting: 'coast',
+    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    launch: null,
+    launchName: '',
+    surf: false,
+    marks: [],
+    chart: EMPTY_CHART,
+    openFrom: [],
+    acrossM: null,
+    turns: [],
+    stream: null,
+  };
+}
+
+/** The answers of a draft that says enough; null: a name or the launch is still open, or the stream is half told. */
+export function answersOf(draft: WaterDraft): WaterAnswers | null {
+  const { launch, launchName, surf, stream, ...rest } = draft;
+  if (launch === null || draft.name.trim() === '') return null;
+  const hours = stream === null ? [] : streamHours(stream);
+  return (
+    hours && { ...rest, launch: { name: launchName.trim() || 'The launch', at: launch, surf }, streamHours: hours }
+  );
+}
+
+function streamHours({ springMps, neapMps, floodTowardDeg, floodEndsH }: StreamDraft) {
+  if (springMps === null || floodTowardDeg === null) return null;
+  return hoursFromSlack({
+    springMps,
+    neapMps: neapMps ?? springMps / 2,
+    floodTowardDeg: ((floodTowardDeg % 360) + 360) % 360,
+    floodEndsH: floodEndsH ?? 0,
+  });
+}
