@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { tripFits, tripFor } from '../vocabulary/trips';
 import { demo } from '../demo/demo';
 import { alwaysAboard, withAcceptance, withItem } from './edit';
 import { applyRepair } from './repair';
@@ -69,6 +70,40 @@ describe('a new outing', () => {
       craftId: 'grey-wagtail',
       waterId: 'ostrey-sound',
     });
+  });
+  it('begins at first light on the only water, with its only place, the trip it is for, and the person ashore', () => {
+    const mere = references.waters
+      .filter(({ id }) => id === 'hallow-mere')
+      .map((one) => ({ ...one, areas: one.areas.slice(0, 1) }));
+    const { brief: fresh } = newOuting('one', '2026-05-16', { ...references, waters: mere });
+    expect(fresh).toMatchObject({
+      waterId: 'hallow-mere',
+      launchId: mere[0]?.launches[0]?.id,
+      areaId: mere[0]?.areas[0]?.id,
+      trip: 'still-water',
+      contact: references.angler?.contact,
+    });
+    // Sunrise there is between four and six by the water's own clock; the launch is a quarter of an hour mark behind it.
+    expect(fresh.launchAt).toMatch(/^0[56]:(00|15|30|45)$/);
+    const coast = references.waters.filter(({ id }) => id === 'ostrey-sound');
+    const onCoast = newOuting('two', '2026-05-16', { ...references, waters: coast }).brief;
+    expect(tripFits(onCoast.trip, coast[0]?.setting ?? 'still')).toBe(true);
+  });
+  it('takes water, place, boat and manner from the outing before, where they still are', () => {
+    const { brief: next } = newOuting('two', '2026-05-17', references, ready);
+    const { waterId, launchId, areaId, craftId, trip, techniques } = ready.brief;
+    expect(next).toMatchObject({ waterId, launchId, areaId, craftId, trip, techniques, targets: [], party: 1 });
+    const gone = { ...references, craft: references.craft.filter(({ id }) => id !== craftId) };
+    expect(newOuting('two', '2026-05-17', gone, ready).brief.craftId).toBeNull();
+  });
+  it('is given a trip that its water is for', () => {
+    for (const setting of ['still', 'river', 'estuary', 'coast', 'open', 'flats'] as const)
+      expect(tripFits(tripFor(setting), setting)).toBe(true);
+    expect([tripFits('still-water', 'coast'), tripFits('night', 'coast'), tripFits('river-day', 'still')]).toEqual([
+      false,
+      true,
+      false,
+    ]);
   });
   it('is named after fish and place until somebody names it', () => {
     const fresh = newOuting('one', '2026-05-16', references);

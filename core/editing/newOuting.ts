@@ -1,17 +1,36 @@
-import { shiftClock } from '../units/time';
-import { alwaysAboard } from './edit';
 import type { Outing } from '../documents/outing';
-import { UNTITLED } from './title';
 import type { References } from '../documents/references';
+import type { Water } from '../documents/water';
+import { lightOfDay, noonOf } from '../environment/light';
+import { clockAt, shiftClock } from '../units/time';
+import { type TripType, tripFits, tripFor, tripTechniques } from '../vocabulary/trips';
+import { alwaysAboard } from './edit';
+import { UNTITLED } from './title';
 import { usualWorkings } from './usualWorkings';
-import { tripTechniques } from '../vocabulary/trips';
 
-/** An empty sentence for a day: what can be known without asking is filled in, the rest stays blank. */
-export function newOuting(id: string, date: string, references: References): Outing {
-  const [craft, ...otherCraft] = references.craft;
-  const [water, ...otherWaters] = references.waters;
-  const homeAt = '12:00';
-  const trip = 'still-water';
+/** Hours afloat that a new outing begins with, and after which a call is asked for, minutes. */
+const AFLOAT_MIN = 4 * 60;
+const CALL_AFTER_MIN = 60;
+const USUAL_LAUNCH = '08:00';
+/** A launch is set to the quarter of an hour after sunrise, and not before it is light for anyone to see it. */
+const QUARTER_MIN = 15;
+const EARLIEST = '05:00';
+
+/**
+ * A sentence for a day with all filled in that is known without asking: the only water, place and boat, else those of the outing before;
+ * a launch at first light there; the person ashore of the profile; the kind of trip that such a water is for. The rest stays blank.
+ * @param last the outing before; null: none
+ */
+export function newOuting(id: string, date: string, references: References, last: Outing | null = null): Outing {
+  const before = last?.brief;
+  const water = onlyOr(references.waters, before?.waterId);
+  const launch = water && (onlyOr(water.launches, before?.launchId) ?? water.launches[0] ?? null);
+  const area = water && onlyOr(water.areas, before?.areaId);
+  const craft = onlyOr(references.craft, before?.craftId);
+  const trip = tripOf(water, before?.trip);
+  const launchAt = water ? firstLight(water, date) : USUAL_LAUNCH;
+  const homeAt = shiftClock(launchAt, AFLOAT_MIN);
+  const sameTrip = before?.trip === trip;
   return {
     format: 'outing/2',
     id,
@@ -19,23 +38,23 @@ export function newOuting(id: string, date: string, references: References): Out
     brief: {
       targets: [],
       keep: 0,
-      waterId: otherWaters.length === 0 ? (water?.id ?? null) : null,
-      launchId: otherWaters.length === 0 ? (water?.launches[0]?.id ?? null) : null,
-      areaId: null,
+      waterId: water?.id ?? null,
+      launchId: launch?.id ?? null,
+      areaId: area?.id ?? null,
       landingId: null,
       route: { out: [], home: [] },
       date,
-      launchAt: '08:00',
+      launchAt,
       turnAt: null,
       homeAt,
       nights: 0,
       party: 1,
-      craftId: otherCraft.length === 0 ? (craft?.id ?? null) : null,
+      craftId: craft?.id ?? null,
       trip,
-      techniques: [...tripTechniques[trip]],
+      techniques: sameTrip ? [...before.techniques] : [...tripTechniques[trip]],
       standing: false,
-      contact: { name: '', phone: '' },
-      alarmAt: shiftClock(homeAt, 60),
+      contact: references.angler ? { ...references.angler.contact } : { name: '', phone: '' },
+      alarmAt: shiftClock(homeAt, CALL_AFTER_MIN),
     },
     conditions: { source: 'typed', from: '', takenAt: null, waterC: null, hours: [] },
     loadout: alwaysAboard(references.items),
@@ -45,6 +64,27 @@ export function newOuting(id: string, date: string, references: References): Out
     log: null,
     accepted: [],
   };
+}
+
+/** The only one of a list, else the one that was chosen last; null: several, and none of them was. */
+function onlyOr<One extends { id: string }>(list: readonly One[], lastId: string | null | undefined): One | null {
+  const [first, ...others] = list;
+  if (first && others.length === 0) return first;
+  return list.find((one) => one.id === lastId) ?? null;
+}
+
+function tripOf(water: Water | null, last: TripType | undefined): TripType {
+  if (!water) return last ?? 'still-water';
+  return last && tripFits(last, water.setting) ? last : tripFor(water.setting);
+}
+
+/** The quarter of an hour after sunrise there; the usual hour where the sun does not rise or is up all night. */
+function firstLight({ latDeg, lonDeg, timeZone }: Water, date: string): string {
+  const { sunrise } = lightOfDay(noonOf(date, lonDeg), latDeg, lonDeg);
+  if (sunrise === null) return USUAL_LAUNCH;
+  const quarter = QUARTER_MIN * 60_000;
+  const clock = clockAt(Math.ceil(sunrise / quarter) * quarter, timeZone);
+  return clock < EARLIEST ? EARLIEST : clock;
 }
 
 /** The same outing on another day: what was written for that day alone is left behind. */

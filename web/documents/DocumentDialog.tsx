@@ -72,7 +72,14 @@ function NewOne<K extends ReferenceName>({
   const refused = (errors: FieldErrors) =>
     lookAtRefused(body, () => setTrouble(`Not kept. ${messagesIn(errors).join(' ')}`));
   return (
-    <Frame title={`New ${what}`} onClose={onClose}>
+    <Frame
+      title={`New ${what}`}
+      onClose={() => {
+        // A stray press or key takes nothing away that was typed: the buttons do.
+        if (form.formState.isDirty) setTrouble('Something is typed here: keep it, or cancel.');
+        else onClose();
+      }}
+    >
       <form
         noValidate
         ref={body}

@@ -44,8 +44,10 @@ export function OutingsScreen() {
     const id = crypto.randomUUID();
     setBusy(true);
     try {
-      const { newOuting, readReferences } = await import('./beginOuting');
-      await actions.create(newOuting(id, tomorrow, await readReferences()));
+      const { newOuting, readReferences, readOuting } = await import('./beginOuting');
+      const last = data?.ahead[0] ?? data?.gone[0];
+      const before = last ? await readOuting(last.id) : null;
+      await actions.create(newOuting(id, tomorrow, await readReferences(), before));
       await navigate(`/outings/${id}/brief`);
     } catch (failure) {
       tell(failure);

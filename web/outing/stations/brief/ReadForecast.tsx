@@ -45,7 +45,14 @@ export function ReadForecast({ onClose, onTake }: ReadProps) {
     else setTaken(true);
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="read-forecast">
+    <Dialog
+      open
+      // A stray press takes nothing away that was pasted.
+      onClose={() => text.trim() === '' && onClose()}
+      fullWidth
+      maxWidth="md"
+      aria-labelledby="read-forecast"
+    >
       <DialogTitle id="read-forecast">Read a forecast</DialogTitle>
       <DialogContent
         onDragOver={(event: DragEvent) => event.preventDefault()}

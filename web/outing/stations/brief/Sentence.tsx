@@ -5,7 +5,16 @@ import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import type { Brief } from '#core/documents/outing';
 import { withBrief } from '#core/editing/title';
-import { techniques, tripTechniques, tripTypes, tripWords } from '#core/vocabulary/trips';
+import {
+  techniqueAsks,
+  techniques,
+  tripChanges,
+  tripFits,
+  tripFor,
+  tripTechniques,
+  tripTypes,
+  tripWords,
+} from '#core/vocabulary/trips';
 import { allSpecies } from '#core/catalog/species/speciesOf';
 import { withHours } from '#core/editing/hours';
 import { throughMidnight } from '#core/documents/hours';
@@ -98,7 +107,10 @@ function Way() {
               chosen={`${brief.waterId ?? ''}/${brief.launchId ?? ''}`}
               onPick={(picked) => {
                 const [waterId = '', launchId = ''] = picked.split('/');
-                const areas = references.waters.find((one) => one.id === waterId)?.areas ?? [];
+                const there = references.waters.find((one) => one.id === waterId);
+                const areas = there?.areas ?? [];
+                // A kind of trip that such a water is not for gives its place to one that is.
+                const trip = there && !tripFits(brief.trip, there.setting) ? tripFor(there.setting) : null;
                 const areaId =
                   waterId === brief.waterId ? brief.areaId : areas.length === 1 ? (areas[0]?.id ?? null) : null;
                 set({
@@ -107,6 +119,7 @@ function Way() {
                   areaId,
                   landingId: null,
                   ...(waterId === brief.waterId ? {} : { route: { out: [], home: [] } }),
+                  ...(trip === null ? {} : { trip, techniques: [...tripTechniques[trip]] }),
                 });
                 close();
               }}
@@ -281,7 +294,7 @@ function Manner() {
         {(close) => (
           <PickOne
             label="Kind of trip"
-            options={tripTypes.map((id) => ({ id, name: capital(tripWords[id]) }))}
+            options={tripTypes.map((id) => ({ id, name: capital(tripWords[id]), more: tripChanges[id] }))}
             chosen={brief.trip}
             onPick={(picked) => {
               const trip = tripTypes.find((one) => one === picked) ?? brief.trip;
@@ -295,7 +308,7 @@ function Manner() {
       <Blank asks="How you fish" text={listed(brief.techniques) || 'without tackle'}>
         {(close) => (
           <PickSeveral
-            options={techniques.map((id) => ({ id, name: capital(id) }))}
+            options={techniques.map((id) => ({ id, name: capital(id), more: techniqueAsks[id] }))}
             chosen={brief.techniques}
             most={techniques.length}
             onChange={(chosen) => set({ techniques: chosen })}

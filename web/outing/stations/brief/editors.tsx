@@ -47,7 +47,7 @@ export function PickSeveral<Id extends string>({
   onChange,
   onDone,
 }: {
-  options: readonly { id: Id; name: string }[];
+  options: readonly { id: Id; name: string; more?: string }[];
   chosen: readonly Id[];
   most: number;
   onChange: (chosen: Id[]) => void;
@@ -63,10 +63,16 @@ export function PickSeveral<Id extends string>({
   return (
     <>
       {options.length > MANY && (
-        <TextField label="Find" size="small" value={words} onChange={(event) => setWords(event.target.value)} />
+        <TextField
+          label="Find"
+          size="small"
+          autoFocus
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+        />
       )}
       <Box sx={{ display: 'grid', maxHeight: 330, overflowY: 'auto', pl: 0.5 }}>
-        {shown.map(({ id, name }) => {
+        {shown.map(({ id, name, more }) => {
           const on = chosen.includes(id);
           return (
             <FormControlLabel
@@ -78,7 +84,16 @@ export function PickSeveral<Id extends string>({
                   onChange={() => onChange(on ? chosen.filter((one) => one !== id) : [...chosen, id])}
                 />
               }
-              label={name}
+              label={
+                <>
+                  {name}
+                  {more !== undefined && (
+                    <Box component="span" sx={{ display: 'block', typography: 'caption', color: 'text.secondary' }}>
+                      {more}
+                    </Box>
+                  )}
+                </>
+              }
             />
           );
         })}
