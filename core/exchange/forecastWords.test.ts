@@ -4,7 +4,9 @@ import { hourSchema } from '../documents/outing';
 import { forceOf, forceToMps } from '../units/beaufort';
 import { POINTS, bearingOfPoint, pointOf } from '../units/compass';
 import { HOUR_MS } from '../units/time';
+import { NO_FIGURES } from '../editing/hours';
 import { readForecastWords } from './forecastWords';
+import { sayChanges, sayHour } from './sayForecast';
 
 const from = Date.parse('2026-06-01T06:00:00Z');
 const to = from + 9 * HOUR_MS;
@@ -162,5 +164,16 @@ describe('points and forces', () => {
     ]);
     for (let n = 0; n <= 12; n += 1) expect(forceOf(forceToMps(n))).toBe(n);
     expect([forceOf(5.4), forceOf(5.5)]).toEqual([3, 4]);
+  });
+});
+
+describe('hours said back', () => {
+  it('name only what is written, and only where it changes', () => {
+    const result = read('S 3 increasing to 5 by 10:00, swell 1 m 8 s');
+    expect(result.taken && sayChanges(result.value.hours, 'utc')).toEqual([
+      'from 06:00 wind S 4.3 m/s (force 3), swell 1 m every 8 s',
+      'from 10:00 wind S 9.3 m/s (force 5), swell 1 m every 8 s',
+    ]);
+    expect(sayHour({ ...NO_FIGURES, windFromDeg: 90, visibilityM: 2000 })).toBe('from E, sight 2 km');
   });
 });

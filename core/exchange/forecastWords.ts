@@ -74,11 +74,19 @@ export function readForecastWords(text: string, from: Instant, to: Instant, zone
   for (let at = start; at <= to; at += HOUR_MS) {
     // What begins in the middle of the outing is not known before it, but for what the first words say.
     const figures = told.filter((spell, i) => i === 0 || spell.from <= at).map((spell) => spell.figures);
-    hours.push({ at: isoAt(at, zone), ...NO_FIGURES, ...Object.assign({}, ...figures) });
+    hours.push({ at: isoAt(at, zone), ...NO_FIGURES, ...saidOnce(told), ...Object.assign({}, ...figures) });
   }
   const wrong = hours.map((hour) => hourSchema.safeParse(hour).error?.issues[0]).find((issue) => issue !== undefined);
   if (wrong) return refused(`${figureNames[String(wrong.path[0])] ?? 'A figure'}: ${wrong.message}`);
   return { taken: true, value: { hours, waterC, notes: [...notes] }, troubles: [] };
+}
+
+/** What a line says once of sea, sight or weather holds all the while, wherever it stands in the line; wind goes by its time. */
+function saidOnce(told: readonly Spell[]): Figures {
+  const first: Figures = {};
+  for (const { figures } of told.toReversed()) Object.assign(first, figures);
+  const { windMps: _wind, gustMps: _gust, windFromDeg: _from, ...rest } = first;
+  return rest;
 }
 
 const figureNames: Readonly<Record<string, string>> = {

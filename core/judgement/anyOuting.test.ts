@@ -133,7 +133,7 @@ describe('any outing at all', () => {
           const { title, text } = sayFinding(facts);
           readable(title);
           readable(text);
-          readable(sayBasis(basis));
+          readable(sayBasis({ basis, facts }));
           expect(title, 'a title is no sentence').not.toMatch(/\.$/);
           if (text !== '') expect(text, `${level} ${facts.code}`).toMatch(/[.?]$/);
           for (const repair of repairs) readable(sayRepair(repair));

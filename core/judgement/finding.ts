@@ -29,8 +29,18 @@ const basisWords: Record<Basis, string> = {
   judgement: 'rests on judgement',
   school: 'here schools differ',
 };
-export function sayBasis(basis: Basis): string {
-  return basisWords[basis];
+/** What a finding rests on; what is simply not said yet rests on nothing. */
+export function sayBasis({ basis, facts }: Pick<Finding, 'basis' | 'facts'>): string {
+  return facts.code === 'brief-incomplete' ? 'still open in the sentence' : basisWords[basis];
+}
+
+/** How a Stop is lifted; null: it is none. */
+export function sayLift({ level, basis, answerable }: Pick<Finding, 'level' | 'basis' | 'answerable'>): string | null {
+  if (level !== 'stop') return null;
+  if (answerable) return 'Settled, it is gone; or accept it with a reason, which stands on the card.';
+  if (basis === 'law') return 'Settled, it is gone; no reason lifts it: it is the law.';
+  if (basis === 'physics') return 'Settled, it is gone; no reason lifts it: the water does not read reasons.';
+  return 'Settled, it is gone; accepting it with a reason is for the experienced, by the profile.';
 }
 
 /** "1 Stop · 3 Minds · 2 Notes" of what stands unanswered. */

@@ -6,7 +6,7 @@ import { Suspense, lazy, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { type Facts } from '#core/judgement/allRules';
 import { type Finding } from '#core/judgement/finding';
-import { levelNames, sayBasis } from '#core/judgement/finding';
+import { levelNames, sayBasis, sayLift } from '#core/judgement/finding';
 import { sayFinding } from '#core/judgement/allRules';
 import { sayRepair } from '#core/editing/repair';
 import { withAcceptance } from '#core/editing/edit';
@@ -43,7 +43,7 @@ export function FindingNote({ finding }: { finding: Finding }) {
         </Typography>
         <Typography variant="body2">{text}</Typography>
         <Typography variant="caption" color="textSecondary">
-          {sayBasis(finding.basis)}
+          {[sayBasis(finding), finding.accepted === null ? sayLift(finding) : null].filter(Boolean).join('. ')}
         </Typography>
         {finding.accepted !== null && (
           <Typography variant="body2" sx={{ fontStyle: 'italic' }}>

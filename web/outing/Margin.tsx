@@ -3,9 +3,12 @@ import Button from '@mui/material/Button';
 import Drawer from '@mui/material/Drawer';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { Link as RouterLink } from 'react-router';
 import { type Finding } from '#core/judgement/finding';
 import { type Station } from '#core/vocabulary/stations';
 import { countFindings } from '#core/judgement/finding';
+import { type SettledTogether, isKitBegun, settledByAdding } from '#core/judgement/settledTogether';
+import { count, listed } from '#core/units/words';
 import { LevelMark } from '../ui/LevelMark';
 import { FindingNote } from './FindingNote';
 import { useDesk } from './desk';
@@ -95,7 +98,8 @@ export function MarginBar({ station, inPlace = false }: { station: Station; inPl
 
 function Findings({ station }: { station: Station }) {
   const { findings } = useDesk().assessment;
-  const standing = findings.filter((one) => one.accepted === null);
+  const together = settledByAdding(findings);
+  const standing = findings.filter((one) => one.accepted === null && !together?.findings.includes(one));
   const here = standing.filter((one) => one.station === station);
   const elsewhere = standing.filter((one) => one.station !== station);
   const accepted = findings.filter((one) => one.accepted !== null);
@@ -114,12 +118,51 @@ function Findings({ station }: { station: Station }) {
           Nothing to say about what was counted. What is not written down was not counted.
         </Typography>
       )}
+      {together && <Settled together={together} />}
       <Group name="" findings={here} />
       <Group name={here.length > 0 ? 'At other stations' : ''} findings={elsewhere} />
       <Group name="Accepted, with your reason" findings={accepted} />
     </>
   );
 }
+
+/** What a few owned things settle together, in one press; each of it folded beneath. Before a kit is begun the proposal leads. */
+function Settled({ together }: { together: SettledTogether }) {
+  const { doc, assessment, looked, repair } = useDesk();
+  const { findings, repair: adding } = together;
+  const { counted, of } = assessment.tallies.kit;
+  const begun = isKitBegun(doc, looked.items);
+  const [many, things] = [findings.length, adding.items.length];
+  const isNeed = findings.filter(({ facts }) => facts.code === 'need-unmet').length;
+  return (
+    <Box sx={{ borderTop: 1, borderColor: 'divider', py: 1.5 }}>
+      {begun ? (
+        <Button variant="outlined" onClick={() => repair(adding)} sx={{ textAlign: 'left' }}>
+          Settle {count(many)}: add {things === 1 ? 'one thing' : `these ${count(things)} things`}
+        </Button>
+      ) : (
+        <Button
+          component={RouterLink}
+          to={`/outings/${doc.id}/kit`}
+          state={{ propose: true }}
+          variant="contained"
+          sx={{ textAlign: 'left' }}
+        >
+          Propose a loadout: {counted + isNeed} of {of} needs from what you own
+        </Button>
+      )}
+      <Box component="details" sx={{ mt: 1 }}>
+        <Box component="summary" sx={{ cursor: 'pointer', py: 1, typography: 'body2' }}>
+          {countFindings(findings)}, settled by adding{' '}
+          {listed(adding.items.slice(0, MOST_NAMED).map(({ name }) => name))}
+          {things > MOST_NAMED && ` and ${count(things - MOST_NAMED)} more`}
+        </Box>
+        <Group name="" findings={findings} />
+      </Box>
+    </Box>
+  );
+}
+const MOST_NAMED = 3;
 
 function Group({ name, findings }: { name: string; findings: readonly Finding[] }) {
   if (findings.length === 0) return null;

@@ -11,6 +11,7 @@ import { useDesk } from '../../desk';
 import { askStation } from './queries';
 
 const ConditionsTable = lazy(async () => ({ default: (await import('./ConditionsTable')).ConditionsTable }));
+const ForecastLine = lazy(async () => ({ default: (await import('./ForecastLine')).ForecastLine }));
 const ReadForecast = lazy(async () => ({ default: (await import('./ReadForecast')).ReadForecast }));
 
 /** Where the figures of the day come from, how old they are, and the three ways to get others. */
@@ -58,6 +59,12 @@ export const Forecast = memo(function Forecast() {
         </Button>
       </Box>
       <Suspense>
+        <ForecastLine
+          onTake={(taken) => {
+            take({ source: 'typed', from: '', takenAt: isoAt(Date.now(), 'utc'), ...taken });
+            say(`${taken.hours.length} hours kept as you typed them.`, { name: 'Undo', run: editor.undo });
+          }}
+        />
         {byHand && <ConditionsTable />}
         {importing && (
           <ReadForecast
@@ -75,7 +82,7 @@ export const Forecast = memo(function Forecast() {
 
 function sourceWords({ source, from, hours }: Conditions): string {
   if (hours.length === 0)
-    return 'Nothing is known of this day yet. Ask the simulated station, read a file, or write it';
+    return 'Nothing is known of this day yet. Type it as a line, ask the simulated station, or read a file';
   if (source === 'station') return `${from}: invented weather, the same for the same day`;
   return source === 'imported' ? `Read from ${from || 'what was pasted'}` : 'Written by hand';
 }

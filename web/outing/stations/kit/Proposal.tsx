@@ -2,7 +2,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
 import { catalogue } from '#core/needs/catalogue';
 import type { NeedId } from '#core/vocabulary/needs';
 import type { Proposal as Proposed, ProposedItem } from '#core/provisioning/propose';
@@ -31,6 +32,18 @@ export function Proposal() {
     setProposed(await worker.call().propose(doc, references, answers, now));
     setWorking(false);
   };
+  // Led here by the margin's own line: it is made at once.
+  const location = useLocation();
+  const led = (location.state as { propose?: boolean } | null)?.propose === true;
+  const asked = useRef(false);
+  const askOnce = useEffectEvent(() => {
+    if (asked.current) return;
+    asked.current = true;
+    void ask();
+  });
+  useEffect(() => {
+    if (led) askOnce();
+  }, [led]);
   const stop = () => {
     worker.stop();
     setWorking(false);
