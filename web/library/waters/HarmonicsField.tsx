@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { Constituent } from '#core/environment/tide';
@@ -24,6 +25,12 @@ function parsed(text: string): Constituent[] | string {
     list.push({ name: match[1] ?? '', amplitude: number(2), phaseDeg: number(3) });
   }
   return list;
+}
+
+/** Switched on, with nothing to reckon it from. */
+function isBare(value: NonNullable<Water['tide'] | Water['stream']>): boolean {
+  if (value.constituents.length > 0) return false;
+  return 'turns' in value ? value.turns.length === 0 : value.hours.length === 0 && value.steadyMps === 0;
 }
 
 /** Whether a water has a tide or a stream, and the constituents it is predicted from. */
@@ -49,6 +56,11 @@ export function HarmonicsField({ form, of }: { form: UseFormReturn<Water>; of: '
         control={<Switch checked={value !== null} onChange={(_, on) => (on ? begin() : setValue(of, null))} />}
         label={of === 'tide' ? 'It has a tide' : 'It has a stream'}
       />
+      {value !== null && isBare(value) && (
+        <Typography variant="body2" color="error">
+          No figures of it yet: it is not reckoned, and every outing here says so.
+        </Typography>
+      )}
       {value !== null && (
         <>
           {of === 'tide' ? (

@@ -1,3 +1,5 @@
+import { fetchFromChart } from '#core/environment/fetch';
+import { POINTS } from '#core/units/compass';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -6,9 +8,11 @@ import { type Water, getOuts, hazardKinds } from '#core/documents/water';
 import { bottoms } from '#core/vocabulary/holding';
 import { FormChoice, FormDate, FormNumber, FormSwitch, FormText, type Option, asOptions } from '../../ui/fields';
 import { ChartFile } from './ChartFile';
+import { FormPosition } from './FormPosition';
 import { HarmonicsField } from './HarmonicsField';
+import { TideTextField } from './TideTextField';
 
-export const freshLaunch = (): Water['launches'][number] => ({
+const freshLaunch = (): Water['launches'][number] => ({
   id: crypto.randomUUID(),
   name: '',
   latDeg: 0,
@@ -18,7 +22,7 @@ export const freshLaunch = (): Water['launches'][number] => ({
   carryM: 50,
   surface: 'firm',
 });
-export const freshArea = (): Water['areas'][number] => ({
+const freshArea = (): Water['areas'][number] => ({
   id: crypto.randomUUID(),
   name: '',
   latDeg: 0,
@@ -37,25 +41,6 @@ const freshHazard = (): Water['hazards'][number] => ({
   radiusM: 100,
   streamFactor: 1,
 });
-const bearingNames = [
-  'N',
-  'NNE',
-  'NE',
-  'ENE',
-  'E',
-  'ESE',
-  'SE',
-  'SSE',
-  'S',
-  'SSW',
-  'SW',
-  'WSW',
-  'W',
-  'WNW',
-  'NW',
-  'NNW',
-];
-
 /** A water's own figures: where it is, its launches and places, what bites, and how it moves. */
 export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs: readonly Option[] }) {
   const { control } = form;
@@ -75,8 +60,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
           label="Setting"
           options={asOptions(['still', 'river', 'estuary', 'coast', 'open', 'flats'])}
         />
-        <FormNumber control={control} name="latDeg" label="Latitude, north positive" unit="°" />
-        <FormNumber control={control} name="lonDeg" label="Longitude, east positive" unit="°" />
+        <FormPosition form={form} at="water" label="Position of the water" />
         <FormText control={control} name="timeZone" label="Time zone" />
         <FormChoice control={control} name="rulePackId" label="Rules" options={packs} none="None held" />
         <FormChoice
@@ -100,8 +84,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
         <Box key={launch.key} sx={{ ...two, borderTop: 1, borderColor: 'divider', pt: 2 }}>
           <FormText control={control} name={`launches.${i}.name`} label={`Launch ${i + 1}: name`} />
           <FormNumber control={control} name={`launches.${i}.carryM`} label="Carry to the water" unit="m" />
-          <FormNumber control={control} name={`launches.${i}.latDeg`} label="Latitude" unit="°" />
-          <FormNumber control={control} name={`launches.${i}.lonDeg`} label="Longitude" unit="°" />
+          <FormPosition form={form} at={`launches.${i}`} label="Position" />
           <FormNumber
             control={control}
             name={`launches.${i}.barM`}
@@ -129,8 +112,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
       {areas.fields.map((area, i) => (
         <Box key={area.key} sx={{ ...two, borderTop: 1, borderColor: 'divider', pt: 2 }}>
           <FormText control={control} name={`areas.${i}.name`} label={`Place ${i + 1}: name`} />
-          <FormNumber control={control} name={`areas.${i}.latDeg`} label="Latitude" unit="°" />
-          <FormNumber control={control} name={`areas.${i}.lonDeg`} label="Longitude" unit="°" />
+          <FormPosition form={form} at={`areas.${i}`} label="Position" />
           <FormNumber control={control} name={`areas.${i}.distanceM`} label="Farthest from a landing" unit="m" />
           <FormNumber
             control={control}
@@ -155,8 +137,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
         <Box key={hazard.key} sx={{ ...two, borderTop: 1, borderColor: 'divider', pt: 2 }}>
           <FormText control={control} name={`hazards.${i}.name`} label={`Hazard ${i + 1}: name`} />
           <FormChoice control={control} name={`hazards.${i}.kind`} label="Kind" options={asOptions(hazardKinds)} />
-          <FormNumber control={control} name={`hazards.${i}.latDeg`} label="Latitude" unit="°" />
-          <FormNumber control={control} name={`hazards.${i}.lonDeg`} label="Longitude" unit="°" />
+          <FormPosition form={form} at={`hazards.${i}`} label="Position" />
           <FormNumber control={control} name={`hazards.${i}.radiusM`} label="Radius" unit="m" />
           <FormNumber
             control={control}
@@ -175,12 +156,22 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
         Another hazard
       </Button>
       <Typography variant="h3">Open water upwind</Typography>
+      <FetchFromShore form={form} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(120px, 1fr))', gap: 1.5 }}>
-        {bearingNames.map((name, i) => (
+        {POINTS.map((name, i) => (
           <FormNumber key={name} control={control} name={`fetchM.${i}`} label={name} unit="m" />
         ))}
       </Box>
       <Typography variant="h3">Tide and stream</Typography>
+      <TideTextField
+        turns={form.watch('tide.turns') ?? []}
+        zone={form.watch('timeZone')}
+        onChange={(turns) => {
+          const tide = form.getValues('tide');
+          if (tide || turns.length > 0)
+            form.setValue('tide', { meanM: 0, constituents: [], ...tide, turns }, { shouldDirty: true });
+        }}
+      />
       <HarmonicsField form={form} of="tide" />
       <HarmonicsField form={form} of="stream" />
       <Typography variant="h3">Chart</Typography>
@@ -188,5 +179,21 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
       <FormText control={control} name="note" label="Note" lines={2} />
       <FormDate control={control} name="noteOn" label="The note was true on" nullable />
     </>
+  );
+}
+
+/** Fetch is worked out from the shore where the chart shows one. */
+function FetchFromShore({ form }: { form: UseFormReturn<Water> }) {
+  const [chart, latDeg, lonDeg] = form.watch(['chart', 'latDeg', 'lonDeg']);
+  const fetch = fetchFromChart({ latDeg, lonDeg }, chart);
+  return (
+    <Button
+      variant="outlined"
+      disabled={fetch === null}
+      sx={{ justifySelf: 'start' }}
+      onClick={() => fetch && form.setValue('fetchM', fetch, { shouldDirty: true })}
+    >
+      {fetch === null ? 'Worked out from the shore, once the chart shows one' : 'Work it out from the chart’s shore'}
+    </Button>
   );
 }

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
-import { Link as RouterLink, useParams } from 'react-router';
+import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import { type Hazard, type Water } from '#core/documents/water';
 import { dateAt } from '#core/units/time';
 import { capital, dayWords, distance, figure } from '#core/units/words';
@@ -14,7 +14,10 @@ import { Page } from '../../ui/Page';
 import { WaterChart } from '../../ui/chart/WaterChart';
 import { useNow } from '../../ui/useNow';
 import { DocumentDialog } from '../../documents/DocumentDialog';
-import { useKept } from '../../documents/queries';
+import { ApiError } from '../../documents/api';
+import { useDocuments, useKept } from '../../documents/queries';
+import { useToast } from '../../ui/Toast';
+import { copyWater } from '#core/editing/waterFrom';
 import { Fetch } from './Fetch';
 import { TideToday } from './TideToday';
 import { packOptions } from './packs';
@@ -39,6 +42,20 @@ function OneWater({ kept, packs }: { kept: Versioned<Water>; packs: readonly { v
   const { doc: water } = kept;
   const [editing, setEditing] = useState(false);
   const today = dateAt(useNow(), water.timeZone);
+  const waters = useDocuments('waters');
+  const navigate = useNavigate();
+  const say = useToast();
+  const copy = async () => {
+    try {
+      const own = copyWater(water, () => crypto.randomUUID());
+      await waters.create(own);
+      say(`Copied: ${own.name}.`);
+      await navigate(`/waters/${own.id}`);
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      say(error.message);
+    }
+  };
   return (
     <Page
       title={water.name}
@@ -48,6 +65,7 @@ function OneWater({ kept, packs }: { kept: Versioned<Water>; packs: readonly { v
           <Link component={RouterLink} to="/waters" sx={{ py: 1.5 }}>
             All waters
           </Link>
+          <Button onClick={() => void copy()}>Copy</Button>
           <Button variant="contained" onClick={() => setEditing(true)}>
             Edit
           </Button>

@@ -1,52 +1,18 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { packOptions } from './packs';
-import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { EMPTY_CHART } from '#core/documents/chart';
-import { type Water, FETCH_BEARINGS } from '#core/documents/water';
+import { Link as RouterLink, useNavigate } from 'react-router';
+import type { Water } from '#core/documents/water';
 import { distance } from '#core/units/words';
 import type { Versioned } from '#core/documents/kept';
 import { Loaded } from '../../documents/Loaded';
 import { Page } from '../../ui/Page';
-import { DocumentDialog } from '../../documents/DocumentDialog';
 import { type Column, DocumentTable } from '../../documents/DocumentTable';
 import { useKept } from '../../documents/queries';
-import { WaterFields, freshArea, freshLaunch } from './WaterFields';
-
-const fresh = (): Water => ({
-  format: 'water/3',
-  id: crypto.randomUUID(),
-  name: '',
-  type: 'fresh',
-  setting: 'still',
-  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-  latDeg: 0,
-  lonDeg: 0,
-  launches: [freshLaunch()],
-  areas: [freshArea()],
-  traffic: 'little',
-  coverage: 'not known',
-  getOut: 'by the chart',
-  answered: [],
-  hazards: [],
-  fetchM: Array.from({ length: FETCH_BEARINGS }, () => 500),
-  tide: null,
-  stream: null,
-  chart: EMPTY_CHART,
-  rapids: 0,
-  branches: false,
-  rulePackId: null,
-  note: '',
-  noteOn: null,
-  invented: false,
-  authorityNote: '',
-});
 
 /** Settled here: where one launches and how far out it goes. What would annoy: figures one has to invent to get on. */
 export function WatersScreen() {
   const { data, error } = useKept();
-  const [adding, setAdding] = useState(false);
   const navigate = useNavigate();
   const packs = packOptions(data?.rulePacks ?? []);
   const columns: Column<Versioned<Water>>[] = [
@@ -67,7 +33,7 @@ export function WatersScreen() {
       title="Waters"
       lead="Where you launch, where you go from there, and what is known of it."
       action={
-        <Button variant="contained" onClick={() => setAdding(true)}>
+        <Button component={RouterLink} to="/first/water" variant="contained">
           Add a water
         </Button>
       }
@@ -88,11 +54,6 @@ export function WatersScreen() {
                 columns={columns}
                 onOpen={({ doc }) => void navigate(`/waters/${doc.id}`)}
               />
-            )}
-            {adding && (
-              <DocumentDialog kind="waters" what="water" kept={null} initial={fresh()} onClose={() => setAdding(false)}>
-                {(form) => <WaterFields form={form} packs={packs} />}
-              </DocumentDialog>
             )}
           </>
         )}
