@@ -2,7 +2,8 @@ import { kinds } from '../catalog/gear/kinds';
 import { type PlaceId, places, wornPlaces } from '../catalog/gear/places';
 import { catalogue } from '../needs/catalogue';
 import type { JudgedNeed } from '../needs/match';
-import type { Looked } from '../documents/references';
+import { type Looked, idsAboard } from '../documents/references';
+import { count } from '../units/words';
 import { eveningStep, itemStep } from './answers';
 import { hullLooks, hullParts, hullStep } from './hullParts';
 
@@ -21,38 +22,110 @@ export interface Step {
   serves: readonly string[];
   /** Must be answered good before the gate opens. */
   critical: boolean;
+  /** Things that are looked at together in this step; empty: it is one thing. */
+  items: readonly { stepId: string; name: string; how: string; bad: string }[];
 }
 
-/** The walk-round in the order feet and hands go: evening, vehicle, bow to stern, head to foot, the gate. */
+/**
+ * The walk-round in the order feet and hands go: evening, vehicle, bow to stern, head to foot, the gate. What life or law hangs on stands
+ * by itself, and is looked at the evening before too where it can run down overnight; the rest is looked at once, things that lie together
+ * as one list.
+ */
 export function walkSteps(looked: Looked, needs: readonly JudgedNeed[]): Step[] {
   const serving = servedBy(needs);
-  const steps = looked.aboard.flatMap(({ item }): Step[] => {
+  const ids = idsAboard(looked);
+  const alone: Step[] = [];
+  const together = new Map<string, Listed[]>();
+  for (const { item, entry } of looked.aboard) {
     const kind = kinds[item.kind];
-    const { serves = [], lifeCritical = false } = serving.get(item.id) ?? {};
-    const critical = lifeCritical;
+    const { serves = [], lifeCritical: critical = false } = serving.get(item.id) ?? {};
+    const packed = item.containerId !== null && !entry.outsideContainer && ids.has(item.containerId);
+    const inside = packed && item.containerId !== null ? looked.items.get(item.containerId) : undefined;
+    const place = kinds[(inside ?? item).kind].place;
+    const phase = phaseOf(place);
     const own: Step = {
       id: itemStep(item.id),
-      phase: phaseOf(kind.place),
-      place: kind.place,
+      phase,
+      place,
       title: item.name,
       ...kind.look,
       serves,
       critical,
+      items: [],
     };
-    if (kind.evening === null) return [own];
-    const evening: Step = {
-      ...own,
-      id: eveningStep(item.id),
-      phase: 'evening',
-      place: null,
-      how: kind.evening,
-      critical: false,
-    };
-    return [evening, own];
-  });
-  return [...steps, ...hullSteps(looked), ...gateSteps(looked, needs)].sort(
+    const listed = (step: Step, key: string) =>
+      together.set(key, [...(together.get(key) ?? []), { step, quantity: entry.quantity }]);
+    const evening: Step | null =
+      kind.evening === null
+        ? null
+        : { ...own, id: eveningStep(item.id), phase: 'evening', place: null, how: kind.evening, critical: false };
+    if (critical) alone.push(...(evening ? [evening] : []), own);
+    else {
+      if (evening) listed(evening, 'evening');
+      listed(own, phase === 'boat' ? place : phase);
+    }
+  }
+  return [...alone, ...[...together.values()].map(listStep), ...hullSteps(looked), ...gateSteps(looked, needs)].sort(
     (a, b) => phases.indexOf(a.phase) - phases.indexOf(b.phase) || placeOrder(a) - placeOrder(b),
   );
+}
+
+interface Listed {
+  step: Step;
+  quantity: number;
+}
+/** Things that lie together as one step; one by itself stays as it is. Another thing among them makes another step of it: it was not looked at. */
+function listStep(list: Listed[]): Step {
+  const [first] = list;
+  if (!first || list.length === 1) return first?.step ?? emptyStep;
+  const { phase, place } = first.step;
+  return {
+    id: `list:${phase === 'boat' ? (place ?? phase) : phase}:${contentsOf(list)}`,
+    phase,
+    place,
+    title: `${listNames[phase] ?? (place ? places[place].name : '')}: ${count(list.length)} things`,
+    ...(phase === 'evening' ? eveningLook : listLook),
+    serves: [],
+    critical: false,
+    items: list.map(({ step, quantity }) => ({
+      stepId: step.id,
+      name: quantity > 1 ? `${step.title} × ${quantity}` : step.title,
+      how: step.how,
+      bad: step.bad,
+    })),
+  };
+}
+const listNames: Partial<Record<Phase, string>> = {
+  evening: 'The evening before',
+  vehicle: 'At the vehicle',
+  body: 'Worn and on the body',
+};
+const listLook = {
+  how: 'Look for each; touch each. Say below which is not there or not sound.',
+  bad: 'One that you cannot put your hand on.',
+};
+const eveningLook = {
+  how: 'Go through them at the table. Say below which is not there or not sound.',
+  bad: 'One that is left for the morning.',
+};
+const emptyStep: Step = {
+  id: '',
+  phase: 'boat',
+  place: null,
+  title: '',
+  how: '',
+  bad: '',
+  serves: [],
+  critical: false,
+  items: [],
+};
+
+/** What a list holds, as a short name: the same for the same things, whatever their order (FNV-1a). */
+function contentsOf(list: readonly Listed[]): string {
+  let hash = 0x811c9dc5;
+  for (const text of list.map(({ step, quantity }) => `${step.id} ${quantity}`).toSorted())
+    for (let i = 0; i <= text.length; i += 1) hash = Math.imul(hash ^ (text.charCodeAt(i) || 10), 0x01000193);
+  return (hash >>> 0).toString(16);
 }
 
 function phaseOf(place: PlaceId): Phase {
@@ -84,13 +157,23 @@ function hullSteps({ craft }: Looked): Step[] {
   if (!craft) return [];
   return hullLooks(craft).map((look) => {
     const { place, how, bad, critical } = hullParts[look.part];
-    return { id: hullStep(look), phase: 'boat', place, title: look.title, how, bad, serves: [craft.name], critical };
+    return {
+      id: hullStep(look),
+      phase: 'boat',
+      place,
+      title: look.title,
+      how,
+      bad,
+      serves: [craft.name],
+      critical,
+      items: [],
+    };
   });
 }
 
 function gateSteps({ water }: Looked, needs: readonly JudgedNeed[]): Step[] {
   const told = needs.find((need) => need.id === 'float-plan');
-  const gate = { phase: 'gate', place: null, serves: [] } as const;
+  const gate = { phase: 'gate', place: null, serves: [], items: [] } as const;
   return [
     ...(told
       ? [

@@ -60,7 +60,27 @@ describe('steps', () => {
     const step = (answers: Answers) => judge(ready, answers).steps.find((one) => one.id === 'item:foam-jacket');
     expect(step(good)?.critical).toBe(true);
     expect(step(lastAnswers([...given.answers, say('item:foam-jacket', 'fault')]))?.critical).toBe(true);
-    expect(judge(ready).steps.find((one) => one.id === 'item:hat')?.critical).toBe(false);
+  });
+  it('look at a thing once: what no life hangs on lies with others in one list, by place', () => {
+    const { steps: all } = judge(ready);
+    const listedIds = all.flatMap(({ items }) => items.map(({ stepId }) => stepId));
+    const alone = all.map(({ id }) => id);
+    for (const { itemId } of ready.loadout) {
+      const at = [...listedIds, ...alone].filter((id) => id === `item:${itemId}`);
+      expect(at, itemId).toHaveLength(1);
+    }
+    expect(listedIds).toContain('item:hat');
+    for (const { critical, items } of all) expect(critical && items.length > 0).toBe(false);
+    expect(all.length).toBeLessThanOrEqual(42);
+  });
+  it('of a list are asked again when something else lies in it, and not when its order changes', () => {
+    const lists = (outing: Outing) => judge(outing).steps.flatMap(({ id }) => (id.startsWith('list:') ? [id] : []));
+    const before = lists(ready);
+    expect(lists({ ...ready, loadout: ready.loadout.toReversed() }).toSorted()).toEqual(before.toSorted());
+    const more = lists(withItem(ready, 'sponge', ready.loadout.some(({ itemId }) => itemId === 'sponge') ? 0 : 1));
+    expect(more).not.toEqual(before);
+    expect(more.filter((id) => before.includes(id)).length).toBeGreaterThan(0);
+    for (const id of before) expect(id).toMatch(/^[a-z0-9:-]{1,100}$/);
   });
 });
 

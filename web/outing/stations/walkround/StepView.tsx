@@ -10,7 +10,7 @@ import { BoatOutline } from './BoatOutline';
 
 interface Props {
   step: Step;
-  onAnswer: (verdict: Verdict) => void;
+  onAnswer: (verdict: Verdict, stepId?: string) => void;
   /** Steps forward or back without an answer. */
   onGo: (by: number) => void;
 }
@@ -33,8 +33,10 @@ export function StepView({ step, onAnswer, onGo }: Props) {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
       if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog]')) return;
       const verdict = keys[event.key];
-      if (verdict) answer(verdict);
-      else if (event.key === 'ArrowLeft') onGo(-1);
+      // What is wrong in a list is said of the one thing, not of all.
+      if (verdict) {
+        if (step.items.length === 0 || verdict === 'good') answer(verdict);
+      } else if (event.key === 'ArrowLeft') onGo(-1);
       else if (event.key === 'ArrowRight') onGo(1);
     };
     window.addEventListener('keydown', onKey);
@@ -64,6 +66,7 @@ export function StepView({ step, onAnswer, onGo }: Props) {
         <Typography sx={{ mt: 1.5 }} color="textSecondary">
           Bad looks like this: {step.bad}
         </Typography>
+        {step.items.length > 0 && <Listed step={step} onAnswer={onAnswer} />}
         <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
           {step.serves.length > 0 ? `For: ${step.serves.join(' · ')}. ` : ''}
           {step.critical ? 'Must be good before you sign.' : ''}
@@ -81,14 +84,18 @@ export function StepView({ step, onAnswer, onGo }: Props) {
           sx={{ ...big, gridColumn: '1 / 3', minHeight: 74 }}
           aria-keyshortcuts="1"
         >
-          Good
+          {step.items.length > 0 ? 'The rest is good' : 'Good'}
         </Button>
-        <Button variant="outlined" onClick={() => answer('fault')} sx={big} aria-keyshortcuts="2">
-          Fault
-        </Button>
-        <Button variant="outlined" onClick={() => answer('not here')} sx={big} aria-keyshortcuts="3">
-          Not here
-        </Button>
+        {step.items.length === 0 && (
+          <>
+            <Button variant="outlined" onClick={() => answer('fault')} sx={big} aria-keyshortcuts="2">
+              Fault
+            </Button>
+            <Button variant="outlined" onClick={() => answer('not here')} sx={big} aria-keyshortcuts="3">
+              Not here
+            </Button>
+          </>
+        )}
       </Box>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 1 }}>
         <Button onClick={() => onGo(-1)} sx={{ minHeight: 56 }}>
@@ -99,5 +106,43 @@ export function StepView({ step, onAnswer, onGo }: Props) {
         </Button>
       </Box>
     </>
+  );
+}
+
+/** Things that lie together: each with a way to say that it is not sound, or not there; pressed again, it is. */
+function Listed({ step, onAnswer }: Pick<Props, 'step' | 'onAnswer'>) {
+  const { answers } = useDesk();
+  return (
+    <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1.5, p: 0 }}>
+      {step.items.map(({ stepId, name, how }) => {
+        const given = answers.get(stepId)?.verdict;
+        return (
+          <Box
+            key={stepId}
+            component="li"
+            sx={{ display: 'flex', alignItems: 'center', gap: 0.5, borderTop: 1, borderColor: 'divider', py: 0.25 }}
+          >
+            <Box sx={{ flex: 1, minWidth: 0 }}>
+              <Typography sx={{ fontSize: '1.1rem', lineHeight: 1.25 }}>{name}</Typography>
+              <Typography variant="body2" color="textSecondary">
+                {how}
+              </Typography>
+            </Box>
+            {(['fault', 'not here'] as const).map((verdict) => (
+              <Button
+                key={verdict}
+                variant={given === verdict ? 'contained' : 'text'}
+                aria-pressed={given === verdict}
+                aria-label={`${name}: ${verdict}`}
+                onClick={() => onAnswer(given === verdict ? 'good' : verdict, stepId)}
+                sx={{ minWidth: 56, minHeight: 48, whiteSpace: 'nowrap' }}
+              >
+                {answerWords[verdict]}
+              </Button>
+            ))}
+          </Box>
+        );
+      })}
+    </Box>
   );
 }

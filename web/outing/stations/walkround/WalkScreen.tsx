@@ -91,7 +91,7 @@ export function WalkScreen() {
         <StepView
           key={step.id}
           step={step}
-          onAnswer={(verdict) => walk.answer(step.id, verdict)}
+          onAnswer={(verdict, stepId = step.id) => walk.answer(stepId, verdict)}
           onGo={(by) => go(index + by)}
         />
       )}
