@@ -92,6 +92,19 @@ describe('a proposed loadout', () => {
     const kindsAboard = filled.loadout.map((entry) => references.items.find((item) => item.id === entry.itemId)?.kind);
     expect(kindsAboard).toContain('rod-leash');
   });
+  it('takes what is owned of a need though it does not meet all of it, so that what is left is really left', () => {
+    const bottle = newItem('one-bottle', 'water-bottle', { quantity: 1 });
+    const hat = newItem('own-hat', 'hat');
+    const little = { ...references, items: [bottle, hat] };
+    const proposal = propose({ ...ready, loadout: [], rigs: [] }, little, noAnswers, now);
+    expect(proposal.add.map(({ itemId }) => itemId).toSorted()).toEqual(['one-bottle', 'own-hat']);
+    const left = proposal.missing.find(({ needId }) => needId === 'water');
+    const all = propose({ ...ready, loadout: [], rigs: [] }, { ...references, items: [] }, noAnswers, now);
+    const before = all.missing.find(({ needId }) => needId === 'water');
+    const pieces = (one: typeof left) => one?.would.find(({ kind }) => kind === 'water-bottle')?.pieces ?? 0;
+    expect(pieces(left)).toBeLessThan(pieces(before));
+    expect(pieces(left)).toBeGreaterThan(0);
+  });
   it('proposes nothing for what is ready, and never removes what was put aboard', () => {
     expect(propose(ready, references, noAnswers, now)).toMatchObject({ add: [], missing: [], gap: 0 });
     const after = take(dusk);

@@ -243,13 +243,12 @@ function apart(open: readonly JudgedNeed[]): JudgedNeed[][] {
 /** The cheapest way to settle a group; needs that cannot be met at all are put aside first. */
 function settle(group: readonly JudgedNeed[], context: Context, items: readonly Item[]) {
   const candidates = items.flatMap((item) => copiesOf(item, group, context));
-  const meetable = group.filter((need) => {
-    const most = cheapestCover(problemOf([need], candidates, context));
-    return most !== null;
-  });
-  const unmeetable = group.filter((need) => !meetable.includes(need)).map((need) => need.id);
+  const wanted = new Map(group.map((need) => [need.id, mostOf(need, candidates, context)]));
+  const meetable = group.filter(({ id }) => (wanted.get(id) ?? 0) > 0);
+  // What is met in part is taken as far as it goes, and is not asked for again.
+  const unmeetable = group.filter((need) => (wanted.get(need.id) ?? 0) < openOf(need)).map((need) => need.id);
   if (meetable.length === 0) return { unmeetable, added: new Map<Item, number>(), cost: 0, bound: 0 };
-  const cover = cheapestCover(problemOf(meetable, candidates, context));
+  const cover = cheapestCover(problemOf(meetable, candidates, context, wanted));
   if (!cover) return null;
   const added = new Map<Item, number>();
   for (const option of cover.chosen) {
@@ -257,6 +256,22 @@ function settle(group: readonly JudgedNeed[], context: Context, items: readonly 
     if (item) added.set(item, (added.get(item) ?? 0) + 1);
   }
   return { unmeetable, added, cost: cover.cost, bound: cover.bound };
+}
+
+/** How much of a need is still open. */
+function openOf({ want, counted }: JudgedNeed): number {
+  return want - counted;
+}
+
+/** How much of what a need still misses owned things can come to: all of it, a part, or nothing. */
+function mostOf(need: JudgedNeed, candidates: readonly Candidate[], context: Context): number {
+  const all = openOf(need);
+  const comesTo = (amount: number) =>
+    cheapestCover(problemOf([need], candidates, context, new Map([[need.id, amount]]))) !== null;
+  if (comesTo(all)) return all;
+  if (catalogue[need.id].amount) return candidates.reduce((sum, { amounts }) => sum + (amounts.get(need.id) ?? 0), 0);
+  for (let part = Math.ceil(all) - 1; part >= 1; part -= 1) if (comesTo(part)) return part;
+  return 0;
 }
 
 interface Candidate {
@@ -298,7 +313,12 @@ function counts(id: NeedId, itemId: string, group: readonly JudgedNeed[]): boole
   return means.some((one) => one.by === 'item' && one.itemId === itemId && one.shortfall === null);
 }
 
-function problemOf(group: readonly JudgedNeed[], candidates: readonly Candidate[], context: Context) {
+function problemOf(
+  group: readonly JudgedNeed[],
+  candidates: readonly Candidate[],
+  context: Context,
+  wanted: ReadonlyMap<NeedId, number>,
+) {
   const aboardIds = idsAboard(context);
   return {
     options: candidates.map(({ item, amounts }): Choosable => ({
@@ -308,7 +328,7 @@ function problemOf(group: readonly JudgedNeed[], candidates: readonly Candidate[
         return amount === undefined ? [] : [{ demand, amount }];
       }),
     })),
-    wanted: group.map((need) => need.want - need.counted),
+    wanted: group.map((need) => wanted.get(need.id) ?? openOf(need)),
     clash: (demand: number, a: number, b: number) => {
       const [one, other] = [candidates[a]?.item, candidates[b]?.item];
       const need = group[demand];

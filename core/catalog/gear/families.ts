@@ -44,7 +44,15 @@ export const firstKit: readonly KindId[] = [
   'lure-box',
   'leader-spool',
   'long-pliers',
+  'forceps',
   'net',
+  'licence',
   'water-bottle',
   'food',
 ];
+/** What one has several of. */
+const several: Partial<Record<KindId, number>> = { 'water-bottle': 3, 'leader-spool': 2 };
+/** How many of a kind come with the first kit. */
+export function usualCount(kind: KindId): number {
+  return several[kind] ?? 1;
+}

@@ -152,6 +152,7 @@ const firstOutings = rule({
         : `${capital(count(logged))} ${plural(logged, 'outing')} with ${craft} so far`,
     text: 'A short shakedown without tackle shows what this boat does: loading, launching, getting back in, pumping out.',
   }),
+  otherwise: () => 'Make this one a shakedown, close in and without tackle; or accept it with a reason.',
 });
 
 export const briefRules = [

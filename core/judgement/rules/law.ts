@@ -37,6 +37,7 @@ const noRulePack = rule({
     title: `No rules are held for ${water}`,
     text: 'Licence, sizes, seasons and gear rules were not looked at. Read them at the authority and say that you have.',
   }),
+  otherwise: () => 'Read the rules of the day at the authority, and accept this saying that you have.',
 });
 
 const rulePackStale = rule({

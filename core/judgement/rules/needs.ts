@@ -103,8 +103,12 @@ function elseForNeed({ needId, want, have }: Unmet, context: Context): string {
     )
     .slice(0, MOST_NAMED);
   const made = homeMade[needId];
+  const part = serviceable(needId, context)
+    .slice(0, MOST_NAMED)
+    .map(({ item }) => item.name);
+  const inPart = part.length > 0 ? `In the locker, and part of it: ${listed(part)}. ` : '';
   if (options.length > 0)
-    return `To buy or borrow: ${options.map(sayPurchase).join('; or ')}.${made === undefined ? '' : ` Made at home: ${made}.`}`;
+    return `${inPart}To buy or borrow: ${options.map(sayPurchase).join('; or ')}.${made === undefined ? '' : ` Made at home: ${made}.`}`;
   return (
     ownDoing[needId] ??
     'Nothing that can be carried meets it here: another place, another way of fishing, or not today.'

@@ -9,7 +9,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { type FormEvent, memo, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { families, firstKit } from '#core/catalog/gear/families';
+import { families, firstKit, usualCount } from '#core/catalog/gear/families';
 import { findKinds } from '#core/catalog/gear/findKinds';
 import { type KindId, kinds } from '#core/catalog/gear/kinds';
 import { count as inWords, mass, plural } from '#core/units/words';
@@ -72,7 +72,10 @@ export function OwnScreen() {
                 sx={{ width: 320 }}
               />
               {missing.length > 0 && (
-                <Button variant="outlined" onClick={() => own(new Map(missing.map((kind) => [kind, 1])))}>
+                <Button
+                  variant="outlined"
+                  onClick={() => own(new Map(missing.map((kind) => [kind, usualCount(kind)])))}
+                >
                   A common first kit: {missing.length} {plural(missing.length, 'thing')}
                 </Button>
               )}

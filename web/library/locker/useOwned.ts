@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { countOwned, toOwn } from '#core/editing/ownedKinds';
 import type { KindId } from '#core/catalog/gear/kinds';
 import { ApiError } from '../../documents/api';
@@ -7,7 +7,7 @@ import { useToast } from '../../ui/Toast';
 
 /**
  * How many of each kind are owned, and a way to say otherwise: shown at once, written one batch after another, so that quick presses are
- * all kept. What could not be written is told, and shown as it is kept.
+ * all kept, also when the page is left meanwhile. What could not be written is told, and shown as it is kept.
  */
 export function useOwned() {
   const { data, error } = useKept();
@@ -45,8 +45,6 @@ export function useOwned() {
     },
     [flush],
   );
-  // Left while something is still to be written: it is written all the same.
-  useEffect(() => () => void flush(), [flush]);
   const count = useCallback((kind: KindId) => wanted.get(kind) ?? kept.get(kind) ?? 0, [wanted, kept]);
   const things = [...new Set([...kept.keys(), ...wanted.keys()])].reduce((sum, kind) => sum + count(kind), 0);
   return { data, error, count, own, saving: wanted.size > 0, things };

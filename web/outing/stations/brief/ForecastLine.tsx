@@ -25,7 +25,8 @@ export function ForecastLine({ onTake }: Props) {
   const keep = (event: FormEvent) => {
     event.preventDefault();
     if (!read?.taken) return;
-    onTake(read.value);
+    const { hours, waterC } = read.value;
+    onTake({ hours, waterC });
     setText('');
   };
   return (
