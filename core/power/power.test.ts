@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Chemistry, chemistries, coldFactor, power } from './power';
+import { chemistries, coldFactor, darkWh, power, type Chemistry } from './power';
 
 const loads = [
   { name: 'sounder', watts: 9, hours: 7 },
@@ -77,5 +77,24 @@ describe('a battery on a day', () => {
   });
   it('without load never empties', () => {
     expect(power({ battery, tempC: 5, loads: [] })).toMatchObject({ neededWh: 0, hoursToEmpty: null, enough: true });
+  });
+});
+
+describe('a battery has two ends', () => {
+  const battery = { chemistry: 'sla', volts: 12, ampHours: 7 } as const;
+  it('what spares it, and dark: a healthy lead battery gives nearly twice as much before it is dark', () => {
+    const sum = power({ battery, tempC: 25, loads: [] });
+    expect(sum.usableWh).toBeCloseTo(42, 6);
+    expect(darkWh(battery, 0, 25)).toBeCloseTo(75.6, 6);
+    expect(darkWh({ ...battery, health: 0.5 }, 0, 25)).toBeCloseTo(37.8, 6);
+  });
+  it('dark never comes before what may be drawn of it', () => {
+    for (const chemistry of chemistries)
+      for (const usable of [0.3, 0.8, 1]) {
+        const own = { ...battery, chemistry, usable };
+        expect(darkWh(own, 20, 0)).toBeGreaterThanOrEqual(
+          power({ battery: own, tempC: 0, loads: [{ name: 'x', watts: 20, hours: 1 }] }).usableWh - 1e-9,
+        );
+      }
   });
 });

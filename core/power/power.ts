@@ -12,6 +12,14 @@ export const CHEMISTRY: Record<
   nimh: { peukert: 1.1, usable: 0.8, cold: [0.5, 0.8, 1] },
   alkaline: { peukert: 1.2, usable: 0.8, cold: [0.25, 0.65, 1] },
 };
+/** Share that a healthy one gives before what runs on it goes dark, however ill that does it. Rules of thumb. */
+const DARK_SHARE: Readonly<Record<Chemistry, number>> = {
+  sla: 0.9,
+  lifepo4: 0.98,
+  liion: 0.97,
+  nimh: 0.95,
+  alkaline: 0.95,
+};
 /** Kept back. */
 export const POWER_RESERVE = 0.2;
 
@@ -66,6 +74,12 @@ export function power({
   const usableWh = usable(battery, average, tempC);
   const spareWh = usableWh * (1 - reserve) - neededWh;
   return { neededWh, usableWh, hoursToEmpty: average > 0 ? usableWh / average : null, enough: spareWh >= 0, spareWh };
+}
+
+/** What a battery gives on a day until it is dark, Wh: never less than what may be drawn of it. @param watts the average draw */
+export function darkWh(battery: Battery, watts: number, tempC: number): number {
+  const spared = battery.usable ?? CHEMISTRY[battery.chemistry].usable;
+  return usable({ ...battery, usable: Math.max(spared, DARK_SHARE[battery.chemistry]) }, watts, tempC);
 }
 
 function usable(battery: Battery, watts: number, tempC: number): number {

@@ -4,7 +4,7 @@ import { kinds } from '../catalog/gear/kinds';
 import type { Item } from '../documents/item';
 import type { Aboard, Looked } from '../documents/references';
 import type { Workings } from '../documents/workings';
-import { type Battery, type Chemistry, type PowerSum, power } from './power';
+import { type Battery, type Chemistry, type PowerSum, darkWh, power } from './power';
 
 const chemistryOf: Partial<Record<KindId, Chemistry>> = {
   'battery-pack': 'lifepo4',
@@ -36,6 +36,11 @@ export interface Supply {
   sum: PowerSum;
   /** Hours after the launch at which it is empty; null: it lasts the outing. */
   emptyAt: number | null;
+  /** What it gives until what runs on it goes dark, Wh, and the hour after the launch at which that comes; null: it stays lit. */
+  darkWh: number;
+  darkAt: number | null;
+  /** Whether it stays lit with the reserve kept back. */
+  lasts: boolean;
 }
 export interface PowerSheet {
   tempC: number;
@@ -126,7 +131,11 @@ function supplyOf(
   const sum = power({ battery, tempC, loads, reserve: workings.powerReserve });
   const afloat = Math.min(e.hoursAfloat ?? 0, MOST_HOURS);
   const emptyAt = sum.enough ? null : emptyHour(sum.usableWh, (hour) => drawnBy(devices, hour), afloat);
-  return { item, battery, devices, sum, emptyAt };
+  const longest = Math.max(0, ...loads.map(({ hours }) => hours));
+  const dark = darkWh(battery, longest > 0 ? sum.neededWh / longest : 0, tempC);
+  const lasts = sum.neededWh <= dark * (1 - workings.powerReserve) + 1e-9;
+  const darkAt = emptyHour(dark, (hour) => drawnBy(devices, hour), afloat);
+  return { item, battery, devices, sum, emptyAt, darkWh: dark, darkAt, lasts };
 }
 
 function drawnBy(devices: readonly Device[], hour: number): number {

@@ -1,7 +1,7 @@
 import { batteryOf, powerSheet } from '../../power/powerSheet';
 import { figure, roughly } from '../../units/words';
 import { isAboard, owned, swap } from '../candidates';
-import { rule } from '../rule';
+import { type FindingLevel, rule } from '../rule';
 
 /** Whether each battery lasts the day it will have. A device without any battery is told by the need for power. */
 const batteryShort = rule({
@@ -13,7 +13,7 @@ const batteryShort = rule({
   find: ({ electrics, exposures, workings }) => {
     if (exposures.electricsW === 0) return [];
     const { supplies, tempC } = powerSheet(electrics, exposures, workings);
-    return supplies.flatMap(({ item, sum, emptyAt }) => {
+    return supplies.flatMap(({ item, sum, darkWh, darkAt, lasts }) => {
       if (sum.enough) return [];
       const facts = {
         battery: item.name,
@@ -21,15 +21,21 @@ const batteryShort = rule({
         neededWh: sum.neededWh,
         usableWh: sum.usableWh,
         tempC,
-        emptyAfterH: emptyAt,
+        darkWh,
+        darkAfterH: darkAt,
+        lasts,
         reserve: workings.powerReserve,
       };
-      return [{ level: 'mind' as const, basis: 'physics' as const, extent: -sum.spareWh, subject: item.id, facts }];
+      // Drawn deeper than spares it is the battery's affair; dark is the angler's.
+      const level: FindingLevel = lasts ? 'note' : 'mind';
+      return [{ level, basis: 'physics' as const, extent: -sum.spareWh, subject: item.id, facts }];
     });
   },
-  say: ({ battery, neededWh, usableWh, tempC, emptyAfterH, reserve }) => ({
-    title: `${battery} does not last the day`,
-    text: `${figure(neededWh, 0)} Wh are drawn; at ${figure(tempC)} °C it gives about ${figure(usableWh, 0)} Wh, and ${figure(reserve * 100, 0)} % are kept back. ${emptyAfterH === null ? 'It would end in its reserve.' : `Empty after about ${roughly(emptyAfterH * 60)}.`} An estimate by rules of thumb.`,
+  say: ({ battery, neededWh, usableWh, darkWh, tempC, darkAfterH, reserve, lasts }) => ({
+    title: lasts ? `${battery} is drawn deeper than spares it` : `${battery} does not last the day`,
+    text: lasts
+      ? `${figure(neededWh, 0)} Wh are drawn; kept well it gives about ${figure(usableWh, 0)} Wh at ${figure(tempC)} °C, ${figure(reserve * 100, 0)} % kept back. It stays lit: dark comes after about ${figure(darkWh, 0)} Wh. An estimate by rules of thumb.`
+      : `${figure(neededWh, 0)} Wh are drawn; at ${figure(tempC)} °C it is dark after about ${figure(darkWh, 0)} Wh, and ${figure(reserve * 100, 0)} % are kept back. ${darkAfterH === null ? 'It would end in its reserve.' : `Dark after about ${roughly(darkAfterH * 60)}.`} An estimate by rules of thumb.`,
   }),
   repairs: ({ itemId }, context) => {
     const off = context.places.items.get(itemId);

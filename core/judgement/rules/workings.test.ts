@@ -281,6 +281,21 @@ describe('a battery on the day', () => {
     expect(repair).toMatchObject({ do: 'swap-item', onId: 'battery' });
     expect(repair && find('battery-short', applyRepair(cup, repair, now))).toBeNull();
   });
+  it('that stays lit but is drawn deeper than spares it is a Note, and a Mind once it goes dark', () => {
+    const drawn = (watts: number) => {
+      const items = references.items.map((item) =>
+        item.id === 'sounder' ? { ...item, attributes: { ...item.attributes, watts } } : item,
+      );
+      const { findings } = assess(cup, { ...references, items }, noAnswers, now);
+      return findings.find(({ facts }) => facts.code === 'battery-short' && facts.itemId === 'lead-battery');
+    };
+    const levels = [1, 4, 6, 8, 12, 20].map((watts) => drawn(watts)?.level ?? 'none');
+    expect(levels).toContain('note');
+    expect(levels.at(-1)).toBe('mind');
+    expect(levels).toEqual(
+      levels.toSorted((a, b) => ['none', 'note', 'mind'].indexOf(a) - ['none', 'note', 'mind'].indexOf(b)),
+    );
+  });
   it('feeds what names it, else what names nothing, and ends where the sum says', () => {
     const sheet = powerSheet(lookUp(cup, references), judge(cup).exposures, cup.workings);
     const of = (id: string) => sheet.supplies.find((one) => one.item.id === id);

@@ -5,6 +5,7 @@ import { catalogue } from '#core/needs/catalogue';
 import { needIds } from '#core/vocabulary/needs';
 import { throughMidnight } from '#core/documents/hours';
 import { clockAt, dateAt } from '#core/units/time';
+import { sayPosition } from '#core/units/position';
 import { capital, dayWords } from '#core/units/words';
 import type { Change } from '#core/signing/changes';
 import { sayChanges } from '#core/signing/sayChanges';
@@ -22,15 +23,21 @@ export function SignedCard({
   changes: readonly Change[];
   onAgain: () => void;
 }) {
-  const { editor } = useDesk();
+  const { editor, assessment } = useDesk();
   const { outing, water, craft, angler } = signature.judged;
   const zone = water?.timeZone ?? 'utc';
   const at = Date.parse(signature.signedAt);
   const stale = changes.length > 0;
   const { brief } = outing;
+  const area = water?.areas.find(({ id }) => id === brief.areaId);
+  const mark = area ? `${area.name}, ${sayPosition(area)}` : 'not said';
+  const planned = stale ? null : (assessment.exposures.plan?.turnAt ?? null);
+  const turn = brief.turnAt ?? (planned === null ? 'not reckoned' : `by ${clockAt(planned, zone)}`);
   const lines = [
     ['Boat', craft ? `${craft.name}, ${craft.colour}` : 'not said'],
     ['Launch', `${brief.launchAt}, ${dayWords(brief.date)}`],
+    ['Mark', mark],
+    ['Turn back', turn],
     [
       'Call for help',
       `${brief.contact.name || 'nobody named'}${brief.contact.phone ? `, ${brief.contact.phone}` : ''}, at ${brief.alarmAt}`,

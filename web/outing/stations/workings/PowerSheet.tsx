@@ -90,7 +90,7 @@ function Battery({
   launchAt: string;
   reserve: number;
 }) {
-  const { item, battery, devices, sum, emptyAt } = supply;
+  const { item, battery, devices, sum, emptyAt, darkWh, darkAt, lasts } = supply;
   const left = chargeLeft(supply, useTrial().e);
   const usual = CHEMISTRY[battery.chemistry];
   const share = battery.usable ?? usual.usable;
@@ -174,21 +174,25 @@ function Battery({
         />{' '}
         .
       </Typography>
+      <Sum name="is dark after" result={`${figure(darkWh)} Wh`} thumb>
+        drawn deeper than spares it;{' '}
+        {darkAt === null ? 'not today' : `about ${shiftClock(launchAt, Math.round(darkAt * 60))}`}
+      </Sum>
       <Sum name="to spare" result={`${figure(sum.spareWh)} Wh`}>
         {figure(sum.usableWh)} × {figure(1 - reserve, 2)} − {figure(sum.neededWh)}
       </Sum>
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', my: 1.5 }}>
         <Answer
-          of={sum.enough ? 'lasts, with so much to spare' : 'short by'}
+          of={sum.enough ? 'kept well, with so much to spare' : lasts ? 'stays lit, drawn too deep by' : 'short by'}
           value={`${figure(Math.abs(sum.spareWh), 0)} Wh`}
           limit={
             emptyAt === null
               ? sum.hoursToEmpty === null
                 ? 'nothing draws on it'
                 : `empty after about ${duration(sum.hoursToEmpty * 60)} of such a draw`
-              : `empty about ${shiftClock(launchAt, Math.round(emptyAt * 60))}, an estimate`
+              : `past what spares it about ${shiftClock(launchAt, Math.round(emptyAt * 60))}, an estimate`
           }
-          level={sum.enough ? null : 'mind'}
+          level={sum.enough ? null : lasts ? 'note' : 'mind'}
         />
         {!sum.enough && (
           <Typography variant="body2" sx={{ pt: 2, maxWidth: 300 }}>
