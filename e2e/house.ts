@@ -105,6 +105,12 @@ export async function pick(page: Page, asks: string, choice: RegExp | string): P
   await expect(blank).toBeHidden();
 }
 
+/** The first hour of the table, which begins with the launch: a new outing is launched at first light, whenever that is. */
+export async function firstHour(page: Page): Promise<string> {
+  const hours = page.getByRole('table', { name: 'Conditions by the hour' }).getByRole('rowheader');
+  return (await hours.first().innerText()).slice(0, 5);
+}
+
 /** Waits until the newest change is kept. */
 export async function kept(page: Page): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: /^kept at/ })).toBeVisible();
@@ -113,7 +119,9 @@ export async function kept(page: Page): Promise<void> {
 /** Carries out the first repair in the margin again and again until no Stop and no Mind offers one. */
 export async function repairAll(page: Page): Promise<void> {
   const margin = page.getByRole('complementary', { name: 'Margin' });
+  const folded = margin.locator('details:not([open]) > summary');
   for (let i = 0; i < 40; i += 1) {
+    if ((await folded.count()) > 0) await folded.first().click();
     const open = margin.getByRole('listitem').filter({ hasText: /^(Stop|Mind)/ });
     const repair = open.getByRole('button').filter({ hasNotText: 'Accept, and say why' });
     if ((await repair.count()) === 0) return;

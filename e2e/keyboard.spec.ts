@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, kept, test, walkRound } from './house';
+import { expect, firstHour, kept, test, walkRound } from './house';
 
 /** Tabs forward until something has the focus. */
 async function tabTo(page: Page, target: Locator, most = 250): Promise<void> {
@@ -28,7 +28,7 @@ test('the whole way from a new outing to the signature by keyboard alone', async
     ['Boat', 'Dunlin'],
   ] as const) {
     await press(page, page.getByRole('button', { name: `${asks}:` }));
-    await expect(page.getByRole('dialog', { name: asks })).toBeVisible();
+    await expect(page.getByRole('dialog', { name: asks }).locator(':focus')).toHaveCount(1);
     for (let i = 0; i < 20 && !(await page.locator(':focus').innerText()).startsWith(first); i += 1)
       await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Enter');
@@ -37,6 +37,7 @@ test('the whole way from a new outing to the signature by keyboard alone', async
   await expect(page.getByLabel('Name of the outing')).toHaveValue('Perch at the reed bays');
 
   await press(page, page.getByRole('button', { name: 'Write by hand' }));
+  const hour = await firstHour(page);
   await tabTo(page, page.getByLabel('Water temperature'));
   await page.keyboard.type('19');
   for (const [figure, value] of [
@@ -45,15 +46,17 @@ test('the whole way from a new outing to the signature by keyboard alone', async
     ['Air', '17'],
     ['Thunder', '0'],
   ] as const) {
-    await tabTo(page, page.getByRole('textbox', { name: `${figure} at 08:00` }));
+    await tabTo(page, page.getByRole('textbox', { name: `${figure} at ${hour}` }));
     await page.keyboard.type(value);
   }
-  await press(page, page.getByRole('button', { name: 'Copy 08:00 to every later hour' }));
+  await press(page, page.getByRole('button', { name: `Copy ${hour} to every later hour` }));
   await kept(page);
 
   await press(page, page.getByRole('link', { name: /^Kit/ }));
   const margin = page.getByRole('complementary', { name: 'Margin' });
+  const folded = margin.locator('details:not([open]) > summary');
   for (let i = 0; i < 40; i += 1) {
+    if ((await folded.count()) > 0) await press(page, folded.first());
     const open = margin.getByRole('listitem').filter({ hasText: /^(Stop|Mind)/ });
     const repair = open.getByRole('button').filter({ hasNotText: 'Accept, and say why' });
     if ((await repair.count()) === 0) break;

@@ -167,6 +167,8 @@ test('a Mind is answered once for every outing on a water, and taken back', asyn
   await page.goto('/outings/zander-dusk/kit');
   const margin = page.getByRole('complementary', { name: 'Margin' });
   const hands = margin.getByRole('listitem').filter({ hasText: 'Hands kept warm' });
+  const unfold = () => margin.getByText(/settled by adding/).click();
+  await unfold();
   await hands.getByRole('button', { name: 'Accept, and say why' }).click();
   await hands.getByLabel('Why you accept it').fill('Pogies are on the paddle');
   await hands.getByLabel('Keep it for every outing on Hallow Mere').check();
@@ -177,5 +179,6 @@ test('a Mind is answered once for every outing on a water, and taken back', asyn
   await expect(margin).toContainText('Accepted for Hallow Mere: Pogies are on the paddle');
   await margin.getByRole('button', { name: 'Take it back' }).click();
   await expect(page.getByText('Taken back for Hallow Mere.')).toBeVisible();
+  await unfold();
   await expect(hands.getByRole('button', { name: 'Accept, and say why' })).toBeVisible();
 });

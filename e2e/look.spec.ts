@@ -100,6 +100,7 @@ test.describe('on a phone', () => {
     await visit(page, '/outings/zander-dusk/kit');
     await page.getByRole('button', { name: /^Margin: \d+ Stops/ }).click();
     const margin = page.getByRole('dialog', { name: 'Margin' });
+    await margin.getByText(/settled by adding/).click();
     await margin.getByRole('button', { name: /^Add Foam jacket, high back/ }).click();
     await expect(margin).not.toContainText('Buoyancy, worn');
     await margin.getByRole('button', { name: 'Close' }).click();

@@ -161,35 +161,3 @@ test('an address that leads nowhere says so', async ({ page }) => {
   await page.getByRole('link', { name: 'To the outings' }).click();
   await expect(page.getByRole('heading', { name: 'Outings' })).toBeVisible();
 });
-
-test.describe('an empty house', () => {
-  test.use({ empty: true });
-  test('leads from nothing to a first outing', async ({ page }) => {
-    await page.goto('/');
-    await expect(page.getByText('No outing yet.')).toBeVisible();
-    await page.getByRole('link', { name: /Write your profile/ }).click();
-    await page.getByLabel('Name', { exact: true }).fill('Anyone');
-    await page.getByRole('button', { name: 'Keep' }).click();
-    await expect(page.getByText('Your profile is kept.')).toBeVisible();
-    await page.getByRole('link', { name: 'Boats' }).click();
-    await page.getByRole('button', { name: 'Add a boat' }).click();
-    await page.getByLabel('Name', { exact: true }).fill('Wren');
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
-    await page.getByRole('link', { name: 'Waters' }).click();
-    await page.getByRole('button', { name: 'Add a water' }).click();
-    await page.getByLabel('Name', { exact: true }).fill('The pond');
-    await page.getByLabel('Launch 1: name').fill('the steps');
-    await page.getByLabel('Place 1: name').fill('the far bank');
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
-    await expect(page.getByRole('row', { name: /The pond/ })).toBeVisible();
-    await page.getByRole('link', { name: 'Outings' }).click();
-    await expect(page.getByRole('link', { name: /Put into the locker/ })).toBeVisible();
-    await page.getByRole('button', { name: 'New outing' }).click();
-    await expect(page.getByRole('button', { name: 'Boat: Wren' })).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Launch: the steps' })).toBeVisible();
-    await page.getByRole('link', { name: /^Kit/ }).click();
-    await expect(page.getByText('Buoyancy, worn', { exact: true })).toBeVisible();
-    await page.getByRole('button', { name: /^Buoyancy, worn/ }).click();
-    await expect(page.getByText('Nothing more in the locker does this.')).toBeVisible();
-  });
-});

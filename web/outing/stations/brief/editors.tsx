@@ -80,6 +80,7 @@ export function PickSeveral<Id extends string>({
               control={
                 <Checkbox
                   checked={on}
+                  slotProps={{ input: { 'aria-label': name } }}
                   disabled={!on && chosen.length >= most}
                   onChange={() => onChange(on ? chosen.filter((one) => one !== id) : [...chosen, id])}
                 />
