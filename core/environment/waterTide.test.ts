@@ -5,7 +5,7 @@ import { HOUR_MS } from '../units/time';
 import { bearingOf, speedOf } from './flow';
 import { valueAt } from './tide';
 import { heightBetween, tableCovers, tableSeries } from './tideTable';
-import { hoursFromSlack, mainBearing, noStreamTable, streamOf, tideIsSilent, tideOf } from './waterTide';
+import { hoursFromSlack, mainBearing, noStreamTable, sayTideSource, streamOf, tideIsSilent, tideOf } from './waterTide';
 
 const noon = Date.parse('2026-06-01T12:00:00Z');
 const turn = (h: number, heightM: number, high: boolean): TideTurn => ({
@@ -104,5 +104,27 @@ describe('a stream by hours about high water', () => {
     expect(of(-3)).toMatchObject({ towardDeg: 40, springMps: 1.2, neapMps: 0.6 });
     expect(of(3)).toMatchObject({ towardDeg: 220, springMps: 1.2 });
     expect(mainBearing(made)).toBe(40);
+  });
+});
+
+describe('where heights and streams come from', () => {
+  it('is told by what is written; what was typed is never called invented', () => {
+    const typed = { tide, stream: null, invented: true };
+    expect(sayTideSource(typed)).not.toMatch(/invented/);
+    const harmonic = { meanM: 2, turns: [], constituents: [{ name: 'M2', amplitude: 1, phaseDeg: 0 }] };
+    expect(sayTideSource({ tide: harmonic, stream: null, invented: true })).toMatch(/invented constituents/);
+    expect(sayTideSource({ tide: harmonic, stream: null, invented: false })).toMatch(/its own constituents/);
+    expect(sayTideSource({ tide: { ...harmonic, constituents: [] }, stream: null, invented: false })).toMatch(
+      /no figure of it/,
+    );
+    const steady = { ...noStreamTable, towardDeg: 0, steadyMps: 1, constituents: [] };
+    expect(sayTideSource({ tide: null, stream: steady, invented: true })).toBe(
+      'The stream is steady, as it was written.',
+    );
+    const hours = hoursFromSlack({ floodEndsH: 0, floodTowardDeg: 40, springMps: 1, neapMps: 0.5 });
+    expect(sayTideSource({ tide, stream: { ...steady, hours }, invented: true })).toMatch(
+      /by the hours about high water/,
+    );
+    expect(sayTideSource({ tide: null, stream: null, invented: true })).toBe('');
   });
 });

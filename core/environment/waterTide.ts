@@ -131,3 +131,25 @@ export function hoursFromSlack(slack: {
     };
   });
 }
+
+/** Where a water's heights and streams come from, a sentence each; empty: it has neither. What was typed is never called invented. */
+export function sayTideSource({ tide, stream, invented }: Pick<Water, 'tide' | 'stream' | 'invented'>): string {
+  const constituents = `${invented ? 'invented' : 'its own'} constituents`;
+  const heights =
+    tide === null
+      ? []
+      : tide.turns.length > 0
+        ? ['Heights: half a cosine between the high and low waters that were written, an estimate.']
+        : tide.constituents.length > 0
+          ? [`Heights are predicted from ${constituents}.`]
+          : ['A tide is said to run, and no figure of it is written.'];
+  const streams =
+    stream === null
+      ? []
+      : stream.hours.length > 0
+        ? ['Stream by the hours about high water.']
+        : stream.constituents.length > 0
+          ? [`The stream is predicted from ${constituents}.`]
+          : ['The stream is steady, as it was written.'];
+  return [...heights, ...streams].join(' ');
+}

@@ -60,7 +60,7 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
     say(
       'stream',
       `Stream to ${figure(e.stream.value, 2)} m/s`,
-      `At ${e.stream.at}, outside any race. Predicted from the water's own constituents.`,
+      `At ${e.stream.at}, outside any race. Predicted from what is written of the water.`,
     );
   if (e.breakerM !== null)
     say(

@@ -78,7 +78,7 @@ export function FirstWaterScreen() {
           </Alert>
         )}
         <Part name="What it is">
-          <Box sx={two}>
+          <Box sx={{ ...two, gridTemplateColumns: { xs: '1fr', sm: '2fr 1fr 1fr' } }}>
             <TextField
               label="Name"
               value={name}

@@ -1,5 +1,5 @@
 import AddOutlined from '@mui/icons-material/AddOutlined';
-import RemoveOutlined from '@mui/icons-material/RemoveOutlined';
+import RemoveCircleOutlined from '@mui/icons-material/RemoveCircleOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -174,7 +174,7 @@ const Row = memo(function Row({ kind, many, onMore }: { kind: KindId; many: numb
       </ButtonBase>
       {many > 0 && (
         <IconButton onClick={() => onMore(kind, -1)} aria-label={`One ${name} fewer`} sx={{ width: 44 }}>
-          <RemoveOutlined fontSize="small" />
+          <RemoveCircleOutlined fontSize="small" sx={{ opacity: 0.6 }} />
         </IconButton>
       )}
     </Box>

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { type Chart, EMPTY_CHART, chartSchema } from '#core/documents/chart';
+import { plural } from '#core/units/words';
 import { FileButton } from '../../ui/FileButton';
 import { saveFile } from '../../ui/saveFile';
 
@@ -33,7 +34,9 @@ export function ChartFile({ chart, onChange }: { chart: Chart; onChange: (chart:
   return (
     <Box>
       <Typography variant="body2">
-        {chart.features.length === 0 ? 'No chart yet.' : `A chart of ${chart.features.length} features.`}
+        {chart.features.length === 0
+          ? 'No chart yet.'
+          : `A chart of ${chart.features.length} ${plural(chart.features.length, 'feature')}.`}
       </Typography>
       <FileButton
         name="Read a chart (GeoJSON)"

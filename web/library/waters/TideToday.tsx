@@ -7,7 +7,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { slackWaters, turnsOfTide, valueAt } from '#core/environment/tide';
-import { streamOf, tideIsSilent, tideOf } from '#core/environment/waterTide';
+import { sayTideSource, streamOf, tideIsSilent, tideOf } from '#core/environment/waterTide';
 import type { Water } from '#core/documents/water';
 import { DAY_MS, clockAt, dayInWords, instantOf } from '#core/units/time';
 import { figure } from '#core/units/words';
@@ -97,15 +97,14 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
             ))}
         </TableBody>
       </Table>
-      {water.stream && water.stream.constituents.length === 0 && (
+      {water.stream && water.stream.constituents.length === 0 && water.stream.hours.length === 0 && (
         <Typography>
           A steady stream of {figure(Math.abs(water.stream.steadyMps), 2)} m/s toward{' '}
           {figure(water.stream.towardDeg, 0)}°.
         </Typography>
       )}
       <Typography variant="caption" color="textSecondary">
-        Predicted from the water’s own constituents{water.invented ? ', which are invented' : ''}. Wind and air pressure
-        move the real one.
+        {sayTideSource(water)} Wind and air pressure move the real one.
       </Typography>
     </Box>
   );

@@ -1,4 +1,6 @@
+import { sayTideSource } from '#core/environment/waterTide';
 import Box from '@mui/material/Box';
+import { sayTideSource } from '#core/environment/waterTide';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { styled } from '@mui/material/styles';
@@ -25,7 +27,7 @@ const Meanings = styled('dl')(({ theme }) => ({
 
 /** Settled here: for what, where, when, with whom, and what that exposes one to. What would annoy: a form of twenty fields. */
 export function BriefScreen() {
-  const { assessment, looked } = useDesk();
+  const { assessment, doc, looked } = useDesk();
   const [comparing, setComparing] = useState(false);
   const exposed = sayExposures(assessment.exposures);
   return (
@@ -38,7 +40,12 @@ export function BriefScreen() {
             Better hours
           </Button>
           <Typography variant="caption" color="textSecondary" sx={{ alignSelf: 'center' }}>
-            Tide and stream are predicted from invented constituents; the station’s weather is simulated.
+            {[
+              sayTideSource(looked.water),
+              doc.conditions.source === 'station' ? 'The station’s weather is simulated.' : '',
+            ]
+              .filter(Boolean)
+              .join(' ')}
           </Typography>
         </Box>
       )}

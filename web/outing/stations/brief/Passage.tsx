@@ -55,7 +55,7 @@ export function TurnFor() {
             {what.hourLater.homeAt === null ? 'the way home is shut' : `you are in at ${clock(what.hourLater.homeAt)}`}.
           </>
         )}{' '}
-        Estimates, from your pace, the hours above and the simulated tide.
+        Estimates, from your pace, the hours above and the tide as it is written.
       </Typography>
       {written !== null && (
         <Button
