@@ -60,8 +60,16 @@ const shots: readonly Shot[] = [
   { name: 'boats', path: '/boats' },
   { name: 'water', path: '/waters/ostrey-sound' },
   { name: 'species', path: '/reference/species/pike' },
-  { name: 'rules', path: '/reference/rules' },
-  { name: 'settings', path: '/settings' },
+  { name: 'own', path: '/locker/own' },
+  {
+    name: 'first-water',
+    path: '/first/water',
+    before: async (page) => {
+      await page.getByLabel('Name', { exact: true }).fill('Quiet Bay');
+      await page.getByLabel('Its position').fill('47.5012, -18.5034');
+      await page.getByRole('button', { name: 'Draw the shore' }).waitFor();
+    },
+  },
 ];
 
 await ensureBuilt();

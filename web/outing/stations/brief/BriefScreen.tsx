@@ -1,10 +1,9 @@
-import { sayTideSource } from '#core/environment/waterTide';
 import Box from '@mui/material/Box';
-import { sayTideSource } from '#core/environment/waterTide';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { styled } from '@mui/material/styles';
 import { useState } from 'react';
+import { sayTideSource } from '#core/environment/waterTide';
 import { sayExposures } from '#core/exposures/sayExposures';
 import { Calm } from '../../Calm';
 import { useDesk } from '../../desk';
