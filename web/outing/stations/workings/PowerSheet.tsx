@@ -174,9 +174,9 @@ function Battery({
         />{' '}
         .
       </Typography>
-      <Sum name="is dark after" result={`${figure(darkWh)} Wh`} thumb>
-        drawn deeper than spares it;{' '}
-        {darkAt === null ? 'not today' : `about ${shiftClock(launchAt, Math.round(darkAt * 60))}`}
+      <Sum name="until dark" result={`${figure(darkWh)} Wh`} thumb>
+        all that it gives, spared or not
+        {darkAt === null ? '' : `; dark about ${shiftClock(launchAt, Math.round(darkAt * 60))}`}
       </Sum>
       <Sum name="to spare" result={`${figure(sum.spareWh)} Wh`}>
         {figure(sum.usableWh)} × {figure(1 - reserve, 2)} − {figure(sum.neededWh)}
