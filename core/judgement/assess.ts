@@ -1,6 +1,5 @@
 import { carriedKg, gearKg } from '../boat/load';
 import type { Log } from '../documents/log';
-import type { Acceptance } from '../documents/acceptance';
 import type { Outing } from '../documents/outing';
 import { type Blank, type References, blanks, openBlanks } from '../documents/references';
 import type { Exposures } from '../exposures/exposures';
@@ -11,12 +10,13 @@ import type { Station } from '../vocabulary/stations';
 import type { SheetId } from '../vocabulary/sheets';
 import type { Answers } from '../walkround/answers';
 import { type Step, walkSteps } from '../walkround/steps';
-import { type Context, contextOf } from './context';
+import { contextOf } from './context';
 import type { Finding } from './finding';
+import { answersTo } from './accepted';
 import { type Gate, gate } from './gate';
 import { judge, repairsFor } from './repairEngine';
 import { findingLevels } from './rule';
-import { type Found, ruleOf } from './allRules';
+import { ruleOf } from './allRules';
 import { sheetFor, sheetsInUse } from './sheets';
 
 /** So many counted of so many. */
@@ -58,10 +58,7 @@ export function assess(
   const context = contextOf(outing, references, answers, now);
   const judged = judge(context);
   const findings = judged.all.map((one): Finding => {
-    const answerable = isAnswerable(one, context);
-    const keepable = one.level === 'mind' && one.basis !== 'law' && one.basis !== 'physics';
-    const here = answerable ? acceptedReason(one, outing.accepted) : null;
-    const there = keepable ? acceptedReason(one, context.places.water?.answered ?? []) : null;
+    const { answerable, keepable, here, there } = answersTo(one, context);
     const accepted = here ?? there;
     const asked = withRepairs && accepted === null;
     const { repairs, lowers } = asked ? repairsFor(one, judged) : noRepairs;
@@ -116,15 +113,4 @@ const noRepairs = { repairs: [], lowers: [] } as const;
 /** Things aboard of which it was written what became of them. */
 function marked({ loadout }: Outing, { items }: Log): number {
   return loadout.filter((entry) => items.some((one) => one.itemId === entry.itemId)).length;
-}
-
-function isAnswerable(one: Found, { angler }: Context): boolean {
-  if (one.level === 'mind') return true;
-  return one.level === 'stop' && one.basis === 'judgement' && angler?.experience === 'experienced';
-}
-
-/** An acceptance holds while the finding is no worse than it was when accepted. */
-function acceptedReason(one: Found, answers: readonly Acceptance[]): string | null {
-  const held = answers.find((acceptance) => acceptance.key === one.key);
-  return held && one.extent <= held.extent + 1e-9 ? held.reason : null;
 }

@@ -5,7 +5,7 @@ import type { Outing } from '../documents/outing';
 import { addDays } from '../units/time';
 import { noAnswers } from '../walkround/answers';
 import { assess } from './assess';
-import { betterHours } from './betterHours';
+import { betterHours, weightOf } from './betterHours';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
@@ -28,9 +28,41 @@ describe('better hours', () => {
     for (const choice of choices.filter((_, i) => i % 9 === 0)) {
       const moved = { ...late, brief: movedTo(late.brief, choice.date, choice.launchAt) };
       const found = assess(moved, references, noAnswers, now).findings;
-      expect(found.filter((one) => one.level === 'stop')).toHaveLength(choice.stops);
-      expect(found.filter((one) => one.level === 'mind')).toHaveLength(choice.minds);
+      const open = (level: string) => found.filter((one) => one.level === level && one.accepted === null).length;
+      expect(open('stop')).toBe(choice.stops + choice.same.stops);
+      expect(open('mind')).toBe(choice.minds + choice.same.minds);
     }
+  });
+  it('count neither what stands at every hour nor what was accepted', () => {
+    const alone = choices.map(({ stops, minds }) => stops * 100 + minds);
+    expect(Math.min(...alone)).toBe(0);
+    const pick = choices.find(({ first }) => first?.level === 'mind');
+    if (!pick) throw new Error('An hour of these has a Mind.');
+    const moved = { ...late, brief: movedTo(late.brief, pick.date, pick.launchAt) };
+    const mind = assess(moved, references, noAnswers, now).findings.find(
+      (one) => one.level === 'mind' && one.facts.code === pick.first?.facts.code,
+    );
+    const accepted = {
+      ...late,
+      accepted: [{ key: mind?.key ?? '', extent: 1e6, reason: 'seen', at: '2026-05-15T19:00:00Z' }],
+    };
+    const again = betterHours(accepted, references, noAnswers, now);
+    const sum = (list: typeof choices) => list.reduce((all, { minds, same }) => all + minds + same.minds, 0);
+    expect(sum(again)).toBeLessThan(sum(choices));
+  });
+  it('of which nothing is known are never preferred, and a launch in the dark is said', () => {
+    const { hours } = late.conditions;
+    const firstDay = { ...late.conditions, hours: hours.filter(({ at }) => at.startsWith(late.brief.date)) };
+    const partly = betterHours({ ...late, conditions: firstDay }, references, noAnswers, now);
+    const known = partly.filter(({ unknownHours }) => unknownHours === 0);
+    const unknown = partly.filter(({ unknownHours }) => unknownHours > 0);
+    expect(known.length).toBeGreaterThan(0);
+    expect(unknown.length).toBeGreaterThan(0);
+    expect(Math.max(...known.map(weightOf))).toBeLessThan(Math.min(...unknown.map(weightOf)));
+    expect(choices.some(({ inDark }) => inDark)).toBe(true);
+    expect(choices.some(({ inDark }) => !inDark)).toBe(true);
+    for (const { windMps, gustMps, seaM } of known)
+      for (const figure of [windMps, gustMps, seaM]) expect(figure).not.toBeNull();
   });
   it('show the morning kinder than the hours of the race', () => {
     const stops = (launchAt: string) =>

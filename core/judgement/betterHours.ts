@@ -1,24 +1,37 @@
-import { lightOfDay, noonOf } from '../environment/light';
+import { isDark, lightOfDay, noonOf } from '../environment/light';
 import { minutesTo, throughMidnight } from '../documents/hours';
 import { movedTo } from '../editing/hours';
 import type { Outing } from '../documents/outing';
 import { type References, lookUp } from '../documents/references';
-import { HOUR_MS, type Instant, addDays, clockAt, instantOf } from '../units/time';
+import { HOUR_MS, type Instant, addDays, clockAt, instantOf, minutesBetween } from '../units/time';
 import type { Answers } from '../walkround/answers';
-import { contextOf } from './context';
+import { answersTo } from './accepted';
+import { type Context, contextOf } from './context';
 import type { Finding } from './finding';
 import { judge } from './repairEngine';
-import type { Facts } from './allRules';
+import type { Facts, Found } from './allRules';
 
 /** One launch as it would be judged. */
 export interface LaunchChoice {
   date: string;
   launchAt: string;
   homeAt: string;
+  /** Stops and Minds that this hour brings: neither what stands at every hour, nor what was accepted. */
   stops: number;
   minds: number;
   /** The first Stop, else the first Mind: why not; null: neither. */
   first: { level: Finding['level']; facts: Facts } | null;
+  /** What stands at each of these hours alike. */
+  same: { stops: number; minds: number };
+  /** What the hour is like: strongest wind and gust, highest sea and breakers, whether one launches in the dark, slack before the hour home. null: not known. */
+  windMps: number | null;
+  gustMps: number | null;
+  seaM: number | null;
+  inDark: boolean;
+  darkMinutes: number;
+  spareMin: number | null;
+  /** Hours afloat of which no wind is written. */
+  unknownHours: number;
 }
 
 const DAYS = 3;
@@ -35,7 +48,7 @@ export function betterHours(outing: Outing, references: References, answers: Ans
   // One who means to be home by midnight is shown no night; one who means to fish through it is.
   const endsThatDay = brief.nights === 0 && !throughMidnight(brief);
   const like = contextOf(outing, references, answers, now);
-  const choices: LaunchChoice[] = [];
+  const judged: JudgedHour[] = [];
   for (let d = 0; d < DAYS; d += 1) {
     const date = addDays(brief.date, d);
     const { dawn, dusk } = lightOfDay(noonOf(date, water.lonDeg), water.latDeg, water.lonDeg);
@@ -47,18 +60,72 @@ export function betterHours(outing: Outing, references: References, answers: Ans
       if (midnight + minute * 60_000 < now || (endsThatDay && minute + lasts >= 24 * 60)) continue;
       const launchAt = clockAt(midnight + minute * 60_000, water.timeZone);
       const moved = movedTo(brief, date, launchAt);
-      const found = judge(contextOf({ ...outing, brief: moved }, references, answers, now, like)).all;
-      const of = (level: Finding['level']) => found.filter((one) => one.level === level);
-      const [worst] = [...of('stop'), ...of('mind')];
-      choices.push({
-        date,
-        launchAt,
-        homeAt: moved.homeAt,
-        stops: of('stop').length,
-        minds: of('mind').length,
-        first: worst ? { level: worst.level, facts: worst.facts } : null,
-      });
+      const context = contextOf({ ...outing, brief: moved }, references, answers, now, like);
+      judged.push({ date, launchAt, homeAt: moved.homeAt, ...likeOf(context), open: openIn(context) });
     }
   }
-  return choices;
+  return told(judged);
+}
+
+interface JudgedHour extends Omit<LaunchChoice, 'stops' | 'minds' | 'first' | 'same'> {
+  open: readonly Found[];
+}
+
+/** Stops and Minds that stand unanswered. */
+function openIn(context: Context): Found[] {
+  return judge(context).all.filter((one) => {
+    if (one.level === 'note') return false;
+    const { here, there } = answersTo(one, context);
+    return here === null && there === null;
+  });
+}
+
+/** What the hours of an outing are like. */
+function likeOf({ exposures: e, conditions, places: { water } }: Context) {
+  const known = new Set(
+    conditions.hours.flatMap(({ at, windMps }) => (windMps === null ? [] : [hourOf(Date.parse(at))])),
+  );
+  const [from, to] = [e.launchAt ?? 0, e.homeAt ?? 0];
+  const afloat = Array.from({ length: Math.max(1, Math.ceil((to - from) / HOUR_MS)) }, (_, i) =>
+    hourOf(from + i * HOUR_MS),
+  );
+  const { plan } = e;
+  return {
+    windMps: e.wind?.value ?? null,
+    gustMps: e.gust?.value ?? null,
+    seaM: e.hs?.value ?? null,
+    inDark: water !== null && e.launchAt !== null && isDark(e.launchAt, water.latDeg, water.lonDeg),
+    darkMinutes: e.darkMinutes,
+    spareMin: plan?.homeAt == null ? null : minutesBetween(plan.homeAt, plan.deadline),
+    unknownHours: afloat.filter((hour) => !known.has(hour)).length,
+  };
+}
+function hourOf(at: Instant): number {
+  return Math.floor(at / HOUR_MS);
+}
+
+/** What stands at every hour alike says nothing of the hours: it is counted apart. */
+function told(judged: readonly JudgedHour[]): LaunchChoice[] {
+  const nameOf = (one: Found) => `${one.level} ${one.key}`;
+  const [first, ...others] = judged.map(({ open }) => new Set(open.map(nameOf)));
+  const alike = new Set([...(first ?? [])].filter((name) => others.every((names) => names.has(name))));
+  const count = (level: string) => [...alike].filter((name) => name.startsWith(level)).length;
+  const same = { stops: count('stop'), minds: count('mind') };
+  return judged.map(({ open, ...hour }) => {
+    const own = open.filter((one) => !alike.has(nameOf(one)));
+    const of = (level: Finding['level']) => own.filter((one) => one.level === level);
+    const [worst] = [...of('stop'), ...of('mind')];
+    return {
+      ...hour,
+      stops: of('stop').length,
+      minds: of('mind').length,
+      first: worst ? { level: worst.level, facts: worst.facts } : null,
+      same,
+    };
+  });
+}
+
+/** How much an hour has against it: Stops before Minds, and hours of which nothing is known after all that are. */
+export function weightOf({ stops, minds, unknownHours, inDark }: LaunchChoice): number {
+  return (unknownHours > 0 ? 1_000_000 : 0) + stops * 1000 + minds + (inDark ? 0.5 : 0);
 }

@@ -7,13 +7,14 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useState } from 'react';
-import type { LaunchChoice } from '#core/judgement/betterHours';
+import { type LaunchChoice, weightOf } from '#core/judgement/betterHours';
 import { sayFinding } from '#core/judgement/allRules';
 import { movedTo } from '#core/editing/hours';
 import { dayInWords } from '#core/units/time';
-import { plural } from '#core/units/words';
+import { capital, count, duration, figure, listed, plural } from '#core/units/words';
 import { LevelMark } from '../../../ui/LevelMark';
 import { useWorker } from '../../../workers/useWorker';
 import type { BetterHoursWork } from '../../../workers/betterHours.worker';
@@ -43,14 +44,18 @@ export function BetterHours({ onClose }: { onClose: () => void }) {
   }, []);
   const days = [...new Set((choices ?? []).map((choice) => choice.date))];
   const said = chosen?.first ? sayFinding(chosen.first.facts) : null;
-  const fewest = Math.min(...(choices ?? []).map(weight));
+  const fewest = Math.min(...(choices ?? []).map(weightOf));
+  const strongest = Math.max(1, ...(choices ?? []).map(({ gustMps, windMps }) => gustMps ?? windMps ?? 0));
+  const same = choices?.[0]?.same;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" fullScreen={narrow} aria-labelledby="better-hours">
       <DialogTitle id="better-hours">Better hours</DialogTitle>
       <DialogContent>
         <Typography variant="body2" sx={{ mb: 2 }}>
-          Each half-hour launch from first light to dusk, the same outing moved as it is. A gate with the number of
-          Stops, a half disc with the number of Minds; a stroke where neither stands. Judged on the figures held now.
+          Each half-hour launch from first light to dusk, the same outing moved as it is. A gate with the Stops that the
+          hour brings, a half disc with its Minds; a stroke where it brings neither. The bar is the strongest wind
+          afloat, paler where it gusts; ? where no wind is written.{' '}
+          {same && same.stops + same.minds > 0 && `At every hour alike, and not counted here: ${sameWords(same)}.`}
         </Typography>
         {choices === null && <LinearProgress aria-label="Judging each launch" />}
         {choices?.length === 0 && (
@@ -70,7 +75,8 @@ export function BetterHours({ onClose }: { onClose: () => void }) {
                   <Slot
                     key={choice.launchAt}
                     choice={choice}
-                    kindest={weight(choice) === fewest}
+                    kindest={weightOf(choice) === fewest}
+                    strongest={strongest}
                     on={chosen?.date === date && chosen.launchAt === choice.launchAt}
                     onChoose={() => setChosen(choice)}
                   />
@@ -82,7 +88,7 @@ export function BetterHours({ onClose }: { onClose: () => void }) {
       <DialogActions sx={{ p: 2, flexWrap: 'wrap', gap: 1 }}>
         <Typography variant="body2" role="status" sx={{ flex: 1, minWidth: 200 }}>
           {chosen &&
-            `${dayInWords(chosen.date)}, ${chosen.launchAt} to ${chosen.homeAt}: ${said ? said.title : 'no Stop and no Mind'}.`}
+            `${dayInWords(chosen.date)}, ${chosen.launchAt} to ${chosen.homeAt}: ${said ? said.title : 'no Stop and no Mind'}. ${hourWords(chosen)}`}
         </Typography>
         <Button variant="outlined" onClick={onClose}>
           Cancel
@@ -102,22 +108,44 @@ export function BetterHours({ onClose }: { onClose: () => void }) {
   );
 }
 
-function weight({ stops, minds }: LaunchChoice): number {
-  return stops * 1000 + minds;
+function sameWords({ stops, minds }: LaunchChoice['same']): string {
+  return listed([
+    ...(stops > 0 ? [`${count(stops)} ${plural(stops, 'Stop')}`] : []),
+    ...(minds > 0 ? [`${count(minds)} ${plural(minds, 'Mind')}`] : []),
+  ]);
+}
+
+/** What an hour is like: wind, sea, light, and how much is in hand on the way home. */
+function hourWords({ windMps, gustMps, seaM, inDark, darkMinutes, spareMin, unknownHours }: LaunchChoice): string {
+  const parts = [
+    windMps !== null && `wind to ${figure(windMps)} m/s${gustMps === null ? '' : `, gusts ${figure(gustMps)}`}`,
+    seaM !== null && `sea to ${figure(seaM)} m`,
+    inDark ? 'launched in the dark' : darkMinutes >= 1 ? `${duration(darkMinutes)} in the dark` : 'in the light',
+    spareMin !== null &&
+      (spareMin >= 0 ? `home with ${duration(spareMin)} in hand` : `home ${duration(-spareMin)} late`),
+    unknownHours > 0 && `${count(unknownHours)} ${plural(unknownHours, 'hour')} of which no wind is written`,
+  ].filter((part) => part !== false);
+  return `${capital(parts.join('; '))}.`;
 }
 
 function Slot({
   choice,
   kindest,
+  strongest,
   on,
   onChoose,
 }: {
   choice: LaunchChoice;
   kindest: boolean;
+  /** The strongest gust of all these hours, m/s. */
+  strongest: number;
   on: boolean;
   onChoose: () => void;
 }) {
-  const { stops, minds, launchAt } = choice;
+  const { stops, minds, launchAt, windMps, gustMps, inDark, unknownHours } = choice;
+  const { inks } = useTheme();
+  const unknown = unknownHours > 0;
+  const bar = (mps: number | null) => `${Math.round((100 * (mps ?? 0)) / strongest)}%`;
   const words = [stops > 0 && `${stops} ${plural(stops, 'Stop')}`, minds > 0 && `${minds} ${plural(minds, 'Mind')}`]
     .filter(Boolean)
     .join(', ');
@@ -125,10 +153,11 @@ function Slot({
     <ButtonBase
       onClick={onChoose}
       aria-pressed={on}
-      aria-label={`${launchAt}: ${words || 'no Stop, no Mind'}`}
+      aria-label={`${launchAt}: ${words || 'no Stop, no Mind'}${unknown ? ', weather not known' : ''}${inDark ? ', in the dark' : ''}`}
       sx={{
         width: 62,
-        height: 62,
+        height: 74,
+        position: 'relative',
         flexDirection: 'column',
         gap: 0.5,
         border: on ? 2 : 1,
@@ -148,10 +177,25 @@ function Slot({
           <>
             <LevelMark level="mind" size={14} /> {minds}
           </>
+        ) : unknown ? (
+          '?'
         ) : (
           'ǀ'
         )}
+        {inDark && (
+          <Box component="span" sx={{ ml: 0.25 }}>
+            dark
+          </Box>
+        )}
       </Box>
+      {windMps !== null && (
+        <Box aria-hidden sx={{ position: 'absolute', left: 5, right: 5, bottom: 4, height: 5 }}>
+          <Box
+            sx={{ position: 'absolute', height: 5, width: bar(gustMps ?? windMps), bgcolor: inks.tide, opacity: 0.3 }}
+          />
+          <Box sx={{ position: 'absolute', height: 5, width: bar(windMps), bgcolor: inks.tide }} />
+        </Box>
+      )}
     </ButtonBase>
   );
 }
