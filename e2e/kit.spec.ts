@@ -182,3 +182,18 @@ test('a Mind is answered once for every outing on a water, and taken back', asyn
   await unfold();
   await expect(hands.getByRole('button', { name: 'Accept, and say why' })).toBeVisible();
 });
+
+test('a figure that a judgement wants is asked where it says so, and answered there', async ({ page }) => {
+  const { doc, version } = await (await page.request.get('/api/items/net')).json();
+  const short = { ...doc, attributes: { ...doc.attributes, hoopM: 0.2 } };
+  await page.request.put('/api/items/net', { data: { version, doc: short } });
+  await page.goto('/outings/pollack-long-grey/kit');
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  const land = margin.getByRole('listitem').filter({ hasText: 'Land the fish' });
+  await land.getByLabel(/: Hoop/).fill('-1');
+  await land.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(land.getByText(/^A number from 0/)).toBeVisible();
+  await land.getByLabel(/: Hoop/).fill('0.6');
+  await land.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(land).toHaveCount(0);
+});

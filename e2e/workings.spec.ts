@@ -49,7 +49,7 @@ test('a number is tried, felt, put back; tried again and kept where it belongs',
   await expect(power).toContainText('short by');
   const capacity = power.getByLabel('Capacity of Old lead battery, 7 Ah');
   await capacity.fill('40');
-  await expect(power).toContainText('lasts, with so much to spare');
+  await expect(power).toContainText('kept well, with so much to spare');
   await expect(margin(page), 'only tried: the judgement stands').toContainText('does not last the day');
   const tried = page.getByRole('region', { name: 'Tried, not kept' });
   await expect(tried).toContainText(/would be settled: Mind Old lead battery, 7 Ah does not last the day/);

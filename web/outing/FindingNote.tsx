@@ -4,7 +4,9 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Suspense, lazy, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
+import type { AttributeId } from '#core/catalog/gear/attributes';
 import { type Facts } from '#core/judgement/allRules';
+import { eachShortfall } from '#core/needs/need';
 import { type Finding } from '#core/judgement/finding';
 import { levelNames, sayBasis, sayLift } from '#core/judgement/finding';
 import { sayFinding } from '#core/judgement/allRules';
@@ -16,6 +18,8 @@ import { useAnswerForWater } from './useAnswerForWater';
 
 // Loaded when the first finding is answered: the field for it is heavy, and most outings need none.
 const Reason = lazy(async () => ({ default: (await import('./Reason')).Reason }));
+
+const AskFigure = lazy(async () => ({ default: (await import('./AskFigure')).AskFigure }));
 
 /** One finding: what, why, what it rests on, and what would settle it. */
 export function FindingNote({ finding }: { finding: Finding }) {
@@ -70,6 +74,11 @@ export function FindingNote({ finding }: { finding: Finding }) {
               </Button>
             </Box>
           ))}
+          {figuresAsked(finding.facts).map(({ itemId, attribute }) => (
+            <Suspense key={`${itemId} ${attribute}`}>
+              <AskFigure itemId={itemId} attribute={attribute} />
+            </Suspense>
+          ))}
           {finding.otherwise !== null && (
             <Typography variant="body2" sx={{ py: 0.5 }}>
               {finding.otherwise}
@@ -110,6 +119,18 @@ const actionStyle = {
   textUnderlineOffset: '3px',
   lineHeight: 1.25,
 } as const;
+
+/** Figures of things aboard that keep them from counting: asked where it matters, not before. */
+function figuresAsked(facts: Facts): { itemId: string; attribute: AttributeId }[] {
+  if (facts.code !== 'need-unmet') return [];
+  return facts.notCounted.flatMap((means) =>
+    means.by === 'item' && means.shortfall
+      ? eachShortfall(means.shortfall).flatMap((one) =>
+          one.code === 'too-little' ? [{ itemId: means.itemId, attribute: one.attribute }] : [],
+        )
+      : [],
+  );
+}
 
 /** Where a blank is filled that is no part of the outing itself. */
 function placeToGo(facts: Facts): { to: string; name: string } | null {
