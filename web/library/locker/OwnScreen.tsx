@@ -1,5 +1,5 @@
 import AddOutlined from '@mui/icons-material/AddOutlined';
-import RemoveCircleOutlined from '@mui/icons-material/RemoveCircleOutlined';
+import RemoveCircleOutlineOutlined from '@mui/icons-material/RemoveCircleOutlineOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -174,7 +174,7 @@ const Row = memo(function Row({ kind, many, onMore }: { kind: KindId; many: numb
       </ButtonBase>
       {many > 0 && (
         <IconButton onClick={() => onMore(kind, -1)} aria-label={`One ${name} fewer`} sx={{ width: 44 }}>
-          <RemoveCircleOutlined fontSize="small" sx={{ opacity: 0.6 }} />
+          <RemoveCircleOutlineOutlined fontSize="small" sx={{ opacity: 0.6 }} />
         </IconButton>
       )}
     </Box>
