@@ -15,7 +15,7 @@ import type { Finding } from './finding';
 import { answersTo } from './accepted';
 import { type Gate, gate } from './gate';
 import { judge, repairsFor } from './repairEngine';
-import { findingLevels } from './rule';
+import { findingLevels } from '../vocabulary/levels';
 import { ruleOf } from './allRules';
 import { sheetFor, sheetsInUse } from './sheets';
 

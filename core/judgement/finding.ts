@@ -1,7 +1,8 @@
 import type { Repair } from '../editing/repair';
 import { plural } from '../units/words';
 import type { Station } from '../vocabulary/stations';
-import { type Basis, type FindingLevel, findingLevels } from './rule';
+import { findingLevels, levelNames } from '../vocabulary/levels';
+import type { Basis } from './rule';
 import type { Found } from './allRules';
 
 export interface Finding extends Found {
@@ -22,7 +23,6 @@ export interface Finding extends Found {
   answerable: boolean;
 }
 
-export const levelNames: Record<FindingLevel, string> = { stop: 'Stop', mind: 'Mind', note: 'Note' };
 const basisWords: Record<Basis, string> = {
   law: 'rests on the law',
   physics: 'rests on physics',

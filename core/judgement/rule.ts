@@ -2,12 +2,11 @@ import { MOST_EXTENT } from '../vocabulary/extent';
 import type { Repair } from '../editing/repair';
 import type { Far } from '../needs/need';
 import type { NeedId } from '../vocabulary/needs';
+import type { FindingLevel } from '../vocabulary/levels';
 import type { SheetId } from '../vocabulary/sheets';
 import { type Station, stations } from '../vocabulary/stations';
 import type { Context } from './context';
 
-export const findingLevels = ['stop', 'mind', 'note'] as const;
-export type FindingLevel = (typeof findingLevels)[number];
 /** What a finding rests on. Law and physics cannot be overridden. */
 export type Basis = 'law' | 'physics' | 'judgement' | 'school';
 

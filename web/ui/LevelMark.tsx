@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import { type FindingLevel } from '#core/judgement/rule';
+import { type FindingLevel } from '#core/vocabulary/levels';
 
 /** A barred gate, a half-filled disc, a small ring: the shape says the level before the colour does. */
 export function LevelMark({ level, size = 18 }: { level: FindingLevel; size?: number }) {

@@ -3,7 +3,8 @@ import { kinds } from '../../catalog/gear/kinds';
 import { figure, mass } from '../../units/words';
 import { hullLooks, hullParts, hullStep } from '../../walkround/hullParts';
 import { otherBoats, fewerFish, removing } from '../candidates';
-import { type FindingLevel, rule } from '../rule';
+import { rule } from '../rule';
+import { type FindingLevel } from '../../vocabulary/levels';
 
 /** So much more, kg, in a boat laden too much already does not keep a missing thing from being offered. */
 const SLACK_KG = 2;

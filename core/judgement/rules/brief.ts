@@ -6,7 +6,8 @@ import { forecastSeenAt, FORECAST_HOURS } from '../../walkround/forecastSeen';
 import type { Exposures } from '../../exposures/exposures';
 import type { Unsaid } from '../../exposures/unsaid';
 import { HOUR_MS } from '../../units/time';
-import { type FindingLevel, rule } from '../rule';
+import { rule } from '../rule';
+import { type FindingLevel } from '../../vocabulary/levels';
 
 const blankWords: Record<Blank, string> = {
   targets: 'the fish',

@@ -15,7 +15,8 @@ import { capital, count, dayWords, listed, plural } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import type { SheetId } from '../../vocabulary/sheets';
 import { filledFor, outOfTheDark, owned, removing, rodsAshore, serviceable, swap } from '../candidates';
-import { type Basis, type FindingLevel, type Told, rule } from '../rule';
+import { type Basis, type Told, rule } from '../rule';
+import { type FindingLevel } from '../../vocabulary/levels';
 
 /** How loud an unmet need is: law and what life hangs on shut the gate; other musts and shoulds are minded. */
 export function needLevel(need: Pick<JudgedNeed, 'level' | 'lifeCritical' | 'loud'>): {

@@ -1,7 +1,8 @@
 import { batteryOf, powerSheet } from '../../power/powerSheet';
 import { figure, roughly } from '../../units/words';
 import { isAboard, owned, swap } from '../candidates';
-import { type FindingLevel, rule } from '../rule';
+import { rule } from '../rule';
+import { type FindingLevel } from '../../vocabulary/levels';
 
 /** Whether each battery lasts the day it will have. A device without any battery is told by the need for power. */
 const batteryShort = rule({

@@ -5,7 +5,8 @@ import { clockAt, minutesBetween } from '../../units/time';
 import { capital, figure, listed } from '../../units/words';
 import { MOST_EXTENT } from '../../vocabulary/extent';
 import { earlierTurn, otherHours, otherPlaces } from '../candidates';
-import { type FindingLevel, rule } from '../rule';
+import { rule } from '../rule';
+import { type FindingLevel } from '../../vocabulary/levels';
 
 /** A steepening of the wind's waves from which it is told, and waves too small to matter, m. */
 const STEEPER = 1.25;

@@ -3,7 +3,8 @@ import type { WindHour } from '../../exposures/winds';
 import { capital, count, distance, duration, figure, listed, plural } from '../../units/words';
 import type { Context } from '../context';
 import { otherHours, otherLaunches, otherPlaces } from '../candidates';
-import { type FindingLevel, rule } from '../rule';
+import { rule } from '../rule';
+import { type FindingLevel } from '../../vocabulary/levels';
 
 /** Thunder chance from which nobody launches, and from which it is minded, %. */
 const THUNDER_STOP_PCT = 30;

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { assess } from '#core/judgement/assess';
 import { differenceOf } from '#core/judgement/difference';
-import { levelNames } from '#core/judgement/finding';
+import { levelNames } from '#core/vocabulary/levels';
 import { sayFinding } from '#core/judgement/allRules';
 import { attributes } from '#core/catalog/gear/attributes';
 import { type Attempt, changeKey, changedCraft, changedItem, changedWater, tryChange } from '#core/editing/trial';

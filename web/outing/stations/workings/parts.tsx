@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { type ReactNode, useId, useRef, useState } from 'react';
-import { type FindingLevel } from '#core/judgement/rule';
+import { type FindingLevel } from '#core/vocabulary/levels';
 import type { Attempt } from '#core/editing/trial';
 import { LevelMark } from '../../../ui/LevelMark';
 import { serif } from '../../../app/theme';
