@@ -2,12 +2,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { styled } from '@mui/material/styles';
-import { useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import { sayTideSource } from '#core/environment/waterTide';
 import { sayExposures } from '#core/exposures/sayExposures';
 import { Calm } from '../../Calm';
 import { useDesk } from '../../desk';
-import { BetterHours } from './BetterHours';
 import { DayStrip } from './DayStrip';
 import { Forecast } from './Forecast';
 import { Legs, TurnFor } from './Passage';
@@ -23,6 +22,9 @@ const Meanings = styled('dl')(({ theme }) => ({
   dt: { fontWeight: 700 },
   dd: { margin: 0, fontSize: '0.92rem', lineHeight: 1.45 },
 }));
+
+// Judged when asked for: the dialog comes with its question.
+const BetterHours = lazy(async () => ({ default: (await import('./BetterHours')).BetterHours }));
 
 /** Settled here: for what, where, when, with whom, and what that exposes one to. What would annoy: a form of twenty fields. */
 export function BriefScreen() {
@@ -81,7 +83,11 @@ export function BriefScreen() {
           ))}
         </Meanings>
       </Box>
-      {comparing && <BetterHours onClose={() => setComparing(false)} />}
+      {comparing && (
+        <Suspense>
+          <BetterHours onClose={() => setComparing(false)} />
+        </Suspense>
+      )}
     </Box>
   );
 }
