@@ -51,7 +51,8 @@ function inOwnBoatKg({ item, entry }: Aboard): number {
   return entry.carriedBy === null ? item.massKg * entry.quantity : 0;
 }
 
-function usualPlace({ item, entry }: Aboard, looked: Looked): PlaceId {
+/** Where a thing usually lies: where its container does, if that is aboard and it is in it. */
+export function usualPlace({ item, entry }: Aboard, looked: Looked): PlaceId {
   const { containerId } = item;
   const packed = containerId !== null && !entry.outsideContainer && idsAboard(looked).has(containerId);
   const inside = packed ? looked.items.get(containerId) : undefined;

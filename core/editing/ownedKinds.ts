@@ -36,7 +36,11 @@ export function toOwn(
     const want = Math.max(0, Math.min(MOST_OF_A_KIND, Math.round(count)));
     if (want > have) {
       const plain = own.find(({ doc }) => doc.name === kinds[kind].name) ?? own[0];
-      if (plain) change.change.push({ ...plain, doc: { ...plain.doc, quantity: plain.doc.quantity + want - have } });
+      if (plain)
+        change.change.push({
+          version: plain.version,
+          doc: { ...plain.doc, quantity: plain.doc.quantity + want - have },
+        });
       else change.create.push(newItem(newId(), kind, { quantity: want }));
     }
     let over = have - want;
@@ -48,5 +52,5 @@ export function toOwn(
       else change.change.push({ version: one.version, doc: { ...one.doc, quantity: one.doc.quantity - taken } });
     }
   }
-  return { ...change, change: change.change.map(({ version, doc }) => ({ version, doc })) };
+  return change;
 }

@@ -1,8 +1,9 @@
+import { usualPlace } from '../boat/load';
 import { kinds } from '../catalog/gear/kinds';
 import { type PlaceId, places, wornPlaces } from '../catalog/gear/places';
 import { catalogue } from '../needs/catalogue';
 import type { JudgedNeed } from '../needs/match';
-import { type Looked, idsAboard } from '../documents/references';
+import type { Looked } from '../documents/references';
 import { count } from '../units/words';
 import { eveningStep, itemStep } from './answers';
 import { hullLooks, hullParts, hullStep } from './hullParts';
@@ -33,15 +34,13 @@ export interface Step {
  */
 export function walkSteps(looked: Looked, needs: readonly JudgedNeed[]): Step[] {
   const serving = servedBy(needs);
-  const ids = idsAboard(looked);
   const alone: Step[] = [];
   const together = new Map<string, Listed[]>();
-  for (const { item, entry } of looked.aboard) {
+  for (const one of looked.aboard) {
+    const { item, entry } = one;
     const kind = kinds[item.kind];
     const { serves = [], lifeCritical: critical = false } = serving.get(item.id) ?? {};
-    const packed = item.containerId !== null && !entry.outsideContainer && ids.has(item.containerId);
-    const inside = packed && item.containerId !== null ? looked.items.get(item.containerId) : undefined;
-    const place = kinds[(inside ?? item).kind].place;
+    const place = usualPlace(one, looked);
     const phase = phaseOf(place);
     const own: Step = {
       id: itemStep(item.id),
