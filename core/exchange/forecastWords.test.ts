@@ -167,6 +167,13 @@ describe('points and forces', () => {
   });
 });
 
+describe('gusts', () => {
+  it('said before the wind rises are never less than the wind', () => {
+    expect(at('SW 3 gusting 4, rising 5 later', '15:00')).toMatchObject({ windMps: force(5), gustMps: force(5) });
+    expect(at('SW 3 gusting 4, rising 5 later', '06:00')).toMatchObject({ gustMps: force(4) });
+  });
+});
+
 describe('hours said back', () => {
   it('name only what is written, and only where it changes', () => {
     const result = read('S 3 increasing to 5 by 10:00, swell 1 m 8 s');

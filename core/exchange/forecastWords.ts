@@ -74,7 +74,10 @@ export function readForecastWords(text: string, from: Instant, to: Instant, zone
   for (let at = start; at <= to; at += HOUR_MS) {
     // What begins in the middle of the outing is not known before it, but for what the first words say.
     const figures = told.filter((spell, i) => i === 0 || spell.from <= at).map((spell) => spell.figures);
-    hours.push({ at: isoAt(at, zone), ...NO_FIGURES, ...saidOnce(told), ...Object.assign({}, ...figures) });
+    const hour: Hour = { at: isoAt(at, zone), ...NO_FIGURES, ...saidOnce(told), ...Object.assign({}, ...figures) };
+    // A gust said before the wind rose is no gust of it: it is never less than the wind.
+    if (hour.gustMps !== null && hour.windMps !== null) hour.gustMps = Math.max(hour.gustMps, hour.windMps);
+    hours.push(hour);
   }
   const wrong = hours.map((hour) => hourSchema.safeParse(hour).error?.issues[0]).find((issue) => issue !== undefined);
   if (wrong) return refused(`${figureNames[String(wrong.path[0])] ?? 'A figure'}: ${wrong.message}`);
