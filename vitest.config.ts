@@ -7,5 +7,7 @@ export default defineConfig({
     testTimeout: 60_000,
     hookTimeout: 60_000,
     maxWorkers: 2,
+    // Modules without state of their own need not be read anew for each file: it halves the time.
+    isolate: false,
   },
 });

@@ -13,8 +13,9 @@ import { startServer } from './testing/startServer';
 const bin = postgresPrograms();
 const MIGRATIONS = 'server/storage/migrations';
 const json = { 'content-type': 'application/json' };
+const front = (url: string) => fetch(`${url}/api/summaries?today=2000-01-01`);
 const idsOf = async (url: string) => {
-  const page = (await (await fetch(`${url}/api/summaries?today=2000-01-01`)).json()) as { ahead: { id: string }[] };
+  const page = (await (await front(url)).json()) as { ahead: { id: string }[] };
   return page.ahead.map((one) => one.id);
 };
 
@@ -71,6 +72,11 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
       await new Promise((done) => setTimeout(done, 60));
     }
     for (const status of await Promise.all(work)) expect([200, 503]).toContain(status);
+    // A connection cut while it rested may be lent out once more before its end is heard of: that is said, and the next is a new one.
+    for (let tries = 0, status = 503; status !== 200; tries += 1) {
+      expect([tries < 8, status]).toEqual([true, 503]);
+      ({ status } = await front(running.url));
+    }
     expect((await idsOf(running.url)).length).toBeGreaterThan(1);
     expect(await running.kill('SIGINT')).toBe(0);
   }, 120_000);

@@ -2,19 +2,6 @@ import { matchSorter, rankings } from 'match-sorter';
 import { type KindId, kindIds, kinds } from './kinds';
 import { otherWords } from './otherWords';
 
-interface Named {
-  id: KindId;
-  name: string;
-  also: readonly string[];
-  all: string;
-}
-const named: readonly Named[] = kindIds.map((id) => ({
-  id,
-  name: kinds[id].name,
-  also: otherWords[id],
-  all: [kinds[id].name, ...otherWords[id]].join(' '),
-}));
-
 /** Without hyphens, stops and the plural's s, so that "dry-bags" finds a dry bag. */
 function plain(text: string): string {
   return text
@@ -27,6 +14,19 @@ function singular(word: string): string {
   return word.length > 3 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word;
 }
 
+/** A kind's words, made plain once and not at every letter typed. */
+interface Named {
+  id: KindId;
+  name: string;
+  also: string[];
+  all: string;
+}
+const named: readonly Named[] = kindIds.map((id) => {
+  const name = plain(kinds[id].name);
+  const also = otherWords[id].map(plain);
+  return { id, name, also, all: [name, ...also].join(' ') };
+});
+
 /**
  * Kinds of gear by any of the words people have for them, the likeliest first: the whole phrase as a name or another word for it, then
  * every word somewhere among them. Nothing typed: all, in their own order.
@@ -34,25 +34,22 @@ function singular(word: string): string {
 export function findKinds(words: string): readonly KindId[] {
   const sought = plain(words);
   if (sought === '') return kindIds;
-  const phrase = sought.split(' ').map(singular).join(' ');
-  const asTyped = likeliest(sought, rankings.EQUAL);
-  const whole = likeliest(phrase, rankings.WORD_STARTS_WITH);
-  const each = phrase
-    .split(' ')
-    .reduceRight<Named[]>(
-      (left, word) => matchSorter(left, word, { keys: [({ all }) => plain(all)], threshold: rankings.CONTAINS }),
-      [...named],
-    );
-  return [...new Set([...asTyped, ...whole, ...each].map(({ id }) => id))];
+  const parts = sought.split(' ').map(singular);
+  // What has every word somewhere; the rest is put in order among these alone.
+  const each = named.filter(({ all }) => parts.every((word) => all.includes(word)));
+  const asTyped = each.filter(({ name, also }) => name === sought || also.includes(sought));
+  return [...new Set([...asTyped, ...likeliest(each, parts.join(' ')), ...each].map(({ id }) => id))];
 }
 
 /** Of two that fit as well, the one whose name comes first in the tables: the commoner one. */
-function likeliest(phrase: string, threshold: (typeof rankings)[keyof typeof rankings]): Named[] {
-  return matchSorter([...named], phrase, {
+function likeliest(among: Named[], phrase: string): Named[] {
+  const threshold = rankings.WORD_STARTS_WITH;
+  return matchSorter(among, phrase, {
     keys: [
-      { key: ({ name }) => plain(name), threshold },
-      { key: ({ also }) => also.map(plain), threshold },
+      { key: 'name', threshold },
+      { key: 'also', threshold },
     ],
     baseSort: (a, b) => a.index - b.index,
+    keepDiacritics: true,
   });
 }
