@@ -107,10 +107,10 @@ test('a figure out of range stays where it was typed, says what is allowed, and 
   await page.getByRole('button', { name: 'Write by hand' }).click();
   const water = page.getByLabel('Water temperature');
   await water.fill('99');
-  await expect(page.getByText('A number from -2 to 40 °C.')).toBeVisible();
+  await expect(page.getByText('A number from −2 to 40 °C.')).toBeVisible();
   await expect(water).toHaveValue('99');
   await water.fill('9');
-  await expect(page.getByText('A number from -2 to 40 °C.')).toBeHidden();
+  await expect(page.getByText('A number from −2 to 40 °C.')).toBeHidden();
   await kept(page);
   const keep = await openBlank(page, 'Fish kept');
   await keep.getByRole('textbox').fill('five');

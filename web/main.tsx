@@ -3,7 +3,9 @@ import '@fontsource-variable/fraunces/wght.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
+import { speakAsBefore } from './documents/speech';
 
+speakAsBefore();
 const root = document.getElementById('root');
 if (root) {
   createRoot(root).render(

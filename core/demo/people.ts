@@ -1,9 +1,10 @@
 import type { Angler } from '../documents/angler';
 import { usualSchools } from '../editing/usualSchools';
 import type { Craft } from '../documents/craft';
+import { METRIC } from '../units/speaking';
 
 export const demoAngler: Angler = {
-  format: 'angler/2',
+  format: 'angler/3',
   id: 'me',
   name: 'Sample Angler',
   massKg: 84,
@@ -16,6 +17,7 @@ export const demoAngler: Angler = {
   limits: { windMps: 8, gustMps: 11, breakerM: 0.8, waveM: null },
   schools: { ...usualSchools, riverAnchor: 'trolley, float and release' },
   contact: { name: 'Sample Contact', phone: '000 555 0101' },
+  units: { ...METRIC },
 };
 
 const craft: Craft = {

@@ -1,9 +1,10 @@
 import { z } from 'zod';
+import { speechChoices } from '../units/speaking';
 import { idText, lineText, nameText, quantity, wholeNumber } from './field';
 
 /** Who goes: body, skill, limits and schools of practice. One profile in this house. */
 export const anglerSchema = z.strictObject({
-  format: z.literal('angler/2'),
+  format: z.literal('angler/3'),
   id: idText,
   name: nameText,
   massKg: quantity(25, 250, 'kg'),
@@ -35,6 +36,17 @@ export const anglerSchema = z.strictObject({
     riverAnchor: z.enum(['never in current', 'trolley, float and release', 'pole only']),
   }),
   contact: z.strictObject({ name: lineText, phone: lineText }),
+  /** What the angler reads and types in. Nothing is kept or judged in it. */
+  units: z.strictObject({
+    wind: z.enum(speechChoices.wind),
+    speed: z.enum(speechChoices.speed),
+    distance: z.enum(speechChoices.distance),
+    length: z.enum(speechChoices.length),
+    mass: z.enum(speechChoices.mass),
+    temperature: z.enum(speechChoices.temperature),
+    volume: z.enum(speechChoices.volume),
+    clock: z.enum(speechChoices.clock),
+  }),
 });
 export type Angler = z.infer<typeof anglerSchema>;
 

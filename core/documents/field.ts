@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { rangeInWords } from '../units/amount';
 import { isTimeZone } from '../units/time';
 
 // Postgres keeps neither NUL nor half a surrogate pair in JSON: such text is refused at the door, in words.
@@ -45,10 +46,10 @@ export const instantText = z.iso
   }, 'A moment lies between 1900 and 2199, by UTC.');
 export const zoneText = text(60).refine(isTimeZone, 'Not a time zone. Write one like UTC+1 or Atlantic/Azores.');
 
-/** A finite number within a range; the message names the range and the unit. */
+/** A finite number within a range; the message names the range and the unit, as the one who reads it has them. */
 export function quantity(min: number, max: number, unit: string) {
-  const message = `A number from ${min} to ${max}${unit ? ` ${unit}` : ''}.`;
-  return z.number(message).min(min, message).max(max, message);
+  const message = () => `A number from ${rangeInWords(min, max, unit)}.`;
+  return z.number({ error: message }).min(min, { error: message }).max(max, { error: message });
 }
 
 /** A whole number within a range. */

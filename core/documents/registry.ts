@@ -58,11 +58,11 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'profile',
     table: 'anglers',
     path: 'anglers',
-    format: 'angler/2',
+    format: 'angler/3',
     schema: anglerSchema,
     upgrades: anglerUpgrades,
     listKeys: {},
-    unsigned: { format: FORM, id: 'it names the record' },
+    unsigned: { format: FORM, id: 'it names the record', units: 'what one reads in, not what is judged' },
   },
   craft: {
     word: 'boat',

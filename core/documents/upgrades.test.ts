@@ -4,6 +4,7 @@ import sample from './samples/form-1.json';
 import { openDocument, sayNotOpened, upgraded } from './open';
 import { type KindName, documentKinds, kindNames } from './registry';
 import type { Upgrade } from './upgrade';
+import { METRIC } from '../units/speaking';
 
 const opened = (kind: KindName, kept: unknown) => {
   const result = openDocument<unknown>(documentKinds[kind] as never, kept);
@@ -64,10 +65,11 @@ describe('a document of the first form', () => {
       stream: { towardDeg: 90, steadyMps: 0.2, constituents, hours: [], springRangeM: null, neapRangeM: null },
     });
   });
-  it('as a profile has no limit of its own for waves, and its others as they were', () => {
+  it('as a profile has no limit of its own for waves, reads in metres, and has its others as they were', () => {
     expect(opened('anglers', sample['angler/1'])).toMatchObject({
-      format: 'angler/2',
+      format: 'angler/3',
       limits: { ...sample['angler/1'].limits, waveM: null },
+      units: METRIC,
     });
   });
   it('is brought up once: what is of today’s form stays as it is', () => {

@@ -1,4 +1,5 @@
 import { type Upgrade, completed, eachRecord, isRecord } from './upgrade';
+import { METRIC } from '../units/speaking';
 
 /** What the sheets began with before an outing wrote every one of these figures itself. */
 const FIGURES_OF_FORM_1 = {
@@ -118,6 +119,12 @@ export const anglerUpgrades: readonly Upgrade[] = [
     to: 'angler/2',
     name: 'a limit of one’s own for waves, not set',
     up: (old) => ({ ...old, limits: completed(old.limits, { waveM: null }) }),
+  },
+  {
+    from: 'angler/2',
+    to: 'angler/3',
+    name: 'the units one reads in, metric and by twenty-four hours as they were',
+    up: (old) => ({ ...old, units: { ...METRIC } }),
   },
 ];
 

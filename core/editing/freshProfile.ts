@@ -1,10 +1,11 @@
 import type { Angler } from '../documents/angler';
 import { usualSchools } from './usualSchools';
+import { METRIC } from '../units/speaking';
 
 /** A profile before anything is told: the limits of the new, the usual schools, and nobody ashore. */
 export function freshProfile(id: string): Angler {
   return {
-    format: 'angler/2',
+    format: 'angler/3',
     id,
     name: '',
     massKg: 80,
@@ -17,5 +18,6 @@ export function freshProfile(id: string): Angler {
     limits: { windMps: 6, gustMps: 8, breakerM: 0.4, waveM: null },
     schools: usualSchools,
     contact: { name: '', phone: '' },
+    units: { ...METRIC },
   };
 }

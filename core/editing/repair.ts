@@ -1,11 +1,13 @@
 import type { Outing } from '../documents/outing';
 import type { Rig } from '../documents/workings';
 import { type Instant, isoAt } from '../units/time';
-import { capital, count, dayWords, distance, listed, mass } from '../units/words';
+import { distance, mass } from '../units/amount';
+import { capital, count, dayWords, listed } from '../units/words';
 import type { Alignment } from '../vocabulary/holding';
 import type { Technique } from '../vocabulary/trips';
 import { withItem } from './edit';
 import { withHours } from './hours';
+import { byClock } from '../units/clockWords';
 
 /** What each action that would settle a finding needs to know. */
 interface RepairData {
@@ -152,5 +154,5 @@ export function applyRepair(outing: Outing, repair: Repair, now: Instant): Outin
 }
 /** A repair as the words on its button. */
 export function sayRepair(repair: Repair): string {
-  return kindOf(repair).say(repair);
+  return byClock(kindOf(repair).say(repair));
 }

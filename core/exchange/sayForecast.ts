@@ -2,21 +2,22 @@ import type { Hour } from '../documents/outing';
 import { forceOf } from '../units/beaufort';
 import { pointOf } from '../units/compass';
 import { clockAt } from '../units/time';
-import { distance, figure } from '../units/words';
+import { amount, distance } from '../units/amount';
+import { figure } from '../units/words';
 
 /** One hour of a forecast in words: what is written of it, and nothing else. */
 export function sayHour(hour: Omit<Hour, 'at'>): string {
   const { windMps, gustMps, windFromDeg, airC, waveM, swellM, swellPeriodS, thunderPct, rainMm, visibilityM } = hour;
   const parts = [
     windMps !== null &&
-      `wind ${windFromDeg === null ? '' : `${pointOf(windFromDeg)} `}${figure(windMps)} m/s (force ${forceOf(windMps)})`,
+      `wind ${windFromDeg === null ? '' : `${pointOf(windFromDeg)} `}${amount(windMps, 'wind')} (force ${forceOf(windMps)})`,
     windMps === null && windFromDeg !== null && `from ${pointOf(windFromDeg)}`,
-    gustMps !== null && `gusts ${figure(gustMps)} m/s`,
-    waveM !== null && `waves ${figure(waveM)} m`,
-    swellM !== null && `swell ${figure(swellM)} m${swellPeriodS === null ? '' : ` every ${figure(swellPeriodS)} s`}`,
-    airC !== null && `air ${figure(airC)} °C`,
+    gustMps !== null && `gusts ${amount(gustMps, 'wind')}`,
+    waveM !== null && `waves ${amount(waveM, 'm')}`,
+    swellM !== null && `swell ${amount(swellM, 'm')}${swellPeriodS === null ? '' : ` every ${figure(swellPeriodS)} s`}`,
+    airC !== null && `air ${amount(airC, '°C')}`,
     thunderPct !== null && `thunder ${figure(thunderPct, 0)} %`,
-    rainMm !== null && `rain ${figure(rainMm)} mm`,
+    rainMm !== null && `rain ${amount(rainMm, 'mm')}`,
     visibilityM !== null && `sight ${distance(visibilityM)}`,
   ];
   return parts.filter((part) => part !== false).join(', ');

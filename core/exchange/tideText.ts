@@ -1,6 +1,7 @@
 import { DateTime } from 'luxon';
 import type { TideTurn } from '../documents/water';
 import { addDays, instantOf } from '../units/time';
+import { amount } from '../units/amount';
 import { dayWords, figure } from '../units/words';
 import { type Imported, refused, told } from './imported';
 
@@ -105,7 +106,9 @@ function ordered(found: readonly (TideTurn & { known: boolean; line: number })[]
     const last = sorted[i - 1];
     const twice = last !== undefined && Date.parse(one.at) - Date.parse(last.at) < 60_000;
     if (twice && one.heightM !== last.heightM)
-      troubles.push(`Line ${one.line}: the same time as another, at ${figure(one.heightM, 2)} m. The first is kept.`);
+      troubles.push(
+        `Line ${one.line}: the same time as another, at ${amount(one.heightM, 'm', 2)}. The first is kept.`,
+      );
     return !twice;
   });
   return turns.map(({ at, heightM, high, known, line }, i) => {

@@ -46,7 +46,7 @@ export const ALONE_COLD_BELOW_C = 10;
 export const stepWords = {
   practice: 'getting back in not practised',
   inflatable: 'an inflated hull',
-  'alone-cold': 'alone in water under 10 °C',
+  'alone-cold': 'alone in water under {10 °C}',
 } as const;
 export type Step = keyof typeof stepWords;
 

@@ -1,11 +1,14 @@
 import type { Exposures } from './exposures';
 import { SHAKEDOWN_OUTINGS } from '../vocabulary/trips';
-import { capital, count, distance, duration, figure, listed, mass, plural } from '../units/words';
+import { amount, distance, mass, amountOnly } from '../units/amount';
+import { capital, count, duration, figure, listed, plural } from '../units/words';
+import { byClock } from '../units/clockWords';
 
 /** What one is exposed to, each as a title and the figures it came from. Silent where there is nothing to say. */
 export function sayExposures(e: Exposures): { id: string; title: string; text: string }[] {
   const list: { id: string; title: string; text: string }[] = [];
-  const say = (id: string, title: string, text: string) => list.push({ id, title, text });
+  const say = (id: string, title: string, text: string) =>
+    list.push({ id, title: byClock(title), text: byClock(text) });
   if (e.hoursAfloat !== null)
     say(
       'hours',
@@ -35,48 +38,50 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
   if (e.immersion && e.waterC !== null)
     say(
       'water',
-      `Water ${figure(e.waterC)} °C, ${e.immersion.class}`,
+      `Water ${amount(e.waterC, '°C')}, ${e.immersion.class}`,
       `Published range to exhaustion: ${duration(e.immersion.exhaustionMin[0])} to ${duration(e.immersion.exhaustionMin[1])}. A range, not a promise.`,
     );
   if (e.wind)
     say(
       'wind',
-      `Wind to ${figure(e.wind.value)} m/s`,
-      `At ${e.wind.at}${e.gust ? `, gusts to ${figure(e.gust.value)} m/s at ${e.gust.at}` : ''}.`,
+      `Wind to ${amount(e.wind.value, 'wind')}`,
+      `At ${e.wind.at}${e.gust ? `, gusts to ${amount(e.gust.value, 'wind')} at ${e.gust.at}` : ''}.`,
     );
   if (e.offshore && e.offshore.value >= 1)
     say(
       'offshore',
-      `Off the shore at ${e.offshore.at}, ${figure(e.offshore.value)} m/s`,
+      `Off the shore at ${e.offshore.at}, ${amount(e.offshore.value, 'wind')}`,
       'It is calm at the launch and rougher with every stroke out, and the way home is against it.',
     );
   if (e.hs && e.hs.value >= 0.05)
     say(
       'sea',
-      `Sea to ${figure(e.hs.value)} m`,
-      `At ${e.hs.at}; ${e.waveM === null ? '' : `wind's own waves to ${figure(e.waveM)} m${e.swellM ? `, swell to ${figure(e.swellM)} m` : ''}. `}An estimate from wind, fetch and stream.`,
+      `Sea to ${amount(e.hs.value, 'm')}`,
+      `At ${e.hs.at}; ${e.waveM === null ? '' : `wind's own waves to ${amount(e.waveM, 'm')}${e.swellM ? `, swell to ${amount(e.swellM, 'm')}` : ''}. `}An estimate from wind, fetch and stream.`,
     );
   if (e.stream && e.stream.value > 0.05)
     say(
       'stream',
-      `Stream to ${figure(e.stream.value, 2)} m/s`,
+      `Stream to ${amount(e.stream.value, 'm/s', 2)}`,
       `At ${e.stream.at}, outside any race. Predicted from what is written of the water.`,
     );
   if (e.breakerM !== null)
     say(
       'surf',
-      `Breakers of about ${figure(e.breakerM)} m`,
+      `Breakers of about ${amount(e.breakerM, 'm')}`,
       'At launch or landing, the higher. Estimated from swell height and period.',
     );
   for (const [id, bar, when] of [
     ['bar-launch', e.barAtLaunch, 'launch'],
     ['bar-landing', e.barAtLanding, 'land'],
   ] as const)
-    if (bar) say(id, `${figure(bar.depthM)} m of water where you ${when}`, `At ${bar.at}, by the predicted tide.`);
+    if (bar) say(id, `${amount(bar.depthM, 'm')} of water where you ${when}`, `At ${bar.at}, by the predicted tide.`);
   if (e.airMinC !== null && e.airMaxC !== null)
     say(
       'air',
-      e.airMinC === e.airMaxC ? `Air ${figure(e.airMinC)} °C` : `Air ${figure(e.airMinC)} to ${figure(e.airMaxC)} °C`,
+      e.airMinC === e.airMaxC
+        ? `Air ${amount(e.airMinC, '°C')}`
+        : `Air ${amountOnly(e.airMinC, '°C')} to ${amount(e.airMaxC, '°C')}`,
       feelsWords(e),
     );
   if (e.visibility && e.visibility.value < 5000)
@@ -88,7 +93,7 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
       worst.factor === null
         ? 'Waves stopped by the stream'
         : `Waves ${figure(worst.factor, 2)} times higher on the stream`,
-      `${figure(worst.heightM)} m of wind's own waves against ${figure(worst.streamMps, 2)} m/s at ${worst.at}. An estimate.`,
+      `${amount(worst.heightM, 'm')} of wind's own waves against ${amount(worst.streamMps, 'm/s', 2)} at ${worst.at}. An estimate.`,
     );
   if (e.thunder && e.thunder.value > 0)
     say('thunder', `Thunder ${figure(e.thunder.value, 0)} %`, `At its likeliest, ${e.thunder.at}.`);
@@ -108,7 +113,7 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
     );
     say(
       'fish',
-      `${capital(name)} to ${figure(e.largest.lengthM * 100, 0)} cm`,
+      `${capital(name)} to ${amount(e.largest.lengthM * 100, 'cm', 0)}`,
       `Largest likely, ${mass(e.largest.massKg)}, usual practice.${minds.length > 0 ? ` Mind the ${listed(minds)}.` : ''}`,
     );
   }
@@ -156,11 +161,11 @@ function steepest(e: Exposures): { factor: number | null; heightM: number; strea
 function feelsWords({ airMinC, airMaxC, feelsMinC, feelsMaxC }: Exposures): string {
   const cold =
     feelsMinC !== null && airMinC !== null && feelsMinC < airMinC - 1
-      ? `Wind chill to ${figure(feelsMinC, 0)} °C. `
+      ? `Wind chill to ${amount(feelsMinC, '°C', 0)}. `
       : '';
   const hot =
     feelsMaxC !== null && airMaxC !== null && feelsMaxC > airMaxC + 1
-      ? `Heat index to ${figure(feelsMaxC, 0)} °C. `
+      ? `Heat index to ${amount(feelsMaxC, '°C', 0)}. `
       : '';
   return `${cold}${hot}As forecast, in the shade.`;
 }

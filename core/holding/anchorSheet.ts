@@ -5,7 +5,6 @@ import type { Item } from '../documents/item';
 import type { Looked } from '../documents/references';
 import type { Workings } from '../documents/workings';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
-import { count, figure } from '../units/words';
 import { type AnchorSum, type AnchorType, anchor } from './anchor';
 import type { SpotHour } from '../environment/spot';
 
@@ -155,9 +154,9 @@ export function anchorageOf(looked: Looked, spot: readonly SpotHour[], workings:
 
 /** Why no anchor may be set, by what forbids it. */
 export const shutWhy = {
-  stream: `From ${count(STREAM_STOP_MPS)} metre a second an anchor pulls a small boat under.`,
+  stream: `From {${STREAM_STOP_MPS} m/s} of stream an anchor pulls a small boat under.`,
   beam: 'Lying across it, the boat fills and rolls.',
   school: 'Your own rule is stricter than the limit.',
-  gear: `From ${figure(STREAM_CARE_MPS)} m/s it wants a quick release, a float and a trolley to bow or stern, all three.`,
+  gear: `From {${STREAM_CARE_MPS} m/s} it wants a quick release, a float and a trolley to bow or stern, all three.`,
   reach: 'The rode does not reach the bottom.',
 } as const;

@@ -11,6 +11,7 @@ import { rigRules } from './rules/rigs';
 import { tackleRules } from './rules/tackle';
 import { wayRules } from './rules/way';
 import { exposureNotes, weatherRules } from './rules/weather';
+import { byClock } from '../units/clockWords';
 
 /** Every judgement, in the order of the chain. Each is silent where there is nothing to say. */
 const all = [
@@ -44,7 +45,8 @@ export function ruleOf(code: FindingCode): AnyRule {
 
 /** A finding in words. */
 export function sayFinding(facts: Facts): Sentence {
-  return ruleOf(facts.code).say(facts);
+  const { title, text } = ruleOf(facts.code).say(facts);
+  return { title: byClock(title), text: byClock(text) };
 }
 
 /** A finding before acceptance and repairs are worked out. */

@@ -4,6 +4,7 @@ import { kinds, kindsFor } from '../catalog/gear/kinds';
 import { catalogue } from '../needs/catalogue';
 import { type NeedId, needIds } from '../vocabulary/needs';
 import { rules } from './allRules';
+import { inWords } from '../units/amount';
 
 const page = readFileSync('docs/findings.md', 'utf8');
 const rows = [...page.matchAll(/^\| `([a-z-]+)`(.*)\|$/gm)].map(([, code = '', rest = '']) => ({
@@ -33,7 +34,7 @@ describe('docs/means.md', () => {
     expect(listed.map(([id]) => id)).toEqual(needIds);
     for (const [id, , title, far, fits, named] of listed) {
       const need = catalogue[id as NeedId];
-      expect([title, far, fits], id).toEqual([need.title, need.far ?? '–', need.fits ?? 'any sound one']);
+      expect([title, far, fits], id).toEqual([need.title, need.far ?? '–', inWords(need.fits ?? 'any sound one')]);
       const names = kindsFor(id as NeedId).map((kind) => kinds[kind].name);
       if (names.length > 0) expect(named?.split('; '), id).toEqual(names);
     }

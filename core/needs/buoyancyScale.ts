@@ -5,7 +5,7 @@ import type { DayExposures } from '../exposures/exposures';
 export const buoyancyScale = {
   sheltered: {
     newtons: 50,
-    when: 'within 150 m of ground to get out on, waves to 0.3 m, no surf and no rapids, water of 15 °C or more, for one who swims well',
+    when: 'within {150 m} of ground to get out on, waves to {0.3 m}, no surf and no rapids, water of {15 °C} or more, for one who swims well',
   },
   open: {
     newtons: 70,
@@ -13,7 +13,7 @@ export const buoyancyScale = {
   },
   far: {
     newtons: 100,
-    when: 'for one who does not swim; more than 2 km out with waves over 0.6 m or water under 10 °C; more than 5 km out in any water',
+    when: 'for one who does not swim; more than {2 km} out with waves over {0.6 m} or water under {10 °C}; more than {5 km} out in any water',
   },
 } as const;
 export type BuoyancyStep = keyof typeof buoyancyScale;

@@ -124,7 +124,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
   },
   'be-seen-day': {
     far: 'shore',
-    fits: 'bright, and a flag 1.2 m up',
+    fits: 'bright, and a flag {1.2 m} up',
     title: 'Be seen by day',
     without: 'A low hull is lost between two waves; a skipper sees you late.',
     raise: ({ exposures }) =>
@@ -145,7 +145,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       ),
   },
   'be-seen-night': {
-    fits: 'a set: a white light 0.9 m up or higher and one on the head, each burning half as long again as the dark; spare cells double that; a battery of its own aboard and sound',
+    fits: 'a set: a white light {0.9 m} up or higher and one on the head, each burning half as long again as the dark; spare cells double that; a battery of its own aboard and sound',
     title: 'Be seen at night',
     without: 'In the dark you cannot be seen at all, nor see your own knots.',
     parts: () => lightParts,
@@ -244,7 +244,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     disqualify: ({ item }) => (item.qualities.includes('hardened') ? null : { code: 'not-hardened' }),
   },
   'throw-line': {
-    fits: 'afloat, and 15 m long',
+    fits: 'afloat, and {15 m} long',
     title: 'Throw line',
     without: 'A swimmer in moving water cannot be reached by hand.',
     raise: ({ exposures }) =>
@@ -275,7 +275,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
   },
   'immersion-clothing': {
     far: 'shore',
-    fits: 'a wetsuit from 12 °C, under that a drysuit',
+    fits: 'a wetsuit from {12 °C}, under that a drysuit',
     title: 'Dressed for the water',
     without: 'In water this cold, hands stop working long before help comes.',
     raise: ({ exposures }) => {

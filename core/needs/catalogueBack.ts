@@ -89,7 +89,7 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     others: () => [{ by: 'craft', part: 'plugs', shortfall: null }],
   },
   'tow-line': {
-    fits: '3 m long',
+    fits: '{3 m} long',
     title: 'Bow or tow line',
     without: 'Nobody can tow you, and you cannot make the boat fast.',
     raise: () => ({ level: 'should', want: 1, lifeCritical: false, reasons: [{ because: 'always' }] }),
@@ -113,7 +113,7 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     },
   },
   carry: {
-    fits: 'rated for the boat with what rides on it; wide tyres on soft sand and mud; four hands carry a boat 300 m, two 100 m',
+    fits: 'rated for the boat with what rides on it; wide tyres on soft sand and mud; four hands carry a boat {300 m}, two {100 m}',
     title: 'Carry to the water',
     without: 'A back is hurt before the day begins.',
     raise: ({ places: { launch }, exposures: { solo } }) => {

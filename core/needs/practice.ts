@@ -94,7 +94,7 @@ export const practice: { [S in SchoolId]: Question<Schools[S]> } = {
       'trolley, float and release': 'Led to bow or stern, let go in one movement, found again by its float.',
       'pole only': 'In shallow water: it lets go by itself before it holds too hard.',
     },
-    here: 'Your school may be stricter than the limits here, never laxer. From one metre a second no anchor is set at all.',
+    here: 'Your school may be stricter than the limits here, never laxer. From {1 m/s} no anchor is set at all.',
   },
 };
 export const schoolIds = Object.keys(practice) as SchoolId[];

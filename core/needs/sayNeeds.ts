@@ -5,7 +5,8 @@ import { kinds } from '../catalog/gear/kinds';
 import type { PurchaseOption } from './purchaseOptions';
 import type { Level, Reason, Shortfall } from './need';
 import type { Means } from './match';
-import { capital, count, dayWords, distance, duration, energy, figure, listed, mass, plural } from '../units/words';
+import { amount, distance, mass, amountOnly } from '../units/amount';
+import { capital, count, dayWords, duration, energy, figure, listed, plural } from '../units/words';
 
 type Say<T extends Record<Key, string>, Key extends string> = {
   [C in T[Key]]: (facts: Extract<T, Record<Key, C>>) => string;
@@ -20,8 +21,8 @@ const because: Say<Reason, 'because'> = {
   busy: () => 'boats pass close',
   traffic: () => 'other boats pass',
   'cannot-swim': () => 'you do not swim',
-  newtons: ({ newtons }) => `${figure(newtons, 0)} N by the scale`,
-  fog: ({ metres }) => `sight down to ${figure(metres, 0)} m`,
+  newtons: ({ newtons }) => `${amount(newtons, 'N', 0)} by the scale`,
+  fog: ({ metres }) => `sight down to ${amount(metres, 'm', 0)}`,
   'drive-can-fail': () => 'a drive can fail',
   'closed-hull': () => 'the hull holds water',
   'anchor-line': () => 'an anchor line is out',
@@ -31,29 +32,29 @@ const because: Say<Reason, 'because'> = {
   fishing: () => 'you are fishing',
   standing: () => 'you stand',
   inflatable: () => 'the boat is inflated',
-  heavy: () => 'more than 100 kg to lift',
+  heavy: () => `more than ${amount(100, 'kg', 0)} to lift`,
   'sounder-school': () => 'you count a sounder as needed',
   tide: () => 'the tide turns',
   motor: () => 'a motor drives',
-  current: () => 'half a metre a second of stream, or more',
-  'cold-air': ({ feelsC }) => `air that feels like ${figure(feelsC)} °C`,
-  deep: ({ metres }) => `${figure(metres)} m deep there`,
+  current: () => `${amount(0.5, 'm/s')} of stream, or more`,
+  'cold-air': ({ feelsC }) => `air that feels like ${amount(feelsC, '°C')}`,
+  deep: ({ metres }) => `${amount(metres, 'm')} deep there`,
   released: () => 'the fish goes back',
   distance: ({ from, metres }) =>
     `${distance(metres)} from the nearest ${from === 'shore' ? 'ground to get out on' : 'landing'}`,
   dark: ({ minutes, until }) => `${duration(minutes)} of darkness, until ${until}`,
-  swell: ({ metres }) => `${figure(metres)} m of swell hides a low hull`,
-  surf: ({ breakerM }) => `breakers of about ${figure(breakerM)} m at the launch`,
+  swell: ({ metres }) => `${amount(metres, 'm')} of swell hides a low hull`,
+  surf: ({ breakerM }) => `breakers of about ${amount(breakerM, 'm')} at the launch`,
   rapids: ({ count: n }) => `${count(n)} ${plural(n, 'rapid')} on the way`,
-  'cold-water': ({ waterC }) => `water at ${figure(waterC)} °C`,
+  'cold-water': ({ waterC }) => `water at ${amount(waterC, '°C')}`,
   hours: ({ hours }) => `${figure(hours)} h afloat`,
-  wind: ({ mps }) => `wind to ${figure(mps)} m/s`,
-  heat: ({ feelsC }) => `air that feels like ${figure(feelsC)} °C`,
+  wind: ({ mps }) => `wind to ${amount(mps, 'm/s')}`,
+  heat: ({ feelsC }) => `air that feels like ${amount(feelsC, '°C')}`,
   nights: ({ nights }) => `${count(nights)} ${plural(nights, 'night')} out`,
-  species: ({ name, lengthM }) => `${name} to ${figure(lengthM * 100, 0)} cm`,
+  species: ({ name, lengthM }) => `${name} to ${amount(lengthM * 100, 'cm', 0)}`,
   kept: ({ count: n, kg }) => `${count(n)} kept, about ${mass(kg)}`,
   plugs: ({ count: n }) => `${count(n)} in the hull`,
-  carry: ({ metres }) => `${figure(metres, 0)} m to the water`,
+  carry: ({ metres }) => `${amount(metres, 'm', 0)} to the water`,
   rods: ({ count: n }) => `${count(n)} ${plural(n, 'rod')} aboard`,
   electrics: ({ watts, hours }) => `${figure(watts)} W aboard, for ${figure(hours)} h`,
   technique: ({ technique }) => `for ${technique}`,
@@ -100,7 +101,7 @@ const lacks: Say<Shortfall, 'code'> = {
   'gaff-inflatable': () => 'never a gaff in an inflatable',
   'gaff-release': () => 'never a gaff for a fish that goes back',
   'grip-mouth': () => 'a grip hurts so small a mouth',
-  'rope-small': () => 'for fish longer than a metre',
+  'rope-small': () => `for fish longer than ${amount(1, 'm')}`,
   'first-paddle': () => 'it is the paddle you set out with',
   'not-practised': () => 'not practised yet, by your profile',
   'no-contact': () => 'nobody is named',
@@ -116,14 +117,14 @@ const lacks: Say<Shortfall, 'code'> = {
   'in-other-boat': () => 'in another boat of the party',
   'wrong-size': (size) =>
     size.of === 'jacket'
-      ? `fits ${figure(size.haveKg[0], 0)} to ${size.haveKg[1] === Infinity ? 'any' : figure(size.haveKg[1], 0)} kg; you are ${figure(size.bodyKg, 0)} kg`
-      : `${figure(size.haveM * 100, 0)} cm; about ${figure(size.wantM * 100, 0)} cm suits you and the beam`,
+      ? `fits ${amountOnly(size.haveKg[0], 'kg', 0)} to ${size.haveKg[1] === Infinity ? 'any mass' : amount(size.haveKg[1], 'kg', 0)}; you are ${amount(size.bodyKg, 'kg', 0)}`
+      : `${amount(size.haveM * 100, 'cm', 0)}; about ${amount(size.wantM * 100, 'cm', 0)} suits you and the beam`,
   'out-of-date': ({ on }) => `out of date since ${dayWords(on)}`,
   'same-container': ({ withItem }) => `in the same container as ${withItem}`,
   'same-battery': ({ withItem }) => `on the same battery as ${withItem}`,
   'too-little': ({ attribute, have, want }) => {
     const { name, unit } = attributes[attribute];
-    return `${name} ${figure(have, 2)}${unit && ` ${unit}`}; ${figure(want, 2)}${unit && ` ${unit}`} wanted`;
+    return `${name} ${amount(have, unit, 2)}; ${amount(want, unit, 2)} wanted`;
   },
 };
 
@@ -162,7 +163,7 @@ export function whyNeed(need: { id: NeedId; level: Level; reasons: readonly Reas
 export function measured(attribute: AttributeId, value: number): string {
   const { unit } = attributes[attribute];
   if (unit === 'kJ') return energy(value);
-  return `${figure(value)} ${unit === 'persons' && value === 1 ? 'person' : unit}`.trim();
+  return amount(value, unit === 'persons' && value === 1 ? 'person' : unit);
 }
 
 /** "two ways", "3.8 L", or nothing when one means is enough. */

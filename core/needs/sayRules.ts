@@ -5,7 +5,8 @@ import type { Need } from './need';
 import type { Rule } from '../documents/rulePack';
 import type { Species } from '../catalog/species/species';
 import { speciesOf } from '../catalog/species/speciesOf';
-import { capital, count, dayWords, figure, plural } from '../units/words';
+import { amount } from '../units/amount';
+import { capital, count, dayWords, plural } from '../units/words';
 import { measured } from './sayNeeds';
 
 function wanted(needId: NeedId, want: number): string {
@@ -33,7 +34,7 @@ export function sayRule(rule: Rule, ownSpecies: readonly Species[], areaName?: (
     case 'rods':
       return `At most ${count(rule.most)} ${plural(rule.most, 'rod')}${rule.withPermission === null ? '' : `, ${count(rule.withPermission)} with the permission carried`}${own}.`;
     case 'size':
-      return `${fish(rule.speciesId)}: kept only from ${figure(rule.leastM * 100, 0)} cm${rule.mostM === null ? '' : ` to ${figure(rule.mostM * 100, 0)} cm`}${own}.`;
+      return `${fish(rule.speciesId)}: kept only from ${amount(rule.leastM * 100, 'cm', 0)}${rule.mostM === null ? '' : ` to ${amount(rule.mostM * 100, 'cm', 0)}`}${own}.`;
     case 'no-anchor':
       return `No anchoring ${rule.areaId === null ? 'anywhere on this water' : `at ${areaName?.(rule.areaId) ?? 'one of its places'}`}${own}.`;
     case 'bag':

@@ -5,6 +5,7 @@ import type { Item } from '../documents/item';
 import type { Aboard, Looked } from '../documents/references';
 import type { Workings } from '../documents/workings';
 import { type Battery, type Chemistry, type PowerSum, darkWh, power } from './power';
+import { inWords } from '../units/amount';
 
 const chemistryOf: Partial<Record<KindId, Chemistry>> = {
   'battery-pack': 'lifepo4',
@@ -167,6 +168,6 @@ export function eveningList(looked: Looked): { item: Item; what: string }[] {
   return looked.aboard.flatMap(({ item }) => {
     const { evening } = kinds[item.kind];
     const charges = item.qualities.includes('charged') || chemistryOf[item.kind] !== undefined;
-    return evening !== null ? [{ item, what: evening }] : charges ? [{ item, what: 'Charge it full.' }] : [];
+    return evening !== null ? [{ item, what: inWords(evening) }] : charges ? [{ item, what: 'Charge it full.' }] : [];
   });
 }

@@ -1,4 +1,5 @@
-import { dayWords, figure, listed } from '../units/words';
+import { amount } from '../units/amount';
+import { dayWords, listed } from '../units/words';
 import type { Names } from './names';
 
 const DAY = /^\d{4}-\d\d-\d\d$/;
@@ -12,7 +13,7 @@ export function plainly(
 ): string | null {
   if (value === null || value === undefined) return 'none';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value === 'number') return `${figure(value, 3)}${unit === '' ? '' : ` ${unit}`}`;
+  if (typeof value === 'number') return amount(value, unit, 3);
   if (typeof value === 'string') return INSTANT.test(value) ? null : short(text(value, names, isId));
   if (Array.isArray(value) && value.every((one) => typeof one === 'string'))
     return short(value.length === 0 ? 'none' : listed(value.map((one) => text(one, names, isId))));

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { capital, count, dayWords, distance, duration, figure, listed, mass, plural } from './words';
+import { distance, mass } from './amount';
+import { capital, count, dayWords, duration, figure, listed, plural } from './words';
 
 describe('figures for people', () => {
   it('carry no trailing noughts and a true minus', () => {

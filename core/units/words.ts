@@ -4,12 +4,6 @@ export function figure(value: number, decimals = 1): string {
   return text.startsWith('-') ? `−${text.slice(1)}` : text;
 }
 
-/** Metres under a kilometre to the nearest 10 m, then kilometres with one decimal. Metres in. */
-export function distance(metres: number): string {
-  const tens = Math.round(metres / 10) * 10;
-  return tens < 1000 ? `${figure(tens, 0)} m` : `${figure(metres / 1000)} km`;
-}
-
 /** Minutes as "40 min", "2 h" or "2 h 05 min". Minutes in. */
 export function duration(minutes: number): string {
   const whole = Math.round(minutes);
@@ -27,11 +21,6 @@ export function roughly(minutes: number): string {
 /** An amount of food: megajoules from ten on, else kilojoules. Kilojoules in. */
 export function energy(kj: number): string {
   return kj >= 10_000 ? `${figure(kj / 1000)} MJ` : `${figure(kj, 0)} kJ`;
-}
-
-/** Kilograms with one decimal; grams under 1 kg. Kilograms in. */
-export function mass(kg: number): string {
-  return kg < 0.995 ? `${Math.round(kg * 1000)} g` : `${figure(kg)} kg`;
 }
 
 /** "one" to "twelve" in words, then figures. */

@@ -7,6 +7,7 @@ import type { Looked } from '../documents/references';
 import { count } from '../units/words';
 import { eveningStep, itemStep } from './answers';
 import { hullLooks, hullParts, hullStep } from './hullParts';
+import { inWords } from '../units/amount';
 
 export const phases = ['evening', 'vehicle', 'boat', 'body', 'gate'] as const;
 export type Phase = (typeof phases)[number];
@@ -47,7 +48,8 @@ export function walkSteps(looked: Looked, needs: readonly JudgedNeed[]): Step[] 
       phase,
       place,
       title: item.name,
-      ...kind.look,
+      how: inWords(kind.look.how),
+      bad: kind.look.bad,
       serves,
       critical,
       items: [],
@@ -57,7 +59,14 @@ export function walkSteps(looked: Looked, needs: readonly JudgedNeed[]): Step[] 
     const evening: Step | null =
       kind.evening === null
         ? null
-        : { ...own, id: eveningStep(item.id), phase: 'evening', place: null, how: kind.evening, critical: false };
+        : {
+            ...own,
+            id: eveningStep(item.id),
+            phase: 'evening',
+            place: null,
+            how: inWords(kind.evening),
+            critical: false,
+          };
     if (critical) alone.push(...(evening ? [evening] : []), own);
     else {
       if (evening) listed(evening, 'evening');

@@ -1,6 +1,7 @@
 import Typography from '@mui/material/Typography';
 import { clockAt } from '#core/units/time';
 import type { Saving } from './DocumentEditor';
+import { byClock } from '#core/units/clockWords';
 
 /** How far the newest change has come, in words. */
 export function SavingWords({ saving, unfit = null }: { saving: Saving; unfit?: string | null }) {
@@ -19,7 +20,7 @@ export function SavingWords({ saving, unfit = null }: { saving: Saving; unfit?: 
 function saysSaving(saving: Saving): string {
   switch (saving.is) {
     case 'kept':
-      return `kept at ${clockAt(saving.at, 'local')}`;
+      return byClock(`kept at ${clockAt(saving.at, 'local')}`);
     case 'pending':
       return 'keeping';
     case 'waiting':

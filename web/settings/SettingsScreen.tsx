@@ -8,7 +8,7 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { type Control, useForm } from 'react-hook-form';
+import { type Control, useForm, useWatch } from 'react-hook-form';
 import { Link as RouterLink } from 'react-router';
 import { practice, schoolIds } from '#core/needs/practice';
 import { freshProfile } from '#core/editing/freshProfile';
@@ -20,7 +20,7 @@ import { useThemeChoice } from '../app/themeChoice';
 import { Loaded } from '../documents/Loaded';
 import { Page } from '../ui/Page';
 import { useToast } from '../ui/Toast';
-import { FormChoice, FormNumber, FormSwitch, FormText, asOptions } from '../ui/fields';
+import { FormChoice, FormNumber, FormSpeech, FormSwitch, FormText, asOptions } from '../ui/fields';
 import { ConflictDialog } from '../documents/ConflictDialog';
 import { SavingWords } from '../documents/SavingWords';
 import { useUndoKeys } from '../documents/useDocumentEditor';
@@ -131,6 +131,8 @@ function FirstProfile() {
 }
 
 function ProfileFields({ control }: { control: Control<Angler> }) {
+  // The fields below show other figures once other units are chosen.
+  useWatch({ control, name: 'units' });
   const grid = {
     display: 'grid',
     gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', md: '1fr 1fr 1fr' },
@@ -154,6 +156,13 @@ function ProfileFields({ control }: { control: Control<Angler> }) {
         />
         <FormSwitch control={control} name="reentryPractised" label="I have practised getting back in" />
       </Box>
+      <Typography variant="h3">Units</Typography>
+      <Typography variant="body2" color="textSecondary">
+        What you read and type in. Nothing is kept or judged in it, so it may be changed at any time.
+      </Typography>
+      <Box sx={grid}>
+        <FormSpeech control={control} each />
+      </Box>
       <Typography variant="h3">Your own limits</Typography>
       <Typography variant="body2" color="textSecondary">
         They may be stricter than the ceilings by skill, never laxer.{' '}
@@ -162,8 +171,8 @@ function ProfileFields({ control }: { control: Control<Angler> }) {
         </Link>
       </Typography>
       <Box sx={grid}>
-        <FormNumber control={control} name="limits.windMps" label="Wind" unit="m/s" />
-        <FormNumber control={control} name="limits.gustMps" label="Gusts" unit="m/s" />
+        <FormNumber control={control} name="limits.windMps" label="Wind" unit="wind" />
+        <FormNumber control={control} name="limits.gustMps" label="Gusts" unit="wind" />
         <FormNumber control={control} name="limits.breakerM" label="Breakers at the launch" unit="m" />
         <FormNumber control={control} name="limits.waveM" label="Waves, if you set a limit" unit="m" />
       </Box>

@@ -5,6 +5,8 @@ import Popover from '@mui/material/Popover';
 import TextField from '@mui/material/TextField';
 import { Suspense, lazy, useState } from 'react';
 import { readClock, readDay, sayDay } from './when';
+import { byClock } from '#core/units/clockWords';
+import { spoken } from '#core/units/speaking';
 
 const Calendar = lazy(async () => ({ default: (await import('./Calendar')).Calendar }));
 
@@ -25,9 +27,10 @@ const asks = {
   date: 'Write the date as 16 May 2026, or 16.5.2026.',
   time: 'Write the time as hh:mm, 00:00 to 23:59.',
 } as const;
+const TWELVE = 'Write the time as 2:40 pm, or 14:40.';
 
 /**
- * A day or a time of day, the same everywhere: days in words, times by twenty-four hours, whatever the browser's own habits are. What is
+ * A day or a time of day, the same everywhere: days in words, times by the reader’s clock, whatever the browser's own habits are. What is
  * no date or time stays in the field, with what is allowed, and changes nothing.
  */
 export function WhenField({
@@ -41,7 +44,7 @@ export function WhenField({
   onEnter,
   autoFocus = false,
 }: Props) {
-  const shown = value === null ? '' : kind === 'date' ? sayDay(value) : value;
+  const shown = value === null ? '' : kind === 'date' ? sayDay(value) : byClock(value);
   const [typed, setTyped] = useState<string | null>(null);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const read = kind === 'date' ? readDay : readClock;
@@ -63,7 +66,7 @@ export function WhenField({
         // The field of a blank that was just opened is where one writes.
         autoFocus={autoFocus}
         error={!good || error !== undefined}
-        helperText={good ? error : asks[kind]}
+        helperText={good ? error : kind === 'time' && spoken().clock === '12 h' ? TWELVE : asks[kind]}
         onChange={(event) => take(event.target.value)}
         onFocus={(event) => event.target.select()}
         onBlur={() => {
@@ -73,7 +76,10 @@ export function WhenField({
           if (event.key === 'Enter' && good) onEnter?.();
         }}
         slotProps={{
-          htmlInput: { inputMode: kind === 'time' ? 'numeric' : 'text', autoComplete: 'off' },
+          htmlInput: {
+            inputMode: kind === 'time' && spoken().clock === '24 h' ? 'numeric' : 'text',
+            autoComplete: 'off',
+          },
           input:
             kind === 'date'
               ? {

@@ -4,8 +4,11 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { type Control, Controller, type FieldPath, type FieldValues } from 'react-hook-form';
+import type { Angler } from '#core/documents/angler';
 import { NumberField } from './NumberField';
 import { WhenField } from './WhenField';
+import { SpeechFields } from './SpeechFields';
+import { speakIn } from '#core/units/speaking';
 
 interface FieldProps<T extends FieldValues> {
   control: Control<T>;
@@ -25,6 +28,26 @@ export function FormNumber<T extends FieldValues>({ control, name, label, unit }
           value={field.value ?? null}
           onChange={field.onChange}
           error={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+/** The units one reads in: they hold from the moment they are chosen. */
+export function FormSpeech({ control, each }: { control: Control<Angler>; each?: boolean }) {
+  return (
+    <Controller
+      control={control}
+      name="units"
+      render={({ field }) => (
+        <SpeechFields
+          value={field.value}
+          each={each ?? false}
+          onChange={(units) => {
+            speakIn(units);
+            field.onChange(units);
+          }}
         />
       )}
     />

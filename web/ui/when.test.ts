@@ -25,9 +25,12 @@ describe('a time as people write it', () => {
     ['7:25', '07:25'],
     ['07.25', '07:25'],
     ['0725', '07:25'],
+    ['7:25 PM', '19:25'],
+    ['12:05 am', '00:05'],
+    ['3pm', '15:00'],
     ['7', '07:00'],
     ['23:59', '23:59'],
     ['00:00', '00:00'],
   ])('%s', (text, clock) => expect(readClock(text)).toBe(clock));
-  it.each(['', '24:00', '7:60', '7:25 PM', 'noon'])('is none: %j', (text) => expect(readClock(text)).toBeNull());
+  it.each(['', '24:00', '7:60', '25:00', 'noon'])('is none: %j', (text) => expect(readClock(text)).toBeNull());
 });

@@ -12,8 +12,8 @@ const DAYS = [
   'yyyy-M-d',
   'yyyy/M/d',
 ];
-/** And a time of day, by a clock of twenty-four hours. */
-const CLOCKS = ['H:mm', 'H.mm', 'HHmm', 'H'];
+/** And a time of day, by either clock. */
+const CLOCKS = ['H:mm', 'H.mm', 'HHmm', 'H', 'h:mm a', 'h:mma', 'h.mm a', 'h a', 'ha'];
 
 function read(text: string, formats: readonly string[]): DateTime | null {
   const plain = text.trim().replace(/\s+/g, ' ').replace(/,/g, '');

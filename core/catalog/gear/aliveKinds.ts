@@ -230,7 +230,7 @@ export const aliveKinds = {
     at: 'seat',
     has: { lengthM: 15 },
     is: ['floats'],
-    how: 'Pull out two metres. Stuff it back, do not coil it.',
+    how: 'Pull out {2 m}. Stuff it back, do not coil it.',
     bad: 'It snags in the bag; a knot in the line.',
     cm: [30, 15, 15],
     wet: 'any',

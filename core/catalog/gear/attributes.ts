@@ -31,7 +31,7 @@ export const attributes = {
   healthPct: { name: 'left of its capacity when new', unit: '%' },
   usablePct: { name: 'may be drawn of a full charge', unit: '%' },
   peukert: { name: 'Peukert exponent', unit: '' },
-  atZeroPct: { name: 'left of its capacity at 0 °C', unit: '%' },
+  atZeroPct: { name: 'left of its capacity at freezing', unit: '%' },
   dutyPct: { name: 'runs this share of the time', unit: '%' },
   uaWK: { name: 'heat let in', unit: 'W/K' },
   iceKg: { name: 'ice', unit: 'kg' },

@@ -1,6 +1,7 @@
 import { listed } from '../../units/words';
 import type { KindId } from '../gear/kinds';
 import type { Species } from './species';
+import { amount } from '../../units/amount';
 
 /** A net's hoop and bag against the largest likely fish. Rules of thumb. */
 export const HOOP_SHARE = 0.6;
@@ -63,7 +64,7 @@ export function tooToothyToGrip({ teeth, largest }: Species): boolean {
 export function handlingFor(species: Species, kept: boolean): { land: string; unhook: string; air: string } {
   const { largest, mouth, airS } = species;
   const tooLarge = largest.lengthM > 1.3;
-  const net = `net with a hoop of ${Math.ceil(largest.lengthM * HOOP_SHARE * 100 - 1e-9)} cm and a bag of ${Math.ceil(largest.lengthM * BAG_SHARE * 100 - 1e-9)} cm`;
+  const net = `net with a hoop of ${amount(Math.ceil(largest.lengthM * HOOP_SHARE * 100 - 1e-9), 'cm', 0)} and a bag of ${amount(Math.ceil(largest.lengthM * BAG_SHARE * 100 - 1e-9), 'cm', 0)}`;
   const land = kept
     ? tooLarge
       ? 'gaff from a rigid hull, or a long net'

@@ -164,7 +164,7 @@ export const speciesRows = {
     [10, 40],
     '1/0 to 4/0',
     25,
-    'From over ten metres it suffers on the way up.',
+    'From over {10 m} it suffers on the way up.',
   ],
   perch: [
     'perch',
@@ -208,7 +208,7 @@ export const speciesRows = {
     [20, 110],
     '2/0 to 6/0',
     40,
-    'Suffers in warm water: above 20 °C leave it alone.',
+    'Suffers in warm water: above {20 °C} leave it alone.',
   ],
   barbel: [
     'barbel',
@@ -274,7 +274,7 @@ export const speciesRows = {
     [2, 15],
     '14 to 6',
     40,
-    'Suffers in warm water: above 18 °C leave it alone.',
+    'Suffers in warm water: above {18 °C} leave it alone.',
   ],
   bonefish: [
     'bonefish',
@@ -626,7 +626,7 @@ export const speciesRows = {
     [2, 15],
     '14 to 6',
     60,
-    'Suffers in warm water: above 20 °C leave it alone.',
+    'Suffers in warm water: above {20 °C} leave it alone.',
   ],
   'lake-trout': [
     'lake trout',

@@ -1,6 +1,7 @@
 import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, STERN_MIND, STERN_STOP, carriedKg, sternLoad } from '../../boat/load';
 import { kinds } from '../../catalog/gear/kinds';
-import { figure, mass } from '../../units/words';
+import { amount, mass } from '../../units/amount';
+import { figure } from '../../units/words';
 import { hullLooks, hullParts, hullStep } from '../../walkround/hullParts';
 import { otherBoats, fewerFish, removing } from '../candidates';
 import { rule } from '../rule';
@@ -68,7 +69,7 @@ const overload = rule({
   },
   say: ({ massKg, ratedKg, craft }) => ({
     title: massKg > ratedKg ? `${craft} is overloaded` : `${craft} is heavily laden`,
-    text: `You, the gear and the catch come to ${figure(massKg, 0)} kg of the ${figure(ratedKg, 0)} kg it is rated for, ${figure((massKg / ratedKg) * 100, 0)} %. It sits lower and answers slower.`,
+    text: `You, the gear and the catch come to ${amount(massKg, 'kg', 0)} of the ${amount(ratedKg, 'kg', 0)} it is rated for, ${figure((massKg / ratedKg) * 100, 0)} %. It sits lower and answers slower.`,
   }),
   repairs: ({ massKg, ratedKg }, context) => [
     // Only what is heavy enough to settle it is tried.
@@ -102,7 +103,7 @@ const sternOverload = rule({
   },
   say: ({ massKg, ratedKg, craft, heaviest }) => ({
     title: `The stern of ${craft} is overloaded`,
-    text: `By where each thing usually goes, ${figure(massKg)} kg ride behind the seat; the well is rated for ${figure(ratedKg)} kg. The stern sits deep, and a sea from behind climbs in. Heaviest: ${heaviest
+    text: `By where each thing usually goes, ${amount(massKg, 'kg')} ride behind the seat; the well is rated for ${amount(ratedKg, 'kg')}. The stern sits deep, and a sea from behind climbs in. Heaviest: ${heaviest
       .map((one) => `${one.name} (${mass(one.massKg)})`)
       .join('; ')}. Where each really goes is yours to say.`,
   }),

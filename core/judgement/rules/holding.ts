@@ -12,6 +12,7 @@ import {
 import { pole } from '../../holding/pole';
 import type { Repair } from '../../editing/repair';
 import type { KindId } from '../../catalog/gear/kinds';
+import { amount, inWords } from '../../units/amount';
 import { figure, listed } from '../../units/words';
 import { clockAt } from '../../units/time';
 import type { Context } from '../context';
@@ -71,7 +72,7 @@ const anchorShut = rule({
   },
   say: ({ anchor, why, spans, streamMps, openAt }) => ({
     title: `No anchor ${listed(spans.map(({ from, to }) => (from === to ? `at ${from}` : `from ${from} to ${to}`)))}`,
-    text: `${anchor}: the stream there runs to ${figure(streamMps, 2)} m/s. ${shutWhy[why]}${openAt === null ? '' : ` It may be set from ${openAt}.`}`,
+    text: `${anchor}: the stream there runs to ${amount(streamMps, 'm/s', 2)}. ${inWords(shutWhy[why])}${openAt === null ? '' : ` It may be set from ${openAt}.`}`,
   }),
   repairs: ({ why }, context) => [
     ...(why === 'beam' ? [{ do: 'set-alignment', alignment: 'bow' } as const] : []),
@@ -104,7 +105,7 @@ const anchorScope = rule({
   },
   say: ({ anchor, scope, depthM, neededM, rodeM }) => ({
     title: `${anchor}: the rode is short`,
-    text: `${figure(rodeM)} m of rode in ${figure(depthM)} m of water is a scope of ${figure(scope)}; ${LEAST_SCOPE} to 1 takes ${figure(neededM)} m.`,
+    text: `${amount(rodeM, 'm')} of rode in ${amount(depthM, 'm')} of water is a scope of ${figure(scope)}; ${LEAST_SCOPE} to 1 takes ${amount(neededM, 'm')}.`,
   }),
   repairs: (_, context) => [...otherAnchors(context), withoutAnchor, ...otherHours(context)],
 });
@@ -137,7 +138,7 @@ const anchorDrags = rule({
   },
   say: ({ anchor, margin, at, loadN, holdingN, bottom }) => ({
     title: `${anchor} may drag at ${at}`,
-    text: `It holds about ${figure(holdingN, 0)} N on ${bottom} against ${figure(loadN, 0)} N: ${figure(margin)} times, and ${LEAST_MARGIN} times are wanted. A rule of thumb.`,
+    text: `It holds about ${amount(holdingN, 'N', 0)} on ${bottom} against ${amount(loadN, 'N', 0)}: ${figure(margin)} times, and ${LEAST_MARGIN} times are wanted. A rule of thumb.`,
   }),
   repairs: (_, context) => [...otherAnchors(context), withoutAnchor, ...otherHours(context)],
 });
@@ -185,10 +186,10 @@ const poleNoHold = rule({
     title: `${name} does not hold there`,
     text:
       why === 'short'
-        ? `It is ${figure(poleM)} m; ${figure(neededM)} m reach the bottom, half a metre of it, and a hand above.`
+        ? `It is ${amount(poleM, 'm')}; ${amount(neededM, 'm')} reach the bottom, ${amount(0.5, 'm')} of it, and a hand above.`
         : why === 'bottom'
           ? `A pole holds in mud or sand; there it is ${bottom}.`
-          : `The stream runs to ${figure(streamMps, 2)} m/s; a pole is for less than half a metre a second.`,
+          : `The stream runs to ${amount(streamMps, 'm/s', 2)}; a pole is for less than ${amount(0.5, 'm/s')}.`,
   }),
   repairs: (_, context) => [withoutAnchor, ...otherHours(context)],
 });
@@ -228,11 +229,11 @@ const madeFast = rule({
       why === 'leave'
         ? `${hook}: made fast, by leave of whoever owns it`
         : why === 'waves'
-          ? `${figure(hsM)} m of waves jerk a boat that is made fast`
-          : `Not made fast in ${figure(streamMps, 2)} m/s of stream`,
+          ? `${amount(hsM, 'm')} of waves jerk a boat that is made fast`
+          : `Not made fast in ${amount(streamMps, 'm/s', 2)} of stream`,
     text:
       why === 'stream'
-        ? 'From one metre a second what holds a small boat pulls it under; a fixed thing gives less than an anchor.'
+        ? `From ${amount(1, 'm/s')} of stream what holds a small boat pulls it under; a fixed thing gives less than an anchor.`
         : why === 'beam'
           ? 'Held by the side, the stream rolls the boat over. Lead the line to bow or stern.'
           : why === 'gear'
@@ -266,8 +267,8 @@ const driftFast = rule({
     return [{ level, basis: 'physics', extent: worst.driftMps, facts }];
   },
   say: ({ driftMps, at, wantedMps }) => ({
-    title: `At ${at} the boat drifts ${figure(driftMps, 2)} m/s`,
-    text: `You want ${figure(wantedMps, 2)} m/s. By wind, stream and the drogue aboard, an estimate.`,
+    title: `At ${at} the boat drifts ${amount(driftMps, 'm/s', 2)}`,
+    text: `You want ${amount(wantedMps, 'm/s', 2)}. By wind, stream and the drogue aboard, an estimate.`,
   }),
   repairs: (_, context) => [...adding(context, ['big-drogue', 'drogue']), ...otherHours(context)],
 });

@@ -3,7 +3,8 @@ import type { KindId } from '../../catalog/gear/kinds';
 import { containerOf } from '../../needs/clash';
 import { idsAboard } from '../../documents/references';
 import { tackleAboard, tackleBudget, tackleKindIds } from '../../tackle/tackleBudget';
-import { capital, count, figure, mass, plural } from '../../units/words';
+import { amount, mass } from '../../units/amount';
+import { capital, count, plural } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import { adding, removing } from '../candidates';
 import { rule } from '../rule';
@@ -124,8 +125,8 @@ const paddleSize = rule({
     return [{ level: 'mind', basis: 'judgement', extent: off(best), facts }];
   },
   say: ({ item, haveM, wantM }) => ({
-    title: `${item}: ${figure(haveM * 100, 0)} cm`,
-    text: `About ${figure(wantM * 100, 0)} cm suits your height and this beam, a rule of thumb. ${haveM < wantM ? 'A short one strikes the side and the knuckles.' : 'A long one turns the boat at every stroke.'}`,
+    title: `${item}: ${amount(haveM * 100, 'cm', 0)}`,
+    text: `About ${amount(wantM * 100, 'cm', 0)} suits your height and this beam, a rule of thumb. ${haveM < wantM ? 'A short one strikes the side and the knuckles.' : 'A long one turns the boat at every stroke.'}`,
   }),
 });
 

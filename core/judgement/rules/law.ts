@@ -2,7 +2,8 @@ import type { Places } from '../../documents/references';
 import type { Rule as LawRule } from '../../documents/rulePack';
 import type { Aboard } from '../../documents/references';
 import { daysBetween } from '../../units/time';
-import { capital, count, dayWords, figure } from '../../units/words';
+import { amount } from '../../units/amount';
+import { capital, count, dayWords } from '../../units/words';
 import { adding, rodsAshore } from '../candidates';
 import { rule } from '../rule';
 
@@ -124,7 +125,7 @@ const sizeLimit = rule({
       return [{ level: 'note' as const, basis: 'law' as const, extent: 1, subject: speciesId, facts }];
     }),
   say: ({ species, leastM, mostM, authority, citation }) => ({
-    title: `${capital(species)} from ${figure(leastM * 100, 0)} cm${mostM === null ? '' : ` to ${figure(mostM * 100, 0)} cm`} only`,
+    title: `${capital(species)} from ${amount(leastM * 100, 'cm', 0)}${mostM === null ? '' : ` to ${amount(mostM * 100, 'cm', 0)}`} only`,
     text: `Measure before you keep: ${authority}, ${citation}. ${confirm}`,
   }),
 });

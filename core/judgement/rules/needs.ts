@@ -17,6 +17,7 @@ import type { SheetId } from '../../vocabulary/sheets';
 import { filledFor, outOfTheDark, owned, removing, rodsAshore, serviceable, swap } from '../candidates';
 import { type Basis, type Told, rule } from '../rule';
 import { type FindingLevel } from '../../vocabulary/levels';
+import { inWords } from '../../units/amount';
 
 /** How loud an unmet need is: law and what life hangs on shut the gate; other musts and shoulds are minded. */
 export function needLevel(need: Pick<JudgedNeed, 'level' | 'lifeCritical' | 'loud'>): {
@@ -103,7 +104,7 @@ function elseForNeed({ needId, want, have }: Unmet, context: Context): string {
         kinds[a.kind].usualEuro * a.pieces - kinds[b.kind].usualEuro * b.pieces,
     )
     .slice(0, MOST_NAMED);
-  const made = homeMade[needId];
+  const made = homeMade[needId] && inWords(homeMade[needId]);
   const part = serviceable(needId, context)
     .slice(0, MOST_NAMED)
     .map(({ item }) => item.name);

@@ -3,7 +3,7 @@ import type { Rig } from '../../documents/workings';
 import type { Repair } from '../../editing/repair';
 import { newRig } from '../../editing/rigs';
 import type { BuiltRig } from '../../tackle/builtRig';
-import { figure } from '../../units/words';
+import { amount, amountOnly } from '../../units/amount';
 import { knots } from '../../vocabulary/knots';
 import type { Context } from '../context';
 import { isAboard, owned } from '../candidates';
@@ -40,7 +40,7 @@ function tiedDirect(rigId: string): Repair {
 /** A hand less than what would run into the guides. */
 function shorterLeader(rigId: string, rodM: number): Repair {
   const leaderM = Math.max(GUIDES_M, Math.floor((rodM - GUIDES_M - 0.05) * 10) / 10);
-  return setRig(rigId, { leaderM }, `shorten the leader to ${figure(leaderM)} m`);
+  return setRig(rigId, { leaderM }, `shorten the leader to ${amount(leaderM, 'm')}`);
 }
 function mainLine(rigId: string, { rigs, places }: Context): Item | null {
   const id = rigs.find((one) => one.id === rigId)?.mainId ?? null;
@@ -86,7 +86,7 @@ const rigWeak = rule({
     }),
   say: ({ rig, role, part, strengthKg, leaderKg }) => ({
     title: `${rig}: ${part} breaks first`,
-    text: `It holds ${figure(strengthKg)} kg, the leader ${figure(leaderKg)} kg after its knot. When ${role === 'main' ? 'the main line' : 'the snap or swivel'} goes, the fish keeps ${role === 'main' ? 'all the line behind it' : 'the lure'}. The leader should be the part that breaks.`,
+    text: `It holds ${amount(strengthKg, 'kg')}, the leader ${amount(leaderKg, 'kg')} after its knot. When ${role === 'main' ? 'the main line' : 'the snap or swivel'} goes, the fish keeps ${role === 'main' ? 'all the line behind it' : 'the lure'}. The leader should be the part that breaks.`,
   }),
   repairs: ({ role, rigId, leaderKg }, context) =>
     role === 'clip'
@@ -113,7 +113,7 @@ const rigOverRod = rule({
     }),
   say: ({ rig, rod, mainKg, rodKg }) => ({
     title: `${rig}: line above the rod`,
-    text: `The main line holds ${figure(mainKg)} kg, ${rod} is made for ${figure(rodKg)} kg. Snagged, the rod goes before the line.`,
+    text: `The main line holds ${amount(mainKg, 'kg')}, ${rod} is made for ${amount(rodKg, 'kg')}. Snagged, the rod goes before the line.`,
   }),
   repairs: ({ rigId, rodKg }, context) =>
     otherLines(rigId, context, (item) => (item.attributes.breakKg ?? Infinity) <= rodKg),
@@ -136,7 +136,7 @@ const rigWindow = rule({
       return { extent, facts: { lureG, fromG, toG } };
     }),
   say: ({ rig, lureG, fromG, toG }) => ({
-    title: `${rig}: ${figure(lureG, 0)} g on a rod for ${figure(fromG, 0)} to ${figure(toG, 0)} g`,
+    title: `${rig}: ${amount(lureG, 'g', 0)} on a rod for ${amountOnly(fromG, 'g', 0)} to ${amount(toG, 'g', 0)}`,
     text: lureG > toG ? 'Too heavy: it may break at the cast.' : 'Too light: it does not load the rod.',
   }),
   repairs: ({ rigId, lureG, fromG, toG }, context) => [
@@ -191,7 +191,7 @@ const rigGuides = rule({
     }),
   say: ({ rig, clip, leaderM, rodM }) => ({
     title: `${rig}: ${clip} runs into the guides`,
-    text: `The leader is ${figure(leaderM)} m on a rod of ${figure(rodM)} m. A fish cannot be brought close; wound in, the top guide breaks.`,
+    text: `The leader is ${amount(leaderM, 'm')} on a rod of ${amount(rodM, 'm')}. A fish cannot be brought close; wound in, the top guide breaks.`,
   }),
   repairs: ({ rigId, rodM }) => [shorterLeader(rigId, rodM), tiedDirect(rigId)],
 });
@@ -232,8 +232,8 @@ const rigSpool = rule({
     );
   },
   say: ({ rig, spoolM, runM }) => ({
-    title: `${rig}: ${figure(spoolM, 0)} m on the spool`,
-    text: `The longest run to reckon with is ${figure(runM, 0)} m; half as much again is wanted behind it.`,
+    title: `${rig}: ${amount(spoolM, 'm', 0)} on the spool`,
+    text: `The longest run to reckon with is ${amount(runM, 'm', 0)}; half as much again is wanted behind it.`,
   }),
   repairs: ({ rigId }, context) => {
     const now = mainLine(rigId, context)?.attributes.diameterMm ?? Infinity;

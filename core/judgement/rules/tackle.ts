@@ -1,6 +1,7 @@
 import { CROWD_M } from '../../tackle/spread';
 import { spareLines, trollingSpread } from '../../tackle/tackleSheet';
-import { count, duration, figure, mass } from '../../units/words';
+import { amount, mass } from '../../units/amount';
+import { count, duration, figure } from '../../units/words';
 import { adding, fewerRods, rodsAshore } from '../candidates';
 import { rule } from '../rule';
 
@@ -77,7 +78,7 @@ const jigLight = rule({
   },
   say: ({ massG, haveG, at, depthM, driftMps, angleDeg }) => ({
     title: `At ${at} the jig wants ${mass(massG / 1000)}`,
-    text: `In ${figure(depthM, 0)} m at ${figure(driftMps, 2)} m/s of drift, to keep the line within ${figure(angleDeg, 0)}° of straight down. The heaviest aboard is ${mass(haveG / 1000)}. A drogue slows the drift.`,
+    text: `In ${amount(depthM, 'm', 0)} at ${amount(driftMps, 'm/s', 2)} of drift, to keep the line within ${figure(angleDeg, 0)}° of straight down. The heaviest aboard is ${mass(haveG / 1000)}. A drogue slows the drift.`,
   }),
   repairs: (_, context) => adding(context, ['drogue', 'big-drogue']),
 });
@@ -96,8 +97,8 @@ const spreadWide = rule({
     return [{ level: 'mind', basis: 'judgement', extent: sum.spreadM, facts }];
   },
   say: ({ spreadM, mostM }) => ({
-    title: `Rods ${figure(spreadM)} m apart in a crowd`,
-    text: `Others pass close. Over ${figure(mostM)} m, one rod across the bow instead.`,
+    title: `Rods ${amount(spreadM, 'm')} apart in a crowd`,
+    text: `Others pass close. Over ${amount(mostM, 'm')}, one rod across the bow instead.`,
   }),
   // One rod across the bow: the others stay ashore.
   repairs: (_, context) => [

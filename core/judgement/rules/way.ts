@@ -2,6 +2,7 @@ import { lightOfDay, isDark, noonOf } from '../../environment/light';
 import { alarmInstant } from '../../needs/catalogueAlive';
 import { overLand } from '../../passage/shore';
 import { clockAt, minutesBetween } from '../../units/time';
+import { amount } from '../../units/amount';
 import { capital, figure, listed } from '../../units/words';
 import { MOST_EXTENT } from '../../vocabulary/extent';
 import { earlierTurn, otherHours, otherPlaces } from '../candidates';
@@ -142,10 +143,10 @@ const windAgainstStream = rule({
   },
   say: ({ at, hsM, factor, streamMps }) => ({
     title: `Wind against stream at ${at}`,
-    text: `${figure(streamMps, 2)} m/s of stream ${
+    text: `${amount(streamMps, 'm/s', 2)} of stream ${
       factor === null
         ? 'stops the waves: they break'
-        : `stands the waves up ${figure(factor, 2)} times, to about ${figure(hsM)} m`
+        : `stands the waves up ${figure(factor, 2)} times, to about ${amount(hsM, 'm')}`
     }, short and steep. An estimate.`,
   }),
   repairs: (_, context) => otherHours(context),
@@ -169,7 +170,7 @@ const barLow = rule({
       return [{ level, basis: 'physics' as const, extent: BAR_M - bar.depthM, subject: when, facts }];
     }),
   say: ({ place, depthM, at, when }) => ({
-    title: depthM <= 0 ? `${place} is dry at ${at}` : `${figure(depthM)} m of water at ${place} at ${at}`,
+    title: depthM <= 0 ? `${place} is dry at ${at}` : `${amount(depthM, 'm')} of water at ${place} at ${at}`,
     text: `${when === 'launch' ? 'Launching' : 'Landing'} there means dragging the boat over what the tide leaves. The tide is a prediction; wind and pressure move it.`,
   }),
   repairs: (_, context) => otherHours(context),

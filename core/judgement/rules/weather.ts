@@ -1,6 +1,7 @@
 import { type Reach, type Step, reachOf, stepWords } from '../../exposures/ceilings';
 import type { WindHour } from '../../exposures/winds';
-import { capital, count, distance, duration, figure, listed, plural } from '../../units/words';
+import { amount, distance, inWords } from '../../units/amount';
+import { capital, count, duration, figure, listed, plural } from '../../units/words';
 import type { Context } from '../context';
 import { otherHours, otherLaunches, otherPlaces } from '../candidates';
 import { rule } from '../rule';
@@ -40,7 +41,7 @@ function sayReach({
   steps: readonly Step[];
   water: string;
 }): string {
-  const lowered = steps.length > 0 ? `, lowered for ${listed(steps.map((step) => stepWords[step]))}` : '';
+  const lowered = steps.length > 0 ? `, lowered for ${listed(steps.map((step) => inWords(stepWords[step])))}` : '';
   return `${capital(water)} by the usual coaching definitions: ${experienceWords[experience]}${lowered}.`;
 }
 const experienceWords: Record<Reach['experience'], string> = {
@@ -104,8 +105,8 @@ function sayOver(
   reach: Pick<Reach, 'experience' | 'steps'>,
 ): string {
   return own
-    ? `${figure(value)} ${unit}; you set ${figure(limit)} ${unit}.`
-    : `${figure(value)} ${unit}; ${water} ends at ${figure(limit)} ${unit}. ${offshore ? 'The wind blows off the shore, so a step lower. ' : ''}${sayReach({ ...reach, water })} A rule of thumb.`;
+    ? `${amount(value, unit)}; you set ${amount(limit, unit)}.`
+    : `${amount(value, unit)}; ${water} ends at ${amount(limit, unit)}. ${offshore ? 'The wind blows off the shore, so a step lower. ' : ''}${sayReach({ ...reach, water })} A rule of thumb.`;
 }
 
 const windOverLimit = rule({
@@ -122,7 +123,7 @@ const windOverLimit = rule({
   },
   say: (facts) => ({
     title: `Wind passes ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
-    text: sayOver(facts, 'm/s', facts),
+    text: sayOver(facts, 'wind', facts),
   }),
   repairs: (_, context) => otherHours(context),
 });
@@ -144,7 +145,7 @@ const gustOverLimit = rule({
   },
   say: (facts) => ({
     title: `Gusts pass ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
-    text: sayOver(facts, 'm/s', facts),
+    text: sayOver(facts, 'wind', facts),
   }),
   repairs: (_, context) => otherHours(context),
 });
@@ -259,7 +260,7 @@ const offshoreWind = rule({
     ];
   },
   say: ({ mps, at }) => ({
-    title: `The wind blows off the shore, ${figure(mps)} m/s at ${at}`,
+    title: `The wind blows off the shore, ${amount(mps, 'wind')} at ${at}`,
     text: 'Calm at the launch, rougher with every stroke out, and the way home is against it. Whoever stops paddling drifts away from help.',
   }),
 });
@@ -276,7 +277,7 @@ const fog = rule({
     return [{ level, basis: 'judgement', extent: FOG_MIND_M - value, facts: { visibilityM: value, at } }];
   },
   say: ({ visibilityM, at }) => ({
-    title: `Visibility ${figure(visibilityM, 0)} m at ${at}`,
+    title: `Visibility ${amount(visibilityM, 'm', 0)} at ${at}`,
     text: 'Nobody sees you, and you do not see the shore. A horn and a compass are no more than that.',
   }),
   repairs: (_, context) => otherHours(context),
@@ -323,7 +324,7 @@ const coldWater = rule({
     ];
   },
   say: ({ waterC, class: name, exhaustionMin, minutesToShore, dressed }) => ({
-    title: `Water at ${figure(waterC)} °C: ${name}`,
+    title: `Water at ${amount(waterC, '°C')}: ${name}`,
     text: `Published ranges put exhaustion at ${duration(exhaustionMin[0])} to ${duration(exhaustionMin[1])} in such water; people differ widely.${minutesToShore === null ? '' : ` The nearest ground to get out on is ${duration(minutesToShore)} away at your own pace, an estimate.`}${dressed ? '' : ' Dress for the water, not the air.'}`,
   }),
 });

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { type Craft } from '#core/documents/craft';
-import { figure, mass } from '#core/units/words';
+import { amount, mass } from '#core/units/amount';
 import type { Versioned } from '#core/documents/kept';
 import { Loaded } from '../../documents/Loaded';
 import { Page } from '../../ui/Page';
@@ -44,11 +44,11 @@ const fresh = (): Craft => ({
 const columns: Column<Versioned<Craft>>[] = [
   { name: 'Drive', cell: ({ doc }) => doc.drive },
   { name: 'Hull', cell: ({ doc }) => `${doc.hull}, ${doc.deck}`, wideOnly: true },
-  { name: 'Length', number: true, cell: ({ doc }) => `${figure(doc.lengthM, 2)} m` },
-  { name: 'Beam', number: true, cell: ({ doc }) => `${figure(doc.beamM, 2)} m`, wideOnly: true },
+  { name: 'Length', number: true, cell: ({ doc }) => `${amount(doc.lengthM, 'm', 2)}` },
+  { name: 'Beam', number: true, cell: ({ doc }) => `${amount(doc.beamM, 'm', 2)}`, wideOnly: true },
   { name: 'Hull mass', number: true, cell: ({ doc }) => mass(doc.massKg), wideOnly: true },
   { name: 'Rated load', number: true, cell: ({ doc }) => mass(doc.ratedLoadKg) },
-  { name: 'Pace held', number: true, cell: ({ doc }) => `${figure(doc.cruiseMps, 2)} m/s`, wideOnly: true },
+  { name: 'Pace held', number: true, cell: ({ doc }) => `${amount(doc.cruiseMps, 'm/s', 2)}`, wideOnly: true },
   { name: 'Outings', number: true, cell: ({ doc }) => doc.outingsLogged, wideOnly: true },
   {
     name: 'State',

@@ -14,6 +14,7 @@ import { FormNumber, FormText } from '../../ui/fields';
 import { BoatPicture } from './BoatPicture';
 import { useFirstDocument } from './useFirstDocument';
 import { z } from 'zod';
+import { amount } from '#core/units/amount';
 
 const shape = craftSchema.shape;
 const fieldsSchema = z.object({
@@ -94,8 +95,8 @@ export function FirstBoatScreen() {
           <FormNumber control={control} name="cruiseMps" label="Pace you hold for hours" unit="m/s" />
         </Box>
         <Typography variant="body2" color="textSecondary">
-          A steady pace is about 1.3 m/s paddled (2.5 kn), 1.5 m/s with pedals. How it takes the wind is estimated from
-          its length and beam; under Boats every figure can be made your own.
+          A steady pace is about {amount(1.3, 'm/s')} paddled, {amount(1.5, 'm/s')} with pedals. How it takes the wind
+          is estimated from its length and beam; under Boats every figure can be made your own.
         </Typography>
         <Button variant="contained" type="submit" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
           Keep this boat

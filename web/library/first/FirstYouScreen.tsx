@@ -4,12 +4,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { Link as RouterLink } from 'react-router';
 import { type Angler, anglerSchema } from '#core/documents/angler';
 import { freshProfile } from '#core/editing/freshProfile';
 import { Page } from '../../ui/Page';
-import { FormChoice, FormNumber, FormSwitch, FormText, asOptions } from '../../ui/fields';
+import { FormChoice, FormNumber, FormSpeech, FormSwitch, FormText, asOptions } from '../../ui/fields';
 import { useFirstDocument } from './useFirstDocument';
 
 /** Settled here: whose body and skill is judged, and who waits ashore. What would annoy: being asked for limits before one has any. */
@@ -21,6 +21,8 @@ export function FirstYouScreen() {
     mode: 'onTouched',
   });
   draft.useKeeping({ subscribe });
+  // The figures above are shown in other units once they are chosen.
+  useWatch({ control, name: 'units' });
   const grid = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 };
   return (
     <Page title="You" lead="What every outing is judged by. It stays in this house.">
@@ -47,6 +49,7 @@ export function FirstYouScreen() {
           <FormNumber control={control} name="heightM" label="Height" unit="m" />
           <FormChoice control={control} name="swims" label="Swims" options={asOptions(['well', 'a little', 'not'])} />
           <FormSwitch control={control} name="reentryPractised" label="I have practised getting back in" />
+          <FormSpeech control={control} />
         </Box>
         <Typography variant="h3" component="h2">
           Who waits ashore

@@ -8,7 +8,7 @@ import { type Mark, type MarkUse, markUses } from '#core/editing/waterFrom';
 import { distanceBetween, placeAt } from '#core/environment/geo';
 import { readWaypoints } from '#core/exchange/gpx';
 import { type Position, sayPosition } from '#core/units/position';
-import { distance } from '#core/units/words';
+import { distance } from '#core/units/amount';
 import { FileButton } from '../../ui/FileButton';
 import { NumberField } from '../../ui/NumberField';
 import { PositionField } from '../../ui/PositionField';
@@ -121,7 +121,7 @@ function ByBearing({ from, onAdd }: { from: Position; onAdd: (at: Position) => v
         size="small"
         value={metres}
         onChange={setMetres}
-        error={metres !== null && !far ? 'More than 0 and at most 40 000 m.' : undefined}
+        error={metres !== null && !far ? `More than 0 and at most ${distance(40_000)}.` : undefined}
       />
       <NumberField label="Bearing, true" unit="°" size="small" value={bearing} onChange={setBearing} />
       <Button

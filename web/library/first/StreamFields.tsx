@@ -36,7 +36,7 @@ export function StreamFields({
               unit="m/s"
               value={stream.springMps}
               onChange={(springMps) => set({ springMps })}
-              error={stream.springMps === null ? 'How hard it runs; 1 kn is 0.5 m/s.' : undefined}
+              error={stream.springMps === null ? 'How hard it runs; 1 kn may be typed.' : undefined}
             />
             <NumberField
               label="Hardest at neaps, if known"

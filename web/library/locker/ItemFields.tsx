@@ -8,7 +8,8 @@ import { attributeIds, attributes, qualities, qualityIds } from '#core/catalog/g
 import { findKinds } from '#core/catalog/gear/findKinds';
 import { type KindId, kindIds, kinds } from '#core/catalog/gear/kinds';
 import type { Item } from '#core/documents/item';
-import { listed, mass } from '#core/units/words';
+import { mass, amount, inWords } from '#core/units/amount';
+import { listed } from '#core/units/words';
 import { containersAmong } from './containers';
 import { PhotoField } from './PhotoField';
 import { capital } from '#core/units/words';
@@ -139,7 +140,7 @@ export function ItemFields({
             value={field.value}
             usual={kind.sizeM}
             onChange={field.onChange}
-            error={fieldState.error ? 'Lengths from 0 to 6 m.' : undefined}
+            error={fieldState.error ? `Lengths from 0 to ${amount(6, 'm')}.` : undefined}
           />
         )}
       />
@@ -158,7 +159,7 @@ export function ItemFields({
       <FormText control={control} name="stays" label="Stays aboard because, where no need asks for it" />
       <FormText control={control} name="note" label="Note" lines={2} />
       <Typography variant="caption" color="textSecondary">
-        At the walk-round: {kind.look.how} Bad looks like this: {kind.look.bad}
+        At the walk-round: {inWords(kind.look.how)} Bad looks like this: {kind.look.bad}
         {kind.service && ` Every ${kind.service.months} months: ${kind.service.what}`} {wetWords[kind.wet]}
       </Typography>
     </>

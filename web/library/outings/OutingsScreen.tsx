@@ -17,6 +17,7 @@ import { useNow } from '../../ui/useNow';
 import type { Summary } from '#core/judgement/summary';
 import { FirstEvening } from './FirstEvening';
 import { useOutingActions, useSummaries } from './queries';
+import { byClock } from '#core/units/clockWords';
 
 // The list is all that the front page waits for: what is asked of it seldom comes when it is asked.
 const SetAsideNotice = lazy(async () => ({
@@ -174,7 +175,7 @@ function Row({ one, onCopy, onRemove }: { one: Summary } & Omit<RowsProps, 'name
           {[
             one.water,
             one.craft,
-            `${one.launchAt} to ${one.homeAt}`,
+            byClock(`${one.launchAt} to ${one.homeAt}`),
             one.party === 1 ? 'alone' : `${one.party} together`,
           ]
             .filter(Boolean)
@@ -240,7 +241,7 @@ function Standing({ one, zone }: { one: Summary; zone: string }) {
       ))}
       {signed && (
         <Typography variant="body2" sx={{ fontWeight: 700 }}>
-          {signed.stale ? 'Signed, then changed' : `Signed at ${clockAt(Date.parse(signed.at), zone)}`}
+          {signed.stale ? 'Signed, then changed' : byClock(`Signed at ${clockAt(Date.parse(signed.at), zone)}`)}
         </Typography>
       )}
       {!signed && gateOpen && (

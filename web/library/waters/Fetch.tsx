@@ -1,6 +1,6 @@
 import { useTheme } from '@mui/material/styles';
 import { FETCH_BEARINGS } from '#core/documents/water';
-import { distance } from '#core/units/words';
+import { distance } from '#core/units/amount';
 
 const names = ['N', 'NNE', 'NE', 'ENE', 'E', 'ESE', 'SE', 'SSE', 'S', 'SSW', 'SW', 'WSW', 'W', 'WNW', 'NW', 'NNW'];
 const SIZE = 200;

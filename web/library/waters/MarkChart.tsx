@@ -8,7 +8,7 @@ import type { Chart } from '#core/documents/chart';
 import type { Mark } from '#core/editing/waterFrom';
 import { fromPlane, toPlane } from '#core/environment/geo';
 import type { Position } from '#core/units/position';
-import { distance } from '#core/units/words';
+import { distance } from '#core/units/amount';
 
 const SIZE = 420;
 const GRID = 4;

@@ -10,9 +10,11 @@ import { slackWaters, turnsOfTide, valueAt } from '#core/environment/tide';
 import { sayTideSource, streamOf, tideIsSilent, tideOf } from '#core/environment/waterTide';
 import type { Water } from '#core/documents/water';
 import { DAY_MS, clockAt, dayInWords, instantOf } from '#core/units/time';
+import { amount } from '#core/units/amount';
 import { figure } from '#core/units/words';
 import { type TimeAxis, pathOf, ticks, useWidth, xOf } from '../../ui/timeAxis';
 import { Term } from '../../ui/Term';
+import { byClock } from '#core/units/clockWords';
 
 const HEIGHT = 150;
 const TOP = 12;
@@ -38,7 +40,7 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
   const heights = tide ? steps.map((at) => valueAt(tide, at)) : [];
   const [low, high] = [Math.min(0, ...heights), Math.max(1, ...heights)];
   const y = (m: number) => BOTTOM - ((m - low) / (high - low)) * (BOTTOM - TOP);
-  const clock = (at: number) => clockAt(at, water.timeZone);
+  const clock = (at: number) => byClock(clockAt(at, water.timeZone));
   return (
     <Box component="section" ref={ref} sx={{ minWidth: 0 }}>
       <Typography variant="h3" component="h2">
@@ -56,13 +58,13 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
             <g key={at}>
               <line x1={xOf(axis, at)} x2={xOf(axis, at)} y1={TOP} y2={BOTTOM} stroke={inks.rule} strokeWidth={0.7} />
               <text x={xOf(axis, at)} y={BOTTOM + 18} fontSize={12} textAnchor="middle" fill={inks.slate}>
-                {clock(at).slice(0, 2)}
+                {clockAt(at, water.timeZone).slice(0, 2)}
               </text>
             </g>
           ))}
           {[low, high].map((m) => (
             <text key={m} x={0} y={y(m) + 4} fontSize={12} fill={inks.slate}>
-              {figure(m)} m
+              {amount(m, 'm')}
             </text>
           ))}
           <path
@@ -80,7 +82,7 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
               <TableRow key={turn.at}>
                 <TableCell>{turn.high ? 'High water' : 'Low water'}</TableCell>
                 <TableCell align="right">{clock(turn.at)}</TableCell>
-                <TableCell align="right">{figure(turn.value)} m</TableCell>
+                <TableCell align="right">{amount(turn.value, 'm')}</TableCell>
               </TableRow>
             ))}
           {stream &&
@@ -91,7 +93,7 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
                 </TableCell>
                 <TableCell align="right">{clock(at)}</TableCell>
                 <TableCell align="right">
-                  {figure(Math.max(...steps.map((step) => Math.abs(valueAt(stream, step)))), 2)} m/s at most today
+                  {amount(Math.max(...steps.map((step) => Math.abs(valueAt(stream, step)))), 'm/s', 2)} at most today
                 </TableCell>
               </TableRow>
             ))}
@@ -99,7 +101,7 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
       </Table>
       {water.stream && water.stream.constituents.length === 0 && water.stream.hours.length === 0 && (
         <Typography>
-          A steady stream of {figure(Math.abs(water.stream.steadyMps), 2)} m/s toward{' '}
+          A steady stream of {amount(Math.abs(water.stream.steadyMps), 'm/s', 2)} toward{' '}
           {figure(water.stream.towardDeg, 0)}°.
         </Typography>
       )}

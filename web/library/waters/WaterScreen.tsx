@@ -6,7 +6,8 @@ import { type ReactNode, useState } from 'react';
 import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import { type Hazard, type Water } from '#core/documents/water';
 import { dateAt } from '#core/units/time';
-import { capital, dayWords, distance, figure } from '#core/units/words';
+import { amount, distance } from '#core/units/amount';
+import { capital, dayWords, figure } from '#core/units/words';
 import type { Versioned } from '#core/documents/kept';
 import { Loaded } from '../../documents/Loaded';
 import { Lost } from '../../ui/Lost';
@@ -98,10 +99,10 @@ function OneWater({ kept, packs }: { kept: Versioned<Water>; packs: readonly { v
           <Block name="Launches and landings">
             {water.launches.map((launch) => (
               <Line key={launch.id} name={capital(launch.name)}>
-                {`${launch.carryM} m over ${launch.surface === 'firm' ? 'firm ground' : launch.surface}${launch.surf ? ', open to surf' : ''}${
+                {`${amount(launch.carryM, 'm', 0)} over ${launch.surface === 'firm' ? 'firm ground' : launch.surface}${launch.surf ? ', open to surf' : ''}${
                   launch.barM === null
                     ? ''
-                    : `, ${launch.barM < 0 ? `dries ${figure(-launch.barM)} m` : `${figure(launch.barM)} m at chart datum`}`
+                    : `, ${launch.barM < 0 ? `dries ${amount(-launch.barM, 'm')}` : `${amount(launch.barM, 'm')} at chart datum`}`
                 }`}
               </Line>
             ))}
@@ -111,7 +112,7 @@ function OneWater({ kept, packs }: { kept: Versioned<Water>; packs: readonly { v
               <Line
                 key={area.id}
                 name={capital(area.name)}
-              >{`${distance(area.distanceM)} out, ${figure(area.depthM)} m over ${area.bottom}`}</Line>
+              >{`${distance(area.distanceM)} out, ${amount(area.depthM, 'm')} over ${area.bottom}`}</Line>
             ))}
           </Block>
           {water.hazards.length > 0 && (

@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import { packOptions } from './packs';
 import { Link as RouterLink, useNavigate } from 'react-router';
 import type { Water } from '#core/documents/water';
-import { distance } from '#core/units/words';
+import { distance } from '#core/units/amount';
 import type { Versioned } from '#core/documents/kept';
 import { Loaded } from '../../documents/Loaded';
 import { Page } from '../../ui/Page';

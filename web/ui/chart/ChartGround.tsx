@@ -2,6 +2,7 @@ import { useTheme } from '@mui/material/styles';
 import type { Water } from '#core/documents/water';
 import type { Place, Point } from '#core/environment/geo';
 import type { Drawn } from './useChartView';
+import { amount } from '#core/units/amount';
 
 /** What a water's chart holds: land, reefs, weed and depth lines, their words, and the hazards with their reach. */
 export function ChartGround({ water, at, unit }: Drawn & { water: Water }) {
@@ -68,7 +69,7 @@ function wordsOf(water: Water): (Place & { text: string })[] {
     const line = geometry.type === 'Polygon' ? geometry.coordinates[0] : geometry.coordinates;
     const [lonDeg = 0, latDeg = 0] = line?.[Math.floor(line.length / 2)] ?? [];
     if (kind === 'reef') return [];
-    const text = depthM === null ? (kind === 'land' ? '' : name) : `${depthM} m`;
+    const text = depthM === null ? (kind === 'land' ? '' : name) : amount(depthM, 'm');
     return text === '' ? [] : [{ latDeg, lonDeg, text }];
   });
 }

@@ -1,7 +1,7 @@
 import { useTheme } from '@mui/material/styles';
 import type { Water } from '#core/documents/water';
 import type { Place } from '#core/environment/geo';
-import { distance } from '#core/units/words';
+import { distance } from '#core/units/amount';
 import type { ChartView, Drawn } from './useChartView';
 
 export interface ChartLine {

@@ -10,15 +10,16 @@ import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import { type Ceiling, ceilings, reachOf, stepWords } from '#core/exposures/ceilings';
 import { buoyancyScale } from '#core/needs/buoyancyScale';
-import { capital, distance, figure, listed } from '#core/units/words';
+import { amount, distance, inWords } from '#core/units/amount';
+import { capital, listed } from '#core/units/words';
 import { useReferences } from '../../../documents/queries';
 
 const columns: readonly { name: string; of: (one: Ceiling) => string }[] = [
-  { name: 'wind', of: ({ windMps }) => `${figure(windMps)} m/s` },
-  { name: 'gusts', of: ({ gustMps }) => `${figure(gustMps)} m/s` },
-  { name: 'waves', of: ({ waveM }) => `${figure(waveM)} m` },
-  { name: 'breakers', of: ({ breakerM }) => `${figure(breakerM)} m` },
-  { name: 'stream', of: ({ streamMps }) => `${figure(streamMps)} m/s` },
+  { name: 'wind', of: ({ windMps }) => `${amount(windMps, 'wind')}` },
+  { name: 'gusts', of: ({ gustMps }) => `${amount(gustMps, 'wind')}` },
+  { name: 'waves', of: ({ waveM }) => `${amount(waveM, 'm')}` },
+  { name: 'breakers', of: ({ breakerM }) => `${amount(breakerM, 'm')}` },
+  { name: 'stream', of: ({ streamMps }) => `${amount(streamMps, 'm/s')}` },
   { name: 'from ground', of: ({ shoreM }) => (Number.isFinite(shoreM) ? distance(shoreM) : 'by what is aboard') },
 ];
 
@@ -70,8 +71,9 @@ export function LimitsScreen() {
       </TableContainer>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 1, mb: 3 }}>
         New to it: sheltered. Some experience: moderate. Experienced: advanced. A step lower each for{' '}
-        {listed(Object.values(stepWords))}; for the wind, a step lower where it blows off the shore. Past the distance
-        of one’s own water a Mind, past that of the next a Stop. Yours goes by experience and practice, set under{' '}
+        {listed(Object.values(stepWords).map(inWords))}; for the wind, a step lower where it blows off the shore. Past
+        the distance of one’s own water a Mind, past that of the next a Stop. Yours goes by experience and practice, set
+        under{' '}
         <Link component={RouterLink} to="/settings">
           Settings
         </Link>
@@ -82,7 +84,7 @@ export function LimitsScreen() {
         {Object.values(buoyancyScale).map(({ newtons, when }) => (
           <Box component="li" key={newtons} sx={{ borderTop: 1, borderColor: 'divider', py: 0.75 }}>
             <b>{newtons} N</b>
-            <Typography variant="body2">{capital(when)}.</Typography>
+            <Typography variant="body2">{capital(inWords(when))}.</Typography>
           </Box>
         ))}
       </Box>

@@ -8,7 +8,8 @@ import { type NeedId, needsByPurpose, purposeIds, purposes } from '#core/vocabul
 import { homeMade } from '#core/needs/homeMade';
 import type { Item } from '#core/documents/item';
 import { dateAt } from '#core/units/time';
-import { capital, listed, mass, plural } from '#core/units/words';
+import { mass, inWords } from '#core/units/amount';
+import { capital, listed, plural } from '#core/units/words';
 import { useNow } from '../../../ui/useNow';
 import { itemState } from '#core/ashore/itemState';
 import { useReferences } from '../../../documents/queries';
@@ -59,7 +60,7 @@ function OneNeed({ id, items, today }: { id: NeedId; items: readonly Item[]; tod
   const { title, without, fits } = catalogue[id];
   const means = kindsFor(id);
   const owned = items.filter((item) => kinds[item.kind].means.includes(id));
-  const made = homeMade[id];
+  const made = homeMade[id] && inWords(homeMade[id]);
   return (
     <Box component="details" sx={{ borderTop: 1, borderColor: 'divider' }}>
       <Box component="summary" sx={{ cursor: 'pointer', py: 1.25 }}>
@@ -76,7 +77,7 @@ function OneNeed({ id, items, today }: { id: NeedId; items: readonly Item[]; tod
       </Box>
       <Box sx={{ pl: 2.5, pb: 1.5 }}>
         <Typography>Without it: {without}</Typography>
-        {fits !== undefined && <Typography variant="body2">What counts: {fits}.</Typography>}
+        {fits !== undefined && <Typography variant="body2">What counts: {inWords(fits)}.</Typography>}
         {means.length === 0 ? (
           <Typography variant="body2">Met by what you do or by the boat, not by a thing.</Typography>
         ) : (
@@ -84,7 +85,7 @@ function OneNeed({ id, items, today }: { id: NeedId; items: readonly Item[]; tod
             {means.map((kind) => (
               <li key={kind}>
                 {kinds[kind].name}, about {mass(kinds[kind].massKg)} and {kinds[kind].usualEuro} €.{' '}
-                {kinds[kind].look.how} Bad: {kinds[kind].look.bad.toLowerCase()}
+                {inWords(kinds[kind].look.how)} Bad: {kinds[kind].look.bad.toLowerCase()}
               </li>
             ))}
           </Box>

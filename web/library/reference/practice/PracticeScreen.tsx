@@ -5,6 +5,7 @@ import { Link as RouterLink } from 'react-router';
 import { practice, reasonFor, schoolIds } from '#core/needs/practice';
 import { capital } from '#core/units/words';
 import { useReferences } from '../../../documents/queries';
+import { inWords } from '#core/units/amount';
 
 /** Settled here: which school is mine, and what it changes. What would annoy: being told that one of them is wrong. */
 export function PracticeScreen() {
@@ -37,7 +38,7 @@ export function PracticeScreen() {
             ))}
           </Box>
           <Typography variant="body2" color="textSecondary">
-            Here: {practice[id].here}
+            Here: {inWords(practice[id].here)}
           </Typography>
         </Box>
       ))}

@@ -3,10 +3,10 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { type Species, heightOf } from '#core/catalog/species/species';
 import type { Shape } from '#core/catalog/species/speciesRows';
-import { figure, mass } from '#core/units/words';
+import { amount, mass } from '#core/units/amount';
 import { useWidth } from '../../../ui/timeAxis';
 
-export const metres = (m: number) => (m < 1 ? `${figure(m * 100, 0)} cm` : `${figure(m, 2)} m`);
+export const metres = (m: number) => (m < 1 ? `${amount(m * 100, 'cm', 0)}` : `${amount(m, 'm', 2)}`);
 
 /** The drawing is no taller than this, px, with its rule. */
 const TALLEST = 230;

@@ -4,8 +4,9 @@ import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import { handlingFor } from '#core/catalog/species/handling';
 import { type Range, type Species, powerFor, techniquesFor } from '#core/catalog/species/species';
-import { capital, figure, listed } from '#core/units/words';
+import { capital, listed } from '#core/units/words';
 import { FishDrawing, metres } from './FishDrawing';
+import { amount, amountOnly, inWords } from '#core/units/amount';
 
 const habitatWords = { fresh: 'fresh water', estuary: 'estuaries', coast: 'coasts', open: 'open water' } as const;
 const teethWords = {
@@ -13,7 +14,7 @@ const teethWords = {
   fine: 'fine teeth, which do not cut line',
   sharp: 'teeth that cut line',
 } as const;
-const range = ([low, high]: Range, unit: string) => `${figure(low)} to ${figure(high)} ${unit}`;
+const range = ([low, high]: Range, unit: string) => `${amountOnly(low, unit)} to ${amount(high, unit)}`;
 
 /** One fish: its sizes to scale, where it stands, what takes it, and how it is held. */
 export function SpeciesPage({ species }: { species: Species }) {
@@ -32,7 +33,7 @@ export function SpeciesPage({ species }: { species: Species }) {
     ],
     ['Hooks', species.hooks],
     ['Kept in', `a cold store ${metres(species.usual.lengthM)} long inside or more; bled, gutted soon, on ice at once`],
-    ['Runs', `${species.runM} m at the longest to reckon with`],
+    ['Runs', `${amount(species.runM, 'm', 0)} at the longest to reckon with`],
   ];
   return (
     <Box component="article">
@@ -85,7 +86,7 @@ export function SpeciesPage({ species }: { species: Species }) {
           </section>
         ))}
       </Box>
-      {species.note !== '' && <Typography sx={{ fontStyle: 'italic' }}>{species.note}</Typography>}
+      {species.note !== '' && <Typography sx={{ fontStyle: 'italic' }}>{inWords(species.note)}</Typography>}
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
         Sizes and tackle are usual practice, rounded: no record and no rule. Sizes and seasons of the law are the
         authority’s to tell.

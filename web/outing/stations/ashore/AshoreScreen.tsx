@@ -11,6 +11,7 @@ import { Catches } from './Catches';
 import { Learnt } from './Learnt';
 import { Marks } from './Marks';
 import { Wishes } from './Wishes';
+import { byClock } from '#core/units/clockWords';
 
 /** Settled here: what the outing came to, for the next one. What would annoy: a form to fill with wet hands before one may go home. */
 export function AshoreScreen() {
@@ -37,7 +38,7 @@ export function AshoreScreen() {
           <Clock label="Landed at" value={log.landedAt} onChange={(landedAt) => change({ ...log, landedAt })} />
           <Typography color="textSecondary">
             {duration(hoursLogged(doc, looked.water?.timeZone ?? 'utc') * 60)} afloat on {dayInWords(brief.date)};
-            planned {brief.launchAt} to {brief.homeAt}.
+            planned {byClock(`${brief.launchAt} to ${brief.homeAt}`)}.
           </Typography>
         </Box>
       </Box>

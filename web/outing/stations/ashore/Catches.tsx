@@ -8,7 +8,8 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { type Log, logSchema } from '#core/documents/log';
 import { allSpecies, speciesOf } from '#core/catalog/species/speciesOf';
-import { capital, figure } from '#core/units/words';
+import { amount, rangeInWords } from '#core/units/amount';
+import { capital } from '#core/units/words';
 import { NumberField } from '../../../ui/NumberField';
 import { useDesk } from '../../desk';
 import { Written } from './Written';
@@ -38,7 +39,7 @@ export function Catches({ log, onChange }: { log: Log; onChange: (log: Log) => v
         list={log.catches}
         name={(one) => name(one.speciesId)}
         text={(one) =>
-          `${name(one.speciesId)}, ${one.lengthM === null ? 'not measured' : `${figure(one.lengthM * 100)} cm`}, ${one.kept ? 'kept' : 'released'}`
+          `${name(one.speciesId)}, ${one.lengthM === null ? 'not measured' : `${amount(one.lengthM * 100, 'cm')}`}, ${one.kept ? 'kept' : 'released'}`
         }
         onChange={(catches) => onChange({ ...log, catches })}
       />
@@ -64,7 +65,7 @@ export function Catches({ log, onChange }: { log: Log; onChange: (log: Log) => v
             size="small"
             value={lengthCm}
             onChange={setLength}
-            error={checked.success ? undefined : 'A number from 1 to 600 cm.'}
+            error={checked.success ? undefined : `A number from ${rangeInWords(1, 600, 'cm')}.`}
           />
         </Box>
         <FormControlLabel

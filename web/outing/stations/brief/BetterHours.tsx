@@ -14,11 +14,13 @@ import { type LaunchChoice, weightOf } from '#core/judgement/betterHours';
 import { sayFinding } from '#core/judgement/allRules';
 import { movedTo } from '#core/editing/hours';
 import { dayInWords } from '#core/units/time';
-import { capital, count, duration, figure, listed, plural } from '#core/units/words';
+import { amount, amountOnly } from '#core/units/amount';
+import { capital, count, duration, listed, plural } from '#core/units/words';
 import { LevelMark } from '../../../ui/LevelMark';
 import { useWorker } from '../../../workers/useWorker';
 import type { BetterHoursWork } from '../../../workers/betterHours.worker';
 import { useDesk } from '../../desk';
+import { byClock } from '#core/units/clockWords';
 
 /** Every half-hour launch of three days, each with its Stops and Minds. Picking one sets the hours. */
 export function BetterHours({ onClose }: { onClose: () => void }) {
@@ -88,7 +90,7 @@ export function BetterHours({ onClose }: { onClose: () => void }) {
       <DialogActions sx={{ p: 2, flexWrap: 'wrap', gap: 1 }}>
         <Typography variant="body2" role="status" sx={{ flex: 1, minWidth: 200 }}>
           {chosen &&
-            `${dayInWords(chosen.date)}, ${chosen.launchAt} to ${chosen.homeAt}: ${said ? said.title : 'no Stop and no Mind'}. ${hourWords(chosen)}`}
+            `${dayInWords(chosen.date)}, ${byClock(`${chosen.launchAt} to ${chosen.homeAt}`)}: ${said ? said.title : 'no Stop and no Mind'}. ${hourWords(chosen)}`}
         </Typography>
         <Button variant="outlined" onClick={onClose}>
           Cancel
@@ -118,8 +120,9 @@ function sameWords({ stops, minds }: LaunchChoice['same']): string {
 /** What an hour is like: wind, sea, light, and how much is in hand on the way home. */
 function hourWords({ windMps, gustMps, seaM, inDark, darkMinutes, spareMin, unknownHours }: LaunchChoice): string {
   const parts = [
-    windMps !== null && `wind to ${figure(windMps)} m/s${gustMps === null ? '' : `, gusts ${figure(gustMps)}`}`,
-    seaM !== null && `sea to ${figure(seaM)} m`,
+    windMps !== null &&
+      `wind to ${amount(windMps, 'wind')}${gustMps === null ? '' : `, gusts ${amountOnly(gustMps, 'wind')}`}`,
+    seaM !== null && `sea to ${amount(seaM, 'm')}`,
     inDark ? 'launched in the dark' : darkMinutes >= 1 ? `${duration(darkMinutes)} in the dark` : 'in the light',
     spareMin !== null &&
       (spareMin >= 0 ? `home with ${duration(spareMin)} in hand` : `home ${duration(-spareMin)} late`),
@@ -153,7 +156,7 @@ function Slot({
     <ButtonBase
       onClick={onChoose}
       aria-pressed={on}
-      aria-label={`${launchAt}: ${words || 'no Stop, no Mind'}${unknown ? ', weather not known' : ''}${inDark ? ', in the dark' : ''}`}
+      aria-label={`${byClock(launchAt)}: ${words || 'no Stop, no Mind'}${unknown ? ', weather not known' : ''}${inDark ? ', in the dark' : ''}`}
       sx={{
         width: 62,
         height: 74,
@@ -167,7 +170,7 @@ function Slot({
         fontWeight: kindest ? 700 : 400,
       }}
     >
-      {launchAt}
+      {byClock(launchAt)}
       <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.25, typography: 'caption' }}>
         {stops > 0 ? (
           <>

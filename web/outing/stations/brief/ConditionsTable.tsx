@@ -15,10 +15,12 @@ import { type Conditions, type Hour, hourSchema, conditionsSchema } from '#core/
 import { HOUR_MS, clockAt, isoAt } from '#core/units/time';
 import { NumberField } from '../../../ui/NumberField';
 import { useDesk } from '../../desk';
+import { headed } from '#core/units/amount';
+import { byClock } from '#core/units/clockWords';
 
 const columns = [
-  { key: 'windMps', name: 'Wind', unit: 'm/s' },
-  { key: 'gustMps', name: 'Gusts', unit: 'm/s' },
+  { key: 'windMps', name: 'Wind', unit: 'wind' },
+  { key: 'gustMps', name: 'Gusts', unit: 'wind' },
   { key: 'windFromDeg', name: 'From', unit: '°' },
   { key: 'airC', name: 'Air', unit: '°C' },
   { key: 'waveM', name: 'Waves', unit: 'm' },
@@ -95,16 +97,14 @@ export function ConditionsTable() {
               <TableRow>
                 <TableCell sx={staysInSight}>Hour</TableCell>
                 {columns.map(({ key, name, unit }) => (
-                  <TableCell key={key}>
-                    {name}, {unit}
-                  </TableCell>
+                  <TableCell key={key}>{headed(name, unit)}</TableCell>
                 ))}
               </TableRow>
             </TableHead>
             <TableBody>
               {starts.map((at, i) => {
                 const row = rowAt(conditions.hours, at);
-                const clock = clockAt(at, zone ?? 'utc');
+                const clock = byClock(clockAt(at, zone ?? 'utc'));
                 return (
                   <TableRow key={at}>
                     <TableCell component="th" scope="row" sx={{ ...staysInSight, whiteSpace: 'nowrap' }}>
@@ -123,8 +123,8 @@ export function ConditionsTable() {
                     {columns.map(({ key, name, unit }) => (
                       <TableCell key={key}>
                         <Checked
-                          label={`${name} at ${clock}, ${unit}`}
-                          unit=""
+                          label={headed(`${name} at ${clock}`, unit)}
+                          unit={unit}
                           inTable
                           value={row?.[key] ?? null}
                           schema={hourSchema.shape[key]}

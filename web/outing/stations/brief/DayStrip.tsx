@@ -15,6 +15,7 @@ import { LEFT, layoutFor, placeNames } from './strip/layout';
 import { Light } from './strip/Light';
 import { Stream } from './strip/Stream';
 import { Trouble } from './strip/Trouble';
+import { byClock } from '#core/units/clockWords';
 
 /** Hours shown before the launch and after the last of coming home. */
 const BEFORE_H = 1.2;
@@ -64,7 +65,7 @@ export function DayStrip() {
     { which: 'home', name: 'Home by', at: span.to, filled: false },
   ];
   const names = placeNames(
-    handles.map(({ name, at }) => ({ x: x(at), text: `${name} ${clockAt(at, zone)}` })),
+    handles.map(({ name, at }) => ({ x: x(at), text: `${name} ${byClock(clockAt(at, zone))}` })),
     axis,
   );
   const layout = layoutFor(held ? MOST_ROWS : 1 + Math.max(0, ...names.map(({ row }) => row)));
@@ -113,7 +114,7 @@ export function DayStrip() {
           <Handle
             key={which}
             name={name}
-            clock={clockAt(at, zone)}
+            clock={byClock(clockAt(at, zone))}
             minutes={Math.round((at - axis.from) / 60_000)}
             most={Math.round((axis.to - axis.from) / 60_000)}
             x={x(at)}

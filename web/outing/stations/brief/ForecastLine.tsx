@@ -7,7 +7,7 @@ import type { Conditions } from '#core/documents/outing';
 import { hoursOf } from '#core/exposures/exposures';
 import { readForecastWords } from '#core/exchange/forecastWords';
 import { sayChanges } from '#core/exchange/sayForecast';
-import { figure } from '#core/units/words';
+import { amount } from '#core/units/amount';
 import { useDesk } from '../../desk';
 
 interface Props {
@@ -47,7 +47,7 @@ export function ForecastLine({ onTake }: Props) {
           <Typography variant="body2">Understood:</Typography>
           {[
             ...sayChanges(read.value.hours, zone),
-            ...(read.value.waterC === null ? [] : [`water ${figure(read.value.waterC)} °C`]),
+            ...(read.value.waterC === null ? [] : [`water ${amount(read.value.waterC, '°C')}`]),
             ...read.value.notes,
           ].map((line) => (
             <Typography key={line} variant="body2" sx={{ pl: 1.5 }}>

@@ -5,10 +5,12 @@ import { styled } from '@mui/material/styles';
 import { dayOf } from '#core/environment/day';
 import { type PlannedLeg, whatIfs } from '#core/passage/plan';
 import { clockAt } from '#core/units/time';
-import { capital, figure } from '#core/units/words';
+import { capital } from '#core/units/words';
 import { serif } from '../../../app/theme';
 import { useDesk } from '../../desk';
 import { Term } from '../../../ui/Term';
+import { unitName, amountOnly } from '#core/units/amount';
+import { byClock } from '#core/units/clockWords';
 
 const dash = '–';
 
@@ -33,7 +35,7 @@ export function TurnFor() {
   const { plan } = assessment.exposures;
   const { water } = looked;
   if (!plan || !water) return null;
-  const clock = (at: number | null) => (at === null ? 'none' : clockAt(at, water.timeZone));
+  const clock = (at: number | null) => (at === null ? 'none' : byClock(clockAt(at, water.timeZone)));
   const what = whatIfs(plan, looked, dayOf(doc.conditions, water, plan.launchAt, plan.deadline));
   const written = doc.brief.turnAt;
   return (
@@ -87,9 +89,9 @@ export function Legs() {
       <thead>
         <tr>
           <th scope="col">Leg</th>
-          <th scope="col">km</th>
+          <th scope="col">{unitName('km')}</th>
           <th scope="col">steer</th>
-          <th scope="col">m/s</th>
+          <th scope="col">{unitName('m/s')}</th>
           <th scope="col">there</th>
         </tr>
       </thead>
@@ -102,7 +104,7 @@ export function Legs() {
           <td>{dash}</td>
           <td>{dash}</td>
           <td>{dash}</td>
-          <td>{plan.turnAt === null ? dash : clockAt(plan.turnAt, zone)}</td>
+          <td>{plan.turnAt === null ? dash : byClock(clockAt(plan.turnAt, zone))}</td>
         </tr>
         {home.map((leg, i) => (
           <LegRow key={`home${i}`} leg={leg} zone={zone} />
@@ -123,7 +125,7 @@ function LegRow({ leg: { leg, arrivesAt, why, groundMps, crabDeg }, zone }: { le
           <small className="shut">through {leg.hazards.map((hazard) => hazard.name).join(', ')}</small>
         )}
       </th>
-      <td>{figure(leg.distanceM / 1000, 2)}</td>
+      <td>{amountOnly(leg.distanceM / 1000, 'km', 2)}</td>
       <td>
         {why ? `${Math.round(leg.bearingDeg)}°` : `${String(steer).padStart(3, '0')}°`}
         {!why && crab !== 0 && (
@@ -134,8 +136,10 @@ function LegRow({ leg: { leg, arrivesAt, why, groundMps, crabDeg }, zone }: { le
           </small>
         )}
       </td>
-      <td>{groundMps === null ? dash : figure(groundMps, 1)}</td>
-      <td className={why ? 'there shut' : 'there'}>{why ?? (arrivesAt === null ? dash : clockAt(arrivesAt, zone))}</td>
+      <td>{groundMps === null ? dash : amountOnly(groundMps, 'm/s', 1)}</td>
+      <td className={why ? 'there shut' : 'there'}>
+        {why ?? (arrivesAt === null ? dash : byClock(clockAt(arrivesAt, zone)))}
+      </td>
     </tr>
   );
 }

@@ -19,12 +19,14 @@ import { allSpecies } from '#core/catalog/species/speciesOf';
 import { withHours } from '#core/editing/hours';
 import { throughMidnight } from '#core/documents/hours';
 import { dayInWords, shiftClock } from '#core/units/time';
-import { capital, count, distance, listed } from '#core/units/words';
+import { distance, amount } from '#core/units/amount';
+import { capital, count, listed } from '#core/units/words';
 import { serif } from '../../../app/theme';
 import { useDesk } from '../../desk';
 import { Blank } from './Blank';
 import { Count, PickOne, PickSeveral } from './editors';
 import { WhenField } from '../../../ui/WhenField';
+import { byClock } from '#core/units/clockWords';
 
 /** What a part of the sentence needs: the brief, what it points at, and how a blank is filled. */
 function useBrief() {
@@ -136,7 +138,7 @@ function Way() {
               options={water.areas.map((area) => ({
                 id: area.id,
                 name: capital(area.name),
-                more: `${distance(area.distanceM)} from a landing at the farthest, ${area.depthM} m deep over ${area.bottom}`,
+                more: `${distance(area.distanceM)} from a landing at the farthest, ${amount(area.depthM, 'm')} deep over ${area.bottom}`,
               }))}
               chosen={brief.areaId}
               onPick={(areaId) => {
@@ -165,7 +167,7 @@ function Hours() {
         )}
       </Blank>
       {', afloat '}
-      <Blank asks="Launch time" text={brief.launchAt}>
+      <Blank asks="Launch time" text={byClock(brief.launchAt)}>
         {(close) => (
           <When
             kind="time"
@@ -177,7 +179,7 @@ function Hours() {
         )}
       </Blank>
       {' to '}
-      <Blank asks="Time home" text={brief.homeAt}>
+      <Blank asks="Time home" text={byClock(brief.homeAt)}>
         {(close) => (
           <When
             kind="time"
@@ -269,7 +271,7 @@ function Boat() {
               options={references.craft.map((one) => ({
                 id: one.id,
                 name: one.name,
-                more: `${one.drive}, ${one.hull}, ${one.lengthM} m`,
+                more: `${one.drive}, ${one.hull}, ${amount(one.lengthM, 'm', 2)}`,
               }))}
               chosen={brief.craftId}
               onPick={(craftId) => {
@@ -378,7 +380,7 @@ function Ashore() {
         )}
       </Blank>
       {' calls for help at '}
-      <Blank asks="Hour to call for help" text={brief.alarmAt}>
+      <Blank asks="Hour to call for help" text={byClock(brief.alarmAt)}>
         {(close) => (
           <>
             <Button variant="outlined" onClick={() => set({ alarmAt: shiftClock(brief.homeAt, 60) })}>

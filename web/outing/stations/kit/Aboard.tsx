@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { withItem } from '#core/editing/edit';
 import type { Aboard as Line } from '#core/documents/references';
-import { mass } from '#core/units/words';
+import { mass } from '#core/units/amount';
 import { useToast } from '../../../ui/Toast';
 import { useDesk } from '../../desk';
 import { LockerPicker } from './LockerPicker';

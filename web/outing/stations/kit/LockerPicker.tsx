@@ -15,7 +15,7 @@ import { Link as RouterLink } from 'react-router';
 import { kinds } from '#core/catalog/gear/kinds';
 import { catalogue } from '#core/needs/catalogue';
 import { withItem } from '#core/editing/edit';
-import { mass } from '#core/units/words';
+import { mass } from '#core/units/amount';
 import { itemState } from '#core/ashore/itemState';
 import { useDesk } from '../../desk';
 

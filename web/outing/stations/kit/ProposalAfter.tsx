@@ -7,7 +7,8 @@ import type { NeedId } from '#core/vocabulary/needs';
 import type { Missing, Omitted, Proposal } from '#core/provisioning/propose';
 import { homeMade } from '#core/needs/homeMade';
 import { purchases } from '#core/provisioning/shopping';
-import { count, listed, mass, plural } from '#core/units/words';
+import { mass, inWords } from '#core/units/amount';
+import { count, listed, plural } from '#core/units/words';
 import { NumberField } from '../../../ui/NumberField';
 import { ProposedLine } from './ProposedLine';
 
@@ -98,7 +99,7 @@ export function ToBuy({ missing }: { missing: readonly Missing[] }) {
             why={[
               `buy or borrow: ${sayPurchase({ kind, pieces, asked })}`,
               ...putRight(needIds),
-              ...needIds.flatMap((id) => (homeMade[id] ? [`or make: ${homeMade[id]}`] : [])),
+              ...needIds.flatMap((id) => (homeMade[id] ? [`or make: ${inWords(homeMade[id])}`] : [])),
               ...(within ? [] : ['not within what you can spend now']),
             ].join('; ')}
             right={`about ${euro} €`}

@@ -12,6 +12,7 @@ import { sayChanges } from '#core/signing/sayChanges';
 import { serif } from '../../../app/theme';
 import { useDesk } from '../../desk';
 import type { Signature } from '../../queries';
+import { byClock } from '#core/units/clockWords';
 
 /** The single card: signed, when, what was accepted, when to be back; and, after a change, that it no longer holds. */
 export function SignedCard({
@@ -57,7 +58,7 @@ export function SignedCard({
         {stale ? 'Signed, then changed' : 'Signed'}
       </Typography>
       <Typography color="textSecondary">
-        {angler?.name ?? 'You'}, {clockAt(at, zone)} on {dayWords(dateAt(at, zone))}
+        {angler?.name ?? 'You'}, {byClock(clockAt(at, zone))} on {dayWords(dateAt(at, zone))}
       </Typography>
       {stale && (
         <Box sx={{ mt: 2, borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
@@ -83,7 +84,7 @@ export function SignedCard({
         Be back by
       </Typography>
       <Typography component="p" sx={{ fontFamily: serif, fontWeight: 600, fontSize: '4rem', lineHeight: 1 }}>
-        {brief.homeAt}
+        {byClock(brief.homeAt)}
       </Typography>
       {throughMidnight(brief) && <Typography>the next morning</Typography>}
       {brief.nights > 0 && (

@@ -17,6 +17,7 @@ import { GateView } from './GateView';
 import { SignedCard } from './SignedCard';
 import { StepList } from './StepList';
 import { StepView } from './StepView';
+import { byClock } from '#core/units/clockWords';
 
 const phaseNames: Record<Step['phase'], string> = {
   evening: 'The evening before',
@@ -115,7 +116,7 @@ function TopLine() {
         ‹ {doc.title}
       </Link>
       <HalfLight />
-      <Typography color="textSecondary">{clockAt(now, looked.water?.timeZone ?? 'local')}</Typography>
+      <Typography color="textSecondary">{byClock(clockAt(now, looked.water?.timeZone ?? 'local'))}</Typography>
     </Box>
   );
 }

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import type { AnchorHour } from '#core/holding/anchorSheet';
+import { amount } from '#core/units/amount';
 import { figure } from '#core/units/words';
 import { useWidth } from '../../../ui/timeAxis';
 
@@ -26,7 +27,7 @@ export function AnchorDrawing({ at: { hour, sum }, anchor, rodeM, attachM, buoye
   const end = sum.scope < 1 ? { x: boat.x, y: boat.y + rodeM * scale } : { x: boat.x + reach * scale, y: bottom };
   const height = bottom + 46;
   const hull = Math.max(34, 3.9 * scale);
-  const words = `Boat at anchor in ${figure(hour.depthM)} m of water on ${figure(out)} m of rode, scope ${figure(sum.scope)}; one scale for depth and rode`;
+  const words = `Boat at anchor in ${amount(hour.depthM, 'm')} of water on ${amount(out, 'm')} of rode, scope ${figure(sum.scope)}; one scale for depth and rode`;
   return (
     <Box ref={ref} sx={{ mb: 2, borderBottom: 1, borderColor: 'text.primary' }}>
       <svg width="100%" height={height} role="img" aria-label={words} fill="none" style={{ display: 'block' }}>
@@ -43,7 +44,7 @@ export function AnchorDrawing({ at: { hour, sum }, anchor, rodeM, attachM, buoye
           <>
             <path d={`M0 ${water + hour.tideM * scale}H${width}`} stroke={inks.tide} strokeDasharray="4 5" />
             <text x={width - 6} y={water + hour.tideM * scale + 14} fontSize={12} fill={inks.tide} textAnchor="end">
-              chart datum, {figure(hour.tideM)} m of tide over it
+              chart datum, {amount(hour.tideM, 'm')} of tide over it
             </text>
           </>
         )}
@@ -57,11 +58,11 @@ export function AnchorDrawing({ at: { hour, sum }, anchor, rodeM, attachM, buoye
         {buoyed && <circle cx={boat.x + 7} cy={boat.y + 3} r={5} fill={inks.clay} />}
         <path d={`M${end.x - 9} ${end.y - 4}l9 4l-3 9M${end.x} ${end.y}l9 3`} stroke={inks.ink} strokeWidth={2} />
         <text x={width / 2} y={22} fontSize={14} fontWeight={700} fill={inks.ink} textAnchor="middle">
-          {figure(out)} m of rode, scope {figure(sum.scope)}
+          {amount(out, 'm')} of rode, scope {figure(sum.scope)}
         </text>
         <path d={`M18 ${water + 3}V${bottom - 3}`} stroke={inks.slate} />
         <text x={24} y={(water + bottom) / 2 + 4} fontSize={12} fill={inks.slate}>
-          {figure(hour.depthM)} m
+          {amount(hour.depthM, 'm')}
         </text>
         <text
           x={Math.min(end.x, width - 8)}

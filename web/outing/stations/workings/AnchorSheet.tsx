@@ -13,7 +13,8 @@ import {
 import { pole } from '#core/holding/pole';
 import { bottoms, alignments } from '#core/vocabulary/holding';
 import { AIR_DENSITY, FRESH_WATER, G, SALT_WATER, STEEL } from '#core/units/constants';
-import { figure, mass } from '#core/units/words';
+import { amount, mass, headed, amountOnly, inWords } from '#core/units/amount';
+import { figure } from '#core/units/words';
 import type { Craft } from '#core/documents/craft';
 import type { Item } from '#core/documents/item';
 import type { Water } from '#core/documents/water';
@@ -109,7 +110,7 @@ export function AnchorSheet() {
           value={sum.margin === null ? 'no load' : `${figure(sum.margin)} ×`}
           limit={
             at.leave.may === 'no'
-              ? `Not at ${hour.clock}, in ${figure(hour.streamMps, 2)} m/s. ${shutWhy[at.leave.why]}`
+              ? `Not at ${hour.clock}, in ${amount(hour.streamMps, 'm/s', 2)}. ${inWords(shutWhy[at.leave.why])}`
               : `wanted: at least ${LEAST_MARGIN}, scope ${LEAST_SCOPE}`
           }
           level={level}
@@ -124,7 +125,7 @@ export function AnchorSheet() {
         <WaterChart
           water={water}
           height={220}
-          label={`The swing round the anchor, ${figure(sum.swingRadiusM)} m`}
+          label={`The swing round the anchor, ${amount(sum.swingRadiusM, 'm')}`}
           around={{ place: area, radiusM: Math.max(60, sum.swingRadiusM * 2.5) }}
           lines={[{ points: swingCircle(area, sum.swingRadiusM), dashed: false, bare: true, name: 'swing' }]}
         />
@@ -132,25 +133,33 @@ export function AnchorSheet() {
       <Figures
         name="Every anchor owned, at this hour"
         open
-        heads={['Anchor', 'Rode, m', 'Scope', 'Holds, N', 'Over the load', 'Mass']}
+        heads={['Anchor', headed('Rode', 'm'), 'Scope', headed('Holds', 'N'), 'Over the load', 'Mass']}
         rows={compared.map(({ one, at: then }) => [
           one.name,
-          figure(anchorOf(one)?.rodeM ?? 0),
+          amountOnly(anchorOf(one)?.rodeM ?? 0, 'm'),
           figure(then.sum.scope),
-          figure(then.sum.holdingN, 0),
+          amountOnly(then.sum.holdingN, 'N', 0),
           then.sum.margin === null ? 'no load' : `${figure(then.sum.margin)} ×`,
           mass(one.massKg),
         ])}
       />
       <Figures
         name="The half hours"
-        heads={['Time', 'Depth, m', 'Stream, m/s', 'Wind, m/s', 'Load, N', 'Over the load', 'May']}
+        heads={[
+          'Time',
+          headed('Depth', 'm'),
+          headed('Stream', 'm/s'),
+          headed('Wind', 'wind'),
+          headed('Load', 'N'),
+          'Over the load',
+          'May',
+        ]}
         rows={hours.map((one) => [
           one.hour.clock,
-          figure(one.hour.depthM),
-          figure(one.hour.streamMps, 2),
-          figure(one.hour.windMps),
-          figure(one.sum.loadN),
+          amountOnly(one.hour.depthM, 'm'),
+          amountOnly(one.hour.streamMps, 'm/s', 2),
+          amountOnly(one.hour.windMps, 'wind'),
+          amountOnly(one.sum.loadN, 'N'),
           one.sum.margin === null ? 'no load' : figure(one.sum.margin),
           one.leave.may,
         ])}
@@ -180,20 +189,20 @@ function HoldingSums({
   const factor = ground.holdK ?? HOLDING[ground.type][area.bottom];
   return (
     <>
-      <Sum name="depth" result={`${figure(hour.depthM)} m`}>
+      <Sum name="depth" result={`${amount(hour.depthM, 'm')}`}>
         <InPlace
           label="Depth at chart datum"
           value={area.depthM}
           unit="m"
           change={(value) => ({ on: 'area', field: 'depthM', value })}
         />{' '}
-        + tide {figure(hour.tideM)} m
+        + tide {amount(hour.tideM, 'm')}
       </Sum>
-      <Sum name="load" result={`${figure(sum.loadN)} N`} thumb>
+      <Sum name="load" result={`${amount(sum.loadN, 'N')}`} thumb>
         {beam
           ? `(½ × ${density} × ${figure(craft.lateralWaterM2, 2)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.lateralAirM2, 2)} × ${figure(hour.windMps)}²)`
           : `(${figure(k)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.windageM2, 2)} × ${figure(hour.windMps)}²)`}{' '}
-        × <Term id="surge" /> {figure(surge(hour.hsM, workings.surgeHsM), 2)} (1 + {figure(hour.hsM, 2)} m ÷{' '}
+        × <Term id="surge" /> {figure(surge(hour.hsM, workings.surgeHsM), 2)} (1 + {amount(hour.hsM, 'm', 2)} ÷{' '}
         <InPlace
           label="Wave that doubles the pull"
           value={workings.surgeHsM}
@@ -209,7 +218,7 @@ function HoldingSums({
           unit="m"
           change={(value) => ({ on: 'item', itemId: item.id, field: 'rodeM', value })}
         />{' '}
-        ÷ ({figure(hour.depthM)} +{' '}
+        ÷ ({amountOnly(hour.depthM, 'm')} +{' '}
         <InPlace
           label="Height of the rode above the water"
           value={workings.attachHeightM}
@@ -218,7 +227,7 @@ function HoldingSums({
         />
         ), at most {sum.scopeTarget}
       </Sum>
-      <Sum name="holding" result={`${figure(sum.holdingN, 0)} N`} thumb>
+      <Sum name="holding" result={`${amount(sum.holdingN, 'N', 0)}`} thumb>
         <InPlace
           label="Mass of the anchor alone"
           value={ground.massKg}
@@ -246,9 +255,9 @@ function PullDown({ at: { sum, hour }, craft, density }: Held) {
     <>
       <Sum
         name="pull down at the boat"
-        result={sum.downPullN === null ? 'straight down' : `${figure(sum.downPullN)} N`}
+        result={sum.downPullN === null ? 'straight down' : `${amount(sum.downPullN, 'N')}`}
       >
-        {figure(sum.loadN)} N × tan {figure(sum.rodeAngleDeg, 0)}°
+        {amount(sum.loadN, 'N')} × tan {figure(sum.rodeAngleDeg, 0)}°
       </Sum>
       <Sum
         name="the bow goes down by about"
@@ -257,11 +266,11 @@ function PullDown({ at: { sum, hour }, craft, density }: Held) {
       >
         {sum.downPullN === null
           ? 'the rode hangs straight down'
-          : `${figure(sum.downPullN)} N ÷ (${density} × 9.81 × ${figure(craft.lengthM)} × ${figure(craft.beamM, 2)} × 0.2)`}
+          : `${amount(sum.downPullN, 'N')} ÷ (${density} × 9.81 × ${figure(craft.lengthM)} × ${figure(craft.beamM, 2)} × 0.2)`}
       </Sum>
-      <Sum name={<Term id="swing" />} result={`${figure(sum.swingRadiusM)} m`}>
-        √(({figure(sum.scope)} × {figure(hour.depthM + workings.attachHeightM)})² −{' '}
-        {figure(hour.depthM + workings.attachHeightM)}²)
+      <Sum name={<Term id="swing" />} result={`${amount(sum.swingRadiusM, 'm')}`}>
+        √(({figure(sum.scope)} × {amountOnly(hour.depthM + workings.attachHeightM, 'm')})² −{' '}
+        {amountOnly(hour.depthM + workings.attachHeightM, 'm')}²)
       </Sum>
     </>
   );
@@ -275,7 +284,7 @@ function PolesInstead({ hour, bottom }: { hour: AnchorHour['hour']; bottom: Bott
   return (
     <Figures
       name="Poles instead"
-      heads={['Pole', 'Length, m', 'Wanted, m', 'Bottom', 'Stream', 'May']}
+      heads={['Pole', headed('Length', 'm'), headed('Wanted', 'm'), 'Bottom', 'Stream', 'May']}
       rows={poles.map((one) => {
         const then = pole({
           poleM: one.attributes.lengthM ?? 0,
@@ -286,10 +295,10 @@ function PolesInstead({ hour, bottom }: { hour: AnchorHour['hour']; bottom: Bott
         });
         return [
           one.name,
-          figure(one.attributes.lengthM ?? 0),
-          figure(then.neededM),
+          amountOnly(one.attributes.lengthM ?? 0, 'm'),
+          amountOnly(then.neededM, 'm'),
           then.bottomHolds ? 'holds' : 'does not hold',
-          then.streamAllows ? 'under 0.5 m/s' : 'too hard',
+          then.streamAllows ? `under ${amount(0.5, 'm/s')}` : 'too hard',
           then.allowed ? 'yes' : 'no',
         ];
       })}
@@ -306,5 +315,5 @@ function sameHour(hours: readonly AnchorHour[], clock: string): AnchorHour {
 /** A pull at the end sinks the end by several times what it sinks the whole: a fifth of the deck's area carries it. */
 function sinkWords(downN: number | null, lengthM: number, beamM: number, density: number): string {
   if (downN === null) return 'not to be said';
-  return `${figure((downN / (density * G * lengthM * beamM * 0.2)) * 100)} cm`;
+  return `${amount((downN / (density * G * lengthM * beamM * 0.2)) * 100, 'cm')}`;
 }

@@ -1,5 +1,6 @@
 import { DRYSUIT_BELOW_C, WETSUIT_BELOW_C } from '#core/environment/immersion';
-import { duration, figure } from '#core/units/words';
+import { amount, distance, amountOnly } from '#core/units/amount';
+import { duration } from '#core/units/words';
 import { Answer, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
 
@@ -14,10 +15,10 @@ export function ColdSheet() {
     e.waterC < DRYSUIT_BELOW_C
       ? 'a drysuit or its equal'
       : e.waterC < WETSUIT_BELOW_C
-        ? 'a wetsuit or better, alone or over 500 m out'
+        ? `a wetsuit or better, alone or over ${distance(500)} out`
         : 'nothing but what keeps sun and wind off';
   return (
-    <Sheet title="Cold and heat" facts={`water ${figure(e.waterC)} °C, class ${e.immersion.class}`}>
+    <Sheet title="Cold and heat" facts={`water ${amount(e.waterC, '°C')}, class ${e.immersion.class}`}>
       <Sum
         name="to exhaustion, published range"
         result={`${duration(exhaustionMin[0])} to ${duration(exhaustionMin[1])}`}
@@ -37,7 +38,7 @@ export function ColdSheet() {
         level={null}
       />
       {e.feelsMinC !== null && e.feelsMaxC !== null && (
-        <Sum name="the air feels like" result={`${figure(e.feelsMinC)} to ${figure(e.feelsMaxC)} °C`}>
+        <Sum name="the air feels like" result={`${amountOnly(e.feelsMinC, '°C')} to ${amount(e.feelsMaxC, '°C')}`}>
           wind chill and heat index over the hours afloat
         </Sum>
       )}

@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { drift } from '#core/holding/drift';
 import { AIR_DENSITY, FRESH_WATER, SALT_WATER } from '#core/units/constants';
 import { clockAt } from '#core/units/time';
+import { amount, headed, amountOnly } from '#core/units/amount';
 import { figure } from '#core/units/words';
 import { type Drifted, driftPath, groundDrift } from '#core/holding/driftPath';
 import { bearingOf, speedOf } from '#core/environment/flow';
@@ -65,7 +66,7 @@ export function DriftSheet() {
   return (
     <Sheet
       title={`Drift over ${area.name}`}
-      facts={`through the water, by the wind; at its windiest, ${windiest.clock}, ${figure(windiest.windMps)} m/s`}
+      facts={`through the water, by the wind; at its windiest, ${windiest.clock}, ${amount(windiest.windMps, 'wind')}`}
     >
       <Sum name="r" result={figure(r, 4)}>
         √({AIR_DENSITY} ×{' '}
@@ -90,10 +91,10 @@ export function DriftSheet() {
             drift without a <Term id="drogue" />
           </>
         }
-        result={`${figure(most.withoutDrogueMps, 3)} m/s`}
+        result={`${amount(most.withoutDrogueMps, 'm/s', 3)}`}
         thumb
       >
-        {figure(windiest.windMps)} m/s × r ÷ (1 + r)
+        {amount(windiest.windMps, 'wind')} × r ÷ (1 + r)
       </Sum>
       {drogues.map(({ item, mouthM }) => {
         const sum = at(windiest.windMps, mouthM);
@@ -101,7 +102,7 @@ export function DriftSheet() {
           <Sum
             key={item.id}
             name={`with ${item.name}`}
-            result={`${figure(sum.driftMps ?? 0, 3)} m/s, pulling ${figure(sum.drogueForceN ?? 0)} N`}
+            result={`${amount(sum.driftMps ?? 0, 'm/s', 3)}, pulling ${amount(sum.drogueForceN ?? 0, 'N')}`}
             thumb
           >
             <InPlace
@@ -124,8 +125,8 @@ export function DriftSheet() {
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', my: 2 }}>
         <Answer
           of="a mouth that gives the drift wanted"
-          value={wanted === 0 ? 'none' : `${figure(wanted, 2)} m`}
-          limit={wanted === 0 ? 'it is slow enough without' : `for ${figure(target, 2)} m/s at the windiest`}
+          value={wanted === 0 ? 'none' : `${amount(wanted, 'm', 2)}`}
+          limit={wanted === 0 ? 'it is slow enough without' : `for ${amount(target, 'm/s', 2)} at the windiest`}
           level={null}
         />
         <Box sx={{ pt: 2 }}>
@@ -168,16 +169,16 @@ export function DriftSheet() {
         name="Drift by the half hour"
         heads={[
           'Time',
-          'Wind, m/s',
-          ...lines.map((line) => `${line.name}, m/s`),
-          'Stream, m/s',
+          headed('Wind', 'wind'),
+          ...lines.map((line) => `${headed(line.name, 'm/s')}`),
+          headed('Stream', 'm/s'),
           'Over the ground in an hour, without',
         ]}
         rows={e.spot.map((hour, i) => [
           hour.clock,
-          figure(hour.windMps),
-          ...lines.map((line) => figure(line.values[i] ?? 0, 2)),
-          figure(hour.streamMps, 2),
+          amountOnly(hour.windMps, 'wind'),
+          ...lines.map((line) => amountOnly(line.values[i] ?? 0, 'm/s', 2)),
+          amountOnly(hour.streamMps, 'm/s', 2),
           overGround(groundDrift(hour, lines[0]?.values[i] ?? 0)),
         ])}
       />
@@ -186,5 +187,5 @@ export function DriftSheet() {
 }
 
 function overGround(flow: Flow): string {
-  return `${figure(speedOf(flow) * 3600, 0)} m toward ${figure(bearingOf(flow), 0)}°`;
+  return `${amount(speedOf(flow) * 3600, 'm', 0)} toward ${figure(bearingOf(flow), 0)}°`;
 }

@@ -1,10 +1,13 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { inSpoken, unitName } from '#core/units/amount';
 import { figure } from '#core/units/words';
+import { byClock } from '#core/units/clockWords';
 
 export interface HourLine {
   name: string;
+  /** The unit its values are kept in; they are drawn in the reader's. */
   unit: string;
   dashed?: boolean;
   values: readonly number[];
@@ -26,7 +29,7 @@ export function HourChart({
   const colours = [inks.ink, inks.tide, inks.kelp, inks.ochre];
   const data = clocks.map((clock, i) => ({
     clock,
-    ...Object.fromEntries(lines.map((line) => [line.name, line.values[i] ?? 0])),
+    ...Object.fromEntries(lines.map((line) => [line.name, inSpoken(line.values[i] ?? 0, line.unit)])),
   }));
   const text = { fill: inks.slate, fontSize: 12 };
   return (
@@ -34,16 +37,16 @@ export function HourChart({
       <ResponsiveContainer width="100%" height={190}>
         <LineChart data={data} margin={{ top: 12, right: 16, bottom: 0, left: 0 }} accessibilityLayer={false}>
           <CartesianGrid stroke={inks.slate} strokeOpacity={0.18} vertical={false} />
-          <XAxis dataKey="clock" tick={text} stroke={inks.slate} minTickGap={24} />
+          <XAxis dataKey="clock" tickFormatter={byClock} tick={text} stroke={inks.slate} minTickGap={24} />
           <YAxis
             tick={text}
             stroke={inks.slate}
             width={70}
-            tickFormatter={(value: number) => `${figure(value, 2)}\u00a0${lines[0]?.unit ?? ''}`}
+            tickFormatter={(value: number) => `${figure(value, 2)}\u00a0${unitName(lines[0]?.unit ?? '')}`}
           />
           {limit && (
             <ReferenceLine
-              y={limit.value}
+              y={inSpoken(limit.value, lines[0]?.unit ?? '')}
               stroke={inks.clay}
               strokeDasharray="5 4"
               ifOverflow="extendDomain"

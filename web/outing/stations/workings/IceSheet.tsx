@@ -3,7 +3,8 @@ import Typography from '@mui/material/Typography';
 import { WET_SACK_HOURS } from '#core/exposures/exposures';
 import { supplies } from '#core/provisions/supplies';
 import { shiftClock } from '#core/units/time';
-import { figure, mass } from '#core/units/words';
+import { amount, mass, headed, amountOnly } from '#core/units/amount';
+import { figure } from '#core/units/words';
 import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
@@ -24,10 +25,10 @@ export function IceSheet() {
   return (
     <Sheet
       title="Ice"
-      facts={`${mass(e.keepKg)} of fish at ${figure(ice.fishStartC)} °C, ${figure(hours)} h, air to ${figure(ice.ambientC)} °C; ${store ? store.name : 'a usual soft bag: no store is aboard'}`}
+      facts={`${mass(e.keepKg)} of fish at ${amount(ice.fishStartC, '°C')}, ${figure(hours)} h, air to ${amount(ice.ambientC, '°C')}; ${store ? store.name : 'a usual soft bag: no store is aboard'}`}
     >
       <Sum name="fish" result={`${figure(ice.fishKj, 0)} kJ`}>
-        {figure(e.keepKg)} kg × 3.6 × ({figure(ice.fishStartC)} −{' '}
+        {amount(e.keepKg, 'kg')} × 3.6 × ({figure(ice.fishStartC)} −{' '}
         <InPlace
           label="Fish kept at"
           value={targetC}
@@ -70,8 +71,8 @@ export function IceSheet() {
       <Box sx={{ my: 2 }}>
         <Answer
           of="ice wanted"
-          value={`${figure(ice.iceKg, 2)} kg`}
-          limit={`aboard: ${figure(ice.carriedKg, 2)} kg, a frozen bottle counted half`}
+          value={`${amount(ice.iceKg, 'kg', 2)}`}
+          limit={`aboard: ${amount(ice.carriedKg, 'kg', 2)}, a frozen bottle counted half`}
           level={enough ? null : 'mind'}
         />
       </Box>
@@ -82,7 +83,7 @@ export function IceSheet() {
       )}
       {inside !== undefined && (
         <Sum name="room" result={inside >= longest ? 'it fits' : 'too short'}>
-          {figure(inside * 100, 0)} cm inside for a fish of {figure(longest * 100, 0)} cm
+          {amount(inside * 100, 'cm', 0)} inside for a fish of {amount(longest * 100, 'cm', 0)}
         </Sum>
       )}
       <HourChart
@@ -92,8 +93,8 @@ export function IceSheet() {
       />
       <Figures
         name="Ice by the half hour"
-        heads={['Time', 'Ice left, kg']}
-        rows={left.map(({ kg }, i) => [clocks[i] ?? '', figure(kg, 2)])}
+        heads={['Time', headed('Ice left', 'kg')]}
+        rows={left.map(({ kg }, i) => [clocks[i] ?? '', amountOnly(kg, 'kg', 2)])}
       />
     </Sheet>
   );

@@ -3,10 +3,12 @@ import type { ReactNode } from 'react';
 import { jigForces } from '#core/tackle/jig';
 import { drogueAboard, jigHours, jigLine } from '#core/tackle/tackleSheet';
 import { SALT_WATER } from '#core/units/constants';
-import { figure, mass } from '#core/units/words';
+import { amount, mass, headed, amountOnly } from '#core/units/amount';
+import { figure } from '#core/units/words';
 import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
+import { byClock } from '#core/units/clockWords';
 
 /** The least mass that keeps the line near straight down, hour by hour. */
 export function JigSheet() {
@@ -27,7 +29,7 @@ export function JigSheet() {
   return (
     <Sheet
       title="Jig mass"
-      facts={`a lead ball on ${figure(lineMm ?? 0.18, 2)} mm of line${main ? ` (${main.name})` : ', usual'}; ${drogue ? `drifting with ${drogue.item.name}` : 'drifting without a drogue'}`}
+      facts={`a lead ball on ${amount(lineMm ?? 0.18, 'mm', 2)} of line${main ? ` (${main.name})` : ', usual'}; ${drogue ? `drifting with ${drogue.item.name}` : 'drifting without a drogue'}`}
     >
       <Sum name="the line leans by" result={`${figure(outing.workings.jigAngleDeg, 0)}° from straight down, at most`}>
         <InPlace
@@ -49,19 +51,22 @@ export function JigSheet() {
             change={(value) => ({ on: 'item', itemId: main.id, field: 'diameterMm', value })}
           />
         ) : (
-          `${figure(most.input.lineDiameterMm, 2)} mm`
+          `${amount(most.input.lineDiameterMm, 'mm', 2)}`
         )}{' '}
-        × {figure(most.hour.depthM)} m
+        × {amount(most.hour.depthM, 'm')}
       </Drag>
-      <Sum name="weight in water" result={`${figure(forces.weightN, 2)} N`}>
-        {figure(most.massG, 0)} g of lead, at {most.hour.clock}
+      <Sum name="weight in water" result={`${amount(forces.weightN, 'N', 2)}`}>
+        {amount(most.massG, 'g', 0)} of lead, at {byClock(most.hour.clock)}
       </Sum>
-      <Sum name="held at that angle" result={`${figure(forces.ballN + forces.lineN, 2)} N, as much as the two drags`}>
-        {figure(forces.weightN, 2)} N × tan {figure(outing.workings.jigAngleDeg, 0)}°
+      <Sum
+        name="held at that angle"
+        result={`${amount(forces.ballN + forces.lineN, 'N', 2)}, as much as the two drags`}
+      >
+        {amount(forces.weightN, 'N', 2)} × tan {figure(outing.workings.jigAngleDeg, 0)}°
       </Sum>
       {most.sinkMps !== null && most.sinkS !== null && (
         <Sum name="sinks" result={`${figure(most.sinkS, 0)} s to the bottom, its line left out`} thumb>
-          {figure(most.hour.depthM)} m ÷ {figure(most.sinkMps, 2)} m/s
+          {amount(most.hour.depthM, 'm')} ÷ {amount(most.sinkMps, 'm/s', 2)}
         </Sum>
       )}
       <Box sx={{ my: 2 }}>
@@ -80,12 +85,12 @@ export function JigSheet() {
       />
       <Figures
         name="Jig by the half hour"
-        heads={['Time', 'Depth, m', 'Drift, m/s', 'Jig, g', 'Sinks in, s']}
+        heads={['Time', headed('Depth', 'm'), headed('Drift', 'm/s'), headed('Jig', 'g'), 'Sinks in, s']}
         rows={hours.map((one) => [
           one.hour.clock,
-          figure(one.hour.depthM),
-          figure(one.driftMps, 2),
-          figure(one.massG, 0),
+          amountOnly(one.hour.depthM, 'm'),
+          amountOnly(one.driftMps, 'm/s', 2),
+          amountOnly(one.massG, 'g', 0),
           one.sinkS === null ? 'no flow' : figure(one.sinkS, 0),
         ])}
       />
@@ -107,7 +112,7 @@ interface DragProps {
 function Drag({ of, label, field, newtons, density, mps, children }: DragProps) {
   const { outing } = useTrial();
   return (
-    <Sum name={`drag of the ${of}`} result={`${figure(newtons, 2)} N`} thumb>
+    <Sum name={`drag of the ${of}`} result={`${amount(newtons, 'N', 2)}`} thumb>
       ½ × {density} kg/m³ ×{' '}
       <InPlace
         label={label}

@@ -3,12 +3,14 @@ import Typography from '@mui/material/Typography';
 import { CHEMISTRY, coldFactor } from '#core/power/power';
 import { type Supply, chargeLeft, eveningList, powerSheet } from '#core/power/powerSheet';
 import { shiftClock } from '#core/units/time';
+import { amount } from '#core/units/amount';
 import { duration, figure } from '#core/units/words';
 import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useDesk } from '../../desk';
 import { useTrial } from './trialContext';
 import { Term } from '../../../ui/Term';
+import { byClock } from '#core/units/clockWords';
 
 const chemistryWords = {
   sla: 'sealed lead',
@@ -34,7 +36,7 @@ export function PowerSheet() {
       title="Power"
       facts={
         <>
-          at {figure(sheet.tempC)} °C, the coldest air while afloat; <Term id="kept" />{' '}
+          at {amount(sheet.tempC, '°C')}, the coldest air while afloat; <Term id="kept" />{' '}
           <InPlace
             label="Share of the charge kept back"
             value={outing.workings.powerReserve}
@@ -160,12 +162,12 @@ function Battery({
       <Typography variant="body2" color="textSecondary" sx={{ pl: 1, pb: 1 }}>
         The cold by{' '}
         <InPlace
-          label={`Share that ${item.name} has left at 0 °C`}
+          label={`Share that ${item.name} has left at freezing`}
           value={(battery.atZero ?? usual.cold[1]) * 100}
           unit="%"
           change={set('atZeroPct')}
         />{' '}
-        left at 0 °C; a hard draw by the <Term id="peukert" />{' '}
+        left at freezing; a hard draw by the <Term id="peukert" />{' '}
         <InPlace
           label={`Peukert exponent of ${item.name}`}
           value={battery.peukert ?? usual.peukert}
@@ -176,7 +178,7 @@ function Battery({
       </Typography>
       <Sum name="until dark" result={`${figure(darkWh)} Wh`} thumb>
         all that it gives, spared or not
-        {darkAt === null ? '' : `; dark about ${shiftClock(launchAt, Math.round(darkAt * 60))}`}
+        {darkAt === null ? '' : byClock(`; dark about ${shiftClock(launchAt, Math.round(darkAt * 60))}`)}
       </Sum>
       <Sum name="to spare" result={`${figure(sum.spareWh)} Wh`}>
         {figure(sum.usableWh)} × {figure(1 - reserve, 2)} − {figure(sum.neededWh)}

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import type { BuiltRig } from '#core/tackle/builtRig';
-import { figure, mass } from '#core/units/words';
+import { amount, mass } from '#core/units/amount';
 import { useWidth } from '../../../ui/timeAxis';
 
 /** A rig as one line from the rod to the lure; each part with what it holds, the weak one marked. */
@@ -10,7 +10,7 @@ export function RigDrawing({ built: { rod, parts, weakest, lure, lureG } }: { bu
   const [holder, width] = useWidth<HTMLDivElement>(640);
   const [from, to] = width < 520 ? [40, width - 56] : [70, width - 70];
   const step = parts.length > 0 ? (to - from) / parts.length : 0;
-  const words = `${rod?.name ?? 'no rod'}, ${parts.map((part) => `${part.name} ${figure(part.strengthKg)} kg`).join(', ')}, ${lure?.name ?? 'no lure'}. ${weakest ? `Weakest: ${weakest.name}.` : ''}`;
+  const words = `${rod?.name ?? 'no rod'}, ${parts.map((part) => `${part.name} ${amount(part.strengthKg, 'kg')}`).join(', ')}, ${lure?.name ?? 'no lure'}. ${weakest ? `Weakest: ${weakest.name}.` : ''}`;
   return (
     <Box ref={holder} sx={{ my: 1 }}>
       <svg width="100%" height={116} role="img" aria-label={words} fill="none" style={{ display: 'block' }}>
@@ -56,7 +56,7 @@ export function RigDrawing({ built: { rod, parts, weakest, lure, lureG } }: { bu
                 {clipped(part.name, step)}
               </text>
               <text x={x + step / 2} y={68} fontSize={13} fontWeight={700} fill={colour} textAnchor="middle">
-                {figure(part.strengthKg)} kg
+                {amount(part.strengthKg, 'kg')}
               </text>
               <text x={x + step / 2} y={84} fontSize={11} fill={weak ? inks.clay : inks.slate} textAnchor="middle">
                 {weak ? 'breaks first' : clipped(part.knot, step)}

@@ -1,4 +1,6 @@
 import Box from '@mui/material/Box';
+import { useState } from 'react';
+import { amountTyped, parseAmount, unitName } from '#core/units/amount';
 
 interface RigNumberProps {
   label: string;
@@ -10,19 +12,26 @@ interface RigNumberProps {
 }
 /** A number of the rig itself: it belongs to the outing and is kept as it is written. */
 export function RigNumber({ label, value, unit, most, least = 0, onChange }: RigNumberProps) {
+  const [text, setText] = useState(() => amountTyped(value, unit));
+  const [told, setTold] = useState(value);
+  if (told !== value) {
+    setTold(value);
+    setText(amountTyped(value, unit));
+  }
   return (
     <>
       <Box
         component="input"
-        type="number"
+        inputMode="decimal"
         aria-label={label}
-        value={value}
-        min={least}
-        max={most}
-        step="any"
+        value={text}
         onChange={(event) => {
-          const next = event.target.valueAsNumber;
-          if (next >= least && next <= most) onChange(next);
+          setText(event.target.value);
+          const read = parseAmount(event.target.value, unit);
+          const next = read.is === 'amount' ? read.value : null;
+          if (next === null || next < least || next > most) return;
+          setTold(next);
+          onChange(next);
         }}
         sx={{
           font: 'inherit',
@@ -38,7 +47,7 @@ export function RigNumber({ label, value, unit, most, least = 0, onChange }: Rig
           textAlign: 'center',
         }}
       />
-      {unit !== '' && ` ${unit}`}
+      {unit !== '' && ` ${unitName(unit)}`}
     </>
   );
 }

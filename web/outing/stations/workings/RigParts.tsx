@@ -3,7 +3,7 @@ import { kinds } from '#core/catalog/gear/kinds';
 import type { Item } from '#core/documents/item';
 import type { Rig } from '#core/documents/workings';
 import type { BuiltRig } from '#core/tackle/builtRig';
-import { figure } from '#core/units/words';
+import { amount } from '#core/units/amount';
 import { connections, knotIds, knots } from '#core/vocabulary/knots';
 import { Term } from '../../../ui/Term';
 import { Pick } from './parts';
@@ -134,5 +134,5 @@ export function RigParts({ built, rods, set }: Props) {
 }
 
 function strength({ attributes: { breakKg } }: Item): string {
-  return breakKg === undefined ? '' : `, ${figure(breakKg)} kg`;
+  return breakKg === undefined ? '' : `, ${amount(breakKg, 'kg')}`;
 }

@@ -1,6 +1,7 @@
 import type { Rig } from '#core/documents/workings';
 import type { BuiltRig } from '#core/tackle/builtRig';
-import { figure, mass } from '#core/units/words';
+import { amount, mass } from '#core/units/amount';
+import { figure } from '#core/units/words';
 import { Term } from '../../../ui/Term';
 import { InPlace, Sum } from './parts';
 import { RigNumber } from './RigNumber';
@@ -14,8 +15,8 @@ export function RigSums({ built, set }: { built: BuiltRig; set: (change: Partial
   return (
     <>
       {built.weakest && built.dragKg !== null && (
-        <Sum name={<Term id="drag" />} result={`${figure(built.dragKg, 2)} kg`} thumb>
-          {built.weakest.name}: {figure(built.weakest.strengthKg, 2)} kg ×{' '}
+        <Sum name={<Term id="drag" />} result={`${amount(built.dragKg, 'kg', 2)}`} thumb>
+          {built.weakest.name}: {amount(built.weakest.strengthKg, 'kg', 2)} ×{' '}
           <RigNumber
             label={`Drag share of ${rig.name}`}
             value={rig.dragFraction}
@@ -29,7 +30,7 @@ export function RigSums({ built, set }: { built: BuiltRig; set: (change: Partial
       {built.spoolM !== null && built.reel && built.main && (
         <Sum
           name="on the spool"
-          result={`${figure(built.spoolM, 0)} m, of which ${figure(Math.max(0, built.spoolM - run), 0)} m are left after a run of ${figure(run, 0)} m`}
+          result={`${amount(built.spoolM, 'm', 0)}, of which ${amount(Math.max(0, built.spoolM - run), 'm', 0)} are left after a run of ${amount(run, 'm', 0)}`}
         >
           <InPlace
             label={`The spool of ${built.reel.name} holds`}
@@ -37,7 +38,7 @@ export function RigSums({ built, set }: { built: BuiltRig; set: (change: Partial
             unit="m"
             change={(value) => ({ on: 'item', itemId: built.reel?.id ?? '', field: 'spoolM', value })}
           />{' '}
-          × ({figure(built.reel.attributes.spoolMm ?? 0, 2)} mm ÷{' '}
+          × ({amount(built.reel.attributes.spoolMm ?? 0, 'mm', 2)} ÷{' '}
           <InPlace
             label={`Diameter of ${built.main.name}`}
             value={built.main.attributes.diameterMm ?? 0}
@@ -50,7 +51,7 @@ export function RigSums({ built, set }: { built: BuiltRig; set: (change: Partial
       {built.rod?.attributes.castMinG !== undefined && built.lureG !== null && (
         <Sum
           name={<Term id="castingWindow">the rod casts</Term>}
-          result={`${figure(built.rod.attributes.castMinG, 0)} to ${figure(built.rod.attributes.castMaxG ?? 0, 0)} g; ${mass(built.lureG / 1000)} is tied on`}
+          result={`${figure(built.rod.attributes.castMinG, 0)} to ${amount(built.rod.attributes.castMaxG ?? 0, 'g', 0)}; ${mass(built.lureG / 1000)} is tied on`}
         />
       )}
     </>

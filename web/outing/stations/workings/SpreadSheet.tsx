@@ -2,7 +2,8 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { CROWD_M } from '#core/tackle/spread';
 import { trollingSpread } from '#core/tackle/tackleSheet';
-import { count, figure } from '#core/units/words';
+import { amount, thumb } from '#core/units/amount';
+import { count } from '#core/units/words';
 import { Answer, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
 
@@ -31,7 +32,7 @@ export function SpreadSheet() {
         width={340}
         height={250}
         role="img"
-        aria-label={`Two rods held out, ${figure(sum.spreadM)} m from tip to tip, seen from above${crowd ? '; in a crowd one rod across the bow instead' : ''}`}
+        aria-label={`Two rods held out, ${amount(sum.spreadM, 'm')} from tip to tip, seen from above${crowd ? '; in a crowd one rod across the bow instead' : ''}`}
         fill="none"
         style={{ maxWidth: '100%' }}
       >
@@ -59,10 +60,10 @@ export function SpreadSheet() {
         )}
         <path d={`M${mx - tip.x} ${my - 22 - tip.y}H${mx + tip.x}`} stroke={inks.tide} strokeDasharray="3 3" />
         <text x={mx - tip.x} y={my - 28 - tip.y} fontSize={13} textAnchor="start" fill={inks.tide}>
-          {figure(sum.spreadM, 2)} m
+          {amount(sum.spreadM, 'm', 2)}
         </text>
       </svg>
-      <Sum name="spread" result={`${figure(sum.spreadM, 2)} m`}>
+      <Sum name="spread" result={`${amount(sum.spreadM, 'm', 2)}`}>
         2 × (
         <InPlace
           label="Half span of the holders"
@@ -96,10 +97,10 @@ export function SpreadSheet() {
       <Box sx={{ mt: 2 }}>
         <Answer
           of="tip to tip"
-          value={`${figure(sum.spreadM, 1)} m`}
+          value={`${amount(sum.spreadM, 'm')}`}
           limit={
             crowd
-              ? `others pass close: over ${CROWD_M} m, one rod across the bow instead`
+              ? `others pass close: over ${thumb(CROWD_M, 'm')}, one rod across the bow instead`
               : 'open water: as wide as the holders allow'
           }
           level={crowd && sum.spreadM > CROWD_M && e.rods > 1 ? 'mind' : null}

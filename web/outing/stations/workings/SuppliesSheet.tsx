@@ -5,6 +5,7 @@ import { supplies } from '#core/provisions/supplies';
 import { KJ_PER_HOUR } from '#core/provisions/food';
 import { LITRES_PER_HOUR } from '#core/provisions/water';
 import { efforts } from '#core/vocabulary/efforts';
+import { amount } from '#core/units/amount';
 import { count, figure } from '#core/units/words';
 import { useDesk } from '../../desk';
 import { Answer, InPlace, Nothing, Pick, Sheet, Sum } from './parts';
@@ -26,7 +27,7 @@ export function SuppliesSheet() {
       title="Water and food"
       facts={
         <>
-          for one person, {figure(hours)} h, air that feels like {figure(feelsC)} °C, effort{' '}
+          for one person, {figure(hours)} h, air that feels like {amount(feelsC, '°C')}, effort{' '}
           <Pick
             label="Effort"
             value={outing.workings.effort}
@@ -36,7 +37,11 @@ export function SuppliesSheet() {
         </>
       }
     >
-      <Sum name="an hour" result={`${figure(water.litresPerHour, 2)} L`} thumb={outing.workings.litresPerHour === null}>
+      <Sum
+        name="an hour"
+        result={`${amount(water.litresPerHour, 'L', 2)}`}
+        thumb={outing.workings.litresPerHour === null}
+      >
         {outing.workings.litresPerHour === null ? (
           <>
             {figure(base, 2)} +{' '}
@@ -47,7 +52,7 @@ export function SuppliesSheet() {
               decimals={3}
               change={(value) => ({ on: 'workings', field: 'litresPerDegree', value })}
             />{' '}
-            × {figure(over)} °C over 20, at most 1.2; or your own count:{' '}
+            × {amount(over, '°C')} over 20, at most 1.2; or your own count:{' '}
           </>
         ) : (
           'by your own count: '
@@ -59,8 +64,8 @@ export function SuppliesSheet() {
           change={(value) => ({ on: 'workings', field: 'litresPerHour', value })}
         />
       </Sum>
-      <Sum name="water" result={`${figure(water.litres)} L`}>
-        {figure(water.litresPerHour, 2)} L × {figure(hours)} h ×{' '}
+      <Sum name="water" result={`${amount(water.litres, 'L')}`}>
+        {amount(water.litresPerHour, 'L', 2)} × {figure(hours)} h ×{' '}
         <InPlace
           label="Water multiplied by, to have some in hand"
           value={outing.workings.waterInHand}
@@ -71,8 +76,8 @@ export function SuppliesSheet() {
       <Box sx={{ my: 1.5 }}>
         <Answer
           of="to drink"
-          value={`${figure(water.litres)} L`}
-          limit={`aboard: ${figure(water.carriedL)} L; a frozen bottle counts half as water, half as ice`}
+          value={`${amount(water.litres, 'L')}`}
+          limit={`aboard: ${amount(water.carriedL, 'L')}; a frozen bottle counts half as water, half as ice`}
           level={water.carriedL + 0.05 >= water.litres ? null : 'mind'}
         />
       </Box>

@@ -9,7 +9,7 @@ import { levelNames } from '#core/vocabulary/levels';
 import { sayFinding } from '#core/judgement/allRules';
 import { attributes } from '#core/catalog/gear/attributes';
 import { type Attempt, changeKey, changedCraft, changedItem, changedWater, tryChange } from '#core/editing/trial';
-import { figure } from '#core/units/words';
+import { amount } from '#core/units/amount';
 import { ApiError } from '../../../documents/api';
 import { useToast } from '../../../ui/Toast';
 import { LevelMark } from '../../../ui/LevelMark';
@@ -19,36 +19,36 @@ import { useDocuments, useKept } from '../../../documents/queries';
 import { screenOnly } from '../../../ui/screenOnly';
 
 const workingsWords = {
-  alignment: 'where the anchor is led to',
-  attachHeightM: 'height of the rode, m',
-  targetDriftMps: 'drift wanted, m/s',
-  jigAngleDeg: 'angle of the line, °',
-  holderHalfSpanM: 'half span of the holders, m',
-  outAngleDeg: 'rods out, °',
-  elevationDeg: 'rods up, °',
-  sparesConfidence: 'how sure of the spares',
-  powerReserve: 'charge kept back',
-  effort: 'effort',
-  litresPerHour: 'water an hour, L',
-  litresPerDegree: 'litres more an hour for each °C over 20',
-  waterInHand: 'water multiplied by, to have some in hand',
-  kjPerHour: 'energy an hour costs, kJ',
-  shareEaten: 'share of it eaten',
-  kjPerCampDay: 'food for a day in camp, kJ',
-  storeUaWK: 'heat let in by a usual store, W/K',
-  drogueCd: 'drag coefficient of a drogue',
-  jigCd: 'drag coefficient of the jig',
-  lineCd: 'drag coefficient of the line',
-  surgeHsM: 'wave that doubles the pull, m',
-  targetC: 'fish kept at, °C',
-  iceStartC: 'ice starts at, °C',
+  alignment: ['where the anchor is led to', ''],
+  attachHeightM: ['height of the rode', 'm'],
+  targetDriftMps: ['drift wanted', 'm/s'],
+  jigAngleDeg: ['angle of the line', '°'],
+  holderHalfSpanM: ['half span of the holders', 'm'],
+  outAngleDeg: ['rods out', '°'],
+  elevationDeg: ['rods up', '°'],
+  sparesConfidence: ['how sure of the spares', ''],
+  powerReserve: ['charge kept back', ''],
+  effort: ['effort', ''],
+  litresPerHour: ['water an hour', 'L'],
+  litresPerDegree: ['more an hour for each degree (°C) over 20', 'L'],
+  waterInHand: ['water multiplied by, to have some in hand', ''],
+  kjPerHour: ['energy an hour costs', 'kJ'],
+  shareEaten: ['share of it eaten', ''],
+  kjPerCampDay: ['food for a day in camp', 'kJ'],
+  storeUaWK: ['heat let in by a usual store', 'W/K'],
+  drogueCd: ['drag coefficient of a drogue', ''],
+  jigCd: ['drag coefficient of the jig', ''],
+  lineCd: ['drag coefficient of the line', ''],
+  surgeHsM: ['wave that doubles the pull', 'm'],
+  targetC: ['fish kept at', '°C'],
+  iceStartC: ['ice starts at', '°C'],
 } as const;
 const craftWords = {
-  cruiseMps: 'pace, m/s',
-  powerW: 'power, W',
-  windageM2: 'windage, m²',
-  lateralAirM2: 'side to the wind, m²',
-  lateralWaterM2: 'side to the water, m²',
+  cruiseMps: ['pace', 'm/s'],
+  powerW: ['power', 'W'],
+  windageM2: ['windage', 'm²'],
+  lateralAirM2: ['side to the wind', 'm²'],
+  lateralWaterM2: ['side to the water', 'm²'],
 } as const;
 
 /** What is being tried and not kept: each can be kept where it belongs, or put back. */
@@ -69,24 +69,25 @@ export function TriedBar({
   if (changes.length === 0) return null;
   const nameOf = (id: string) => references.items.find((item) => item.id === id)?.name ?? 'an item';
   const words = (change: Attempt): { what: string; where: string } => {
-    const value = typeof change.value === 'number' ? figure(change.value, 3) : change.value;
+    const worded = ([name, unit]: readonly [string, string]) =>
+      `${name}: ${typeof change.value === 'number' ? amount(change.value, unit, 3) : change.value}`;
     switch (change.on) {
       case 'workings':
-        return { what: `${workingsWords[change.field]}: ${value}`, where: 'for this outing' };
+        return { what: worded(workingsWords[change.field]), where: 'for this outing' };
       case 'device':
-        return { what: `${nameOf(change.itemId)} runs ${value} h`, where: 'for this outing' };
+        return { what: `${nameOf(change.itemId)} runs ${amount(change.value, 'h', 3)}`, where: 'for this outing' };
       case 'item': {
         const { name, unit } = change.field === 'massKg' ? { name: 'mass', unit: 'kg' } : attributes[change.field];
-        return { what: `${nameOf(change.itemId)}, ${name}: ${value} ${unit}`, where: 'on the item' };
+        return { what: `${nameOf(change.itemId)}, ${worded([name, unit])}`, where: 'on the item' };
       }
       case 'craft':
         return {
-          what: `${looked.craft?.name ?? 'the boat'}, ${craftWords[change.field]}: ${value}`,
+          what: `${looked.craft?.name ?? 'the boat'}, ${worded(craftWords[change.field])}`,
           where: 'on the boat',
         };
       case 'area':
         return {
-          what: `${looked.area?.name ?? 'the place'}, ${change.field === 'depthM' ? 'depth, m' : 'bottom'}: ${value}`,
+          what: `${looked.area?.name ?? 'the place'}, ${worded(change.field === 'depthM' ? ['depth', 'm'] : ['bottom', ''])}`,
           where: 'on the water',
         };
     }

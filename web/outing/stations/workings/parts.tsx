@@ -9,6 +9,9 @@ import { serif } from '../../../app/theme';
 import { useTrial } from './trialContext';
 import { screenOnly } from '../../../ui/screenOnly';
 import { usePrintFit } from './usePrintFit';
+import { amountTyped, parseAmount, unitName } from '#core/units/amount';
+import { speechNameOf, spoken } from '#core/units/speaking';
+import { byClock } from '#core/units/clockWords';
 
 /** One sheet: what it is of, its drawing, its lines, its answer. Prints on one page. */
 export function Sheet({ title, facts, children }: { title: string; facts: ReactNode; children: ReactNode }) {
@@ -25,9 +28,14 @@ export function Sheet({ title, facts, children }: { title: string; facts: ReactN
         {title}
       </Typography>
       <Typography variant="body2" color="textSecondary" component="p" sx={{ mb: 2 }}>
-        {facts}
+        {typeof facts === 'string' ? byClock(facts) : facts}
       </Typography>
       {children}
+      {speechNameOf(spoken()) !== 'metric' && (
+        <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1.5 }}>
+          Factors of a sum that stand without a unit are in SI: metres, kilograms, seconds, newtons.
+        </Typography>
+      )}
     </Box>
   );
 }
@@ -57,7 +65,7 @@ export function Sum({
     >
       {name} = {children}
       {children !== undefined && ' = '}
-      <b>{result}</b>
+      <b>{typeof result === 'string' ? byClock(result) : result}</b>
       {thumb && (
         <Box component="span" sx={{ color: 'text.secondary', typography: 'caption', ml: 1, whiteSpace: 'nowrap' }}>
           rule of thumb
@@ -82,7 +90,7 @@ export function InPlace({
   decimals?: number;
 }) {
   const { attempt } = useTrial();
-  const shown = String(Number(value.toFixed(decimals)));
+  const shown = amountTyped(Number(value.toFixed(decimals)), unit);
   const [text, setText] = useState(shown);
   const [told, setTold] = useState(shown);
   const [error, setError] = useState<string | null>(null);
@@ -94,11 +102,12 @@ export function InPlace({
   }
   const settle = (typed: string) => {
     setText(typed);
-    const plain = typed.trim().replace(',', '.').replace('−', '-');
-    const why = attempt(change(plain === '' ? Number.NaN : Number(plain)));
+    const read = parseAmount(typed, unit);
+    const next = read.is === 'amount' && read.value !== null ? read.value : NaN;
+    const why = attempt(change(next));
     setError(why);
     // What was taken comes back written the same way; what was typed stands until then.
-    if (why === null) setTold(String(Number(Number(plain).toFixed(decimals))));
+    if (why === null) setTold(amountTyped(Number(next.toFixed(decimals)), unit));
   };
   return (
     <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
@@ -126,7 +135,7 @@ export function InPlace({
           textAlign: 'center',
         }}
       />
-      {unit !== '' && ` ${unit}`}
+      {unit !== '' && ` ${unitName(unit)}`}
       {error !== null && (
         <Box component="span" id={id} role="alert" sx={{ color: 'error.main', typography: 'caption', ml: 1 }}>
           {error}
@@ -170,7 +179,7 @@ export function Pick<T extends string>({
     >
       {options.map((one) => (
         <option key={one.value} value={one.value}>
-          {one.name}
+          {byClock(one.name)}
         </option>
       ))}
     </Box>
@@ -208,7 +217,7 @@ export function Answer({
         }}
       >
         {level && <LevelMark level={level} size={15} />}
-        {limit}
+        {byClock(limit)}
       </Box>
     </Box>
   );
@@ -235,7 +244,7 @@ export function HourMarks({ hours, label }: { hours: readonly { clock: string; s
             component="li"
             key={clock}
             sx={{ width: 46, textAlign: 'center' }}
-            aria-label={`${clock}: ${stateWords[state]}`}
+            aria-label={`${byClock(clock)}: ${stateWords[state]}`}
           >
             {state === 'yes' ? (
               <svg width={18} height={18} viewBox="0 0 18 18" aria-hidden stroke={inks.kelp} strokeWidth={2.2}>
@@ -249,7 +258,7 @@ export function HourMarks({ hours, label }: { hours: readonly { clock: string; s
               <LevelMark level={state === 'no' ? 'stop' : 'mind'} />
             )}
             <Box component="span" sx={{ display: 'block', typography: 'caption' }} aria-hidden>
-              {clock}
+              {byClock(clock)}
             </Box>
           </Box>
         ))}
@@ -303,7 +312,7 @@ export function Figures({
             {rows.map((row) => (
               <tr key={row.join('|')}>
                 {row.map((cell, i) => (
-                  <td key={heads[i]}>{cell}</td>
+                  <td key={heads[i]}>{byClock(cell)}</td>
                 ))}
               </tr>
             ))}

@@ -5,7 +5,7 @@ import { valueAt } from '#core/environment/tide';
 import type { Angler } from '#core/documents/angler';
 import type { Hour } from '#core/documents/outing';
 import type { Water } from '#core/documents/water';
-import { figure } from '#core/units/words';
+import { amount, unitName } from '#core/units/amount';
 import { type TimeAxis, pathOf, xOf } from '../../../../ui/timeAxis';
 import { Limit, Name } from './Marks';
 
@@ -52,7 +52,7 @@ export function WindBand({
   const off = (hour: Hour | undefined, limitMps: number) => Math.abs((hour?.gustMps ?? 0) - limitMps * 1.05);
   return (
     <>
-      <Name y={(top + bottom) / 2} text="wind" unit="m/s" colour={inks.tide} />
+      <Name y={(top + bottom) / 2} text="wind" unit={unitName('wind')} colour={inks.tide} />
       {limits && (
         <>
           <rect
@@ -92,7 +92,7 @@ export function WindBand({
         <Limit
           axis={axis}
           y={y(limits.windMps)}
-          text={`your limit ${figure(limits.windMps)} m/s`}
+          text={`your limit ${amount(limits.windMps, 'wind')}`}
           named
           end={off(last, limits.windMps) >= off(first, limits.windMps) ? 'right' : 'left'}
         />
@@ -121,7 +121,7 @@ export function SeaBand({
   const y = (m: number) => bottom - (m / (highest * HEADROOM)) * (bottom - top);
   return (
     <>
-      <Name y={(top + bottom) / 2 + 4} text="sea" unit={`to ${figure(highest)} m`} colour={inks.slate} />
+      <Name y={(top + bottom) / 2 + 4} text="sea" unit={`to ${amount(highest, 'm')}`} colour={inks.slate} />
       <g clipPath={`url(#${clip})`}>
         <path
           d={pathOf(seas.map(({ x, sea }) => [x, y(sea.onStreamM)]))}

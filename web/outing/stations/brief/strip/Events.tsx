@@ -2,9 +2,10 @@ import { useTheme } from '@mui/material/styles';
 import { dayOf } from '#core/environment/day';
 import { lightOfDay, noonOf } from '#core/environment/light';
 import { clockAt } from '#core/units/time';
-import { figure } from '#core/units/words';
+import { amount } from '#core/units/amount';
 import { type TimeAxis, xOf } from '../../../../ui/timeAxis';
 import { useDesk } from '../../../desk';
+import { byClock } from '#core/units/clockWords';
 
 /** Sun and turns of the tide, named under the axis. */
 export function Events({ axis, y }: { axis: TimeAxis; y: number }) {
@@ -15,11 +16,11 @@ export function Events({ axis, y }: { axis: TimeAxis; y: number }) {
   const { sunrise, sunset } = lightOfDay(noonOf(doc.brief.date, water.lonDeg), water.latDeg, water.lonDeg);
   const day = dayOf(doc.conditions, water, axis.from, axis.to);
   const events = [
-    ...(sunrise === null ? [] : [{ at: sunrise, text: `sunrise ${clockAt(sunrise, water.timeZone)}` }]),
-    ...(sunset === null ? [] : [{ at: sunset, text: `sunset ${clockAt(sunset, water.timeZone)}` }]),
+    ...(sunrise === null ? [] : [{ at: sunrise, text: byClock(`sunrise ${clockAt(sunrise, water.timeZone)}`) }]),
+    ...(sunset === null ? [] : [{ at: sunset, text: byClock(`sunset ${clockAt(sunset, water.timeZone)}`) }]),
     ...day.turns.map((turn) => ({
       at: turn.at,
-      text: `${turn.high ? 'high' : 'low'} ${clockAt(turn.at, water.timeZone)} · ${figure(turn.value)} m`,
+      text: byClock(`${turn.high ? 'high' : 'low'} ${clockAt(turn.at, water.timeZone)} · ${amount(turn.value, 'm')}`),
     })),
   ]
     .filter(({ at }) => at > axis.from && at < axis.to)

@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import { figure } from '#core/units/words';
+import { amount } from '#core/units/amount';
 import { type TimeAxis, ticks, xOf } from '../../../../ui/timeAxis';
 
 /** An arrow each hour, as long as the stream is strong, the way it runs along its own line. */
@@ -31,7 +31,7 @@ export function Stream({
         const toward = Math.round(way > 0 ? towardDeg : (towardDeg + 180) % 360);
         return (
           <g key={hour}>
-            <title>{`${figure(Math.abs(speed), 2)} m/s toward ${toward}°`}</title>
+            <title>{`${amount(Math.abs(speed), 'm/s', 2)} toward ${toward}°`}</title>
             {length > 4 ? (
               <path
                 d={`M${centre - (way * length) / 2} ${y}H${tip}M${tip - way * 5} ${y - 4}L${tip} ${y}L${tip - way * 5} ${y + 4}`}
