@@ -17,6 +17,7 @@ export const demoAngler: Angler = {
   limits: { windMps: 8, gustMps: 11, breakerM: 0.8, waveM: null },
   schools: { ...usualSchools, riverAnchor: 'trolley, float and release' },
   contact: { name: 'Sample Contact', phone: '000 555 0101' },
+  habits: { litresPerHour: null, kjPerHour: null },
   units: { ...METRIC },
 };
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { speechChoices } from '../units/speaking';
 import { idText, lineText, nameText, quantity, wholeNumber } from './field';
+import { workingsSchema } from './workings';
 
 /** Who goes: body, skill, limits and schools of practice. One profile in this house. */
 export const anglerSchema = z.strictObject({
@@ -36,6 +37,11 @@ export const anglerSchema = z.strictObject({
     riverAnchor: z.enum(['never in current', 'trolley, float and release', 'pole only']),
   }),
   contact: z.strictObject({ name: lineText, phone: lineText }),
+  /** What this body drinks and spends an hour, once counted; null: by effort and heat. An outing may count otherwise. */
+  habits: z.strictObject({
+    litresPerHour: workingsSchema.shape.litresPerHour,
+    kjPerHour: workingsSchema.shape.kjPerHour,
+  }),
   /** What the angler reads and types in. Nothing is kept or judged in it. */
   units: z.strictObject({
     wind: z.enum(speechChoices.wind),

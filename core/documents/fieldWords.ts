@@ -108,6 +108,7 @@ export const anglerWords: Words<Omit<Angler, 'id' | 'format'>> = {
   limits: 'your own limits',
   schools: 'your schools of practice',
   contact: 'the person ashore',
+  habits: 'what you drink and spend an hour',
   units: 'the units',
 };
 export const craftWords: Words<Omit<Craft, 'id' | 'format'>> = {

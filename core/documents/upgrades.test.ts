@@ -70,6 +70,7 @@ describe('a document of the first form', () => {
       format: 'angler/3',
       limits: { ...sample['angler/1'].limits, waveM: null },
       units: METRIC,
+      habits: { litresPerHour: null, kjPerHour: null },
     });
   });
   it('is brought up once: what is of today’s form stays as it is', () => {

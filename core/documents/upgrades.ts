@@ -123,8 +123,8 @@ export const anglerUpgrades: readonly Upgrade[] = [
   {
     from: 'angler/2',
     to: 'angler/3',
-    name: 'the units one reads in, metric and by twenty-four hours as they were',
-    up: (old) => ({ ...old, units: { ...METRIC } }),
+    name: 'the units one reads in, metric and by twenty-four hours as they were; nothing is counted yet of what one drinks and spends',
+    up: (old) => ({ ...old, units: { ...METRIC }, habits: { litresPerHour: null, kjPerHour: null } }),
   },
 ];
 

@@ -45,6 +45,16 @@ export const workingsSchema = z.strictObject({
 });
 export type Workings = z.infer<typeof workingsSchema>;
 
+/** What may be counted once for a body and holds for every outing that does not count otherwise. */
+export type Habits = Pick<Workings, 'litresPerHour' | 'kjPerHour'>;
+/** The figures of an outing, with the angler's habits where it has none of its own. */
+export function withHabits(workings: Workings, habits: Habits | undefined): Workings {
+  const litresPerHour = workings.litresPerHour ?? habits?.litresPerHour ?? null;
+  const kjPerHour = workings.kjPerHour ?? habits?.kjPerHour ?? null;
+  if (litresPerHour === workings.litresPerHour && kjPerHour === workings.kjPerHour) return workings;
+  return { ...workings, litresPerHour, kjPerHour };
+}
+
 /** One rod put together, end to end, from what is in the locker. */
 export const rigSchema = z.strictObject({
   id: idText,

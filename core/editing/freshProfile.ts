@@ -18,6 +18,7 @@ export function freshProfile(id: string): Angler {
     limits: { windMps: 6, gustMps: 8, breakerM: 0.4, waveM: null },
     schools: usualSchools,
     contact: { name: '', phone: '' },
+    habits: { litresPerHour: null, kjPerHour: null },
     units: { ...METRIC },
   };
 }

@@ -20,6 +20,8 @@ export interface SpotHour {
   stream: Flow;
   air: Flow;
   windMps: number;
+  /** The gusts of that hour, or the wind where none are known. */
+  gustMps: number;
   hsM: number;
 }
 
@@ -56,6 +58,7 @@ export function spotHours(
       stream: { east: stream.east * factor, north: stream.north * factor },
       air,
       windMps: speedOf(air),
+      gustMps: Math.max(speedOf(air), hour?.gustMps ?? 0),
       hsM: hour ? seaAt(hour, water, stream).onStreamM : 0,
     });
   }

@@ -12,7 +12,7 @@ import type { Launch, Water } from '../documents/water';
 import { outingHours } from '../documents/hours';
 import type { Aboard, Looked, Places } from '../documents/references';
 import type { Item } from '../documents/item';
-import type { Workings } from '../documents/workings';
+import { type Workings, withHabits } from '../documents/workings';
 import { NO_STREAM, speedOf } from '../environment/flow';
 import { distanceBetween } from '../environment/geo';
 import { farthestFromGround } from '../passage/ground';
@@ -116,7 +116,7 @@ export interface Exposures {
 /** What brief and day expose one to, with what the loadout brings. */
 export function exposures(outing: Outing, looked: Looked): Exposures {
   const day = dayExposures(outing.brief, outing.conditions, looked);
-  return withBurden(day, burdenOf(looked.aboard), outing.workings);
+  return withBurden(day, burdenOf(looked.aboard), withHabits(outing.workings, looked.angler?.habits));
 }
 
 /** What the loadout brings with it. */

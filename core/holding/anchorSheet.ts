@@ -81,7 +81,8 @@ export function anchorHours(
       anchor: ground,
       bottom: area.bottom,
       streamMps: hour.streamMps,
-      windMps: hour.windMps,
+      // What tears an anchor out is the gust, not the mean.
+      windMps: hour.gustMps,
       hsM: hour.hsM,
       craft,
       alignment: workings.alignment,

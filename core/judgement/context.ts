@@ -36,6 +36,7 @@ import { catalogue } from '../needs/catalogue';
 import { type Answers, craftFaults, takenByAnswers } from '../walkround/answers';
 import type { HullPart } from '../walkround/hullParts';
 import { deriving, interning } from './derive';
+import { withHabits } from '../documents/workings';
 
 /** Everything a judgement may look at. A rule names what it reads, and is given that. */
 export interface Context {
@@ -195,9 +196,10 @@ const derived = deriving<Context, Derived>({
       before && !moved?.some(({ item }) => partsOf(item).burden) ? before.burden : sameBurden(burdenOf(aboard)),
   },
   exposures: {
-    from: ['day', 'burden', 'workings'],
+    from: ['day', 'burden', 'workings', 'angler'],
     keep: DAYS,
-    make: ({ day, burden, workings }) => withBurden(day, burden, workings),
+    make: ({ day, burden, workings, references }) =>
+      withBurden(day, burden, withHabits(workings, references.angler?.habits)),
   },
   builtRigs: {
     from: ['rigs', 'tackle'],

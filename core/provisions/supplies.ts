@@ -4,7 +4,9 @@ import type { Item } from '../documents/item';
 import type { Looked } from '../documents/references';
 import { campMeals, foodEnergy } from './food';
 import { type IceSum, ice } from './ice';
-import { drinkingWater } from './water';
+import { HOUR_MS } from '../units/time';
+import type { Plan } from '../passage/plan';
+import { litresAnHour } from './water';
 
 /** From the second day on water is made on the way: only so many hours are carried. */
 const HOURS_OF_CARRIED_WATER = 14;
@@ -20,19 +22,44 @@ export function carriedHours(e: Pick<DayExposures, 'hoursAfloat'>): number {
   return Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
 }
 
-/** What one person drinks, by their own count or by effort and heat, for as long as water is carried; a quarter in hand. */
-export function wantedWater(e: Pick<Exposures, 'hoursAfloat' | 'feelsMaxC' | 'airMaxC' | 'workings'>): {
+/** What one person drinks, L: hours under way at the effort of the outing, hours fishing at an easy one; or by their own count. */
+export interface WantedWater {
+  /** Carried hours, and those of them under way and fishing; under way is all of them where the way is not known. */
   hours: number;
+  underWayH: number;
+  fishingH: number;
   feelsC: number;
+  /** An hour under way, and an hour fishing. */
   litresPerHour: number;
+  fishingLitresPerHour: number;
+  /** With what is kept in hand. */
   litres: number;
-} {
+}
+/** What is drunk for as long as water is carried, a quarter in hand. */
+export function wantedWater(
+  e: Pick<Exposures, 'hoursAfloat' | 'feelsMaxC' | 'airMaxC' | 'workings' | 'plan'>,
+): WantedWater {
   const hours = carriedHours(e);
   const feelsC = e.feelsMaxC ?? e.airMaxC ?? 20;
   const { effort, litresPerHour: own, litresPerDegree: perDegree, waterInHand: inHand } = e.workings;
-  const usual = drinkingWater({ persons: 1, hours, feelsC, effort, perDegree, inHand });
-  const litresPerHour = own ?? usual.litresPerHour;
-  return { hours, feelsC, litresPerHour, litres: own === null ? usual.litres : own * hours * inHand };
+  const underWayH = Math.min(hours, hoursUnderWay(e.plan) ?? hours);
+  const fishingH = hours - underWayH;
+  const litresPerHour = own ?? litresAnHour(effort, feelsC, perDegree);
+  const fishingLitresPerHour = own ?? litresAnHour('easy', feelsC, perDegree);
+  return {
+    hours,
+    underWayH,
+    fishingH,
+    feelsC,
+    litresPerHour,
+    fishingLitresPerHour,
+    litres: (underWayH * litresPerHour + fishingH * fishingLitresPerHour) * inHand,
+  };
+}
+/** Out to the place and home from it, hours; null: the way is not known. */
+function hoursUnderWay(plan: Plan | null): number | null {
+  if (plan?.spotAt == null || plan.turnAt === null || plan.homeAt === null) return null;
+  return Math.max(0, plan.spotAt - plan.launchAt + plan.homeAt - plan.turnAt) / HOUR_MS;
 }
 
 /** What one person eats, kJ, by the outing's own figures. */
@@ -44,7 +71,7 @@ export function wantedFood(e: Exposures): number {
 export interface Supplies {
   hours: number;
   feelsC: number;
-  water: { litresPerHour: number; litres: number; carriedL: number };
+  water: WantedWater & { carriedL: number };
   food: { kj: number; carriedKj: number; campMeals: number };
   /** null: nothing is kept. */
   ice:
@@ -62,15 +89,15 @@ export interface Supplies {
 
 /** Water, food and ice of an outing, wanted and carried. One person's, but for ice. */
 export function supplies(looked: Looked, e: Exposures): Supplies {
-  const { hours, feelsC, litresPerHour, litres } = wantedWater(e);
+  const wanted = wantedWater(e);
+  const { hours, feelsC } = wanted;
   const carried = (of: (item: Item) => number) =>
     looked.aboard.reduce((sum, { item, entry }) => sum + of(item) * entry.quantity, 0);
   return {
     hours,
     feelsC,
     water: {
-      litresPerHour,
-      litres,
+      ...wanted,
       carriedL: carried((item) => (isDrink(item) ? (item.attributes.litres ?? 0) * halfAndHalf(item) : 0)),
     },
     food: {

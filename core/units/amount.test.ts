@@ -135,7 +135,7 @@ describe('a figure that is typed', () => {
         for (const value of [0, 0.37, 1, 12.5, 88]) {
           const back = typed(amountTyped(value, unit), unit);
           expect(Math.abs(Number(back) - value), `${value} ${unit} ${name}`).toBeLessThanOrEqual(
-            Math.abs(value) * 1e-4 + 2e-3,
+            Math.abs(value) * 1e-3 + 2e-2,
           );
         }
     }

@@ -191,7 +191,7 @@ export function mass(kg: number): string {
 /** The figure alone as a field shows it, to be typed over: as it is kept where the units are the same, else finer than it was measured. */
 export function amountTyped(value: number | null, unit: string): string {
   if (value === null || Number.isNaN(value)) return '';
-  return String(isUnit(unit) && scaleOf(unit).factor !== 1 ? Number(inSpoken(value, unit).toPrecision(5)) : value);
+  return String(isUnit(unit) && scaleOf(unit).factor !== 1 ? Number(inSpoken(value, unit).toPrecision(4)) : value);
 }
 
 export type ParsedAmount = { is: 'amount'; value: number | null } | { is: 'trouble'; why: string };

@@ -4,6 +4,7 @@ import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { NumberField } from '../../ui/NumberField';
 import type { StreamDraft, WaterDraft } from './waterDraft';
+import { StreamTextField } from '../waters/StreamTextField';
 
 /** A tidal stream by what is known of most: how hard at springs, which way as it floods, when it is slack. */
 export function StreamFields({
@@ -22,7 +23,9 @@ export function StreamFields({
           <Switch
             checked={stream !== null}
             onChange={(_, on) =>
-              onChange({ stream: on ? { springMps: null, neapMps: null, floodTowardDeg: null, floodEndsH: 0 } : null })
+              onChange({
+                stream: on ? { springMps: null, neapMps: null, floodTowardDeg: null, floodEndsH: 0, hours: [] } : null,
+              })
             }
           />
         }
@@ -30,34 +33,37 @@ export function StreamFields({
       />
       {stream && (
         <>
-          <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>
-            <NumberField
-              label="Hardest at springs"
-              unit="m/s"
-              value={stream.springMps}
-              onChange={(springMps) => set({ springMps })}
-              error={stream.springMps === null ? 'How hard it runs; 1 kn may be typed.' : undefined}
-            />
-            <NumberField
-              label="Hardest at neaps, if known"
-              unit="m/s"
-              value={stream.neapMps}
-              onChange={(neapMps) => set({ neapMps })}
-            />
-            <NumberField
-              label="The flood runs toward"
-              unit="°"
-              value={stream.floodTowardDeg}
-              onChange={(floodTowardDeg) => set({ floodTowardDeg })}
-              error={stream.floodTowardDeg === null ? 'A bearing: 90 is east.' : undefined}
-            />
-            <NumberField
-              label="The flood ends, after high water"
-              unit="h"
-              value={stream.floodEndsH}
-              onChange={(floodEndsH) => set({ floodEndsH })}
-            />
-          </Box>
+          <StreamTextField hours={stream.hours} onChange={(hours) => set({ hours })} />
+          {stream.hours.length === 0 && (
+            <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>
+              <NumberField
+                label="Hardest at springs"
+                unit="m/s"
+                value={stream.springMps}
+                onChange={(springMps) => set({ springMps })}
+                error={stream.springMps === null ? 'How hard it runs; 1 kn may be typed.' : undefined}
+              />
+              <NumberField
+                label="Hardest at neaps, if known"
+                unit="m/s"
+                value={stream.neapMps}
+                onChange={(neapMps) => set({ neapMps })}
+              />
+              <NumberField
+                label="The flood runs toward"
+                unit="°"
+                value={stream.floodTowardDeg}
+                onChange={(floodTowardDeg) => set({ floodTowardDeg })}
+                error={stream.floodTowardDeg === null ? 'A bearing: 90 is east.' : undefined}
+              />
+              <NumberField
+                label="The flood ends, after high water"
+                unit="h"
+                value={stream.floodEndsH}
+                onChange={(floodEndsH) => set({ floodEndsH })}
+              />
+            </Box>
+          )}
           {draft.turns.length === 0 && (
             <Typography variant="body2" color="textSecondary">
               Its hours follow high water: without a tide table above it is not reckoned, and the outing says so.

@@ -2,6 +2,7 @@ import { EMPTY_CHART } from '#core/documents/chart';
 import { hoursFromSlack } from '#core/environment/waterTide';
 import type { Mark, WaterAnswers } from '#core/editing/waterFrom';
 import type { Position } from '#core/units/position';
+import { type StreamHour } from '#core/documents/water';
 
 /** A water while it is being told: some of it still open. */
 export interface WaterDraft extends Omit<WaterAnswers, 'launch' | 'marks' | 'streamHours'> {
@@ -17,6 +18,8 @@ export interface StreamDraft {
   neapMps: number | null;
   floodTowardDeg: number | null;
   floodEndsH: number | null;
+  /** By the hour about high water, in place of those; empty: by those. */
+  hours: readonly StreamHour[];
 }
 
 export function freshDraft(): WaterDraft {
@@ -47,7 +50,8 @@ export function answersOf(draft: WaterDraft): WaterAnswers | null {
   );
 }
 
-function streamHours({ springMps, neapMps, floodTowardDeg, floodEndsH }: StreamDraft) {
+function streamHours({ springMps, neapMps, floodTowardDeg, floodEndsH, hours }: StreamDraft) {
+  if (hours.length > 0) return [...hours];
   if (springMps === null || floodTowardDeg === null) return null;
   return hoursFromSlack({
     springMps,

@@ -9,6 +9,7 @@ import type { Constituent } from '#core/environment/tide';
 import { noStreamTable } from '#core/environment/waterTide';
 import type { Water } from '#core/documents/water';
 import { FormNumber } from '../../ui/fields';
+import { StreamTextField } from './StreamTextField';
 
 const written = (list: readonly Constituent[]) =>
   list.map(({ name, amplitude, phaseDeg }) => `${name} ${amplitude} ${phaseDeg}`).join('\n');
@@ -74,6 +75,10 @@ export function HarmonicsField({ form, of }: { form: UseFormReturn<Water>; of: '
                 unit="°"
               />
               <FormNumber control={control} name="stream.steadyMps" label="Steady part" unit="m/s" />
+              <StreamTextField
+                hours={watch('stream.hours') ?? []}
+                onChange={(hours) => setValue('stream.hours', hours, { shouldDirty: true })}
+              />
             </>
           )}
           <TextField

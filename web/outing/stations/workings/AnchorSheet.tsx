@@ -149,7 +149,7 @@ export function AnchorSheet() {
           'Time',
           headed('Depth', 'm'),
           headed('Stream', 'm/s'),
-          headed('Wind', 'wind'),
+          headed('Gusts', 'wind'),
           headed('Load', 'N'),
           'Over the load',
           'May',
@@ -158,7 +158,7 @@ export function AnchorSheet() {
           one.hour.clock,
           amountOnly(one.hour.depthM, 'm'),
           amountOnly(one.hour.streamMps, 'm/s', 2),
-          amountOnly(one.hour.windMps, 'wind'),
+          amountOnly(one.hour.gustMps, 'wind'),
           amountOnly(one.sum.loadN, 'N'),
           one.sum.margin === null ? 'no load' : figure(one.sum.margin),
           one.leave.may,
@@ -200,8 +200,8 @@ function HoldingSums({
       </Sum>
       <Sum name="load" result={`${amount(sum.loadN, 'N')}`} thumb>
         {beam
-          ? `(½ × ${density} × ${figure(craft.lateralWaterM2, 2)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.lateralAirM2, 2)} × ${figure(hour.windMps)}²)`
-          : `(${figure(k)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.windageM2, 2)} × ${figure(hour.windMps)}²)`}{' '}
+          ? `(½ × ${density} × ${figure(craft.lateralWaterM2, 2)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.lateralAirM2, 2)} × ${figure(hour.gustMps)}²)`
+          : `(${figure(k)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.windageM2, 2)} × ${figure(hour.gustMps)}²)`}{' '}
         × <Term id="surge" /> {figure(surge(hour.hsM, workings.surgeHsM), 2)} (1 + {amount(hour.hsM, 'm', 2)} ÷{' '}
         <InPlace
           label="Wave that doubles the pull"

@@ -111,7 +111,7 @@ export function DriftSheet() {
               unit=""
               change={(value) => ({ on: 'workings', field: 'drogueCd', value })}
             />{' '}
-            × π ×{' '}
+            (<Term id="dragCoefficient" />) × π ×{' '}
             <InPlace
               label={`Mouth of ${item.name}`}
               value={mouthM}

@@ -9,6 +9,7 @@ import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
 import { byClock } from '#core/units/clockWords';
+import { Term } from '../../../ui/Term';
 
 /** The least mass that keeps the line near straight down, hour by hour. */
 export function JigSheet() {
@@ -120,7 +121,7 @@ function Drag({ of, label, field, newtons, density, mps, children }: DragProps) 
         unit=""
         change={(value) => ({ on: 'workings', field, value })}
       />{' '}
-      × {children} × {figure(mps, 2)}² m²/s²
+      (<Term id="dragCoefficient" />) × {children} × {figure(mps, 2)}² m²/s²
     </Sum>
   );
 }

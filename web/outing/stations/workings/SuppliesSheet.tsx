@@ -38,11 +38,11 @@ export function SuppliesSheet() {
       }
     >
       <Sum
-        name="an hour"
+        name={water.fishingH > 0 ? 'an hour under way' : 'an hour'}
         result={`${amount(water.litresPerHour, 'L', 2)}`}
-        thumb={outing.workings.litresPerHour === null}
+        thumb={e.workings.litresPerHour === null}
       >
-        {outing.workings.litresPerHour === null ? (
+        {e.workings.litresPerHour === null ? (
           <>
             {figure(base, 2)} +{' '}
             <InPlace
@@ -65,7 +65,17 @@ export function SuppliesSheet() {
         />
       </Sum>
       <Sum name="water" result={`${amount(water.litres, 'L')}`}>
-        {amount(water.litresPerHour, 'L', 2)} × {figure(hours)} h ×{' '}
+        {water.fishingH > 0 && water.fishingLitresPerHour !== water.litresPerHour ? (
+          <>
+            ({amount(water.litresPerHour, 'L', 2)} × {figure(water.underWayH)} h under way +{' '}
+            {amount(water.fishingLitresPerHour, 'L', 2)} × {figure(water.fishingH)} h fishing, at an easy effort)
+          </>
+        ) : (
+          <>
+            {amount(water.litresPerHour, 'L', 2)} × {figure(hours)} h
+          </>
+        )}{' '}
+        ×{' '}
         <InPlace
           label="Water multiplied by, to have some in hand"
           value={outing.workings.waterInHand}
@@ -91,13 +101,12 @@ export function SuppliesSheet() {
         ×{' '}
         <InPlace
           label="Energy an hour costs"
-          value={outing.workings.kjPerHour ?? KJ_PER_HOUR[outing.workings.effort]}
+          value={e.workings.kjPerHour ?? KJ_PER_HOUR[outing.workings.effort]}
           unit="kJ"
           decimals={0}
           change={(value) => ({ on: 'workings', field: 'kjPerHour', value })}
         />{' '}
-        ({outing.workings.kjPerHour === null ? `${outing.workings.effort} effort` : 'your own count'}) × {figure(hours)}{' '}
-        h
+        ({e.workings.kjPerHour === null ? `${outing.workings.effort} effort` : 'your own count'}) × {figure(hours)} h
         {e.nights > 0 && (
           <>
             {' '}

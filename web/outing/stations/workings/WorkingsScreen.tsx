@@ -19,6 +19,7 @@ import { RigsSheet } from './RigsSheet';
 import { SparesSheet } from './SparesSheet';
 import { SpreadSheet } from './SpreadSheet';
 import { SuppliesSheet } from './SuppliesSheet';
+import { LeftBehind } from './LeftBehind';
 import { TriedBar } from './TriedBar';
 import { type Trial, TrialContext } from './trialContext';
 import { useDesk } from '../../desk';
@@ -134,6 +135,7 @@ export function WorkingsScreen() {
         </Box>
         <Box sx={{ minWidth: 0 }}>
           <TriedBar changes={changes} onDone={(rest) => setChanges(rest)} />
+          <LeftBehind changes={changes} />
           {!assessment.sheets.includes(open) && (
             <Alert severity="info" variant="outlined" icon={false} sx={{ mb: 2 }}>
               This outing does not ask for this sum. It is here to be tried.

@@ -1,0 +1,14 @@
+import { chromium } from 'playwright-core';
+const b = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox','--disable-gpu'] });
+const c = await b.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+const p = await c.newPage();
+await p.goto('http://127.0.0.1:4391/settings'); await p.waitForTimeout(1500);
+await p.getByRole('combobox', { name: 'Units' }).click(); await p.getByRole('option', { name: 'Imperial, US' }).click(); await p.waitForTimeout(1500);
+await p.screenshot({ path: '/tmp/p1.png' });
+await p.goto('http://127.0.0.1:4391/outings/ling-anchored/workings/anchor'); await p.waitForTimeout(2500);
+await p.screenshot({ path: '/tmp/p2.png' });
+await p.goto('http://127.0.0.1:4391/outings/zander-dusk/brief'); await p.waitForTimeout(2500);
+await p.screenshot({ path: '/tmp/p3.png' });
+await p.setViewportSize({ width: 390, height: 844 }); await p.waitForTimeout(800);
+await p.screenshot({ path: '/tmp/p4.png', fullPage: true });
+await b.close();
