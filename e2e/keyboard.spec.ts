@@ -1,14 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
+import { tabTo } from './hands';
 import { expect, firstHour, kept, test, walkRound } from './house';
 
-/** Tabs forward until something has the focus. */
-async function tabTo(page: Page, target: Locator, most = 250): Promise<void> {
-  for (let i = 0; i < most; i += 1) {
-    if (await target.evaluate((element) => element === document.activeElement).catch(() => false)) return;
-    await page.keyboard.press('Tab');
-  }
-  throw new Error('The keyboard does not reach it.');
-}
 async function press(page: Page, target: Locator, key = 'Enter'): Promise<void> {
   await tabTo(page, target);
   await page.keyboard.press(key);

@@ -167,6 +167,28 @@ describe('signing', () => {
     expect(after.body.answers).toHaveLength(before + 1);
     expect(after.body.answers.at(-1)).toMatchObject({ stepId: 'item:radio', verdict: 'fault' });
   });
+
+  it('tells an outing what was looked over the evening before another, until it is found wanting or days have passed', async () => {
+    const say = (stepId: string, verdict: string, n: number) => ({
+      key: `7d3f6c2e-58a1-4c55-9d6d-1f2f3a4b5d0${n}`,
+      stepId,
+      verdict,
+      at: new Date(NOW).toISOString(),
+      note: '',
+    });
+    const earlierFor = async (id: string) =>
+      ((await call('GET', `/api/outings/${id}/walk-round`)).body.earlier as { itemId: string }[]).map(
+        ({ itemId }) => itemId,
+      );
+    await call('POST', `/api/outings/${READY}/answers`, {
+      answers: [say('evening:cart', 'good', 1), say('evening:drysuit', 'good', 2), say('item:drysuit', 'fault', 3)],
+    });
+    expect(await earlierFor('zander-dusk')).toContain('cart');
+    expect(await earlierFor('zander-dusk')).not.toContain('drysuit');
+    expect(await earlierFor(READY), 'its own answers are its own').not.toContain('cart');
+    test.wait(4 * 24 * 3_600_000);
+    expect(await earlierFor('zander-dusk')).not.toContain('cart');
+  });
 });
 
 describe('a file of items', () => {

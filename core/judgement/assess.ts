@@ -78,7 +78,7 @@ export function assess(
   });
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
   const { looked, needs, exposures } = context;
-  const steps = walkSteps(looked, needs);
+  const steps = walkSteps(looked, needs, answers);
   const open = openBlanks(outing.brief, looked);
   const sheets = sheetsInUse(context);
   const troubled = new Set(

@@ -1,6 +1,6 @@
 import type { Answer } from './answerSchema';
 import type { WalkTaken } from '../needs/match';
-import { HOUR_MS, type Instant } from '../units/time';
+import { DAY_MS, HOUR_MS, type Instant } from '../units/time';
 import { type HullPart, hullLookOf } from './hullParts';
 
 /** The last answer to each step. */
@@ -29,6 +29,28 @@ export function itemStep(itemId: string): string {
 }
 export function eveningStep(itemId: string): string {
   return `evening:${itemId}`;
+}
+
+/** A thing found sound the evening before another outing, and when. */
+export interface Earlier {
+  itemId: string;
+  at: string;
+}
+/** How long such a look stands for the next outing, where use does not change what was looked at. */
+export const EVENING_STANDS_DAYS = 3;
+export function carriedStep(itemId: string): string {
+  return `carried:${itemId}`;
+}
+/** The standing answers of an outing, with what was looked over for an outing of the last days. */
+export function withEarlier(standing: Answers, earlier: readonly Earlier[], now: Instant): Answers {
+  const oldest = now - EVENING_STANDS_DAYS * DAY_MS;
+  const carried = earlier.filter(({ at }) => Date.parse(at) >= oldest && Date.parse(at) <= now);
+  if (carried.length === 0) return standing;
+  const looks = carried.map(({ itemId, at }): [string, Answer] => {
+    const stepId = carriedStep(itemId);
+    return [stepId, { key: itemId, stepId, verdict: 'good', at, note: '' }];
+  });
+  return new Map([...standing, ...looks]);
 }
 
 /** Items that an answer takes away: the word at the water before the word of the evening. */

@@ -5,7 +5,7 @@ import { catalogue } from '../needs/catalogue';
 import type { JudgedNeed } from '../needs/match';
 import type { Looked } from '../documents/references';
 import { count } from '../units/words';
-import { eveningStep, itemStep } from './answers';
+import { type Answers, carriedStep, eveningStep, itemStep, noAnswers } from './answers';
 import { hullLooks, hullParts, hullStep } from './hullParts';
 import { inWords } from '../units/amount';
 
@@ -31,9 +31,9 @@ export interface Step {
 /**
  * The walk-round in the order feet and hands go: evening, vehicle, bow to stern, head to foot, the gate. What life or law hangs on stands
  * by itself, and is looked at the evening before too where it can run down overnight; the rest is looked at once, things that lie together
- * as one list.
+ * as one list. What was looked over for an outing of the last days and stands as it stood is not asked again.
  */
-export function walkSteps(looked: Looked, needs: readonly JudgedNeed[]): Step[] {
+export function walkSteps(looked: Looked, needs: readonly JudgedNeed[], answers: Answers = noAnswers): Step[] {
   const serving = servedBy(needs);
   const alone: Step[] = [];
   const together = new Map<string, Listed[]>();
@@ -57,7 +57,7 @@ export function walkSteps(looked: Looked, needs: readonly JudgedNeed[]): Step[] 
     const listed = (step: Step, key: string) =>
       together.set(key, [...(together.get(key) ?? []), { step, quantity: entry.quantity }]);
     const evening: Step | null =
-      kind.evening === null
+      kind.evening === null || (kind.eveningStands && answers.has(carriedStep(item.id)))
         ? null
         : {
             ...own,

@@ -8,8 +8,16 @@ import { places } from '../catalog/gear/places';
 import { withItem } from '../editing/edit';
 import type { Craft } from '../documents/craft';
 import type { Outing } from '../documents/outing';
-import { HOUR_MS } from '../units/time';
-import { type Answers, craftFaults, lastAnswers, noAnswers, standingAnswers, takenByAnswers } from './answers';
+import { DAY_MS, HOUR_MS } from '../units/time';
+import {
+  type Answers,
+  craftFaults,
+  lastAnswers,
+  noAnswers,
+  standingAnswers,
+  takenByAnswers,
+  withEarlier,
+} from './answers';
 import type { Answer } from './answerSchema';
 import { hullLooks } from './hullParts';
 import { phases } from './steps';
@@ -102,6 +110,24 @@ describe('answers', () => {
       { part: 'plugs', nth: 1, missing: true },
       { part: 'plugs', nth: 2, missing: false },
     ]);
+  });
+  it('of the evening before another outing stand for three days where use changes nothing, and are not asked again', () => {
+    const cart = references.items.find(({ kind }) => kind === 'cart');
+    if (!cart) throw new Error('There is a cart in the demo locker.');
+    const outing = withItem(ready, cart.id, 1);
+    const evenings = (answers: Answers, at = now) =>
+      judge(outing, answers, at).steps.flatMap(({ id, items }) => [id, ...items.map(({ stepId }) => stepId)]);
+    const asked = `evening:${cart.id}`;
+    expect(evenings(noAnswers)).toContain(asked);
+    const earlier = [
+      { itemId: cart.id, at: new Date(now - 2 * DAY_MS).toISOString() },
+      { itemId: 'headlamp', at: new Date(now - 2 * DAY_MS).toISOString() },
+    ];
+    const carried = withEarlier(noAnswers, earlier, now);
+    expect(evenings(carried)).not.toContain(asked);
+    expect(evenings(carried), 'at the water it is looked at all the same').toContain(`item:${cart.id}`);
+    expect(evenings(carried), 'what runs down is asked again').toContain('evening:headlamp');
+    expect(withEarlier(noAnswers, earlier, now + 2 * DAY_MS), 'after three days it no longer stands').toBe(noAnswers);
   });
   it('of good stand for eighteen hours; a fault stands until it is answered anew', () => {
     const record = [say('item:radio', 'good'), say('item:flag', 'fault')];

@@ -6,13 +6,14 @@ import type { Summary } from '#core/judgement/summary';
 import { assess } from '#core/judgement/assess';
 import { changesSince } from '#core/signing/changes';
 import { openSnapshot, signedSnapshot } from '#core/signing/snapshot';
-import { lastAnswers, standingAnswers } from '#core/walkround/answers';
+import { EVENING_STANDS_DAYS, lastAnswers, standingAnswers, withEarlier } from '#core/walkround/answers';
 import { changedRows, newestChange } from '../documents/changedRows';
 import type { Library, LibraryState } from '../documents/library';
 import type { SetAside, Versioned } from '#core/documents/kept';
 import { isSetAside, readRow } from '../documents/store';
 import type { Database } from '../storage/open';
 import type { WalkStore } from '../walkround/store';
+import { DAY_MS } from '#core/units/time';
 
 export interface SummaryPage {
   ahead: Summary[];
@@ -77,7 +78,8 @@ export function summariesOf(db: Database, library: Library, walks: WalkStore, no
     await new Promise((done) => setImmediate(done));
     const record = await walks.answers(doc.id);
     const signature = await walks.lastSignature(doc.id);
-    const standing = standingAnswers(record, moment);
+    const earlier = await walks.earlier(doc.id, moment - EVENING_STANDS_DAYS * DAY_MS);
+    const standing = withEarlier(standingAnswers(record, moment), earlier, moment);
     const judged = assess(doc, state.references, standing, moment, { withRepairs: false });
     const open = (level: string) =>
       judged.findings.filter((finding) => finding.level === level && finding.accepted === null).length;

@@ -5,7 +5,7 @@ import { instantText } from '#core/documents/field';
 import { assess } from '#core/judgement/assess';
 import { sayBar } from '#core/judgement/gate';
 import { signedSnapshot } from '#core/signing/snapshot';
-import { lastAnswers, standingAnswers } from '#core/walkround/answers';
+import { EVENING_STANDS_DAYS, lastAnswers, standingAnswers, withEarlier } from '#core/walkround/answers';
 import { answerSchema } from '#core/walkround/answerSchema';
 import type { Library } from '../documents/library';
 import { found, idParams } from '../documents/routes';
@@ -14,6 +14,7 @@ import { Refusal, problemSchema } from '../http/problem';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
 import { type WalkStore, walkStore } from './store';
+import { DAY_MS } from '#core/units/time';
 
 const signatureSchema = z.object({ id: z.int(), signedAt: z.string(), hash: z.string(), judged: z.unknown() });
 const walkSchema = z.object({
@@ -21,6 +22,8 @@ const walkSchema = z.object({
   signature: signatureSchema.nullable(),
   clockAheadMs: z.number().nullable(),
   leftOut: z.int(),
+  /** What was looked over for other outings of the last days: it need not be again. */
+  earlier: z.array(z.object({ itemId: z.string(), at: z.string() })),
 });
 const MOST_ANSWERS = 500;
 
@@ -43,9 +46,11 @@ export function walkRoutes(
     503: problemSchema,
   };
   const outingOf = async (id: string) => found(await from.outings.get(id), 'outing');
+  const earlierFor = (id: string, of: WalkStore) => of.earlier(id, now() - EVENING_STANDS_DAYS * DAY_MS);
   const walkOf = async (id: string, of: WalkStore = walks) => ({
     ...(await of.read(id)),
     signature: await of.lastSignature(id),
+    earlier: await earlierFor(id, of),
   });
 
   app.get(
@@ -113,7 +118,8 @@ export function walkRoutes(
       const at = now();
       const { references } = await library.read();
       const record = await walks.answers(id);
-      const { gate } = assess(doc, references, standingAnswers(record, at), at, { withRepairs: false });
+      const answers = withEarlier(standingAnswers(record, at), await earlierFor(id, walks), at);
+      const { gate } = assess(doc, references, answers, at, { withRepairs: false });
       if (!gate.open)
         throw new Refusal(
           422,

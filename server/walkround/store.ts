@@ -1,10 +1,12 @@
 import { createHash } from 'node:crypto';
-import { asc, desc, eq, inArray, max } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, max, ne } from 'drizzle-orm';
 import { canonical } from '#core/documents/canonical';
 import type { SignedSnapshot } from '#core/signing/snapshot';
 import { type Answer, answerSchema, answeredAt } from '#core/walkround/answerSchema';
 import type { Database } from '../storage/open';
 import { signatures, walkAnswers } from '../storage/schema';
+import { type Earlier } from '#core/walkround/answers';
+import { type Instant } from '#core/units/time';
 
 export interface Signature {
   id: number;
@@ -34,6 +36,8 @@ export interface WalkStore {
     recordedAt: string,
     clockAheadMs: number | null,
   ) => Promise<void>;
+  /** Things found sound the evening before other outings since a moment, and not found wanting after. */
+  earlier: (outingId: string, since: Instant) => Promise<Earlier[]>;
   lastSignature: (outingId: string) => Promise<Signature | null>;
   /** How far the walk-rounds of these outings have grown: the same text, and nothing was added. */
   growth: (outingIds: readonly string[]) => Promise<ReadonlyMap<string, string>>;
@@ -79,6 +83,21 @@ export function walkStore(db: Database): WalkStore {
         .insert(walkAnswers)
         .values(answers.map((answer) => ({ ...answer, outingId, recordedAt, clockAheadMs })))
         .onConflictDoNothing({ target: walkAnswers.key });
+    },
+    earlier: async (outingId, since) => {
+      const rows = await db
+        .select()
+        .from(walkAnswers)
+        .where(and(ne(walkAnswers.outingId, outingId), gte(walkAnswers.recordedAt, new Date(since).toISOString())))
+        .orderBy(asc(walkAnswers.id));
+      const sound = new Map<string, Earlier>();
+      for (const { stepId, verdict, at, clockAheadMs, recordedAt } of rows) {
+        const [kind, itemId = ''] = stepId.split(':');
+        if (kind !== 'evening' && kind !== 'item') continue;
+        if (verdict !== 'good') sound.delete(itemId);
+        else if (kind === 'evening') sound.set(itemId, { itemId, at: answeredAt(at, clockAheadMs, recordedAt) });
+      }
+      return [...sound.values()];
     },
     lastSignature: async (outingId) => {
       const [row] = await db

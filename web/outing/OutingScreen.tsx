@@ -8,7 +8,7 @@ import type { Repair } from '#core/editing/repair';
 import { applyRepair } from '#core/editing/repair';
 import type { Outing } from '#core/documents/outing';
 import { type References, lookUp } from '#core/documents/references';
-import { lastAnswers, standingAnswers } from '#core/walkround/answers';
+import { lastAnswers, standingAnswers, withEarlier } from '#core/walkround/answers';
 import { changesSince } from '#core/signing/changes';
 import { signedSnapshot } from '#core/signing/snapshot';
 import type { Versioned } from '#core/documents/kept';
@@ -53,7 +53,10 @@ function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; reference
   const { doc } = state;
   const now = useNow();
   const say = useToast();
-  const answers = useMemo(() => standingAnswers(walk.record, now), [walk.record, now]);
+  const answers = useMemo(
+    () => withEarlier(standingAnswers(walk.record, now), walk.earlier, now),
+    [walk.record, walk.earlier, now],
+  );
   const [dragging, setDragging] = useState(false);
   const assessment = useMemo(
     () => assess(doc, references, answers, now, { withRepairs: !dragging }),

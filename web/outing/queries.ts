@@ -8,6 +8,9 @@ import { type SignedSnapshot, openSnapshot } from '#core/signing/snapshot';
 import type { Versioned } from '#core/documents/kept';
 import { type ApiError, request } from '../documents/api';
 import { AnswerQueue } from './answerQueue';
+import { type Earlier } from '#core/walkround/answers';
+
+const none: readonly Earlier[] = [];
 
 export interface Signature {
   id: number;
@@ -20,6 +23,8 @@ interface Walk {
   signature: (Omit<Signature, 'judged'> & { judged: unknown }) | null;
   /** Rows of the record that cannot be read: they count for nothing. */
   leftOut: number;
+  /** What was looked over for other outings of the last days. */
+  earlier: readonly Earlier[];
 }
 
 export function useKeptOuting(id: string) {
@@ -71,6 +76,7 @@ export function useWalk(outingId: string) {
     held: held.length,
     refused,
     leftOut: data?.leftOut ?? 0,
+    earlier: data?.earlier ?? none,
     signature,
     sendAgain: queue.again,
     answer,

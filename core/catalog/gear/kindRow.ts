@@ -23,6 +23,8 @@ export interface KindRow {
   has?: Partial<Record<AttributeId, number>>;
   is?: readonly QualityId[];
   evening?: string;
+  /** What the evening looks at does not change by a day’s use: looked over, it stands for some days. */
+  eveningStands?: true;
   /** Looked over every so many months, and how. */
   service?: { months: number; what: string };
   aside?: Aside;

@@ -18,6 +18,8 @@ export interface GearKind {
   look: { how: string; bad: string };
   /** What to do with it the evening before; null: nothing. */
   evening: string | null;
+  /** Whether that look stands for some days, whatever is done with the thing. */
+  eveningStands: boolean;
   /** Packed: longest, middle, shortest, m. */
   sizeM: readonly [number, number, number];
   wet: Wetness;
@@ -45,6 +47,7 @@ export const kinds: Record<KindId, GearKind> = Object.fromEntries(
       place: row.at,
       look: { how: row.how, bad: row.bad },
       evening: row.evening ?? null,
+      eveningStands: row.eveningStands ?? false,
       sizeM: row.cm.map((cm) => cm / 100) as unknown as GearKind['sizeM'],
       wet: row.wet,
       usualEuro: row.euro,

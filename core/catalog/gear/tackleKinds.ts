@@ -11,6 +11,7 @@ export const tackleKinds = {
     how: 'Read the name and the date.',
     bad: 'Expired; for another water.',
     evening: 'Put the right one in the sleeve.',
+    eveningStands: true,
     cm: [10, 7, 1],
     wet: 'splash',
     euro: 0,

@@ -75,7 +75,11 @@ export function OwnScreen() {
               {missing.length > 0 && (
                 <Button
                   variant="outlined"
-                  onClick={() => own(new Map(missing.map((kind) => [kind, usualCount(kind)])))}
+                  onClick={() => {
+                    own(new Map(missing.map((kind) => [kind, usualCount(kind)])));
+                    // The button is gone with it: one goes on typing.
+                    field.current?.focus();
+                  }}
                 >
                   A common first kit: {missing.length} {plural(missing.length, 'thing')}
                 </Button>

@@ -11,14 +11,17 @@ const Gap = styled('button')(({ theme }) => ({
   padding: '2px 0',
   margin: 0,
   border: 0,
-  borderBottom: `2px solid ${theme.inks.tide}`,
+  textDecoration: `underline 2px ${theme.inks.tide}`,
+  textUnderlineOffset: '0.28em',
   background: 'none',
   color: theme.inks.tide,
   textAlign: 'left',
   lineHeight: 1.2,
   overflowWrap: 'anywhere',
   cursor: 'pointer',
-  '&[data-open]': { color: theme.inks.clay, borderBottom: `2px dashed ${theme.inks.clay}` },
+  '&[data-open]': { color: theme.inks.clay, textDecoration: `underline dashed 2px ${theme.inks.clay}` },
+  // A finger needs 44 px; the lines of the sentence stand so far apart there.
+  [theme.breakpoints.down('sm')]: { padding: '10px 0' },
 }));
 
 interface Props {

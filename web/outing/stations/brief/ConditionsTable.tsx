@@ -17,6 +17,8 @@ import { NumberField } from '../../../ui/NumberField';
 import { useDesk } from '../../desk';
 import { headed } from '#core/units/amount';
 import { byClock } from '#core/units/clockWords';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { sayHour } from '#core/exchange/sayForecast';
 
 const columns = [
   { key: 'windMps', name: 'Wind', unit: 'wind' },
@@ -87,58 +89,113 @@ export function ConditionsTable() {
           Say the launch and the hours in the sentence; the table has a row for each hour then.
         </Typography>
       ) : (
-        <TableContainer sx={{ maxHeight: 560 }}>
-          <Table
-            size="small"
-            aria-label="Conditions by the hour"
-            sx={{ minWidth: 780, '& td, & th': { px: 0.5, py: 0.25 } }}
-          >
-            <TableHead>
-              <TableRow>
-                <TableCell sx={staysInSight}>Hour</TableCell>
-                {columns.map(({ key, name, unit }) => (
-                  <TableCell key={key}>{headed(name, unit)}</TableCell>
-                ))}
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {starts.map((at, i) => {
-                const row = rowAt(conditions.hours, at);
-                const clock = byClock(clockAt(at, zone ?? 'utc'));
-                return (
-                  <TableRow key={at}>
-                    <TableCell component="th" scope="row" sx={{ ...staysInSight, whiteSpace: 'nowrap' }}>
-                      {clock}
-                      {i < starts.length - 1 && (
-                        <IconButton
-                          onClick={() => copyDown(at)}
-                          disabled={!row}
-                          aria-label={`Copy ${clock} to every later hour`}
-                          title="Copy to every later hour"
-                        >
-                          <SouthOutlined fontSize="small" />
-                        </IconButton>
-                      )}
-                    </TableCell>
-                    {columns.map(({ key, name, unit }) => (
-                      <TableCell key={key}>
-                        <Checked
-                          label={headed(`${name} at ${clock}`, unit)}
-                          unit={unit}
-                          inTable
-                          value={row?.[key] ?? null}
-                          schema={hourSchema.shape[key]}
-                          onChange={(value) => setFigure(at, key, value)}
-                        />
-                      </TableCell>
-                    ))}
-                  </TableRow>
-                );
-              })}
-            </TableBody>
-          </Table>
-        </TableContainer>
+        <Rows
+          hours={starts.map((at) => ({
+            at,
+            clock: byClock(clockAt(at, zone ?? 'utc')),
+            row: rowAt(conditions.hours, at),
+          }))}
+          setFigure={setFigure}
+          copyDown={copyDown}
+        />
       )}
+    </Box>
+  );
+}
+
+interface RowsProps {
+  hours: readonly { at: number; clock: string; row: Hour | undefined }[];
+  setFigure: (at: number, key: Figure, value: number | null) => void;
+  copyDown: (from: number) => void;
+}
+
+/** The hours as a table; on a phone as a list, an hour opened at a time. */
+function Rows(props: RowsProps) {
+  const narrow = useMediaQuery('(max-width: 600px)');
+  return narrow ? <HourList {...props} /> : <HourTable {...props} />;
+}
+
+function CopyDown({ clock, row, onCopy }: { clock: string; row: Hour | undefined; onCopy: () => void }) {
+  return (
+    <IconButton
+      onClick={onCopy}
+      disabled={!row}
+      aria-label={`Copy ${clock} to every later hour`}
+      title="Copy to every later hour"
+    >
+      <SouthOutlined fontSize="small" />
+    </IconButton>
+  );
+}
+
+function HourTable({ hours, setFigure, copyDown }: RowsProps) {
+  return (
+    <TableContainer sx={{ maxHeight: 560 }}>
+      <Table
+        size="small"
+        aria-label="Conditions by the hour"
+        sx={{ minWidth: 780, '& td, & th': { px: 0.5, py: 0.25 } }}
+      >
+        <TableHead>
+          <TableRow>
+            <TableCell sx={staysInSight}>Hour</TableCell>
+            {columns.map(({ key, name, unit }) => (
+              <TableCell key={key}>{headed(name, unit)}</TableCell>
+            ))}
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {hours.map(({ at, clock, row }, i) => (
+            <TableRow key={at}>
+              <TableCell component="th" scope="row" sx={{ ...staysInSight, whiteSpace: 'nowrap' }}>
+                {clock}
+                {i < hours.length - 1 && <CopyDown clock={clock} row={row} onCopy={() => copyDown(at)} />}
+              </TableCell>
+              {columns.map(({ key, name, unit }) => (
+                <TableCell key={key}>
+                  <Checked
+                    label={headed(`${name} at ${clock}`, unit)}
+                    unit={unit}
+                    inTable
+                    value={row?.[key] ?? null}
+                    schema={hourSchema.shape[key]}
+                    onChange={(value) => setFigure(at, key, value)}
+                  />
+                </TableCell>
+              ))}
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </TableContainer>
+  );
+}
+
+function HourList({ hours, setFigure, copyDown }: RowsProps) {
+  return (
+    <Box component="ol" aria-label="Conditions by the hour" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      {hours.map(({ at, clock, row }, i) => (
+        <Box component="li" key={at} sx={{ borderTop: 1, borderColor: 'divider' }}>
+          <details>
+            <Box component="summary" sx={{ minHeight: 44, py: 1, cursor: 'pointer' }}>
+              <b>{clock}</b> {row ? sayHour(row) : 'not written'}
+            </Box>
+            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, py: 1 }}>
+              {columns.map(({ key, name, unit }) => (
+                <Checked
+                  key={key}
+                  label={`${name} at ${clock}`}
+                  unit={unit}
+                  value={row?.[key] ?? null}
+                  schema={hourSchema.shape[key]}
+                  onChange={(value) => setFigure(at, key, value)}
+                />
+              ))}
+              {i < hours.length - 1 && <CopyDown clock={clock} row={row} onCopy={() => copyDown(at)} />}
+            </Box>
+          </details>
+        </Box>
+      ))}
     </Box>
   );
 }

@@ -3,6 +3,9 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { useDesk } from '../../desk';
+import { kinds } from '#core/catalog/gear/kinds';
+import { carriedStep } from '#core/walkround/answers';
+import { dateAt, dayInWords } from '#core/units/time';
 
 /** All steps at a glance, to go back to one. Answers are given one by one, never all at once. */
 export function StepList({ onOpen, onGate }: { onOpen: (index: number) => void; onGate: () => void }) {
@@ -49,9 +52,25 @@ export function StepList({ onOpen, onGate }: { onOpen: (index: number) => void; 
           );
         })}
       </Box>
+      <NotAskedAgain />
       <Button variant="contained" onClick={onGate} sx={{ my: 2, minHeight: 64 }}>
         To the gate
       </Button>
     </>
+  );
+}
+
+/** What was looked over for an outing of the last days, and when. */
+function NotAskedAgain() {
+  const { looked, answers } = useDesk();
+  const carried = looked.aboard.flatMap(({ item }) => {
+    const look = kinds[item.kind].eveningStands ? answers.get(carriedStep(item.id)) : undefined;
+    return look ? [`${item.name}, ${dayInWords(dateAt(Date.parse(look.at), looked.water?.timeZone ?? 'utc'))}`] : [];
+  });
+  if (carried.length === 0) return null;
+  return (
+    <Typography variant="body2" color="textSecondary" sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
+      Looked over the evening before another outing, and not asked again: {carried.join('; ')}.
+    </Typography>
   );
 }

@@ -25,6 +25,9 @@ export function StepView({ step, onAnswer, onGo }: Props) {
   const given = answers.get(step.id)?.verdict;
   const answer = (verdict: Verdict) => {
     onAnswer(verdict);
+    // Each thing of the evening is answered for by itself too: an outing of the next days need not ask again.
+    for (const { stepId } of step.phase === 'evening' && verdict === 'good' ? step.items : [])
+      if (!answers.has(stepId)) onAnswer('good', stepId);
     onGo(1);
   };
   useEffect(() => heading.current?.focus(), []);
