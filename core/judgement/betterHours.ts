@@ -27,6 +27,8 @@ export interface LaunchChoice {
   windMps: number | null;
   gustMps: number | null;
   seaM: number | null;
+  /** Height of the tide over chart datum when one comes to the place; null: no tide. */
+  tideM: number | null;
   inDark: boolean;
   darkMinutes: number;
   spareMin: number | null;
@@ -94,6 +96,7 @@ function likeOf({ exposures: e, conditions, places: { water } }: Context) {
     windMps: e.wind?.value ?? null,
     gustMps: e.gust?.value ?? null,
     seaM: e.hs?.value ?? null,
+    tideM: water?.tide ? (e.spot[0]?.tideM ?? null) : null,
     inDark: water !== null && e.launchAt !== null && isDark(e.launchAt, water.latDeg, water.lonDeg),
     darkMinutes: e.darkMinutes,
     spareMin: plan?.homeAt == null ? null : minutesBetween(plan.homeAt, plan.deadline),

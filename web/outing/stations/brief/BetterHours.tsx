@@ -1,13 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ButtonBase from '@mui/material/ButtonBase';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useState } from 'react';
 import { type LaunchChoice, weightOf } from '#core/judgement/betterHours';
@@ -16,10 +14,10 @@ import { movedTo } from '#core/editing/hours';
 import { dayInWords } from '#core/units/time';
 import { amount, amountOnly } from '#core/units/amount';
 import { capital, count, duration, listed, plural } from '#core/units/words';
-import { LevelMark } from '../../../ui/LevelMark';
 import { useWorker } from '../../../workers/useWorker';
 import type { BetterHoursWork } from '../../../workers/betterHours.worker';
 import { useDesk } from '../../desk';
+import { HourColumns, scaleOf } from './HourColumns';
 import { byClock } from '#core/units/clockWords';
 
 /** Every half-hour launch of three days, each with its Stops and Minds. Picking one sets the hours. */
@@ -47,7 +45,7 @@ export function BetterHours({ onClose }: { onClose: () => void }) {
   const days = [...new Set((choices ?? []).map((choice) => choice.date))];
   const said = chosen?.first ? sayFinding(chosen.first.facts) : null;
   const fewest = Math.min(...(choices ?? []).map(weightOf));
-  const strongest = Math.max(1, ...(choices ?? []).map(({ gustMps, windMps }) => gustMps ?? windMps ?? 0));
+  const scale = scaleOf(choices ?? []);
   const same = choices?.[0]?.same;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" fullScreen={narrow} aria-labelledby="better-hours">
@@ -55,8 +53,9 @@ export function BetterHours({ onClose }: { onClose: () => void }) {
       <DialogContent>
         <Typography variant="body2" sx={{ mb: 2 }}>
           Each half-hour launch from first light to dusk, the same outing moved as it is. A gate with the Stops that the
-          hour brings, a half disc with its Minds; a stroke where it brings neither. The bar is the strongest wind
-          afloat, paler where it gusts; ? where no wind is written.{' '}
+          hour brings, a half disc with its Minds; a stroke where it brings neither. Under it the strongest wind, paler
+          where it gusts, the sea, the tide as you come to the place, and how much is in hand on the way home; shaded in
+          the dark, ? where no wind is written.{' '}
           {same && same.stops + same.minds > 0 && `At every hour alike, and not counted here: ${sameWords(same)}.`}
         </Typography>
         {choices === null && <LinearProgress aria-label="Judging each launch" />}
@@ -70,20 +69,13 @@ export function BetterHours({ onClose }: { onClose: () => void }) {
             <Typography variant="h3" component="h3" sx={{ mb: 1 }}>
               {dayInWords(date)}
             </Typography>
-            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
-              {(choices ?? [])
-                .filter((choice) => choice.date === date)
-                .map((choice) => (
-                  <Slot
-                    key={choice.launchAt}
-                    choice={choice}
-                    kindest={weightOf(choice) === fewest}
-                    strongest={strongest}
-                    on={chosen?.date === date && chosen.launchAt === choice.launchAt}
-                    onChoose={() => setChosen(choice)}
-                  />
-                ))}
-            </Box>
+            <HourColumns
+              choices={(choices ?? []).filter((choice) => choice.date === date)}
+              scale={scale}
+              fewest={fewest}
+              chosen={chosen}
+              onChoose={setChosen}
+            />
           </Box>
         ))}
       </DialogContent>
@@ -129,76 +121,4 @@ function hourWords({ windMps, gustMps, seaM, inDark, darkMinutes, spareMin, unkn
     unknownHours > 0 && `${count(unknownHours)} ${plural(unknownHours, 'hour')} of which no wind is written`,
   ].filter((part) => part !== false);
   return `${capital(parts.join('; '))}.`;
-}
-
-function Slot({
-  choice,
-  kindest,
-  strongest,
-  on,
-  onChoose,
-}: {
-  choice: LaunchChoice;
-  kindest: boolean;
-  /** The strongest gust of all these hours, m/s. */
-  strongest: number;
-  on: boolean;
-  onChoose: () => void;
-}) {
-  const { stops, minds, launchAt, windMps, gustMps, inDark, unknownHours } = choice;
-  const { inks } = useTheme();
-  const unknown = unknownHours > 0;
-  const bar = (mps: number | null) => `${Math.round((100 * (mps ?? 0)) / strongest)}%`;
-  const words = [stops > 0 && `${stops} ${plural(stops, 'Stop')}`, minds > 0 && `${minds} ${plural(minds, 'Mind')}`]
-    .filter(Boolean)
-    .join(', ');
-  return (
-    <ButtonBase
-      onClick={onChoose}
-      aria-pressed={on}
-      aria-label={`${byClock(launchAt)}: ${words || 'no Stop, no Mind'}${unknown ? ', weather not known' : ''}${inDark ? ', in the dark' : ''}`}
-      sx={{
-        width: 62,
-        height: 74,
-        position: 'relative',
-        flexDirection: 'column',
-        gap: 0.5,
-        border: on ? 2 : 1,
-        borderColor: on || kindest ? 'text.primary' : 'divider',
-        borderRadius: 1,
-        bgcolor: on ? 'background.default' : 'transparent',
-        fontWeight: kindest ? 700 : 400,
-      }}
-    >
-      {byClock(launchAt)}
-      <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.25, typography: 'caption' }}>
-        {stops > 0 ? (
-          <>
-            <LevelMark level="stop" size={14} /> {stops}
-          </>
-        ) : minds > 0 ? (
-          <>
-            <LevelMark level="mind" size={14} /> {minds}
-          </>
-        ) : unknown ? (
-          '?'
-        ) : (
-          'ǀ'
-        )}
-        {inDark && (
-          <Box component="span" sx={{ ml: 0.25 }}>
-            dark
-          </Box>
-        )}
-      </Box>
-      {windMps !== null && (
-        <Box aria-hidden sx={{ position: 'absolute', left: 5, right: 5, bottom: 4, height: 5 }}>
-          <Box
-            sx={{ position: 'absolute', height: 5, width: bar(gustMps ?? windMps), bgcolor: inks.tide, opacity: 0.3 }}
-          />
-          <Box sx={{ position: 'absolute', height: 5, width: bar(windMps), bgcolor: inks.tide }} />
-        </Box>
-      )}
-    </ButtonBase>
-  );
 }
