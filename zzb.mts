@@ -1,0 +1,12 @@
+import { afloatWith, gzCurve, hydrostatics, restOf } from './core/boat/hull/hydrostatics';
+import { hullOf } from './core/boat/hull/hull';
+import { floatAt } from './core/boat/hull/float';
+const form={lengthM:3.9,beamM:0.86,depthM:0.34,rockerM:0.05,sheerM:0.06,planExponent:2.4,sectionExponent:3};
+const load=(massKg:number,xM:number,yM:number,zM:number)=>({massKg,xM,yM,zM});
+const hull=hullOf({form});
+const boat=afloatWith(hull,[load(42,1.95,0,.2),load(84,1.85,0,.5),load(20,1,.05,.35)],1025);
+let t=performance.now(); const r=restOf(boat); console.log('rest cold',performance.now()-t, r&&r.attitude, r&&r.gzM);
+t=performance.now(); for(let i=0;i<100;i++) floatAt(boat,0,{heel:0,trim:0,rise:.1}); console.log('floatAt',(performance.now()-t)/100);
+t=performance.now(); for(let i=0;i<50;i++) restOf(boat); console.log('rest',(performance.now()-t)/50);
+t=performance.now(); for(let i=0;i<20;i++) gzCurve(boat,5,60); console.log('13 gz',(performance.now()-t)/20);
+t=performance.now(); const h=hydrostatics(boat,{gz:true}); console.log('full',performance.now()-t, JSON.stringify(h).slice(0,900));
