@@ -21,6 +21,10 @@ import { shiftClock } from '#core/units/time';
 import { noAnswers } from '#core/walkround/answers';
 import { measureDrag } from './benchDrag';
 import { measureHouse } from './benchHouse';
+import { floatAt } from '../core/boat/hull/float';
+import { hullOf } from '../core/boat/hull/hull';
+import { afloatWith, gzCurve, hydrostatics, restOf } from '../core/boat/hull/hydrostatics';
+import { SALT_WATER } from '../core/units/constants';
 
 /** Median and worst of many runs, in milliseconds, after warming up. */
 function timed(runs: number, work: () => unknown): { median: number; worst: number } {
@@ -135,6 +139,56 @@ bench('all sheets of an outing, after a change of hours', 10, 200, () =>
   }),
 );
 bench('passage, eight legs in eight hours', 5, 400, () => planOf(eight.brief, looked, day, span));
+const hull = hullOf({
+  form: { lengthM: 3.9, beamM: 0.86, depthM: 0.34, rockerM: 0.05, sheerM: 0.06, planExponent: 2.4, sectionExponent: 7 },
+});
+const outriggers = hullOf(
+  {
+    form: {
+      lengthM: 4.6,
+      beamM: 0.7,
+      depthM: 0.36,
+      rockerM: 0.05,
+      sheerM: 0.06,
+      planExponent: 2.2,
+      sectionExponent: 4,
+    },
+  },
+  {
+    floats: {
+      shape: {
+        form: {
+          lengthM: 1.6,
+          beamM: 0.18,
+          depthM: 0.2,
+          rockerM: 0.03,
+          sheerM: 0.02,
+          planExponent: 2,
+          sectionExponent: 2,
+        },
+      },
+      outM: 1.1,
+      overM: 0.06,
+      alongM: 1.4,
+    },
+  },
+);
+const aboard = (y: number) => [
+  { massKg: 42, xM: 1.95, yM: 0, zM: 0.2 },
+  { massKg: 84, xM: 1.85, yM: y, zM: 0.45 },
+  { massKg: 20, xM: 1, yM: 0.05, zM: 0.35 },
+];
+const level = afloatWith(hull, aboard(0), SALT_WATER);
+const rested = restOf(level);
+let lean = 0;
+bench('hydrostatics, a warm equilibrium', 0.5, 400, () =>
+  // As while something is dragged: a little moved, begun from where it lay.
+  floatAt({ ...level, g: { ...level.g, x: level.g.x + ((lean += 1) % 7) * 0.002 } }, 0, rested?.attitude ?? null),
+);
+bench('hydrostatics, thirteen GZ points', 5, 60, () => gzCurve(level, 5, 60));
+bench('hydrostatics, full curve with side floats', 25, 30, () =>
+  hydrostatics(afloatWith(outriggers, aboard(0.02), SALT_WATER), { gz: true }),
+);
 bench('better hours, each launch of three days', 300, 8, () =>
   // A copy of the figures each time, so that nothing is remembered from the time before.
   betterHours({ ...late, conditions: { ...late.conditions } }, references, noAnswers, now),

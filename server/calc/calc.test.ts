@@ -77,6 +77,24 @@ describe('calculators over the wire', () => {
     expect((await calc('heat', { airC: 32.2, humidityPct: 70 })).body.feelsC).toBeGreaterThan(39);
   });
   it.each<[string, object, Record<string, number | boolean | string | null>]>([
+    [
+      'hydrostatics',
+      {
+        hull: {
+          stations: [0, 4].map((xM) => ({
+            xM,
+            outline: [
+              { yM: 0, zM: 0 },
+              { yM: 0.5, zM: 0 },
+              { yM: 0.5, zM: 0.5 },
+            ],
+          })),
+        },
+        waterDensity: 1000,
+        loads: [{ massKg: 800, xM: 2, yM: 0, zM: 0.2 }],
+      },
+      { afloat: true, draftM: 0.2, gmTransverseM: 0.1 + 1 / 2.4 - 0.2, freeboardMinM: 0.3 },
+    ],
     ['anchor', anchorExample, { loadN: 16.1, rodeNeededM: 26.5, margin: 6.1, swingRadiusM: 26 }],
     [
       'drift',

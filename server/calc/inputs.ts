@@ -4,6 +4,7 @@ import { alignments, bottoms } from '#core/vocabulary/holding';
 import { chemistries } from '#core/power/power';
 import { efforts } from '#core/vocabulary/efforts';
 import { dateText, instantText, quantity } from '#core/documents/field';
+import { hullShapeSchema } from '#core/documents/hullShape';
 
 /** Less than this of anything is nothing: quotients of such figures leave what a number can hold. */
 const NEXT_TO_NOTHING = 1e-6;
@@ -126,6 +127,23 @@ export const calcInputs = {
     drogue: z.strictObject({ diameterM: quantity(0, 10, 'm'), cd: over0(5, '').optional() }).nullable(),
     targetMps: over0(20, 'm/s').nullable(),
     waterDensity: density,
+  }),
+  hydrostatics: z.strictObject({
+    hull: hullShapeSchema,
+    waterDensity: quantity(900, 1100, 'kg/m³'),
+    loads: z
+      .array(
+        z.strictObject({
+          massKg: quantity(0, 5000, 'kg'),
+          xM: quantity(-5, 25, 'm'),
+          yM: quantity(-5, 5, 'm'),
+          zM: quantity(-5, 10, 'm'),
+        }),
+      )
+      .min(1, 'At least one load: the hull’s own mass is one.')
+      .max(500, 'At most 500 loads.')
+      .refine((loads) => loads.some(({ massKg }) => massKg >= NEXT_TO_NOTHING), 'Something must have a mass.'),
+    gz: z.boolean('Write true or false.').optional(),
   }),
   pole: z.strictObject({
     poleM: quantity(0, 20, 'm'),

@@ -24,6 +24,8 @@ import { spread } from '#core/tackle/spread';
 import { DAY_MS } from '#core/units/time';
 import { Refusal, problemSchema } from '../http/problem';
 import { calcInputs, withoutTraces } from './inputs';
+import { afloatWith, hydrostatics } from '#core/boat/hull/hydrostatics';
+import { hullOf } from '#core/boat/hull/hull';
 
 const figure = z.number();
 const maybe = figure.nullable();
@@ -31,6 +33,7 @@ const moment = z.string().nullable();
 const iso = (at: number | null) => (at === null ? null : new Date(at).toISOString());
 const MOST_TIDE_DAYS = 40;
 
+const gzPoint = z.object({ heelDeg: figure, gzM: figure });
 const outputs = {
   waves: z.object({
     hsM: figure,
@@ -69,6 +72,23 @@ const outputs = {
     clothing: z.enum(['none', 'wetsuit', 'drysuit']),
   }),
   heat: z.object({ feelsC: figure }),
+  hydrostatics: z.object({
+    afloat: z.boolean(),
+    massKg: figure,
+    lcgM: figure,
+    tcgM: figure,
+    vcgM: figure,
+    draftM: maybe,
+    trimDeg: maybe,
+    heelDeg: maybe,
+    freeboardMinM: maybe,
+    gmTransverseM: maybe,
+    gmLongitudinalM: maybe,
+    gz: z.array(gzPoint).nullable(),
+    gzMax: gzPoint.nullable(),
+    vanishingDeg: maybe,
+    deckEdgeDeg: maybe,
+  }),
   anchor: z.object({
     loadN: figure,
     scopeTarget: figure,
@@ -154,6 +174,8 @@ const calculators: { [N in Name]: (input: In<N>) => Out<N> } = {
   heat: heatIndex,
   anchor: (input) => anchor(given(input)),
   drift: (input) => drift({ ...given(input), drogue: input.drogue && given(input.drogue) }),
+  hydrostatics: ({ hull, waterDensity, loads, gz = false }) =>
+    hydrostatics(afloatWith(hullOf(hull), loads, waterDensity), { gz }),
   pole,
   rig: (input) => rig(given({ ...input, parts: input.parts.map(given) })),
   spool,

@@ -1,4 +1,4 @@
-import type { Station } from './shape';
+import type { Station } from '../../documents/hullShape';
 
 /**
  * What displaces water, cut into slices across: closed outlines with the weights by which Simpson's rule adds them up. Kept in flat arrays,

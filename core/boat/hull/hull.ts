@@ -1,7 +1,6 @@
+import type { HullShape } from '../../documents/hullShape';
 import { type Body, bodyOf } from './body';
-import { type HullForm, type Station, sliced, stationsOf } from './shape';
-
-export type HullShape = { stations: readonly Station[] } | { form: HullForm };
+import { sliced, stationsOf } from './shape';
 
 /** A hull ready to float: its bodies, its length and the middle of it. */
 export interface Hull {
@@ -10,10 +9,60 @@ export interface Hull {
   midM: number;
 }
 
-/** A hull from its sections or from a form. */
-export function hullOf(shape: HullShape): Hull {
-  const stations = 'form' in shape ? stationsOf(shape.form) : sliced(shape.stations);
+/** Outriggers: small forms of their own, one each side, so far from the middle line and over the base line; folded they lie close in. */
+export interface SideFloats {
+  shape: HullShape;
+  /** From the middle line to the middle of a float, m. */
+  outM: number;
+  /** Of its own base line over the hull's, and of its own stern forward of the hull's, m. */
+  overM: number;
+  alongM: number;
+}
+
+/** A well in the deck with an open scupper: water stands in it as high as outside. A box from `fromM` to `toM`, metres. */
+export interface Well {
+  fromM: number;
+  toM: number;
+  halfBreadthM: number;
+  floorM: number;
+  topM: number;
+}
+
+/** A hull from its sections or from a form, with what it carries beside it and what of it water stands in. */
+export function hullOf(
+  shape: HullShape,
+  { floats = null, openWells = [] }: { floats?: SideFloats | null; openWells?: readonly Well[] } = {},
+): Hull {
+  const stations = slicesOf(shape);
   const first = stations[0]?.xM ?? 0;
   const last = stations[stations.length - 1]?.xM ?? 0;
-  return { bodies: [bodyOf(stations)], lengthM: last - first, midM: (first + last) / 2 };
+  const beside = floats === null ? [] : [1, -1].map((side) => floatBody(floats, side));
+  return {
+    bodies: [bodyOf(stations), ...beside, ...openWells.map(wellBody)],
+    lengthM: last - first,
+    midM: (first + last) / 2,
+  };
+}
+
+/** The part of a hull between two places along it, as water let in finds it. */
+export function partOf(shape: HullShape, fromM: number, toM: number): Body {
+  const stations = slicesOf(shape).filter(({ xM }) => xM >= fromM && xM <= toM);
+  // Pairs of slices are added up together: an odd one out is left off.
+  return bodyOf(stations.length % 2 === 0 ? stations.slice(0, -1) : stations, { sheer: false });
+}
+
+function slicesOf(shape: HullShape) {
+  return 'form' in shape ? stationsOf(shape.form) : sliced(shape.stations);
+}
+function floatBody({ shape, outM, overM, alongM }: SideFloats, side: number): Body {
+  return bodyOf(slicesOf(shape), { atM: { x: alongM, y: side * outM, z: overM }, sheer: false });
+}
+function wellBody({ fromM, toM, halfBreadthM, floorM, topM }: Well): Body {
+  const outline = [
+    { yM: 0, zM: floorM },
+    { yM: halfBreadthM, zM: floorM },
+    { yM: halfBreadthM, zM: topM },
+  ];
+  const slices = [fromM, (fromM + toM) / 2, toM].map((xM) => ({ xM, outline }));
+  return bodyOf(slices, { sign: -1, sheer: false });
 }

@@ -6,8 +6,8 @@ import { floatAt } from './float';
 import type { Afloat, Held } from './float';
 import type { Attitude } from './immersed';
 import { afloatWith, gzCurve, hydrostatics, restOf } from './hydrostatics';
-import { hullOf } from './hull';
-import type { HullForm, Station } from './shape';
+import { hullOf, partOf } from './hull';
+import type { HullForm, Station } from '../../documents/hullShape';
 
 const RAD = Math.PI / 180;
 const load = (massKg: number, xM: number, yM: number, zM: number) => ({ massKg, xM, yM, zM });
@@ -113,6 +113,71 @@ describe('a prism', () => {
     const boat = afloatWith(hullOf(prism(3, outline)), [load(300, 1.5, 0, 0.25)], SALT_WATER);
     for (const { point } of gzCurve(boat).slice(1, 10))
       expect(Math.abs(point.gzM - (R - 0.25) * Math.sin(point.heelDeg * RAD))).toBeLessThan(2e-4);
+  });
+});
+
+describe('a box with something beside or in it', () => {
+  const KG = 0.3;
+  const m = 500;
+  const boxShape = prism(L, [
+    { yM: 0, zM: 0 },
+    { yM: B / 2, zM: 0 },
+    { yM: B / 2, zM: D },
+  ]);
+  const at = (hull: ReturnType<typeof hullOf>, y = 0) => afloatWith(hull, [load(m, L / 2, y, KG)], SALT_WATER);
+  it('is held up by side floats as by their waterplanes so far out, less when they are folded, and by one alone when the other leaves the water', () => {
+    const [long, wide, over] = [1.5, 0.16, 0.08];
+    const floatShape = prism(long, [
+      { yM: 0, zM: 0 },
+      { yM: wide / 2, zM: 0 },
+      { yM: wide / 2, zM: 0.25 },
+    ]);
+    const withFloats = (outM: number) =>
+      hullOf(boxShape, { floats: { shape: floatShape, outM, overM: over, alongM: (L - long) / 2 } });
+    const own = 2 * long * wide;
+    const volume = m / SALT_WATER;
+    const T = (volume + own * over) / (L * B + own);
+    const metacentre = (outM: number) => {
+      const inertia = (L * B ** 3) / 12 + (2 * long * wide ** 3) / 12 + own * outM ** 2;
+      const kb = ((L * B * T ** 2) / 2 + (own * (T - over) * (T + over)) / 2) / volume;
+      return kb + inertia / volume - KG;
+    };
+    for (const outM of [1.1, 0.6]) {
+      const found = hydrostatics(at(withFloats(outM)));
+      expect(relative(found.draftM, T)).toBeLessThan(1e-6);
+      expect(relative(found.gmTransverseM, metacentre(outM))).toBeLessThan(1e-6);
+    }
+    const bare = gzCurve(at(hullOf(boxShape)));
+    const out = gzCurve(at(withFloats(1.1)));
+    // At ten degrees the upper one hangs in the air: the other still presses up, so far out.
+    expect(out[4]?.point.gzM ?? 0).toBeGreaterThan((bare[4]?.point.gzM ?? 9) + 0.02);
+    expect(hydrostatics(at(withFloats(1.1), 0.1)).heelDeg ?? 90).toBeLessThan(
+      hydrostatics(at(withFloats(0.6), 0.1)).heelDeg ?? 0,
+    );
+  });
+  it('lies deeper and stiffer no more where water stands in an open well', () => {
+    const well = { fromM: 1.5, toM: 2.5, halfBreadthM: 0.3, floorM: 0.1, topM: 0.5 };
+    const found = hydrostatics(at(hullOf(boxShape, { openWells: [well] })));
+    const volume = m / SALT_WATER;
+    const plane = 1 * 0.6;
+    const T = (volume - plane * well.floorM) / (L * B - plane);
+    expect(relative(found.draftM, T)).toBeLessThan(1e-6);
+    const inertia = (L * B ** 3) / 12 - (1 * 0.6 ** 3) / 12;
+    const kb = ((L * B * T ** 2) / 2 - (plane * (T ** 2 - well.floorM ** 2)) / 2) / volume;
+    expect(relative(found.gmTransverseM, kb + inertia / volume - KG)).toBeLessThan(1e-6);
+    expect(found.draftM ?? 0).toBeGreaterThan(hydrostatics(at(hullOf(boxShape))).draftM ?? 1);
+  });
+  it('swamped lies deeper and loses the free surface of the water that runs in it', () => {
+    const part = partOf(boxShape, 0, L);
+    const water = 0.05;
+    const found = hydrostatics({ ...at(hullOf(boxShape)), flooded: [{ part, volumeM3: water }] });
+    const volume = m / SALT_WATER + water;
+    const T = volume / (L * B);
+    const depth = water / (L * B);
+    const G = (m * KG + water * SALT_WATER * (depth / 2)) / (m + water * SALT_WATER);
+    const BM = B ** 2 / (12 * T);
+    expect(relative(found.draftM, T)).toBeLessThan(1e-6);
+    expect(Math.abs((found.gmTransverseM ?? 9) - (T / 2 + BM - G - (L * B ** 3) / 12 / volume))).toBeLessThan(1e-4);
   });
 });
 

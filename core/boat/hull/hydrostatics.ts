@@ -82,6 +82,7 @@ export function hydrostatics(boat: Afloat, { gz = false }: { gz?: boolean } = {}
     heelDeg: rest ? rest.attitude.heel / RAD : null,
     freeboardMinM: freeboard(boat, lies.attitude),
     ...metacentres(lies),
+    ...(boat.flooded?.length ? { gmTransverseM: slopeAt(boat, lies) } : {}),
     ...curve,
   };
 }
@@ -149,6 +150,13 @@ export function metacentres({ attitude, under, g }: Held): { gmTransverseM: numb
   const across = under.wss / cosT - (area > 0 ? acrossS ** 2 / area : 0);
   const along = under.wxx / cosT ** 3 - (area > 0 ? alongX ** 2 / area : 0);
   return { gmTransverseM: across / under.volume - over, gmLongitudinalM: along / under.volume - over };
+}
+
+/** How fast the lever grows with heel where water let in runs to the low side: what is left of the metacentric height. A tenth of a degree each way. */
+function slopeAt(boat: Afloat, { attitude }: Held): number | null {
+  const step = 0.1 * RAD;
+  const [less, more] = [-step, step].map((by) => floatAt(boat, attitude.heel + by, attitude));
+  return less && more ? (more.gzM - less.gzM) / (2 * step) : null;
 }
 
 /** The least height of the sheer over a waterline, m. */

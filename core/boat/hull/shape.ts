@@ -1,24 +1,4 @@
-/** A section of a hull: the right half of its outline, from the keel (y = 0) to the sheer. Metres; y to starboard, z up from the base line. */
-export interface Station {
-  /** Forward of the stern, m. */
-  xM: number;
-  outline: readonly { yM: number; zM: number }[];
-}
-
-/** A hull by a few numbers: beam and depth amidships, how keel and sheer rise toward the ends, how full it is seen from above and in section. */
-export interface HullForm {
-  lengthM: number;
-  beamM: number;
-  /** From keel to sheer amidships. */
-  depthM: number;
-  /** Rise of keel and of sheer at the ends. */
-  rockerM: number;
-  sheerM: number;
-  /** Seen from above: 2 is a parabola, more is fuller at the ends. */
-  planExponent: number;
-  /** In section: 1 is a V, 2 a parabola, more a flat bottom with upright sides. */
-  sectionExponent: number;
-}
+import type { HullForm, Station } from '../../documents/hullShape';
 
 const STATIONS = 61;
 /** Points of half a section: as many by breadth as by height, so that bottom and side are both followed. */
