@@ -13,6 +13,10 @@ export interface Body {
   from: Int32Array;
   y: Float64Array;
   z: Float64Array;
+  /** How far each slice reaches to port, to starboard and down: what hangs in the air is passed over. */
+  port: Float64Array;
+  starboard: Float64Array;
+  low: Float64Array;
   /** The points of the sheer, for freeboard: both sides. Empty: it has none of its own. */
   sheer: readonly { xM: number; yM: number; zM: number }[];
 }
@@ -51,6 +55,9 @@ export function bodyOf(
     from,
     y: Float64Array.from(flat, ({ y }) => y + atM.y),
     z: Float64Array.from(flat, ({ z }) => z + atM.z),
+    port: Float64Array.from(points, (list) => Math.min(...list.map(({ y }) => y)) + atM.y),
+    starboard: Float64Array.from(points, (list) => Math.max(...list.map(({ y }) => y)) + atM.y),
+    low: Float64Array.from(points, (list) => Math.min(...list.map(({ z }) => z)) + atM.z),
     sheer: sheer
       ? stations.flatMap(({ xM, outline }) => {
           const top = outline[outline.length - 1];

@@ -42,8 +42,8 @@ export interface Held {
 const MOST_STEPS = 60;
 const MOST_TRIM = (60 * Math.PI) / 180;
 /** Close enough: of the displaced volume, and of the lever fore and aft in metres. */
-const VOLUME_SHARE = 1e-12;
-const LEVER_M = 1e-11;
+const VOLUME_SHARE = 1e-10;
+const LEVER_M = 1e-9;
 
 /**
  * Floats a boat at a heel, free to sink and to trim: Newton's method on rise and trim, with the derivatives from the same pass as the

@@ -28,6 +28,9 @@ export interface Well {
   topM: number;
 }
 
+const FLOAT_STATIONS = 31;
+const FLOAT_STRETCHES = 14;
+
 /** A hull from its sections or from a form, with what it carries beside it and what of it water stands in. */
 export function hullOf(
   shape: HullShape,
@@ -55,7 +58,9 @@ function slicesOf(shape: HullShape) {
   return 'form' in shape ? stationsOf(shape.form) : sliced(shape.stations);
 }
 function floatBody({ shape, outM, overM, alongM }: SideFloats, side: number): Body {
-  return bodyOf(slicesOf(shape), { atM: { x: alongM, y: side * outM, z: overM }, sheer: false });
+  // A float is a tenth of the hull: half as many sections follow it as closely.
+  const slices = 'form' in shape ? stationsOf(shape.form, FLOAT_STATIONS, FLOAT_STRETCHES) : sliced(shape.stations);
+  return bodyOf(slices, { atM: { x: alongM, y: side * outM, z: overM }, sheer: false });
 }
 function wellBody({ fromM, toM, halfBreadthM, floorM, topM }: Well): Body {
   const outline = [

@@ -182,7 +182,10 @@ export function gzCurve(
   for (let i = 0; i * stepDeg <= mostDeg + 1e-9; i += 1) {
     const held: Held | null = floatAt(centred, i * stepDeg * RAD, near);
     if (!held) break;
-    near = held.attitude;
+    // The next lies about as far on as this one did from the last.
+    const before = list[list.length - 1]?.held.attitude ?? held.attitude;
+    const { trim, rise, heel } = held.attitude;
+    near = { heel, trim: 2 * trim - before.trim, rise: 2 * rise - before.rise };
     list.push({ point: { heelDeg: i * stepDeg, gzM: held.gzM }, held });
   }
   return list;
@@ -193,17 +196,8 @@ function curveOf(boat: Afloat): Pick<Hydrostatics, 'gz' | 'gzMax' | 'vanishingDe
   const curve = gzCurve(boat);
   const gz = curve.map(({ point }) => point);
   const gzMax = gz.reduce<GzPoint | null>((best, point) => (best && best.gzM >= point.gzM ? best : point), null);
-  const zero = (of: (held: Held) => number, from: (typeof curve)[number], to: (typeof curve)[number]) => {
-    // Falling through nought between two heels: halved down.
-    let [low, high] = [from.held, to.held];
-    for (let i = 0; i < 32; i += 1) {
-      const held = floatAt(centred, (low.attitude.heel + high.attitude.heel) / 2, low.attitude);
-      if (!held) break;
-      if (of(held) > 0) low = held;
-      else high = held;
-    }
-    return (low.attitude.heel + high.attitude.heel) / 2 / RAD;
-  };
+  const zero = (of: (held: Held) => number, from: (typeof curve)[number], to: (typeof curve)[number]) =>
+    between(centred, from.held, to.held, (held) => -of(held)).attitude.heel / RAD;
   const falls = (of: (held: Held) => number) => {
     for (let i = 1; i < curve.length; i += 1) {
       const from = curve[i - 1];

@@ -35,12 +35,14 @@ export function immersed(bodies: readonly Body[], { heel, trim, rise }: Attitude
   const cos = Math.cos(heel);
   const slope = Math.tan(trim);
   const sum: Immersed = { volume: 0, mx: 0, my: 0, mz: 0, w: 0, wx: 0, wxx: 0, ws: 0, wsx: 0, wss: 0 };
-  for (const { sign, x, weight, from, y, z } of bodies)
+  for (const { sign, x, weight, from, y, z, port, starboard, low } of bodies)
     for (let i = 0; i < x.length; i += 1) {
       const begin = from[i] as number;
       const end = from[i + 1] as number;
       const along = (x[i] as number) - midM;
       const lift = rise - along * slope;
+      const reach = (sin > 0 ? starboard[i] : port[i]) as number;
+      if (cos > 0 && reach * sin - (low[i] as number) * cos + lift <= 0) continue;
       let area = 0;
       let areaS = 0;
       let areaD = 0;

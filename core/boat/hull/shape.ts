@@ -1,30 +1,55 @@
 import type { HullForm, Station } from '../../documents/hullShape';
 
 const STATIONS = 61;
-/** Points of half a section: as many by breadth as by height, so that bottom and side are both followed. */
-const BY_EACH = 20;
+/** Stretches that half a section is drawn in. */
+const STRETCHES = 32;
+/** Steps in which a section's bend is felt out, and a share of even spacing, so that straight parts have points too. */
+const FINE = 300;
+const EVEN = 0.15;
 /** Intervals that a hull of given stations is cut into at least. */
 const LEAST_INTERVALS = 62;
 
-/** Sixty-one sections of a form, equally spaced from stern to bow. */
-export function stationsOf(form: HullForm): Station[] {
+/** Sections of a form, equally spaced from stern to bow; an odd number of them. */
+export function stationsOf(form: HullForm, count = STATIONS, stretches = STRETCHES): Station[] {
   const { lengthM, beamM, depthM, rockerM, sheerM, planExponent, sectionExponent: m } = form;
-  const heights = new Set<number>();
-  for (let i = 0; i <= BY_EACH; i += 1) {
-    // t is the share of the half-breadth: once in equal steps of it, once in equal steps of the height.
-    heights.add(i / BY_EACH);
-    heights.add((i / BY_EACH) ** (1 / m));
-  }
-  const shares = [...heights].sort((a, b) => a - b);
-  return Array.from({ length: STATIONS }, (_, i) => {
-    const u = (2 * i) / (STATIONS - 1) - 1;
+  const shares = sharesOfBreadth(m, stretches);
+  return Array.from({ length: count }, (_, i) => {
+    const u = (2 * i) / (count - 1) - 1;
     const half = (beamM / 2) * Math.max(0, 1 - Math.abs(u) ** planExponent);
     const keel = rockerM * u * u;
     const high = depthM + sheerM * u * u - keel;
     return {
-      xM: (lengthM * i) / (STATIONS - 1),
+      xM: (lengthM * i) / (count - 1),
       outline: shares.map((t) => ({ yM: half * t, zM: keel + high * t ** m })),
     };
+  });
+}
+
+/**
+ * Shares of the half-breadth at which a section's points stand: closest where it bends most. The area that straight stretches cut off a
+ * curve is least when they are spaced by the cube root of its bend.
+ */
+function sharesOfBreadth(m: number, stretches: number): number[] {
+  const fine = [...new Set(Array.from({ length: FINE + 1 }, (_, i) => [i / FINE, (i / FINE) ** (1 / m)]).flat())].sort(
+    (a, b) => a - b,
+  );
+  const weigh = [0];
+  for (let i = 1; i < fine.length; i += 1) {
+    const [before, from, to] = [fine[Math.max(0, i - 2)] ?? 0, fine[i - 1] ?? 0, fine[i] ?? 1];
+    const length = Math.hypot(to - from, to ** m - from ** m);
+    const way = (a: number, b: number) => Math.atan2(b ** m - a ** m, b - a);
+    const turn = before < from ? Math.abs(way(from, to) - way(before, from)) : 0;
+    weigh.push((weigh[i - 1] ?? 0) + Math.cbrt(turn * length * length) + EVEN * length);
+  }
+  const whole = weigh[weigh.length - 1] ?? 1;
+  let at = 0;
+  return Array.from({ length: stretches + 1 }, (_, k) => {
+    if (k === stretches) return 1;
+    const wanted = (whole * k) / stretches;
+    while ((weigh[at + 1] ?? Infinity) < wanted) at += 1;
+    const [low, high] = [weigh[at] ?? 0, weigh[at + 1] ?? whole];
+    const part = high > low ? (wanted - low) / (high - low) : 0;
+    return (fine[at] ?? 0) + ((fine[at + 1] ?? 1) - (fine[at] ?? 0)) * part;
   });
 }
 
