@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { chemistries, coldFactor, darkWh, power, type Chemistry } from './power';
+import { newItem } from '../editing/newItem';
+import { batteryOf, healthByAge } from './powerSheet';
 
 const loads = [
   { name: 'sounder', watts: 9, hours: 7 },
@@ -96,5 +98,25 @@ describe('a battery has two ends', () => {
           power({ battery: own, tempC: 0, loads: [{ name: 'x', watts: 20, hours: 1 }] }).usableWh - 1e-9,
         );
       }
+  });
+});
+
+describe('what a battery has left by its age', () => {
+  const bought = (kind: 'lithium-ion-pack' | 'sla-battery', part: Partial<ReturnType<typeof newItem>> = {}) =>
+    newItem('b', kind, { boughtOn: '2020-05-16', ...part });
+  const at = Date.parse('2024-05-16T06:00:00Z');
+  it('is less by the year, by its chemistry, and never under half', () => {
+    const four = healthByAge(bought('lithium-ion-pack'), at);
+    expect(four?.years).toBeCloseTo(4, 2);
+    expect(four?.share).toBeCloseTo(0.95 * (1 - 0.05 * 4), 3);
+    expect(healthByAge(bought('sla-battery', { boughtOn: '2000-01-01' }), at)?.share).toBe(0.5);
+    expect(healthByAge(bought('lithium-ion-pack', { boughtOn: '2025-01-01' }), at)?.share).toBeCloseTo(0.95, 6);
+  });
+  it('is what was measured where somebody did, and unknown without a day it was bought', () => {
+    const measured = bought('lithium-ion-pack');
+    expect(healthByAge({ ...measured, attributes: { ...measured.attributes, healthPct: 88 } }, at)).toBeNull();
+    expect(healthByAge(bought('lithium-ion-pack', { boughtOn: null }), at)).toBeNull();
+    expect(batteryOf(measured, 1, at)?.health).toBeCloseTo(0.76, 2);
+    expect(batteryOf(measured, 1)?.health).toBeCloseTo(0.95, 6);
   });
 });

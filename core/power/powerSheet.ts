@@ -6,6 +6,7 @@ import type { Aboard, Looked } from '../documents/references';
 import type { Workings } from '../documents/workings';
 import { type Battery, type Chemistry, type PowerSum, darkWh, power } from './power';
 import { inWords } from '../units/amount';
+import { DAY_MS, type Instant } from '../units/time';
 
 const chemistryOf: Partial<Record<KindId, Chemistry>> = {
   'battery-pack': 'lifepo4',
@@ -50,8 +51,26 @@ export interface PowerSheet {
   without: readonly Device[];
 }
 
-/** What an item is as a battery; null: it is none. */
-export function batteryOf(item: Item, quantity: number): Battery | null {
+/** Share of its capacity that a battery loses a year, kept as most are, and what is left of the oldest. Rules of thumb. */
+const FADE_A_YEAR: Record<Chemistry, number> = { sla: 0.1, lifepo4: 0.03, liion: 0.05, nimh: 0.06, alkaline: 0.02 };
+const LEAST_HEALTH = 0.5;
+const YEAR_MS = 365.25 * DAY_MS;
+
+/**
+ * What is left of its capacity, where nobody measured it: as usual for its kind, less by what its years take.
+ * @param at the day it is used @returns null: it was measured, or nobody knows since when it is owned
+ */
+export function healthByAge(item: Item, at: Instant | null): { share: number; years: number } | null {
+  const chemistry = chemistryOf[item.kind];
+  const usual = kinds[item.kind].attributes.healthPct ?? 100;
+  const told = item.attributes.healthPct ?? usual;
+  if (!chemistry || item.boughtOn === null || at === null || told !== usual) return null;
+  const years = Math.max(0, (at - Date.parse(item.boughtOn)) / YEAR_MS);
+  return { years, share: Math.max(LEAST_HEALTH, share(usual) * (1 - FADE_A_YEAR[chemistry] * years)) };
+}
+
+/** What an item is as a battery on a day; null: it is none. */
+export function batteryOf(item: Item, quantity: number, at: Instant | null = null): Battery | null {
   const chemistry = chemistryOf[item.kind];
   if (!chemistry) return null;
   const {
@@ -69,7 +88,7 @@ export function batteryOf(item: Item, quantity: number): Battery | null {
     chemistry,
     volts,
     ampHours: own * quantity,
-    health: share(healthPct),
+    health: healthByAge(item, at)?.share ?? share(healthPct),
     ...(peukert !== undefined && { peukert: Math.max(1, peukert) }),
     ...(usablePct !== undefined && { usable: share(usablePct) }),
     ...(atZeroPct !== undefined && { atZero: share(atZeroPct) }),
@@ -85,7 +104,7 @@ function share(pct: number): number {
 export function powerSheet(looked: Looked, e: Exposures, workings: Workings): PowerSheet {
   const tempC = e.airMinC ?? 20;
   const batteries = looked.aboard.flatMap(({ item, entry }) => {
-    const battery = item.condition === 'good' ? batteryOf(item, entry.quantity) : null;
+    const battery = item.condition === 'good' ? batteryOf(item, entry.quantity, e.launchAt) : null;
     return battery ? [{ item, battery }] : [];
   });
   const largest = batteries.toSorted(

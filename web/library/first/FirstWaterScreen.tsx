@@ -20,7 +20,7 @@ import { TideTextField } from '../waters/TideTextField';
 import { MarkList } from './MarkList';
 import { StreamFields } from './StreamFields';
 import { useFirstDocument } from './useFirstDocument';
-import { type WaterDraft, answersOf, freshDraft } from './waterDraft';
+import { type WaterDraft, answersOf, withDraft } from './waterDraft';
 
 const settings: Readonly<Record<WaterDraft['setting'], string>> = {
   still: 'Lake or pond',
@@ -37,7 +37,7 @@ const EIGHT = POINTS.map((name, i) => ({ name, i })).filter(({ i }) => i % 2 ===
 /** Settled here: where one launches, where one goes, how open it is. What would annoy: figures that stand in no book one owns. */
 export function FirstWaterScreen() {
   const { keep, trouble, draft: stored } = useFirstDocument<WaterDraft>('waters', 'water');
-  const [draft, setDraft] = useState<WaterDraft>(() => ({ ...freshDraft(), ...stored.read() }));
+  const [draft, setDraft] = useState<WaterDraft>(() => withDraft(stored.read()));
   const [asked, setAsked] = useState(false);
   const [unfit, setUnfit] = useState<string | null>(null);
   const set = (change: Partial<WaterDraft>) =>

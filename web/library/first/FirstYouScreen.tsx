@@ -12,11 +12,17 @@ import { Page } from '../../ui/Page';
 import { FormChoice, FormNumber, FormSpeech, FormSwitch, FormText, asOptions } from '../../ui/fields';
 import { useFirstDocument } from './useFirstDocument';
 
+/** What was left half filled, in the form that is written today. */
+function begun(left: Angler | null): Angler {
+  const fresh = freshProfile(crypto.randomUUID());
+  return { ...fresh, ...left, format: fresh.format };
+}
+
 /** Settled here: whose body and skill is judged, and who waits ashore. What would annoy: being asked for limits before one has any. */
 export function FirstYouScreen() {
   const { keep, trouble, draft } = useFirstDocument<Angler>('anglers', 'profile');
   const { control, handleSubmit, subscribe, formState } = useForm<Angler>({
-    defaultValues: { ...freshProfile(crypto.randomUUID()), ...draft.read() },
+    defaultValues: begun(draft.read()),
     resolver: zodResolver(anglerSchema),
     mode: 'onTouched',
   });

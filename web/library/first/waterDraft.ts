@@ -22,7 +22,7 @@ export interface StreamDraft {
   hours: readonly StreamHour[];
 }
 
-export function freshDraft(): WaterDraft {
+function freshDraft(): WaterDraft {
   return {
     name: '',
     type: 'salt',
@@ -38,6 +38,12 @@ export function freshDraft(): WaterDraft {
     turns: [],
     stream: null,
   };
+}
+
+/** A draft as it was left, with what a draft of that day did not have yet. */
+export function withDraft(left: Partial<WaterDraft> | null): WaterDraft {
+  const draft = { ...freshDraft(), ...left };
+  return { ...draft, stream: draft.stream && { ...draft.stream, hours: draft.stream.hours ?? [] } };
 }
 
 /** The answers of a draft that says enough; null: a name or the launch is still open, or the stream is half told. */

@@ -17,7 +17,14 @@ interface Props {
 /** A forecast typed as it is read; shown back as it was understood, and kept only then. */
 export function ForecastLine({ onTake }: Props) {
   const { doc, looked } = useDesk();
-  const [text, setText] = useState('');
+  // Left half typed and come back to, it is still there.
+  const draft = `tally-forecast-line:${doc.id}`;
+  const [text, setText] = useState(() => sessionStorage.getItem(draft) ?? '');
+  const type = (next: string) => {
+    setText(next);
+    if (next === '') sessionStorage.removeItem(draft);
+    else sessionStorage.setItem(draft, next);
+  };
   const span = hoursOf(doc.brief, looked);
   const zone = looked.water?.timeZone ?? 'utc';
   if (!span) return null;
@@ -27,7 +34,7 @@ export function ForecastLine({ onTake }: Props) {
     if (!read?.taken) return;
     const { hours, waterC } = read.value;
     onTake({ hours, waterC });
-    setText('');
+    type('');
   };
   return (
     <Box component="form" onSubmit={keep} sx={{ display: 'grid', gap: 0.5, justifyItems: 'start' }}>
@@ -39,7 +46,7 @@ export function ForecastLine({ onTake }: Props) {
         autoComplete="off"
         error={read !== null && !read.taken}
         helperText={read !== null && !read.taken ? read.why : undefined}
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => type(event.target.value)}
         size="small"
       />
       {read?.taken && (

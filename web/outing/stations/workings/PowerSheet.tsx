@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { CHEMISTRY, coldFactor } from '#core/power/power';
-import { type Supply, chargeLeft, eveningList, powerSheet } from '#core/power/powerSheet';
+import { type Supply, chargeLeft, eveningList, healthByAge, powerSheet } from '#core/power/powerSheet';
 import { shiftClock } from '#core/units/time';
 import { amount } from '#core/units/amount';
 import { duration, figure } from '#core/units/words';
@@ -94,6 +94,7 @@ function Battery({
 }) {
   const { item, battery, devices, sum, emptyAt, darkWh, darkAt, lasts } = supply;
   const left = chargeLeft(supply, useTrial().e);
+  const aged = healthByAge(item, useTrial().e.launchAt);
   const usual = CHEMISTRY[battery.chemistry];
   const share = battery.usable ?? usual.usable;
   const cold = coldFactor(battery.chemistry, tempC, battery.atZero);
@@ -156,7 +157,8 @@ function Battery({
           unit="% health"
           change={set('healthPct')}
         />{' '}
-        × {figure(cold, 2)} in the cold
+        {aged && `(by its age, ${figure(aged.years)} years: a rule of thumb until you measure it) `}× {figure(cold, 2)}{' '}
+        in the cold
         {sum.usableWh < unhurried * 0.995 && ` ÷ ${figure(unhurried / sum.usableWh, 2)} for a hard draw`}
       </Sum>
       <Typography variant="body2" color="textSecondary" sx={{ pl: 1, pb: 1 }}>
