@@ -80,6 +80,29 @@ test('a number of the outing itself is kept with the outing', async ({ page }) =
   await expect(sheet(page, 'Jig mass').getByLabel('Angle of the line')).toHaveValue('60');
 });
 
+test('a number left behind is kept or let go, and a habit of the body is counted once for every outing', async ({
+  page,
+}) => {
+  await page.goto('/outings/zander-dusk/workings/supplies');
+  const litres = sheet(page, 'Water and food').getByLabel('Litres an hour');
+  await litres.fill('0.4');
+  await page.getByRole('link', { name: /^Kit/ }).click();
+  const asked = page.getByRole('dialog', { name: 'Keep or let go?' });
+  await expect(asked).toContainText('water an hour: 0.4 L');
+  await asked.getByRole('button', { name: 'Stay' }).click();
+  await page.getByRole('button', { name: 'Keep for every outing' }).click();
+  await expect(page.getByRole('region', { name: 'Tried, not kept' })).toBeHidden();
+  await kept(page);
+  await page.goto('/outings/cod-wreck/workings/supplies');
+  await expect(sheet(page, 'Water and food').getByLabel('Litres an hour')).toHaveValue('0.4');
+  await sheet(page, 'Water and food').getByLabel('Litres an hour').fill('0.7');
+  await page.getByRole('link', { name: /^Kit/ }).click();
+  await asked.getByRole('button', { name: 'Let go' }).click();
+  await expect(page).toHaveURL(/cod-wreck\/kit/);
+  await page.goto('/outings/cod-wreck/workings/supplies');
+  await expect(sheet(page, 'Water and food').getByLabel('Litres an hour')).toHaveValue('0.4');
+});
+
 test('every chart has a table that says the same, and a sheet prints on one page', async ({ page }) => {
   await page.goto('/outings/cod-wreck/workings/ice');
   const ice = sheet(page, 'Ice');

@@ -10,6 +10,7 @@ import { count, figure } from '#core/units/words';
 import { useDesk } from '../../desk';
 import { Answer, InPlace, Nothing, Pick, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
+import { type FindingLevel } from '#core/vocabulary/levels';
 
 /** Water and food, wanted and aboard; over nights a plan of meals. */
 export function SuppliesSheet() {
@@ -88,7 +89,7 @@ export function SuppliesSheet() {
           of="to drink"
           value={`${amount(water.litres, 'L')}`}
           limit={`aboard: ${amount(water.carriedL, 'L')}; a frozen bottle counts half as water, half as ice`}
-          level={water.carriedL + 0.05 >= water.litres ? null : 'mind'}
+          level={waterLevel(water.carriedL + 0.05, water.litres, outing.workings.waterInHand)}
         />
       </Box>
       <Sum name="food" result={`${figure(food.kj / 1000)} MJ`} thumb>
@@ -174,4 +175,10 @@ export function SuppliesSheet() {
       )}
     </Sheet>
   );
+}
+
+/** What is short of the reserve alone is a Note, as the margin has it. */
+function waterLevel(carriedL: number, wantedL: number, inHand: number): FindingLevel | null {
+  if (carriedL >= wantedL) return null;
+  return carriedL >= wantedL / inHand ? 'note' : 'mind';
 }
