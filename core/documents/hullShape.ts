@@ -11,7 +11,7 @@ const point = z.strictObject({ yM: quantity(0, 3, 'm'), zM: quantity(-2, 5, 'm')
 const stationSchema = z.strictObject({
   xM: quantity(-1, 20, 'm'),
   outline: z
-    .array(point)
+    .array(point, 'An outline is a list of points.')
     .min(2, 'A section has at least two points: keel and sheer.')
     .max(MOST_POINTS, `At most ${MOST_POINTS} points in a section.`)
     .refine(([keel]) => keel?.yM === 0, { path: [0, 'yM'], message: 'A section begins at the keel, where y is 0.' }),
@@ -19,7 +19,7 @@ const stationSchema = z.strictObject({
 export type Station = z.infer<typeof stationSchema>;
 
 const stationsSchema = z
-  .array(stationSchema)
+  .array(stationSchema, 'Sections are a list.')
   .min(2, 'A hull has at least two sections.')
   .max(MOST_STATIONS, `At most ${MOST_STATIONS} sections.`)
   .superRefine((stations, context) => {

@@ -1,12 +1,11 @@
 import Box from '@mui/material/Box';
-import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { TideTurn } from '#core/documents/water';
 import { readTideText, sayTurns, writeTideText } from '#core/exchange/tideText';
 import { dateAt } from '#core/units/time';
 import { FileButton } from '../../ui/FileButton';
 import { useNow } from '../../ui/useNow';
+import { ReadText } from './ReadText';
 
 interface Props {
   turns: readonly TideTurn[];
@@ -27,31 +26,16 @@ export function TideTextField({ turns, zone, onChange }: Props) {
   };
   return (
     <Box sx={{ display: 'grid', gap: 0.5, justifyItems: 'start' }}>
-      <TextField
+      <ReadText
         label="High and low waters, by the water’s own clock"
         placeholder={'27 Nov  HW 05:12 4.3 m  LW 11:30 0.9 m  HW 17:40 4.5 m  LW 23:58 0.7 m'}
-        value={text}
-        multiline
-        minRows={3}
+        hint="A line a day, as many days as you have. Heights over chart datum; between them half a cosine, an estimate."
+        text={text}
+        read={read}
+        understood={(value) => `${sayTurns(value.turns, zone)}${value.feet ? ', from feet' : ''}`}
         maxRows={10}
-        fullWidth
-        error={read !== null && !read.taken}
-        helperText={
-          read === null
-            ? 'A line a day, as many days as you have. Heights over chart datum; between them half a cosine, an estimate.'
-            : read.taken
-              ? `Understood: ${sayTurns(read.value.turns, zone)}${read.value.feet ? ', from feet' : ''}.`
-              : read.why
-        }
-        onChange={(event) => take(event.target.value)}
-        slotProps={{ htmlInput: { style: { fontFamily: 'monospace', fontSize: 14 } } }}
+        onChange={take}
       />
-      {read?.taken &&
-        read.troubles.map((line) => (
-          <Typography key={line} variant="body2" color="error">
-            {line}
-          </Typography>
-        ))}
       <FileButton
         name="Read a tide table from a file"
         label="Tide table"

@@ -1,0 +1,91 @@
+import Papa from 'papaparse';
+import { type HullShape, type Station, hullShapeSchema } from '../documents/hullShape';
+import { parseAmount } from '../units/amount';
+import { figure } from '../units/words';
+import { type Imported, MOST_BYTES, refused, told } from './imported';
+
+/** What a column may be called, and what it holds. */
+const COLUMNS = {
+  station: /^(station|x|from stern|along)\b/i,
+  halfBreadth: /^(half[- ]?breadth|half[- ]?beam|y|breadth)\b/i,
+  height: /^(height|z|above base)\b/i,
+} as const;
+type Column = keyof typeof COLUMNS;
+const names: Record<Column, string> = { station: 'station', halfBreadth: 'half-breadth', height: 'height' };
+
+/**
+ * Offsets of a hull from CSV: a line a point with station (from the stern), half-breadth and height, each with its unit in the header
+ * ("station (m), half-breadth (mm), height (mm)"; metres where none stands), the points of a station from keel to sheer. Or from JSON:
+ * `{"stations": [{"xM": 0, "outline": [{"yM": 0, "zM": 0.1}, …]}, …]}`.
+ */
+export function readOffsets(text: string): Imported<Extract<HullShape, { stations: unknown }>> {
+  if (text.length > MOST_BYTES) return refused('That file is too large for the offsets of a boat.');
+  return /^\s*[{[]/.test(text) ? fromJson(text) : fromCsv(text);
+}
+
+function fromJson(text: string): Imported<Extract<HullShape, { stations: unknown }>> {
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    return refused('It begins like JSON and is none.');
+  }
+  return checked(json as { stations: Station[] }, []);
+}
+
+function fromCsv(text: string): Imported<Extract<HullShape, { stations: unknown }>> {
+  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
+  const [head = [], ...rows] = data;
+  const places = {} as Record<Column, { at: number; unit: string }>;
+  for (const column of Object.keys(COLUMNS) as Column[]) {
+    const at = head.findIndex((name) => COLUMNS[column].test(name.trim()));
+    if (at < 0)
+      return refused(`The first line has no column for ${names[column]}. Name three: station, half-breadth, height.`);
+    places[column] = { at, unit: /[([,]\s*([a-z]+)\s*[)\]]?\s*$/i.exec(head[at] ?? '')?.[1] ?? 'm' };
+  }
+  const troubles: string[] = [];
+  const sections = new Map<number, { yM: number; zM: number }[]>();
+  rows.forEach((row, i) => {
+    const value = (column: Column) => {
+      const { at, unit } = places[column];
+      const read = parseAmount(`${row[at] ?? ''} ${unit}`, 'm');
+      return read.is === 'amount' ? read.value : null;
+    };
+    const [xM, yM, zM] = [value('station'), value('halfBreadth'), value('height')];
+    if (xM === null || yM === null || zM === null)
+      troubles.push(`Line ${i + 2} is not three lengths: ${row.slice(0, 4).join(', ').slice(0, 40)}.`);
+    else sections.set(xM, [...(sections.get(xM) ?? []), { yM, zM }]);
+  });
+  const stations = [...sections].sort(([a], [b]) => a - b).map(([xM, outline]) => ({ xM, outline: onKeel(outline) }));
+  return checked({ stations }, troubles);
+}
+
+/** A section that is given from its flat bottom outward has its keel put in. */
+function onKeel(outline: { yM: number; zM: number }[]): { yM: number; zM: number }[] {
+  const [first] = outline;
+  return first && first.yM > 0 ? [{ yM: 0, zM: first.zM }, ...outline] : outline;
+}
+
+function checked(shape: unknown, troubles: string[]): Imported<Extract<HullShape, { stations: unknown }>> {
+  const parsed = hullShapeSchema.safeParse(shape);
+  if (parsed.success && 'stations' in parsed.data) return { taken: true, value: parsed.data, troubles: told(troubles) };
+  return refused([whyNot(shape), ...troubles.slice(0, 1)].join(' '));
+}
+
+/** The first thing that is wrong with some stations, in a sentence that names the station. */
+function whyNot(shape: unknown): string {
+  const parsed = hullShapeSchema.def.options[0].safeParse(shape);
+  const [issue] = parsed.error?.issues ?? [];
+  if (!issue) return 'These are no offsets of a hull.';
+  const [, nth] = issue.path;
+  return typeof nth === 'number' ? `Station ${nth + 1}: ${issue.message}` : issue.message;
+}
+
+/** The same as CSV, metres to the tenth of a millimetre. */
+export function writeOffsets(stations: readonly Station[]): string {
+  const tenths = (m: number) => figure(m, 4).replace('−', '-');
+  return Papa.unparse({
+    fields: ['station (m)', 'half-breadth (m)', 'height (m)'],
+    data: stations.flatMap(({ xM, outline }) => outline.map(({ yM, zM }) => [tenths(xM), tenths(yM), tenths(zM)])),
+  });
+}
