@@ -203,7 +203,7 @@ describe('any outing at all', () => {
         runs(25),
       );
     },
-    often(60_000),
+    often(240_000),
   );
 
   it(
@@ -237,6 +237,6 @@ describe('any outing at all', () => {
         runs(25),
       );
     },
-    often(60_000),
+    often(240_000),
   );
 });
