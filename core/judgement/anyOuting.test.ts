@@ -115,7 +115,7 @@ describe('any outing at all', () => {
         expect(outingSchema.safeParse(outing).error?.issues ?? []).toEqual([]);
         expect(JSON.stringify(judge(outing))).toBe(JSON.stringify(judge(JSON.parse(JSON.stringify(outing)) as Outing)));
       }),
-      runs(25),
+      runs(15),
     );
   });
 
@@ -146,7 +146,7 @@ describe('any outing at all', () => {
         for (const { title, text } of sayExposures(exposures)) [title, text].forEach(readable);
         for (const bar of gate.bars) readable(sayBar(bar));
       }),
-      runs(120),
+      runs(60),
     );
   });
 
@@ -159,7 +159,7 @@ describe('any outing at all', () => {
         for (const { level, basis, answerable } of findings)
           if (level === 'stop' && (basis === 'law' || basis === 'physics')) expect(answerable).toBe(false);
       }),
-      runs(80),
+      runs(50),
     );
   });
 
@@ -176,7 +176,7 @@ describe('any outing at all', () => {
         for (const { key } of accepted)
           expect(again.find((one) => one.key === key)?.accepted, `${key} stays accepted`).not.toBeNull();
       }),
-      runs(100),
+      runs(60),
     );
   });
 
@@ -200,7 +200,7 @@ describe('any outing at all', () => {
               }
             }
         }),
-        runs(25),
+        runs(15),
       );
     },
     often(240_000),
@@ -234,7 +234,7 @@ describe('any outing at all', () => {
           const bought = purchases(proposal.missing, euro).filter(({ within }) => within);
           expect(bought.reduce((sum, one) => sum + one.euro, 0)).toBeLessThanOrEqual(euro);
         }),
-        runs(25),
+        runs(15),
       );
     },
     often(240_000),
