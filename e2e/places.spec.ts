@@ -22,6 +22,11 @@ test('an item is added with the usual figures of its kind; bad figures say why a
   await expect(form.getByLabel('Length', { exact: true })).toHaveValue('15');
   await form.getByLabel('Your name for it').fill('');
   await form.getByLabel('Mass of one').fill('heavy');
+  // A stray press beside it takes nothing away that was typed.
+  await page.mouse.click(5, 400);
+  await expect(form.getByText('Something is typed here: keep it, or cancel.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(form.getByLabel('Mass of one')).toHaveValue('heavy');
   await form.getByRole('button', { name: 'Keep' }).click();
   await expect(form.getByText('Give it a name.')).toBeVisible();
   await expect(form.getByText('A number from 0 to 120 kg.')).toBeVisible();

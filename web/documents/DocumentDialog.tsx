@@ -68,6 +68,8 @@ function NewOne<K extends ReferenceName>({
       setTrouble(error.message);
     }
   };
+  // Read while drawing: the form keeps count only of what is.
+  const { isDirty } = form.formState;
   /** The first refused field is looked at; what no field says is said at the head. */
   const refused = (errors: FieldErrors) =>
     lookAtRefused(body, () => setTrouble(`Not kept. ${messagesIn(errors).join(' ')}`));
@@ -76,7 +78,7 @@ function NewOne<K extends ReferenceName>({
       title={`New ${what}`}
       onClose={() => {
         // A stray press or key takes nothing away that was typed: the buttons do.
-        if (form.formState.isDirty) setTrouble('Something is typed here: keep it, or cancel.');
+        if (isDirty) setTrouble('Something is typed here: keep it, or cancel.');
         else onClose();
       }}
     >
