@@ -44,11 +44,11 @@ const fresh = (): Craft => ({
 const columns: Column<Versioned<Craft>>[] = [
   { name: 'Drive', cell: ({ doc }) => doc.drive },
   { name: 'Hull', cell: ({ doc }) => `${doc.hull}, ${doc.deck}`, wideOnly: true },
-  { name: 'Length', number: true, cell: ({ doc }) => `${amount(doc.lengthM, 'm', 2)}` },
-  { name: 'Beam', number: true, cell: ({ doc }) => `${amount(doc.beamM, 'm', 2)}`, wideOnly: true },
+  { name: 'Length', number: true, cell: ({ doc }) => amount(doc.lengthM, 'm', 2) },
+  { name: 'Beam', number: true, cell: ({ doc }) => amount(doc.beamM, 'm', 2), wideOnly: true },
   { name: 'Hull mass', number: true, cell: ({ doc }) => mass(doc.massKg), wideOnly: true },
   { name: 'Rated load', number: true, cell: ({ doc }) => mass(doc.ratedLoadKg) },
-  { name: 'Pace held', number: true, cell: ({ doc }) => `${amount(doc.cruiseMps, 'm/s', 2)}`, wideOnly: true },
+  { name: 'Pace held', number: true, cell: ({ doc }) => amount(doc.cruiseMps, 'm/s', 2), wideOnly: true },
   { name: 'Outings', number: true, cell: ({ doc }) => doc.outingsLogged, wideOnly: true },
   {
     name: 'State',

@@ -15,11 +15,11 @@ import { capital, listed } from '#core/units/words';
 import { useReferences } from '../../../documents/queries';
 
 const columns: readonly { name: string; of: (one: Ceiling) => string }[] = [
-  { name: 'wind', of: ({ windMps }) => `${amount(windMps, 'wind')}` },
-  { name: 'gusts', of: ({ gustMps }) => `${amount(gustMps, 'wind')}` },
-  { name: 'waves', of: ({ waveM }) => `${amount(waveM, 'm')}` },
-  { name: 'breakers', of: ({ breakerM }) => `${amount(breakerM, 'm')}` },
-  { name: 'stream', of: ({ streamMps }) => `${amount(streamMps, 'm/s')}` },
+  { name: 'wind', of: ({ windMps }) => amount(windMps, 'wind') },
+  { name: 'gusts', of: ({ gustMps }) => amount(gustMps, 'wind') },
+  { name: 'waves', of: ({ waveM }) => amount(waveM, 'm') },
+  { name: 'breakers', of: ({ breakerM }) => amount(breakerM, 'm') },
+  { name: 'stream', of: ({ streamMps }) => amount(streamMps, 'm/s') },
   { name: 'from ground', of: ({ shoreM }) => (Number.isFinite(shoreM) ? distance(shoreM) : 'by what is aboard') },
 ];
 

@@ -6,7 +6,7 @@ import type { Shape } from '#core/catalog/species/speciesRows';
 import { amount, mass } from '#core/units/amount';
 import { useWidth } from '../../../ui/timeAxis';
 
-export const metres = (m: number) => (m < 1 ? `${amount(m * 100, 'cm', 0)}` : `${amount(m, 'm', 2)}`);
+export const metres = (m: number) => (m < 1 ? amount(m * 100, 'cm', 0) : amount(m, 'm', 2));
 
 /** The drawing is no taller than this, px, with its rule. */
 const TALLEST = 230;

@@ -39,7 +39,7 @@ export function Catches({ log, onChange }: { log: Log; onChange: (log: Log) => v
         list={log.catches}
         name={(one) => name(one.speciesId)}
         text={(one) =>
-          `${name(one.speciesId)}, ${one.lengthM === null ? 'not measured' : `${amount(one.lengthM * 100, 'cm')}`}, ${one.kept ? 'kept' : 'released'}`
+          `${name(one.speciesId)}, ${one.lengthM === null ? 'not measured' : amount(one.lengthM * 100, 'cm')}, ${one.kept ? 'kept' : 'released'}`
         }
         onChange={(catches) => onChange({ ...log, catches })}
       />

@@ -189,7 +189,7 @@ function HoldingSums({
   const factor = ground.holdK ?? HOLDING[ground.type][area.bottom];
   return (
     <>
-      <Sum name="depth" result={`${amount(hour.depthM, 'm')}`}>
+      <Sum name="depth" result={amount(hour.depthM, 'm')}>
         <InPlace
           label="Depth at chart datum"
           value={area.depthM}
@@ -198,7 +198,7 @@ function HoldingSums({
         />{' '}
         + tide {amount(hour.tideM, 'm')}
       </Sum>
-      <Sum name="load" result={`${amount(sum.loadN, 'N')}`} thumb>
+      <Sum name="load" result={amount(sum.loadN, 'N')} thumb>
         {beam
           ? `(½ × ${density} × ${figure(craft.lateralWaterM2, 2)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.lateralAirM2, 2)} × ${figure(hour.gustMps)}²)`
           : `(${figure(k)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.windageM2, 2)} × ${figure(hour.gustMps)}²)`}{' '}
@@ -227,7 +227,7 @@ function HoldingSums({
         />
         ), at most {sum.scopeTarget}
       </Sum>
-      <Sum name="holding" result={`${amount(sum.holdingN, 'N', 0)}`} thumb>
+      <Sum name="holding" result={amount(sum.holdingN, 'N', 0)} thumb>
         <InPlace
           label="Mass of the anchor alone"
           value={ground.massKg}
@@ -253,10 +253,7 @@ function PullDown({ at: { sum, hour }, craft, density }: Held) {
   const { workings } = useTrial().outing;
   return (
     <>
-      <Sum
-        name="pull down at the boat"
-        result={sum.downPullN === null ? 'straight down' : `${amount(sum.downPullN, 'N')}`}
-      >
+      <Sum name="pull down at the boat" result={sum.downPullN === null ? 'straight down' : amount(sum.downPullN, 'N')}>
         {amount(sum.loadN, 'N')} × tan {figure(sum.rodeAngleDeg, 0)}°
       </Sum>
       <Sum
@@ -268,7 +265,7 @@ function PullDown({ at: { sum, hour }, craft, density }: Held) {
           ? 'the rode hangs straight down'
           : `${amount(sum.downPullN, 'N')} ÷ (${density} × 9.81 × ${figure(craft.lengthM)} × ${figure(craft.beamM, 2)} × 0.2)`}
       </Sum>
-      <Sum name={<Term id="swing" />} result={`${amount(sum.swingRadiusM, 'm')}`}>
+      <Sum name={<Term id="swing" />} result={amount(sum.swingRadiusM, 'm')}>
         √(({figure(sum.scope)} × {amountOnly(hour.depthM + workings.attachHeightM, 'm')})² −{' '}
         {amountOnly(hour.depthM + workings.attachHeightM, 'm')}²)
       </Sum>
@@ -315,5 +312,5 @@ function sameHour(hours: readonly AnchorHour[], clock: string): AnchorHour {
 /** A pull at the end sinks the end by several times what it sinks the whole: a fifth of the deck's area carries it. */
 function sinkWords(downN: number | null, lengthM: number, beamM: number, density: number): string {
   if (downN === null) return 'not to be said';
-  return `${amount((downN / (density * G * lengthM * beamM * 0.2)) * 100, 'cm')}`;
+  return amount((downN / (density * G * lengthM * beamM * 0.2)) * 100, 'cm');
 }

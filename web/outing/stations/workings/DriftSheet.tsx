@@ -91,7 +91,7 @@ export function DriftSheet() {
             drift without a <Term id="drogue" />
           </>
         }
-        result={`${amount(most.withoutDrogueMps, 'm/s', 3)}`}
+        result={amount(most.withoutDrogueMps, 'm/s', 3)}
         thumb
       >
         {amount(windiest.windMps, 'wind')} × r ÷ (1 + r)
@@ -125,7 +125,7 @@ export function DriftSheet() {
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', my: 2 }}>
         <Answer
           of="a mouth that gives the drift wanted"
-          value={wanted === 0 ? 'none' : `${amount(wanted, 'm', 2)}`}
+          value={wanted === 0 ? 'none' : amount(wanted, 'm', 2)}
           limit={wanted === 0 ? 'it is slow enough without' : `for ${amount(target, 'm/s', 2)} at the windiest`}
           level={null}
         />

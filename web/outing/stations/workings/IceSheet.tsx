@@ -71,7 +71,7 @@ export function IceSheet() {
       <Box sx={{ my: 2 }}>
         <Answer
           of="ice wanted"
-          value={`${amount(ice.iceKg, 'kg', 2)}`}
+          value={amount(ice.iceKg, 'kg', 2)}
           limit={`aboard: ${amount(ice.carriedKg, 'kg', 2)}, a frozen bottle counted half`}
           level={enough ? null : 'mind'}
         />

@@ -52,11 +52,11 @@ export function JigSheet() {
             change={(value) => ({ on: 'item', itemId: main.id, field: 'diameterMm', value })}
           />
         ) : (
-          `${amount(most.input.lineDiameterMm, 'mm', 2)}`
+          amount(most.input.lineDiameterMm, 'mm', 2)
         )}{' '}
         × {amount(most.hour.depthM, 'm')}
       </Drag>
-      <Sum name="weight in water" result={`${amount(forces.weightN, 'N', 2)}`}>
+      <Sum name="weight in water" result={amount(forces.weightN, 'N', 2)}>
         {amount(most.massG, 'g', 0)} of lead, at {byClock(most.hour.clock)}
       </Sum>
       <Sum
@@ -113,7 +113,7 @@ interface DragProps {
 function Drag({ of, label, field, newtons, density, mps, children }: DragProps) {
   const { outing } = useTrial();
   return (
-    <Sum name={`drag of the ${of}`} result={`${amount(newtons, 'N', 2)}`} thumb>
+    <Sum name={`drag of the ${of}`} result={amount(newtons, 'N', 2)} thumb>
       ½ × {density} kg/m³ ×{' '}
       <InPlace
         label={label}

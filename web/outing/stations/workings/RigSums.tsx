@@ -15,7 +15,7 @@ export function RigSums({ built, set }: { built: BuiltRig; set: (change: Partial
   return (
     <>
       {built.weakest && built.dragKg !== null && (
-        <Sum name={<Term id="drag" />} result={`${amount(built.dragKg, 'kg', 2)}`} thumb>
+        <Sum name={<Term id="drag" />} result={amount(built.dragKg, 'kg', 2)} thumb>
           {built.weakest.name}: {amount(built.weakest.strengthKg, 'kg', 2)} ×{' '}
           <RigNumber
             label={`Drag share of ${rig.name}`}

@@ -63,7 +63,7 @@ export function SpreadSheet() {
           {amount(sum.spreadM, 'm', 2)}
         </text>
       </svg>
-      <Sum name="spread" result={`${amount(sum.spreadM, 'm', 2)}`}>
+      <Sum name="spread" result={amount(sum.spreadM, 'm', 2)}>
         2 × (
         <InPlace
           label="Half span of the holders"
@@ -97,7 +97,7 @@ export function SpreadSheet() {
       <Box sx={{ mt: 2 }}>
         <Answer
           of="tip to tip"
-          value={`${amount(sum.spreadM, 'm')}`}
+          value={amount(sum.spreadM, 'm')}
           limit={
             crowd
               ? `others pass close: over ${thumb(CROWD_M, 'm')}, one rod across the bow instead`

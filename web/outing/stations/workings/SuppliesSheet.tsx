@@ -40,7 +40,7 @@ export function SuppliesSheet() {
     >
       <Sum
         name={water.fishingH > 0 ? 'an hour under way' : 'an hour'}
-        result={`${amount(water.litresPerHour, 'L', 2)}`}
+        result={amount(water.litresPerHour, 'L', 2)}
         thumb={e.workings.litresPerHour === null}
       >
         {e.workings.litresPerHour === null ? (
@@ -65,7 +65,7 @@ export function SuppliesSheet() {
           change={(value) => ({ on: 'workings', field: 'litresPerHour', value })}
         />
       </Sum>
-      <Sum name="water" result={`${amount(water.litres, 'L')}`}>
+      <Sum name="water" result={amount(water.litres, 'L')}>
         {water.fishingH > 0 && water.fishingLitresPerHour !== water.litresPerHour ? (
           <>
             ({amount(water.litresPerHour, 'L', 2)} × {figure(water.underWayH)} h under way +{' '}
@@ -87,7 +87,7 @@ export function SuppliesSheet() {
       <Box sx={{ my: 1.5 }}>
         <Answer
           of="to drink"
-          value={`${amount(water.litres, 'L')}`}
+          value={amount(water.litres, 'L')}
           limit={`aboard: ${amount(water.carriedL, 'L')}; a frozen bottle counts half as water, half as ice`}
           level={waterLevel(water.carriedL + 0.05, water.litres, outing.workings.waterInHand)}
         />
