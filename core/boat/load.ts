@@ -1,6 +1,9 @@
 import { kinds } from '../catalog/gear/kinds';
 import type { PlaceId } from '../catalog/gear/places';
 import { type Aboard, type Looked, idsAboard } from '../documents/references';
+import type { Craft } from '../documents/craft';
+import { rememberFor } from '../units/remember';
+import { type Lading, together, usualSpot } from './lading';
 
 /** Shares of the maker's rating at which the product speaks. Rules of thumb; the maker's rating always wins. */
 export const LOAD_NOTE = 0.75;
@@ -57,4 +60,34 @@ export function usualPlace({ item, entry }: Aboard, looked: Looked): PlaceId {
   const packed = containerId !== null && !entry.outsideContainer && idsAboard(looked).has(containerId);
   const inside = packed ? looked.items.get(containerId) : undefined;
   return kinds[(inside ?? item).kind].place;
+}
+
+const spots = rememberFor((_: Craft) => new Map<string, Omit<Lading, 'massKg'> | null>());
+function spotOn(craft: Craft, place: PlaceId, heightM: number): Omit<Lading, 'massKg'> | null {
+  const known = spots(craft);
+  const key = `${place} ${heightM}`;
+  const found = known.get(key);
+  if (found !== undefined) return found;
+  const spot = usualSpot(craft, place, heightM);
+  known.set(key, spot);
+  return spot;
+}
+
+/**
+ * All that is aboard of one's own boat, with the fish expected, at its common centre: each thing at its kind's usual place in this boat.
+ * Mass to half a kilogram, places to a centimetre, so that what hangs on it stands while little changes. null without angler or craft.
+ */
+export function gearLading(looked: Looked, { keepKg }: Expected): Lading | null {
+  const { craft, angler } = looked;
+  if (!craft || !angler) return null;
+  const at = (place: PlaceId, massKg: number) => {
+    const spot = massKg > 0 ? spotOn(craft, place, angler.heightM) : null;
+    return spot ? [{ massKg, ...spot }] : [];
+  };
+  const { massKg, xM, yM, zM } = together([
+    ...looked.aboard.flatMap((one) => at(usualPlace(one, looked), inOwnBoatKg(one))),
+    ...at('tankwell', keepKg),
+  ]);
+  const to = (value: number, step: number) => Math.round(value / step) * step;
+  return { massKg: to(massKg, 0.5), xM: to(xM, 0.01), yM: to(yM, 0.01), zM: to(zM, 0.01) };
 }

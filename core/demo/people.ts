@@ -1,6 +1,5 @@
 import type { Angler } from '../documents/angler';
 import { usualSchools } from '../editing/usualSchools';
-import type { Craft } from '../documents/craft';
 import { METRIC } from '../units/speaking';
 
 export const demoAngler: Angler = {
@@ -20,74 +19,3 @@ export const demoAngler: Angler = {
   habits: { litresPerHour: null, kjPerHour: null },
   units: { ...METRIC },
 };
-
-const craft: Craft = {
-  format: 'craft/3',
-  id: 'grey-wagtail',
-  name: 'Grey Wagtail',
-  deck: 'sit-on-top',
-  hull: 'rigid',
-  drive: 'pedal',
-  lengthM: 3.9,
-  beamM: 0.86,
-  massKg: 42,
-  ratedLoadKg: 215,
-  wellKg: 45,
-  colour: 'slate and yellow',
-  marked: true,
-  drainPlugs: 2,
-  plugNames: 'beside the drive well, stern',
-  hatches: 2,
-  cruiseMps: 1.5,
-  spareMps: 1.1,
-  powerW: 50,
-  sparePowerW: 45,
-  windageM2: 0.45,
-  lateralAirM2: 1.1,
-  lateralWaterM2: 0.5,
-  outingsLogged: 31,
-  condition: 'good',
-  note: '',
-};
-
-export const demoCraft: readonly Craft[] = [
-  craft,
-  {
-    ...craft,
-    id: 'dunlin',
-    name: 'Dunlin',
-    drive: 'paddle',
-    lengthM: 3.5,
-    beamM: 0.76,
-    massKg: 27,
-    ratedLoadKg: 160,
-    wellKg: 18,
-    colour: 'red',
-    drainPlugs: 1,
-    plugNames: 'stern',
-    hatches: 1,
-    cruiseMps: 1.3,
-    spareMps: 1.1,
-    outingsLogged: 64,
-  },
-  {
-    ...craft,
-    id: 'bladder-wrack',
-    name: 'Bladder Wrack',
-    hull: 'inflatable',
-    lengthM: 3.4,
-    beamM: 0.91,
-    massKg: 24,
-    ratedLoadKg: 180,
-    wellKg: 25,
-    colour: 'olive',
-    marked: false,
-    drainPlugs: 1,
-    plugNames: 'stern',
-    hatches: 0,
-    cruiseMps: 1.2,
-    spareMps: 0.9,
-    outingsLogged: 2,
-    note: 'Slow puncture in the left chamber mended in spring.',
-  },
-];

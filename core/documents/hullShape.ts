@@ -18,7 +18,7 @@ const stationSchema = z.strictObject({
 });
 export type Station = z.infer<typeof stationSchema>;
 
-const stationsSchema = z
+export const stationsSchema = z
   .array(stationSchema, 'Sections are a list.')
   .min(2, 'A hull has at least two sections.')
   .max(MOST_STATIONS, `At most ${MOST_STATIONS} sections.`)

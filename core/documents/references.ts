@@ -1,6 +1,7 @@
-import { rememberFor } from '../units/remember';
+import { interning, rememberFor } from '../units/remember';
 import type { Angler } from './angler';
-import type { Craft } from './craft';
+import { type Craft, isMeasured } from './craft';
+import { kinds } from '../catalog/gear/kinds';
 import type { Item } from './item';
 import { baselinePack } from './baselinePack';
 import type { OwnSpecies } from './ownSpecies';
@@ -27,6 +28,14 @@ export interface Aboard {
   entry: LoadoutEntry;
 }
 
+/** The weight that pace and drag are reckoned with, kg, and whose it is. */
+export interface Loaded {
+  anglerKg: number;
+  heightM: number;
+  /** In steps, so that what hangs on it stands while little changes. */
+  gearKg: number;
+}
+
 /** What the brief points at, looked up once. A missing one is null. */
 export interface Places {
   angler: Angler | null;
@@ -41,6 +50,8 @@ export interface Places {
   targets: readonly Species[];
   /** The angler's own fish, for looking others up. */
   species: readonly Species[];
+  /** What rides in the boat; null: not asked, or its pace and drag are measured and do not hang on it. */
+  loaded: Loaded | null;
   /** The whole locker by id, for what is not carried by itself: the line on a reel, a snap in a tray. */
   items: ReadonlyMap<string, Item>;
 }
@@ -60,12 +71,14 @@ const itemIndex = rememberFor(
 
 /** Items named by the loadout that the locker no longer holds are left out. */
 export function lookUp(outing: Outing, references: References): Looked {
-  return { ...placesOf(outing.brief, references), aboard: aboardOf(outing.loadout, references.items) };
+  const aboard = aboardOf(outing.loadout, references.items);
+  return { ...placesOf(outing.brief, references, loadedBy(outing.brief, references, aboard)), aboard };
 }
 
 export function placesOf(
   brief: Pick<Brief, 'waterId' | 'launchId' | 'landingId' | 'areaId' | 'craftId' | 'targets'>,
   references: References,
+  loaded: Loaded | null = null,
 ): Places {
   const water = byId(references.waters, brief.waterId);
   return {
@@ -78,8 +91,27 @@ export function placesOf(
     rulePack: water ? byId([...references.rulePacks, baselinePack], water.rulePackId) : null,
     targets: brief.targets.flatMap((id) => speciesOf(id, references.species) ?? []),
     species: references.species,
+    loaded,
     items: itemIndex(references.items),
   };
+}
+
+const GEAR_STEP_KG = 10;
+const sameLoaded = interning<Loaded>(200);
+
+/** What rides in the boat that a brief chooses; null: there is none, or it has measured all that hangs on it. */
+export function loadedBy(
+  { craftId }: Pick<Brief, 'craftId'>,
+  { angler, craft: boats }: Pick<References, 'angler' | 'craft'>,
+  aboard: readonly Aboard[],
+): Loaded | null {
+  const craft = byId(boats, craftId);
+  if (!craft || !angler || isMeasured(craft)) return null;
+  let gearKg = 0;
+  for (const { item, entry } of aboard)
+    if (entry.carriedBy === null && kinds[item.kind].place !== 'vehicle') gearKg += item.massKg * entry.quantity;
+  const { massKg: anglerKg, heightM } = angler;
+  return sameLoaded({ anglerKg, heightM, gearKg: Math.round(gearKg / GEAR_STEP_KG) * GEAR_STEP_KG });
 }
 
 /** @param before what was aboard before: a line that is still the same is the same record, where it stands nearly as it stood */

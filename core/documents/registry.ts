@@ -68,10 +68,10 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'boat',
     table: 'craft',
     path: 'craft',
-    format: 'craft/3',
+    format: 'craft/4',
     schema: craftSchema,
     upgrades: craftUpgrades,
-    listKeys: {},
+    listKeys: { zones: 'id', fittings: 'id', setUps: 'id' },
     unsigned: { format: FORM, id: 'it names the record' },
   },
   items: {

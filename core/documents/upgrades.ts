@@ -55,6 +55,26 @@ export const craftUpgrades: readonly Upgrade[] = [
     name: 'drain plugs may have names; they are counted until they have',
     up: (old) => ({ plugNames: '', ...old }),
   },
+  {
+    from: 'craft/3',
+    to: 'craft/4',
+    name: 'a boat has a shape, a seat and places: the usual ones of its kind until they are written; pace and drag areas that were typed stand as measured',
+    up: (old) => ({
+      shape: null,
+      ownVcgM: null,
+      inclined: null,
+      floats: null,
+      scuppers: old.deck === 'sit-on-top' && old.hull === 'rigid' ? 'open' : 'none',
+      bulkheadsM: [],
+      seat: null,
+      standing: false,
+      zones: null,
+      fittings: [],
+      setUps: [],
+      setUpId: null,
+      ...old,
+    }),
+  },
 ];
 
 export const itemUpgrades: readonly Upgrade[] = [

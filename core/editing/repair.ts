@@ -21,6 +21,7 @@ interface RepairData {
   'set-launch': { launchId: string; name: string };
   'set-landing': { landingId: string; name: string };
   'set-craft': { craftId: string; name: string };
+  'sit-to-fish': object;
   'straight-route': object;
   'set-keep': { keep: number };
   'set-alarm': { alarmAt: string };
@@ -98,6 +99,10 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
   'set-craft': {
     apply: (outing, { craftId }) => inBrief(outing, { craftId }),
     say: ({ name }) => `Take ${name}`,
+  },
+  'sit-to-fish': {
+    apply: (outing) => inBrief(outing, { standing: false }),
+    say: () => 'Sit to fish',
   },
   'set-landing': {
     apply: (outing, { landingId }) => inBrief(outing, { landingId, route: { out: outing.brief.route.out, home: [] } }),

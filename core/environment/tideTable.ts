@@ -1,6 +1,6 @@
 import type { TideTurn } from '../documents/water';
 import type { Instant } from '../units/time';
-import type { Series } from './tide';
+import type { Series, TurnOfTide } from './tide';
 
 const STEP_MS = 600_000;
 
@@ -29,6 +29,14 @@ function around(turns: readonly TideTurn[], from: Instant, to: Instant): Turn[] 
   const first = sorted.findLastIndex(({ at }) => at <= from);
   const last = sorted.findIndex(({ at }) => at >= to);
   return sorted.slice(Math.max(0, first), last < 0 ? sorted.length : last + 1);
+}
+
+/** The turns of a table within a span, as they were written; which are high is told by their neighbours. */
+export function turnsWithin(turns: readonly TideTurn[], from: Instant, to: Instant): TurnOfTide[] {
+  const list = turns.map(({ at, heightM }) => ({ at: Date.parse(at), value: heightM })).toSorted((a, b) => a.at - b.at);
+  return list
+    .map((turn, i) => ({ ...turn, high: turn.value > (list[i - 1] ?? list[i + 1] ?? turn).value }))
+    .filter(({ at }) => at >= from && at <= to);
 }
 
 /** Whether a table of high and low waters speaks for every moment of a span, without a turn missing. */

@@ -4,7 +4,7 @@ import type { TideTurn } from '../documents/water';
 import { HOUR_MS } from '../units/time';
 import { bearingOf, speedOf } from './flow';
 import { valueAt } from './tide';
-import { heightBetween, tableCovers, tableSeries } from './tideTable';
+import { heightBetween, tableCovers, tableSeries, turnsWithin } from './tideTable';
 import { hoursFromSlack, mainBearing, noStreamTable, sayTideSource, streamOf, tideIsSilent, tideOf } from './waterTide';
 
 const noon = Date.parse('2026-06-01T12:00:00Z');
@@ -47,6 +47,12 @@ describe('the height of the tide from high and low waters', () => {
     expect(series?.from).toBe(noon - 12 * HOUR_MS);
     expect(series && valueAt(series, noon + 3 * HOUR_MS)).toBeCloseTo(3, 6);
     expect(tableSeries([], noon, noon + HOUR_MS)).toBeNull();
+  });
+  it('has the turns of its day as they were written, the first and the last too', () => {
+    const within = turnsWithin(table, Date.parse(table[0]?.at ?? ''), Date.parse(table[2]?.at ?? ''));
+    expect(within.map(({ value }) => value)).toEqual(table.slice(0, 3).map(({ heightM }) => heightM));
+    expect(within[0]?.high).toBe((table[0]?.heightM ?? 0) > (table[1]?.heightM ?? 0));
+    expect(within[1]?.high).toBe(!within[0]?.high);
   });
   it('comes from the table where it speaks for the day, else from constituents; with neither it is silent', () => {
     const constituents = [{ name: 'M2', amplitude: 0.1, phaseDeg: 0 }];

@@ -16,6 +16,7 @@ import { type Workings, withHabits } from '../documents/workings';
 import { NO_STREAM, speedOf } from '../environment/flow';
 import { distanceBetween } from '../environment/geo';
 import { farthestFromGround } from '../passage/ground';
+import { onWater } from '../boat/drag';
 import { type Plan, planOf } from '../passage/plan';
 import type { Species } from '../catalog/species/species';
 import { HOUR_MS, type Instant, clockAt, dateAt, minutesBetween } from '../units/time';
@@ -161,8 +162,9 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
   const zone = water?.timeZone ?? 'utc';
   const distanceM = farthest(looked, plan);
   const shoreM = farthestFromGround(looked, plan, distanceM);
+  const boat = craft && onWater(craft, looked.loaded);
   const pace = (mps: number | undefined, metres = distanceM) => (metres === null || !mps ? null : metres / mps / 60);
-  const minutesToLanding = plan?.minutesToLanding ?? pace(craft?.cruiseMps);
+  const minutesToLanding = plan?.minutesToLanding ?? pace(boat?.cruiseMps);
   const winds = water && afloat ? windsOf(hours, looked, zone) : [];
   const near = afloat ? hoursWithin(conditions.hours, afloat.from - HOUR_MS, afloat.to + HOUR_MS) : [];
   const seas = day && water ? hours.map((hour) => seaOf(hour, water, day, zone)) : [];
@@ -179,9 +181,9 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
     minutesToShore:
       shoreM === null || distanceM === null || shoreM > distanceM * 0.9
         ? minutesToLanding
-        : pace(craft?.cruiseMps, shoreM),
+        : pace(boat?.cruiseMps, shoreM),
     minutesToLanding,
-    minutesToLandingSpare: plan?.minutesToLandingSpare ?? pace(craft?.spareMps),
+    minutesToLandingSpare: plan?.minutesToLandingSpare ?? pace(boat?.spareMps),
     solo: brief.party === 1,
     waterC: conditions.waterC,
     immersion: conditions.waterC === null ? null : immersion(conditions.waterC),

@@ -1,5 +1,6 @@
 import type { KindId } from '../catalog/gear/kinds';
 import type { Angler } from '../documents/angler';
+import { onWater } from '../boat/drag';
 import type { Craft } from '../documents/craft';
 import type { Item } from '../documents/item';
 import type { Looked } from '../documents/references';
@@ -84,7 +85,7 @@ export function anchorHours(
       // What tears an anchor out is the gust, not the mean.
       windMps: hour.gustMps,
       hsM: hour.hsM,
-      craft,
+      craft: onWater(craft, looked.loaded),
       alignment: workings.alignment,
       ...(ground.holdK === null ? {} : { holdingFactor: ground.holdK }),
       surgeHsM: workings.surgeHsM,

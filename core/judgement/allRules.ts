@@ -1,5 +1,6 @@
 import type { Context } from './context';
 import { type FactsOf, type Rule, type Sentence, type Told, keptExtent } from './rule';
+import { afloatRules } from './rules/afloat';
 import { boatRules } from './rules/boat';
 import { briefRules } from './rules/brief';
 import { holdingRules } from './rules/holding';
@@ -20,6 +21,7 @@ const all = [
   ...weatherRules,
   ...wayRules,
   ...boatRules,
+  ...afloatRules,
   ...needRules,
   ...kitRules,
   ...holdingRules,

@@ -4,11 +4,13 @@ import type { Item } from '../documents/item';
 import type { Brief, Conditions, Outing } from '../documents/outing';
 import {
   type Aboard,
+  type Loaded,
   type Looked,
   type Places,
   type References,
   aboardOf,
   idsAboard,
+  loadedBy,
   placesOf,
 } from '../documents/references';
 import type { Workings } from '../documents/workings';
@@ -20,6 +22,8 @@ import {
   dayExposures,
   withBurden,
 } from '../exposures/exposures';
+import type { Lading } from '../boat/lading';
+import { gearLading } from '../boat/load';
 import { type Anchorage, anchorOf, anchorageOf } from '../holding/anchorSheet';
 import { firstPaddle } from '../needs/firstPaddle';
 import { type JudgedNeed, type WalkTaken, candidatesByNeed, judgeNeed } from '../needs/match';
@@ -30,12 +34,12 @@ import { type BuiltRig, buildRig } from '../tackle/builtRig';
 import { type JigHour, drogueAboard, jigHours, jigLine } from '../tackle/tackleSheet';
 import { isTackle } from '../tackle/tackleBudget';
 import { type Instant, dateAt } from '../units/time';
-import { rememberFor } from '../units/remember';
+import { interning, rememberFor } from '../units/remember';
 import { type NeedId, needIds } from '../vocabulary/needs';
 import { catalogue } from '../needs/catalogue';
 import { type Answers, craftFaults, takenByAnswers } from '../walkround/answers';
 import type { HullPart } from '../walkround/hullParts';
-import { deriving, interning } from './derive';
+import { deriving } from './derive';
 import { withHabits } from '../documents/workings';
 
 /** Everything a judgement may look at. A rule names what it reads, and is given that. */
@@ -62,6 +66,8 @@ export interface Context {
   /** What the brief chooses, without its hours. */
   selection: Pick<Brief, 'waterId' | 'launchId' | 'areaId' | 'landingId' | 'craftId' | 'targets'>;
   places: Places;
+  /** What rides in the boat, as pace and drag are reckoned with it. */
+  loaded: Loaded | null;
   aboard: readonly Aboard[];
   /** What came aboard or went since the outing that this one follows; null: it follows none. */
   moved: readonly Aboard[] | null;
@@ -76,6 +82,8 @@ export interface Context {
   exposures: Exposures;
   /** The rigs of rods that are aboard, put together. */
   builtRigs: readonly BuiltRig[];
+  /** Weight of all that is stowed in one's own boat, with the fish expected, where it usually lies. null: no boat, or nobody in it. */
+  lading: Lading | null;
   /** What the jig asks for at every half hour of the stay, by the drogue and the line that are aboard. */
   drogueM: number | null;
   jigLineMm: number | null;
@@ -94,6 +102,7 @@ export interface Context {
 type Derived =
   | 'selection'
   | 'places'
+  | 'loaded'
   | 'aboard'
   | 'moved'
   | 'looked'
@@ -104,6 +113,7 @@ type Derived =
   | 'burden'
   | 'exposures'
   | 'builtRigs'
+  | 'lading'
   | 'drogueM'
   | 'jigLineMm'
   | 'jigs'
@@ -120,6 +130,7 @@ const sameSelection = interning<Context['selection']>(200);
 const sameBrief = interning<Brief>(2000);
 const sameWorkings = interning<Workings>(200);
 const sameBurden = interning<Burden>(200);
+const sameLading = interning<Lading | null>(500);
 /** Hours are tried again and again, by one judgement and by the next: so many days are remembered. */
 const DAYS = 300;
 /** What costs less, or is asked for with fewer inputs. */
@@ -170,10 +181,14 @@ const derived = deriving<Context, Derived>({
     make: ({ brief: { waterId, launchId, areaId, landingId, craftId, targets } }) =>
       sameSelection({ waterId, launchId, areaId, landingId, craftId, targets }),
   },
+  loaded: {
+    from: ['selection', 'angler', 'boats', 'aboard'],
+    make: ({ selection, references, aboard }) => loadedBy(selection, references, aboard),
+  },
   places: {
-    from: ['selection', 'angler', 'boats', 'items', 'waters', 'packs', 'ownSpecies'],
+    from: ['selection', 'loaded', 'angler', 'boats', 'items', 'waters', 'packs', 'ownSpecies'],
     keep: SOME,
-    make: ({ selection, references }) => placesOf(selection, references),
+    make: ({ selection, references, loaded }) => placesOf(selection, references, loaded),
   },
   aboard: {
     from: ['loadout', 'items'],
@@ -208,6 +223,11 @@ const derived = deriving<Context, Derived>({
       const ids = idsAboard(tackle);
       return rigs.filter(({ rodId }) => rodId !== null && ids.has(rodId)).map((one) => buildRig(one, tackle.items));
     },
+  },
+  lading: {
+    from: ['looked', 'exposures'],
+    keep: SOME,
+    make: ({ looked, exposures }) => sameLading(gearLading(looked, exposures)),
   },
   drogueM: {
     from: ['tackle', 'brief'],

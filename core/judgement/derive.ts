@@ -99,16 +99,3 @@ function isMet(met: readonly unknown[], inputs: readonly unknown[]): boolean {
   for (let i = 0; i < inputs.length; i += 1) if (met[i] !== inputs[i]) return false;
   return true;
 }
-
-/** The same record for the same content, so that it is the same input: the last so many. */
-export function interning<Value>(most: number): (value: Value) => Value {
-  const known = new Map<string, Value>();
-  return (value) => {
-    const key = JSON.stringify(value);
-    const same = known.get(key);
-    if (same !== undefined) return same;
-    if (known.size >= most) known.clear();
-    known.set(key, value);
-    return value;
-  };
-}

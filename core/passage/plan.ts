@@ -1,6 +1,6 @@
 import type { Day } from '../environment/day';
 import type { Brief } from '../documents/outing';
-import type { Craft } from '../documents/craft';
+import { type OnWater, onWater } from '../boat/drag';
 import type { Places } from '../documents/references';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
 import { outingHours } from '../documents/hours';
@@ -56,12 +56,8 @@ const WINDIER = 1.3;
 /** So long after the latest hour of coming home nobody is followed further: that way is not made. */
 const FOLLOWED_MS = 24 * HOUR_MS;
 
-function hullOf(craft: Craft): Hull {
-  const { cruiseMps, powerW, windageM2, lateralAirM2, lateralWaterM2 } = craft;
-  return { cruiseMps, powerW, windageM2, lateralAirM2, lateralWaterM2 };
-}
-function spareHull(craft: Craft): Hull {
-  return { ...hullOf(craft), cruiseMps: craft.spareMps, powerW: craft.sparePowerW };
+function spareHull(boat: OnWater): Hull {
+  return { ...boat, cruiseMps: boat.spareMps, powerW: boat.sparePowerW };
 }
 
 /** The passage of an outing, with its latest turn and what would change it. null until boat, water, places and hours are known. */
@@ -70,7 +66,7 @@ export function planOf(brief: Brief, looked: Places, day: Day, span: { from: Ins
   const route = routeOf(brief.route, looked);
   if (!craft || !water || !route) return null;
   const density = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
-  const hull = hullOf(craft);
+  const hull = onWater(craft, looked.loaded);
   const out = legsFor(route.out, day, 1);
   const home = legsFor(route.home, day, 1);
   const go = (from: Instant, with_: Hull, legs: readonly Leg[]) =>
@@ -82,7 +78,7 @@ export function planOf(brief: Brief, looked: Places, day: Day, span: { from: Ins
   // Without a written turn it is the latest that is in by the deadline; where there is none, at once.
   const turnAt = outingHours(brief, water.timeZone)?.turnAt ?? latestTurn ?? spotAt;
   const homeward = turnAt === null ? null : go(turnAt, hull, home);
-  const spare = spareHull(craft);
+  const spare = spareHull(hull);
   const homewardSpare = turnAt === null ? null : go(turnAt, spare, home);
   const arrive = (way: Travel | null) => (way?.totalS == null || turnAt === null ? null : turnAt + way.totalS * 1000);
   const nearest = turnAt === null ? null : nearestLanding(route, looked, day);
@@ -114,10 +110,10 @@ export function whatIfs(plan: Plan, looked: Places, day: Day): WhatIfs | null {
   const { route, deadline, turnAt } = plan;
   const earliest = plan.spotAt ?? plan.launchAt;
   const home = legsFor(route.home, day, 1);
-  const hull = hullOf(craft);
+  const hull = onWater(craft, looked.loaded);
   const later = turnAt === null ? null : turnAt + HOUR_MS;
   return {
-    latestTurnSpare: turnBack(home, spareHull(craft), deadline, earliest, density),
+    latestTurnSpare: turnBack(home, spareHull(hull), deadline, earliest, density),
     hourLater: whatIf(home, hull, density, later, deadline + HOUR_MS, earliest + HOUR_MS),
     windier: whatIf(legsFor(route.home, day, WINDIER), hull, density, turnAt, deadline, earliest),
   };

@@ -95,6 +95,13 @@ export const ofTheWhole: ReadonlySet<string> = new Set([
   'anchor-drags',
   'rods-over-rule',
   'one-thing-many-jobs',
+  'sinks',
+  'trim',
+  'heel',
+  'freeboard',
+  'unsteady',
+  'standing-unsteady',
+  'lean-capsizes',
 ]);
 /** Stops and Minds of an outing beside the needs that are open, by key. */
 function troubles(outing: Outing, references: References, answers: Answers, now: Instant): ReadonlySet<string> {

@@ -1,3 +1,4 @@
+import { onWater } from '../boat/drag';
 import type { Exposures } from '../exposures/exposures';
 import { kinds } from '../catalog/gear/kinds';
 import { drift } from '../holding/drift';
@@ -70,11 +71,12 @@ export function jigHours(
   const { craft, water } = looked;
   if (!craft || !water) return [];
   const waterDensity = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const { lateralAirM2, lateralWaterM2 } = onWater(craft, looked.loaded);
   return e.spot.map((hour) => {
     const sum = drift({
       windMps: hour.windMps,
-      lateralAirM2: craft.lateralAirM2,
-      lateralWaterM2: craft.lateralWaterM2,
+      lateralAirM2,
+      lateralWaterM2,
       drogue: drogueM === null ? null : { diameterM: drogueM, cd: drogueCd },
       targetMps: null,
       waterDensity,

@@ -29,3 +29,16 @@ export function rememberLast<Inputs extends readonly (string | number)[], Output
     return output;
   };
 }
+
+/** The same record for the same content, so that it is the same input: the last so many. */
+export function interning<Value>(most: number): (value: Value) => Value {
+  const known = new Map<string, Value>();
+  return (value) => {
+    const key = JSON.stringify(value);
+    const same = known.get(key);
+    if (same !== undefined) return same;
+    if (known.size >= most) known.clear();
+    known.set(key, value);
+    return value;
+  };
+}

@@ -2,10 +2,10 @@ import type { HullForm } from '../../documents/hullShape';
 
 /** What a bottom looks like across, and the section exponent that draws it so. Rules of thumb. */
 export const bottoms = {
-  'shallow V': { sectionExponent: 1.6, words: 'two flat sides that meet at the keel' },
-  rounded: { sectionExponent: 2.4, words: 'round from side to side' },
-  'multi-chine': { sectionExponent: 3.5, words: 'flat panels with soft corners' },
-  flat: { sectionExponent: 7, words: 'flat across, sides nearly upright' },
+  'shallow V': { sectionExponent: 5, words: 'two flat sides that meet at the keel' },
+  rounded: { sectionExponent: 7, words: 'round from side to side' },
+  'multi-chine': { sectionExponent: 10, words: 'flat panels with soft corners' },
+  flat: { sectionExponent: 14, words: 'flat across, sides nearly upright' },
 } as const;
 export type Bottom = keyof typeof bottoms;
 

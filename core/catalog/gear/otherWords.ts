@@ -193,7 +193,7 @@ export const otherWords: Record<keyof typeof kindRows, readonly string[]> = {
   'action-camera': ['action cam', 'helmet camera', 'mounted camera', 'video camera'],
   'camera-pole': ['selfie stick', 'boom', 'camera arm'],
   'phone-float': ['floating phone strap', 'buoyant wrist strap'],
-  anchor: ['claw', 'kayak anchor', 'anchor kit', 'plough'],
+  anchor: ['anchor', 'claw', 'kayak anchor', 'anchor kit', 'plough'],
   'fluke-anchor': ['sand anchor'],
   'grapnel-anchor': ['grapple', 'folding anchor', 'rock anchor', 'four fluke anchor'],
   'mushroom-anchor': ['mud anchor', 'lake anchor'],

@@ -8,13 +8,13 @@ import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { useForm, useWatch } from 'react-hook-form';
 import { type BoatFormId, boatFormIds, boatForms, boatFrom } from '#core/boat/boatForms';
+import { boatShapeSchema } from '#core/documents/boatParts';
 import { craftSchema } from '#core/documents/craft';
 import { Page } from '../../ui/Page';
 import { FormNumber, FormText } from '../../ui/fields';
 import { BoatPicture } from './BoatPicture';
 import { useFirstDocument } from './useFirstDocument';
 import { z } from 'zod';
-import { amount } from '#core/units/amount';
 
 const shape = craftSchema.shape;
 const fieldsSchema = z.object({
@@ -24,13 +24,13 @@ const fieldsSchema = z.object({
   beamM: shape.beamM,
   massKg: shape.massKg,
   ratedLoadKg: shape.ratedLoadKg,
-  cruiseMps: shape.cruiseMps,
+  depthM: boatShapeSchema.shape.depthM,
 });
 type Fields = z.infer<typeof fieldsSchema>;
 
 const usual = (form: BoatFormId): Omit<Fields, 'name' | 'form'> => {
-  const { lengthM, beamM, massKg, ratedLoadKg, cruiseMps } = boatForms[form];
-  return { lengthM, beamM, massKg, ratedLoadKg, cruiseMps };
+  const { lengthM, beamM, depthM, massKg, ratedLoadKg } = boatForms[form];
+  return { lengthM, beamM, depthM, massKg, ratedLoadKg };
 };
 
 /** Settled here: which boat it is, near enough to judge by. What would annoy: figures that are on no label and in no memory. */
@@ -90,13 +90,13 @@ export function FirstBoatScreen() {
           <FormText control={control} name="name" label="What you call it" />
           <FormNumber control={control} name="lengthM" label="Length" unit="m" />
           <FormNumber control={control} name="beamM" label="Beam, at its widest" unit="m" />
+          <FormNumber control={control} name="depthM" label="Depth amidships, keel to rim" unit="m" />
           <FormNumber control={control} name="massKg" label="Mass, empty" unit="kg" />
           <FormNumber control={control} name="ratedLoadKg" label="Maker’s greatest load" unit="kg" />
-          <FormNumber control={control} name="cruiseMps" label="Pace you hold for hours" unit="m/s" />
         </Box>
         <Typography variant="body2" color="textSecondary">
-          A steady pace is about {amount(1.3, 'm/s')} paddled, {amount(1.5, 'm/s')} with pedals. How it takes the wind
-          is estimated from its length and beam; under Boats every figure can be made your own.
+          Its shape is drawn from these, and from its shape how deep it lies, how steady it is, how fast it goes and how it takes
+          the wind: estimates. Under Boats you can stretch it, place by place, and put in what you have measured.
         </Typography>
         <Button variant="contained" type="submit" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
           Keep this boat

@@ -7,7 +7,8 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { slackWaters, turnsOfTide, valueAt } from '#core/environment/tide';
-import { sayTideSource, streamOf, tideIsSilent, tideOf } from '#core/environment/waterTide';
+import { sayTideSource, streamOf, tideOf } from '#core/environment/waterTide';
+import { turnsWithin } from '#core/environment/tideTable';
 import type { Water } from '#core/documents/water';
 import { DAY_MS, clockAt, dayInWords, instantOf } from '#core/units/time';
 import { amount } from '#core/units/amount';
@@ -20,6 +21,8 @@ const HEIGHT = 150;
 const TOP = 12;
 const BOTTOM = 118;
 
+const hasFigures = ({ turns, constituents }: NonNullable<Water['tide']>) => turns.length + constituents.length > 0;
+
 /** Today's tide as a curve, and its turns and slacks in words. Predicted; wind and pressure move it. */
 export function TideToday({ water, date }: { water: Water; date: string }) {
   const { inks } = useTheme();
@@ -28,16 +31,29 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
   const to = from + DAY_MS;
   const { tide, stream } = useMemo(
     () => ({
-      tide: tideIsSilent(water, from, to) ? null : tideOf(water, from, to),
+      // A table that begins or ends within the day is drawn as far as it goes.
+      tide: water.tide && hasFigures(water.tide) ? tideOf(water, from, to) : null,
       stream: streamOf(water, from, to)?.series ?? null,
     }),
     [water, from, to],
   );
   if (!tide && !stream)
-    return <Typography color="textSecondary">No tide and no stream are held for this water.</Typography>;
+    return (
+      <Typography color="textSecondary">
+        {water.tide && hasFigures(water.tide)
+          ? `The high and low waters that are written here are for other days than ${dayInWords(date)}.`
+          : 'No tide and no stream are held for this water.'}
+      </Typography>
+    );
+  // What was written is told as it was written, the first and the last of it too.
+  const written = water.tide?.constituents.length === 0 ? turnsWithin(water.tide.turns, from, to) : null;
+  const turns = written ?? (tide ? turnsOfTide(tide, from, to) : []);
   const axis: TimeAxis = { from, to, left: 34, right: Math.max(240, width - 10) };
   const steps = Array.from({ length: 145 }, (_, i) => from + (i * DAY_MS) / 144);
-  const heights = tide ? steps.map((at) => valueAt(tide, at)) : [];
+  const known = tide
+    ? steps.filter((at) => at >= tide.from && at <= tide.from + (tide.values.length - 1) * tide.stepMs)
+    : [];
+  const heights = tide ? known.map((at) => valueAt(tide, at)) : [];
   const [low, high] = [Math.min(0, ...heights), Math.max(1, ...heights)];
   const y = (m: number) => BOTTOM - ((m - low) / (high - low)) * (BOTTOM - TOP);
   const clock = (at: number) => byClock(clockAt(at, water.timeZone));
@@ -68,7 +84,7 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
             </text>
           ))}
           <path
-            d={pathOf(steps.map((at, i) => [xOf(axis, at), y(heights[i] ?? 0)]))}
+            d={pathOf(known.map((at, i) => [xOf(axis, at), y(heights[i] ?? 0)]))}
             fill="none"
             stroke={inks.kelp}
             strokeWidth={2.2}
@@ -78,7 +94,7 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
       <Table size="small" aria-label="Turns of tide and stream">
         <TableBody>
           {tide &&
-            turnsOfTide(tide, from, to).map((turn) => (
+            turns.map((turn) => (
               <TableRow key={turn.at}>
                 <TableCell>{turn.high ? 'High water' : 'Low water'}</TableCell>
                 <TableCell align="right">{clock(turn.at)}</TableCell>

@@ -1,3 +1,4 @@
+import { onWater } from '#core/boat/drag';
 import Box from '@mui/material/Box';
 import { useState } from 'react';
 import { shutWhy } from '#core/holding/anchorSheet';
@@ -183,9 +184,11 @@ function HoldingSums({
   area,
   density,
 }: Held & { item: Item; ground: Ground; area: FishingArea }) {
-  const { workings } = useTrial().outing;
+  const { outing, looked } = useTrial();
+  const { workings } = outing;
   const beam = workings.alignment === 'beam';
-  const k = craft.powerW / craft.cruiseMps ** 3;
+  const boat = onWater(craft, looked.loaded);
+  const k = boat.powerW / boat.cruiseMps ** 3;
   const factor = ground.holdK ?? HOLDING[ground.type][area.bottom];
   return (
     <>
@@ -200,8 +203,8 @@ function HoldingSums({
       </Sum>
       <Sum name="load" result={amount(sum.loadN, 'N')} thumb>
         {beam
-          ? `(½ × ${density} × ${figure(craft.lateralWaterM2, 2)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.lateralAirM2, 2)} × ${figure(hour.gustMps)}²)`
-          : `(${figure(k)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(craft.windageM2, 2)} × ${figure(hour.gustMps)}²)`}{' '}
+          ? `(½ × ${density} × ${figure(boat.lateralWaterM2, 2)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(boat.lateralAirM2, 2)} × ${figure(hour.gustMps)}²)`
+          : `(${figure(k)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(boat.windageM2, 2)} × ${figure(hour.gustMps)}²)`}{' '}
         × <Term id="surge" /> {figure(surge(hour.hsM, workings.surgeHsM), 2)} (1 + {amount(hour.hsM, 'm', 2)} ÷{' '}
         <InPlace
           label="Wave that doubles the pull"

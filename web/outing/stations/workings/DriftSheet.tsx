@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { onWater } from '#core/boat/drag';
 import { drift } from '#core/holding/drift';
 import { AIR_DENSITY, FRESH_WATER, SALT_WATER } from '#core/units/constants';
 import { clockAt } from '#core/units/time';
@@ -24,6 +25,7 @@ export function DriftSheet() {
     return (
       <Nothing>Say in the brief which boat, which place and which hours. The drift is worked out from there.</Nothing>
     );
+  const boat = onWater(craft, looked.loaded);
   const waterDensity = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
   const target = outing.workings.targetDriftMps;
   const drogues = references.items.flatMap((item) =>
@@ -35,8 +37,8 @@ export function DriftSheet() {
   const at = (windMps: number, mouthM: number | null) =>
     drift({
       windMps,
-      lateralAirM2: craft.lateralAirM2,
-      lateralWaterM2: craft.lateralWaterM2,
+      lateralAirM2: boat.lateralAirM2,
+      lateralWaterM2: boat.lateralWaterM2,
       drogue: mouthM === null ? null : { diameterM: mouthM, cd },
       targetMps: target,
       waterDensity,
@@ -44,7 +46,7 @@ export function DriftSheet() {
   const windiest = e.spot.reduce((a, b) => (b.windMps > a.windMps ? b : a));
   // A drogue of no size: what it would have to be is asked by the same coefficient.
   const most = at(windiest.windMps, 0);
-  const r = Math.sqrt((AIR_DENSITY * craft.lateralAirM2) / (waterDensity * craft.lateralWaterM2));
+  const r = Math.sqrt((AIR_DENSITY * boat.lateralAirM2) / (waterDensity * boat.lateralWaterM2));
   const wanted = most.diameterForTargetM ?? 0;
   const widest = drogues.length > 0 ? Math.max(...drogues.map((one) => one.mouthM)) : null;
   const bare = driftPath(area, e.spot, water.chart, (hour) => at(hour.windMps, null).withoutDrogueMps);
@@ -72,14 +74,14 @@ export function DriftSheet() {
         √({AIR_DENSITY} ×{' '}
         <InPlace
           label="Side to the wind"
-          value={craft.lateralAirM2}
+          value={boat.lateralAirM2}
           unit="m²"
           change={(value) => ({ on: 'craft', field: 'lateralAirM2', value })}
         />{' '}
         ÷ ({waterDensity} ×{' '}
         <InPlace
           label="Side to the water"
-          value={craft.lateralWaterM2}
+          value={boat.lateralWaterM2}
           unit="m²"
           change={(value) => ({ on: 'craft', field: 'lateralWaterM2', value })}
         />

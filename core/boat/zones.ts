@@ -1,0 +1,323 @@
+import type { Zone } from '../documents/boatParts';
+import type { Craft } from '../documents/craft';
+import type { Angler } from '../documents/angler';
+import { rememberFor } from '../units/remember';
+import type { Reach, Side, Stance, ZoneKind } from '../vocabulary/boat';
+import { figuresOf, fittingsOf, floorOf, seatOf } from './build';
+
+/** What a new place of a kind is like, before it is stretched. Usual sizes, m. */
+export const usualZone: Record<
+  ZoneKind,
+  Pick<Zone, 'lengthM' | 'widthM' | 'heightM' | 'dryness' | 'cord' | 'leashes' | 'angleDeg' | 'maxKg'>
+> = {
+  hatch: {
+    lengthM: 0.6,
+    widthM: 0.4,
+    heightM: 0.22,
+    dryness: 'splash',
+    cord: false,
+    leashes: 0,
+    angleDeg: null,
+    maxKg: 15,
+  },
+  'tank well': {
+    lengthM: 0.75,
+    widthM: 0.5,
+    heightM: 0.45,
+    dryness: 'open',
+    cord: true,
+    leashes: 0,
+    angleDeg: null,
+    maxKg: 40,
+  },
+  'cockpit floor': {
+    lengthM: 1.1,
+    widthM: 0.42,
+    heightM: 0.3,
+    dryness: 'open',
+    cord: false,
+    leashes: 0,
+    angleDeg: null,
+    maxKg: null,
+  },
+  'under the seat': {
+    lengthM: 0.4,
+    widthM: 0.34,
+    heightM: 0.14,
+    dryness: 'open',
+    cord: false,
+    leashes: 0,
+    angleDeg: null,
+    maxKg: 8,
+  },
+  'seat back': {
+    lengthM: 0.1,
+    widthM: 0.36,
+    heightM: 0.3,
+    dryness: 'spray',
+    cord: true,
+    leashes: 0,
+    angleDeg: null,
+    maxKg: 4,
+  },
+  'side pocket': {
+    lengthM: 0.35,
+    widthM: 0.08,
+    heightM: 0.16,
+    dryness: 'open',
+    cord: true,
+    leashes: 0,
+    angleDeg: null,
+    maxKg: 2,
+  },
+  'deck under cords': {
+    lengthM: 0.5,
+    widthM: 0.36,
+    heightM: 0.2,
+    dryness: 'open',
+    cord: true,
+    leashes: 0,
+    angleDeg: null,
+    maxKg: 6,
+  },
+  'cup or console': {
+    lengthM: 0.16,
+    widthM: 0.16,
+    heightM: 0.12,
+    dryness: 'open',
+    cord: false,
+    leashes: 0,
+    angleDeg: null,
+    maxKg: 2,
+  },
+  'rod tube': {
+    lengthM: 0.07,
+    widthM: 0.07,
+    heightM: 0.3,
+    dryness: 'open',
+    cord: false,
+    leashes: 0,
+    angleDeg: 25,
+    maxKg: 2,
+  },
+  'rod holder': {
+    lengthM: 0.08,
+    widthM: 0.08,
+    heightM: 0.25,
+    dryness: 'open',
+    cord: false,
+    leashes: 0,
+    angleDeg: 30,
+    maxKg: 2,
+  },
+  rail: {
+    lengthM: 0.4,
+    widthM: 0.04,
+    heightM: 0.04,
+    dryness: 'open',
+    cord: false,
+    leashes: 2,
+    angleDeg: null,
+    maxKg: 6,
+  },
+  'pad-eye': {
+    lengthM: 0.04,
+    widthM: 0.04,
+    heightM: 0.03,
+    dryness: 'open',
+    cord: false,
+    leashes: 2,
+    angleDeg: null,
+    maxKg: null,
+  },
+  pod: {
+    lengthM: 0.5,
+    widthM: 0.28,
+    heightM: 0.2,
+    dryness: 'splash',
+    cord: false,
+    leashes: 0,
+    angleDeg: null,
+    maxKg: 10,
+  },
+};
+
+type Shares = readonly [
+  id: string,
+  kind: ZoneKind,
+  name: string,
+  alongShare: number,
+  acrossShare: number,
+  own?: Partial<Zone>,
+];
+
+/** Where the usual places of an open deck are: shares of length from the stern and of half-beam to starboard. Rules of thumb. */
+const open: readonly Shares[] = [
+  ['bow-eye', 'pad-eye', 'Pad-eye at the bow', 0.95, 0],
+  ['fore-hatch', 'hatch', 'Bow hatch', 0.83, 0],
+  ['fore-deck', 'deck under cords', 'Fore deck, under cords', 0.7, 0],
+  ['console', 'cup or console', 'Cup between the knees', 0.61, 0],
+  ['floor', 'cockpit floor', 'Cockpit floor', 0.56, 0],
+  ['left-rail', 'rail', 'Left rail', 0.56, -0.85],
+  ['right-rail', 'rail', 'Right rail', 0.56, 0.85],
+  ['left-pocket', 'side pocket', 'Left side pocket', 0.47, -0.72],
+  ['right-pocket', 'side pocket', 'Right side pocket', 0.47, 0.72],
+  ['under-seat', 'under the seat', 'Under the seat', 0.43, 0],
+  ['seat-back', 'seat back', 'Back of the seat', 0.37, 0],
+  ['left-tube', 'rod tube', 'Left rod tube', 0.34, -0.66],
+  ['right-tube', 'rod tube', 'Right rod tube', 0.34, 0.66],
+  ['well', 'tank well', 'Tank well', 0.21, 0],
+  ['left-eye', 'pad-eye', 'Pad-eye, left of the seat', 0.42, -0.8],
+  ['right-eye', 'pad-eye', 'Pad-eye, right of the seat', 0.42, 0.8],
+  ['stern-eye', 'pad-eye', 'Pad-eye at the stern', 0.04, 0],
+];
+const soft: readonly Shares[] = [
+  ['bow-eye', 'pad-eye', 'Ring at the bow', 0.95, 0],
+  ['fore-deck', 'deck under cords', 'Bow, under cords', 0.8, 0],
+  ['floor', 'cockpit floor', 'Floor before the seat', 0.6, 0],
+  ['left-pocket', 'side pocket', 'Left side pocket', 0.47, -0.5],
+  ['right-pocket', 'side pocket', 'Right side pocket', 0.47, 0.5],
+  ['seat-back', 'seat back', 'Back of the seat', 0.36, 0],
+  ['well', 'tank well', 'Floor behind the seat', 0.22, 0],
+  ['left-eye', 'pad-eye', 'Ring on the left tube', 0.45, -0.75],
+  ['right-eye', 'pad-eye', 'Ring on the right tube', 0.45, 0.75],
+  ['stern-eye', 'pad-eye', 'Ring at the stern', 0.04, 0],
+];
+const closed: readonly Shares[] = [
+  ['bow-eye', 'pad-eye', 'Pad-eye at the bow', 0.95, 0],
+  ['fore-hatch', 'hatch', 'Bow hatch', 0.8, 0, { dryness: 'sealed' }],
+  ['fore-deck', 'deck under cords', 'Fore deck, under cords', 0.66, 0],
+  ['floor', 'cockpit floor', 'Cockpit, before the seat', 0.55, 0, { dryness: 'spray' }],
+  ['under-seat', 'under the seat', 'Beside and behind the seat', 0.4, 0, { dryness: 'spray' }],
+  ['aft-deck', 'deck under cords', 'Aft deck, under cords', 0.3, 0],
+  ['aft-hatch', 'hatch', 'Stern hatch', 0.2, 0, { dryness: 'sealed' }],
+  ['stern-eye', 'pad-eye', 'Pad-eye at the stern', 0.04, 0],
+];
+
+const sideOf = (yM: number): Side => (yM < -0.1 ? 'left' : yM > 0.1 ? 'right' : 'middle');
+const round = (value: number) => Math.round(value * 1000) / 1000;
+
+/** Half the breadth of the deck at a place along the boat, m. */
+export function halfBreadthAt(craft: Craft, xM: number): number {
+  const { planExponent } = figuresOf(craft);
+  const u = (2 * xM) / craft.lengthM - 1;
+  return (craft.beamM / 2) * Math.max(0, 1 - Math.abs(u) ** planExponent);
+}
+
+/** Height of the floor of a place over the base line, m. */
+function floorFor(kind: ZoneKind, craft: Craft): number {
+  const { depthM } = figuresOf(craft);
+  const floor = floorOf(craft);
+  switch (kind) {
+    case 'hatch':
+      return round(Math.min(floor, 0.12 * depthM + 0.02));
+    case 'deck under cords':
+      return round(craft.hull === 'inflatable' ? depthM : depthM + 0.02);
+    case 'rail':
+    case 'pad-eye':
+      return round(depthM);
+    case 'rod tube':
+    case 'rod holder':
+      return round(Math.max(floor, depthM - 0.2));
+    case 'seat back':
+    case 'side pocket':
+    case 'cup or console':
+      return round(floor + 0.06);
+    default:
+      return floor;
+  }
+}
+
+/** A place of a kind where one wants it, of the usual size, kept within the boat. */
+export function newZone(
+  craft: Craft,
+  kind: ZoneKind,
+  name: string,
+  id: string,
+  at: { xM: number; yM: number },
+  own: Partial<Zone> = {},
+): Zone {
+  const usual = usualZone[kind];
+  const narrow = 2 * halfBreadthAt(craft, at.xM);
+  return {
+    id,
+    kind,
+    name,
+    xM: round(at.xM),
+    yM: round(at.yM),
+    floorM: floorFor(kind, craft),
+    opening: kind === 'hatch' ? { longM: 0.3, shortM: 0.2 } : null,
+    side: sideOf(at.yM),
+    padded: false,
+    reach: null,
+    fittingId: null,
+    ...usual,
+    lengthM: round(Math.max(0.02, Math.min(usual.lengthM, 0.28 * craft.lengthM))),
+    widthM: round(
+      Math.max(
+        0.02,
+        Math.min(usual.widthM, kind === 'rail' || kind === 'pad-eye' ? usual.widthM : Math.max(0.1, narrow - 0.1)),
+      ),
+    ),
+    ...own,
+  };
+}
+
+/** The usual places of such a boat, to its own size. */
+export function usualZones(craft: Craft): Zone[] {
+  const list = craft.hull === 'inflatable' ? soft : craft.deck === 'sit-inside' ? closed : open;
+  return list.map(([id, kind, name, along, across, own]) => {
+    const xM = along * craft.lengthM;
+    return newZone(craft, kind, name, id, { xM, yM: across * halfBreadthAt(craft, xM) }, own);
+  });
+}
+
+/** All the places a boat has, with those of every fitting. */
+export const allZonesOf: (craft: Craft) => readonly Zone[] = rememberFor(
+  (craft: Craft) => craft.zones ?? usualZones(craft),
+);
+/** The places a boat has as it is put together now. */
+export const zonesOf: (craft: Craft) => readonly Zone[] = rememberFor((craft: Craft) => {
+  const fitted = new Set(fittingsOf(craft).map(({ id }) => id));
+  return allZonesOf(craft).filter(({ fittingId }) => fittingId === null || fitted.has(fittingId));
+});
+
+/** Of one's height: the shoulder over the seat, the arm from the shoulder to the grip. Drillis and Contini's segment lengths, rounded. */
+const SHOULDER = 0.31;
+const ARM = 0.37;
+/** What a twist and a lean add, m, and leaving the seat; behind this bearing from the bow one has to twist. */
+const LEAN_M = 0.35;
+const MOVE_M = 0.95;
+const TWIST_DEG = 110;
+/** How far standing puts the hand over the floor, of one's height. */
+const STANDING_SHOULDER = 0.82;
+
+/** How a place is reached from the seat: as written, else by the arm from the shoulder to the nearest part of it. An estimate. */
+export function reachOf(
+  zone: Zone,
+  craft: Craft,
+  { heightM }: Pick<Angler, 'heightM'>,
+  stance: Stance = 'seated low',
+): Reach {
+  if (zone.reach !== null) return zone.reach;
+  const seat = seatOf(craft);
+  const stands = stance === 'standing';
+  const base = stance === 'seated high' ? (seat.highM ?? seat.lowM) : seat.lowM;
+  const shoulder = {
+    x: seat.xM + (stands ? 0.3 : 0.05),
+    z: stands ? floorOf(craft) + STANDING_SHOULDER * heightM : base + SHOULDER * heightM,
+  };
+  const nearest = (at: number, middle: number, long: number) =>
+    Math.max(0, Math.abs(at - middle) - long / 2) * Math.sign(middle - at);
+  const dx = nearest(shoulder.x, zone.xM, zone.lengthM);
+  const dy = nearest(0, zone.yM, zone.widthM);
+  // Into a well one reaches from its top.
+  const dz = zone.floorM + (zone.opening ? zone.heightM : Math.min(zone.heightM, 0.1)) - shoulder.z;
+  const far = Math.hypot(dx, dy, dz);
+  const bearing = (Math.atan2(Math.abs(dy), dx) * 180) / Math.PI;
+  const arm = ARM * heightM;
+  const behind = Math.hypot(dx, dy) > 0.15 && bearing > TWIST_DEG;
+  if (far <= arm && !behind) return 'hand';
+  if (far <= arm + LEAN_M) return stands ? 'move' : 'turn';
+  return far <= arm + MOVE_M && zone.kind !== 'hatch' ? 'move' : 'ashore';
+}

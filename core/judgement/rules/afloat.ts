@@ -1,0 +1,251 @@
+import { seatOf, setUpOf } from '../../boat/build';
+import { LEAN_M } from '../../boat/lading';
+import { type Standing, stabilityIn } from '../../boat/stability';
+import type { Craft } from '../../documents/craft';
+import { FRESH_WATER, SALT_WATER } from '../../units/constants';
+import { amount, mass } from '../../units/amount';
+import { rememberFor } from '../../units/remember';
+import { figure } from '../../units/words';
+import type { Stance } from '../../vocabulary/boat';
+import { kinds } from '../../catalog/gear/kinds';
+import { fewerFish, otherBoats, removing } from '../candidates';
+import type { Context } from '../context';
+import { rule } from '../rule';
+
+/** Thresholds of practice for small open craft. Rules of thumb; the maker's rating always wins. */
+export const TRIM_MIND_DEG = 2;
+export const HEEL_MIND_DEG = 1.5;
+export const HEEL_STOP_DEG = 4;
+export const FREEBOARD_MIND_M = 0.1;
+/** Of the same hull with the angler alone, seated low. */
+export const STEADY_MIND = 0.6;
+export const STEADY_STOP = 0.3;
+/** Standing wants at least so much metacentric height, m. */
+export const STANDING_GM_M = 0.05;
+/** Levers of a hull that is steady by so little are smaller than what its drawing leaves open: shares of them say nothing, m. */
+const LEAST_GM_M = 0.02;
+/** So much more gear does not keep a missing thing from being offered. */
+const SLACK = 0.05;
+
+type Reads = Pick<Context, 'places' | 'lading' | 'brief'>;
+interface Held {
+  craft: Craft;
+  now: Standing | 'sinks';
+  alone: Standing;
+}
+
+/** Answers by boat: the same load is asked about again and again. */
+const asked = rememberFor((_: Craft) => new Map<string, Held | null>());
+
+/** How the boat stands in a stance; null: boat or angler are not known, or nobody has drawn its shape. */
+function standingIn({ places: { craft, angler, water }, lading }: Reads, stance: Stance): Held | null {
+  if (!craft || craft.shape === null || !angler || !lading) return null;
+  const density = water?.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const { massKg, xM, yM, zM } = lading;
+  const key = [stance, density, massKg, xM, yM, zM, angler.massKg, angler.heightM].join(' ');
+  const known = asked(craft);
+  const found = known.get(key);
+  if (found !== undefined) return found;
+  const stood = stabilityIn(craft, angler, stance, lading, density);
+  const held = stood ? { craft, ...stood } : null;
+  if (known.size > MOST_KEPT) known.clear();
+  known.set(key, held);
+  return held;
+}
+const MOST_KEPT = 500;
+
+/** How one sits in the set-up the boat is in. */
+function seated({ places: { craft } }: Reads): Stance {
+  return craft && setUpOf(craft).seat === 'high' && seatOf(craft).highM !== null ? 'seated high' : 'seated low';
+}
+function afloatSeated(context: Reads): { craft: Craft; now: Standing; alone: Standing } | null {
+  const held = standingIn(context, seated(context));
+  return held && held.now !== 'sinks' ? { craft: held.craft, now: held.now, alone: held.alone } : null;
+}
+
+/** Beside every figure of a hull that nobody has inclined. */
+const estimate = (calibrated: boolean) =>
+  calibrated ? 'By its inclining test.' : 'The hull is drawn and not inclined: an estimate.';
+
+/** Only what is of use to nobody's needs is offered to be left ashore. */
+const lighter = (context: Context) => [
+  ...removing(context, (kind) => kinds[kind].means.length === 0),
+  ...fewerFish(context),
+  ...otherBoats(context),
+];
+
+const sinks = rule({
+  code: 'sinks',
+  reads: ['places', 'lading', 'brief'],
+  station: 'kit',
+  measure: 'kg',
+  find: (context) => {
+    const held = standingIn(context, seated(context));
+    if (held?.now !== 'sinks') return [];
+    const massKg = held.craft.massKg + (context.places.angler?.massKg ?? 0) + (context.lading?.massKg ?? 0);
+    return [{ level: 'stop', basis: 'physics', extent: massKg, facts: { craft: held.craft.name, massKg } }];
+  },
+  say: ({ craft, massKg }) => ({
+    title: `${craft} does not float under this`,
+    text: `${amount(massKg, 'kg', 0)} with hull and angler are more than its drawn shape displaces. Less aboard, or another boat.`,
+  }),
+  repairs: (_, context) => lighter(context),
+});
+
+const trim = rule({
+  code: 'trim',
+  reads: ['places', 'lading', 'brief'],
+  station: 'kit',
+  measure: '°',
+  slack: 0.2,
+  find: (context) => {
+    const held = afloatSeated(context);
+    if (!held || Math.abs(held.now.trimDeg) <= TRIM_MIND_DEG) return [];
+    const { trimDeg } = held.now;
+    const facts = { craft: held.craft.name, trimDeg, calibrated: held.craft.inclined !== null };
+    return [{ level: 'mind', basis: 'physics', extent: Math.abs(trimDeg), facts }];
+  },
+  say: ({ craft, trimDeg, calibrated }) => ({
+    title: `${craft} lies ${trimDeg > 0 ? 'by the stern' : 'by the bow'}`,
+    text: `${figure(Math.abs(trimDeg))}° ${trimDeg > 0 ? 'bow up' : 'bow down'}, by where each thing usually goes; within ${TRIM_MIND_DEG}° it answers as it should. Move weight ${trimDeg > 0 ? 'forward' : 'aft'}. ${estimate(calibrated)}`,
+  }),
+  repairs: (_, context) => lighter(context),
+});
+
+const heel = rule({
+  code: 'heel',
+  reads: ['places', 'lading', 'brief'],
+  station: 'kit',
+  measure: '°',
+  slack: 0.2,
+  find: (context) => {
+    const held = afloatSeated(context);
+    const heelDeg = held?.now.heelDeg ?? null;
+    if (!held || heelDeg === null || heelDeg <= HEEL_MIND_DEG) return [];
+    const level = heelDeg > HEEL_STOP_DEG && held.craft.inclined ? ('stop' as const) : ('mind' as const);
+    const facts = { craft: held.craft.name, heelDeg, calibrated: held.craft.inclined !== null };
+    return [{ level, basis: 'physics', extent: heelDeg, facts }];
+  },
+  say: ({ craft, heelDeg, calibrated }) => ({
+    title: `${craft} lies over to one side`,
+    text: `${figure(heelDeg)}°, by where each thing usually goes; past ${HEEL_MIND_DEG}° it is felt in every stroke, past ${HEEL_STOP_DEG}° little is left to that side. Even out what is left and right. ${estimate(calibrated)}`,
+  }),
+  repairs: (_, context) => lighter(context),
+});
+
+const freeboard = rule({
+  code: 'freeboard',
+  reads: ['places', 'lading', 'brief'],
+  station: 'kit',
+  measure: 'm',
+  slack: 0.005,
+  find: (context) => {
+    const held = afloatSeated(context);
+    if (!held || held.now.freeboardM >= FREEBOARD_MIND_M) return [];
+    const { freeboardM, massKg } = held.now;
+    const facts = { craft: held.craft.name, freeboardM, massKg, calibrated: held.craft.inclined !== null };
+    return [{ level: 'mind', basis: 'physics', extent: FREEBOARD_MIND_M - freeboardM, facts }];
+  },
+  say: ({ craft, freeboardM, massKg, calibrated }) => ({
+    title: `${craft} lies deep`,
+    text: `${amount(Math.max(0, freeboardM), 'm', 2)} of side over the water at its lowest, with ${mass(massKg)} all told; under ${amount(FREEBOARD_MIND_M, 'm', 2)} every wave is aboard. ${estimate(calibrated)}`,
+  }),
+  repairs: (_, context) => lighter(context),
+});
+
+const unsteady = rule({
+  code: 'unsteady',
+  reads: ['places', 'lading', 'brief'],
+  station: 'kit',
+  measure: 'share',
+  slack: SLACK,
+  find: (context) => {
+    const stance = seated(context);
+    const held = afloatSeated(context);
+    if (!held) return [];
+    const { now, alone, craft } = held;
+    const calibrated = craft.inclined !== null;
+    if (alone.gmM < LEAST_GM_M) {
+      if (!calibrated && now.gmM > 0) return [];
+      if (now.gmM > 0 && now.heelDeg !== null) return [];
+    }
+    const upright = now.gmM > 0 && now.heelDeg !== null;
+    const share = upright ? Math.min(now.gmM / alone.gmM, now.areaM / Math.max(alone.areaM, 1e-9)) : 0;
+    if (share >= STEADY_MIND) return [];
+    const level = share < STEADY_STOP && calibrated ? ('stop' as const) : ('mind' as const);
+    const facts = { craft: craft.name, stance, share, gmM: now.gmM, aloneM: alone.gmM, upright, calibrated };
+    return [{ level, basis: 'physics', extent: 1 - Math.max(0, share), facts }];
+  },
+  say: ({ craft, stance, share, gmM, aloneM, upright, calibrated }) => ({
+    title: upright ? `${craft} is less steady than you know it` : `${craft} does not lie upright`,
+    text: upright
+      ? `${figure(share * 100, 0)} % of what it has with you alone, seated low: ${amount(gmM, 'm', 2)} of metacentric height against ${amount(aloneM, 'm', 2)}. ${stance === 'seated high' ? 'Lower the seat: another set-up of the boat. ' : 'Less aboard, or lower down. '}${estimate(calibrated)}`
+      : `${stance === 'seated high' ? 'Seated high' : 'Seated'} with all this, nothing rights it: ${amount(gmM, 'm', 2)} of metacentric height. Lower the seat, take less, or another boat. ${estimate(calibrated)}`,
+  }),
+  repairs: (_, context) => lighter(context),
+});
+
+const unsteadyStanding = rule({
+  code: 'standing-unsteady',
+  reads: ['places', 'lading', 'brief'],
+  station: 'brief',
+  measure: 'm',
+  slack: 0.005,
+  find: (context) => {
+    if (!context.brief.standing) return [];
+    const held = standingIn(context, 'standing');
+    if (!held || held.now === 'sinks' || held.now.gmM > STANDING_GM_M) return [];
+    const { gmM } = held.now;
+    const calibrated = held.craft.inclined !== null;
+    const level = calibrated ? ('stop' as const) : ('mind' as const);
+    return [
+      { level, basis: 'physics', extent: STANDING_GM_M - gmM, facts: { craft: held.craft.name, gmM, calibrated } },
+    ];
+  },
+  say: ({ craft, gmM, calibrated }) => ({
+    title: `${craft} does not carry you standing`,
+    text: `${amount(gmM, 'm', 2)} of metacentric height with you on your feet and all this aboard; standing wants over ${amount(STANDING_GM_M, 'm', 2)}, and a skill of your own besides. ${estimate(calibrated)}`,
+  }),
+  repairs: (_, context) => [{ do: 'sit-to-fish' }, ...lighter(context)],
+});
+
+const leaning = rule({
+  code: 'lean-capsizes',
+  reads: ['places', 'lading', 'brief'],
+  station: 'kit',
+  measure: 'm',
+  slack: 0.01,
+  find: (context) => {
+    const held = standingIn(context, 'leaning');
+    // What does not lie upright at all is told as that.
+    if (!held || held.now === 'sinks' || held.now.heelDeg !== null || held.now.gmM <= 0) return [];
+    const calibrated = held.craft.inclined !== null;
+    if (!calibrated && held.alone.gmM < LEAST_GM_M) return [];
+    // How a hull comes back from far over hangs on what a drawing by a few figures leaves open: it is told, and not held against it.
+    const level = calibrated ? ('stop' as const) : ('note' as const);
+    const facts = { craft: held.craft.name, gmM: held.now.gmM, calibrated };
+    return [{ level, basis: 'physics', extent: Math.max(0, 1 - held.now.gmM), facts }];
+  },
+  say: ({ craft, gmM, calibrated }) => ({
+    title: `A lean is too much for ${craft}`,
+    text: `With your weight ${amount(LEAN_M, 'm', 2)} outboard nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden. Reach with the hips still, or take less. ${estimate(calibrated)}`,
+  }),
+  repairs: (_, context) => lighter(context),
+});
+
+const notDrawn = rule({
+  code: 'hull-not-drawn',
+  reads: ['places'],
+  station: 'brief',
+  measure: 'whether',
+  find: ({ places: { craft } }) =>
+    craft && craft.shape === null
+      ? [{ level: 'note', basis: 'judgement', extent: 1, facts: { craft: craft.name } }]
+      : [],
+  say: ({ craft }) => ({
+    title: `${craft} has no shape yet`,
+    text: 'How deep it lies and how steady it is was not looked at. Choose its shape by picture, under Boats.',
+  }),
+});
+
+export const afloatRules = [sinks, trim, heel, freeboard, unsteady, unsteadyStanding, leaning, notDrawn] as const;
