@@ -3,7 +3,7 @@ import type { PlaceId } from '../catalog/gear/places';
 import { type Aboard, type Looked, idsAboard } from '../documents/references';
 import type { Craft } from '../documents/craft';
 import { rememberFor } from '../units/remember';
-import { type Lading, together, usualSpot } from './lading';
+import { type Lading, usualSpot } from './lading';
 
 /** Shares of the maker's rating at which the product speaks. Rules of thumb; the maker's rating always wins. */
 export const LOAD_NOTE = 0.75;
@@ -62,14 +62,13 @@ export function usualPlace({ item, entry }: Aboard, looked: Looked): PlaceId {
   return kinds[(inside ?? item).kind].place;
 }
 
-const spots = rememberFor((_: Craft) => new Map<string, Omit<Lading, 'massKg'> | null>());
+const spots = rememberFor((_: Craft) => new Map<PlaceId, { heightM: number; spot: Omit<Lading, 'massKg'> | null }>());
 function spotOn(craft: Craft, place: PlaceId, heightM: number): Omit<Lading, 'massKg'> | null {
   const known = spots(craft);
-  const key = `${place} ${heightM}`;
-  const found = known.get(key);
-  if (found !== undefined) return found;
+  const found = known.get(place);
+  if (found?.heightM === heightM) return found.spot;
   const spot = usualSpot(craft, place, heightM);
-  known.set(key, spot);
+  known.set(place, { heightM, spot });
   return spot;
 }
 
@@ -80,14 +79,18 @@ function spotOn(craft: Craft, place: PlaceId, heightM: number): Omit<Lading, 'ma
 export function gearLading(looked: Looked, { keepKg }: Expected): Lading | null {
   const { craft, angler } = looked;
   if (!craft || !angler) return null;
-  const at = (place: PlaceId, massKg: number) => {
-    const spot = massKg > 0 ? spotOn(craft, place, angler.heightM) : null;
-    return spot ? [{ massKg, ...spot }] : [];
+  let [massKg, x, y, z] = [0, 0, 0, 0];
+  const put = (place: PlaceId, kg: number) => {
+    const spot = kg > 0 ? spotOn(craft, place, angler.heightM) : null;
+    if (!spot) return;
+    massKg += kg;
+    x += kg * spot.xM;
+    y += kg * spot.yM;
+    z += kg * spot.zM;
   };
-  const { massKg, xM, yM, zM } = together([
-    ...looked.aboard.flatMap((one) => at(usualPlace(one, looked), inOwnBoatKg(one))),
-    ...at('tankwell', keepKg),
-  ]);
+  for (const one of looked.aboard) put(usualPlace(one, looked), inOwnBoatKg(one));
+  put('tankwell', keepKg);
   const to = (value: number, step: number) => Math.round(value / step) * step;
-  return { massKg: to(massKg, 0.5), xM: to(xM, 0.01), yM: to(yM, 0.01), zM: to(zM, 0.01) };
+  const at = (sum: number) => (massKg > 0 ? to(sum / massKg, 0.01) : 0);
+  return { massKg: to(massKg, 0.5), xM: at(x), yM: at(y), zM: at(z) };
 }

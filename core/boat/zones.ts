@@ -287,6 +287,7 @@ const SHOULDER = 0.31;
 const ARM = 0.37;
 /** What a twist and a lean add, m, and leaving the seat; behind this bearing from the bow one has to twist. */
 const LEAN_M = 0.35;
+const BEND_M = 0.15;
 const MOVE_M = 0.95;
 const TWIST_DEG = 110;
 /** How far standing puts the hand over the floor, of one's height. */
@@ -309,7 +310,9 @@ export function reachOf(
   };
   const nearest = (at: number, middle: number, long: number) =>
     Math.max(0, Math.abs(at - middle) - long / 2) * Math.sign(middle - at);
-  const dx = nearest(shoulder.x, zone.xM, zone.lengthM);
+  const ahead = nearest(shoulder.x, zone.xM, zone.lengthM);
+  // Bending forward from the hips is no twist.
+  const dx = ahead > 0 ? Math.max(0, ahead - BEND_M) : ahead;
   const dy = nearest(0, zone.yM, zone.widthM);
   // Into a well one reaches from its top.
   const dz = zone.floorM + (zone.opening ? zone.heightM : Math.min(zone.heightM, 0.1)) - shoulder.z;

@@ -36,7 +36,13 @@ describe('a document of the first form', () => {
     ]);
   });
   it('as a boat, an item or a fish has what its form lacked', () => {
-    expect(opened('craft', sample['craft/1'])).toMatchObject({ format: 'craft/4', wellKg: null, plugNames: '', shape: null, zones: null });
+    expect(opened('craft', sample['craft/1'])).toMatchObject({
+      format: 'craft/4',
+      wellKg: null,
+      plugNames: '',
+      shape: null,
+      zones: null,
+    });
     expect(opened('items', sample['item/1'])).toMatchObject({ format: 'item/3', photo: null, stays: '' });
     const second = { ...sample['item/1'], format: 'item/2', photo: 'a'.repeat(64) };
     expect(opened('items', second)).toMatchObject({ format: 'item/3', photo: 'a'.repeat(64), stays: '' });

@@ -22,6 +22,7 @@ import {
   dayExposures,
   withBurden,
 } from '../exposures/exposures';
+import { type LadenBoat, ladenBoat } from '../boat/afloat';
 import type { Lading } from '../boat/lading';
 import { gearLading } from '../boat/load';
 import { type Anchorage, anchorOf, anchorageOf } from '../holding/anchorSheet';
@@ -84,6 +85,8 @@ export interface Context {
   builtRigs: readonly BuiltRig[];
   /** Weight of all that is stowed in one's own boat, with the fish expected, where it usually lies. null: no boat, or nobody in it. */
   lading: Lading | null;
+  /** The boat as it is laden, to be asked how it stands; null: boat, shape or angler are not known. */
+  afloat: LadenBoat | null;
   /** What the jig asks for at every half hour of the stay, by the drogue and the line that are aboard. */
   drogueM: number | null;
   jigLineMm: number | null;
@@ -114,6 +117,7 @@ type Derived =
   | 'exposures'
   | 'builtRigs'
   | 'lading'
+  | 'afloat'
   | 'drogueM'
   | 'jigLineMm'
   | 'jigs'
@@ -183,6 +187,7 @@ const derived = deriving<Context, Derived>({
   },
   loaded: {
     from: ['selection', 'angler', 'boats', 'aboard'],
+    leaf: true,
     make: ({ selection, references, aboard }) => loadedBy(selection, references, aboard),
   },
   places: {
@@ -227,7 +232,13 @@ const derived = deriving<Context, Derived>({
   lading: {
     from: ['looked', 'exposures'],
     keep: SOME,
+    leaf: true,
     make: ({ looked, exposures }) => sameLading(gearLading(looked, exposures)),
+  },
+  afloat: {
+    from: ['places', 'lading'],
+    keep: SOME,
+    make: ({ places, lading }) => ladenBoat(places, lading),
   },
   drogueM: {
     from: ['tackle', 'brief'],

@@ -5,6 +5,8 @@
 export interface Derivation<Whole extends object, Value> {
   from: readonly (keyof Whole)[];
   keep?: number;
+  /** It is seldom another and cheaply worked out: what hangs on it is asked by itself, and not by what it is made from. */
+  leaf?: true;
   /** @param before the whole that this one follows, where only a little changed; null: none */
   make: (whole: Whole, before: Whole | null) => Value;
 }
@@ -74,7 +76,7 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
     const given = new Set<keyof Whole>();
     for (const name of names) {
       const derivation = derivations[name as Names] as Derivation<Whole, unknown> | undefined;
-      if (derivation) for (const one of givenFor(derivation.from)) given.add(one);
+      if (derivation && !derivation.leaf) for (const one of givenFor(derivation.from)) given.add(one);
       else given.add(name);
     }
     return given;

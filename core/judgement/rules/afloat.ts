@@ -1,12 +1,8 @@
-import { seatOf, setUpOf } from '../../boat/build';
 import { LEAN_M } from '../../boat/lading';
-import { type Standing, stabilityIn } from '../../boat/stability';
+import type { Standing } from '../../boat/stability';
 import type { Craft } from '../../documents/craft';
-import { FRESH_WATER, SALT_WATER } from '../../units/constants';
 import { amount, mass } from '../../units/amount';
-import { rememberFor } from '../../units/remember';
 import { figure } from '../../units/words';
-import type { Stance } from '../../vocabulary/boat';
 import { kinds } from '../../catalog/gear/kinds';
 import { fewerFish, otherBoats, removing } from '../candidates';
 import type { Context } from '../context';
@@ -27,39 +23,9 @@ const LEAST_GM_M = 0.02;
 /** So much more gear does not keep a missing thing from being offered. */
 const SLACK = 0.05;
 
-type Reads = Pick<Context, 'places' | 'lading' | 'brief'>;
-interface Held {
-  craft: Craft;
-  now: Standing | 'sinks';
-  alone: Standing;
-}
-
-/** Answers by boat: the same load is asked about again and again. */
-const asked = rememberFor((_: Craft) => new Map<string, Held | null>());
-
-/** How the boat stands in a stance; null: boat or angler are not known, or nobody has drawn its shape. */
-function standingIn({ places: { craft, angler, water }, lading }: Reads, stance: Stance): Held | null {
-  if (!craft || craft.shape === null || !angler || !lading) return null;
-  const density = water?.type === 'fresh' ? FRESH_WATER : SALT_WATER;
-  const { massKg, xM, yM, zM } = lading;
-  const key = [stance, density, massKg, xM, yM, zM, angler.massKg, angler.heightM].join(' ');
-  const known = asked(craft);
-  const found = known.get(key);
-  if (found !== undefined) return found;
-  const stood = stabilityIn(craft, angler, stance, lading, density);
-  const held = stood ? { craft, ...stood } : null;
-  if (known.size > MOST_KEPT) known.clear();
-  known.set(key, held);
-  return held;
-}
-const MOST_KEPT = 500;
-
-/** How one sits in the set-up the boat is in. */
-function seated({ places: { craft } }: Reads): Stance {
-  return craft && setUpOf(craft).seat === 'high' && seatOf(craft).highM !== null ? 'seated high' : 'seated low';
-}
-function afloatSeated(context: Reads): { craft: Craft; now: Standing; alone: Standing } | null {
-  const held = standingIn(context, seated(context));
+type Reads = Pick<Context, 'afloat'>;
+function afloatSeated({ afloat }: Reads): { craft: Craft; now: Standing; alone: Standing } | null {
+  const held = afloat?.in(afloat.seated);
   return held && held.now !== 'sinks' ? { craft: held.craft, now: held.now, alone: held.alone } : null;
 }
 
@@ -76,13 +42,13 @@ const lighter = (context: Context) => [
 
 const sinks = rule({
   code: 'sinks',
-  reads: ['places', 'lading', 'brief'],
+  reads: ['afloat'],
   station: 'kit',
   measure: 'kg',
   find: (context) => {
-    const held = standingIn(context, seated(context));
+    const held = context.afloat?.in(context.afloat.seated);
     if (held?.now !== 'sinks') return [];
-    const massKg = held.craft.massKg + (context.places.angler?.massKg ?? 0) + (context.lading?.massKg ?? 0);
+    const { massKg } = held;
     return [{ level: 'stop', basis: 'physics', extent: massKg, facts: { craft: held.craft.name, massKg } }];
   },
   say: ({ craft, massKg }) => ({
@@ -94,7 +60,7 @@ const sinks = rule({
 
 const trim = rule({
   code: 'trim',
-  reads: ['places', 'lading', 'brief'],
+  reads: ['afloat'],
   station: 'kit',
   measure: '°',
   slack: 0.2,
@@ -114,7 +80,7 @@ const trim = rule({
 
 const heel = rule({
   code: 'heel',
-  reads: ['places', 'lading', 'brief'],
+  reads: ['afloat'],
   station: 'kit',
   measure: '°',
   slack: 0.2,
@@ -135,7 +101,7 @@ const heel = rule({
 
 const freeboard = rule({
   code: 'freeboard',
-  reads: ['places', 'lading', 'brief'],
+  reads: ['afloat'],
   station: 'kit',
   measure: 'm',
   slack: 0.005,
@@ -155,14 +121,14 @@ const freeboard = rule({
 
 const unsteady = rule({
   code: 'unsteady',
-  reads: ['places', 'lading', 'brief'],
+  reads: ['afloat'],
   station: 'kit',
   measure: 'share',
   slack: SLACK,
   find: (context) => {
-    const stance = seated(context);
     const held = afloatSeated(context);
-    if (!held) return [];
+    const stance = context.afloat?.seated;
+    if (!held || !stance) return [];
     const { now, alone, craft } = held;
     const calibrated = craft.inclined !== null;
     if (alone.gmM < LEAST_GM_M) {
@@ -187,13 +153,13 @@ const unsteady = rule({
 
 const unsteadyStanding = rule({
   code: 'standing-unsteady',
-  reads: ['places', 'lading', 'brief'],
+  reads: ['afloat', 'brief'],
   station: 'brief',
   measure: 'm',
   slack: 0.005,
   find: (context) => {
     if (!context.brief.standing) return [];
-    const held = standingIn(context, 'standing');
+    const held = context.afloat?.in('standing');
     if (!held || held.now === 'sinks' || held.now.gmM > STANDING_GM_M) return [];
     const { gmM } = held.now;
     const calibrated = held.craft.inclined !== null;
@@ -211,12 +177,12 @@ const unsteadyStanding = rule({
 
 const leaning = rule({
   code: 'lean-capsizes',
-  reads: ['places', 'lading', 'brief'],
+  reads: ['afloat'],
   station: 'kit',
   measure: 'm',
   slack: 0.01,
   find: (context) => {
-    const held = standingIn(context, 'leaning');
+    const held = context.afloat?.in('leaning');
     // What does not lie upright at all is told as that.
     if (!held || held.now === 'sinks' || held.now.heelDeg !== null || held.now.gmM <= 0) return [];
     const calibrated = held.craft.inclined !== null;
