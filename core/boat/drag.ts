@@ -1,7 +1,7 @@
 import type { Angler } from '../documents/angler';
 import type { Loaded } from '../documents/references';
 import type { Craft } from '../documents/craft';
-import { G, SALT_WATER } from '../units/constants';
+import { AIR_DENSITY, G, SALT_WATER } from '../units/constants';
 import { rememberFor } from '../units/remember';
 import { setUpOf } from './build';
 import { type Lading, EMPTY } from './lading';
@@ -182,3 +182,12 @@ const NOTHING_KNOWN: OnWater = {
   lateralWaterM2: 0.5,
 };
 const round = (value: number) => Math.max(0.05, Math.round(value * 100) / 100);
+
+/** Drift as a share of what of the wind is left over it, r of v = W r/(1 + r); null: no boat drifts so fast. */
+export function driftShare(windMps: number, driftMps: number): number | null {
+  return driftMps > 0 && driftMps < windMps / 2 ? driftMps / (windMps - driftMps) : null;
+}
+/** The drag area that holds a boat in the water so that it drifts by that share, m². */
+export function lateralFromDrift(lateralAirM2: number, share: number, waterDensity: number): number {
+  return (AIR_DENSITY * lateralAirM2) / (waterDensity * share * share);
+}

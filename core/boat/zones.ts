@@ -154,10 +154,10 @@ type Shares = readonly [
 /** Where the usual places of an open deck are: shares of length from the stern and of half-beam to starboard. Rules of thumb. */
 const open: readonly Shares[] = [
   ['bow-eye', 'pad-eye', 'Pad-eye at the bow', 0.95, 0],
-  ['fore-hatch', 'hatch', 'Bow hatch', 0.83, 0],
-  ['fore-deck', 'deck under cords', 'Fore deck, under cords', 0.7, 0],
+  ['fore-hatch', 'hatch', 'Bow hatch', 0.84, 0, { lengthM: 0.5 }],
+  ['fore-deck', 'deck under cords', 'Fore deck, under cords', 0.72, 0, { lengthM: 0.36 }],
   ['console', 'cup or console', 'Cup between the knees', 0.61, 0],
-  ['floor', 'cockpit floor', 'Cockpit floor', 0.56, 0],
+  ['floor', 'cockpit floor', 'Cockpit floor', 0.55, 0, { lengthM: 0.85 }],
   ['left-rail', 'rail', 'Left rail', 0.56, -0.85],
   ['right-rail', 'rail', 'Right rail', 0.56, 0.85],
   ['left-pocket', 'side pocket', 'Left side pocket', 0.47, -0.72],
@@ -228,6 +228,10 @@ function floorFor(kind: ZoneKind, craft: Craft): number {
   }
 }
 
+/** Kinds of place that lie on the rim itself. */
+const beside: ReadonlySet<ZoneKind> = new Set<ZoneKind>(['rail', 'pad-eye', 'side pocket', 'rod tube', 'rod holder']);
+const RIM_M = 0.08;
+
 /** A place of a kind where one wants it, of the usual size, kept within the boat. */
 export function newZone(
   craft: Craft,
@@ -238,7 +242,9 @@ export function newZone(
   own: Partial<Zone> = {},
 ): Zone {
   const usual = usualZone[kind];
-  const narrow = 2 * halfBreadthAt(craft, at.xM);
+  const lengthM = own.lengthM ?? Math.min(usual.lengthM, 0.28 * craft.lengthM);
+  // As broad as the deck is where it is narrowest beside it, with a rim left.
+  const narrow = 2 * Math.min(...[-0.5, 0.5].map((end) => halfBreadthAt(craft, at.xM + end * lengthM))) - RIM_M;
   return {
     id,
     kind,
@@ -252,13 +258,8 @@ export function newZone(
     reach: null,
     fittingId: null,
     ...usual,
-    lengthM: round(Math.max(0.02, Math.min(usual.lengthM, 0.28 * craft.lengthM))),
-    widthM: round(
-      Math.max(
-        0.02,
-        Math.min(usual.widthM, kind === 'rail' || kind === 'pad-eye' ? usual.widthM : Math.max(0.1, narrow - 0.1)),
-      ),
-    ),
+    lengthM: round(Math.max(0.02, lengthM)),
+    widthM: round(Math.max(0.02, Math.min(usual.widthM, beside.has(kind) ? usual.widthM : Math.max(0.1, narrow)))),
     ...own,
   };
 }
@@ -287,40 +288,51 @@ const SHOULDER = 0.31;
 const ARM = 0.37;
 /** What a twist and a lean add, m, and leaving the seat; behind this bearing from the bow one has to twist. */
 const LEAN_M = 0.35;
-const BEND_M = 0.15;
+export const BEND_M = 0.15;
 const MOVE_M = 0.95;
 const TWIST_DEG = 110;
 /** How far standing puts the hand over the floor, of one's height. */
 const STANDING_SHOULDER = 0.82;
 
+/** Where the shoulders are and how far the arm goes, with a twist and without, m. */
+export function armsOf(
+  craft: Craft,
+  { heightM }: Pick<Angler, 'heightM'>,
+  stance: Stance,
+): { xM: number; shoulderM: number; armM: number; turnM: number } {
+  const seat = seatOf(craft);
+  const stands = stance === 'standing';
+  const base = stance === 'seated high' ? (seat.highM ?? seat.lowM) : seat.lowM;
+  const armM = ARM * heightM;
+  return {
+    xM: seat.xM + (stands ? 0.3 : 0.05),
+    shoulderM: stands ? floorOf(craft) + STANDING_SHOULDER * heightM : base + SHOULDER * heightM,
+    armM,
+    turnM: armM + LEAN_M,
+  };
+}
+
 /** How a place is reached from the seat: as written, else by the arm from the shoulder to the nearest part of it. An estimate. */
 export function reachOf(
   zone: Zone,
   craft: Craft,
-  { heightM }: Pick<Angler, 'heightM'>,
+  angler: Pick<Angler, 'heightM'>,
   stance: Stance = 'seated low',
 ): Reach {
   if (zone.reach !== null) return zone.reach;
-  const seat = seatOf(craft);
-  const stands = stance === 'standing';
-  const base = stance === 'seated high' ? (seat.highM ?? seat.lowM) : seat.lowM;
-  const shoulder = {
-    x: seat.xM + (stands ? 0.3 : 0.05),
-    z: stands ? floorOf(craft) + STANDING_SHOULDER * heightM : base + SHOULDER * heightM,
-  };
+  const { xM, shoulderM, armM, turnM } = armsOf(craft, angler, stance);
   const nearest = (at: number, middle: number, long: number) =>
     Math.max(0, Math.abs(at - middle) - long / 2) * Math.sign(middle - at);
-  const ahead = nearest(shoulder.x, zone.xM, zone.lengthM);
+  const ahead = nearest(xM, zone.xM, zone.lengthM);
   // Bending forward from the hips is no twist.
   const dx = ahead > 0 ? Math.max(0, ahead - BEND_M) : ahead;
   const dy = nearest(0, zone.yM, zone.widthM);
   // Into a well one reaches from its top.
-  const dz = zone.floorM + (zone.opening ? zone.heightM : Math.min(zone.heightM, 0.1)) - shoulder.z;
+  const dz = zone.floorM + (zone.opening ? zone.heightM : Math.min(zone.heightM, 0.1)) - shoulderM;
   const far = Math.hypot(dx, dy, dz);
   const bearing = (Math.atan2(Math.abs(dy), dx) * 180) / Math.PI;
-  const arm = ARM * heightM;
   const behind = Math.hypot(dx, dy) > 0.15 && bearing > TWIST_DEG;
-  if (far <= arm && !behind) return 'hand';
-  if (far <= arm + LEAN_M) return stands ? 'move' : 'turn';
-  return far <= arm + MOVE_M && zone.kind !== 'hatch' ? 'move' : 'ashore';
+  if (far <= armM && !behind) return 'hand';
+  if (far <= turnM) return stance === 'standing' ? 'move' : 'turn';
+  return far <= armM + MOVE_M && zone.kind !== 'hatch' ? 'move' : 'ashore';
 }

@@ -80,6 +80,14 @@ export const router = createBrowserRouter([
       },
       { path: 'boats', lazy: async () => ({ Component: (await import('../library/boats/BoatsScreen')).BoatsScreen }) },
       {
+        path: 'boats/new',
+        lazy: async () => ({ Component: (await import('../library/first/FirstBoatScreen')).FirstBoatScreen }),
+      },
+      {
+        path: 'boats/:boatId',
+        lazy: async () => ({ Component: (await import('../library/boats/BoatScreen')).BoatScreen }),
+      },
+      {
         path: 'waters',
         lazy: async () => ({ Component: (await import('../library/waters/WatersScreen')).WatersScreen }),
       },

@@ -7,6 +7,7 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { useForm, useWatch } from 'react-hook-form';
+import { useLocation } from 'react-router';
 import { type BoatFormId, boatFormIds, boatForms, boatFrom } from '#core/boat/boatForms';
 import { boatShapeSchema } from '#core/documents/boatParts';
 import { craftSchema } from '#core/documents/craft';
@@ -37,12 +38,14 @@ const usual = (form: BoatFormId): Omit<Fields, 'name' | 'form'> => {
 export function FirstBoatScreen() {
   const { keep, trouble, draft } = useFirstDocument<Fields>('craft', 'boat');
   const { control, handleSubmit, setValue, subscribe, formState } = useForm<Fields>({
-    defaultValues: draft.read() ?? { form: 'open-paddled', name: '', ...usual('open-paddled') },
+    defaultValues: { form: 'open-paddled', name: '', ...usual('open-paddled'), ...draft.read() },
     resolver: zodResolver(fieldsSchema),
     mode: 'onTouched',
   });
   draft.useKeeping({ subscribe });
   const form = useWatch({ control, name: 'form' });
+  // From the boats one goes on to the boat itself; on the first evening, back to the cards.
+  const afterwards = useLocation().pathname === '/boats/new';
   const choose = (id: BoatFormId) => {
     setValue('form', id);
     for (const [key, value] of Object.entries(usual(id)))
@@ -54,9 +57,10 @@ export function FirstBoatScreen() {
         component="form"
         noValidate
         onSubmit={(event) =>
-          void handleSubmit(({ form: chosen, name, ...numbers }) =>
-            keep(boatFrom(crypto.randomUUID(), chosen, numbers, { name })),
-          )(event)
+          void handleSubmit(({ form: chosen, name, ...numbers }) => {
+            const boat = boatFrom(crypto.randomUUID(), chosen, numbers, { name });
+            return keep(boat, afterwards ? `/boats/${boat.id}` : '/outings');
+          })(event)
         }
         sx={{ display: 'grid', gap: 2.5, maxWidth: 860 }}
       >
@@ -95,8 +99,9 @@ export function FirstBoatScreen() {
           <FormNumber control={control} name="ratedLoadKg" label="Maker’s greatest load" unit="kg" />
         </Box>
         <Typography variant="body2" color="textSecondary">
-          Its shape is drawn from these, and from its shape how deep it lies, how steady it is, how fast it goes and how it takes
-          the wind: estimates. Under Boats you can stretch it, place by place, and put in what you have measured.
+          Its shape is drawn from these, and from its shape how deep it lies, how steady it is, how fast it goes and how
+          it takes the wind: estimates. Under Boats you can stretch it, place by place, and put in what you have
+          measured.
         </Typography>
         <Button variant="contained" type="submit" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
           Keep this boat

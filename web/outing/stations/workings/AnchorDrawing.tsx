@@ -1,11 +1,19 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
+import { linesOf } from '#core/boat/drawing';
+import type { Craft } from '#core/documents/craft';
 import type { AnchorHour } from '#core/holding/anchorSheet';
 import { amount } from '#core/units/amount';
 import { figure } from '#core/units/words';
+import { pathThrough } from '../../../ui/boat/scale';
 import { useWidth } from '../../../ui/timeAxis';
 
+/** So long, px, and so deep in the water, m, a boat is drawn at least. */
+const LEAST_BOAT = 76;
+const DRAFT_M = 0.1;
+
 interface Props {
+  craft: Craft;
   at: AnchorHour;
   anchor: string;
   rodeM: number;
@@ -14,7 +22,7 @@ interface Props {
 }
 
 /** Depth, rode and boat to one scale; the rode is the straight line that the sum uses, not the curve that it is. */
-export function AnchorDrawing({ at: { hour, sum }, anchor, rodeM, attachM, buoyed }: Props) {
+export function AnchorDrawing({ craft, at: { hour, sum }, anchor, rodeM, attachM, buoyed }: Props) {
   const { inks } = useTheme();
   const [ref, width] = useWidth<HTMLDivElement>(640);
   const vertical = hour.depthM + attachM;
@@ -23,10 +31,15 @@ export function AnchorDrawing({ at: { hour, sum }, anchor, rodeM, attachM, buoye
   const scale = Math.min((width - 130) / (reach + 5), 150 / Math.max(vertical, 1));
   const water = 52;
   const bottom = water + hour.depthM * scale;
-  const boat = { x: 64, y: water - attachM * scale };
+  const boat = { x: LEAST_BOAT + 14, y: water - attachM * scale };
   const end = sum.scope < 1 ? { x: boat.x, y: boat.y + rodeM * scale } : { x: boat.x + reach * scale, y: bottom };
   const height = bottom + 46;
-  const hull = Math.max(34, 3.9 * scale);
+  // The boat in its own shape, drawn larger where to the scale of the depth it would be a stroke.
+  const hullScale = Math.max(LEAST_BOAT / craft.lengthM, scale);
+  const { keel, sheer } = linesOf(craft);
+  const side = [...keel, ...sheer.toReversed()].map(
+    ({ xM, zM }) => [boat.x - (craft.lengthM - xM) * hullScale, water - (zM - DRAFT_M) * hullScale] as const,
+  );
   const words = `Boat at anchor in ${amount(hour.depthM, 'm')} of water on ${amount(out, 'm')} of rode, scope ${figure(sum.scope)}; one scale for depth and rode`;
   return (
     <Box ref={ref} sx={{ mb: 2, borderBottom: 1, borderColor: 'text.primary' }}>
@@ -49,9 +62,10 @@ export function AnchorDrawing({ at: { hour, sum }, anchor, rodeM, attachM, buoye
           </>
         )}
         <path
-          d={`M${boat.x - hull} ${water - 9}Q${boat.x - hull + 6} ${water + 6} ${boat.x - hull * 0.5} ${water + 6}Q${boat.x - 6} ${water + 6} ${boat.x} ${boat.y}Z`}
+          d={pathThrough(side, true)}
           stroke={inks.ink}
           strokeWidth={1.8}
+          strokeLinejoin="round"
           fill={inks.paper}
         />
         <path d={`M${boat.x} ${boat.y}L${end.x} ${end.y}`} stroke={inks.ink} strokeWidth={1.8} />

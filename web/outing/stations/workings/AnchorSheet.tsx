@@ -98,6 +98,7 @@ export function AnchorSheet() {
       }
     >
       <AnchorDrawing
+        craft={craft}
         at={at}
         anchor={item.name}
         rodeM={ground.rodeM}

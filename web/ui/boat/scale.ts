@@ -1,0 +1,45 @@
+import { floatsOutM } from '#core/boat/build';
+import type { Craft } from '#core/documents/craft';
+
+/** From metres on the boat to a drawing's own units. */
+export interface Scale {
+  width: number;
+  heightAbove: number;
+  heightSide: number;
+  px: (metres: number) => number;
+  x: (xM: number) => number;
+  /** From above: starboard is down. */
+  y: (yM: number) => number;
+  /** From the side. */
+  z: (zM: number) => number;
+}
+const MARGIN = 14;
+/** Over the base line, m: a seated head; a hull alone; and under it. */
+const SEATED_M = 1.12;
+const HULL_M = 0.55;
+const UNDER_M = 0.16;
+const MOST_PX_PER_M = 240;
+
+/** One scale for both views, as large as the width allows. */
+export function scaleFor(craft: Craft, width: number, withBody: boolean): Scale {
+  const perM = Math.min(MOST_PX_PER_M, (width - 2 * MARGIN) / (craft.lengthM + 0.1));
+  const px = (metres: number) => metres * perM;
+  const left = (width - px(craft.lengthM)) / 2;
+  const outM = floatsOutM(craft);
+  const half = Math.max(craft.beamM / 2, outM === null || !craft.floats ? 0 : outM + craft.floats.beamM / 2);
+  const heightAbove = Math.round(px(2 * half) + 2 * MARGIN + 8);
+  const overM = withBody ? SEATED_M : HULL_M;
+  return {
+    width,
+    heightAbove,
+    heightSide: Math.round(px(overM + UNDER_M) + 22),
+    px,
+    x: (xM) => left + px(xM),
+    y: (yM) => heightAbove / 2 + 4 + px(yM),
+    z: (zM) => px(overM - zM),
+  };
+}
+
+export function pathThrough(points: readonly (readonly [number, number])[], closed: boolean): string {
+  return `M${points.map(([a, b]) => `${a.toFixed(1)} ${b.toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`;
+}
