@@ -106,4 +106,3 @@ export const inclinedSchema = z.strictObject({
   offDeg: quantity(0, 45, '°'),
   readings: wholeNumber(1, 40),
 });
-export type Inclined = z.infer<typeof inclinedSchema>;

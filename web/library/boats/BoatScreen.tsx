@@ -4,6 +4,8 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link as RouterLink, useNavigate, useParams, useSearchParams } from 'react-router';
 import { seatOf, setUpOf } from '#core/boat/build';
@@ -25,7 +27,6 @@ import { useDocumentEditor, useUndoKeys } from '../../documents/useDocumentEdito
 import { Lost } from '../../ui/Lost';
 import { Page } from '../../ui/Page';
 import { useToast } from '../../ui/Toast';
-import { ToggleChip } from '../../ui/ToggleChip';
 import { BoatDrawing, type ZoneHandling } from '../../ui/boat/BoatDrawing';
 import { AboutPart } from './AboutPart';
 import { AfloatPart } from './AfloatPart';
@@ -132,14 +133,25 @@ function OneBoat({ kept, angler }: { kept: Versioned<Craft>; angler: { massKg: n
           </Alert>
         )}
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center', mb: 1 }}>
-          {craft.setUps.map(({ id, name }) => (
-            <ToggleChip
-              key={id}
-              label={name}
-              on={setUpOf(craft).id === id}
-              onChange={() => change((one) => ({ ...one, setUpId: id }))}
-            />
-          ))}
+          {craft.setUps.length > 0 && (
+            <ToggleButtonGroup
+              exclusive
+              value={setUpOf(craft).id}
+              aria-label="Set-up"
+              onChange={(_, id: string | null) => id !== null && change((one) => ({ ...one, setUpId: id }))}
+              sx={{ flexWrap: 'wrap' }}
+            >
+              {craft.setUps.map(({ id, name }) => (
+                <ToggleButton
+                  key={id}
+                  value={id}
+                  sx={{ textTransform: 'none', color: 'text.primary', minHeight: 44, px: 1.5 }}
+                >
+                  {name}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          )}
           <Box sx={{ flex: 1 }} />
           <Button size="small" onClick={editor.undo} disabled={!state.canUndo}>
             Undo

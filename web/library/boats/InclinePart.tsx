@@ -5,13 +5,13 @@ import IconButton from '@mui/material/IconButton';
 import CloseOutlined from '@mui/icons-material/CloseOutlined';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import { calibrated, inclinedFit } from '#core/boat/inclining';
 import { FRESH_WATER, SALT_WATER } from '#core/units/constants';
 import { amount } from '#core/units/amount';
 import { dateAt } from '#core/units/time';
 import { figure } from '#core/units/words';
 import { NumberField } from '../../ui/NumberField';
+import { useKeptDraft } from '../../ui/useKeptDraft';
 import { useNow } from '../../ui/useNow';
 import { trustOf } from './AfloatPart';
 import { Part } from './Figures';
@@ -24,16 +24,29 @@ interface Row {
   armM: number | null;
   heelDeg: number | null;
 }
+/** What is written at the water's edge, kept until the fit is. */
+interface Typed {
+  rows: readonly Row[];
+  sitting: boolean;
+  salt: boolean;
+  bow: number | null;
+  stern: number | null;
+}
 const fresh = (): Row => ({ id: crypto.randomUUID(), massKg: null, armM: null, heelDeg: null });
 
 /** Settled here: how steady this very hull is. What would annoy: a form that cannot be filled with wet hands, and a fit that hides how poor it is. */
 export function InclinePart() {
   const { craft, change, angler } = useBoat();
   const now = useNow();
-  const [rows, setRows] = useState<readonly Row[]>(() => [fresh(), fresh(), fresh(), fresh()]);
-  const [sitting, setSitting] = useState(false);
-  const [salt, setSalt] = useState(false);
-  const [draft, setDraft] = useState<{ bow: number | null; stern: number | null }>({ bow: null, stern: null });
+  const [test, setTest, done] = useKeptDraft<Typed>(`incline-${craft.id}`, () => ({
+    rows: [fresh(), fresh(), fresh(), fresh()],
+    sitting: false,
+    salt: false,
+    bow: null,
+    stern: null,
+  }));
+  const { rows, sitting, salt } = test;
+  const setRows = (next: readonly Row[]) => setTest({ ...test, rows: next });
   const { tiltDeg, ask } = useTilt();
   const readings = rows.flatMap(({ massKg, armM, heelDeg }) =>
     massKg && armM && heelDeg && [massKg, armM, heelDeg].every(Number.isFinite) ? [{ massKg, armM, heelDeg }] : [],
@@ -45,8 +58,8 @@ export function InclinePart() {
           waterDensity: salt ? SALT_WATER : FRESH_WATER,
           angler: sitting ? angler : null,
           readings,
-          draftBowM: draft.bow,
-          draftSternM: draft.stern,
+          draftBowM: test.bow,
+          draftSternM: test.stern,
         });
   const put = (id: string, part: Partial<Row>) =>
     setRows(rows.map((row) => (row.id === id ? { ...row, ...part } : row)));
@@ -72,8 +85,8 @@ export function InclinePart() {
               label="Depth at the bow"
               unit="m"
               size="small"
-              value={draft.bow}
-              onChange={(bow) => setDraft({ ...draft, bow })}
+              value={test.bow}
+              onChange={(bow) => setTest({ ...test, bow })}
             />
           </Box>
           <Box sx={{ width: 170 }}>
@@ -81,15 +94,18 @@ export function InclinePart() {
               label="Depth at the stern"
               unit="m"
               size="small"
-              value={draft.stern}
-              onChange={(stern) => setDraft({ ...draft, stern })}
+              value={test.stern}
+              onChange={(stern) => setTest({ ...test, stern })}
             />
           </Box>
           <FormControlLabel
-            control={<Switch checked={sitting} onChange={(_, on) => setSitting(on)} />}
+            control={<Switch checked={sitting} onChange={(_, on) => setTest({ ...test, sitting: on })} />}
             label="I sit in it meanwhile, low and still"
           />
-          <FormControlLabel control={<Switch checked={salt} onChange={(_, on) => setSalt(on)} />} label="Salt water" />
+          <FormControlLabel
+            control={<Switch checked={salt} onChange={(_, on) => setTest({ ...test, salt: on })} />}
+            label="Salt water"
+          />
         </Box>
         {rows.map((row, i) => (
           <Box
@@ -170,7 +186,9 @@ export function InclinePart() {
               <Button
                 variant="contained"
                 sx={{ justifySelf: 'start' }}
-                onClick={() => change((one) => calibrated(one, fit, dateAt(now, 'local')))}
+                onClick={() => {
+                  if (change((one) => calibrated(one, fit, dateAt(now, 'local'))) === null) done();
+                }}
               >
                 Keep it with the boat
               </Button>
