@@ -25,7 +25,7 @@ describe('documents', () => {
     const { body } = await call('GET', '/api/references');
     const { references } = demo(NOW);
     expect(body.anglers.changed.map((one: { doc: object }) => one.doc)).toEqual([references.angler]);
-    expect(body.craft.changed).toHaveLength(3);
+    expect(body.craft.changed).toHaveLength(4);
     expect(body.items.changed).toHaveLength(references.items.length);
     expect(body.waters.changed).toHaveLength(references.waters.length);
   });

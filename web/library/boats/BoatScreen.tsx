@@ -27,7 +27,8 @@ import { useDocumentEditor, useUndoKeys } from '../../documents/useDocumentEdito
 import { Lost } from '../../ui/Lost';
 import { Page } from '../../ui/Page';
 import { useToast } from '../../ui/Toast';
-import { BoatDrawing, type ZoneHandling } from '../../ui/boat/BoatDrawing';
+import { BoatDrawing } from '../../ui/boat/BoatDrawing';
+import type { ZoneHandling } from '../../ui/boat/handling';
 import { AboutPart } from './AboutPart';
 import { AfloatPart } from './AfloatPart';
 import { InclinePart } from './InclinePart';

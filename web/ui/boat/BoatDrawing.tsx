@@ -9,25 +9,13 @@ import type { Stance } from '#core/vocabulary/boat';
 import { amount } from '#core/units/amount';
 import { figure } from '#core/units/words';
 import { useWidth } from '../timeAxis';
+import type { Lies, ZoneHandling } from './handling';
 import { type Scale, pathThrough, scaleFor } from './scale';
 import { FromAstern } from './FromAstern';
 import { ZoneShape } from './ZoneShape';
 
-/** How it lies: drafts are drawn to scale, trim this many times as steep. */
-export const TRIM_DRAWN = 4;
-export interface Lies {
-  draftM: number;
-  trimDeg: number;
-  heelDeg: number | null;
-}
-export interface ZoneHandling {
-  chosen: string | null;
-  choose: (id: string) => void;
-  /** By how far, m; done: the finger is off. */
-  move: (zone: Zone, byXM: number, byYM: number, done: boolean) => void;
-  stretch: (zone: Zone, byXM: number, byYM: number, done: boolean) => void;
-}
-
+/** Trim is drawn this many times as steep. */
+const TRIM_DRAWN = 4;
 interface Props {
   craft: Craft;
   /** How it lies on the water; null: it is not known, and no water is drawn. */

@@ -3,7 +3,7 @@ import { floatLines, figureOf, linesOf } from '#core/boat/drawing';
 import type { Craft } from '#core/documents/craft';
 import { figure } from '#core/units/words';
 import type { Stance } from '#core/vocabulary/boat';
-import type { Lies } from './BoatDrawing';
+import type { Lies } from './handling';
 import { type Scale, pathThrough } from './scale';
 
 /** Heel is drawn so many times as far over. */

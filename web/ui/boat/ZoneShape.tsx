@@ -2,7 +2,7 @@ import { useTheme } from '@mui/material/styles';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import type { Zone } from '#core/documents/boatParts';
 import { amount } from '#core/units/amount';
-import type { ZoneHandling } from './BoatDrawing';
+import type { ZoneHandling } from './handling';
 import type { Scale } from './scale';
 
 interface Props {
