@@ -56,7 +56,7 @@ test('a boat is made by its picture and five numbers, a place of it stretched an
 });
 
 test('offsets are read and written; absurd ones get a sentence', async ({ page }) => {
-  await page.goto('/boats/dunlin?at=shape');
+  await page.goto('/boats/dunlin/shape');
   const file = page.getByLabel('Offsets file');
   await file.setInputFiles({
     name: 'a.csv',
@@ -99,7 +99,7 @@ test('a boat is inclined at the water’s edge, and its figures change and say s
   page,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto('/boats/dunlin?at=afloat');
+  await page.goto('/boats/dunlin/afloat');
   await expect(page.getByText('Drawn by a few figures and not inclined', { exact: false }).first()).toBeVisible();
   const figures = await row(page, 'seated low').textContent();
   await page.getByRole('tab', { name: 'Afloat' }).focus();
@@ -139,7 +139,7 @@ test('a boat is inclined at the water’s edge, and its figures change and say s
 });
 
 test('a float is folded, and the figures of steadiness change', async ({ page }) => {
-  await page.goto('/boats/little-stint?at=afloat');
+  await page.goto('/boats/little-stint/afloat');
   const gm = () => row(page, 'standing').getByRole('cell').nth(5).textContent();
   const out = parseFloat((await gm()) ?? '');
   await page.getByRole('button', { name: 'Floats folded, for the slip' }).click();

@@ -16,6 +16,8 @@ const screens = [
   '/outings/pollack-logged/ashore',
   '/locker',
   '/boats',
+  '/boats/little-stint',
+  ...['shape', 'afloat', 'pace', 'incline', 'fitted', 'about'].map((part) => `/boats/little-stint/${part}`),
   '/waters',
   '/waters/ostrey-sound',
   '/reference/species/pike',
@@ -28,6 +30,8 @@ const screens = [
 
 // What differs by theme is colour, and the palettes are checked by themselves: asked in the other two are the screens that draw.
 const themed = new Set([
+  '/boats/little-stint',
+  '/boats/little-stint/afloat',
   '/outings/zander-dusk/brief',
   '/outings/mere-cup-day/workings/power',
   '/outings/zander-dusk/walk-round',

@@ -48,7 +48,7 @@ test('a boat changed in two windows saves itself in each, and asks only where bo
   const other = await context.newPage();
   const status = (tab: Page) => tab.getByRole('status').filter({ hasText: /kept at/ });
   for (const tab of [page, other]) {
-    await tab.goto('/boats/dunlin?at=about');
+    await tab.goto('/boats/dunlin/about');
     await expect(tab.getByLabel('Rated load, all told')).toHaveValue('160');
   }
   await page.getByLabel('Rated load, all told').fill('150');

@@ -15,6 +15,8 @@ const screens = [
   '/outings/pollack-logged/ashore',
   '/locker',
   '/boats',
+  '/boats/little-stint',
+  ...['shape', 'afloat', 'pace', 'incline', 'fitted', 'about'].map((part) => `/boats/little-stint/${part}`),
   '/waters/ostrey-sound',
   '/reference/species/pike',
   '/reference/needs',

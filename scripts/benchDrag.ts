@@ -1,15 +1,31 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
+import { type Locator, type Page, chromium } from '@playwright/test';
 import type { Outing } from '#core/documents/outing';
 import config from '../playwright.config';
 import { startServer } from '../server/testing/startServer';
 
 const FRAMES = 80;
 
-/** Script per frame, ms, while the launch of an eight-hour outing with eight legs is dragged in a real browser. */
-export async function measureDrag(outing: Outing): Promise<number> {
+/** What is dragged: the page it is on, and where it is taken hold of. */
+interface Dragged {
+  path: string;
+  holdOf: (page: Page) => Locator;
+}
+const dragged = {
+  handle: (outing: Outing): Dragged => ({
+    path: `/outings/${outing.id}/brief`,
+    holdOf: (page) => page.getByRole('slider', { name: 'Launch' }).locator('circle'),
+  }),
+  place: (): Dragged => ({
+    path: '/boats/grey-wagtail',
+    holdOf: (page) => page.getByRole('button', { name: /^Tank well, / }),
+  }),
+};
+
+/** Script per frame, ms, in a real browser: while the launch of an eight-hour outing with eight legs is dragged, and a place on a boat. */
+export async function measureDrag(outing: Outing): Promise<{ handleMs: number; placeMs: number }> {
   const folder = mkdtempSync(join(tmpdir(), 'tally-bench-'));
   const server = await startServer({ TALLY_DATA: folder }, ['dist/server/main.js']);
   const browser = await chromium.launch(config.use?.launchOptions ?? {});
@@ -22,30 +38,38 @@ export async function measureDrag(outing: Outing): Promise<number> {
       body: JSON.stringify({ version, doc: outing }),
     });
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(`${server.url}/outings/${outing.id}/brief`);
-    const knob = page.getByRole('slider', { name: 'Launch' }).locator('circle');
-    await knob.waitFor();
-    await page.waitForTimeout(800);
-    const box = await knob.boundingBox();
-    if (!box) throw new Error('There is no handle to drag.');
-    const probe = await page.context().newCDPSession(page);
-    await probe.send('Performance.enable');
-    const script = async () =>
-      (await probe.send('Performance.getMetrics')).metrics.find((metric) => metric.name === 'ScriptDuration')?.value ??
-      NaN;
-    await page.mouse.move(box.x + 8, box.y + 8);
-    await page.mouse.down();
-    const before = await script();
-    for (let i = 1; i <= FRAMES; i += 1) {
-      await page.mouse.move(box.x + 8 + i * 1.6, box.y + 8);
-      await page.waitForTimeout(18);
-    }
-    const after = await script();
-    await page.mouse.up();
-    return ((after - before) / FRAMES) * 1000;
+    return {
+      handleMs: await drag(page, server.url, dragged.handle(outing)),
+      placeMs: await drag(page, server.url, dragged.place()),
+    };
   } finally {
     await browser.close();
     await server.kill('SIGINT');
     rmSync(folder, { recursive: true, force: true });
   }
+}
+
+async function drag(page: Page, url: string, { path, holdOf }: Dragged): Promise<number> {
+  await page.goto(url + path);
+  const knob = holdOf(page);
+  await knob.waitFor();
+  await page.waitForTimeout(800);
+  const box = await knob.boundingBox();
+  if (!box) throw new Error('There is nothing to drag.');
+  const [x, y] = [box.x + Math.min(8, box.width / 2), box.y + Math.min(8, box.height / 2)];
+  const probe = await page.context().newCDPSession(page);
+  await probe.send('Performance.enable');
+  const script = async () =>
+    (await probe.send('Performance.getMetrics')).metrics.find((metric) => metric.name === 'ScriptDuration')?.value ??
+    NaN;
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  const before = await script();
+  for (let i = 1; i <= FRAMES; i += 1) {
+    await page.mouse.move(x + i * 1.6, y);
+    await page.waitForTimeout(18);
+  }
+  const after = await script();
+  await page.mouse.up();
+  return ((after - before) / FRAMES) * 1000;
 }

@@ -23,7 +23,6 @@ const shots: readonly Shot[] = [
   { name: 'outings', path: '/outings' },
   { name: 'brief', path: '/outings/pollack-long-grey/brief' },
   { name: 'brief-phone', path: '/outings/pollack-long-grey/brief', phone: true },
-  { name: 'brief-race', path: '/outings/long-grey-late/brief', theme: 'dark' },
   {
     name: 'better-hours',
     path: '/outings/long-grey-late/brief',
@@ -58,6 +57,12 @@ const shots: readonly Shot[] = [
   { name: 'gate', path: '/outings/pollack-long-grey/walk-round' },
   { name: 'locker', path: '/locker' },
   { name: 'boats', path: '/boats' },
+  {
+    name: 'boat',
+    path: '/boats/grey-wagtail',
+    theme: 'dark',
+    before: (page) => page.getByRole('button', { name: /^Tank well, / }).focus(),
+  },
   { name: 'water', path: '/waters/ostrey-sound' },
   { name: 'species', path: '/reference/species/pike' },
   { name: 'own', path: '/locker/own' },

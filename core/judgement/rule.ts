@@ -5,6 +5,7 @@ import type { NeedId } from '../vocabulary/needs';
 import type { FindingLevel } from '../vocabulary/levels';
 import type { SheetId } from '../vocabulary/sheets';
 import { type Station, stations } from '../vocabulary/stations';
+import type { BoatPart } from '../vocabulary/boat';
 import type { Context } from './context';
 
 /** What a finding rests on. Law and physics cannot be overridden. */
@@ -36,6 +37,8 @@ export interface RuleRecord<Code extends string, Facts, Reads extends Readable> 
   /** Where it is told first, and the sheet on which its sum stands. */
   station: Station;
   sheet?: SheetId | ((facts: Facts) => SheetId | null);
+  /** The part of the boat's own page where it is settled; left out: none. */
+  boatPart?: BoatPart;
   /** Which distance it goes by; left out: none. */
   far?: Far;
   /** What its extent counts: 'm/s', 'minutes', 'kg' … */
@@ -58,6 +61,7 @@ export interface Rule<Code extends string = string, Facts = never> {
   readonly station: Station;
   readonly measure: string;
   readonly far: Far | null;
+  readonly boatPart: BoatPart | null;
   readonly slack: number;
   readonly find: (context: Context) => readonly Told<Facts>[];
   readonly say: (facts: Facts) => Sentence;
@@ -79,11 +83,13 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
   otherwise = () => stations[record.station].otherwise,
   slack = NEXT_TO_NOTHING,
   far,
+  boatPart,
   ...record
 }: RuleRecord<Code, Facts, Reads>): Rule<Code, Facts> {
   return {
     ...record,
     far: far ?? null,
+    boatPart: boatPart ?? null,
     slack,
     sheetFor: (facts) => (typeof sheet === 'function' ? sheet(facts) : (sheet ?? null)),
     repairs,

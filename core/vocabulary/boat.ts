@@ -48,3 +48,15 @@ export const offBoat = [
   'in the vehicle',
   'ashore',
 ] as const;
+
+/** Parts of a boat's own page. */
+export const boatParts = {
+  places: 'Places',
+  shape: 'Shape',
+  afloat: 'Afloat',
+  pace: 'Pace',
+  incline: 'Incline',
+  fitted: 'Set-ups',
+  about: 'About',
+} as const;
+export type BoatPart = keyof typeof boatParts;

@@ -84,7 +84,7 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../library/first/FirstBoatScreen')).FirstBoatScreen }),
       },
       {
-        path: 'boats/:boatId',
+        path: 'boats/:boatId/:part?',
         lazy: async () => ({ Component: (await import('../library/boats/BoatScreen')).BoatScreen }),
       },
       {

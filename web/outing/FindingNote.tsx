@@ -5,12 +5,11 @@ import Typography from '@mui/material/Typography';
 import { Suspense, lazy, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { AttributeId } from '#core/catalog/gear/attributes';
-import { type Facts } from '#core/judgement/allRules';
+import { type Facts, ruleOf, sayFinding } from '#core/judgement/allRules';
 import { eachShortfall } from '#core/needs/need';
 import { type Finding } from '#core/judgement/finding';
 import { sayBasis, sayLift } from '#core/judgement/finding';
 import { levelNames } from '#core/vocabulary/levels';
-import { sayFinding } from '#core/judgement/allRules';
 import { sayRepair } from '#core/editing/repair';
 import { withAcceptance } from '#core/editing/edit';
 import { LevelMark } from '../ui/LevelMark';
@@ -33,7 +32,7 @@ export function FindingNote({ finding }: { finding: Finding }) {
     else edit((outing) => withAcceptance(outing, finding.key, finding.extent, reason, Date.now()));
     setAnswering(false);
   };
-  const place = placeToGo(finding.facts);
+  const place = placeToGo(finding.facts, looked.craft?.id ?? null);
   return (
     <Box component="li" sx={{ display: 'flex', gap: 1.25, borderTop: 1, borderColor: 'divider', py: 1.5 }}>
       <Box sx={{ pt: 0.25 }}>
@@ -134,8 +133,9 @@ function figuresAsked(facts: Facts): { itemId: string; attribute: AttributeId }[
 }
 
 /** Where a blank is filled that is no part of the outing itself. */
-function placeToGo(facts: Facts): { to: string; name: string } | null {
+function placeToGo(facts: Facts, craftId: string | null): { to: string; name: string } | null {
   if (facts.code === 'brief-incomplete' && facts.blanks.includes('angler'))
     return { to: '/settings', name: 'Write your profile' };
-  return facts.code === 'craft-under-repair' ? { to: '/boats', name: 'To the boats' } : null;
+  const { boatPart } = ruleOf(facts.code);
+  return boatPart !== null && craftId !== null ? { to: `/boats/${craftId}/${boatPart}`, name: 'To the boat' } : null;
 }

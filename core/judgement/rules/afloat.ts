@@ -44,6 +44,7 @@ const sinks = rule({
   code: 'sinks',
   reads: ['afloat'],
   station: 'kit',
+  boatPart: 'afloat',
   measure: 'kg',
   find: (context) => {
     const held = context.afloat?.in(context.afloat.seated);
@@ -62,6 +63,7 @@ const trim = rule({
   code: 'trim',
   reads: ['afloat'],
   station: 'kit',
+  boatPart: 'afloat',
   measure: '°',
   slack: 0.2,
   find: (context) => {
@@ -82,6 +84,7 @@ const heel = rule({
   code: 'heel',
   reads: ['afloat'],
   station: 'kit',
+  boatPart: 'afloat',
   measure: '°',
   slack: 0.2,
   find: (context) => {
@@ -103,6 +106,7 @@ const freeboard = rule({
   code: 'freeboard',
   reads: ['afloat'],
   station: 'kit',
+  boatPart: 'afloat',
   measure: 'm',
   slack: 0.005,
   find: (context) => {
@@ -123,6 +127,7 @@ const unsteady = rule({
   code: 'unsteady',
   reads: ['afloat'],
   station: 'kit',
+  boatPart: 'afloat',
   measure: 'share',
   slack: SLACK,
   find: (context) => {
@@ -155,6 +160,7 @@ const unsteadyStanding = rule({
   code: 'standing-unsteady',
   reads: ['afloat', 'brief'],
   station: 'brief',
+  boatPart: 'afloat',
   measure: 'm',
   slack: 0.005,
   find: (context) => {
@@ -179,6 +185,7 @@ const leaning = rule({
   code: 'lean-capsizes',
   reads: ['afloat'],
   station: 'kit',
+  boatPart: 'afloat',
   measure: 'm',
   slack: 0.01,
   find: (context) => {
@@ -203,6 +210,7 @@ const notDrawn = rule({
   code: 'hull-not-drawn',
   reads: ['places'],
   station: 'brief',
+  boatPart: 'shape',
   measure: 'whether',
   find: ({ places: { craft } }) =>
     craft && craft.shape === null

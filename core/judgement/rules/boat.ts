@@ -15,6 +15,7 @@ const craftUnderRepair = rule({
   code: 'craft-under-repair',
   reads: ['places'],
   station: 'brief',
+  boatPart: 'about',
   measure: 'whether',
   find: ({ places: { craft } }) =>
     craft?.condition === 'under repair'

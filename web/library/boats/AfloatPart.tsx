@@ -72,7 +72,7 @@ export function AfloatPart({
           <Table size="small" aria-label="How it stands, by what one does in it">
             <TableHead>
               <TableRow>
-                <TableCell sx={{ pl: 0 }} />
+                <TableCell sx={{ pl: 0 }}>What one does</TableCell>
                 <TableCell align="right">Draft</TableCell>
                 <TableCell align="right">Trim</TableCell>
                 <TableCell align="right">Heel</TableCell>
@@ -199,7 +199,7 @@ function Swamped() {
           <NumberField
             key={fromM}
             size="small"
-            label={`${amount(fromM, 'm')} to ${amount(toM, 'm')}, holds ${figure(volumeM3 * 1000, 0)} L`}
+            label={`${amount(fromM, 'm')} to ${amount(toM, 'm')}, holds ${amount(volumeM3 * 1000, 'L', 0)}`}
             unit="L"
             value={litres[i] ?? 0}
             onChange={(value) => setLitres(parts.map((_, k) => (k === i ? Math.max(0, value ?? 0) : (litres[k] ?? 0))))}

@@ -7,13 +7,13 @@ import Tabs from '@mui/material/Tabs';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { Link as RouterLink, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import { seatOf, setUpOf } from '#core/boat/build';
 import { usualSpot } from '#core/boat/lading';
 import { stabilityIn, stancesOf } from '#core/boat/stability';
 import type { Zone } from '#core/documents/boatParts';
 import { type Craft, craftSchema } from '#core/documents/craft';
-import type { Stance } from '#core/vocabulary/boat';
+import { type BoatPart, type Stance, boatParts } from '#core/vocabulary/boat';
 import type { Versioned } from '#core/documents/kept';
 import { copyBoat, movedZone, stretchedZone, withZone } from '#core/editing/boats';
 import { capital } from '#core/units/words';
@@ -38,17 +38,7 @@ import { SetUpsPart } from './SetUpsPart';
 import { ShapePart } from './ShapePart';
 import { type BoatDesk, BoatDeskContext, DRAWN_IN } from './boatDesk';
 
-const parts = {
-  places: 'Places',
-  shape: 'Shape',
-  afloat: 'Afloat',
-  pace: 'Pace',
-  incline: 'Incline',
-  fitted: 'Set-ups',
-  about: 'About',
-} as const;
-type PartId = keyof typeof parts;
-const isPart = (id: string | null): id is PartId => id !== null && id in parts;
+const isPart = (id: string | undefined): id is BoatPart => id !== undefined && id in boatParts;
 
 const USUAL = { massKg: 80, heightM: 1.75 };
 const USUAL_GEAR_KG = 20;
@@ -70,8 +60,7 @@ function OneBoat({ kept, angler }: { kept: Versioned<Craft>; angler: { massKg: n
   const { mutate } = useSWRConfig();
   const refresh = useCallback(() => void mutate('/api/references'), [mutate]);
   const { editor, state } = useDocumentEditor('craft', kept, refresh);
-  const [search, setSearch] = useSearchParams();
-  const at = search.get('at');
+  const { part: at } = useParams();
   const part = isPart(at) ? at : 'places';
   const [gearKg, setGearKg] = useState(USUAL_GEAR_KG);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -173,17 +162,24 @@ function OneBoat({ kept, angler }: { kept: Versioned<Craft>; angler: { massKg: n
         />
         <Tabs
           value={part}
-          onChange={(_, next: PartId) => setSearch({ at: next }, { replace: true })}
           variant="scrollable"
           allowScrollButtonsMobile
           aria-label="Parts of the boat’s page"
           sx={{ borderBottom: 1, borderColor: 'text.primary', mb: 2 }}
         >
-          {Object.entries(parts).map(([id, name]) => (
-            <Tab key={id} value={id} label={name} />
+          {Object.entries(boatParts).map(([id, name]) => (
+            <Tab
+              key={id}
+              value={id}
+              label={name}
+              component={RouterLink}
+              to={`/boats/${craft.id}/${id}`}
+              replace
+              aria-current={id === part ? 'page' : undefined}
+            />
           ))}
         </Tabs>
-        <Box role="tabpanel" aria-label={parts[part]}>
+        <Box role="tabpanel" aria-label={boatParts[part]}>
           {part === 'places' && <PlacesPart chosen={chosen} choose={setChosen} />}
           {part === 'shape' && <ShapePart />}
           {part === 'afloat' && <AfloatPart {...{ gearKg, setGearKg, stance, setStance: setAsked }} />}

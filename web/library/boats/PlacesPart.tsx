@@ -10,14 +10,15 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { memo } from 'react';
 import { setUpOf } from '#core/boat/build';
 import { reachOf, zonesOf } from '#core/boat/zones';
 import type { Zone } from '#core/documents/boatParts';
 import type { Craft } from '#core/documents/craft';
 import { withNewZone, withZone, withoutZone } from '#core/editing/boats';
 import { amount, amountOnly, mass, unitName } from '#core/units/amount';
-import { figure } from '#core/units/words';
 import { type ZoneKind, dryness, offBoat, reaches, zoneKinds } from '#core/vocabulary/boat';
+import { VisuallyHidden } from '../../ui/VisuallyHidden';
 import { Choice, Fields, Figure, Part, Words } from './Figures';
 import { useBoat } from './boatDesk';
 
@@ -31,7 +32,13 @@ const drynessWords = {
 } as const;
 
 /** Settled here: where things can go, how large it is there and how it is reached. What would annoy: a drawing that the list does not follow. */
-export function PlacesPart({ chosen, choose }: { chosen: string | null; choose: (id: string | null) => void }) {
+export const PlacesPart = memo(function PlacesPart({
+  chosen,
+  choose,
+}: {
+  chosen: string | null;
+  choose: (id: string | null) => void;
+}) {
   const { craft, change, angler } = useBoat();
   const zones = zonesOf(craft);
   const zone = zones.find(({ id }) => id === chosen) ?? null;
@@ -46,7 +53,9 @@ export function PlacesPart({ chosen, choose }: { chosen: string | null; choose: 
         <Table size="small" aria-label="Places aboard">
           <TableHead>
             <TableRow>
-              <TableCell sx={{ width: 28, pl: 0 }} />
+              <TableCell sx={{ width: 28, pl: 0 }}>
+                <VisuallyHidden>Number</VisuallyHidden>
+              </TableCell>
               <TableCell>Place</TableCell>
               <TableCell sx={{ display: { xs: 'none', sm: 'table-cell' } }}>
                 Long × wide × high, {unitName('m')}
@@ -108,7 +117,7 @@ export function PlacesPart({ chosen, choose }: { chosen: string | null; choose: 
       </Box>
     </Box>
   );
-}
+});
 
 function OnePlace({ zone, onRemove }: { zone: Zone; onRemove: () => void }) {
   const { craft, change, angler } = useBoat();
@@ -196,7 +205,7 @@ function OnePlace({ zone, onRemove }: { zone: Zone; onRemove: () => void }) {
         {flag('padded', 'Is padded')}
       </Box>
       <Typography variant="body2" color="textSecondary">
-        About {figure(zone.lengthM * zone.widthM * zone.heightM * 1000, 0)} litres
+        About {amount(zone.lengthM * zone.widthM * zone.heightM * 1000, 'L', 0)}
         {zone.maxKg === null ? '' : `, at most ${mass(zone.maxKg)}`}; its floor {amount(Math.abs(zone.floorM), 'm', 2)}{' '}
         over the keel.
       </Typography>
