@@ -12,6 +12,9 @@ export type Build = Pick<Craft, 'lengthM' | 'beamM' | 'deck' | 'hull' | 'drive' 
 const round = (value: number, to = 100) => Math.round(value * to) / to;
 const within = (value: number, least: number, most: number) => Math.min(most, Math.max(least, value));
 
+/** Sit-insides are rounded, and fuller at the waterline than others that are. */
+const CLOSED_SECTION = 9;
+
 /** The shape such a boat usually has, by its length and beam. Rules of thumb: hull form matters more than all else, so it says that it is one. */
 export function usualShape({ lengthM, beamM, deck, hull, drive }: Omit<Build, 'shape' | 'seat'>): BoatShape {
   const soft = hull === 'inflatable';
@@ -21,8 +24,8 @@ export function usualShape({ lengthM, beamM, deck, hull, drive }: Omit<Build, 's
     depthM: round(within(soft ? 0.32 * beamM : closed ? 0.48 * beamM : 0.4 * beamM, 0.1, 1)),
     rockerM: round(within(0.016 * lengthM, 0, 0.5)),
     sheerM: round(within((soft ? 0.02 : closed ? 0.035 : 0.025) * lengthM, 0, 0.5)),
-    planExponent: soft ? 4.5 : closed ? 2 : drive === 'paddle' ? 2.8 : 3.2,
-    sectionExponent: closed ? bottoms.rounded.sectionExponent : bottoms['multi-chine'].sectionExponent,
+    planExponent: soft ? 4.5 : closed ? 2.2 : drive === 'paddle' ? 2.8 : 3.2,
+    sectionExponent: closed ? CLOSED_SECTION : bottoms['multi-chine'].sectionExponent,
     stations: null,
   };
 }

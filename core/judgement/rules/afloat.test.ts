@@ -51,11 +51,13 @@ describe('a boat afloat', () => {
     expect(level(code, told(over))).toBe(wanted);
     expect(level(code, told(under))).toBeNull();
   });
-  it('that is drawn and not inclined brings Minds at most, and a lean is a Note', () => {
+  it('that is drawn and not inclined brings Minds at most, and nothing is said of how it leans; by its offsets a lean is a Mind', () => {
     expect(level('unsteady', told({ gmM: 0.05 }, dunlin))).toBe('mind');
     expect(level('heel', told({ heelDeg: 9 }, dunlin))).toBe('mind');
     const leaning = { leaning: { heelDeg: null } };
-    expect(level('lean-capsizes', told({}, dunlin, leaning))).toBe('note');
+    expect(level('lean-capsizes', told({}, dunlin, leaning))).toBeNull();
+    const measured = { ...dunlin, shape: dunlin.shape && { ...dunlin.shape, stations: [] } };
+    expect(level('lean-capsizes', told({}, measured, leaning))).toBe('mind');
     expect(level('lean-capsizes', told({}, wagtail, leaning))).toBe('stop');
     expect(level('lean-capsizes', told({}, wagtail))).toBeNull();
   });

@@ -18,8 +18,9 @@ export const STEADY_MIND = 0.6;
 export const STEADY_STOP = 0.3;
 /** Standing wants at least so much metacentric height, m. */
 export const STANDING_GM_M = 0.05;
-/** Levers of a hull that is steady by so little are smaller than what its drawing leaves open: shares of them say nothing, m. */
+/** Of a hull that is steady by so little, inclined or drawn, shares say nothing: they are smaller than what the readings or the drawing leave open, m. */
 const LEAST_GM_M = 0.02;
+const LEAST_DRAWN_M = 0.05;
 /** So much more gear does not keep a missing thing from being offered. */
 const SLACK = 0.05;
 
@@ -90,7 +91,8 @@ const heel = rule({
   find: (context) => {
     const held = afloatSeated(context);
     const heelDeg = held?.now.heelDeg ?? null;
-    if (!held || heelDeg === null || heelDeg <= HEEL_MIND_DEG) return [];
+    // What has no upright rest at all is told as that.
+    if (!held || heelDeg === null || heelDeg <= HEEL_MIND_DEG || held.now.gmM <= 0) return [];
     const level = heelDeg > HEEL_STOP_DEG && held.craft.inclined ? ('stop' as const) : ('mind' as const);
     const facts = { craft: held.craft.name, heelDeg, calibrated: held.craft.inclined !== null };
     return [{ level, basis: 'physics', extent: heelDeg, facts }];
@@ -136,11 +138,8 @@ const unsteady = rule({
     if (!held || !stance) return [];
     const { now, alone, craft } = held;
     const calibrated = craft.inclined !== null;
-    if (alone.gmM < LEAST_GM_M) {
-      if (!calibrated && now.gmM > 0) return [];
-      if (now.gmM > 0 && now.heelDeg !== null) return [];
-    }
     const upright = now.gmM > 0 && now.heelDeg !== null;
+    if (upright && alone.gmM < (calibrated ? LEAST_GM_M : LEAST_DRAWN_M)) return [];
     const share = upright ? Math.min(now.gmM / alone.gmM, now.areaM / Math.max(alone.areaM, 1e-9)) : 0;
     if (share >= STEADY_MIND) return [];
     const level = share < STEADY_STOP && calibrated ? ('stop' as const) : ('mind' as const);
@@ -192,11 +191,11 @@ const leaning = rule({
     const held = context.afloat?.in('leaning');
     // What does not lie upright at all is told as that.
     if (!held || held.now === 'sinks' || held.now.heelDeg !== null || held.now.gmM <= 0) return [];
-    const calibrated = held.craft.inclined !== null;
-    if (!calibrated && held.alone.gmM < LEAST_GM_M) return [];
-    // How a hull comes back from far over hangs on what a drawing by a few figures leaves open: it is told, and not held against it.
-    const level = calibrated ? ('stop' as const) : ('note' as const);
-    const facts = { craft: held.craft.name, gmM: held.now.gmM, calibrated };
+    // How a hull comes back from far over hangs on what a drawing by a few figures leaves open: of such a one nothing is said.
+    const { inclined, shape, name } = held.craft;
+    if (!inclined && !shape?.stations) return [];
+    const level = inclined ? ('stop' as const) : ('mind' as const);
+    const facts = { craft: name, gmM: held.now.gmM, calibrated: inclined !== null };
     return [{ level, basis: 'physics', extent: Math.max(0, 1 - held.now.gmM), facts }];
   },
   say: ({ craft, gmM, calibrated }) => ({

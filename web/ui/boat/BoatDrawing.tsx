@@ -97,7 +97,7 @@ function FromAbove({
       role={handling ? 'group' : 'img'}
       aria-label={handling ? `${craft.name} from above: its places can be moved` : sayAbove(craft, zones, here)}
       fill="none"
-      style={{ display: 'block', touchAction: handling ? 'none' : undefined }}
+      style={{ display: 'block' }}
     >
       {floats &&
         [floats.outM, -floats.outM].map((outM) => (

@@ -73,7 +73,7 @@ export function ZoneShape({ zone, scale: { x, y, px }, number, handling }: Props
           tabIndex: 0,
           'aria-pressed': chosen,
           'aria-label': `${words}. Arrow keys move it.`,
-          style: { cursor: 'grab', outlineOffset: 2 },
+          style: { cursor: 'grab', outlineOffset: 2, touchAction: 'none' },
           onFocus: () => handling.choose(zone.id),
           onKeyDown: keys(handling.move),
           ...drag(handling.move),
@@ -172,7 +172,7 @@ export function ZoneShape({ zone, scale: { x, y, px }, number, handling }: Props
           height={12}
           fill={inks.clay}
           stroke={inks.paper}
-          style={{ cursor: 'nwse-resize' }}
+          style={{ cursor: 'nwse-resize', touchAction: 'none' }}
           onKeyDown={handling && keys(handling.stretch)}
           {...(handling && drag(handling.stretch))}
         />
