@@ -243,7 +243,8 @@ describe('any hull and load', () => {
         const step = 1;
         const curve = gzCurve(boat, step, 40);
         if (curve.length < 41) return;
-        const levers = curve.map(({ point }) => point.gzM);
+        // Heel turns about the boat's own length, which lies off the level by its trim: the lever does its work by that cosine.
+        const levers = curve.map(({ point, held }) => point.gzM * Math.cos(held.attitude.trim));
         const area =
           levers.reduce((sum, lever, i) => sum + (i === 0 || i === 40 ? 1 : i % 2 === 1 ? 4 : 2) * lever, 0) *
           ((step * RAD) / 3);
