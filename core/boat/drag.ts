@@ -1,6 +1,6 @@
 import type { Angler } from '../documents/angler';
 import type { Loaded } from '../documents/references';
-import type { Craft } from '../documents/craft';
+import { type Craft, isMeasured } from '../documents/craft';
 import { AIR_DENSITY, G, SALT_WATER } from '../units/constants';
 import { rememberFor } from '../units/remember';
 import { setUpOf } from './build';
@@ -141,14 +141,15 @@ const known = rememberFor((_: Craft) => new Map<string, OnWater>());
 export function onWater(craft: Craft, load: Loaded | null): OnWater {
   const loaded = load ?? USUAL_LOAD;
   const { cruiseMps, spareMps, powerW, sparePowerW, windageM2, lateralAirM2, lateralWaterM2 } = craft;
-  if (cruiseMps !== null && spareMps !== null && windageM2 !== null && lateralAirM2 !== null && lateralWaterM2 !== null)
-    return measured(craft, { cruiseMps, spareMps, powerW, sparePowerW, windageM2, lateralAirM2, lateralWaterM2 });
-  const key = `${loaded.anglerKg} ${loaded.heightM} ${loaded.gearKg}`;
+  const key = isMeasured(craft) ? 'measured' : `${loaded.anglerKg} ${loaded.heightM} ${loaded.gearKg}`;
   const by = known(craft);
   const found = by.get(key);
   if (found) return found;
-  const { estimated } = sheetUnder(craft, loaded) ??
-    sheetUnder(craft, { ...loaded, anglerKg: 1, gearKg: 0 }) ?? { estimated: NOTHING_KNOWN };
+  // What is measured needs no hull that floats.
+  const sheet = isMeasured(craft)
+    ? null
+    : (sheetUnder(craft, loaded) ?? sheetUnder(craft, { ...loaded, anglerKg: 1, gearKg: 0 }));
+  const estimated = sheet?.estimated ?? NOTHING_KNOWN;
   const made: OnWater = {
     cruiseMps: cruiseMps ?? round(estimated.cruiseMps),
     spareMps: spareMps ?? round(estimated.spareMps),
@@ -160,12 +161,6 @@ export function onWater(craft: Craft, load: Loaded | null): OnWater {
   };
   by.set(key, made);
   return made;
-}
-const whole = rememberFor((_: Craft) => ({ figures: null as OnWater | null }));
-function measured(craft: Craft, figures: OnWater): OnWater {
-  const kept = whole(craft);
-  kept.figures ??= figures;
-  return kept.figures;
 }
 function sheetUnder(craft: Craft, { anglerKg, heightM, gearKg }: Loaded): DragSheet | null {
   const gear = gearKg > 0 ? { massKg: gearKg, xM: craft.lengthM * 0.4, yM: 0, zM: 0.2 } : EMPTY;

@@ -41,11 +41,17 @@ const lighter = (context: Context) => [
   ...otherBoats(context),
 ];
 
-const sinks = rule({
-  code: 'sinks',
+/** What rules of the laden boat have in common: what they read, where they are told, and that less aboard is what helps. */
+const ofTheLoad = {
   reads: ['afloat'],
   station: 'kit',
   boatPart: 'afloat',
+  repairs: (_: unknown, context: Context) => lighter(context),
+} as const;
+
+const sinks = rule({
+  code: 'sinks',
+  ...ofTheLoad,
   measure: 'kg',
   find: (context) => {
     const held = context.afloat?.in(context.afloat.seated);
@@ -57,14 +63,11 @@ const sinks = rule({
     title: `${craft} does not float under this`,
     text: `${amount(massKg, 'kg', 0)} with hull and angler are more than its drawn shape displaces. Less aboard, or another boat.`,
   }),
-  repairs: (_, context) => lighter(context),
 });
 
 const trim = rule({
   code: 'trim',
-  reads: ['afloat'],
-  station: 'kit',
-  boatPart: 'afloat',
+  ...ofTheLoad,
   measure: '°',
   slack: 0.2,
   find: (context) => {
@@ -78,14 +81,11 @@ const trim = rule({
     title: `${craft} lies ${trimDeg > 0 ? 'by the stern' : 'by the bow'}`,
     text: `${figure(Math.abs(trimDeg))}° ${trimDeg > 0 ? 'bow up' : 'bow down'}, by where each thing usually goes; within ${TRIM_MIND_DEG}° it answers as it should. Move weight ${trimDeg > 0 ? 'forward' : 'aft'}. ${estimate(calibrated)}`,
   }),
-  repairs: (_, context) => lighter(context),
 });
 
 const heel = rule({
   code: 'heel',
-  reads: ['afloat'],
-  station: 'kit',
-  boatPart: 'afloat',
+  ...ofTheLoad,
   measure: '°',
   slack: 0.2,
   find: (context) => {
@@ -101,14 +101,11 @@ const heel = rule({
     title: `${craft} lies over to one side`,
     text: `${figure(heelDeg)}°, by where each thing usually goes; past ${HEEL_MIND_DEG}° it is felt in every stroke, past ${HEEL_STOP_DEG}° little is left to that side. Even out what is left and right. ${estimate(calibrated)}`,
   }),
-  repairs: (_, context) => lighter(context),
 });
 
 const freeboard = rule({
   code: 'freeboard',
-  reads: ['afloat'],
-  station: 'kit',
-  boatPart: 'afloat',
+  ...ofTheLoad,
   measure: 'm',
   slack: 0.005,
   find: (context) => {
@@ -122,14 +119,11 @@ const freeboard = rule({
     title: `${craft} lies deep`,
     text: `${amount(Math.max(0, freeboardM), 'm', 2)} of side over the water at its lowest, with ${mass(massKg)} all told; under ${amount(FREEBOARD_MIND_M, 'm', 2)} every wave is aboard. ${estimate(calibrated)}`,
   }),
-  repairs: (_, context) => lighter(context),
 });
 
 const unsteady = rule({
   code: 'unsteady',
-  reads: ['afloat'],
-  station: 'kit',
-  boatPart: 'afloat',
+  ...ofTheLoad,
   measure: 'share',
   slack: SLACK,
   find: (context) => {
@@ -152,7 +146,6 @@ const unsteady = rule({
       ? `${figure(share * 100, 0)} % of what it has with you alone, seated low: ${amount(gmM, 'm', 2)} of metacentric height against ${amount(aloneM, 'm', 2)}. ${stance === 'seated high' ? 'Lower the seat: another set-up of the boat. ' : 'Less aboard, or lower down. '}${estimate(calibrated)}`
       : `${stance === 'seated high' ? 'Seated high' : 'Seated'} with all this, nothing rights it: ${amount(gmM, 'm', 2)} of metacentric height. Lower the seat, take less, or another boat. ${estimate(calibrated)}`,
   }),
-  repairs: (_, context) => lighter(context),
 });
 
 const unsteadyStanding = rule({
@@ -182,9 +175,7 @@ const unsteadyStanding = rule({
 
 const leaning = rule({
   code: 'lean-capsizes',
-  reads: ['afloat'],
-  station: 'kit',
-  boatPart: 'afloat',
+  ...ofTheLoad,
   measure: 'm',
   slack: 0.01,
   find: (context) => {
@@ -202,7 +193,6 @@ const leaning = rule({
     title: `A lean is too much for ${craft}`,
     text: `With your weight ${amount(LEAN_M, 'm', 2)} outboard nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden. Reach with the hips still, or take less. ${estimate(calibrated)}`,
   }),
-  repairs: (_, context) => lighter(context),
 });
 
 const notDrawn = rule({
