@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, test } from './house';
+import { expect, openBlank, test } from './house';
 
 const row = (page: Page, name: string) => page.getByRole('row').filter({ hasText: name });
 const part = (page: Page, name: string) => page.getByRole('tab', { name }).click();
@@ -158,4 +158,14 @@ test('a float is folded, and the figures of steadiness change', async ({ page })
     .getByRole('button', { name: 'Use the estimate' })
     .click();
   await expect(page.getByRole('row', { name: /Pace held for hours/ })).toContainText('estimated from the hull');
+});
+
+test('a set-up is chosen for one outing in its sentence, and the boat stays as it stands', async ({ page }) => {
+  await page.goto('/outings/pollack-long-grey/brief');
+  const blank = await openBlank(page, 'Set-up');
+  await blank.getByText('Wide for drifting').click();
+  await expect(page.getByRole('button', { name: 'Set-up: wide for drifting' })).toBeVisible();
+  await expect(page.getByText(/^kept at/)).toBeVisible();
+  await page.goto('/boats/grey-wagtail');
+  await expect(page.getByRole('button', { name: 'Bare for casting', pressed: true })).toBeVisible();
 });

@@ -144,7 +144,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
   };
   const direct = { out: [], home: [] };
   const longGrey: Outing = {
-    format: 'outing/2',
+    format: 'outing/3',
     id: 'pollack-long-grey',
     title: 'Pollack beyond the Long Grey',
     brief: {
@@ -157,6 +157,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
       route: { out: [{ latDeg: 47.4922, lonDeg: -18.4895, name: 'the grey buoy' }], home: [] },
       party: 1,
       craftId: 'grey-wagtail',
+      setUpId: null,
       trip: 'beyond-surf',
       techniques: ['casting', 'jigging'],
       standing: false,
@@ -201,6 +202,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
         ...onDay(shiftClock(dusk, -180), 255),
         route: direct,
         craftId: 'bladder-wrack',
+        setUpId: null,
         trip: 'night',
         techniques: ['casting', 'drifting'],
         contact: { name: '', phone: '' },
@@ -287,6 +289,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
         ...onDay(shiftClock(dusk, -300), 180),
         route: direct,
         craftId: 'dunlin',
+        setUpId: null,
         trip: 'still-water',
         techniques: ['casting'],
       },

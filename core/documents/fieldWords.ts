@@ -28,6 +28,7 @@ export const briefWords: Words<Brief> = {
   nights: 'nights out',
   party: 'the party',
   craftId: 'the boat',
+  setUpId: 'the set-up of the boat',
   trip: 'the kind of trip',
   techniques: 'the techniques',
   standing: 'standing or seated',

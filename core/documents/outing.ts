@@ -47,6 +47,8 @@ export const briefSchema = z.strictObject({
   /** People in the party, this angler included. */
   party: wholeNumber(1, 12),
   craftId: idText.nullable(),
+  /** How the boat is put together for this outing: one of its set-ups; null: as it stands. */
+  setUpId: idText.nullable(),
   trip: z.enum(tripTypes),
   techniques: z.array(z.enum(techniques)).max(techniques.length),
   standing: z.boolean(),
@@ -87,7 +89,7 @@ const companion = z.strictObject({
 export type Companion = z.infer<typeof companion>;
 /** One outing, whole: the document that is edited, judged and signed. */
 export const outingSchema = z.strictObject({
-  format: z.literal('outing/2'),
+  format: z.literal('outing/3'),
   id: idText,
   title: nameText,
   brief: briefSchema,

@@ -64,6 +64,17 @@ function byId<T extends { id: string }>(list: readonly T[], id: string | null): 
   return id === null ? null : (list.find((one) => one.id === id) ?? null);
 }
 
+const setUpsOf = rememberFor((_: Craft) => new Map<string, Craft>());
+/** A boat as it is put together for an outing; a set-up that it no longer has is as it stands. The same record each time. */
+export function putTogether(craft: Craft | null, setUpId: string | null): Craft | null {
+  if (!craft || setUpId === null || craft.setUpId === setUpId || !craft.setUps.some(({ id }) => id === setUpId))
+    return craft;
+  const known = setUpsOf(craft);
+  const made = known.get(setUpId) ?? { ...craft, setUpId };
+  known.set(setUpId, made);
+  return made;
+}
+
 /** The locker by id. */
 const itemIndex = rememberFor(
   (items: readonly Item[]): ReadonlyMap<string, Item> => new Map(items.map((item) => [item.id, item])),
@@ -76,14 +87,14 @@ export function lookUp(outing: Outing, references: References): Looked {
 }
 
 export function placesOf(
-  brief: Pick<Brief, 'waterId' | 'launchId' | 'landingId' | 'areaId' | 'craftId' | 'targets'>,
+  brief: Pick<Brief, 'waterId' | 'launchId' | 'landingId' | 'areaId' | 'craftId' | 'setUpId' | 'targets'>,
   references: References,
   loaded: Loaded | null = null,
 ): Places {
   const water = byId(references.waters, brief.waterId);
   return {
     angler: references.angler,
-    craft: byId(references.craft, brief.craftId),
+    craft: putTogether(byId(references.craft, brief.craftId), brief.setUpId),
     water,
     launch: water ? byId(water.launches, brief.launchId) : null,
     landing: water ? byId(water.launches, brief.landingId ?? brief.launchId) : null,

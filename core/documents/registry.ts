@@ -127,7 +127,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'outing',
     table: 'outings',
     path: 'outings',
-    format: 'outing/2',
+    format: 'outing/3',
     schema: outingSchema,
     upgrades: outingUpgrades,
     listKeys: {

@@ -35,6 +35,9 @@ describe('a document of the first form', () => {
       ['thunder', 12],
     ]);
   });
+  it('goes in its boat as that stands, until a set-up is chosen', () => {
+    expect(opened('outings', sample['outing/1'])).toMatchObject({ format: 'outing/3', brief: { setUpId: null } });
+  });
   it('as a boat, an item or a fish has what its form lacked', () => {
     expect(opened('craft', sample['craft/1'])).toMatchObject({
       format: 'craft/4',

@@ -40,6 +40,12 @@ export const outingUpgrades: readonly Upgrade[] = [
       log: old.log ?? null,
     }),
   },
+  {
+    from: 'outing/2',
+    to: 'outing/3',
+    name: 'the set-up of the boat may be chosen for an outing; the boat goes as it stands until it is',
+    up: (old) => ({ ...old, brief: completed(old.brief, { setUpId: null }) }),
+  },
 ];
 
 export const craftUpgrades: readonly Upgrade[] = [

@@ -32,7 +32,7 @@ export function newOuting(id: string, date: string, references: References, last
   const homeAt = shiftClock(launchAt, AFLOAT_MIN);
   const sameTrip = before?.trip === trip;
   return {
-    format: 'outing/2',
+    format: 'outing/3',
     id,
     title: UNTITLED,
     brief: {
@@ -50,6 +50,7 @@ export function newOuting(id: string, date: string, references: References, last
       nights: 0,
       party: 1,
       craftId: craft?.id ?? null,
+      setUpId: craft && craft.id === before?.craftId ? before.setUpId : null,
       trip,
       techniques: sameTrip ? [...before.techniques] : [...tripTechniques[trip]],
       standing: false,

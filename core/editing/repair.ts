@@ -22,6 +22,7 @@ interface RepairData {
   'set-landing': { landingId: string; name: string };
   'set-craft': { craftId: string; name: string };
   'sit-to-fish': object;
+  'set-set-up': { setUpId: string; name: string };
   'straight-route': object;
   'set-keep': { keep: number };
   'set-alarm': { alarmAt: string };
@@ -97,8 +98,12 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
     say: ({ name }) => `Launch at ${name}`,
   },
   'set-craft': {
-    apply: (outing, { craftId }) => inBrief(outing, { craftId }),
+    apply: (outing, { craftId }) => inBrief(outing, { craftId, setUpId: null }),
     say: ({ name }) => `Take ${name}`,
+  },
+  'set-set-up': {
+    apply: (outing, { setUpId }) => inBrief(outing, { setUpId }),
+    say: ({ name }) => `Set it up as ${name}`,
   },
   'sit-to-fish': {
     apply: (outing) => inBrief(outing, { standing: false }),

@@ -123,6 +123,16 @@ export function otherBoats({ boats, places: { craft } }: Pick<Context, 'boats' |
     .filter((one) => one.id !== craft?.id && one.condition === 'good')
     .map(({ id, name }) => ({ do: 'set-craft' as const, craftId: id, name }));
 }
+/** The same boat, put together otherwise: low seats and floats that are out first. */
+export function otherSetUps({ places: { craft } }: Pick<Context, 'places'>): Repair[] {
+  if (!craft) return [];
+  const unsteady = ({ seat, floats }: (typeof craft.setUps)[number]) =>
+    Number(seat === 'high') + Number(floats === 'folded');
+  return craft.setUps
+    .filter(({ id }) => id !== craft.setUpId)
+    .toSorted((a, b) => unsteady(a) - unsteady(b))
+    .map(({ id, name }) => ({ do: 'set-set-up' as const, setUpId: id, name }));
+}
 export function swap(off: Item, on: Item): Repair {
   return { do: 'swap-item', offId: off.id, off: off.name, onId: on.id, on: on.name };
 }

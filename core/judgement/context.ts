@@ -65,7 +65,7 @@ export interface Context {
   ownSpecies: References['species'];
   // What is worked out from it, in this order.
   /** What the brief chooses, without its hours. */
-  selection: Pick<Brief, 'waterId' | 'launchId' | 'areaId' | 'landingId' | 'craftId' | 'targets'>;
+  selection: Pick<Brief, 'waterId' | 'launchId' | 'areaId' | 'landingId' | 'craftId' | 'setUpId' | 'targets'>;
   places: Places;
   /** What rides in the boat, as pace and drag are reckoned with it. */
   loaded: Loaded | null;
@@ -182,8 +182,8 @@ function movedBetween(was: readonly Aboard[], is: readonly Aboard[]): readonly A
 const derived = deriving<Context, Derived>({
   selection: {
     from: ['brief'],
-    make: ({ brief: { waterId, launchId, areaId, landingId, craftId, targets } }) =>
-      sameSelection({ waterId, launchId, areaId, landingId, craftId, targets }),
+    make: ({ brief: { waterId, launchId, areaId, landingId, craftId, setUpId, targets } }) =>
+      sameSelection({ waterId, launchId, areaId, landingId, craftId, setUpId, targets }),
   },
   loaded: {
     from: ['selection', 'angler', 'boats', 'aboard'],

@@ -32,6 +32,7 @@ export function namesIn(...snapshots: readonly SignedSnapshot[]): Names {
       ...(water?.areas ?? []),
       ...(species ?? []),
       ...items,
+      ...(craft ? [...craft.setUps, ...craft.fittings, ...(craft.zones ?? [])] : []),
     ];
     for (const one of [...named, ...outing.company]) if (one) names.set(one.id, one.name);
   }

@@ -98,8 +98,14 @@ describe('an outing in a boat', () => {
     expect(finding?.repairs[0]).toEqual({ do: 'sit-to-fish' });
     expect(finding && sayFinding(finding.facts).text).toMatch(/metacentric height .* By its inclining test\.$/);
   });
-  it('is less steady by what is fitted high: the same outing with the seat up', () => {
-    expect(codes(ready, changed({ setUpId: 'wide' }))).toContain('unsteady');
-    expect(codes(ready)).not.toContain('unsteady');
+  it('is less steady by what is fitted high; the seat lowered by another set-up settles it, for this outing alone', () => {
+    const wide = { ...ready, brief: { ...ready.brief, setUpId: 'wide' } };
+    const refs = changed({ seat: { xM: 1.72, lowM: 0.16, highM: 0.5 } });
+    const unsteady = assess(wide, refs, noAnswers, now).findings.find(({ facts }) => facts.code === 'unsteady');
+    expect(unsteady?.repairs[0]).toMatchObject({ do: 'set-set-up', setUpId: 'bare' });
+    expect(codes(ready, refs)).not.toContain('unsteady');
+    expect(codes({ ...wide, brief: { ...wide.brief, setUpId: 'long-gone' } }, refs), 'as it stands').not.toContain(
+      'unsteady',
+    );
   });
 });

@@ -4,7 +4,7 @@ import type { Craft } from '../../documents/craft';
 import { amount, mass } from '../../units/amount';
 import { figure } from '../../units/words';
 import { kinds } from '../../catalog/gear/kinds';
-import { fewerFish, otherBoats, removing } from '../candidates';
+import { fewerFish, otherBoats, otherSetUps, removing } from '../candidates';
 import type { Context } from '../context';
 import { rule } from '../rule';
 
@@ -36,6 +36,7 @@ const estimate = (calibrated: boolean) =>
 
 /** Only what is of use to nobody's needs is offered to be left ashore. */
 const lighter = (context: Context) => [
+  ...otherSetUps(context),
   ...removing(context, (kind) => kinds[kind].means.length === 0),
   ...fewerFish(context),
   ...otherBoats(context),
@@ -143,7 +144,7 @@ const unsteady = rule({
   say: ({ craft, stance, share, gmM, aloneM, upright, calibrated }) => ({
     title: upright ? `${craft} is less steady than you know it` : `${craft} does not lie upright`,
     text: upright
-      ? `${figure(share * 100, 0)} % of what it has with you alone, seated low: ${amount(gmM, 'm', 2)} of metacentric height against ${amount(aloneM, 'm', 2)}. ${stance === 'seated high' ? 'Lower the seat: another set-up of the boat. ' : 'Less aboard, or lower down. '}${estimate(calibrated)}`
+      ? `${figure(share * 100, 0)} % of what it has with you alone, seated low: ${amount(gmM, 'm', 2)} of metacentric height against ${amount(aloneM, 'm', 2)}. ${stance === 'seated high' ? 'Lower the seat. ' : 'Less aboard, or lower down. '}${estimate(calibrated)}`
       : `${stance === 'seated high' ? 'Seated high' : 'Seated'} with all this, nothing rights it: ${amount(gmM, 'm', 2)} of metacentric height. Lower the seat, take less, or another boat. ${estimate(calibrated)}`,
   }),
 });

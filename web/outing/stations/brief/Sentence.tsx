@@ -1,3 +1,5 @@
+import { setUpOf } from '#core/boat/build';
+import type { Craft } from '#core/documents/craft';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
@@ -256,6 +258,10 @@ function Company() {
   );
 }
 
+/** How the boat is set up, as it stands in the sentence. */
+const setUpWords = (craft: Craft) =>
+  setUpOf(craft).name.replace(/^\p{Lu}(?=\p{Ll})/u, (letter) => letter.toLowerCase());
+
 function Boat() {
   const { brief, looked, references, set } = useBrief();
   return (
@@ -275,13 +281,31 @@ function Boat() {
               }))}
               chosen={brief.craftId}
               onPick={(craftId) => {
-                set({ craftId });
+                set({ craftId, setUpId: null });
                 close();
               }}
             />
           )
         }
       </Blank>
+      {looked.craft && looked.craft.setUps.length > 1 && (
+        <>
+          {', '}
+          <Blank asks="Set-up" text={setUpWords(looked.craft)}>
+            {(close) => (
+              <PickOne
+                label="Set-up"
+                options={looked.craft?.setUps.map(({ id, name, seat }) => ({ id, name, more: `seat ${seat}` })) ?? []}
+                chosen={looked.craft?.setUpId ?? null}
+                onPick={(setUpId) => {
+                  set({ setUpId });
+                  close();
+                }}
+              />
+            )}
+          </Blank>
+        </>
+      )}
     </>
   );
 }
