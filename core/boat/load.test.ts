@@ -4,7 +4,7 @@ import { exposures } from '../exposures/exposures';
 import { withItem } from '../editing/edit';
 import type { LoadoutEntry, Outing } from '../documents/outing';
 import { lookUp } from '../documents/references';
-import { gearKg, sternLoad } from './load';
+import { carriedKg, gearKg, sternLoad } from './load';
 
 const { references, outings } = demo(Date.parse('2026-05-15T19:00:00Z'));
 const [ready] = outings as [Outing];
@@ -50,6 +50,12 @@ describe('what rides behind the seat', () => {
     expect(sternLoad(own.looked, own.e).massKg).toBe(massKg('anchor'));
     expect(sternLoad(theirs.looked, theirs.e).massKg).toBe(0);
     expect(gearKg(own.looked) - gearKg(theirs.looked)).toBeCloseTo(massKg('anchor'), 12);
+  });
+  it('has what is fitted there in the set-up the outing goes in: a bait tank in the well, not the pod before the seat', () => {
+    const { looked, e } = aboard([['anchor', 1]]);
+    const fitted = { ...looked, craft: looked.craft && { ...looked.craft, setUpId: 'bait' } };
+    expect(sternLoad(fitted, e).massKg - sternLoad(looked, e).massKg).toBeCloseTo(19, 9);
+    expect((carriedKg(fitted, e) ?? 0) - (carriedKg(looked, e) ?? 0)).toBeCloseTo(19 + 1.8, 9);
   });
   it('has the fish where their store is', () => {
     const without = aboard([['anchor', 1]], 2);

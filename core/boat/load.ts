@@ -3,6 +3,7 @@ import type { PlaceId } from '../catalog/gear/places';
 import { type Aboard, type Looked, idsAboard } from '../documents/references';
 import type { Craft } from '../documents/craft';
 import { rememberFor } from '../units/remember';
+import { fittingsOf, seatOf } from './build';
 import { type Lading, usualSpot } from './lading';
 
 /** Shares of the maker's rating at which the product speaks. Rules of thumb; the maker's rating always wins. */
@@ -19,10 +20,15 @@ interface Expected {
 
 const behindTheSeat: ReadonlySet<PlaceId> = new Set<PlaceId>(['tankwell', 'stern']);
 
-/** What the hull carries, kg: angler, all that is aboard, and the fish expected. null without angler or craft. */
+/** What the hull carries, kg: angler, what is fitted, all that is aboard, and the fish expected. null without angler or craft. */
 export function carriedKg(looked: Looked, expected: Expected): number | null {
   if (!looked.angler || !looked.craft) return null;
-  return looked.angler.massKg + gearKg(looked) + expected.keepKg;
+  return looked.angler.massKg + fittedKg(looked.craft) + gearKg(looked) + expected.keepKg;
+}
+
+/** Mass of what is fitted in the set-up the boat is in, kg; behind a place along it, where one is named. */
+function fittedKg(craft: Craft, behindM = Infinity): number {
+  return fittingsOf(craft).reduce((sum, { massKg, xM }) => sum + (xM < behindM ? massKg : 0), 0);
 }
 
 /** Mass of the loadout alone, kg. What stays in the vehicle or rides in another boat is not aboard. */
@@ -39,7 +45,7 @@ export function gearKg(looked: Looked): number {
 export function sternLoad(looked: Looked, expected: Expected): { massKg: number; items: readonly Aboard[] } {
   const items: Aboard[] = [];
   let store = false;
-  let massKg = 0;
+  let massKg = looked.craft ? fittedKg(looked.craft, seatOf(looked.craft).xM) : 0;
   for (const one of looked.aboard) {
     if (one.entry.carriedBy !== null || !behindTheSeat.has(usualPlace(one, looked))) continue;
     items.push(one);
