@@ -214,6 +214,16 @@ describe('findings, on both sides of their limits', () => {
     expect(find('closed-season', brief(barbel, { date: '2026-06-15' }))?.level).toBe('stop');
     expect(find('closed-season', brief(barbel, { date: '2026-06-16' }))).toBeNull();
   });
+  it('never read the same where one figure passes the other', () => {
+    for (const by of [1e-3, 0.02, 0.04, 0.3]) {
+      const limits = { ...references.angler?.limits, windMps: 6 } as NonNullable<References['angler']>['limits'];
+      const own = { ...references, angler: references.angler && { ...references.angler, limits } };
+      const finding = find('wind-over-limit', weather(ready, { windMps: 6 + by, gustMps: 7 }), own);
+      const [, is, set] =
+        /^([\d.]+) m\/s; you set ([\d.]+) m\/s\./.exec(finding ? sayFinding(finding.facts).text : '') ?? [];
+      expect(Number(is), `${by}`).toBeGreaterThan(Number(set));
+    }
+  });
   it('tell wind and its gusts once', () => {
     const both = weather(ready, { windMps: 12, gustMps: 16 });
     expect(find('wind-over-limit', both)).not.toBeNull();

@@ -60,6 +60,7 @@ describe('a boat afloat', () => {
     expect(level('lean-capsizes', told({}, measured, leaning))).toBe('mind');
     expect(level('lean-capsizes', told({}, wagtail, leaning))).toBe('stop');
     expect(level('lean-capsizes', told({}, wagtail))).toBeNull();
+    expect(level('lean-capsizes', told({}, wagtail, { 'reaching astern': { heelDeg: null } }))).toBe('mind');
   });
   it('is asked to carry one standing only where one means to stand', () => {
     const upright = told({}, wagtail, { standing: { gmM: 0.05 } });

@@ -174,26 +174,37 @@ const unsteadyStanding = rule({
   repairs: (_, context) => [{ do: 'sit-to-fish' }, ...lighter(context)],
 });
 
+/** Leans that a boat has to bear, and what it is when it does not: the one nobody can help, the other can be left undone. */
+const leans = { leaning: 'stop', 'reaching astern': 'mind' } as const;
+
 const leaning = rule({
   code: 'lean-capsizes',
   ...ofTheLoad,
   measure: 'm',
   slack: 0.01,
-  find: (context) => {
-    const held = context.afloat?.in('leaning');
-    // What does not lie upright at all is told as that.
-    if (!held || held.now === 'sinks' || held.now.heelDeg !== null || held.now.gmM <= 0) return [];
-    // How a hull comes back from far over hangs on what a drawing by a few figures leaves open: of such a one nothing is said.
-    const { inclined, shape, name } = held.craft;
-    if (!inclined && !shape?.stations) return [];
-    const level = inclined ? ('stop' as const) : ('mind' as const);
-    const facts = { craft: name, gmM: held.now.gmM, calibrated: inclined !== null };
-    return [{ level, basis: 'physics', extent: Math.max(0, 1 - held.now.gmM), facts }];
-  },
-  say: ({ craft, gmM, calibrated }) => ({
-    title: `A lean is too much for ${craft}`,
-    text: `With your weight ${amount(LEAN_M, 'm', 2)} outboard nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden. Reach with the hips still, or take less. ${estimate(calibrated)}`,
-  }),
+  find: ({ afloat }) =>
+    (['leaning', 'reaching astern'] as const).flatMap((stance) => {
+      const held = afloat?.in(stance);
+      // What does not lie upright at all is told as that.
+      if (!held || held.now === 'sinks' || held.now.heelDeg !== null || held.now.gmM <= 0) return [];
+      // How a hull comes back from far over hangs on what a drawing by a few figures leaves open: of such a one nothing is said.
+      const { inclined, shape, name } = held.craft;
+      if (!inclined && !shape?.stations) return [];
+      const level = inclined ? leans[stance] : ('mind' as const);
+      const facts = { craft: name, stance, gmM: held.now.gmM, calibrated: inclined !== null };
+      const subject = stance === 'leaning' ? {} : { subject: 'astern' };
+      return [{ level, basis: 'physics' as const, extent: Math.max(0, 1 - held.now.gmM), facts, ...subject }];
+    }),
+  say: ({ craft, stance, gmM, calibrated }) =>
+    stance === 'leaning'
+      ? {
+          title: `A lean is too much for ${craft}`,
+          text: `With your weight ${amount(LEAN_M, 'm', 2)} outboard nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden. Reach with the hips still, or take less. ${estimate(calibrated)}`,
+        }
+      : {
+          title: `Do not turn about in ${craft} to reach the stern`,
+          text: `With your legs over the side, as one sits to reach the well, nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden. What is astern stays there until you land. ${estimate(calibrated)}`,
+        },
 });
 
 const notDrawn = rule({

@@ -104,9 +104,12 @@ function sayOver(
   unit: string,
   reach: Pick<Reach, 'experience' | 'steps'>,
 ): string {
+  // Two figures of which one passes the other never read the same.
+  const decimals = [1, 2, 3].find((digits) => amount(value, unit, digits) !== amount(limit, unit, digits)) ?? 3;
+  const said = (one: number) => amount(one, unit, decimals);
   return own
-    ? `${amount(value, unit)}; you set ${amount(limit, unit)}.`
-    : `${amount(value, unit)}; ${water} ends at ${amount(limit, unit)}. ${offshore ? 'The wind blows off the shore, so a step lower. ' : ''}${sayReach({ ...reach, water })} A rule of thumb.`;
+    ? `${said(value)}; you set ${said(limit)}.`
+    : `${said(value)}; ${water} ends at ${said(limit)}. ${offshore ? 'The wind blows off the shore, so a step lower. ' : ''}${sayReach({ ...reach, water })} A rule of thumb.`;
 }
 
 const windOverLimit = rule({
