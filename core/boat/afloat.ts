@@ -2,7 +2,7 @@ import type { Craft } from '../documents/craft';
 import type { Places } from '../documents/references';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
 import type { Stance } from '../vocabulary/boat';
-import { seatOf, setUpOf } from './build';
+import { seatedIn } from './build';
 import { type Lading, ownLoads } from './lading';
 import { type Standing, stabilityIn } from './stability';
 
@@ -34,7 +34,7 @@ export function ladenBoat(
     return { craft, massKg: own + angler.massKg + lading.massKg, ...stood };
   };
   return {
-    seated: setUpOf(craft).seat === 'high' && seatOf(craft).highM !== null ? 'seated high' : 'seated low',
+    seated: seatedIn(craft),
     in: (stance) => {
       const found = known.get(stance);
       if (found !== undefined) return found;

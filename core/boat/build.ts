@@ -83,6 +83,10 @@ const BARE: SetUp = { id: 'bare', name: 'Bare', fittingIds: [], seat: 'low', flo
 export function setUpOf({ setUps, setUpId }: Pick<Craft, 'setUps' | 'setUpId'>): SetUp {
   return setUps.find(({ id }) => id === setUpId) ?? BARE;
 }
+/** How one sits in it, as it is put together now. */
+export function seatedIn(craft: Build & Pick<Craft, 'setUps' | 'setUpId'>): 'seated low' | 'seated high' {
+  return setUpOf(craft).seat === 'high' && seatOf(craft).highM !== null ? 'seated high' : 'seated low';
+}
 export function fittingsOf(craft: Pick<Craft, 'fittings' | 'setUps' | 'setUpId'>): readonly Fitting[] {
   const { fittingIds } = setUpOf(craft);
   return craft.fittings.filter(({ id }) => fittingIds.includes(id));

@@ -1,6 +1,6 @@
 import type { Angler } from '../documents/angler';
 import type { Craft } from '../documents/craft';
-import { setUpOf, shapeOf } from './build';
+import { seatedIn, setUpOf, shapeOf } from './build';
 import { type Flooded, wholeVolume } from './hull/float';
 import { partOf } from './hull/hull';
 import { type Hydrostatics, afloatWith, hydrostatics } from './hull/hydrostatics';
@@ -52,10 +52,9 @@ export function swamped(
     const [from, to] = [fromM <= 0 ? -1 : fromM, toM >= craft.lengthM ? craft.lengthM + 1 : toM];
     return wanted > 0 ? [{ part: partOf(shapeOf(craft), from, to), volumeM3: wanted }] : [];
   });
-  const seat = setUpOf(craft).seat;
   const loads = [
     ...ownLoads(craft),
-    anglerLoad(craft, angler, seat === 'high' ? 'seated high' : 'seated low', seat),
+    anglerLoad(craft, angler, seatedIn(craft), setUpOf(craft).seat),
     ...(gear ? [gear] : []),
   ];
   const boat = { ...afloatWith(hullsOf(craft, true), loads, waterDensity), flooded };

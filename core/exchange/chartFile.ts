@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { type Chart, chartSchema } from '../documents/chart';
+import { featuresOf } from './geojsonFeatures';
 import { type Imported, refused, told } from './imported';
 
 const MOST_CHART_BYTES = 1_500_000;
@@ -43,12 +44,7 @@ export function readChart(text: string): Imported<Chart> {
   }
   const parsed = file.safeParse(json);
   if (!parsed.success) return refused('This is JSON, but no GeoJSON with a shore in it: lines or areas.');
-  const given =
-    'features' in parsed.data
-      ? parsed.data.features
-      : 'geometry' in parsed.data
-        ? [parsed.data]
-        : [{ properties: null, geometry: parsed.data }];
+  const given = featuresOf<z.infer<typeof feature>>(parsed.data);
   const troubles: string[] = [];
   const features = given.flatMap(({ properties, geometry: shape }, i): Feature[] => {
     const what = properties?.shows;

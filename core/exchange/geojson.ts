@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Waypoint } from '../documents/outing';
+import { featuresOf } from './geojsonFeatures';
 import { type Imported, MOST_BYTES, refused, told } from './imported';
 import { type Ends, MOST_POINTS, type RoutePoints, routeFromLines } from './routePoints';
 
@@ -32,12 +33,7 @@ export function readGeoJson(text: string, ends: Ends): Imported<RoutePoints> {
   }
   const parsed = file.safeParse(json);
   if (!parsed.success) return refused('This is JSON, but no GeoJSON with lines in it.');
-  const features =
-    'features' in parsed.data
-      ? parsed.data.features
-      : 'geometry' in parsed.data
-        ? [parsed.data]
-        : [{ properties: null, geometry: parsed.data }];
+  const features = featuresOf<z.infer<typeof feature>>(parsed.data);
   const lines = features.flatMap(({ properties, geometry: shape }) => {
     if (shape?.type === 'LineString') return [{ names: properties?.names ?? [], points: shape.coordinates }];
     return shape?.type === 'MultiLineString' ? shape.coordinates.map((points) => ({ names: [], points })) : [];

@@ -1,11 +1,10 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { type FieldValues, useForm } from 'react-hook-form';
-import { useSWRConfig } from 'swr';
 import { canonical } from '#core/documents/canonical';
 import { type Documents, type ReferenceName, documentKinds } from '#core/documents/registry';
 import type { Versioned } from '#core/documents/kept';
-import { useDocumentEditor } from './useDocumentEditor';
+import { useReferenceEditor } from './useReferenceEditor';
 
 /**
  * A kept document in a form that saves itself: whatever fits the schema is kept at once and can be undone; a field that does not fit
@@ -14,9 +13,7 @@ import { useDocumentEditor } from './useDocumentEditor';
 export function useDocumentForm<K extends ReferenceName>(kind: K, kept: Versioned<Documents[K]>) {
   type Doc = Documents[K] & FieldValues;
   const { schema } = documentKinds[kind];
-  const { mutate } = useSWRConfig();
-  const refresh = useCallback(() => void mutate('/api/references'), [mutate]);
-  const { editor, state } = useDocumentEditor(kind, kept, refresh);
+  const { editor, state } = useReferenceEditor(kind, kept);
   const form = useForm<Doc>({
     defaultValues: state.doc as never,
     resolver: zodResolver(schema as never) as never,
@@ -44,11 +41,6 @@ export function useDocumentForm<K extends ReferenceName>(kind: K, kept: Versione
     form.reset(state.doc as never);
     setUnfit(null);
   }, [state.doc, form]);
-
-  const keptNow = state.saving.is === 'kept' ? state.version : 0;
-  useEffect(() => {
-    if (keptNow > kept.version) refresh();
-  }, [keptNow, kept.version, refresh]);
 
   /** Puts back what does not fit. */
   const putBack = () => {

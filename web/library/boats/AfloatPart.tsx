@@ -8,7 +8,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { Suspense, lazy, useDeferredValue, useMemo, useState } from 'react';
-import { setUpOf } from '#core/boat/build';
+import { seatedIn } from '#core/boat/build';
 import { afloatWith, hydrostatics } from '#core/boat/hull/hydrostatics';
 import { hullsOf } from '#core/boat/hulls';
 import { laden, stabilityIn, stancesOf } from '#core/boat/stability';
@@ -167,7 +167,7 @@ export function AfloatPart({
 function Scuppers() {
   const { craft, angler, gear } = useBoat();
   if (craft.scuppers === 'none') return null;
-  const stance = setUpOf(craft).seat === 'high' ? 'seated high' : 'seated low';
+  const stance = seatedIn(craft);
   const [open, plugged] = (['open', 'plugged'] as const).map((scuppers) => {
     const now = stabilityIn({ ...craft, scuppers }, angler, stance, gear, DRAWN_IN)?.now;
     return now && now !== 'sinks' ? now : null;
@@ -223,9 +223,11 @@ function Righting() {
   const shown = useDeferredValue(craft);
   const { alone, now } = useMemo(() => {
     const hull = hullsOf(shown);
-    const seat = setUpOf(shown).seat === 'high' ? 'seated high' : 'seated low';
     const of = (load: ReturnType<typeof laden>) => hydrostatics(afloatWith(hull, [load], DRAWN_IN), { gz: true });
-    return { alone: of(laden(shown, angler, 'seated low', null)), now: of(laden(shown, angler, seat, gear)) };
+    return {
+      alone: of(laden(shown, angler, 'seated low', null)),
+      now: of(laden(shown, angler, seatedIn(shown), gear)),
+    };
   }, [shown, angler, gear]);
   return (
     <Part name="Righting lever">

@@ -6,9 +6,9 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link as RouterLink, useNavigate, useParams } from 'react-router';
-import { seatOf, setUpOf } from '#core/boat/build';
+import { seatedIn, setUpOf } from '#core/boat/build';
 import { usualSpot } from '#core/boat/lading';
 import { stabilityIn, stancesOf } from '#core/boat/stability';
 import type { Zone } from '#core/documents/boatParts';
@@ -17,13 +17,13 @@ import { type BoatPart, type Stance, boatParts } from '#core/vocabulary/boat';
 import type { Versioned } from '#core/documents/kept';
 import { copyBoat, movedZone, stretchedZone, withZone } from '#core/editing/boats';
 import { capital } from '#core/units/words';
-import { useSWRConfig } from 'swr';
 import { ConflictDialog } from '../../documents/ConflictDialog';
 import { Loaded } from '../../documents/Loaded';
 import { SavingWords } from '../../documents/SavingWords';
 import { ApiError } from '../../documents/api';
 import { useDocuments, useKept } from '../../documents/queries';
-import { useDocumentEditor, useUndoKeys } from '../../documents/useDocumentEditor';
+import { useUndoKeys } from '../../documents/useDocumentEditor';
+import { useReferenceEditor } from '../../documents/useReferenceEditor';
 import { Lost } from '../../ui/Lost';
 import { Page } from '../../ui/Page';
 import { useToast } from '../../ui/Toast';
@@ -57,9 +57,7 @@ export function BoatScreen() {
 }
 
 function OneBoat({ kept, angler }: { kept: Versioned<Craft>; angler: { massKg: number; heightM: number } | null }) {
-  const { mutate } = useSWRConfig();
-  const refresh = useCallback(() => void mutate('/api/references'), [mutate]);
-  const { editor, state } = useDocumentEditor('craft', kept, refresh);
+  const { editor, state } = useReferenceEditor('craft', kept);
   const { part: at } = useParams();
   const part = isPart(at) ? at : 'places';
   const [gearKg, setGearKg] = useState(USUAL_GEAR_KG);
@@ -68,11 +66,6 @@ function OneBoat({ kept, angler }: { kept: Versioned<Craft>; angler: { massKg: n
   const [dragged, setDragged] = useState<{ id: string; change: Partial<Zone> } | null>(null);
   const { doc: craft } = state;
   useUndoKeys(editor.undo, editor.redo);
-  const keptNow = state.saving.is === 'kept' ? state.version : 0;
-  useEffect(() => {
-    if (keptNow > kept.version) refresh();
-  }, [keptNow, kept.version, refresh]);
-
   const change = useCallback(
     (make: (one: Craft) => Craft, key = ''): string | null => {
       const parsed = craftSchema.safeParse(make(editor.getState().doc));
@@ -87,7 +80,7 @@ function OneBoat({ kept, angler }: { kept: Versioned<Craft>; angler: { massKg: n
     const spot = usualSpot(craft, 'tankwell', who.heightM);
     return spot && gearKg > 0 ? { massKg: gearKg, ...spot } : null;
   }, [craft, who, gearKg]);
-  const seated = setUpOf(craft).seat === 'high' && seatOf(craft).highM !== null ? 'seated high' : 'seated low';
+  const seated = seatedIn(craft);
   const [asked, setAsked] = useState<Stance | null>(null);
   // Of the stances one looked at, one that the boat still has.
   const stance = part === 'afloat' && asked !== null && stancesOf(craft).includes(asked) ? asked : seated;

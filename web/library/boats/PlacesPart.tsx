@@ -11,7 +11,7 @@ import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { memo } from 'react';
-import { setUpOf } from '#core/boat/build';
+import { seatedIn } from '#core/boat/build';
 import { reachOf, zonesOf } from '#core/boat/zones';
 import type { Zone } from '#core/documents/boatParts';
 import type { Craft } from '#core/documents/craft';
@@ -42,7 +42,7 @@ export const PlacesPart = memo(function PlacesPart({
   const { craft, change, angler } = useBoat();
   const zones = zonesOf(craft);
   const zone = zones.find(({ id }) => id === chosen) ?? null;
-  const stance = setUpOf(craft).seat === 'high' ? 'seated high' : 'seated low';
+  const stance = seatedIn(craft);
   const add = (kind: ZoneKind) => {
     const id = crypto.randomUUID();
     if (change((one) => withNewZone(one, kind, id)) === null) choose(id);
