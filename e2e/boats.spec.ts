@@ -113,9 +113,9 @@ test('a boat is inclined at the water’s edge, and its figures change and say s
   };
   for (const [i, [mass, arm, heel]] of (
     [
-      ['8', '0.3', '5.6'],
-      ['8', '0.2', '3.7'],
-      ['10', '0.25', '5.8'],
+      ['8', '0.3', '3.7'],
+      ['8', '0.2', '2.4'],
+      ['10', '0.25', '3.8'],
     ] as const
   ).entries()) {
     await type(`Mass ${i + 1}`, mass);
@@ -126,7 +126,13 @@ test('a boat is inclined at the water’s edge, and its figures change and say s
   await expect(page.getByText('Without the draft at both ends the section stays as it is drawn.')).toBeVisible();
   // Left for another part and come back to: nothing typed is lost.
   await page.reload();
-  await expect(page.getByLabel('Heel 3')).toHaveValue('5.8');
+  await expect(page.getByLabel('Heel 3')).toHaveValue('3.8');
+  // A slip that no hull of this size has is told, and cannot be kept.
+  await type('Heel 3', '19');
+  await expect(page.getByRole('button', { name: 'Keep it with the boat' })).toBeDisabled();
+  await expect(page.getByText('It cannot be kept', { exact: false })).toBeVisible();
+  await type('Heel 3', '3.8');
+  await expect(page.getByRole('button', { name: 'Keep it with the boat' })).toBeEnabled();
   await page.getByRole('button', { name: 'Keep it with the boat' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^Inclined on .*: 3 readings, heels within/)).toBeVisible();

@@ -130,6 +130,8 @@ describe('an inclining test', () => {
     };
     expect(inclinedFit(truth, { ...slip, angler: null })?.doubts.join(' ')).toMatch(/do not lie on one curve/);
     expect(inclinedFit(truth, { ...test, readings: [] })).toBeNull();
+    const wild = { ...test, angler: null, readings: [3, 14].map((heelDeg) => ({ massKg: 8, armM: 0.3, heelDeg })) };
+    expect([inclinedFit(truth, test)?.usable, inclinedFit(truth, wild)?.usable ?? false]).toEqual([true, false]);
   });
 });
 

@@ -30,6 +30,8 @@ export interface InclinedFit {
   /** Draft amidships that the fitted hull has, and that the tape gave; null: not taken. */
   draftM: number | null;
   tapedM: number | null;
+  /** Whether it may be kept with the boat: heels within two degrees, and its own weight where a hull can have it. */
+  usable: boolean;
   /** What keeps it from being trusted further, a sentence each. */
   doubts: readonly string[];
 }
@@ -40,6 +42,8 @@ const SECTION = { least: 1.2, most: 15 };
 const LEAST_HEEL_DEG = 2;
 const MOST_HEEL_DEG = 12;
 const WELL_DEG = 0.5;
+/** Farther off than this the readings were of something else, and nothing is measured by them. */
+const USABLE_DEG = 2;
 const STEPS = 32;
 
 /**
@@ -79,6 +83,7 @@ export function inclinedFit(craft: Craft, test: IncliningTest): InclinedFit | nu
     heels.reduce((sum, { readDeg, workedDeg }) => sum + (readDeg - (workedDeg ?? 0)) ** 2, 0) / heels.length,
   );
   const draftM = hydrostatics(afloat(hull, { ...shaped, ownVcgM }, test)).draftM;
+  const nowhere = ownVcgM <= low + 0.01 || ownVcgM >= high - 0.01 || ownVcgM < 0;
   return {
     sectionExponent,
     ownVcgM,
@@ -86,6 +91,7 @@ export function inclinedFit(craft: Craft, test: IncliningTest): InclinedFit | nu
     heels,
     draftM,
     tapedM,
+    usable: !nowhere && offDeg <= USABLE_DEG,
     doubts: [
       ...(readings.length < 3
         ? ['Fewer than three readings: a slip of one is not found out. Take four, two to each side.']
@@ -99,7 +105,7 @@ export function inclinedFit(craft: Craft, test: IncliningTest): InclinedFit | nu
       ...(offDeg > WELL_DEG
         ? ['The readings do not lie on one curve: the boat moved, or an arm was measured wrongly.']
         : []),
-      ...(ownVcgM <= low + 0.01 || ownVcgM >= high - 0.01 || ownVcgM < 0
+      ...(nowhere
         ? ['The hull’s own weight comes out where no hull has it: check beam, depth, and the mass of the hull.']
         : []),
       ...(formed &&

@@ -186,12 +186,18 @@ export function InclinePart() {
               <Button
                 variant="contained"
                 sx={{ justifySelf: 'start' }}
+                disabled={!fit.usable}
                 onClick={() => {
                   if (change((one) => calibrated(one, fit, dateAt(now, 'local'))) === null) done();
                 }}
               >
                 Keep it with the boat
               </Button>
+              {!fit.usable && (
+                <Typography variant="body2">
+                  It cannot be kept: take the readings again, or mend what is wrong above.
+                </Typography>
+              )}
             </>
           )}
         </Part>
