@@ -19,6 +19,8 @@ export interface SummaryPage {
 export function useSummaries(today: string, most: { ahead: number; gone: number }) {
   return useSWR<SummaryPage>(`${LIST}?today=${today}&ahead=${most.ahead}&gone=${most.gone}`, {
     keepPreviousData: true,
+    // What it counts is changed on other pages: whoever comes back sees it as it is, however soon.
+    dedupingInterval: 0,
   });
 }
 

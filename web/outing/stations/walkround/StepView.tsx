@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { alongBoat, places } from '#core/catalog/gear/places';
 import type { Verdict } from '#core/walkround/answerSchema';
 import type { Step } from '#core/walkround/steps';
@@ -31,7 +31,8 @@ export function StepView({ step, onAnswer, onGo }: Props) {
     onGo(1);
   };
   useEffect(() => heading.current?.focus(), []);
-  useEffect(() => {
+  // Before it is painted: a key pressed at the first sight of a step is an answer to it.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
       if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog]')) return;
