@@ -6,6 +6,7 @@ export const coreOrder = [
   'documents',
   'environment',
   'boat',
+  'stow',
   'passage',
   'holding',
   'exposures',

@@ -105,7 +105,7 @@ export function boatFrom(
   const { preset, ...rest } = own;
   const shape = { ...usualShape({ ...numbers, deck, hull, drive }), depthM };
   return {
-    format: 'craft/4',
+    format: 'craft/5',
     id,
     name,
     deck,

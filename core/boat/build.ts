@@ -77,7 +77,7 @@ export function seatOf(craft: Build): Seat {
 }
 
 /** A boat put together in no way that was written. */
-const BARE: SetUp = { id: 'bare', name: 'Bare', fittingIds: [], seat: 'low', floats: 'out' };
+const BARE: SetUp = { id: 'bare', name: 'Bare', fittingIds: [], seat: 'low', floats: 'out', stow: null };
 
 /** How the boat is put together now. */
 export function setUpOf({ setUps, setUpId }: Pick<Craft, 'setUps' | 'setUpId'>): SetUp {

@@ -3,7 +3,7 @@ import { newZone, usualZones } from '../boat/zones';
 import type { Craft } from '../documents/craft';
 
 const wagtail: Craft = {
-  format: 'craft/4',
+  format: 'craft/5',
   id: 'grey-wagtail',
   name: 'Grey Wagtail',
   deck: 'sit-on-top',
@@ -71,9 +71,9 @@ const wagtail: Craft = {
     },
   ],
   setUps: [
-    { id: 'bare', name: 'Bare for casting', fittingIds: [], seat: 'low', floats: 'out' },
-    { id: 'wide', name: 'Wide for drifting', fittingIds: ['pod', 'boom'], seat: 'high', floats: 'out' },
-    { id: 'bait', name: 'Live bait', fittingIds: ['pod', 'tank'], seat: 'low', floats: 'out' },
+    { id: 'bare', name: 'Bare for casting', fittingIds: [], seat: 'low', floats: 'out', stow: null },
+    { id: 'wide', name: 'Wide for drifting', fittingIds: ['pod', 'boom'], seat: 'high', floats: 'out', stow: null },
+    { id: 'bait', name: 'Live bait', fittingIds: ['pod', 'tank'], seat: 'low', floats: 'out', stow: null },
   ],
   setUpId: 'bare',
   cruiseMps: 1.5,
@@ -120,9 +120,9 @@ const dunlin: Craft = {
     },
   ],
   setUps: [
-    { id: 'bare', name: 'Bare for fly', fittingIds: [], seat: 'low', floats: 'out' },
-    { id: 'flush', name: 'Flush for surf', fittingIds: [], seat: 'low', floats: 'out' },
-    { id: 'sounder', name: 'With the sounder', fittingIds: ['rail-mount'], seat: 'low', floats: 'out' },
+    { id: 'bare', name: 'Bare for fly', fittingIds: [], seat: 'low', floats: 'out', stow: null },
+    { id: 'flush', name: 'Flush for surf', fittingIds: [], seat: 'low', floats: 'out', stow: null },
+    { id: 'sounder', name: 'With the sounder', fittingIds: ['rail-mount'], seat: 'low', floats: 'out', stow: null },
   ],
   cruiseMps: 1.3,
   spareMps: 1.1,
@@ -163,8 +163,8 @@ const wrack: Craft = {
     },
   ],
   setUps: [
-    { id: 'bare', name: 'Bare', fittingIds: [], seat: 'low', floats: 'out' },
-    { id: 'bench', name: 'With the bench', fittingIds: ['bench'], seat: 'low', floats: 'out' },
+    { id: 'bare', name: 'Bare', fittingIds: [], seat: 'low', floats: 'out', stow: null },
+    { id: 'bench', name: 'With the bench', fittingIds: ['bench'], seat: 'low', floats: 'out', stow: null },
   ],
   cruiseMps: 1.2,
   spareMps: 0.9,
@@ -205,9 +205,9 @@ const stint: Craft = {
     },
   ],
   setUps: [
-    { id: 'out', name: 'Floats out', fittingIds: [], seat: 'low', floats: 'out' },
-    { id: 'folded', name: 'Floats folded, for the slip', fittingIds: [], seat: 'low', floats: 'folded' },
-    { id: 'sail', name: 'Under sail', fittingIds: ['mast'], seat: 'low', floats: 'out' },
+    { id: 'out', name: 'Floats out', fittingIds: [], seat: 'low', floats: 'out', stow: null },
+    { id: 'folded', name: 'Floats folded, for the slip', fittingIds: [], seat: 'low', floats: 'folded', stow: null },
+    { id: 'sail', name: 'Under sail', fittingIds: ['mast'], seat: 'low', floats: 'out', stow: null },
   ],
   setUpId: 'out',
   cruiseMps: null,

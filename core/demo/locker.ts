@@ -70,6 +70,7 @@ export function demoLocker(today: string): readonly Item[] {
     own('gaff', 'gaff', 'Short gaff'),
     own('pliers', 'long-pliers', 'Long pliers'),
     own('board', 'board', 'Board, 100 cm', { attributes: { lengthM: 1 } }),
+    own('cup-board', 'board', 'Metal board, 100 cm', { attributes: { lengthM: 1 }, qualities: [], massKg: 1.1 }),
     own('priest', 'priest', 'Priest and bleed knife'),
     own('ice-bag', 'ice-bag', 'Insulated bag with ice'),
     own('anchor', 'anchor', 'Claw anchor, 30 m of rode'),

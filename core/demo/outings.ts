@@ -1,3 +1,5 @@
+import { unstowed } from '../documents/stow';
+import { longGreyStow, looseStow } from './stow';
 import { lightOfDay, noonOf } from '../environment/light';
 import { moreDemoOutings } from './outingsMore';
 import { always, once, several } from './packed';
@@ -144,7 +146,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
   };
   const direct = { out: [], home: [] };
   const longGrey: Outing = {
-    format: 'outing/3',
+    format: 'outing/4',
     id: 'pollack-long-grey',
     title: 'Pollack beyond the Long Grey',
     brief: {
@@ -179,6 +181,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
     },
     loadout: atSea,
     company: [],
+    stow: longGreyStow,
     rigs: demoRigs,
     workings: usualWorkings,
     accepted: [],
@@ -190,6 +193,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
     {
       ...longGrey,
       id: 'zander-dusk',
+      stow: unstowed,
       rigs: [],
       title: 'Zander at dusk',
       brief: {
@@ -244,6 +248,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
     {
       ...longGrey,
       id: 'cod-wreck',
+      stow: looseStow,
       title: 'Cod on the wreck, wind in the face home',
       brief: {
         ...longGrey.brief,
@@ -277,6 +282,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
     {
       ...longGrey,
       id: 'perch-spring',
+      stow: unstowed,
       rigs: [],
       title: 'Perch, warm air over cold water',
       brief: {

@@ -1,3 +1,5 @@
+import { unstowed } from '../documents/stow';
+import { buriedStow, tallPoleStow, untiedBoardStow } from './stow';
 import { NO_FIGURES } from '../editing/hours';
 import type { Outing } from '../documents/outing';
 import { emptyLog } from '../documents/log';
@@ -42,6 +44,7 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
     {
       ...like,
       rigs: [],
+      stow: unstowed,
       id: 'venn-overnight',
       title: 'Barbel and chub, a night on the Venn',
       brief: {
@@ -95,6 +98,7 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
     {
       ...like,
       rigs: [],
+      stow: unstowed,
       id: 'bonefish-flat',
       title: 'Bonefish, standing on the white flat',
       brief: {
@@ -138,6 +142,40 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
     {
       ...like,
       rigs: [],
+      stow: tallPoleStow,
+      id: 'bonefish-pole',
+      title: 'Bonefish from the round boat, poled',
+      brief: {
+        ...like.brief,
+        targets: ['bonefish'],
+        keep: 0,
+        waterId: 'lantern-cays',
+        launchId: 'lamp-landing',
+        areaId: 'white-flat',
+        ...hours('08:00', 240),
+        route: direct,
+        craftId: 'little-stint',
+        setUpId: 'folded',
+        trip: 'flats',
+        techniques: ['fly', 'sight fishing'],
+        standing: true,
+      },
+      conditions: {
+        ...like.conditions,
+        waterC: 27,
+        hours: evenHours(date, 'UTC-3', { windMps: 4, gustMps: 6, windFromDeg: 70, airC: 32, humidityPct: 74 }),
+      },
+      loadout: [
+        ...always,
+        ...once('paddle', 'push-pole', 'drive-leash', 'fly-rod', 'leader', 'net', 'forceps', 'hat', 'radio'),
+        several('rod-leash', 1),
+        several('bottle', 5),
+      ],
+    },
+    {
+      ...like,
+      rigs: [],
+      stow: untiedBoardStow,
       id: 'mere-cup-day',
       title: 'Mere Cup: catch, photograph, release',
       brief: {
@@ -162,7 +200,7 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
         ...always,
         ...once('radio', 'flag', 'horn', 'snips', 'hook-cutter', 'drysuit', 'under-layer', 'gloves', 'warm-hat'),
         ...once('four-piece', 'drive-leash', 'troll-rod', 'big-rod', 'permit', 'plug-box', 'bite-leader', 'big-box'),
-        ...once('wide-net', 'pliers', 'spreader', 'board', 'tape-measure', 'tag', 'action-cam', 'power-bank'),
+        ...once('wide-net', 'pliers', 'spreader', 'cup-board', 'tape-measure', 'tag', 'action-cam', 'power-bank'),
         ...once(
           'lead-battery',
           'sounder',
@@ -182,6 +220,7 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
     {
       ...like,
       rigs: [],
+      stow: buriedStow,
       id: 'ling-anchored',
       title: 'Cod and ling, at anchor in the deep hole',
       brief: {

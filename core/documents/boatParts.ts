@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { stowSchema } from './stow';
 import { dateText, idText, nameText, quantity, wholeNumber } from './field';
 import { stationsSchema } from './hullShape';
 import { dryness, hullPresets, reaches, seatHeights, sides, zoneKinds } from '../vocabulary/boat';
@@ -96,6 +97,8 @@ export const setUpSchema = z.strictObject({
   fittingIds: z.array(idText).max(20),
   seat: z.enum(seatHeights),
   floats: z.enum(['out', 'folded']),
+  /** Where each thing goes in it; null: nobody has said. */
+  stow: stowSchema.nullable(),
 });
 export type SetUp = z.infer<typeof setUpSchema>;
 

@@ -13,7 +13,7 @@ import { idText, lineText, nameText, noteText, quantity, wholeNumber } from './f
 
 /** A boat. Lengths in metres, masses in kilograms, speeds in metres per second through still water. */
 export const craftSchema = z.strictObject({
-  format: z.literal('craft/4'),
+  format: z.literal('craft/5'),
   id: idText,
   name: nameText,
   deck: z.enum(['sit-on-top', 'sit-inside']),

@@ -94,7 +94,8 @@ export const workingsWords: Words<Workings> = {
   iceStartC: ['the temperature of the ice', '°C'],
 };
 /** The parts of an outing that are told by their own words above. */
-type Told = 'brief' | 'conditions' | 'loadout' | 'company' | 'rigs' | 'workings' | 'accepted' | 'id' | 'format' | 'log';
+type Told =
+  'brief' | 'conditions' | 'loadout' | 'company' | 'rigs' | 'workings' | 'accepted' | 'stow' | 'id' | 'format' | 'log';
 export const outingWords: Words<Omit<Outing, Told>> = { title: 'the title' };
 
 export const anglerWords: Words<Omit<Angler, 'id' | 'format'>> = {
@@ -247,6 +248,7 @@ const wholeParts: Readonly<Record<string, string>> = {
   loadout: 'what is aboard',
   company: 'the company',
   rigs: 'the rigs',
+  stow: 'where things go',
   accepted: 'the answered Minds',
   log: 'what was written ashore',
 };

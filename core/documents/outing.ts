@@ -3,6 +3,7 @@ import { acceptanceSchema } from './acceptance';
 import { clockText, dateText, idText, instantText, lineText, nameText, placed, quantity, wholeNumber } from './field';
 import { needIds } from '../vocabulary/needs';
 import { logSchema } from './log';
+import { stowSchema } from './stow';
 import { rigSchema, workingsSchema } from './workings';
 import { techniques, tripTypes } from '../vocabulary/trips';
 
@@ -89,7 +90,7 @@ const companion = z.strictObject({
 export type Companion = z.infer<typeof companion>;
 /** One outing, whole: the document that is edited, judged and signed. */
 export const outingSchema = z.strictObject({
-  format: z.literal('outing/3'),
+  format: z.literal('outing/4'),
   id: idText,
   title: nameText,
   brief: briefSchema,
@@ -97,6 +98,8 @@ export const outingSchema = z.strictObject({
   loadout: z.array(loadoutEntry).max(400),
   /** The others of the party, by name. The party may be larger than what is written here. */
   company: z.array(companion).max(11),
+  /** Where each thing goes, in every mode. */
+  stow: stowSchema,
   rigs: z.array(rigSchema).max(12),
   workings: workingsSchema,
   accepted: z.array(acceptanceSchema).max(200),

@@ -10,6 +10,8 @@ import { speciesOf } from '../catalog/species/speciesOf';
 import type { RulePack } from './rulePack';
 import type { Area, Launch, Water } from './water';
 import type { Brief, LoadoutEntry, Outing } from './outing';
+import type { Dryness, Reach } from '../vocabulary/boat';
+import type { ThingState } from '../vocabulary/stow';
 
 /** All that an outing points at: what the judgement reads besides the outing itself. */
 export interface References {
@@ -22,10 +24,36 @@ export interface References {
   species: readonly OwnSpecies[];
 }
 
+/** What has to be done before one has a thing in the hand. */
+export type Move = { do: 'open'; name: string } | { do: 'take out what lies over it' };
+/** Where a thing lies while fishing, all told. */
+export interface Lies {
+  in: 'zone' | 'body' | 'vehicle' | 'companion' | 'nowhere';
+  /** The place of the boat or the part of the body; null: none. */
+  id: string | null;
+  place: string;
+  /** Containers around it, the nearest first. */
+  boxes: readonly { id: string; name: string }[];
+  /** The closed compartment of the boat that it is in; null: none. */
+  compartment: string | null;
+  reach: Reach;
+  moves: readonly Move[];
+  dry: Dryness;
+  held: boolean;
+  state: ThingState | null;
+}
+
 /** One line of the loadout with the item it names. */
 export interface Aboard {
   item: Item;
   entry: LoadoutEntry;
+  /** Where it lies; left out: nobody asks. */
+  lies?: Lies;
+}
+/** Whether it goes afloat in one's own boat. */
+export function ridesAlong({ item, entry, lies }: Aboard): boolean {
+  if (entry.carriedBy !== null) return false;
+  return lies ? lies.in !== 'vehicle' : kinds[item.kind].place !== 'vehicle';
 }
 
 /** The weight that pace and drag are reckoned with, kg, and whose it is. */
@@ -119,8 +147,7 @@ export function loadedBy(
   const craft = byId(boats, craftId);
   if (!craft || !angler || isMeasured(craft)) return null;
   let gearKg = 0;
-  for (const { item, entry } of aboard)
-    if (entry.carriedBy === null && kinds[item.kind].place !== 'vehicle') gearKg += item.massKg * entry.quantity;
+  for (const one of aboard) if (ridesAlong(one)) gearKg += one.item.massKg * one.entry.quantity;
   const { massKg: anglerKg, heightM } = angler;
   return sameLoaded({ anglerKg, heightM, gearKg: Math.round(gearKg / GEAR_STEP_KG) * GEAR_STEP_KG });
 }

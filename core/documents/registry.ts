@@ -68,7 +68,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'boat',
     table: 'craft',
     path: 'craft',
-    format: 'craft/4',
+    format: 'craft/5',
     schema: craftSchema,
     upgrades: craftUpgrades,
     listKeys: { zones: 'id', fittings: 'id', setUps: 'id' },
@@ -127,7 +127,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'outing',
     table: 'outings',
     path: 'outings',
-    format: 'outing/3',
+    format: 'outing/4',
     schema: outingSchema,
     upgrades: outingUpgrades,
     listKeys: {

@@ -36,11 +36,11 @@ describe('a document of the first form', () => {
     ]);
   });
   it('goes in its boat as that stands, until a set-up is chosen', () => {
-    expect(opened('outings', sample['outing/1'])).toMatchObject({ format: 'outing/3', brief: { setUpId: null } });
+    expect(opened('outings', sample['outing/1'])).toMatchObject({ format: 'outing/4', brief: { setUpId: null } });
   });
   it('as a boat, an item or a fish has what its form lacked', () => {
     expect(opened('craft', sample['craft/1'])).toMatchObject({
-      format: 'craft/4',
+      format: 'craft/5',
       wellKg: null,
       plugNames: '',
       shape: null,

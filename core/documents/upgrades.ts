@@ -1,4 +1,5 @@
 import { type Upgrade, completed, eachRecord, isRecord } from './upgrade';
+import { unstowed } from './stow';
 import { METRIC } from '../units/speaking';
 
 /** What the sheets began with before an outing wrote every one of these figures itself. */
@@ -46,6 +47,12 @@ export const outingUpgrades: readonly Upgrade[] = [
     name: 'the set-up of the boat may be chosen for an outing; the boat goes as it stands until it is',
     up: (old) => ({ ...old, brief: completed(old.brief, { setUpId: null }) }),
   },
+  {
+    from: 'outing/3',
+    to: 'outing/4',
+    name: 'where each thing goes is written; what nobody placed lies where its kind usually does',
+    up: (old) => ({ stow: unstowed, ...old }),
+  },
 ];
 
 export const craftUpgrades: readonly Upgrade[] = [
@@ -80,6 +87,12 @@ export const craftUpgrades: readonly Upgrade[] = [
       setUpId: null,
       ...old,
     }),
+  },
+  {
+    from: 'craft/4',
+    to: 'craft/5',
+    name: 'a set-up keeps where each thing goes, once somebody has said so',
+    up: (old) => ({ ...old, setUps: eachRecord(old.setUps, (one) => ({ stow: null, ...one })) }),
   },
 ];
 

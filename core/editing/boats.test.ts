@@ -79,10 +79,17 @@ describe('a boat on its page', () => {
     );
   });
   it('keeps set-ups by their names: a new one is the one it is in, the one taken out no longer', () => {
-    const next = withSetUp(wagtail, { id: 'new', name: 'New', fittingIds: [], seat: 'high', floats: 'out' });
+    const next = withSetUp(wagtail, {
+      id: 'new',
+      name: 'New',
+      fittingIds: [],
+      seat: 'high',
+      floats: 'out',
+      stow: null,
+    });
     expect(next.setUpId).toBe('new');
     expect(
-      withSetUp(next, { id: 'bare', name: 'Bare again', fittingIds: [], seat: 'low', floats: 'out' }),
+      withSetUp(next, { id: 'bare', name: 'Bare again', fittingIds: [], seat: 'low', floats: 'out', stow: null }),
     ).toMatchObject({ setUpId: 'new' });
     expect(withoutSetUp(next, 'new').setUpId).toBeNull();
     const fitted = withFitting(wagtail, { ...(wagtail.fittings[0] as Craft['fittings'][number]), massKg: 3 });

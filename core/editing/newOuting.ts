@@ -1,6 +1,7 @@
 import type { Outing } from '../documents/outing';
 import type { References } from '../documents/references';
 import type { Water } from '../documents/water';
+import { unstowed } from '../documents/stow';
 import { lightOfDay, noonOf } from '../environment/light';
 import { clockAt, shiftClock } from '../units/time';
 import { type TripType, tripFits, tripFor, tripTechniques } from '../vocabulary/trips';
@@ -32,7 +33,7 @@ export function newOuting(id: string, date: string, references: References, last
   const homeAt = shiftClock(launchAt, AFLOAT_MIN);
   const sameTrip = before?.trip === trip;
   return {
-    format: 'outing/3',
+    format: 'outing/4',
     id,
     title: UNTITLED,
     brief: {
@@ -60,6 +61,8 @@ export function newOuting(id: string, date: string, references: References, last
     conditions: { source: 'typed', from: '', takenAt: null, waterC: null, hours: [] },
     loadout: alwaysAboard(references.items),
     company: [],
+    // What comes along lies where it lay last time, in the same boat.
+    stow: last && craft?.id === last.brief.craftId ? last.stow : unstowed,
     rigs: [],
     workings: usualWorkings,
     log: null,

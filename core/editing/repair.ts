@@ -6,6 +6,9 @@ import { capital, count, dayWords, listed } from '../units/words';
 import type { Alignment } from '../vocabulary/holding';
 import type { Technique } from '../vocabulary/trips';
 import { withItem } from './edit';
+import { type Put, asUsual, withPut, withRigged } from './stow';
+import type { SeatHeight } from '../vocabulary/boat';
+import type { OtherMode } from '../vocabulary/stow';
 import { withHours } from './hours';
 import { byClock } from '../units/clockWords';
 
@@ -33,6 +36,8 @@ interface RepairData {
   'set-alignment': { alignment: Alignment };
   'swap-item': { offId: string; off: string; onId: string; on: string };
   'looked-again': object;
+  stow: { puts: readonly Put[]; words: string };
+  'rig-boat': { mode: OtherMode; seat: SeatHeight | null; floats: 'out' | 'folded' | null; words: string };
 }
 /** An action that would settle a finding, as data; carried out by one function that returns a new outing. */
 export type Repair = { [Kind in keyof RepairData]: { do: Kind } & RepairData[Kind] }[keyof RepairData];
@@ -66,7 +71,7 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
   },
   'separate-item': {
     apply: (outing, { itemId }) => ({
-      ...outing,
+      ...asUsual(outing, [itemId]),
       loadout: outing.loadout.map((entry) => (entry.itemId === itemId ? { ...entry, outsideContainer: true } : entry)),
     }),
     say: ({ name }) => `Carry ${name} by itself`,
@@ -148,6 +153,14 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
   'swap-item': {
     apply: (outing, { offId, onId }) => withItem(withItem(outing, offId, 0), onId, 1),
     say: ({ on, off }) => `Carry ${on} instead of ${off}`,
+  },
+  stow: {
+    apply: (outing, { puts }) => withPut(outing, puts),
+    say: ({ words }) => words,
+  },
+  'rig-boat': {
+    apply: (outing, { mode, seat, floats }) => withRigged(outing, mode, { seat, floats }),
+    say: ({ words }) => words,
   },
   'looked-again': {
     apply: (outing, _, now) => ({ ...outing, conditions: { ...outing.conditions, takenAt: isoAt(now, 'utc') } }),

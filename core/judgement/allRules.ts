@@ -8,6 +8,7 @@ import { kitRules } from './rules/kit';
 import { lawRules } from './rules/law';
 import { needRules } from './rules/needs';
 import { powerRules } from './rules/power';
+import { stowRules } from './rules/stow';
 import { rigRules } from './rules/rigs';
 import { tackleRules } from './rules/tackle';
 import { wayRules } from './rules/way';
@@ -24,6 +25,7 @@ const all = [
   ...afloatRules,
   ...needRules,
   ...kitRules,
+  ...stowRules,
   ...holdingRules,
   ...rigRules,
   ...tackleRules,

@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
-import { exposures } from '../exposures/exposures';
-import { sternLoad } from '../boat/load';
 import { withAcceptance, withAnswerKept, withItem } from '../editing/edit';
 import { applyRepair } from '../editing/repair';
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
-import { type References, lookUp } from '../documents/references';
+import { type References } from '../documents/references';
+import { behindSeat } from '../stow/lading';
 import { withBrief } from '../editing/title';
 import type { Answers } from '../walkround/answers';
 import type { Answer } from '../walkround/answerSchema';
@@ -56,8 +55,8 @@ const answer = (stepId: string, verdict: Answer['verdict']): Answer => ({
 });
 
 const carried = judge(ready).carriedKg ?? NaN;
-const lookedUp = lookUp(ready, references);
-const behind = sternLoad(lookedUp, exposures(ready, lookedUp)).massKg;
+const laid = contextOf(ready, references, noAnswers, now);
+const behind = laid.plan ? behindSeat(laid.plan, laid.exposures.keepKg).massKg : NaN;
 
 describe('the demo outings', () => {
   it('are one ready to sign and one with Stops', () => {

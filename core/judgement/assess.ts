@@ -10,7 +10,8 @@ import type { Station } from '../vocabulary/stations';
 import type { SheetId } from '../vocabulary/sheets';
 import type { Answers } from '../walkround/answers';
 import { type Step, walkSteps } from '../walkround/steps';
-import { contextOf } from './context';
+import { type Context, contextOf } from './context';
+import { isPlain } from '../stow/say';
 import type { Finding } from './finding';
 import { answersTo } from './accepted';
 import { type Gate, gate } from './gate';
@@ -78,7 +79,7 @@ export function assess(
   });
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
   const { looked, needs, exposures } = context;
-  const steps = walkSteps(looked, needs, answers);
+  const steps = walkSteps(looked, needs, answers, context.plan, context.plans);
   const open = openBlanks(outing.brief, looked);
   const sheets = sheetsInUse(context);
   const troubled = new Set(
@@ -99,6 +100,7 @@ export function assess(
       brief: { counted: blanks.length - open.length, of: blanks.length },
       kit: { counted: needs.filter((need) => need.met).length, of: needs.length },
       workings: { counted: sheets.filter((id) => !troubled.has(id)).length, of: sheets.length },
+      stow: stowTally(context, findings),
       'walk-round': {
         counted: steps.filter((step) => answers.get(step.id)?.verdict === 'good').length,
         of: steps.length,
@@ -109,6 +111,22 @@ export function assess(
 }
 
 const noRepairs = { repairs: [], lowers: [] } as const;
+
+/** Places of things that nothing stands against, of all that have one to settle. */
+function stowTally({ plan }: Context, findings: readonly Finding[]): Tally {
+  if (!plan) return { counted: 0, of: 0 };
+  const troubled = new Set(
+    findings.flatMap((one) => (one.level === 'note' || one.accepted !== null ? [] : thingsIn(one.facts))),
+  );
+  const settled = plan.things.filter((placed) => !isPlain(placed) && placed.one.entry.carriedBy === null);
+  return {
+    counted: settled.filter(({ one, lies }) => lies.in !== 'nowhere' && !troubled.has(one.item.id)).length,
+    of: settled.length,
+  };
+}
+function thingsIn(facts: object): readonly string[] {
+  return 'thingIds' in facts && Array.isArray(facts.thingIds) ? (facts.thingIds as string[]) : [];
+}
 
 /** Things aboard of which it was written what became of them. */
 function marked({ loadout }: Outing, { items }: Log): number {

@@ -12,6 +12,7 @@ import {
   idsAboard,
   loadedBy,
   placesOf,
+  putTogether,
 } from '../documents/references';
 import type { Workings } from '../documents/workings';
 import {
@@ -23,8 +24,11 @@ import {
   withBurden,
 } from '../exposures/exposures';
 import { type LadenBoat, ladenBoat } from '../boat/afloat';
+import type { Craft } from '../documents/craft';
+import { planLading } from '../stow/lading';
+import { type StowPlan, planOf } from '../stow/plan';
+import { type ModePlan, type OtherwiseAfloat, modesOf, otherwise, plansOf, withLies } from '../stow/modes';
 import type { Lading } from '../boat/lading';
-import { gearLading } from '../boat/load';
 import { type Anchorage, anchorOf, anchorageOf } from '../holding/anchorSheet';
 import { firstPaddle } from '../needs/firstPaddle';
 import { type JudgedNeed, type WalkTaken, candidatesByNeed, judgeNeed } from '../needs/match';
@@ -57,6 +61,7 @@ export interface Context {
   answers: Answers;
   now: Instant;
   loadout: Outing['loadout'];
+  stow: Outing['stow'];
   angler: References['angler'];
   boats: References['craft'];
   items: References['items'];
@@ -69,7 +74,15 @@ export interface Context {
   places: Places;
   /** What rides in the boat, as pace and drag are reckoned with it. */
   loaded: Loaded | null;
+  /** What is aboard by the loadout alone, and with where it lies while fishing. */
+  carried: readonly Aboard[];
   aboard: readonly Aboard[];
+  /** The boat as it is put together for this outing. */
+  boat: Craft | null;
+  /** Where everything is while fishing; null: no boat, or nobody in it. */
+  plan: StowPlan | null;
+  /** The same for each mode of such an outing; a mode in which nothing differs is the same plan. */
+  plans: readonly ModePlan[];
   /** What came aboard or went since the outing that this one follows; null: it follows none. */
   moved: readonly Aboard[] | null;
   /** Places, and all that is aboard. */
@@ -87,6 +100,8 @@ export interface Context {
   lading: Lading | null;
   /** The boat as it is laden, to be asked how it stands; null: boat, shape or angler are not known. */
   afloat: LadenBoat | null;
+  /** The same where it is laden otherwise: before the catch, and in another mode. */
+  otherwiseAfloat: readonly OtherwiseAfloat[];
   /** What the jig asks for at every half hour of the stay, by the drogue and the line that are aboard. */
   drogueM: number | null;
   jigLineMm: number | null;
@@ -106,7 +121,11 @@ type Derived =
   | 'selection'
   | 'places'
   | 'loaded'
+  | 'carried'
   | 'aboard'
+  | 'boat'
+  | 'plan'
+  | 'plans'
   | 'moved'
   | 'looked'
   | 'tackle'
@@ -118,6 +137,7 @@ type Derived =
   | 'builtRigs'
   | 'lading'
   | 'afloat'
+  | 'otherwiseAfloat'
   | 'drogueM'
   | 'jigLineMm'
   | 'jigs'
@@ -195,10 +215,31 @@ const derived = deriving<Context, Derived>({
     keep: SOME,
     make: ({ selection, references, loaded }) => placesOf(selection, references, loaded),
   },
-  aboard: {
+  carried: {
     from: ['loadout', 'items'],
     keep: SOME,
-    make: ({ loadout, items }, before) => aboardOf(loadout, items, before?.aboard),
+    make: ({ loadout, items }, before) => aboardOf(loadout, items, before?.carried),
+  },
+  boat: {
+    from: ['selection', 'boats'],
+    leaf: true,
+    make: ({ selection: { craftId, setUpId }, boats }) =>
+      putTogether(boats.find(({ id }) => id === craftId) ?? null, setUpId),
+  },
+  plan: {
+    from: ['carried', 'boat', 'angler', 'stow'],
+    keep: SOME,
+    make: ({ carried, boat, angler, stow }) => boat && angler && planOf({ aboard: carried, craft: boat, angler, stow }),
+  },
+  plans: {
+    from: ['plan', 'stow', 'angler', 'brief'],
+    make: ({ plan, stow, angler, brief, carried }) =>
+      plan && angler ? plansOf(plan, { aboard: carried, craft: plan.craft, angler, stow }, modesOf(brief)) : [],
+  },
+  aboard: {
+    from: ['carried', 'plan'],
+    keep: SOME,
+    make: ({ carried, plan }, before) => (plan ? withLies(plan, before?.aboard) : carried),
   },
   moved: { from: ['aboard', 'loadout'], make: ({ aboard }, before) => before && movedBetween(before.aboard, aboard) },
   looked: { from: ['places', 'aboard'], make: ({ places, aboard }) => ({ ...places, aboard }) },
@@ -230,15 +271,20 @@ const derived = deriving<Context, Derived>({
     },
   },
   lading: {
-    from: ['looked', 'exposures'],
+    from: ['plan', 'angler', 'exposures'],
     keep: SOME,
     leaf: true,
-    make: ({ looked, exposures }) => sameLading(gearLading(looked, exposures)),
+    make: ({ plan, angler, exposures }) =>
+      sameLading(plan && angler && planLading(plan, angler.heightM, exposures.keepKg)),
   },
   afloat: {
     from: ['places', 'lading'],
     keep: SOME,
     make: ({ places, lading }) => ladenBoat(places, lading),
+  },
+  otherwiseAfloat: {
+    from: ['plans', 'places', 'lading', 'exposures', 'stow'],
+    make: ({ plans, places, lading, exposures, stow }) => otherwise(plans, places, lading, exposures.keepKg, stow),
   },
   drogueM: {
     from: ['tackle', 'brief'],
@@ -288,7 +334,7 @@ export function contextOf(
   now: Instant,
   before: Context | null = null,
 ): Context {
-  const { brief, conditions, company, rigs, workings, log, loadout } = outing;
+  const { brief, conditions, company, rigs, workings, log, loadout, stow } = outing;
   const { angler, craft: boats, items, waters, rulePacks: packs, species: ownSpecies } = references;
   return derived.whole(
     {
@@ -303,6 +349,7 @@ export function contextOf(
       answers,
       now,
       loadout,
+      stow,
       angler,
       boats,
       items,

@@ -64,8 +64,14 @@ export function repairsFor(one: Found, judged: Judged): { repairs: readonly Repa
     if (repair.do === 'swap-item' && offered.some((other) => adds(other, repair.onId))) continue;
     tried += 1;
     const next = repaired(judged.context, repair);
-    if (settles(one, next, judged)) offered.push(repair);
-    else if (one.level === 'stop' && lowers.length === 0 && lowered(one, next) && settles(one, next, judged, true))
+    if (settles(one, next, judged, { adds: repair.do === 'swap-item' || repair.do === 'add-items' }))
+      offered.push(repair);
+    else if (
+      one.level === 'stop' &&
+      lowers.length === 0 &&
+      lowered(one, next) &&
+      settles(one, next, judged, { lowered: true })
+    )
       lowers.push(repair);
   }
   return { repairs: offered, lowers: offered.length > 0 ? [] : lowers };
@@ -90,7 +96,12 @@ function repaired(context: Context, repair: Repair): Context {
 const given = new Map(rules.map((rule) => [rule, [...givenFor(rule.reads)]]));
 
 /** Whether a finding is gone after a change, and nothing else has become worse. Its own rule is asked first: most that fail, fail there. */
-function settles(one: Found, next: Context, { context, byKey, byTold }: Judged, lowered = false): boolean {
+function settles(
+  one: Found,
+  next: Context,
+  { context, byKey, byTold }: Judged,
+  { lowered = false, adds = false } = {},
+): boolean {
   const mayDiffer = (rule: AnyRule) => given.get(rule)?.some((name) => next[name] !== context[name]) ?? true;
   const differs = (rule: AnyRule) => mayDiffer(rule) && rule.reads.some((name) => next[name] !== context[name]);
   const worse = (rule: AnyRule) =>
@@ -106,7 +117,11 @@ function settles(one: Found, next: Context, { context, byKey, byTold }: Judged, 
       return keptExtent(extent) > was.extent + rule.slack;
     });
   const own = ruleOf(one.facts.code);
-  return differs(own) && !worse(own) && !rules.some((rule) => rule !== own && differs(rule) && worse(rule));
+  return (
+    differs(own) &&
+    !worse(own) &&
+    !rules.some((rule) => rule !== own && !(adds && rule.placing) && differs(rule) && worse(rule))
+  );
 }
 
 interface Asked {
@@ -132,7 +147,7 @@ function addingItems(asked: Asked, one: Found, judged: Judged, skip: number): Re
     if (chosen.length > MOST_ADDED) return null;
     const repair: Repair = { do: 'add-items', items: chosen };
     const next = repaired(context, repair);
-    if (settles(one, next, judged)) return repair;
+    if (settles(one, next, judged, { adds: true })) return repair;
     open = rulesThatAsk.flatMap((rule) =>
       foundBy(rule, next).flatMap((now) => {
         const asks = now.level === 'note' || byKey.has(now.key) ? null : rule.asks(now.facts);

@@ -51,6 +51,8 @@ export interface RuleRecord<Code extends string, Facts, Reads extends Readable> 
   otherwise?: (facts: Facts, context: Context) => string;
   /** A need that owned things could meet: they are tried before the repairs. */
   asks?: (facts: Facts) => { needId: NeedId; missing: number };
+  /** Told of where a thing lies: whoever only adds the thing has not placed it yet, and is not kept from adding it. */
+  placing?: true;
   /** So much worse, in its measure, does not keep the repair of another finding from being offered. */
   slack?: number;
 }
@@ -62,6 +64,7 @@ export interface Rule<Code extends string = string, Facts = never> {
   readonly measure: string;
   readonly far: Far | null;
   readonly boatPart: BoatPart | null;
+  readonly placing: boolean;
   readonly slack: number;
   readonly find: (context: Context) => readonly Told<Facts>[];
   readonly say: (facts: Facts) => Sentence;
@@ -84,12 +87,14 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
   slack = NEXT_TO_NOTHING,
   far,
   boatPart,
+  placing,
   ...record
 }: RuleRecord<Code, Facts, Reads>): Rule<Code, Facts> {
   return {
     ...record,
     far: far ?? null,
     boatPart: boatPart ?? null,
+    placing: placing ?? false,
     slack,
     sheetFor: (facts) => (typeof sheet === 'function' ? sheet(facts) : (sheet ?? null)),
     repairs,

@@ -355,6 +355,8 @@ function usualFigure({ kind, attributes }: Item, attribute: AttributeId): number
 
 /** In something that is not worn, so not to hand for one who swims beside the boat. */
 function packedAway(a: Aboard, { aboard }: NeedContext): boolean {
+  // Where it lies is looked at by itself.
+  if (a.lies) return false;
   const box = containerOf(a, idsAboard({ aboard }));
   const container = aboard.find(({ item }) => item.id === box)?.item;
   return container !== undefined && !wornPlaces.includes(kinds[container.kind].place);

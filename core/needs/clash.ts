@@ -1,7 +1,28 @@
 import type { Aboard } from '../documents/references';
 import type { Shortfall } from './need';
 
-/** The container that a thing aboard lies in; null: it lies by itself, or its container stays ashore. */
+/** Whether two things lie in one container. */
+export function shareBox(one: Aboard, other: Aboard, aboardIds: ReadonlySet<string>): boolean {
+  if (one.lies && other.lies) {
+    const [mine, theirs] = [one.lies.boxes[0], other.lies.boxes[0]];
+    return mine !== undefined && mine.id === theirs?.id;
+  }
+  const box = containerOf(one, aboardIds);
+  return box !== null && box === containerOf(other, aboardIds);
+}
+/** Whether two things lie in one container, or behind one lid of the boat: what takes one takes the other. */
+export function shareRoom(one: Aboard, other: Aboard, aboardIds: ReadonlySet<string>): boolean {
+  if (one.lies && other.lies) {
+    const { boxes, compartment } = other.lies;
+    return (
+      one.lies.boxes.some(({ id }) => boxes.some((box) => box.id === id)) ||
+      (compartment !== null && one.lies.compartment === compartment)
+    );
+  }
+  return shareBox(one, other, aboardIds);
+}
+
+/** The container that a thing aboard lives in, where nobody looked at where it lies; null: it lies by itself, or its container stays ashore. */
 export function containerOf({ item, entry }: Aboard, aboardIds: ReadonlySet<string>): string | null {
   return !entry.outsideContainer && item.containerId !== null && aboardIds.has(item.containerId)
     ? item.containerId
@@ -19,9 +40,7 @@ export function clashOf(
 ): Shortfall | null {
   const sort = sortOf(one.item);
   if (sort !== null && sort === sortOf(other.item)) return { code: 'same-kind' };
-  const box = containerOf(one, aboardIds);
-  if (box !== null && box === containerOf(other, aboardIds))
-    return { code: 'same-container', withItem: other.item.name };
+  if (shareRoom(one, other, aboardIds)) return { code: 'same-container', withItem: other.item.name };
   if (one.item.poweredById !== null && one.item.poweredById === other.item.poweredById)
     return { code: 'same-battery', withItem: other.item.name };
   return null;

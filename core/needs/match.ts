@@ -2,6 +2,7 @@ import { type KindId, kinds } from '../catalog/gear/kinds';
 import { type Aboard, idsAboard } from '../documents/references';
 import { clashOf } from './clash';
 import { catalogue } from './catalogue';
+import { outOfPlace } from './where';
 import type { NeedId } from '../vocabulary/needs';
 import {
   type FitContext,
@@ -120,7 +121,9 @@ export function judgeNeed(
   for (const { aboard, unserviceable } of candidates) {
     const elsewhere =
       aboard.entry.carriedBy !== null && need.shared !== true ? ({ code: 'in-other-boat' } as const) : null;
-    const shortfall = unserviceable ?? elsewhere ?? disqualified(need, aboard, context);
+    const unfit = unserviceable ?? elsewhere ?? disqualified(need, aboard, context);
+    // A thing that would not count anywhere is told as that, not as misplaced.
+    const shortfall = unfit ?? outOfPlace(id, aboard);
     const { quantity } = aboard.entry;
     const amount = worthOf(need, aboard.item, context) * quantity;
     means.push(itemMeans(aboard, shortfall, amount));

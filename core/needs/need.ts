@@ -3,7 +3,8 @@ import type { KindId } from '../catalog/gear/kinds';
 import type { DayExposures, Exposures } from '../exposures/exposures';
 import type { Brief } from '../documents/outing';
 import type { Item } from '../documents/item';
-import type { Aboard, Places } from '../documents/references';
+import type { Aboard, Lies, Places } from '../documents/references';
+import type { Where } from '../vocabulary/where';
 import type { NeedId } from '../vocabulary/needs';
 
 export const levels = ['law', 'must', 'should', 'could'] as const;
@@ -121,6 +122,8 @@ export type Shortfall =
     }
   | { code: 'wrong-bottom'; bottom: string }
   | { code: 'out-of-date'; on: string }
+  /** It is aboard, and lies where it does not serve. */
+  | ({ code: 'out-of-place'; want: Where } & Pick<Lies, 'boxes' | 'place' | 'in' | 'moves'>)
   /** All that is wrong with it, told together. */
   | { code: 'several'; all: readonly Shortfall[] }
   | { code: 'wrong-size'; of: 'jacket'; haveKg: readonly [number, number]; bodyKg: number }

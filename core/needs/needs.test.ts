@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { unstowed } from '../documents/stow';
 import { assess } from '../judgement/assess';
 import { demo } from '../demo/demo';
 import { kindIds, kinds } from '../catalog/gear/kinds';
@@ -151,9 +152,10 @@ describe('means that count', () => {
         one.id === 'radio' || one.id === 'phone' ? { ...one, containerId: 'crate' } : one,
       ),
     };
-    const withCrate = withItem(ready, 'crate', 1);
+    const unplaced = { ...ready, stow: unstowed };
+    const withCrate = withItem(unplaced, 'crate', 1);
     expect(need('call-for-help', withCrate, together)?.met).toBe(false);
-    expect(need('call-for-help', ready, together)?.met, 'the crate stays ashore').toBe(true);
+    expect(need('call-for-help', unplaced, together)?.met, 'the crate stays ashore').toBe(true);
     const battery = {
       ...references,
       items: references.items.map((one) =>

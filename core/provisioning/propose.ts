@@ -1,5 +1,6 @@
 import { type Context, asSpare, contextOf } from '../judgement/context';
 import { judge } from '../judgement/repairEngine';
+import { rules } from '../judgement/allRules';
 import { kindIds, kinds } from '../catalog/gear/kinds';
 import { withItem } from '../editing/edit';
 import type { Item } from '../documents/item';
@@ -102,6 +103,8 @@ export const ofTheWhole: ReadonlySet<string> = new Set([
   'unsteady',
   'standing-unsteady',
   'lean-capsizes',
+  // Where a thing lies is settled once it is aboard.
+  ...rules.filter(({ placing }) => placing).map(({ code }) => code),
 ]);
 /** Stops and Minds of an outing beside the needs that are open, by key. */
 function troubles(outing: Outing, references: References, answers: Answers, now: Instant): ReadonlySet<string> {

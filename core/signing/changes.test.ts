@@ -179,7 +179,7 @@ describe('a signature', () => {
     };
     const fault: Answer = {
       key: crypto.randomUUID(),
-      stepId: 'item:flag',
+      stepId: 'item:phone',
       verdict: 'fault',
       at: '2026-05-15T19:00:00Z',
       note: '',

@@ -20,6 +20,7 @@ import {
 import { type Names, namesIn } from './names';
 import type { SignedSnapshot } from './snapshot';
 import { plainly } from './plainly';
+import { stowChanges } from './stowChanges';
 
 /** What changed since a signature, in words already: names in place of identifiers, figures with their units. */
 export interface Change {
@@ -65,6 +66,7 @@ export function changesSince(then: SignedSnapshot, now: SignedSnapshot): Change[
       went: 'was taken apart',
       names,
     }),
+    ...stowChanges(then, now),
     ...fields('On the sheets', workingsWords, was.workings, is.workings, names),
     ...acceptedChanges(then, now, names),
     ...sameOne('anglers', anglerWords, then.angler, now.angler, names),
@@ -78,7 +80,7 @@ export function changesSince(then: SignedSnapshot, now: SignedSnapshot): Change[
 }
 
 /** The fields of an outing that are told part by part above, so not as fields of its own. */
-const toldByParts = new Set(['brief', 'conditions', 'loadout', 'company', 'rigs', 'workings', 'accepted']);
+const toldByParts = new Set(['brief', 'conditions', 'loadout', 'company', 'rigs', 'workings', 'accepted', 'stow']);
 
 function ownFields(outing: SignedSnapshot['outing']): object {
   return Object.fromEntries(Object.entries(outing).filter(([field]) => !toldByParts.has(field)));

@@ -29,6 +29,12 @@ export const unsignedOfAnswers = {
   note: 'a note explains an answer and is none',
 } as const;
 
+/** Of the plan only what is aboard: what stays ashore keeps its place, and nobody judged it. */
+function stowAboard({ stow, loadout }: Outing): Outing['stow'] {
+  const aboard = new Set(loadout.map(({ itemId }) => itemId));
+  return { ...stow, things: stow.things.filter(({ itemId }) => aboard.has(itemId)) };
+}
+
 const byName = (a: string, b: string) => (a < b ? -1 : 1);
 
 export function signedSnapshot(outing: Outing, references: References, answers: Answers): SignedSnapshot {
@@ -39,7 +45,7 @@ export function signedSnapshot(outing: Outing, references: References, answers: 
   return {
     format: 'signed/2',
     // What is written ashore afterwards was not judged.
-    outing: { ...outing, log: null },
+    outing: { ...outing, log: null, stow: stowAboard(outing) },
     angler,
     craft,
     water,

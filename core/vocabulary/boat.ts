@@ -21,6 +21,7 @@ export type ZoneKind = (typeof zoneKinds)[number];
 
 /** What keeps water from what lies there, from none to all. */
 export const dryness = ['open', 'spray', 'splash', 'sealed'] as const;
+export type Dryness = (typeof dryness)[number];
 
 export const sides = ['left', 'middle', 'right'] as const;
 export type Side = (typeof sides)[number];

@@ -1,9 +1,13 @@
-import { usualPlace } from '../boat/load';
 import { kinds } from '../catalog/gear/kinds';
-import { type PlaceId, places, wornPlaces } from '../catalog/gear/places';
+import { type PlaceId, alongBoat, places, wornPlaces } from '../catalog/gear/places';
 import { catalogue } from '../needs/catalogue';
 import type { JudgedNeed } from '../needs/match';
 import type { Looked } from '../documents/references';
+import { type Placed, type StowPlan, spotAt } from '../stow/plan';
+import { type ModePlan } from '../stow/modes';
+import { inside } from '../stow/at';
+import { beforeMode, changesBetween, namesFor } from '../stow/say';
+import { isClosed } from '../stow/fits';
 import { count } from '../units/words';
 import { type Answers, carriedStep, eveningStep, itemStep, noAnswers } from './answers';
 import { hullLooks, hullParts, hullStep } from './hullParts';
@@ -17,6 +21,8 @@ export interface Step {
   id: string;
   phase: Phase;
   place: PlaceId | null;
+  /** Share of the boat's length from the stern, where one stands to look; null: not along the boat. */
+  along: number | null;
   title: string;
   how: string;
   bad: string;
@@ -33,7 +39,13 @@ export interface Step {
  * by itself, and is looked at the evening before too where it can run down overnight; the rest is looked at once, things that lie together
  * as one list. What was looked over for an outing of the last days and stands as it stood is not asked again.
  */
-export function walkSteps(looked: Looked, needs: readonly JudgedNeed[], answers: Answers = noAnswers): Step[] {
+export function walkSteps(
+  looked: Looked,
+  needs: readonly JudgedNeed[],
+  answers: Answers = noAnswers,
+  plan: StowPlan | null = null,
+  plans: readonly ModePlan[] = [],
+): Step[] {
   const serving = servedBy(needs);
   const alone: Step[] = [];
   const together = new Map<string, Listed[]>();
@@ -41,21 +53,23 @@ export function walkSteps(looked: Looked, needs: readonly JudgedNeed[], answers:
     const { item, entry } = one;
     const kind = kinds[item.kind];
     const { serves = [], lifeCritical: critical = false } = serving.get(item.id) ?? {};
-    const place = usualPlace(one, looked);
+    const placed = plan?.byId.get(item.id) ?? null;
+    const { place, along } = whereOf(kind.place, placed, plan);
     const phase = phaseOf(place);
     const own: Step = {
       id: itemStep(item.id),
       phase,
       place,
+      along,
       title: item.name,
-      how: inWords(kind.look.how),
+      how: [inWords(kind.look.how), placed && lookAt(placed)].filter(Boolean).join(' '),
       bad: kind.look.bad,
       serves,
       critical,
       items: [],
     };
     const listed = (step: Step, key: string) =>
-      together.set(key, [...(together.get(key) ?? []), { step, quantity: entry.quantity }]);
+      together.set(key, [...(together.get(key) ?? []), { step, quantity: entry.quantity, placed }]);
     const evening: Step | null =
       kind.evening === null || (kind.eveningStands && answers.has(carriedStep(item.id)))
         ? null
@@ -64,38 +78,53 @@ export function walkSteps(looked: Looked, needs: readonly JudgedNeed[], answers:
             id: eveningStep(item.id),
             phase: 'evening',
             place: null,
+            along: null,
             how: inWords(kind.evening),
             critical: false,
           };
     if (critical) alone.push(...(evening ? [evening] : []), own);
     else {
       if (evening) listed(evening, 'evening');
-      listed(own, phase === 'boat' ? place : phase);
+      listed(own, phase === 'boat' ? `${placed?.zone?.id ?? place}` : phase);
     }
   }
-  return [...alone, ...[...together.values()].map(listStep), ...hullSteps(looked), ...gateSteps(looked, needs)].sort(
-    (a, b) => phases.indexOf(a.phase) - phases.indexOf(b.phase) || placeOrder(a) - placeOrder(b),
+  return [
+    ...alone,
+    ...[...together.values()].map(listStep),
+    ...hullSteps(looked),
+    ...readySteps(looked, plans),
+    ...gateSteps(looked, needs),
+  ].sort(
+    (a, b) =>
+      phases.indexOf(a.phase) - phases.indexOf(b.phase) ||
+      (b.along ?? 0) - (a.along ?? 0) ||
+      placeOrder(a) - placeOrder(b),
   );
 }
 
 interface Listed {
   step: Step;
   quantity: number;
+  placed: Placed | null;
 }
 /** Things that lie together as one step; one by itself stays as it is. Another thing among them makes another step of it: it was not looked at. */
 function listStep(list: Listed[]): Step {
   const [first] = list;
   if (!first || list.length === 1) return first?.step ?? emptyStep;
-  const { phase, place } = first.step;
+  const { phase, place, along } = first.step;
+  const zone = phase === 'boat' ? (first.placed?.zone ?? null) : null;
+  // What goes in first is named first.
+  const order = zone ? list.toSorted((a, b) => layerOf(a) - layerOf(b)) : list;
   return {
-    id: `list:${phase === 'boat' ? (place ?? phase) : phase}:${contentsOf(list)}`,
+    id: `list:${zone?.id ?? (phase === 'boat' ? (place ?? phase) : phase)}:${contentsOf(list)}`,
     phase,
     place,
-    title: `${listNames[phase] ?? (place ? places[place].name : '')}: ${count(list.length)} things`,
-    ...(phase === 'evening' ? eveningLook : listLook),
+    along,
+    title: `${zone?.name ?? listNames[phase] ?? (place ? places[place].name : '')}: ${count(list.length)} things`,
+    ...(phase === 'evening' ? eveningLook : zone ? zoneLook(isClosed(zone), zone.cord, order) : listLook),
     serves: [],
     critical: false,
-    items: list.map(({ step, quantity }) => ({
+    items: order.map(({ step, quantity }) => ({
       stepId: step.id,
       name: quantity > 1 ? `${step.title} × ${quantity}` : step.title,
       how: step.how,
@@ -120,6 +149,7 @@ const emptyStep: Step = {
   id: '',
   phase: 'boat',
   place: null,
+  along: null,
   title: '',
   how: '',
   bad: '',
@@ -128,12 +158,106 @@ const emptyStep: Step = {
   items: [],
 };
 
-/** What a list holds, as a short name: the same for the same things, whatever their order (FNV-1a). */
+/** What a list holds, as a short name: the same for the same things, whatever their order. */
 function contentsOf(list: readonly Listed[]): string {
+  return hashOf(
+    list
+      .map(({ step, quantity, placed }) => `${step.id} ${quantity}${placed ? ` ${mannerOf(placed)}` : ''}`)
+      .toSorted(),
+  );
+}
+/** A short name for some lines (FNV-1a). */
+function hashOf(lines: readonly string[]): string {
   let hash = 0x811c9dc5;
-  for (const text of list.map(({ step, quantity }) => `${step.id} ${quantity}`).toSorted())
+  for (const text of lines)
     for (let i = 0; i <= text.length; i += 1) hash = Math.imul(hash ^ (text.charCodeAt(i) || 10), 0x01000193);
   return (hash >>> 0).toString(16);
+}
+
+/** Where along the boat a thing is met: at its place in the plan, else where its kind usually lies. */
+function whereOf(
+  usual: PlaceId,
+  placed: Placed | null,
+  plan: StowPlan | null,
+): { place: PlaceId; along: number | null } {
+  if (!placed || !plan || placed.lies.in === 'nowhere') return { place: usual, along: alongBoat[usual] };
+  const { lies, zone } = placed;
+  if (lies.in === 'vehicle' || lies.in === 'companion') return { place: 'vehicle', along: null };
+  if (lies.in === 'body' || !zone)
+    return { place: wornPlaces.includes(usual) ? usual : (bodyPlaces[lies.id ?? ''] ?? 'body'), along: null };
+  const share =
+    spotAt({ spot: placed.spot.in === 'zone' ? placed.spot : { ...placed.spot, at: null }, zone }, plan.craft).xM /
+    plan.craft.lengthM;
+  return { place: nearestPlace(share), along: share };
+}
+const bodyPlaces: Readonly<Record<string, PlaceId>> = {
+  head: 'head',
+  'left-chest': 'chest',
+  'right-chest': 'chest',
+  legs: 'feet',
+};
+function nearestPlace(share: number): PlaceId {
+  let [best, far]: [PlaceId, number] = ['centre', Infinity];
+  for (const [place, at] of Object.entries(alongBoat) as [PlaceId, number | null][])
+    if (at !== null && Math.abs(at - share) < far) [best, far] = [place, Math.abs(at - share)];
+  return best;
+}
+
+const LAYERS = { bottom: 0, middle: 1, top: 2 } as const;
+const layerOf = ({ placed }: Listed) => (placed ? LAYERS[placed.spot.layer] : 1);
+const mannerOf = ({ spot }: Placed) =>
+  `${spot.in} ${spot.id ?? ''} ${spot.held} ${spot.cover} ${spot.layer} ${spot.state ?? ''}`;
+
+/** What to look at of how a thing lies: its container, its leash, its cover. */
+function lookAt({ spot, lies, eye }: Placed): string {
+  const [box] = lies.boxes;
+  return [
+    box && `In ${box.name}.`,
+    spot.held === 'leashed' && eye && `On its leash to ${inside(eye.name)}: pull.`,
+    spot.held === 'leashed' && !eye && spot.in !== 'zone' && 'On its leash: pull.',
+    spot.held === 'clipped' && 'Clipped: pull.',
+    spot.cover !== 'bare' && { sheath: 'In its sheath.', bag: 'In its bag.', cap: 'Its cap is on.' }[spot.cover],
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
+function zoneLook(closed: boolean, cord: boolean, order: readonly Listed[]) {
+  const last = closed
+    ? 'Then close the lid and press all round.'
+    : cord
+      ? 'Then draw the cord over it and pull.'
+      : 'Then see that nothing lies loose.';
+  const inOrder = order.length > 1 && order.some((one) => one.placed?.spot.layer !== order[0]?.placed?.spot.layer);
+  return {
+    how: `${inOrder ? 'It goes in in this order. ' : ''}Touch each, and say below which is not there or not sound. ${last}`,
+    bad: closed
+      ? 'One that you cannot put your hand on; a lid that springs up.'
+      : 'One that you cannot put your hand on; one that you can lift out.',
+  };
+}
+
+/** What is made ready before the water is met: what differs from how it is fished, each as a line; nothing where nothing differs. */
+function readySteps({ craft, items }: Looked, plans: readonly ModePlan[]): Step[] {
+  const fishing = plans.find(({ mode }) => mode === 'fish')?.plan;
+  const launch = plans.find(({ mode }) => mode === 'launch')?.plan;
+  if (!fishing || !launch || fishing === launch) return [];
+  const lines = changesBetween(fishing, launch, namesFor(craft, items));
+  if (lines.length === 0) return [];
+  return [
+    {
+      id: `ready:launch:${hashOf(lines)}`,
+      phase: 'gate',
+      place: null,
+      along: null,
+      title: 'Made ready to launch',
+      how: `${beforeMode('launch')}: ${lines.join('; ')}.`,
+      bad: 'One that is still as it will be while fishing.',
+      serves: [],
+      critical: true,
+      items: [],
+    },
+  ];
 }
 
 function phaseOf(place: PlaceId): Phase {
@@ -169,6 +293,7 @@ function hullSteps({ craft }: Looked): Step[] {
       id: hullStep(look),
       phase: 'boat',
       place,
+      along: alongBoat[place],
       title: look.title,
       how,
       bad,
@@ -181,7 +306,7 @@ function hullSteps({ craft }: Looked): Step[] {
 
 function gateSteps({ water }: Looked, needs: readonly JudgedNeed[]): Step[] {
   const told = needs.find((need) => need.id === 'float-plan');
-  const gate = { phase: 'gate', place: null, serves: [], items: [] } as const;
+  const gate = { phase: 'gate', place: null, along: null, serves: [], items: [] } as const;
   return [
     ...(told
       ? [

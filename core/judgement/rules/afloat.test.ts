@@ -31,9 +31,14 @@ const told = (
   }),
 });
 type Code = (typeof all)[number]['code'];
-const level = (code: Code, afloat: LadenBoat | null, standing = false) => {
+const level = (
+  code: Code,
+  afloat: LadenBoat | null,
+  standing = false,
+  otherwiseAfloat: Context['otherwiseAfloat'] = [],
+) => {
   const rule = afloatRules.find((one) => one.code === code);
-  return rule?.find({ afloat, brief: { standing } } as Context)[0]?.level ?? null;
+  return rule?.find({ afloat, otherwiseAfloat, brief: { standing } } as unknown as Context)[0]?.level ?? null;
 };
 
 describe('a boat afloat', () => {
@@ -61,6 +66,13 @@ describe('a boat afloat', () => {
     expect(level('lean-capsizes', told({}, wagtail, leaning))).toBe('stop');
     expect(level('lean-capsizes', told({}, wagtail))).toBeNull();
     expect(level('lean-capsizes', told({}, wagtail, { 'reaching astern': { heelDeg: null } }))).toBe('mind');
+  });
+  it('is judged as it is laden in every mode, and the worst of them told', () => {
+    const launching = (now: Partial<Standing>) => [{ mode: 'launch' as const, empty: true, boat: told(now) }];
+    expect(level('trim', told({ trimDeg: 1 }), false, launching({ trimDeg: 2.5 }))).toBe('mind');
+    expect(level('trim', told({ trimDeg: 1 }), false, launching({ trimDeg: 1.5 }))).toBeNull();
+    expect(level('unsteady', told({}), false, launching({ gmM: 0.1 }))).toBe('stop');
+    expect(level('freeboard', null, false, launching({ freeboardM: 0.09 }))).toBe('mind');
   });
   it('is asked to carry one standing only where one means to stand', () => {
     const upright = told({}, wagtail, { standing: { gmM: 0.05 } });

@@ -1,5 +1,7 @@
 import { LEAN_M } from '../../boat/lading';
 import type { Standing } from '../../boat/stability';
+import type { Stance } from '../../vocabulary/boat';
+import { type Mode, modeWords } from '../../vocabulary/stow';
 import type { Craft } from '../../documents/craft';
 import { amount, mass } from '../../units/amount';
 import { figure } from '../../units/words';
@@ -7,6 +9,8 @@ import { kinds } from '../../catalog/gear/kinds';
 import { fewerFish, otherBoats, otherSetUps, removing } from '../candidates';
 import type { Context } from '../context';
 import { rule } from '../rule';
+import { layingFlat } from '../stowRepairs';
+import { standsUp, topOver } from '../../stow/plan';
 
 /** Thresholds of practice for small open craft. Rules of thumb; the maker's rating always wins. */
 export const TRIM_MIND_DEG = 2;
@@ -24,10 +28,43 @@ const LEAST_DRAWN_M = 0.05;
 /** So much more gear does not keep a missing thing from being offered. */
 const SLACK = 0.05;
 
-type Reads = Pick<Context, 'afloat'>;
-function afloatSeated({ afloat }: Reads): { craft: Craft; now: Standing; alone: Standing } | null {
-  const held = afloat?.in(afloat.seated);
-  return held && held.now !== 'sinks' ? { craft: held.craft, now: held.now, alone: held.alone } : null;
+type Reads = Pick<Context, 'afloat' | 'otherwiseAfloat'>;
+interface Lain {
+  craft: Craft;
+  now: Standing;
+  alone: Standing;
+  stance: Stance;
+  /** In which mode, and whether before the catch; null: as one fishes, with the catch aboard. */
+  when: When | null;
+}
+export interface When {
+  mode: Mode;
+  empty: boolean;
+}
+/** Each way the boat is laden and sat in, fishing with its catch aboard first. What sinks is told by itself. */
+function waysAfloat({ afloat, otherwiseAfloat }: Reads): Lain[] {
+  const list = [
+    ...(afloat ? [{ boat: afloat, when: null }] : []),
+    ...otherwiseAfloat.map(({ boat, mode, empty }) => ({ boat, when: { mode, empty } })),
+  ];
+  return list.flatMap(({ boat, when }) => {
+    const held = boat.in(boat.seated);
+    return held && held.now !== 'sinks'
+      ? [{ craft: held.craft, now: held.now, alone: held.alone, stance: boat.seated, when }]
+      : [];
+  });
+}
+/** The worst of several by a figure; as one fishes where another is not worse by more than is felt. */
+function worstOf(list: readonly Lain[], badness: (one: Lain) => number, felt: number): Lain | null {
+  return list.reduce<Lain | null>(
+    (worst, one) => (worst === null || badness(one) > badness(worst) + felt ? one : worst),
+    null,
+  );
+}
+/** "launching, before the catch"; empty: as one fishes. */
+function sayWhen(when: When | null): string {
+  if (!when) return '';
+  return ` (${modeWords[when.mode]}${when.empty ? ', before the catch' : ''})`;
 }
 
 /** Beside every figure of a hull that nobody has inclined. */
@@ -44,8 +81,8 @@ const lighter = (context: Context) => [
 
 /** What rules of the laden boat have in common: what they read, where they are told, and that less aboard is what helps. */
 const ofTheLoad = {
-  reads: ['afloat'],
-  station: 'kit',
+  reads: ['afloat', 'otherwiseAfloat'],
+  station: 'stow',
   boatPart: 'afloat',
   repairs: (_: unknown, context: Context) => lighter(context),
 } as const;
@@ -72,15 +109,15 @@ const trim = rule({
   measure: '°',
   slack: 0.2,
   find: (context) => {
-    const held = afloatSeated(context);
+    const held = worstOf(waysAfloat(context), ({ now }) => Math.abs(now.trimDeg), 0.2);
     if (!held || Math.abs(held.now.trimDeg) <= TRIM_MIND_DEG) return [];
     const { trimDeg } = held.now;
-    const facts = { craft: held.craft.name, trimDeg, calibrated: held.craft.inclined !== null };
+    const facts = { craft: held.craft.name, trimDeg, when: held.when, calibrated: held.craft.inclined !== null };
     return [{ level: 'mind', basis: 'physics', extent: Math.abs(trimDeg), facts }];
   },
-  say: ({ craft, trimDeg, calibrated }) => ({
+  say: ({ craft, trimDeg, when, calibrated }) => ({
     title: `${craft} lies ${trimDeg > 0 ? 'by the stern' : 'by the bow'}`,
-    text: `${figure(Math.abs(trimDeg))}° ${trimDeg > 0 ? 'bow up' : 'bow down'}, by where each thing usually goes; within ${TRIM_MIND_DEG}° it answers as it should. Move weight ${trimDeg > 0 ? 'forward' : 'aft'}. ${estimate(calibrated)}`,
+    text: `${figure(Math.abs(trimDeg))}° ${trimDeg > 0 ? 'bow up' : 'bow down'}${sayWhen(when)}, by where each thing lies; within ${TRIM_MIND_DEG}° it answers as it should. Move weight ${trimDeg > 0 ? 'forward' : 'aft'}. ${estimate(calibrated)}`,
   }),
 });
 
@@ -90,17 +127,17 @@ const heel = rule({
   measure: '°',
   slack: 0.2,
   find: (context) => {
-    const held = afloatSeated(context);
+    const held = worstOf(waysAfloat(context), ({ now }) => now.heelDeg ?? 0, 0.2);
     const heelDeg = held?.now.heelDeg ?? null;
     // What has no upright rest at all is told as that.
     if (!held || heelDeg === null || heelDeg <= HEEL_MIND_DEG || held.now.gmM <= 0) return [];
     const level = heelDeg > HEEL_STOP_DEG && held.craft.inclined ? ('stop' as const) : ('mind' as const);
-    const facts = { craft: held.craft.name, heelDeg, calibrated: held.craft.inclined !== null };
+    const facts = { craft: held.craft.name, heelDeg, when: held.when, calibrated: held.craft.inclined !== null };
     return [{ level, basis: 'physics', extent: heelDeg, facts }];
   },
-  say: ({ craft, heelDeg, calibrated }) => ({
+  say: ({ craft, heelDeg, when, calibrated }) => ({
     title: `${craft} lies over to one side`,
-    text: `${figure(heelDeg)}°, by where each thing usually goes; past ${HEEL_MIND_DEG}° it is felt in every stroke, past ${HEEL_STOP_DEG}° little is left to that side. Even out what is left and right. ${estimate(calibrated)}`,
+    text: `${figure(heelDeg)}°${sayWhen(when)}, by where each thing lies; past ${HEEL_MIND_DEG}° it is felt in every stroke, past ${HEEL_STOP_DEG}° little is left to that side. Even out what is left and right. ${estimate(calibrated)}`,
   }),
 });
 
@@ -110,7 +147,7 @@ const freeboard = rule({
   measure: 'm',
   slack: 0.005,
   find: (context) => {
-    const held = afloatSeated(context);
+    const held = worstOf(waysAfloat(context), ({ now }) => -now.freeboardM, 0.005);
     if (!held || held.now.freeboardM >= FREEBOARD_MIND_M) return [];
     const { freeboardM, massKg } = held.now;
     const facts = { craft: held.craft.name, freeboardM, massKg, calibrated: held.craft.inclined !== null };
@@ -122,30 +159,36 @@ const freeboard = rule({
   }),
 });
 
+const isUpright = ({ now }: Lain) => now.gmM > 0 && now.heelDeg !== null;
+/** Steadiness as a share of what the hull has with the angler alone, seated low. */
+function shareOf(one: Lain): number {
+  const { now, alone } = one;
+  return isUpright(one) ? Math.min(now.gmM / alone.gmM, now.areaM / Math.max(alone.areaM, 1e-9)) : 0;
+}
+
 const unsteady = rule({
   code: 'unsteady',
   ...ofTheLoad,
   measure: 'share',
   slack: SLACK,
   find: (context) => {
-    const held = afloatSeated(context);
-    const stance = context.afloat?.seated;
-    if (!held || !stance) return [];
-    const { now, alone, craft } = held;
+    const held = worstOf(waysAfloat(context), (one) => -shareOf(one), SLACK);
+    if (!held) return [];
+    const { now, alone, craft, stance, when } = held;
     const calibrated = craft.inclined !== null;
-    const upright = now.gmM > 0 && now.heelDeg !== null;
+    const upright = isUpright(held);
     if (upright && alone.gmM < (calibrated ? LEAST_GM_M : LEAST_DRAWN_M)) return [];
-    const share = upright ? Math.min(now.gmM / alone.gmM, now.areaM / Math.max(alone.areaM, 1e-9)) : 0;
+    const share = shareOf(held);
     if (share >= STEADY_MIND) return [];
     const level = share < STEADY_STOP && calibrated ? ('stop' as const) : ('mind' as const);
-    const facts = { craft: craft.name, stance, share, gmM: now.gmM, aloneM: alone.gmM, upright, calibrated };
+    const facts = { craft: craft.name, stance, when, share, gmM: now.gmM, aloneM: alone.gmM, upright, calibrated };
     return [{ level, basis: 'physics', extent: 1 - Math.max(0, share), facts }];
   },
-  say: ({ craft, stance, share, gmM, aloneM, upright, calibrated }) => ({
+  say: ({ craft, stance, when, share, gmM, aloneM, upright, calibrated }) => ({
     title: upright ? `${craft} is less steady than you know it` : `${craft} does not lie upright`,
     text: upright
-      ? `${figure(share * 100, 0)} % of what it has with you alone, seated low: ${amount(gmM, 'm', 2)} of metacentric height against ${amount(aloneM, 'm', 2)}. ${stance === 'seated high' ? 'Lower the seat. ' : 'Less aboard, or lower down. '}${estimate(calibrated)}`
-      : `${stance === 'seated high' ? 'Seated high' : 'Seated'} with all this, nothing rights it: ${amount(gmM, 'm', 2)} of metacentric height. Lower the seat, take less, or another boat. ${estimate(calibrated)}`,
+      ? `${figure(share * 100, 0)} % of what it has with you alone, seated low: ${amount(gmM, 'm', 2)} of metacentric height against ${amount(aloneM, 'm', 2)}${sayWhen(when)}. ${stance === 'seated high' ? 'Lower the seat. ' : 'Less aboard, or lower down. '}${estimate(calibrated)}`
+      : `${stance === 'seated high' ? 'Seated high' : 'Seated'} with all this, nothing rights it${sayWhen(when)}: ${amount(gmM, 'm', 2)} of metacentric height. Lower the seat, take less, or another boat. ${estimate(calibrated)}`,
   }),
 });
 
@@ -171,7 +214,18 @@ const unsteadyStanding = rule({
     title: `${craft} does not carry you standing`,
     text: `${amount(gmM, 'm', 2)} of metacentric height with you on your feet and all this aboard; standing wants over ${amount(STANDING_GM_M, 'm', 2)}, and a skill of your own besides. ${estimate(calibrated)}`,
   }),
-  repairs: (_, context) => [{ do: 'sit-to-fish' }, ...lighter(context)],
+  repairs: (_, context) => [
+    { do: 'sit-to-fish' },
+    ...layingFlat(
+      context,
+      'fish',
+      context.plan?.things
+        .filter(standsUp)
+        .toSorted((a, b) => topOver(b) - topOver(a))
+        .slice(0, 1) ?? [],
+    ),
+    ...lighter(context),
+  ],
 });
 
 /** Leans that a boat has to bear, and what it is when it does not: the one nobody can help, the other can be left undone. */

@@ -1,10 +1,13 @@
-import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, STERN_MIND, STERN_STOP, carriedKg, sternLoad } from '../../boat/load';
+import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, STERN_MIND, STERN_STOP, carriedKg, fittedKg } from '../../boat/load';
+import { seatOf } from '../../boat/build';
+import { behindSeat } from '../../stow/lading';
 import { kinds } from '../../catalog/gear/kinds';
 import { amount, mass } from '../../units/amount';
 import { figure } from '../../units/words';
 import { hullLooks, hullParts, hullStep } from '../../walkround/hullParts';
 import { otherBoats, fewerFish, removing } from '../candidates';
 import { rule } from '../rule';
+import { forward } from '../stowRepairs';
 import { type FindingLevel } from '../../vocabulary/levels';
 
 /** So much more, kg, in a boat laden too much already does not keep a missing thing from being offered. */
@@ -85,18 +88,19 @@ const overload = rule({
 
 const sternOverload = rule({
   code: 'stern-load',
-  reads: ['looked', 'exposures'],
-  station: 'kit',
+  reads: ['looked', 'exposures', 'plan'],
+  station: 'stow',
   measure: 'kg',
   slack: SLACK_KG,
-  find: ({ looked, exposures }) => {
+  find: ({ looked, exposures, plan }) => {
     const ratedKg = looked.craft?.wellKg ?? null;
-    if (!looked.craft || ratedKg === null) return [];
-    const { massKg, items } = sternLoad(looked, exposures);
+    if (!looked.craft || !plan || ratedKg === null) return [];
+    const { massKg: gearKg, things } = behindSeat(plan, exposures.keepKg);
+    const massKg = gearKg + fittedKg(looked.craft, seatOf(looked.craft).xM);
     if (massKg <= ratedKg * STERN_MIND) return [];
     const level: FindingLevel = massKg > ratedKg * STERN_STOP ? 'stop' : 'mind';
-    const heaviest = items
-      .map(({ item, entry }) => ({ id: item.id, name: item.name, massKg: item.massKg * entry.quantity }))
+    const heaviest = things
+      .map(({ one: { item, entry } }) => ({ id: item.id, name: item.name, massKg: item.massKg * entry.quantity }))
       .toSorted((a, b) => b.massKg - a.massKg)
       .slice(0, MOST_NAMED);
     const facts = { massKg, ratedKg, craft: looked.craft.name, heaviest };
@@ -104,11 +108,13 @@ const sternOverload = rule({
   },
   say: ({ massKg, ratedKg, craft, heaviest }) => ({
     title: `The stern of ${craft} is overloaded`,
-    text: `By where each thing usually goes, ${amount(massKg, 'kg')} ride behind the seat; the well is rated for ${amount(ratedKg, 'kg')}. The stern sits deep, and a sea from behind climbs in. Heaviest: ${heaviest
+    text: `By where each thing lies, ${amount(massKg, 'kg')} ride behind the seat; the well is rated for ${amount(ratedKg, 'kg')}. The stern sits deep, and a sea from behind climbs in. Heaviest: ${heaviest
       .map((one) => `${one.name} (${mass(one.massKg)})`)
-      .join('; ')}. Where each really goes is yours to say.`,
+      .join('; ')}.`,
   }),
-  repairs: ({ heaviest }, context) => [
+  repairs: ({ heaviest, massKg, ratedKg }, context) => [
+    ...forward(context, massKg - ratedKg),
+    ...forward(context, massKg - ratedKg * STERN_STOP),
     ...heaviest.map(({ id, name }) => ({ do: 'remove-item' as const, itemId: id, name })),
     ...fewerFish(context),
   ],

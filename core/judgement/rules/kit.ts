@@ -1,6 +1,6 @@
 import { fittingPaddleM } from '../../boat/paddle';
 import type { KindId } from '../../catalog/gear/kinds';
-import { containerOf } from '../../needs/clash';
+import { shareBox } from '../../needs/clash';
 import { idsAboard } from '../../documents/references';
 import { tackleAboard, tackleBudget, tackleKindIds } from '../../tackle/tackleBudget';
 import { amount, mass } from '../../units/amount';
@@ -142,10 +142,7 @@ const baitsReact = rule({
     const ids = idsAboard({ aboard });
     const soft = aboard.filter(({ item }) => item.qualities.includes('softbait'));
     return elastic.flatMap((one) => {
-      const box = containerOf(one, ids);
-      const beside = soft.find(
-        (other) => other.item.id === one.item.id || (box !== null && box === containerOf(other, ids)),
-      );
+      const beside = soft.find((other) => other.item.id === one.item.id || shareBox(one, other, ids));
       if (!beside) return [];
       const facts = { item: one.item.name, beside: beside.item.name, itemId: one.item.id };
       return [{ level: 'mind' as const, basis: 'physics' as const, extent: 1, subject: one.item.id, facts }];

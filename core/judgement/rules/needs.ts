@@ -1,5 +1,10 @@
 import { type Context, asSpare } from '../context';
 import type { Repair } from '../../editing/repair';
+import { reachOf } from '../../boat/zones';
+import type { Zone } from '../../documents/boatParts';
+import type { Where } from '../../vocabulary/where';
+import { reaches } from '../../vocabulary/boat';
+import { moving, putting, wearing } from '../stowRepairs';
 import { kinds } from '../../catalog/gear/kinds';
 import type { Item } from '../../documents/item';
 import { catalogue } from '../../needs/catalogue';
@@ -60,6 +65,8 @@ function unmetTitle({ needId, want, have }: Unmet): string {
 function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Context): Repair[] {
   const list: Repair[] = notCounted.flatMap((means): Repair[] => {
     if (means.by !== 'item' || means.shortfall === null) return [];
+    const misplaced = eachShortfall(means.shortfall).find(({ code }) => code === 'out-of-place');
+    if (misplaced?.code === 'out-of-place') return nearer(means.itemId, misplaced.want, context);
     const packed = eachShortfall(means.shortfall).some(
       ({ code }) => code === 'same-container' || code === 'not-on-body',
     );
@@ -82,6 +89,25 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
   if (needId === 'be-seen-night') list.push(...outOfTheDark(context));
   if (needId === 'rod-retention') list.push(...rodsAshore(context, want - have));
   return list;
+}
+
+/** To where it serves: on top of what it lies among, on the body, or nearer to the seat. */
+function nearer(itemId: string, want: Where, context: Context): Repair[] {
+  const placed = context.plan?.byId.get(itemId);
+  if (!placed || !context.angler) return [];
+  const { angler, plan } = context;
+  const buried = placed.lies.moves.some((move) => move.do !== 'open');
+  const top = buried
+    ? putting(context, 'fish', `Put ${placed.one.item.name} on top`, [[placed, { layer: 'top' }]])
+    : [];
+  const reached = (zone: Zone) =>
+    plan !== null &&
+    reaches.indexOf(reachOf(zone, plan.craft, angler)) <= reaches.indexOf(want === 'turn' ? 'turn' : 'hand');
+  return [
+    ...top,
+    ...wearing(context, 'fish', [placed]),
+    ...(want === 'worn' ? [] : moving(context, 'fish', placed, (zone) => reached(zone) && zone.cord, 3)),
+  ];
 }
 
 /** The battery that a thing runs on, where it lies sound in the locker. */

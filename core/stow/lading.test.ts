@@ -4,11 +4,22 @@ import { exposures } from '../exposures/exposures';
 import { withItem } from '../editing/edit';
 import type { LoadoutEntry, Outing } from '../documents/outing';
 import { lookUp } from '../documents/references';
-import { carriedKg, gearKg, sternLoad } from './load';
+import { unstowed } from '../documents/stow';
+import { carriedKg, fittedKg, gearKg } from '../boat/load';
+import { seatOf } from '../boat/build';
+import type { Looked } from '../documents/references';
+import { behindSeat } from './lading';
+import { planOf } from './plan';
 
 const { references, outings } = demo(Date.parse('2026-05-15T19:00:00Z'));
 const [ready] = outings as [Outing];
-const bare: Outing = { ...ready, brief: { ...ready.brief, keep: 0 }, loadout: [] };
+const bare: Outing = { ...ready, brief: { ...ready.brief, keep: 0 }, loadout: [], stow: unstowed };
+/** What rides behind the seat, with what is fitted there. */
+const sternLoad = ({ aboard, craft, angler }: Looked, { keepKg }: { keepKg: number }) => {
+  if (!craft || !angler) throw new Error('The demo has a boat and somebody in it.');
+  const { massKg: kg, things } = behindSeat(planOf({ aboard, craft, angler, stow: unstowed }), keepKg);
+  return { massKg: kg + fittedKg(craft, seatOf(craft).xM), items: things.map(({ one }) => one) };
+};
 const massKg = (id: string) => references.items.find((one) => one.id === id)?.massKg ?? NaN;
 const aboard = (
   entries: readonly [id: string, many: number, change?: Partial<LoadoutEntry>][],

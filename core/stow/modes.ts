@@ -1,0 +1,118 @@
+import { type LadenBoat, ladenBoat } from '../boat/afloat';
+import type { Lading } from '../boat/lading';
+import { setUpOf } from '../boat/build';
+import type { Craft } from '../documents/craft';
+import type { Brief } from '../documents/outing';
+import type { Aboard, Lies, Places } from '../documents/references';
+import type { Stow } from '../documents/stow';
+import { rememberFor } from '../units/remember';
+import type { SeatHeight } from '../vocabulary/boat';
+import type { Mode } from '../vocabulary/stow';
+import { planLading } from './lading';
+import { type PlanInput, type StowPlan, differsIn, planOf } from './plan';
+
+export interface ModePlan {
+  mode: Mode;
+  plan: StowPlan;
+}
+/** A laden boat that differs from the one that fishes with its catch aboard. */
+export interface OtherwiseAfloat {
+  mode: Mode;
+  /** Before the catch, where there is to be one. */
+  empty: boolean;
+  boat: LadenBoat;
+}
+
+/** The modes of an outing, in the order they come: a river is run, a night is camped. */
+export function modesOf({ trip, nights }: Pick<Brief, 'trip' | 'nights'>): readonly Mode[] {
+  return [
+    'carry',
+    'launch',
+    'fish',
+    ...(trip.startsWith('river') ? (['run'] as const) : []),
+    'land',
+    ...(nights > 0 ? (['camp'] as const) : []),
+  ];
+}
+
+/** The plan of each mode; one in which nothing differs is the plan of fishing itself. */
+export function plansOf(fishing: StowPlan, input: PlanInput, list: readonly Mode[]): readonly ModePlan[] {
+  const differs = (mode: Mode) => differsIn(input.stow, mode) || differsIn(setUpOf(input.craft).stow ?? NOTHING, mode);
+  return list.map((mode) => ({ mode, plan: differs(mode) ? planOf(input, mode) : fishing }));
+}
+const NOTHING: Stow = { things: [], boat: { carry: null, launch: null, land: null, run: null, camp: null } };
+
+/** How the boat stands in a mode: seat and floats. */
+export function riggedIn(craft: Craft, stow: Stow, mode: Mode): { seat: SeatHeight; floats: 'out' | 'folded' } {
+  const setUp = setUpOf(craft);
+  const own = mode === 'fish' ? null : (stow.boat[mode] ?? setUp.stow?.boat[mode] ?? null);
+  return { seat: own?.seat ?? setUp.seat, floats: own?.floats ?? setUp.floats };
+}
+const rigged = rememberFor((_: Craft) => new Map<string, Craft>());
+/** The boat as it stands in a mode; the same record where it stands as it is set up. */
+export function craftIn(craft: Craft, stow: Stow, mode: Mode): Craft {
+  const setUp = setUpOf(craft);
+  const { seat, floats } = riggedIn(craft, stow, mode);
+  if (seat === setUp.seat && floats === setUp.floats) return craft;
+  const known = rigged(craft);
+  const key = `${seat} ${floats}`;
+  const made = known.get(key) ?? {
+    ...craft,
+    setUps: [...craft.setUps.filter(({ id }) => id !== setUp.id), { ...setUp, seat, floats }],
+    setUpId: setUp.id,
+  };
+  known.set(key, made);
+  return made;
+}
+
+/** Where the boat is laden otherwise than while fishing with its catch: each once. On the beach nothing is asked of it. */
+export function otherwise(
+  plans: readonly ModePlan[],
+  places: Places,
+  lading: Lading | null,
+  keepKg: number,
+  stow: Stow,
+): readonly OtherwiseAfloat[] {
+  const { angler } = places;
+  const fishing = plans.find(({ mode }) => mode === 'fish')?.plan;
+  if (!angler || !fishing || !lading) return [];
+  const list: OtherwiseAfloat[] = [];
+  for (const { mode, plan } of plans) {
+    if (mode === 'carry' || mode === 'camp' || !places.craft) continue;
+    const craft = craftIn(places.craft, stow, mode);
+    // Out empty, home with the fish.
+    const empty = mode === 'launch' || mode === 'fish';
+    if (empty && keepKg <= 0 && plan === fishing && craft === places.craft) continue;
+    if (mode === 'launch' && plan === fishing && craft === places.craft) continue;
+    if (!empty && plan === fishing && craft === places.craft) continue;
+    const boat = ladenBoat({ ...places, craft }, planLading(plan, angler.heightM, empty ? 0 : keepKg));
+    if (boat) list.push({ mode, empty: empty && keepKg > 0, boat });
+  }
+  return list;
+}
+
+const same = (a: Lies | undefined, b: Lies) =>
+  a !== undefined &&
+  a.in === b.in &&
+  a.id === b.id &&
+  a.place === b.place &&
+  a.reach === b.reach &&
+  a.dry === b.dry &&
+  a.held === b.held &&
+  a.state === b.state &&
+  a.compartment === b.compartment &&
+  a.moves.length === b.moves.length &&
+  a.boxes.length === b.boxes.length &&
+  a.boxes.every((box, i) => box.id === b.boxes[i]?.id && box.name === b.boxes[i].name) &&
+  a.moves.every((move, i) => JSON.stringify(move) === JSON.stringify(b.moves[i]));
+
+/** What is aboard with where it lies. @param before the same of a judgement that this one follows: what lies as it lay is the same record */
+export function withLies({ things }: StowPlan, before: readonly Aboard[] = []): readonly Aboard[] {
+  let at = 0;
+  return things.map(({ one, lies }) => {
+    const near = before[at]?.entry === one.entry ? at : before[at + 1]?.entry === one.entry ? at + 1 : -1;
+    const was = near < 0 ? undefined : before[near];
+    if (near >= 0) at = near + 1;
+    return was?.item === one.item && same(was.lies, lies) ? was : { ...one, lies };
+  });
+}

@@ -1,0 +1,318 @@
+import { containerAs, isRod, sizeOf } from '../catalog/gear/stowing';
+import { kinds } from '../catalog/gear/kinds';
+import { seatOf, setUpOf } from '../boat/build';
+import { zonesOf } from '../boat/zones';
+import type { Angler } from '../documents/angler';
+import type { Zone } from '../documents/boatParts';
+import type { Craft } from '../documents/craft';
+import type { Aboard, Lies, Move } from '../documents/references';
+import type { Spot, Stow, Stowed } from '../documents/stow';
+import { rememberFor } from '../units/remember';
+import { dryness, reaches } from '../vocabulary/boat';
+import type { Mode } from '../vocabulary/stow';
+import { atZone, onBody } from './at';
+import { isClosed } from './fits';
+import { reachIn } from './reach';
+import { type Leashes, spotInThing, usualSpotOf } from './usual';
+
+/** One thing with where it is in a mode, and what follows from that. */
+export interface Placed {
+  one: Aboard;
+  spot: Spot;
+  /** Who said so: the plan of the outing, the set-up of the boat, or only its kind. */
+  by: 'plan' | 'set-up' | 'kind';
+  lies: Lies;
+  /** The place of the boat in the end; null: it is in none. */
+  zone: Zone | null;
+  /** The pad-eye or rail that its leash goes to; null: it has no leash, or there is none for it. */
+  eye: Zone | null;
+}
+/** Where everything is in one mode. */
+export interface StowPlan {
+  mode: Mode;
+  craft: Craft;
+  things: readonly Placed[];
+  byId: ReadonlyMap<string, Placed>;
+}
+export interface PlanInput {
+  aboard: readonly Aboard[];
+  craft: Craft;
+  angler: Angler;
+  stow: Stow;
+}
+
+const byItem = rememberFor((things: readonly Stowed[]) => new Map(things.map((one) => [one.itemId, one])));
+const zoneIndex = rememberFor((zones: readonly Zone[]) => new Map(zones.map((zone) => [zone.id, zone])));
+
+/** What holds leashes, with how many. */
+export const eyesOf: (craft: Craft) => readonly Zone[] = rememberFor((craft: Craft) =>
+  zonesOf(craft).filter(({ leashes }) => leashes > 0),
+);
+/** The spot somebody wrote for a thing in a mode; null: nobody did. */
+function written(list: readonly Stowed[] | undefined, itemId: string, mode: Mode): Spot | null {
+  const one = list && byItem(list).get(itemId);
+  return one ? (one[mode] ?? one.fish) : null;
+}
+
+/** Whether any thing is elsewhere in a mode than while fishing. */
+export function differsIn({ things, boat }: Stow, mode: Mode): boolean {
+  return mode !== 'fish' && (boat[mode] !== null || things.some((one) => one[mode] !== null));
+}
+
+export function leashesAboard(aboard: readonly Aboard[], { clearSide }: Pick<Angler, 'clearSide'>): Leashes {
+  let [rods, paddle] = [false, false];
+  for (const { item } of aboard) {
+    rods ||= kinds[item.kind].means.includes('rod-retention');
+    paddle ||= item.kind === 'paddle-leash';
+  }
+  return { rods, paddle, clearSide };
+}
+
+/** Everything aboard in its place in one mode. What lies in a thing that is not aboard, or in a place that the boat has not, is nowhere, and said to be. */
+export function planOf({ aboard, craft, angler, stow }: PlanInput, mode: Mode = 'fish'): StowPlan {
+  const ofSetUp = setUpOf(craft).stow?.things;
+  const zones = zoneIndex(zonesOf(craft));
+  const index = new Map(aboard.map((one) => [one.item.id, one]));
+  const leashes = leashesAboard(aboard, angler);
+  const spots = new Map<string, { spot: Spot; by: Placed['by'] }>();
+  let rods = 0;
+  for (const one of aboard) {
+    const { item, entry } = one;
+    const nth = isRod(item.kind) ? rods++ : 0;
+    const spot = written(stow.things, item.id, mode);
+    if (spot) {
+      spots.set(item.id, { spot, by: 'plan' });
+      continue;
+    }
+    const box = !entry.outsideContainer && item.containerId !== null ? index.get(item.containerId) : undefined;
+    const fromSetUp = written(ofSetUp, item.id, mode);
+    if (fromSetUp) spots.set(item.id, { spot: fromSetUp, by: 'set-up' });
+    else if (box) spots.set(item.id, { spot: spotInThing(item, box.item), by: 'kind' });
+    else spots.set(item.id, { spot: usualSpotOf(item, craft, angler, leashes, nth), by: 'kind' });
+  }
+
+  const covering = new Set<string>();
+  for (const { spot } of spots.values()) if (spot.layer !== 'bottom') covering.add(`${spot.in} ${spot.id ?? ''}`);
+  const lies = new Map<string, { lies: Lies; zone: Zone | null }>();
+  const resolve = (one: Aboard, seen: number): { lies: Lies; zone: Zone | null } => {
+    const known = lies.get(one.item.id);
+    if (known) return known;
+    const made = seen > aboard.length ? NOWHERE : locate(one, seen);
+    lies.set(one.item.id, made);
+    return made;
+  };
+  const buried = ({ layer, in: where, id }: Spot) => layer === 'bottom' && covering.has(`${where} ${id ?? ''}`);
+  const locate = (one: Aboard, seen: number): { lies: Lies; zone: Zone | null } => {
+    const { item, entry } = one;
+    const spot = spots.get(item.id)?.spot;
+    if (entry.carriedBy !== null)
+      return {
+        lies: {
+          ...NOWHERE.lies,
+          in: 'companion',
+          id: entry.carriedBy,
+          place: 'in another boat',
+          reach: 'ashore',
+          held: true,
+        },
+        zone: null,
+      };
+    if (!spot || spot.in === 'nowhere') return NOWHERE;
+    if (spot.in === 'vehicle')
+      return {
+        lies: { ...NOWHERE.lies, in: 'vehicle', place: 'in the vehicle', reach: 'ashore', dry: 'sealed', held: true },
+        zone: null,
+      };
+    if (spot.in === 'body')
+      return {
+        lies: {
+          ...NOWHERE.lies,
+          in: 'body',
+          id: spot.id,
+          place: onBody(spot.id),
+          reach: 'hand',
+          held: spot.held !== 'loose',
+          state: spot.state,
+        },
+        zone: null,
+      };
+    if (spot.in === 'thing') {
+      const box = spot.id === null || spot.id === item.id ? undefined : index.get(spot.id);
+      if (!box) return NOWHERE;
+      const outer = resolve(box, seen + 1);
+      if (outer.lies.in === 'nowhere' || outer.lies.boxes.some(({ id }) => id === item.id)) return NOWHERE;
+      const { shut, dry } = containerAs(box.item.kind);
+      const moves = [
+        ...outer.lies.moves,
+        ...(shut ? [{ do: 'open' as const, name: box.item.name }] : []),
+        ...(buried(spot) ? [OVER] : []),
+      ];
+      return {
+        lies: {
+          ...outer.lies,
+          boxes: [{ id: box.item.id, name: box.item.name }, ...outer.lies.boxes],
+          moves,
+          reach: farther(outer.lies.reach, moves.length),
+          dry: drier(dry, outer.lies.dry),
+          held: outer.lies.held && (shut || spot.held !== 'loose'),
+          state: spot.state,
+        },
+        zone: outer.zone,
+      };
+    }
+    const zone = zones.get(spot.id ?? '') ?? null;
+    if (!zone) return NOWHERE;
+    const closed = isClosed(zone);
+    const moves: Move[] = [
+      ...(closed ? [{ do: 'open' as const, name: zone.name }] : []),
+      ...(buried(spot) ? [OVER] : []),
+    ];
+    return {
+      lies: {
+        in: 'zone',
+        id: zone.id,
+        place: atZone(zone),
+        boxes: NO_BOXES,
+        compartment: closed ? zone.id : null,
+        reach: farther(reachIn(zone, craft, angler), moves.length),
+        moves,
+        dry: zone.dryness,
+        held: closed || (spot.held !== 'loose' && spot.held !== 'worn'),
+        state: spot.state,
+      },
+      zone,
+    };
+  };
+  const things = aboard.map((one): Placed => {
+    const { spot, by } = spots.get(one.item.id) ?? { spot: LOST, by: 'kind' as const };
+    return { one, spot, by, eye: null, ...resolve(one, 0) };
+  });
+  return {
+    mode,
+    craft,
+    things: leashed(things, craft),
+    byId: new Map(things.map((placed) => [placed.one.item.id, placed])),
+  };
+}
+
+const OVER = { do: 'take out what lies over it' } as const;
+const NO_BOXES: Lies['boxes'] = [];
+const NOWHERE: { lies: Lies; zone: null } = {
+  lies: {
+    in: 'nowhere',
+    id: null,
+    place: '',
+    boxes: NO_BOXES,
+    compartment: null,
+    reach: 'hand',
+    moves: [],
+    dry: 'open',
+    held: true,
+    state: null,
+  },
+  zone: null,
+};
+const LOST: Spot = {
+  in: 'nowhere',
+  id: null,
+  held: 'loose',
+  eyeId: null,
+  cover: 'bare',
+  layer: 'middle',
+  state: null,
+  at: null,
+};
+
+/** One move is a reach with both hands; two, and one leaves the paddle. */
+function farther(reach: Lies['reach'], moves: number): Lies['reach'] {
+  const least = moves >= 2 ? 2 : moves;
+  return reaches[Math.max(reaches.indexOf(reach), least)] ?? reach;
+}
+function drier(a: Lies['dry'], b: Lies['dry']): Lies['dry'] {
+  return dryness.indexOf(a) > dryness.indexOf(b) ? a : b;
+}
+
+/** Each leash on its pad-eye: the one that is written, else the nearest with room. A leash to a container needs none. */
+function leashed(things: readonly Placed[], craft: Craft): readonly Placed[] {
+  const eyes = eyesOf(craft);
+  const taken = new Map<string, number>();
+  const take = (placed: Placed, eye: Zone) => {
+    taken.set(eye.id, (taken.get(eye.id) ?? 0) + 1);
+    placed.eye = eye;
+  };
+  const tied = things.filter(({ spot, zone }) => spot.held === 'leashed' && zone !== null && spot.in === 'zone');
+  for (const placed of tied) {
+    const eye = eyes.find(({ id }) => id === placed.spot.eyeId);
+    if (eye) take(placed, eye);
+  }
+  for (const placed of tied) {
+    if (placed.eye || placed.spot.eyeId !== null) continue;
+    const { xM, yM } = spotAt(placed, craft);
+    let nearest: Zone | null = null;
+    let far = Infinity;
+    for (const eye of eyes) {
+      const away = Math.hypot(eye.xM - xM, eye.yM - yM);
+      if (away < far && (taken.get(eye.id) ?? 0) < eye.leashes) [nearest, far] = [eye, away];
+    }
+    if (nearest) take(placed, nearest);
+  }
+  return things;
+}
+/** How many leashes are on each pad-eye. */
+export function leashesOn(things: readonly Placed[]): ReadonlyMap<string, number> {
+  const on = new Map<string, number>();
+  for (const { eye } of things) if (eye) on.set(eye.id, (on.get(eye.id) ?? 0) + 1);
+  return on;
+}
+
+/** Things lie about so high over the floor of their place at most, m, where nothing says more; worn ones ride so high over the seat, of one's height. */
+const LIES_OVER_M = 0.08;
+const WORN_OVER: Readonly<Record<string, number>> = {
+  head: 0.42,
+  'left-chest': 0.24,
+  'right-chest': 0.24,
+  back: 0.16,
+  belt: 0.1,
+  legs: 0.02,
+  wrist: 0.1,
+};
+
+/** Where along and across the boat a thing's middle is, m. */
+export function spotAt({ spot, zone }: Pick<Placed, 'spot' | 'zone'>, craft: Craft): { xM: number; yM: number } {
+  if (spot.in === 'zone' && spot.at) return spot.at;
+  return zone ? { xM: zone.xM, yM: zone.yM } : { xM: seatOf(craft).xM + 0.1, yM: 0 };
+}
+/** Whether a thing stands up in its place, as a rod in a holder or a flag. */
+export function standsUp({ spot, zone, one }: Pick<Placed, 'spot' | 'zone' | 'one'>): boolean {
+  return spot.state === 'out' && zone !== null && sizeOf(one.item)[0] >= TALL_M;
+}
+const TALL_M = 0.6;
+/** How high a thing that stands reaches over the floor of its place, m. */
+export function topOver({ one, zone }: Pick<Placed, 'one' | 'zone'>): number {
+  const lean = ((zone?.angleDeg ?? 0) * Math.PI) / 180;
+  return sizeOf(one.item)[0] * Math.cos(lean);
+}
+
+/** Where the weight of a thing is, m; null: not in one's own boat. */
+export function centreOf(
+  placed: Placed,
+  plan: StowPlan,
+  heightM: number,
+): { xM: number; yM: number; zM: number } | null {
+  const { lies, zone, one } = placed;
+  const { craft } = plan;
+  if (lies.in === 'companion' || lies.in === 'vehicle') return null;
+  const seat = seatOf(craft);
+  if (lies.in === 'nowhere') return { xM: seat.xM, yM: 0, zM: seat.lowM };
+  if (lies.in === 'body')
+    return { xM: seat.xM + 0.1, yM: 0, zM: seat.lowM + (WORN_OVER[lies.id ?? ''] ?? 0.1) * heightM };
+  if (!zone) return null;
+  const root = lies.boxes.length > 0 ? plan.byId.get(lies.boxes[lies.boxes.length - 1]?.id ?? '') : placed;
+  const { xM, yM: aside } = spotAt(root ?? placed, craft);
+  // Of a pair of places nobody said which: it counts as the middle until somebody does.
+  const yM = (root ?? placed).by === 'kind' ? 0 : aside;
+  const over = standsUp(placed)
+    ? topOver(placed) / 2
+    : Math.min(Math.max(LIES_OVER_M, sizeOf(one.item)[2] / 2), zone.heightM);
+  return { xM, yM, zM: zone.floorM + over };
+}
