@@ -71,7 +71,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     format: 'craft/5',
     schema: craftSchema,
     upgrades: craftUpgrades,
-    listKeys: { zones: 'id', fittings: 'id', setUps: 'id' },
+    listKeys: { zones: 'id', fittings: 'id', setUps: 'id', 'setUps.stow.things': 'itemId' },
     unsigned: { format: FORM, id: 'it names the record' },
   },
   items: {
@@ -136,6 +136,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
       company: 'id',
       rigs: 'id',
       accepted: 'key',
+      'stow.things': 'itemId',
       'log.items': 'itemId',
       'log.catches': 'key',
       'log.wishes': 'key',

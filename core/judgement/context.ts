@@ -27,6 +27,7 @@ import { type LadenBoat, ladenBoat } from '../boat/afloat';
 import type { Craft } from '../documents/craft';
 import { planLading } from '../stow/lading';
 import { type StowPlan, planOf } from '../stow/plan';
+import type { Mode } from '../vocabulary/stow';
 import { type ModePlan, type OtherwiseAfloat, modesOf, otherwise, plansOf, withLies } from '../stow/modes';
 import type { Lading } from '../boat/lading';
 import { type Anchorage, anchorOf, anchorageOf } from '../holding/anchorSheet';
@@ -79,6 +80,9 @@ export interface Context {
   aboard: readonly Aboard[];
   /** The boat as it is put together for this outing. */
   boat: Craft | null;
+  /** The modes of such an outing; the fish that are to come aboard. */
+  modes: readonly Mode[];
+  keepKg: number;
   /** Where everything is while fishing; null: no boat, or nobody in it. */
   plan: StowPlan | null;
   /** The same for each mode of such an outing; a mode in which nothing differs is the same plan. */
@@ -124,6 +128,8 @@ type Derived =
   | 'carried'
   | 'aboard'
   | 'boat'
+  | 'modes'
+  | 'keepKg'
   | 'plan'
   | 'plans'
   | 'moved'
@@ -226,15 +232,18 @@ const derived = deriving<Context, Derived>({
     make: ({ selection: { craftId, setUpId }, boats }) =>
       putTogether(boats.find(({ id }) => id === craftId) ?? null, setUpId),
   },
+  modes: { from: ['brief'], leaf: true, make: ({ brief }) => modesOf(brief) },
+  keepKg: { from: ['exposures'], leaf: true, make: ({ exposures }) => exposures.keepKg },
   plan: {
     from: ['carried', 'boat', 'angler', 'stow'],
     keep: SOME,
     make: ({ carried, boat, angler, stow }) => boat && angler && planOf({ aboard: carried, craft: boat, angler, stow }),
   },
   plans: {
-    from: ['plan', 'stow', 'angler', 'brief'],
-    make: ({ plan, stow, angler, brief, carried }) =>
-      plan && angler ? plansOf(plan, { aboard: carried, craft: plan.craft, angler, stow }, modesOf(brief)) : [],
+    from: ['carried', 'plan', 'stow', 'angler', 'modes'],
+    keep: SOME,
+    make: ({ plan, stow, angler, modes, carried }) =>
+      plan && angler ? plansOf(plan, { aboard: carried, craft: plan.craft, angler, stow }, modes) : [],
   },
   aboard: {
     from: ['carried', 'plan'],
@@ -271,11 +280,10 @@ const derived = deriving<Context, Derived>({
     },
   },
   lading: {
-    from: ['plan', 'angler', 'exposures'],
+    from: ['plan', 'angler', 'keepKg'],
     keep: SOME,
     leaf: true,
-    make: ({ plan, angler, exposures }) =>
-      sameLading(plan && angler && planLading(plan, angler.heightM, exposures.keepKg)),
+    make: ({ plan, angler, keepKg }) => sameLading(plan && angler && planLading(plan, angler.heightM, keepKg)),
   },
   afloat: {
     from: ['places', 'lading'],
@@ -283,8 +291,9 @@ const derived = deriving<Context, Derived>({
     make: ({ places, lading }) => ladenBoat(places, lading),
   },
   otherwiseAfloat: {
-    from: ['plans', 'places', 'lading', 'exposures', 'stow'],
-    make: ({ plans, places, lading, exposures, stow }) => otherwise(plans, places, lading, exposures.keepKg, stow),
+    from: ['plans', 'places', 'lading', 'keepKg', 'stow'],
+    keep: SOME,
+    make: ({ plans, places, lading, keepKg, stow }) => otherwise(plans, places, lading, keepKg, stow),
   },
   drogueM: {
     from: ['tackle', 'brief'],

@@ -16,6 +16,8 @@ const MOST_OFFERED = 3;
 /** A Note asks for nothing: one way to settle it is enough. */
 const MOST_FOR_A_NOTE = 1;
 const MOST_JUDGED = 12;
+/** Of places for a thing fewer are tried: the nearest come first. */
+const MOST_PLACED = 6;
 const MOST_ADDED = 6;
 const MOST_TRIED = 3;
 /** A thing added may ask for another, and that for a third: a rod wants its leash. */
@@ -59,7 +61,11 @@ export function repairsFor(one: Found, judged: Judged): { repairs: readonly Repa
   }
   let tried = 0;
   for (const repair of rule.repairs(one.facts, judged.context)) {
-    if (offered.length >= most || tried >= MOST_JUDGED) break;
+    if (
+      offered.length >= most ||
+      tried >= (one.level === 'note' ? MOST_TRIED : rule.placing ? MOST_PLACED : MOST_JUDGED)
+    )
+      break;
     // What is added already need not also take another's place.
     if (repair.do === 'swap-item' && offered.some((other) => adds(other, repair.onId))) continue;
     tried += 1;

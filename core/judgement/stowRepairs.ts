@@ -160,13 +160,11 @@ export function forward(context: Plans & Pick<Context, 'aboard' | 'angler'>, kg:
   const moved: (readonly [Placed, Partial<Spot>])[] = [];
   let gone = 0;
   const heavy = behindSeat(plan, 0).things.filter(({ spot }) => spot.in === 'zone');
-  const massOf = ({ one }: Placed) =>
-    plan.things.reduce(
-      (sum, { one: { item, entry }, lies }) =>
-        sum +
-        (item.id === one.item.id || lies.boxes.some(({ id }) => id === one.item.id) ? item.massKg * entry.quantity : 0),
-      0,
-    );
+  const massWith = new Map<string, number>();
+  for (const { one, lies } of plan.things)
+    for (const id of [one.item.id, ...lies.boxes.map((box) => box.id)])
+      massWith.set(id, (massWith.get(id) ?? 0) + one.item.massKg * one.entry.quantity);
+  const massOf = ({ one }: Placed) => massWith.get(one.item.id) ?? 0;
   for (const placed of heavy.toSorted((a, b) => massOf(b) - massOf(a))) {
     if (gone >= kg || moved.length >= MOST_MOVED) break;
     const mass = massOf(placed);

@@ -21,18 +21,7 @@ import { type Names, namesIn } from './names';
 import type { SignedSnapshot } from './snapshot';
 import { plainly } from './plainly';
 import { stowChanges } from './stowChanges';
-
-/** What changed since a signature, in words already: names in place of identifiers, figures with their units. */
-export interface Change {
-  /** Of what: a thing, a boat, a rig by its name; null: of the outing itself. */
-  of: string | null;
-  what: string;
-  /** Short values before and after; null: too long to say, or there was none. */
-  from: string | null;
-  to: string | null;
-  /** Whether the thing itself came or went; then `what` says how. */
-  whole: boolean;
-}
+import type { Change } from './change';
 
 const differs = (a: unknown, b: unknown) => a !== b && canonical(a ?? null) !== canonical(b ?? null);
 

@@ -1,5 +1,5 @@
 import { capital } from '../units/words';
-import type { Change } from './changes';
+import type { Change } from './change';
 
 /** One change since the signature, as a sentence. */
 export function sayChange({ of, what, from, to, whole }: Change): string {

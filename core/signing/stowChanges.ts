@@ -3,7 +3,7 @@ import { canonical } from '../documents/canonical';
 import type { Stow } from '../documents/stow';
 import { type StowNames, saySpot } from '../stow/say';
 import { modeWords, otherModes } from '../vocabulary/stow';
-import type { Change } from './changes';
+import type { Change } from './change';
 import type { SignedSnapshot } from './snapshot';
 
 type Signed = Pick<SignedSnapshot, 'outing' | 'craft' | 'items'>;

@@ -1,6 +1,7 @@
 import { isRod, sizeOf } from '../catalog/gear/stowing';
 import type { Zone } from '../documents/boatParts';
 import type { Item } from '../documents/item';
+import { rememberFor } from '../units/remember';
 import type { ZoneKind } from '../vocabulary/boat';
 
 /** Packed things give a little: so much of a dimension. */
@@ -25,8 +26,15 @@ export function isClosed({ kind, opening }: Pick<Zone, 'kind' | 'opening'>): boo
   return kind === 'hatch' || (kind === 'pod' && opening !== null) || (opening !== null && kind !== 'tank well');
 }
 
+const known = rememberFor((_: Zone) => new WeakMap<Item, NoFit | 'fits'>());
 /** Why a thing does not go into a place of the boat by itself: the opening, the room inside, or its mass; null: it does. */
 export function fitsIn(item: Item, zone: Zone): NoFit | null {
+  const tried = known(zone);
+  const answer = tried.get(item) ?? look(item, zone) ?? 'fits';
+  tried.set(item, answer);
+  return answer === 'fits' ? null : answer;
+}
+function look(item: Item, zone: Zone): NoFit | null {
   const [long, middle, short] = sizeOf(item);
   if (zone.maxKg !== null && item.massKg > zone.maxKg + 1e-9)
     return { why: 'mass', haveKg: item.massKg, wantKg: zone.maxKg };

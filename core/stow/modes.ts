@@ -23,16 +23,21 @@ export interface OtherwiseAfloat {
   boat: LadenBoat;
 }
 
-/** The modes of an outing, in the order they come: a river is run, a night is camped. */
+const known = new Map<string, readonly Mode[]>();
+/** The modes of an outing, in the order they come: a river is run, a night is camped. The same list each time. */
 export function modesOf({ trip, nights }: Pick<Brief, 'trip' | 'nights'>): readonly Mode[] {
-  return [
+  const [river, camps] = [trip.startsWith('river'), nights > 0];
+  const key = `${river ? 'r' : ''}${camps ? 'c' : ''}`;
+  const list: readonly Mode[] = known.get(key) ?? [
     'carry',
     'launch',
     'fish',
-    ...(trip.startsWith('river') ? (['run'] as const) : []),
+    ...(river ? (['run'] as const) : []),
     'land',
-    ...(nights > 0 ? (['camp'] as const) : []),
+    ...(camps ? (['camp'] as const) : []),
   ];
+  known.set(key, list);
+  return list;
 }
 
 /** The plan of each mode; one in which nothing differs is the plan of fishing itself. */
@@ -92,19 +97,20 @@ export function otherwise(
 }
 
 const same = (a: Lies | undefined, b: Lies) =>
-  a !== undefined &&
-  a.in === b.in &&
-  a.id === b.id &&
-  a.place === b.place &&
-  a.reach === b.reach &&
-  a.dry === b.dry &&
-  a.held === b.held &&
-  a.state === b.state &&
-  a.compartment === b.compartment &&
-  a.moves.length === b.moves.length &&
-  a.boxes.length === b.boxes.length &&
-  a.boxes.every((box, i) => box.id === b.boxes[i]?.id && box.name === b.boxes[i].name) &&
-  a.moves.every((move, i) => JSON.stringify(move) === JSON.stringify(b.moves[i]));
+  a === b ||
+  (a !== undefined &&
+    a.in === b.in &&
+    a.id === b.id &&
+    a.place === b.place &&
+    a.reach === b.reach &&
+    a.dry === b.dry &&
+    a.held === b.held &&
+    a.state === b.state &&
+    a.compartment === b.compartment &&
+    a.moves.length === b.moves.length &&
+    a.boxes.length === b.boxes.length &&
+    a.boxes.every((box, i) => box.id === b.boxes[i]?.id && box.name === b.boxes[i].name) &&
+    a.moves.every((move, i) => JSON.stringify(move) === JSON.stringify(b.moves[i])));
 
 /** What is aboard with where it lies. @param before the same of a judgement that this one follows: what lies as it lay is the same record */
 export function withLies({ things }: StowPlan, before: readonly Aboard[] = []): readonly Aboard[] {

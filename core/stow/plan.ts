@@ -5,6 +5,7 @@ import { zonesOf } from '../boat/zones';
 import type { Angler } from '../documents/angler';
 import type { Zone } from '../documents/boatParts';
 import type { Craft } from '../documents/craft';
+import type { Item } from '../documents/item';
 import type { Aboard, Lies, Move } from '../documents/references';
 import type { Spot, Stow, Stowed } from '../documents/stow';
 import { rememberFor } from '../units/remember';
@@ -72,132 +73,151 @@ export function leashesAboard(aboard: readonly Aboard[], { clearSide }: Pick<Ang
 export function planOf({ aboard, craft, angler, stow }: PlanInput, mode: Mode = 'fish'): StowPlan {
   const ofSetUp = setUpOf(craft).stow?.things;
   const zones = zoneIndex(zonesOf(craft));
-  const index = new Map(aboard.map((one) => [one.item.id, one]));
   const leashes = leashesAboard(aboard, angler);
-  const spots = new Map<string, { spot: Spot; by: Placed['by'] }>();
+  const index = new Map<string, number>();
+  aboard.forEach(({ item }, i) => index.set(item.id, i));
+  const spots: Spot[] = [];
+  const by: Placed['by'][] = [];
   let rods = 0;
-  for (const one of aboard) {
-    const { item, entry } = one;
+  let anyBuried = false;
+  for (const { item, entry } of aboard) {
     const nth = isRod(item.kind) ? rods++ : 0;
-    const spot = written(stow.things, item.id, mode);
-    if (spot) {
-      spots.set(item.id, { spot, by: 'plan' });
-      continue;
-    }
-    const box = !entry.outsideContainer && item.containerId !== null ? index.get(item.containerId) : undefined;
-    const fromSetUp = written(ofSetUp, item.id, mode);
-    if (fromSetUp) spots.set(item.id, { spot: fromSetUp, by: 'set-up' });
-    else if (box) spots.set(item.id, { spot: spotInThing(item, box.item), by: 'kind' });
-    else spots.set(item.id, { spot: usualSpotOf(item, craft, angler, leashes, nth), by: 'kind' });
+    const planned = written(stow.things, item.id, mode);
+    const setUp = planned ? null : written(ofSetUp, item.id, mode);
+    const boxAt = !entry.outsideContainer && item.containerId !== null ? index.get(item.containerId) : undefined;
+    const box = boxAt === undefined ? undefined : aboard[boxAt]?.item;
+    const spot = planned ?? setUp ?? (box ? boxedSpot(item, box) : usualSpotOf(item, craft, angler, leashes, nth));
+    spots.push(spot);
+    by.push(planned ? 'plan' : setUp ? 'set-up' : 'kind');
+    anyBuried ||= spot.layer === 'bottom';
   }
-
   const covering = new Set<string>();
-  for (const { spot } of spots.values()) if (spot.layer !== 'bottom') covering.add(`${spot.in} ${spot.id ?? ''}`);
-  const lies = new Map<string, { lies: Lies; zone: Zone | null }>();
-  const resolve = (one: Aboard, seen: number): { lies: Lies; zone: Zone | null } => {
-    const known = lies.get(one.item.id);
+  if (anyBuried)
+    for (const { layer, in: where, id } of spots) if (layer !== 'bottom') covering.add(`${where} ${id ?? ''}`);
+  const buried = ({ layer, in: where, id }: Spot) => layer === 'bottom' && covering.has(`${where} ${id ?? ''}`);
+
+  const located: (Located | undefined)[] = [];
+  const resolve = (i: number, seen: number): Located => {
+    const known = located[i];
     if (known) return known;
-    const made = seen > aboard.length ? NOWHERE : locate(one, seen);
-    lies.set(one.item.id, made);
+    const made = seen > aboard.length ? NOWHERE : locate(i, seen);
+    located[i] = made;
     return made;
   };
-  const buried = ({ layer, in: where, id }: Spot) => layer === 'bottom' && covering.has(`${where} ${id ?? ''}`);
-  const locate = (one: Aboard, seen: number): { lies: Lies; zone: Zone | null } => {
-    const { item, entry } = one;
-    const spot = spots.get(item.id)?.spot;
-    if (entry.carriedBy !== null)
-      return {
-        lies: {
-          ...NOWHERE.lies,
-          in: 'companion',
-          id: entry.carriedBy,
-          place: 'in another boat',
-          reach: 'ashore',
-          held: true,
-        },
-        zone: null,
-      };
-    if (!spot || spot.in === 'nowhere') return NOWHERE;
-    if (spot.in === 'vehicle')
-      return {
-        lies: { ...NOWHERE.lies, in: 'vehicle', place: 'in the vehicle', reach: 'ashore', dry: 'sealed', held: true },
-        zone: null,
-      };
-    if (spot.in === 'body')
-      return {
-        lies: {
-          ...NOWHERE.lies,
-          in: 'body',
-          id: spot.id,
-          place: onBody(spot.id),
-          reach: 'hand',
-          held: spot.held !== 'loose',
-          state: spot.state,
-        },
-        zone: null,
-      };
-    if (spot.in === 'thing') {
-      const box = spot.id === null || spot.id === item.id ? undefined : index.get(spot.id);
-      if (!box) return NOWHERE;
-      const outer = resolve(box, seen + 1);
-      if (outer.lies.in === 'nowhere' || outer.lies.boxes.some(({ id }) => id === item.id)) return NOWHERE;
-      const { shut, dry } = containerAs(box.item.kind);
-      const moves = [
-        ...outer.lies.moves,
-        ...(shut ? [{ do: 'open' as const, name: box.item.name }] : []),
-        ...(buried(spot) ? [OVER] : []),
-      ];
-      return {
-        lies: {
-          ...outer.lies,
-          boxes: [{ id: box.item.id, name: box.item.name }, ...outer.lies.boxes],
-          moves,
-          reach: farther(outer.lies.reach, moves.length),
-          dry: drier(dry, outer.lies.dry),
-          held: outer.lies.held && (shut || spot.held !== 'loose'),
-          state: spot.state,
-        },
-        zone: outer.zone,
-      };
-    }
-    const zone = zones.get(spot.id ?? '') ?? null;
-    if (!zone) return NOWHERE;
-    const closed = isClosed(zone);
-    const moves: Move[] = [
-      ...(closed ? [{ do: 'open' as const, name: zone.name }] : []),
-      ...(buried(spot) ? [OVER] : []),
-    ];
-    return {
-      lies: {
-        in: 'zone',
-        id: zone.id,
-        place: atZone(zone),
-        boxes: NO_BOXES,
-        compartment: closed ? zone.id : null,
-        reach: farther(reachIn(zone, craft, angler), moves.length),
-        moves,
-        dry: zone.dryness,
-        held: closed || (spot.held !== 'loose' && spot.held !== 'worn'),
-        state: spot.state,
-      },
-      zone,
-    };
+  const locate = (i: number, seen: number): Located => {
+    const [one, spot] = [aboard[i], spots[i]];
+    if (!one || !spot) return NOWHERE;
+    if (one.entry.carriedBy !== null) return elsewhere('companion', one.entry.carriedBy);
+    if (spot.in !== 'thing') return plainly(spot, { zones, craft, angler, buried: buried(spot) });
+    const at = spot.id === null || spot.id === one.item.id ? undefined : index.get(spot.id);
+    const box = at === undefined ? undefined : aboard[at]?.item;
+    if (at === undefined || !box) return NOWHERE;
+    return inBox(spot, one.item.id, box, resolve(at, seen + 1), buried(spot));
   };
-  const things = aboard.map((one): Placed => {
-    const { spot, by } = spots.get(one.item.id) ?? { spot: LOST, by: 'kind' as const };
-    return { one, spot, by, eye: null, ...resolve(one, 0) };
+  const things = aboard.map((one, i): Placed => {
+    const { lies, zone } = resolve(i, 0);
+    return { one, spot: spots[i] ?? LOST, by: by[i] ?? 'kind', lies, zone, eye: null };
   });
+  return new Plan(mode, craft, leashed(things, craft));
+}
+
+class Plan implements StowPlan {
+  private known: ReadonlyMap<string, Placed> | null = null;
+  constructor(
+    readonly mode: Mode,
+    readonly craft: Craft,
+    readonly things: readonly Placed[],
+  ) {}
+  get byId() {
+    this.known ??= new Map(this.things.map((placed) => [placed.one.item.id, placed]));
+    return this.known;
+  }
+}
+
+interface Located {
+  lies: Lies;
+  zone: Zone | null;
+}
+const boxed = rememberFor((_: Item) => ({ box: null as Item | null, spot: LOST }));
+function boxedSpot(item: Item, box: Item): Spot {
+  const known = boxed(item);
+  if (known.box !== box) Object.assign(known, { box, spot: spotInThing(item, box) });
+  return known.spot;
+}
+
+function elsewhere(where: 'companion' | 'vehicle', id: string | null): Located {
+  const place = where === 'companion' ? 'in another boat' : 'in the vehicle';
+  return { lies: { ...NOWHERE.lies, in: where, id, place, reach: 'ashore', dry: 'sealed', held: true }, zone: null };
+}
+
+interface Ground {
+  zones: ReadonlyMap<string, Zone>;
+  craft: Craft;
+  angler: Angler;
+  buried: boolean;
+}
+/** A spot that is in no other thing, worked out once for a boat and whoever sits in it: the same record while nothing of that changes. */
+const plain = rememberFor((_: Spot) => ({ craft: null as Craft | null, heightM: 0, buried: false, located: NOWHERE }));
+function plainly(spot: Spot, ground: Ground): Located {
+  const known = plain(spot);
+  const { craft, angler, buried } = ground;
+  if (known.craft !== craft || known.heightM !== angler.heightM || known.buried !== buried)
+    Object.assign(known, { craft, heightM: angler.heightM, buried, located: placeOf(spot, ground) });
+  return known.located;
+}
+function placeOf({ in: where, id, held, state }: Spot, { zones, craft, angler, buried }: Ground): Located {
+  if (where === 'vehicle') return elsewhere('vehicle', null);
+  if (where === 'body')
+    return {
+      lies: { ...NOWHERE.lies, in: 'body', id, place: onBody(id), held: held !== 'loose', state },
+      zone: null,
+    };
+  const zone = where === 'zone' ? zones.get(id ?? '') : undefined;
+  if (!zone) return NOWHERE;
+  const closed = isClosed(zone);
+  const moves: Move[] = [...(closed ? [{ do: 'open' as const, name: zone.name }] : []), ...(buried ? [OVER] : [])];
   return {
-    mode,
-    craft,
-    things: leashed(things, craft),
-    byId: new Map(things.map((placed) => [placed.one.item.id, placed])),
+    lies: {
+      in: 'zone',
+      id: zone.id,
+      place: atZone(zone),
+      boxes: NO_BOXES,
+      compartment: closed ? zone.id : null,
+      reach: farther(reachIn(zone, craft, angler), moves.length),
+      moves,
+      dry: zone.dryness,
+      held: closed || (held !== 'loose' && held !== 'worn'),
+      state,
+    },
+    zone,
+  };
+}
+/** Inside another thing: as dry as the drier of both, as far off as what has to be opened, held where it cannot fall out of what is held. */
+function inBox(spot: Spot, itemId: string, box: Item, outer: Located, buried: boolean): Located {
+  if (outer.lies.in === 'nowhere' || outer.lies.boxes.some(({ id }) => id === itemId)) return NOWHERE;
+  const { shut, dry } = containerAs(box.kind);
+  const moves = [
+    ...outer.lies.moves,
+    ...(shut ? [{ do: 'open' as const, name: box.name }] : []),
+    ...(buried ? [OVER] : []),
+  ];
+  return {
+    lies: {
+      ...outer.lies,
+      boxes: [{ id: box.id, name: box.name }, ...outer.lies.boxes],
+      moves,
+      reach: farther(outer.lies.reach, moves.length),
+      dry: drier(dry, outer.lies.dry),
+      held: outer.lies.held && (shut || spot.held !== 'loose'),
+      state: spot.state,
+    },
+    zone: outer.zone,
   };
 }
 
 const OVER = { do: 'take out what lies over it' } as const;
 const NO_BOXES: Lies['boxes'] = [];
-const NOWHERE: { lies: Lies; zone: null } = {
+const NOWHERE: Located = {
   lies: {
     in: 'nowhere',
     id: null,

@@ -108,6 +108,7 @@ const NO_SPOT: Omit<Spot, 'in' | 'id' | 'held'> = {
   state: null,
   at: null,
 };
+const NOT_YET: Spot = { ...NO_SPOT, in: 'nowhere', id: null, held: 'loose' };
 /** All that is not the place itself, as it usually is. */
 function manner({ kind, qualities }: Item): Pick<Spot, 'eyeId' | 'cover' | 'layer' | 'state' | 'at'> {
   const { means, aside } = kinds[kind];
@@ -186,18 +187,45 @@ function isNear(zone: Zone, xM: number, craft: Craft): boolean {
 }
 const NEAR = 0.34;
 
-type Known = Map<string, { item: Item; heightM: number; spot: Spot }>;
-const known = rememberFor((_: Craft): Known => new Map());
+interface Known extends Leashes {
+  craft: Craft | null;
+  heightM: number;
+  nth: number;
+  spot: Spot;
+}
+const known = rememberFor((_: Item): Known => ({
+  craft: null,
+  heightM: 0,
+  nth: 0,
+  rods: false,
+  paddle: false,
+  clearSide: 'left',
+  spot: NOT_YET,
+}));
 
 /** Where a thing of its kind usually is on this boat, and what usually keeps it there. @param nth of how many of its sort came before it */
 export function usualSpotOf(item: Item, craft: Craft, angler: Angler, leashes: Leashes, nth: number): Spot {
-  const spots = known(craft);
-  const key = `${item.id} ${leashes.rods ? 1 : 0}${leashes.paddle ? 1 : 0}${leashes.clearSide} ${nth}`;
-  const found = spots.get(key);
-  if (found?.item === item && found.heightM === angler.heightM) return found.spot;
-  const spot = makeSpot(item, craft, angler, leashes, nth);
-  spots.set(key, { item, heightM: angler.heightM, spot });
-  return spot;
+  const last = known(item);
+  const { heightM } = angler;
+  const { rods, paddle, clearSide } = leashes;
+  const same =
+    last.craft === craft &&
+    last.heightM === heightM &&
+    last.nth === nth &&
+    last.rods === rods &&
+    last.paddle === paddle &&
+    last.clearSide === clearSide;
+  if (!same)
+    Object.assign(last, {
+      craft,
+      heightM,
+      nth,
+      rods,
+      paddle,
+      clearSide,
+      spot: makeSpot(item, craft, angler, leashes, nth),
+    });
+  return last.spot;
 }
 
 function makeSpot(item: Item, craft: Craft, angler: Angler, leashes: Leashes, nth: number): Spot {

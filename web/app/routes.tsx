@@ -49,6 +49,10 @@ export const router = createBrowserRouter([
             }),
           },
           {
+            path: 'stow',
+            lazy: async () => ({ Component: (await import('../outing/stations/stow/StowScreen')).StowScreen }),
+          },
+          {
             path: 'walk-round',
             lazy: async () => ({ Component: (await import('../outing/stations/walkround/WalkScreen')).WalkScreen }),
           },

@@ -4,7 +4,7 @@ import type { Repair } from '#core/editing/repair';
 import type { Outing } from '#core/documents/outing';
 import type { Looked, References } from '#core/documents/references';
 import type { Answers } from '#core/walkround/answers';
-import type { Change } from '#core/signing/changes';
+import type { Change } from '#core/signing/change';
 import type { DocumentEditor, EditorState } from '../documents/DocumentEditor';
 import type { WalkRecord } from './queries';
 

@@ -1,7 +1,7 @@
 import type { Dryness } from '../../vocabulary/boat';
 import { rememberFor } from '../../units/remember';
 import type { KindId } from './kinds';
-import { kinds } from './kinds';
+import { kindIds, kinds } from './kinds';
 
 /** What holds other things: how dry it keeps them, and whether it is shut. Usual ones of their kind. */
 const containers: Partial<Record<KindId, { dry: Dryness; shut: boolean }>> = {
@@ -52,8 +52,11 @@ const states: Partial<Record<KindId, readonly [stowed: string, out: string]>> = 
   net: ['flat', 'upright'],
 };
 const RODS = ['flat', 'upright'] as const;
+const rodKinds: ReadonlySet<KindId> = new Set(
+  kindIds.filter((kind) => kinds[kind].means.includes('rods') && kinds[kind].attributes.lengthM !== undefined),
+);
 export function isRod(kind: KindId): boolean {
-  return kinds[kind].means.includes('rods') && kinds[kind].attributes.lengthM !== undefined;
+  return rodKinds.has(kind);
 }
 /** null: it has one state only. */
 export function statesOf(kind: KindId): readonly [stowed: string, out: string] | null {

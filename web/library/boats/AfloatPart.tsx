@@ -12,24 +12,15 @@ import { seatedIn } from '#core/boat/build';
 import { afloatWith, hydrostatics } from '#core/boat/hull/hydrostatics';
 import { hullsOf } from '#core/boat/hulls';
 import { laden, stabilityIn, stancesOf } from '#core/boat/stability';
+import { trustOf } from '#core/boat/trust';
 import { compartmentsOf, swamped } from '#core/boat/swamped';
-import type { Craft } from '#core/documents/craft';
 import { amount } from '#core/units/amount';
-import { dayWords, figure } from '#core/units/words';
+import { figure } from '#core/units/words';
 import { NumberField } from '../../ui/NumberField';
 import { Choice, Fields, Figure, Part } from './Figures';
 import { DRAWN_IN, useBoat } from './boatDesk';
 
 const RightingChart = lazy(() => import('./RightingChart').then((module) => ({ default: module.RightingChart })));
-
-/** How far the figures of a hull may be trusted, beside all of them. */
-export function trustOf({ inclined, shape }: Craft): string {
-  if (inclined)
-    return `Inclined on ${dayWords(inclined.on)}: ${inclined.readings} readings, heels within ${figure(inclined.offDeg)}° of it.`;
-  return shape?.stations
-    ? 'By its offsets, not inclined: where its own weight lies is an estimate.'
-    : 'Drawn by a few figures and not inclined: estimates. Hull form matters more than all else; an inclining test would measure it.';
-}
 
 const scupperWords = { none: 'none', open: 'open', plugged: 'plugged' } as const;
 

@@ -13,7 +13,7 @@ import { figure } from '#core/units/words';
 import { NumberField } from '../../ui/NumberField';
 import { useKeptDraft } from '../../ui/useKeptDraft';
 import { useNow } from '../../ui/useNow';
-import { trustOf } from './AfloatPart';
+import { trustOf } from '#core/boat/trust';
 import { Part } from './Figures';
 import { useBoat } from './boatDesk';
 import { useTilt } from './useTilt';

@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import { memo } from 'react';
+import { type ReactNode, memo } from 'react';
 import { figuresOf, fittingsOf } from '#core/boat/build';
 import { figureOf, floatLines, linesOf, reachArcs, waterlineOf } from '#core/boat/drawing';
 import { zonesOf } from '#core/boat/zones';
@@ -32,6 +32,11 @@ interface Props {
   here?: number | null;
   /** Without the marks of single places: a picture of the boat. */
   plain?: boolean;
+  /** Its places without numbers; what is drawn over them is the caller's. */
+  quiet?: boolean;
+  /** Drawn over it, from above and from the side, in the units of the drawing. */
+  above?: (scale: Scale) => ReactNode;
+  beside?: (scale: Scale) => ReactNode;
 }
 
 /** The boat to its own shape, bow to the right: from above, and from the side at its waterline. What is seen is said in words too. */
@@ -45,15 +50,18 @@ export const BoatDrawing = memo(function BoatDrawing({
   handling,
   here = null,
   plain = false,
+  quiet = false,
+  above,
+  beside,
 }: Props) {
   const [ref, width] = useWidth<HTMLDivElement>(340);
   const scale = scaleFor(craft, width, angler !== null || !plain);
   return (
     <div ref={ref} style={{ minWidth: 0 }}>
       {views.includes('above') && (
-        <FromAbove {...{ craft, lies, angler, stance, reach, handling, here, plain, scale }} />
+        <FromAbove {...{ craft, lies, angler, stance, reach, handling, here, plain, scale, quiet, above }} />
       )}
-      {views.includes('side') && <FromSide {...{ craft, lies, angler, stance, scale, plain, handling }} />}
+      {views.includes('side') && <FromSide {...{ craft, lies, angler, stance, scale, plain, handling, beside }} />}
       {views.includes('astern') && lies && <FromAstern {...{ craft, lies, angler, stance, scale }} />}
     </div>
   );
@@ -69,9 +77,12 @@ function FromAbove({
   here,
   plain,
   scale,
-}: Required<Pick<Props, 'craft' | 'lies' | 'angler' | 'stance' | 'reach' | 'here' | 'plain'>> & {
+  quiet,
+  above,
+}: Required<Pick<Props, 'craft' | 'lies' | 'angler' | 'stance' | 'reach' | 'here' | 'plain' | 'quiet'>> & {
   handling: ZoneHandling | undefined;
   scale: Scale;
+  above: Props['above'];
 }) {
   const { inks } = useTheme();
   const { x, y, px, width, heightAbove } = scale;
@@ -94,8 +105,14 @@ function FromAbove({
       width="100%"
       height={heightAbove}
       viewBox={`0 0 ${width} ${heightAbove}`}
-      role={handling ? 'group' : 'img'}
-      aria-label={handling ? `${craft.name} from above: its places can be moved` : sayAbove(craft, zones, here)}
+      role={handling || above ? 'group' : 'img'}
+      aria-label={
+        handling
+          ? `${craft.name} from above: its places can be moved`
+          : above
+            ? `${craft.name} from above, with what lies where; bow to the right`
+            : sayAbove(craft, zones, here)
+      }
       fill="none"
       style={{ display: 'block' }}
     >
@@ -139,7 +156,7 @@ function FromAbove({
         </rect>
       ))}
       {zones.map((zone, i) => (
-        <ZoneShape key={zone.id} {...{ zone, scale, handling }} number={plain ? null : i + 1} />
+        <ZoneShape key={zone.id} {...{ zone, scale, handling }} number={plain || quiet ? null : i + 1} />
       ))}
       {body && (
         <g stroke={inks.slate} strokeWidth={1.4} pointerEvents="none">
@@ -157,6 +174,7 @@ function FromAbove({
       <text x={x(craft.lengthM) - 4} y={14} textAnchor="end" fontSize={12} fill={inks.slate}>
         bow
       </text>
+      {above?.(scale)}
       {here !== null && <Here {...{ craft, here, scale }} />}
     </svg>
   );
@@ -194,9 +212,11 @@ function FromSide({
   scale,
   plain,
   handling,
+  beside,
 }: Required<Pick<Props, 'craft' | 'lies' | 'angler' | 'stance' | 'plain'>> & {
   scale: Scale;
   handling: ZoneHandling | undefined;
+  beside: Props['beside'];
 }) {
   const { inks } = useTheme();
   const { x, px, width, heightSide, z } = scale;
@@ -259,6 +279,7 @@ function FromSide({
               strokeDasharray={zone.dryness === 'open' ? '3 3' : undefined}
             />
           ))}
+      {beside?.(scale)}
       {lies && (
         <>
           <path

@@ -7,7 +7,7 @@ import { throughMidnight } from '#core/documents/hours';
 import { clockAt, dateAt } from '#core/units/time';
 import { sayPosition } from '#core/units/position';
 import { capital, dayWords } from '#core/units/words';
-import type { Change } from '#core/signing/changes';
+import type { Change } from '#core/signing/change';
 import { sayChanges } from '#core/signing/sayChanges';
 import { serif } from '../../../app/theme';
 import { useDesk } from '../../desk';

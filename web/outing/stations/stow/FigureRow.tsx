@@ -1,0 +1,85 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Held } from '#core/boat/afloat';
+import type { Craft } from '#core/documents/craft';
+import type { Stance } from '#core/vocabulary/boat';
+import { amount, mass } from '#core/units/amount';
+import { figure } from '#core/units/words';
+
+interface Props {
+  craft: Craft;
+  stance: Stance;
+  gearKg: number;
+  anglerKg: number;
+  held: { now: Held['now']; alone: Held['alone'] } | null;
+}
+
+/** How the boat lies and stands as it is laden now, in large type; beside each, what it is held to. */
+export function FigureRow({ craft, stance, gearKg, anglerKg, held }: Props) {
+  const loadKg = gearKg + anglerKg;
+  const now = held?.now;
+  const afloat = now && now !== 'sinks' ? now : null;
+  const share =
+    held && afloat ? Math.min(afloat.gmM / held.alone.gmM, afloat.areaM / Math.max(held.alone.areaM, 1e-9)) : null;
+  const list = [
+    { name: 'Load', value: mass(loadKg), more: `of ${mass(craft.ratedLoadKg)} rated` },
+    ...(afloat
+      ? [
+          {
+            name: 'Trim',
+            value: `${figure(Math.abs(afloat.trimDeg))}°`,
+            more: Math.abs(afloat.trimDeg) < 0.05 ? 'level' : `bow ${afloat.trimDeg > 0 ? 'up' : 'down'}, within 2°`,
+          },
+          {
+            name: 'Heel',
+            value: afloat.heelDeg === null ? 'goes over' : `${figure(Math.abs(afloat.heelDeg))}°`,
+            more: 'within 1.5°',
+          },
+          { name: 'Freeboard', value: amount(afloat.freeboardM, 'm', 2), more: `at its least, ${stance}` },
+          {
+            name: 'GM',
+            value: amount(afloat.gmM, 'm', 2),
+            more: share === null ? '' : `${figure(Math.max(0, share) * 100, 0)} % of you alone, low`,
+          },
+        ]
+      : [
+          {
+            name: 'Afloat',
+            value: now === 'sinks' ? 'it sinks' : 'not known',
+            more: now === 'sinks' ? 'more than the hull carries' : 'the boat has no shape yet',
+          },
+        ]),
+  ];
+  return (
+    <Box
+      component="dl"
+      aria-label="How it floats"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'repeat(2, 1fr)', sm: `repeat(${list.length}, 1fr)` },
+        gap: 1.5,
+        borderTop: 1,
+        borderColor: 'text.primary',
+        pt: 1,
+        m: 0,
+      }}
+    >
+      {list.map(({ name, value, more }) => (
+        <Box key={name} sx={{ minWidth: 0 }}>
+          <Typography component="dt" variant="caption" color="textSecondary">
+            {name}
+          </Typography>
+          <Typography
+            component="dd"
+            sx={{ m: 0, typography: 'h2', fontSize: '1.5rem', lineHeight: 1.15, fontVariantNumeric: 'tabular-nums' }}
+          >
+            {value}
+          </Typography>
+          <Typography component="dd" variant="caption" color="textSecondary" sx={{ m: 0 }}>
+            {more}
+          </Typography>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,259 @@
+import Box from '@mui/material/Box';
+import { useTheme } from '@mui/material/styles';
+import { useDraggable, useDroppable } from '@dnd-kit/core';
+import { memo, useMemo } from 'react';
+import { seatOf } from '#core/boat/build';
+import { zonesOf } from '#core/boat/zones';
+import type { Zone } from '#core/documents/boatParts';
+import { type Laid, layoutOf } from '#core/stow/layout';
+import { type Placed, centreOf, spotAt, standsUp, topOver } from '#core/stow/plan';
+import { sayLies, saySpot } from '#core/stow/say';
+import { isSharp, sizeOf } from '#core/catalog/gear/stowing';
+import { BoatDrawing } from '../../../ui/boat/BoatDrawing';
+import type { Lies } from '../../../ui/boat/handling';
+import type { Scale } from '../../../ui/boat/scale';
+import { containersIn, keyOf, refusal } from './targets';
+import { useStow } from './useStow';
+
+interface Props {
+  lies: Lies | null;
+  /** The thing under the finger; null: none. */
+  carrying: Placed | null;
+}
+
+/** The boat with everything in its place: leashes to their pad-eyes, the side kept clear hatched. */
+export const StowDrawing = memo(function StowDrawing({ lies, carrying }: Props) {
+  const { plan, boarded } = useStow();
+  const { craft } = plan;
+  const laid = useMemo(() => layoutOf(plan), [plan]);
+  const { angler } = boarded;
+  return (
+    <Box sx={{ overflowX: 'auto', '& > div': { minWidth: { xs: 620, sm: 0 } } }} data-drawing>
+      <BoatDrawing
+        craft={craft}
+        lies={lies}
+        angler={angler}
+        quiet
+        reach
+        above={(scale) => <Above {...{ scale, laid, carrying }} />}
+        beside={(scale) => <Beside scale={scale} />}
+      />
+    </Box>
+  );
+});
+
+function Above({ scale, laid, carrying }: { scale: Scale; laid: ReadonlyMap<string, Laid>; carrying: Placed | null }) {
+  const { plan, boarded, chosen } = useStow();
+  const { inks } = useTheme();
+  const { x, y, px } = scale;
+  const { craft } = plan;
+  const seat = seatOf(craft);
+  const clear = boarded.angler.clearSide === 'left' ? -1 : 1;
+  const boxes = new Set(containersIn(plan).map(({ one }) => one.item.id));
+  return (
+    <g>
+      <defs>
+        <pattern id="clear-side" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <path d="M0 0V7" stroke={inks.kelp} strokeWidth={1.2} opacity={0.6} />
+        </pattern>
+      </defs>
+      <rect
+        x={x(seat.xM - 0.25)}
+        y={Math.min(y(clear * 0.26), y((clear * craft.beamM) / 2))}
+        width={px(0.85)}
+        height={Math.abs(px(craft.beamM / 2 - 0.26))}
+        fill="url(#clear-side)"
+        pointerEvents="none"
+      >
+        <title>{`Kept clear to climb in: the ${boarded.angler.clearSide} side`}</title>
+      </rect>
+      {zonesOf(craft).map((zone) => (
+        <ZoneTarget key={zone.id} zone={zone} scale={scale} carrying={carrying} />
+      ))}
+      {plan.things.map((placed) => {
+        if (!placed.eye || placed.spot.in !== 'zone') return null;
+        const at = laid.get(placed.one.item.id) ?? spotAt(placed, craft);
+        return (
+          <path
+            key={placed.one.item.id}
+            d={`M${x(at.xM)} ${y(at.yM)}Q${(x(at.xM) + x(placed.eye.xM)) / 2} ${y((at.yM + placed.eye.yM) / 2) + 9} ${x(placed.eye.xM)} ${y(placed.eye.yM)}`}
+            stroke={inks.clay}
+            strokeWidth={placed.one.item.id === chosen ? 2.2 : 1.1}
+            strokeDasharray="4 3"
+            pointerEvents="none"
+          />
+        );
+      })}
+      {plan.things.map((placed) => {
+        const at = laid.get(placed.one.item.id);
+        return at ? (
+          <Thing key={placed.one.item.id} {...{ placed, at, scale, carrying }} box={boxes.has(placed.one.item.id)} />
+        ) : null;
+      })}
+    </g>
+  );
+}
+
+/** A place as something to drop on: shown while something is carried, kelp where it takes it, clay where it does not. */
+function ZoneTarget({ zone, scale: { x, y, px }, carrying }: { zone: Zone; scale: Scale; carrying: Placed | null }) {
+  const { plan } = useStow();
+  const { inks } = useTheme();
+  const why = carrying ? refusal(carrying, { in: 'zone', id: zone.id }, plan) : null;
+  const { setNodeRef, isOver } = useDroppable({
+    id: keyOf({ in: 'zone', id: zone.id }),
+    data: { why },
+    disabled: zone.kind === 'pad-eye',
+  });
+  // A finger needs something to aim at.
+  const [wide, high] = [Math.max(px(zone.lengthM), 22), Math.max(px(zone.widthM), 22)];
+  const ink = why === null ? inks.kelp : inks.clay;
+  return (
+    <rect
+      // The library measures any element; its type only knows those of HTML.
+      ref={setNodeRef as unknown as (node: SVGRectElement | null) => void}
+      x={x(zone.xM) - wide / 2}
+      y={y(zone.yM) - high / 2}
+      width={wide}
+      height={high}
+      rx={3}
+      fill={carrying && isOver ? ink : 'transparent'}
+      fillOpacity={0.22}
+      stroke={carrying && zone.kind !== 'pad-eye' ? ink : 'none'}
+      strokeWidth={isOver ? 2.6 : 1.4}
+      strokeDasharray={why === null ? undefined : '2 4'}
+      pointerEvents="none"
+    />
+  );
+}
+
+const LETTER_PX = 6.1;
+function Thing({
+  placed,
+  at,
+  scale: { x, y, px },
+  box,
+  carrying,
+}: {
+  placed: Placed;
+  at: Laid;
+  scale: Scale;
+  box: boolean;
+  carrying: Placed | null;
+}) {
+  const { chosen, choose, plan, names } = useStow();
+  const { inks } = useTheme();
+  const { id, name, kind } = placed.one.item;
+  const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({
+    id: `thing:${id}`,
+    data: { itemId: id },
+  });
+  const why = carrying && box ? refusal(carrying, { in: 'thing', id }, plan) : null;
+  const drop = useDroppable({
+    id: keyOf({ in: 'thing', id }),
+    data: { why },
+    disabled: !box || carrying === null || carrying.one.item.id === id,
+  });
+  const [wide, high] = [Math.max(px(at.lengthM), 6), Math.max(px(at.widthM), 6)];
+  const isChosen = chosen === id;
+  const short = name.length * LETTER_PX < wide - 6 ? name : (name.split(/[ ,]/)[0] ?? '');
+  const fits = short.length * LETTER_PX < wide - 4 && high > 13;
+  const inside = plan.things.filter(({ spot }) => spot.in === 'thing' && spot.id === id).length;
+  const ref = (node: SVGGElement | null) => {
+    setNodeRef(node as unknown as HTMLElement | null);
+    drop.setNodeRef(node as unknown as HTMLElement | null);
+  };
+  return (
+    <g
+      ref={ref}
+      data-thing={id}
+      {...attributes}
+      {...listeners}
+      role="button"
+      tabIndex={0}
+      aria-pressed={isChosen}
+      aria-label={`${name}, ${saySpot(placed.spot, kind, names)}${inside > 0 ? `, with ${inside} in it` : ''}`}
+      onClick={() => choose(id)}
+      transform={transform ? `translate(${transform.x} ${transform.y})` : undefined}
+      style={{ cursor: isDragging ? 'grabbing' : 'grab', touchAction: 'manipulation', outlineOffset: 2 }}
+      opacity={isDragging ? 0.85 : 1}
+    >
+      {/* What is small is taken hold of beside itself too. */}
+      <rect
+        x={x(at.xM) - Math.max(wide, 20) / 2}
+        y={y(at.yM) - Math.max(high, 20) / 2}
+        width={Math.max(wide, 20)}
+        height={Math.max(high, 20)}
+        fill="transparent"
+      />
+      <rect
+        x={x(at.xM) - wide / 2}
+        y={y(at.yM) - high / 2}
+        width={wide}
+        height={high}
+        rx={3}
+        fill={drop.isOver ? (why === null ? inks.kelp : inks.clay) : isChosen ? inks.ink : inks.raised}
+        fillOpacity={drop.isOver ? 0.5 : 0.94}
+        stroke={isSharp(kind) && placed.spot.cover === 'bare' ? inks.clay : placed.lies.held ? inks.ink : inks.ochre}
+        strokeWidth={isChosen ? 2.4 : 1.3}
+        strokeDasharray={placed.lies.held ? undefined : '3 2'}
+      />
+      {fits && (
+        <text
+          x={x(at.xM)}
+          y={y(at.yM) + 4}
+          textAnchor="middle"
+          fontSize={11}
+          fill={isChosen ? inks.paper : inks.ink}
+          pointerEvents="none"
+        >
+          {short}
+        </text>
+      )}
+      <title>{`${name}: ${sayLies(placed.lies)}`}</title>
+    </g>
+  );
+}
+
+/** The same from the side: what stands up, as high as it stands; what lies, at its height. */
+function Beside({ scale: { x, z, px } }: { scale: Scale }) {
+  const { plan, boarded, chosen } = useStow();
+  const { inks } = useTheme();
+  return (
+    <g>
+      {plan.things.map((placed) => {
+        const { zone, spot, one } = placed;
+        const at = centreOf(placed, plan, boarded.angler.heightM);
+        if (!zone || spot.in !== 'zone' || !at) return null;
+        const [long, , short] = sizeOf(one.item);
+        const isChosen = chosen === one.item.id;
+        const [stroke, strokeWidth] = [isChosen ? inks.clay : inks.ink, isChosen ? 2.6 : 1.1];
+        if (standsUp(placed)) {
+          const lean = ((zone.angleDeg ?? 0) * Math.PI) / 180;
+          const top = zone.floorM + topOver(placed);
+          return (
+            <path
+              key={one.item.id}
+              d={`M${x(at.xM)} ${z(zone.floorM)}L${x(at.xM - long * Math.sin(lean))} ${z(top)}`}
+              stroke={stroke}
+              strokeWidth={strokeWidth + 0.6}
+            />
+          );
+        }
+        return (
+          <rect
+            key={one.item.id}
+            x={x(at.xM) - px(long) / 2}
+            y={z(zone.floorM + Math.max(short, 0.03))}
+            width={px(long)}
+            height={px(Math.max(short, 0.03))}
+            fill={inks.raised}
+            fillOpacity={0.7}
+            stroke={stroke}
+            strokeWidth={strokeWidth}
+            rx={2}
+          />
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,231 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Slider from '@mui/material/Slider';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useCallback, useMemo, useState } from 'react';
+import { Link as RouterLink } from 'react-router';
+import { setUpOf } from '#core/boat/build';
+import type { Spot } from '#core/documents/stow';
+import { withRigged } from '#core/editing/stow';
+import { trustOf } from '#core/boat/trust';
+import { modesOf, riggedIn } from '#core/stow/modes';
+import { type Placed, planOf } from '#core/stow/plan';
+import { beforeMode, boatChanges, changesBetween } from '#core/stow/say';
+import { mass } from '#core/units/amount';
+import { type Mode, modes } from '#core/vocabulary/stow';
+import { screenOnly } from '../../../ui/screenOnly';
+import { useDesk } from '../../desk';
+import { Carrying } from './Carrying';
+import { FigureRow } from './FigureRow';
+import { SetUps } from './SetUps';
+import { StowSheet } from './StowSheet';
+import { ThingPanel } from './ThingPanel';
+import { ThingTable } from './ThingTable';
+import { type Boarded, StowContext, type StowDesk, floating, putIn, useNames, usePlan } from './useStow';
+
+/** Settled here: does everything lie where it is dry, held, at hand and out of the way, in every mode. What would annoy: dragging forty things to learn it. */
+export function StowScreen() {
+  const { looked, doc } = useDesk();
+  const { craft, angler } = looked;
+  const boarded = useMemo(
+    (): Boarded | null => (craft && angler ? { ...looked, craft, angler } : null),
+    [looked, craft, angler],
+  );
+  if (!boarded)
+    return (
+      <Typography>
+        What lies where is a matter of the boat and of who sits in it. Choose them in the{' '}
+        <Link component={RouterLink} to={`/outings/${doc.id}/brief`}>
+          brief
+        </Link>{' '}
+        first.
+      </Typography>
+    );
+  if (boarded.aboard.length === 0)
+    return (
+      <Typography>
+        Nothing is aboard yet.{' '}
+        <Link component={RouterLink} to={`/outings/${doc.id}/kit`}>
+          Take a kit first
+        </Link>
+        ; each thing then lies where its kind usually does.
+      </Typography>
+    );
+  return <Stowed boarded={boarded} />;
+}
+
+function Stowed({ boarded }: { boarded: Boarded }) {
+  const { doc, edit, assessment } = useDesk();
+  const [mode, setMode] = useState<Mode>('fish');
+  const [chosen, setChosen] = useState<string | null>(null);
+  /** The outing with what is under the finger where it hovers; null: nothing is carried. */
+  const [trial, setTrial] = useState<typeof doc | null>(null);
+  const { keepKg } = assessment.exposures;
+  const [caughtKg, setCaughtKg] = useState<number | null>(null);
+  const fishKg = Math.min(caughtKg ?? keepKg, keepKg);
+  const list = modesOf(doc.brief);
+  const shownMode = list.includes(mode) ? mode : 'fish';
+  const plan = usePlan(boarded, doc.stow, shownMode);
+  const names = useNames(boarded);
+  const shown = trial ?? doc;
+  const afloat = useMemo(() => {
+    const laid = trial
+      ? planOf({ aboard: boarded.aboard, craft: boarded.craft, angler: boarded.angler, stow: trial.stow }, shownMode)
+      : plan;
+    return floating(laid, shown.stow, boarded, fishKg);
+  }, [trial, shown, boarded, shownMode, plan, fishKg]);
+  const put = useCallback(
+    (placeds: readonly Placed[], spotFor: (placed: Placed) => Spot) =>
+      edit((outing) => putIn(outing, boarded, shownMode, placeds, spotFor)),
+    [edit, boarded, shownMode],
+  );
+  const choose = useCallback((itemId: string | null) => {
+    setChosen(itemId);
+    if (itemId !== null) showInDrawing(itemId);
+  }, []);
+  const desk = useMemo(
+    (): StowDesk => ({ mode: shownMode, boarded, plan, names, chosen, choose, put }),
+    [shownMode, boarded, plan, names, chosen, choose, put],
+  );
+  const now = afloat.held?.now;
+  const placed = chosen === null ? undefined : plan.byId.get(chosen);
+  return (
+    <StowContext value={desk}>
+      <Box {...screenOnly}>
+        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', mb: 1 }}>
+          <ToggleButtonGroup
+            exclusive
+            value={shownMode}
+            aria-label="Mode"
+            onChange={(_, next: Mode | null) => next && setMode(next)}
+          >
+            {list.map((one) => (
+              <ToggleButton
+                key={one}
+                value={one}
+                sx={{ textTransform: 'none', color: 'text.primary', minHeight: 44, px: { xs: 1.25, sm: 2 } }}
+              >
+                {modes[one]}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          <Box sx={{ flex: 1 }} />
+          <SetUps />
+          <Button onClick={() => window.print()}>Print</Button>
+        </Box>
+        <Carrying lies={now && now !== 'sinks' ? now : null} onTrial={setTrial} />
+        <FigureRow
+          craft={afloat.craft}
+          stance={afloat.stance}
+          gearKg={afloat.lading.massKg}
+          anglerKg={boarded.angler.massKg}
+          held={afloat.held}
+        />
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mt: 0.5 }}>
+          {keepKg > 0 && (
+            <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', minWidth: 260 }}>
+              <Typography variant="body2" color="textSecondary" id="caught">
+                Kept fish aboard
+              </Typography>
+              <Slider
+                size="small"
+                aria-labelledby="caught"
+                min={0}
+                max={keepKg}
+                step={keepKg / 10}
+                value={fishKg}
+                onChange={(_, value) => setCaughtKg(Array.isArray(value) ? (value[0] ?? 0) : value)}
+                getAriaValueText={(value) => mass(value)}
+                sx={{ width: 140 }}
+              />
+              <Typography variant="body2">
+                {mass(fishKg)} of {mass(keepKg)}
+              </Typography>
+            </Box>
+          )}
+          <Typography variant="body2" color="textSecondary" sx={{ flex: 1, minWidth: 200 }}>
+            {trustOf(boarded.craft)}
+          </Typography>
+        </Box>
+        <ModeLines mode={shownMode} boarded={boarded} />
+        {placed && <ThingPanel key={`${placed.one.item.id} ${shownMode}`} placed={placed} />}
+        <ThingTable />
+      </Box>
+      <StowSheet list={list} />
+    </StowContext>
+  );
+}
+
+/** On a narrow screen the drawing is wider than it: it is moved to where the thing lies. */
+function showInDrawing(itemId: string) {
+  const drawing = document.querySelector<HTMLElement>('[data-drawing]');
+  const thing = drawing?.querySelector<HTMLElement>(`[data-thing="${CSS.escape(itemId)}"]`);
+  if (!drawing || !thing || drawing.scrollWidth <= drawing.clientWidth) return;
+  const [frame, at] = [drawing.getBoundingClientRect(), thing.getBoundingClientRect()];
+  drawing.scrollBy({ left: at.left + at.width / 2 - frame.left - frame.width / 2 });
+}
+
+/** What differs in a mode from fishing, in words; seat and floats are set there. */
+function ModeLines({ mode, boarded }: { mode: Mode; boarded: Boarded }) {
+  const { doc, edit } = useDesk();
+  const { plan, names } = useStowLines(boarded, mode);
+  const { craft } = boarded;
+  if (mode === 'fish') return null;
+  const fishing = planOf({ aboard: boarded.aboard, craft, angler: boarded.angler, stow: doc.stow }, 'fish');
+  const rigged = riggedIn(craft, doc.stow, mode);
+  const lines = [
+    ...boatChanges(setUpOf(craft), rigged, craft.floats !== null),
+    ...changesBetween(fishing, plan, names),
+  ];
+  const other = rigged.seat === 'low' ? 'high' : 'low';
+  return (
+    <Box component="section" aria-label={beforeMode(mode)} sx={{ mt: 1.5 }}>
+      <Typography variant="h3" component="h3">
+        {beforeMode(mode)}
+      </Typography>
+      {lines.length === 0 ? (
+        <Typography color="textSecondary">
+          Everything as it is while fishing. What you move now is moved for this mode only.
+        </Typography>
+      ) : (
+        <Box component="ul" sx={{ my: 0.5, pl: 2.5 }}>
+          {lines.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        {(craft.seat?.highM != null || rigged.seat === 'high') && (
+          <Button
+            size="small"
+            onClick={() =>
+              edit((outing) => withRigged(outing, mode, { seat: other === setUpOf(craft).seat ? null : other }))
+            }
+          >
+            Seat {other}
+          </Button>
+        )}
+        {craft.floats && (
+          <Button
+            size="small"
+            onClick={() =>
+              edit((outing) => {
+                const next = rigged.floats === 'out' ? 'folded' : 'out';
+                return withRigged(outing, mode, { floats: next === setUpOf(craft).floats ? null : next });
+              })
+            }
+          >
+            Floats {rigged.floats === 'out' ? 'folded' : 'out'}
+          </Button>
+        )}
+      </Box>
+    </Box>
+  );
+}
+function useStowLines(boarded: Boarded, mode: Mode) {
+  const { doc } = useDesk();
+  return { plan: usePlan(boarded, doc.stow, mode), names: useNames(boarded) };
+}
