@@ -11,12 +11,17 @@ export interface Laid {
 const GAP_M = 0.015;
 /** What stands or hangs is seen from its end, at least so large, m. */
 const LEAST_M = 0.03;
+/** What hangs beside a rail is folded flat, m. */
+const ON_EDGE_M = 0.08;
 
 /** How a thing lies in its place: its long side along the longer side of the place; what stands, on its end. */
 export function footprintOf(placed: Placed): { lengthM: number; widthM: number } {
   const [long, middle, short] = sizeOf(placed.one.item);
   if (standsUp(placed)) return { lengthM: Math.max(LEAST_M, middle), widthM: Math.max(LEAST_M, short) };
   const { zone } = placed;
+  // Beside a rail or in a narrow place it hangs or stands on its edge.
+  if (zone !== null && zone.widthM < middle && zone.kind !== 'tank well')
+    return { lengthM: Math.max(LEAST_M, long), widthM: Math.max(LEAST_M, Math.min(short, ON_EDGE_M)) };
   const across = zone !== null && zone.widthM > zone.lengthM && long <= zone.widthM * 1.1;
   const pair = { lengthM: Math.max(LEAST_M, long), widthM: Math.max(LEAST_M, middle) };
   return across ? { lengthM: pair.widthM, widthM: pair.lengthM } : pair;

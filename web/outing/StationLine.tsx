@@ -6,6 +6,9 @@ import { stationIds, stations } from '#core/vocabulary/stations';
 import { useDesk } from './desk';
 import { screenOnly } from '../ui/screenOnly';
 
+/** So many strokes are drawn smaller, or the line is longer than the page. */
+const MANY = 25;
+
 /** The stations in the order people work, each with its strokes. Any can be opened at any time. */
 export const StationLine = memo(function StationLine() {
   const { doc, assessment } = useDesk();
@@ -17,7 +20,7 @@ export const StationLine = memo(function StationLine() {
       {...screenOnly}
       sx={{
         display: 'flex',
-        gap: { xs: 0.75, sm: 3 },
+        gap: { xs: 0.75, sm: 2.5 },
         px: { xs: 2, sm: 3 },
         mt: 0.5,
       }}
@@ -42,7 +45,7 @@ export const StationLine = memo(function StationLine() {
         >
           {name}
           <Box sx={{ display: { xs: 'none', lg: 'block' }, fontWeight: 400 }}>
-            <TallyStrokes counted={tally.counted} of={tally.of} size={10} />
+            <TallyStrokes counted={tally.counted} of={tally.of} size={tally.of > MANY ? 6.5 : 10} />
           </Box>
           <Box sx={{ display: { xs: 'block', lg: 'none' }, typography: 'caption', fontWeight: 400 }}>
             {tally.counted} of {tally.of}

@@ -68,12 +68,12 @@ describe('a boat drawn', () => {
 describe('the scale of a drawing', () => {
   it('is one for length and breadth, as large as the width allows, and has room for floats that are out', () => {
     for (const width of [340, 700, 1100]) {
-      const { px, x, y, heightAbove } = scaleFor(stint, width, true);
+      const { px, x, y, heightAbove } = scaleFor(stint, width, 'body');
       expect(x(0)).toBeGreaterThanOrEqual(0);
       expect(x(stint.lengthM)).toBeLessThanOrEqual(width);
       expect(x(1) - x(0)).toBeCloseTo(px(1), 9);
       expect(y(1.25)).toBeLessThanOrEqual(heightAbove);
-      expect(scaleFor({ ...stint, setUpId: 'folded' }, width, true).heightAbove).toBeLessThan(heightAbove);
+      expect(scaleFor({ ...stint, setUpId: 'folded' }, width, 'body').heightAbove).toBeLessThan(heightAbove);
     }
   });
 });

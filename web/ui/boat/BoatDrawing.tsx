@@ -34,6 +34,8 @@ interface Props {
   plain?: boolean;
   /** Its places without numbers; what is drawn over them is the caller's. */
   quiet?: boolean;
+  /** Drawn so wide, px, whatever room there is: for paper; null: as wide as there is room. */
+  fixed?: number | null;
   /** Drawn over it, from above and from the side, in the units of the drawing. */
   above?: (scale: Scale) => ReactNode;
   beside?: (scale: Scale) => ReactNode;
@@ -51,17 +53,21 @@ export const BoatDrawing = memo(function BoatDrawing({
   here = null,
   plain = false,
   quiet = false,
+  fixed = null,
   above,
   beside,
 }: Props) {
-  const [ref, width] = useWidth<HTMLDivElement>(340);
-  const scale = scaleFor(craft, width, angler !== null || !plain);
+  const [ref, room] = useWidth<HTMLDivElement>(340);
+  const width = fixed ?? room;
+  const scale = scaleFor(craft, width, quiet ? 'things' : angler !== null || !plain ? 'body' : 'hull');
   return (
     <div ref={ref} style={{ minWidth: 0 }}>
       {views.includes('above') && (
         <FromAbove {...{ craft, lies, angler, stance, reach, handling, here, plain, scale, quiet, above }} />
       )}
-      {views.includes('side') && <FromSide {...{ craft, lies, angler, stance, scale, plain, handling, beside }} />}
+      {views.includes('side') && (
+        <FromSide {...{ craft, lies, angler: quiet ? null : angler, stance, scale, plain, handling, beside }} />
+      )}
       {views.includes('astern') && lies && <FromAstern {...{ craft, lies, angler, stance, scale }} />}
     </div>
   );

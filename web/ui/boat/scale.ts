@@ -14,21 +14,22 @@ export interface Scale {
   z: (zM: number) => number;
 }
 const MARGIN = 14;
-/** Over the base line, m: a seated head; a hull alone; and under it. */
+/** Over the base line, m: a seated head; a hull alone; what lies on it; and under it. */
 const SEATED_M = 1.12;
 const HULL_M = 0.55;
+const THINGS_M = 0.85;
 const UNDER_M = 0.16;
 const MOST_PX_PER_M = 240;
 
 /** One scale for both views, as large as the width allows. */
-export function scaleFor(craft: Craft, width: number, withBody: boolean): Scale {
+export function scaleFor(craft: Craft, width: number, shows: 'body' | 'things' | 'hull'): Scale {
   const perM = Math.min(MOST_PX_PER_M, (width - 2 * MARGIN) / (craft.lengthM + 0.1));
   const px = (metres: number) => metres * perM;
   const left = (width - px(craft.lengthM)) / 2;
   const outM = floatsOutM(craft);
   const half = Math.max(craft.beamM / 2, outM === null || !craft.floats ? 0 : outM + craft.floats.beamM / 2);
   const heightAbove = Math.round(px(2 * half) + 2 * MARGIN + 8);
-  const overM = withBody ? SEATED_M : HULL_M;
+  const overM = { body: SEATED_M, things: THINGS_M, hull: HULL_M }[shows];
   return {
     width,
     heightAbove,

@@ -17,13 +17,15 @@ import {
 } from '@dnd-kit/core';
 import { useState } from 'react';
 import type { Outing } from '#core/documents/outing';
-import type { Placed } from '#core/stow/plan';
+import { footprintOf } from '#core/stow/layout';
+import type { Placed, StowPlan } from '#core/stow/plan';
+import type { Spot } from '#core/documents/stow';
 import { sayPlace } from '#core/stow/say';
 import { bodyPartIds, bodyParts } from '#core/vocabulary/stow';
 import type { Lies } from '../../../ui/boat/handling';
 import { useDesk } from '../../desk';
 import { StowDrawing } from './StowDrawing';
-import { type Target, keyOf, targetOf } from './targets';
+import { type Target, keyOf, targetOf, zoneOfTarget } from './targets';
 import { putIn, spotAtTarget, useStow } from './useStow';
 
 /** The smallest of what lies under the finger; by keyboard, the nearest. A thing that holds others goes before the place it stands in. */
@@ -89,8 +91,9 @@ export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outin
     setCarried(null);
     setOver(null);
     onTrial(null);
-    if (!placed || !at || at.why !== null || isThere(placed, at.target)) return;
-    put([placed], () => spotAtTarget(placed, at.target, boarded));
+    const where = event && placed ? within(event, placed, plan) : null;
+    if (!placed || !at || at.why !== null || (isThere(placed, at.target) && where === null)) return;
+    put([placed], () => spotAtTarget(placed, at.target, boarded, where));
     choose(placed.one.item.id);
   };
   const say = (id: string, words: string) => `${plan.byId.get(id)?.one.item.name ?? 'It'}: ${words}.`;
@@ -122,13 +125,15 @@ export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outin
         },
       }}
       onDragStart={(event) => setCarried(idOf(event))}
-      onDragOver={(event) => {
+      onDragMove={(event) => {
         const at = look(event);
         setOver(at);
         const placed = plan.byId.get(idOf(event));
         onTrial(
           at && at.why === null && placed
-            ? putIn(doc, boarded, mode, [placed], () => spotAtTarget(placed, at.target, boarded))
+            ? putIn(doc, boarded, mode, [placed], () =>
+                spotAtTarget(placed, at.target, boarded, within(event, placed, plan)),
+              )
             : null,
         );
       }}
@@ -140,7 +145,11 @@ export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outin
       <Typography
         variant="body2"
         role="status"
-        sx={{ minHeight: 22, color: over?.why ? 'error.main' : 'text.secondary' }}
+        sx={{
+          minHeight: 22,
+          display: { xs: carrying ? 'block' : 'none', sm: 'block' },
+          color: over?.why ? 'error.main' : 'text.secondary',
+        }}
       >
         {carrying && over
           ? `${carrying.one.item.name} ${over.why === null ? '' : 'does not go there: '}${over.why ?? `goes ${sayTarget({ over: { id: keyOf(over.target), data: { current: { why: null } } } } as never)}`}.`
@@ -149,6 +158,32 @@ export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outin
     </DndContext>
   );
 }
+/** In a place as large as this, m, it matters where: left or right, fore or aft. */
+const ROOMY_M = 0.3;
+/** Where in a roomy place a thing was let go, kept within it; null: the place is small, or a key put it there. */
+function within(
+  { active, over, activatorEvent }: Pick<DragMoveEvent, 'active' | 'over' | 'activatorEvent'>,
+  placed: Placed,
+  plan: StowPlan,
+): Spot['at'] {
+  const target = over && targetOf(String(over.id));
+  const zone = target ? zoneOfTarget(plan.craft, target) : null;
+  const rect = active.rect.current.translated;
+  if (!zone || !rect || !over || activatorEvent instanceof KeyboardEvent) return null;
+  if (zone.widthM < ROOMY_M || zone.lengthM < ROOMY_M) return null;
+  const share = (at: number, from: number, long: number) => (at - from) / Math.max(1, long) - 0.5;
+  const { lengthM, widthM } = footprintOf({ ...placed, zone });
+  const kept = (off: number, room: number, size: number) =>
+    Math.max(-1, Math.min(1, off / Math.max(0.001, Math.max(0, (room - size) / 2)))) * Math.max(0, (room - size) / 2);
+  const along = share(rect.left + rect.width / 2, over.rect.left, over.rect.width) * zone.lengthM;
+  const across = share(rect.top + rect.height / 2, over.rect.top, over.rect.height) * zone.widthM;
+  const round = (value: number) => Math.round(value * 100) / 100;
+  return {
+    xM: round(zone.xM + kept(along, zone.lengthM, lengthM)),
+    yM: round(zone.yM + kept(across, zone.widthM, widthM)),
+  };
+}
+
 const isThere = ({ spot }: Placed, target: Target) =>
   spot.in === target.in && (target.in === 'vehicle' || spot.id === (target.in === 'body' ? target.part : target.id));
 
@@ -156,7 +191,7 @@ const isThere = ({ spot }: Placed, target: Target) =>
 function OffBoat({ carrying }: { carrying: Placed | null }) {
   return (
     <Box
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mt: 0.5 }}
+      sx={{ display: { xs: 'none', sm: 'flex' }, flexWrap: 'wrap', gap: 0.75, mt: 0.5 }}
       role="group"
       aria-label="On you, and in the vehicle"
     >

@@ -8,7 +8,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { setUpOf } from '#core/boat/build';
 import type { SetUp } from '#core/documents/boatParts';
 import { putTogether } from '#core/documents/references';
@@ -25,7 +25,7 @@ import { useStow } from './useStow';
 const MOST_LINES = 12;
 
 /** Settled here: whether the whole plan is one that the boat has been in before. What would annoy: to lose this one by trying that one. */
-export function SetUps() {
+export const SetUps = memo(function SetUps() {
   const { doc, edit, editor, references } = useDesk();
   const { boarded, plan, names } = useStow();
   const say = useToast();
@@ -158,4 +158,4 @@ export function SetUps() {
       )}
     </>
   );
-}
+});

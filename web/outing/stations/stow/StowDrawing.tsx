@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { memo, useMemo } from 'react';
 import { seatOf } from '#core/boat/build';
@@ -19,30 +20,47 @@ interface Props {
   lies: Lies | null;
   /** The thing under the finger; null: none. */
   carrying: Placed | null;
+  /** For paper: nothing can be taken up, and it is drawn so wide, px. */
+  still?: number;
 }
 
 /** The boat with everything in its place: leashes to their pad-eyes, the side kept clear hatched. */
-export const StowDrawing = memo(function StowDrawing({ lies, carrying }: Props) {
+export const StowDrawing = memo(function StowDrawing({ lies, carrying, still }: Props) {
   const { plan, boarded } = useStow();
   const { craft } = plan;
   const laid = useMemo(() => layoutOf(plan), [plan]);
   const { angler } = boarded;
+  const phone = useMediaQuery(useTheme().breakpoints.down('sm'));
   return (
-    <Box sx={{ overflowX: 'auto', '& > div': { minWidth: { xs: 620, sm: 0 } } }} data-drawing>
-      <BoatDrawing
-        craft={craft}
-        lies={lies}
-        angler={angler}
-        quiet
-        reach
-        above={(scale) => <Above {...{ scale, laid, carrying }} />}
-        beside={(scale) => <Beside scale={scale} />}
-      />
+    <Box sx={{ overflowX: 'auto', overflowY: 'hidden' }} data-drawing={still === undefined ? '' : undefined}>
+      <Box sx={{ minWidth: { xs: still ?? 620, sm: 0 } }}>
+        <BoatDrawing
+          craft={craft}
+          lies={lies}
+          angler={angler}
+          quiet
+          reach={still === undefined}
+          views={phone && still === undefined ? ['above'] : ['above', 'side']}
+          fixed={still ?? null}
+          above={(scale) => <Above {...{ scale, laid, carrying }} still={still !== undefined} />}
+          beside={(scale) => <Beside scale={scale} />}
+        />
+      </Box>
     </Box>
   );
 });
 
-function Above({ scale, laid, carrying }: { scale: Scale; laid: ReadonlyMap<string, Laid>; carrying: Placed | null }) {
+function Above({
+  scale,
+  laid,
+  carrying,
+  still,
+}: {
+  scale: Scale;
+  laid: ReadonlyMap<string, Laid>;
+  carrying: Placed | null;
+  still: boolean;
+}) {
   const { plan, boarded, chosen } = useStow();
   const { inks } = useTheme();
   const { x, y, px } = scale;
@@ -50,6 +68,12 @@ function Above({ scale, laid, carrying }: { scale: Scale; laid: ReadonlyMap<stri
   const seat = seatOf(craft);
   const clear = boarded.angler.clearSide === 'left' ? -1 : 1;
   const boxes = new Set(containersIn(plan).map(({ one }) => one.item.id));
+  // The small lie over the large, so that each can be seen and taken.
+  const area = (placed: Placed) => {
+    const at = laid.get(placed.one.item.id);
+    return at ? at.lengthM * at.widthM : 0;
+  };
+  const things = plan.things.toSorted((a, b) => area(b) - area(a));
   return (
     <g>
       <defs>
@@ -67,9 +91,8 @@ function Above({ scale, laid, carrying }: { scale: Scale; laid: ReadonlyMap<stri
       >
         <title>{`Kept clear to climb in: the ${boarded.angler.clearSide} side`}</title>
       </rect>
-      {zonesOf(craft).map((zone) => (
-        <ZoneTarget key={zone.id} zone={zone} scale={scale} carrying={carrying} />
-      ))}
+      {!still &&
+        zonesOf(craft).map((zone) => <ZoneTarget key={zone.id} zone={zone} scale={scale} carrying={carrying} />)}
       {plan.things.map((placed) => {
         if (!placed.eye || placed.spot.in !== 'zone') return null;
         const at = laid.get(placed.one.item.id) ?? spotAt(placed, craft);
@@ -84,8 +107,10 @@ function Above({ scale, laid, carrying }: { scale: Scale; laid: ReadonlyMap<stri
           />
         );
       })}
-      {plan.things.map((placed) => {
+      {things.map((placed) => {
         const at = laid.get(placed.one.item.id);
+        if (at && still)
+          return <Mark key={placed.one.item.id} {...{ placed, at, scale }} chosen={false} taking={null} />;
         return at ? (
           <Thing key={placed.one.item.id} {...{ placed, at, scale, carrying }} box={boxes.has(placed.one.item.id)} />
         ) : null;
@@ -127,21 +152,61 @@ function ZoneTarget({ zone, scale: { x, y, px }, carrying }: { zone: Zone; scale
 }
 
 const LETTER_PX = 6.1;
-function Thing({
-  placed,
-  at,
-  scale: { x, y, px },
-  box,
-  carrying,
-}: {
+interface MarkProps {
   placed: Placed;
   at: Laid;
   scale: Scale;
-  box: boolean;
-  carrying: Placed | null;
-}) {
-  const { chosen, choose, plan, names } = useStow();
+  chosen: boolean;
+  /** Something that may go into it hovers over it: whether it takes it; null: nothing does. */
+  taking: boolean | null;
+}
+/** One thing from above, to scale, with its name where there is room; dashed where nothing holds it. */
+function Mark({ placed, at, scale: { x, y, px }, chosen, taking }: MarkProps) {
   const { inks } = useTheme();
+  const { name, kind } = placed.one.item;
+  const [wide, high] = [Math.max(px(at.lengthM), 6), Math.max(px(at.widthM), 6)];
+  const short = name.length * LETTER_PX < wide - 6 ? name : (name.split(/[ ,]/)[0] ?? '');
+  const fits = short.length * LETTER_PX < wide - 4 && high > 13;
+  return (
+    <>
+      <rect
+        x={x(at.xM) - wide / 2}
+        y={y(at.yM) - high / 2}
+        width={wide}
+        height={high}
+        rx={3}
+        fill={taking === null ? (chosen ? inks.ink : inks.raised) : taking ? inks.kelp : inks.clay}
+        fillOpacity={taking === null ? 1 : 0.5}
+        stroke={isSharp(kind) && placed.spot.cover === 'bare' ? inks.clay : placed.lies.held ? inks.ink : inks.ochre}
+        strokeWidth={chosen ? 2.4 : 1.3}
+        strokeDasharray={placed.lies.held ? undefined : '3 2'}
+      />
+      {fits && (
+        <text
+          x={x(at.xM)}
+          y={y(at.yM) + 4}
+          textAnchor="middle"
+          fontSize={11}
+          fill={chosen ? inks.paper : inks.ink}
+          pointerEvents="none"
+        >
+          {short}
+        </text>
+      )}
+      <title>{`${name}: ${sayLies(placed.lies)}`}</title>
+    </>
+  );
+}
+
+function Thing({
+  placed,
+  at,
+  scale,
+  box,
+  carrying,
+}: Omit<MarkProps, 'chosen' | 'taking'> & { box: boolean; carrying: Placed | null }) {
+  const { chosen, choose, plan, names } = useStow();
+  const { x, y, px } = scale;
   const { id, name, kind } = placed.one.item;
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({
     id: `thing:${id}`,
@@ -153,15 +218,13 @@ function Thing({
     data: { why },
     disabled: !box || carrying === null || carrying.one.item.id === id,
   });
-  const [wide, high] = [Math.max(px(at.lengthM), 6), Math.max(px(at.widthM), 6)];
   const isChosen = chosen === id;
-  const short = name.length * LETTER_PX < wide - 6 ? name : (name.split(/[ ,]/)[0] ?? '');
-  const fits = short.length * LETTER_PX < wide - 4 && high > 13;
   const inside = plan.things.filter(({ spot }) => spot.in === 'thing' && spot.id === id).length;
   const ref = (node: SVGGElement | null) => {
     setNodeRef(node as unknown as HTMLElement | null);
     drop.setNodeRef(node as unknown as HTMLElement | null);
   };
+  const [wide, high] = [Math.max(px(at.lengthM), LEAST_PX), Math.max(px(at.widthM), LEAST_PX)];
   return (
     <g
       ref={ref}
@@ -178,41 +241,12 @@ function Thing({
       opacity={isDragging ? 0.85 : 1}
     >
       {/* What is small is taken hold of beside itself too. */}
-      <rect
-        x={x(at.xM) - Math.max(wide, 20) / 2}
-        y={y(at.yM) - Math.max(high, 20) / 2}
-        width={Math.max(wide, 20)}
-        height={Math.max(high, 20)}
-        fill="transparent"
-      />
-      <rect
-        x={x(at.xM) - wide / 2}
-        y={y(at.yM) - high / 2}
-        width={wide}
-        height={high}
-        rx={3}
-        fill={drop.isOver ? (why === null ? inks.kelp : inks.clay) : isChosen ? inks.ink : inks.raised}
-        fillOpacity={drop.isOver ? 0.5 : 0.94}
-        stroke={isSharp(kind) && placed.spot.cover === 'bare' ? inks.clay : placed.lies.held ? inks.ink : inks.ochre}
-        strokeWidth={isChosen ? 2.4 : 1.3}
-        strokeDasharray={placed.lies.held ? undefined : '3 2'}
-      />
-      {fits && (
-        <text
-          x={x(at.xM)}
-          y={y(at.yM) + 4}
-          textAnchor="middle"
-          fontSize={11}
-          fill={isChosen ? inks.paper : inks.ink}
-          pointerEvents="none"
-        >
-          {short}
-        </text>
-      )}
-      <title>{`${name}: ${sayLies(placed.lies)}`}</title>
+      <rect x={x(at.xM) - wide / 2} y={y(at.yM) - high / 2} width={wide} height={high} fill="transparent" />
+      <Mark {...{ placed, at, scale }} chosen={isChosen} taking={drop.isOver ? why === null : null} />
     </g>
   );
 }
+const LEAST_PX = 20;
 
 /** The same from the side: what stands up, as high as it stands; what lies, at its height. */
 function Beside({ scale: { x, z, px } }: { scale: Scale }) {

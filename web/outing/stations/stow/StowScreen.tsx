@@ -94,7 +94,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
   const placed = chosen === null ? undefined : plan.byId.get(chosen);
   return (
     <StowContext value={desk}>
-      <Box {...screenOnly}>
+      <Box {...screenOnly} sx={{ display: 'flex', flexDirection: 'column' }}>
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', mb: 1 }}>
           <ToggleButtonGroup
             exclusive
@@ -116,39 +116,44 @@ function Stowed({ boarded }: { boarded: Boarded }) {
           <SetUps />
           <Button onClick={() => window.print()}>Print</Button>
         </Box>
-        <Carrying lies={now && now !== 'sinks' ? now : null} onTrial={setTrial} />
-        <FigureRow
-          craft={afloat.craft}
-          stance={afloat.stance}
-          gearKg={afloat.lading.massKg}
-          anglerKg={boarded.angler.massKg}
-          held={afloat.held}
-        />
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mt: 0.5 }}>
-          {keepKg > 0 && (
-            <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', minWidth: 260 }}>
-              <Typography variant="body2" color="textSecondary" id="caught">
-                Kept fish aboard
-              </Typography>
-              <Slider
-                size="small"
-                aria-labelledby="caught"
-                min={0}
-                max={keepKg}
-                step={keepKg / 10}
-                value={fishKg}
-                onChange={(_, value) => setCaughtKg(Array.isArray(value) ? (value[0] ?? 0) : value)}
-                getAriaValueText={(value) => mass(value)}
-                sx={{ width: 140 }}
-              />
-              <Typography variant="body2">
-                {mass(fishKg)} of {mass(keepKg)}
-              </Typography>
-            </Box>
-          )}
-          <Typography variant="body2" color="textSecondary" sx={{ flex: 1, minWidth: 200 }}>
-            {trustOf(boarded.craft)}
-          </Typography>
+        {/* On a phone it stays in sight over the table, and moves to the thing that is touched. */}
+        <Box sx={{ position: { xs: 'sticky', sm: 'static' }, top: 0, zIndex: 2, bgcolor: 'background.default' }}>
+          <Carrying lies={now && now !== 'sinks' ? now : null} onTrial={setTrial} />
+        </Box>
+        <Box sx={{ order: { xs: 3, sm: 0 }, mt: { xs: 2, sm: 0 } }}>
+          <FigureRow
+            craft={afloat.craft}
+            stance={afloat.stance}
+            gearKg={afloat.lading.massKg}
+            anglerKg={boarded.angler.massKg}
+            held={afloat.held}
+          />
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mt: 0.5 }}>
+            {keepKg > 0 && (
+              <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', minWidth: 260 }}>
+                <Typography variant="body2" color="textSecondary" id="caught">
+                  Kept fish aboard
+                </Typography>
+                <Slider
+                  size="small"
+                  aria-labelledby="caught"
+                  min={0}
+                  max={keepKg}
+                  step={keepKg / 10}
+                  value={fishKg}
+                  onChange={(_, value) => setCaughtKg(Array.isArray(value) ? (value[0] ?? 0) : value)}
+                  getAriaValueText={(value) => mass(value)}
+                  sx={{ width: 140 }}
+                />
+                <Typography variant="body2">
+                  {mass(fishKg)} of {mass(keepKg)}
+                </Typography>
+              </Box>
+            )}
+            <Typography variant="body2" color="textSecondary" sx={{ flex: 1, minWidth: 200 }}>
+              {trustOf(boarded.craft)}
+            </Typography>
+          </Box>
         </Box>
         <ModeLines mode={shownMode} boarded={boarded} />
         {placed && <ThingPanel key={`${placed.one.item.id} ${shownMode}`} placed={placed} />}

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { memo } from 'react';
 import { planOf } from '#core/stow/plan';
 import { beforeMode, changesBetween, isPlain, saySpot } from '#core/stow/say';
 import { dayWords } from '#core/units/words';
@@ -9,7 +10,7 @@ import { StowDrawing } from './StowDrawing';
 import { useStow } from './useStow';
 
 /** The plan on one page, for paper alone: both views, what lies where, and what is made ready before the other modes. */
-export function StowSheet({ list }: { list: readonly Mode[] }) {
+export const StowSheet = memo(function StowSheet({ list }: { list: readonly Mode[] }) {
   const { doc, looked } = useDesk();
   const { plan, boarded, names } = useStow();
   const fishing = planOf(
@@ -32,7 +33,7 @@ export function StowSheet({ list }: { list: readonly Mode[] }) {
       <Typography>
         {dayWords(doc.brief.date)} · {looked.water?.name} · {plan.craft.name}
       </Typography>
-      <StowDrawing lies={null} carrying={null} />
+      <StowDrawing lies={null} carrying={null} still={680} />
       <Box sx={{ columns: 2, columnGap: 3, mt: 1 }}>
         {[...places].map(([place, lines]) => (
           <Box key={place} sx={{ breakInside: 'avoid', mb: 0.75 }}>
@@ -63,4 +64,4 @@ export function StowSheet({ list }: { list: readonly Mode[] }) {
         })}
     </Box>
   );
-}
+});

@@ -10,7 +10,7 @@ import TableRow from '@mui/material/TableRow';
 import TableSortLabel from '@mui/material/TableSortLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { type Placed, spotAt } from '#core/stow/plan';
 import { isPlain, saySpot } from '#core/stow/say';
 import { mass } from '#core/units/amount';
@@ -25,7 +25,7 @@ type Sorting = 'place' | 'mass' | 'reach' | 'name';
 const reachWords = { hand: 'hand', turn: 'turn', move: 'leave the seat', ashore: 'not afloat' } as const;
 
 /** Settled here: where everything is, read and changed without a drawing. What would annoy: one by one. */
-export function ThingTable() {
+export const ThingTable = memo(function ThingTable() {
   const { plan, names, chosen, choose, boarded, put } = useStow();
   const [sorting, setSorting] = useState<Sorting>('place');
   const [words, setWords] = useState('');
@@ -170,7 +170,7 @@ export function ThingTable() {
       </Typography>
     </Box>
   );
-}
+});
 
 function sortLabel(id: Sorting, name: string, sorting: Sorting, set: (id: Sorting) => void) {
   return (

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useLayoutEffect, useRef } from 'react';
-import { alongBoat, places } from '#core/catalog/gear/places';
+import { places } from '#core/catalog/gear/places';
 import type { Verdict } from '#core/walkround/answerSchema';
 import type { Step } from '#core/walkround/steps';
 import { useDesk } from '../../desk';
@@ -46,13 +46,12 @@ export function StepView({ step, onAnswer, onGo }: Props) {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   });
-  const onBoat = step.place !== null && alongBoat[step.place] !== null;
   const big = { minHeight: 64, fontSize: '1.2rem' } as const;
   return (
     <>
       <Box sx={{ flex: 1 }}>
-        {looked.craft && step.place && onBoat && <BoatOutline craft={looked.craft} place={step.place} />}
-        {step.place && !onBoat && (
+        {looked.craft && step.along !== null && <BoatOutline craft={looked.craft} along={step.along} />}
+        {step.place && step.along === null && (
           <Typography color="textSecondary" sx={{ mt: 1 }}>
             {places[step.place].name}
           </Typography>
