@@ -11,6 +11,8 @@ const screens = [
   '/outings/ling-anchored/workings/rigs',
   '/outings/mere-cup-day/workings/power',
   '/outings/venn-overnight/kit',
+  '/outings/pollack-long-grey/stow',
+  '/outings/cod-wreck/stow',
   '/outings/zander-dusk/walk-round',
   '/outings/pollack-long-grey/walk-round',
   '/outings/pollack-logged/ashore',
@@ -30,6 +32,7 @@ const screens = [
 
 // What differs by theme is colour, and the palettes are checked by themselves: asked in the other two are the screens that draw.
 const themed = new Set([
+  '/outings/cod-wreck/stow',
   '/boats/little-stint',
   '/boats/little-stint/afloat',
   '/outings/zander-dusk/brief',

@@ -11,6 +11,8 @@ const screens = [
   ...['rigs', 'jig', 'spares', 'spread', 'anchor', 'drift', 'supplies', 'ice', 'cold', 'power'].map(
     (sheet) => `/outings/ling-anchored/workings/${sheet}`,
   ),
+  '/outings/pollack-long-grey/stow',
+  '/outings/cod-wreck/stow',
   '/outings/zander-dusk/walk-round',
   '/outings/pollack-logged/ashore',
   '/locker',

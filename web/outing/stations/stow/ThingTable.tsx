@@ -16,6 +16,7 @@ import { isPlain, saySpot } from '#core/stow/say';
 import { mass } from '#core/units/amount';
 import { count, plural } from '#core/units/words';
 import { reaches } from '#core/vocabulary/boat';
+import { VisuallyHidden } from '../../../ui/VisuallyHidden';
 import { Pick } from './Pick';
 import { keyOf, refusal, targetOf } from './targets';
 import { targetList } from './ThingPanel';
@@ -103,7 +104,9 @@ export const ThingTable = memo(function ThingTable() {
       <Table size="small" aria-label="Things and their places" sx={{ '& td, & th': { px: { xs: 0.5, sm: 1 } } }}>
         <TableHead>
           <TableRow>
-            <TableCell padding="checkbox" />
+            <TableCell padding="checkbox">
+              <VisuallyHidden>Marked</VisuallyHidden>
+            </TableCell>
             {head('name', 'Thing')}
             {head('place', 'Where')}
             <TableCell sx={{ display: { xs: 'none', sm: 'table-cell' } }}>

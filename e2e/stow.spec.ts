@@ -1,0 +1,203 @@
+import { type Page, expect } from '@playwright/test';
+import { test } from './house';
+
+const kept = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^kept at/ })).toBeVisible();
+const figures = (page: Page) => page.getByLabel('How it floats');
+const thing = (page: Page, id: string) => page.locator(`[data-drawing] [data-thing="${id}"]`);
+const row = (page: Page, name: string) => page.getByRole('row').filter({ hasText: name });
+const mode = (page: Page, name: string) =>
+  page.getByRole('group', { name: 'Mode' }).getByRole('button', { name }).click();
+const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
+
+async function middle(page: Page, id: string) {
+  const box = await thing(page, id).boundingBox();
+  if (!box) throw new Error(`${id} is drawn.`);
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+/** Chooses from one of the panel's lists. */
+async function pick(page: Page, label: string, option: string | RegExp) {
+  await page.getByRole('combobox', { name: label }).click();
+  await page.getByRole('option', { name: option }).click();
+}
+
+test('the ice is dragged from the stern to the bow: figures follow it, the trim settles, and it can be taken back', async ({
+  page,
+}) => {
+  await page.goto('/outings/ling-anchored/stow');
+  await expect(thing(page, 'ice-bag')).toHaveAccessibleName(/in the tank well/);
+  const before = await figures(page).innerText();
+  const from = await middle(page, 'bottle');
+  const bow = await middle(page, 'dry-set');
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 40, from.y + 4, { steps: 4 });
+  await page.mouse.move(bow.x, bow.y, { steps: 8 });
+  await expect(page.getByText(/goes in the bow hatch/)).toBeVisible();
+  await expect(figures(page)).not.toHaveText(before, { useInnerText: true });
+  await page.mouse.up();
+  await expect(thing(page, 'bottle')).toHaveAccessibleName(/in the bow hatch/);
+  await expect(figures(page).getByText(/bow (up|down)|level/)).toBeVisible();
+  await kept(page);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(thing(page, 'bottle')).toHaveAccessibleName(/in the tank well/);
+  expect(await figures(page).innerText()).toBe(before);
+});
+
+test('a place that does not take a thing says why, and nothing moves', async ({ page }) => {
+  await page.goto('/outings/pollack-long-grey/stow');
+  const from = await middle(page, 'four-piece');
+  const to = await middle(page, 'dry-set');
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 30, from.y, { steps: 4 });
+  await page.mouse.move(to.x, to.y, { steps: 8 });
+  await expect(page.getByText(/does not go there: \d+ cm where/)).toBeVisible();
+  await page.mouse.up();
+  await expect(thing(page, 'four-piece')).toHaveAccessibleName(/in the tank well/);
+});
+
+test('by keyboard alone: a thing is carried from place to place, then tied by its list', async ({ page }) => {
+  await page.goto('/outings/pollack-long-grey/stow');
+  await thing(page, 'pump').focus();
+  await page.keyboard.press('Space');
+  await expect(thing(page, 'pump')).toHaveAttribute('opacity', '0.85');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText(/^Hand pump, long goes/)).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Space');
+  await expect(thing(page, 'pump')).not.toHaveAccessibleName(/tank well/);
+  const panel = page.getByRole('region', { name: 'Hand pump, long' });
+  await expect(panel).toBeVisible();
+  await panel.getByRole('combobox', { name: 'Where' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('option', { name: 'Tank well' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(thing(page, 'pump')).toHaveAccessibleName(/in the tank well, under a cord or strap/);
+});
+
+test('a set-up is looked at beside this plan, put on, changed in two things, and kept as another', async ({ page }) => {
+  await page.goto('/outings/long-grey-late/stow');
+  await page.getByRole('button', { name: /^Set-up: / }).click();
+  await page.getByRole('menuitem', { name: /^Keep this plan as another/ }).click();
+  await page.getByLabel('What you call it').fill('Long Grey, dry');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Set-up: Long Grey, dry' })).toBeVisible();
+  await page.getByRole('button', { name: /^Set-up: / }).click();
+  await page.getByRole('menuitem', { name: /^Bare for casting/ }).click();
+  await expect(page.getByText('What would lie elsewhere:')).toBeVisible();
+  await page.getByRole('button', { name: 'Put it so' }).click();
+  await expect(page.getByRole('button', { name: 'Set-up: Bare for casting' })).toBeVisible();
+  await page.getByRole('button', { name: /^Set-up: / }).click();
+  await page.getByRole('menuitem', { name: /^Long Grey, dry/ }).click();
+  await page.getByRole('button', { name: 'Put it so' }).click();
+  for (const name of ['Hand pump, long', 'Jig box']) {
+    await row(page, name).getByRole('button', { name }).click();
+    await pick(page, 'Where', name === 'Jig box' ? 'Tank well' : 'Fore deck, under cords');
+  }
+  await page.getByRole('button', { name: /^Set-up: / }).click();
+  await page.getByRole('menuitem', { name: /^Keep this plan as another/ }).click();
+  await page.getByLabel('What you call it').fill('Long Grey, pump forward');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Set-up: Long Grey, pump forward' })).toBeVisible();
+  await page.goto('/boats/grey-wagtail/fitted');
+  await expect(page.getByRole('button', { name: 'Long Grey, pump forward' })).toBeVisible();
+});
+
+test('for the surf what is loose and what stands is settled by repairs; a moved thing makes the signature stale and says so', async ({
+  page,
+}) => {
+  await page.goto('/outings/cod-wreck/stow');
+  await expect(margin(page)).toContainText('go with the first capsize');
+  await mode(page, 'Launch');
+  await expect(page.getByRole('region', { name: 'Before launching' })).toContainText('Sounder: in the bow hatch');
+  await margin(page)
+    .getByRole('button', { name: /^Clip Handheld radio/ })
+    .click();
+  await expect(margin(page)).not.toContainText('go with the first capsize');
+  await margin(page)
+    .getByRole('button', { name: /^Lay Spinning rod.*flat for the surf/ })
+    .click();
+  await expect(page.getByRole('region', { name: 'Before launching' })).toContainText(
+    'Spinning rod, 2.1 m and Jigging rod, 1.9 m: flat',
+  );
+  await margin(page)
+    .getByRole('button', { name: /^Leash Phone/ })
+    .click();
+  await expect(margin(page)).not.toContainText('Loose in the cup');
+
+  await page.goto('/outings/pollack-long-grey/walk-round');
+  const sign = page.getByRole('button', { name: 'Hold to sign' });
+  await sign.hover();
+  await page.mouse.down();
+  await expect(page.getByRole('heading', { name: 'Signed', exact: true })).toBeVisible();
+  await page.mouse.up();
+  await page.getByRole('link', { name: /^Stow/ }).click();
+  await row(page, 'Hand pump, long').getByRole('button', { name: 'Hand pump, long' }).click();
+  await pick(page, 'Where', 'Fore deck, under cords');
+  await page.getByRole('link', { name: /^Walk-round/ }).click();
+  await expect(page.getByRole('heading', { name: 'Signed, then changed' })).toBeVisible();
+  await expect(
+    page.getByText(/^Hand pump, long: its place was in the tank well.*; now on the fore deck/),
+  ).toBeVisible();
+});
+
+test('several things are put together at once, found by their place, and in the order of their mass', async ({
+  page,
+}) => {
+  await page.goto('/outings/pollack-long-grey/stow');
+  await page.getByLabel('Find a thing or a place').fill('bow hatch');
+  const table = page.getByRole('table', { name: 'Things and their places' });
+  await expect(table.getByRole('row')).toHaveCount(7);
+  await page.getByLabel('Mark Jig box').check();
+  await page.getByLabel('Mark Food box').check();
+  await page.getByRole('combobox', { name: 'Put these two …' }).click();
+  await page.getByRole('option', { name: 'Tank well' }).click();
+  await expect(table.getByRole('row')).toHaveCount(5);
+  await page.getByLabel('Find a thing or a place').fill('');
+  await table.getByRole('button', { name: 'Mass' }).click();
+  await expect(table.getByRole('row').nth(1)).toContainText('Water bottle');
+});
+
+test('the walk-round goes along the boat place by place, with what lies there in the order it goes in', async ({
+  page,
+}) => {
+  await page.goto('/outings/pollack-long-grey/walk-round');
+  await page.getByRole('button', { name: 'All steps' }).click();
+  await expect(page.getByRole('button', { name: /^Bow hatch: \w+ things/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Made ready to launch/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Bow hatch: / }).click();
+  await expect(page.getByText(/Then close the lid and press all round/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /with the place to look at, 8\d %/ })).toBeVisible();
+});
+
+test('the plan prints on one page, with both views, a list by place and what is made ready for the surf', async ({
+  page,
+}) => {
+  await page.goto('/outings/pollack-long-grey/stow');
+  await expect(thing(page, 'pump')).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  const sheet = page.locator('[data-stow-sheet]');
+  await expect(sheet).toBeVisible();
+  await expect(sheet).toContainText('In the bow hatch');
+  await expect(sheet).toContainText('Before launching');
+  await expect(page.getByRole('group', { name: 'Mode' })).toBeHidden();
+  const pdf = await page.pdf({ format: 'A4' });
+  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length).toBe(1);
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  test('the table is there under the drawing, which goes to the thing that is touched; nothing is wider than the screen', async ({
+    page,
+  }) => {
+    await page.goto('/outings/pollack-long-grey/stow');
+    const table = page.getByRole('table', { name: 'Things and their places' });
+    await expect(table).toBeVisible();
+    await row(page, 'Jig box').getByRole('button', { name: 'Jig box' }).tap();
+    await expect(page.getByRole('region', { name: 'Jig box' })).toBeVisible();
+    await expect(thing(page, 'jig-box')).toBeInViewport();
+    await pick(page, 'Where', 'Tank well');
+    await expect(thing(page, 'jig-box')).toHaveAccessibleName(/in the tank well/);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+});
