@@ -1,3 +1,5 @@
+import { withPut } from '../core/editing/stow';
+import { planOf as stowPlanOf } from '../core/stow/plan';
 import { existsSync, readFileSync, statSync } from 'node:fs';
 import { dayOf } from '#core/environment/day';
 import { demo } from '#core/demo/demo';
@@ -113,6 +115,23 @@ const everyRule = {
 };
 const laden = hoard.reduce<Outing>((next, { id }) => withItem(next, id, 1), { ...dusk, loadout: [] });
 bench('assess, 150 things aboard and every rule', 8, 200, () => assess(laden, everyRule, noAnswers, now));
+// Everything placed, and every tenth thing elsewhere in each other mode.
+const placedIn = lookUp(laden, everyRule);
+const fourModes = (() => {
+  const { craft, angler, aboard } = placedIn;
+  if (!craft || !angler) throw new Error('The outing has a boat and somebody in it.');
+  const plan = stowPlanOf({ aboard, craft, angler, stow: laden.stow });
+  const puts = plan.things.flatMap(({ one, spot }, i) =>
+    (['fish', ...(i % 10 === 0 ? (['carry', 'launch', 'land'] as const) : [])] as const).map((mode) => ({
+      itemId: one.item.id,
+      mode,
+      fish: spot,
+      spot: mode === 'fish' ? spot : { ...spot, layer: 'top' as const, held: 'strapped' as const },
+    })),
+  );
+  return withPut(laden, puts);
+})();
+bench('assess, 150 things stowed in four modes', 12, 200, () => assess(fourModes, everyRule, noAnswers, now));
 const anchored = outings.find((one) => one.id === 'ling-anchored') ?? ready;
 const sheetsOf = (outing: Outing) => {
   const at = lookUp(outing, references);

@@ -6,7 +6,8 @@ import { capital, count, dayWords, listed } from '../units/words';
 import type { Alignment } from '../vocabulary/holding';
 import type { Technique } from '../vocabulary/trips';
 import { withItem } from './edit';
-import { type Put, asUsual, withPut, withRigged } from './stow';
+import { type Put, asUsual, withPut, withRigged, withSetUpApplied } from './stow';
+import type { SetUp } from '../documents/boatParts';
 import type { SeatHeight } from '../vocabulary/boat';
 import type { OtherMode } from '../vocabulary/stow';
 import { withHours } from './hours';
@@ -25,7 +26,7 @@ interface RepairData {
   'set-landing': { landingId: string; name: string };
   'set-craft': { craftId: string; name: string };
   'sit-to-fish': object;
-  'set-set-up': { setUpId: string; name: string };
+  'set-set-up': { setUp: Pick<SetUp, 'id' | 'stow'>; name: string };
   'straight-route': object;
   'set-keep': { keep: number };
   'set-alarm': { alarmAt: string };
@@ -107,7 +108,7 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
     say: ({ name }) => `Take ${name}`,
   },
   'set-set-up': {
-    apply: (outing, { setUpId }) => inBrief(outing, { setUpId }),
+    apply: (outing, { setUp }) => withSetUpApplied(outing, setUp),
     say: ({ name }) => `Set it up as ${name}`,
   },
   'sit-to-fish': {

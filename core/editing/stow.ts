@@ -1,7 +1,7 @@
 import type { SetUp } from '../documents/boatParts';
 import type { Craft } from '../documents/craft';
 import type { Outing } from '../documents/outing';
-import { type Spot, type Stow, type Stowed, unstowed } from '../documents/stow';
+import type { Spot, Stow, Stowed } from '../documents/stow';
 import { type Mode, type OtherMode, otherModes } from '../vocabulary/stow';
 
 /** One thing put somewhere in a mode. `fish` is where it lies while fishing, for a thing that nobody placed yet. */
@@ -54,9 +54,9 @@ export function withRigged(
   return { ...outing, stow: { ...outing.stow, boat: { ...outing.stow.boat, [mode]: said } } };
 }
 
-/** A plan in place of another: that of a set-up, which the outing then goes in. */
-export function withSetUpApplied(outing: Outing, setUp: SetUp): Outing {
-  return { ...outing, brief: { ...outing.brief, setUpId: setUp.id }, stow: setUp.stow ?? unstowed };
+/** The outing in another set-up of its boat: things go where that says; where it says nothing of them they stay where they are. */
+export function withSetUpApplied(outing: Outing, setUp: Pick<SetUp, 'id' | 'stow'>): Outing {
+  return { ...outing, brief: { ...outing.brief, setUpId: setUp.id }, stow: setUp.stow ?? outing.stow };
 }
 
 /** The boat with a plan kept under a name: in a set-up that it has, or a new one that is like the one it is in. */

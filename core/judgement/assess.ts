@@ -11,7 +11,8 @@ import type { SheetId } from '../vocabulary/sheets';
 import type { Answers } from '../walkround/answers';
 import { type Step, walkSteps } from '../walkround/steps';
 import { type Context, contextOf } from './context';
-import { isPlain } from '../stow/say';
+import { type Ready, readyLists } from '../stow/ready';
+import { isPlain, namesFor } from '../stow/say';
 import type { Finding } from './finding';
 import { answersTo } from './accepted';
 import { type Gate, gate } from './gate';
@@ -38,6 +39,8 @@ export interface Assessment {
   gearKg: number;
   carriedKg: number | null;
   steps: readonly Step[];
+  /** What is made ready before each mode, in words. */
+  ready: readonly Ready[];
   gate: Gate;
   /** Sums that this outing asks for. */
   sheets: readonly SheetId[];
@@ -79,7 +82,8 @@ export function assess(
   });
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
   const { looked, needs, exposures } = context;
-  const steps = walkSteps(looked, needs, answers, context.plan, context.plans);
+  const ready = readyLists(context.plans, namesFor(context.boat, looked.items));
+  const steps = walkSteps(looked, needs, answers, context.plan, ready);
   const open = openBlanks(outing.brief, looked);
   const sheets = sheetsInUse(context);
   const troubled = new Set(
@@ -94,6 +98,7 @@ export function assess(
     gearKg: gearKg(looked),
     carriedKg: carriedKg(looked, exposures),
     steps,
+    ready,
     sheets,
     gate: gate(outing, findings, steps, answers, now),
     tallies: {

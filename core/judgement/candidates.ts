@@ -131,7 +131,7 @@ export function otherSetUps({ places: { craft } }: Pick<Context, 'places'>): Rep
   return craft.setUps
     .filter(({ id }) => id !== craft.setUpId)
     .toSorted((a, b) => unsteady(a) - unsteady(b))
-    .map(({ id, name }) => ({ do: 'set-set-up' as const, setUpId: id, name }));
+    .map(({ id, name, stow }) => ({ do: 'set-set-up' as const, setUp: { id, stow }, name }));
 }
 export function swap(off: Item, on: Item): Repair {
   return { do: 'swap-item', offId: off.id, off: off.name, onId: on.id, on: on.name };

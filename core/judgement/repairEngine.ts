@@ -16,8 +16,8 @@ const MOST_OFFERED = 3;
 /** A Note asks for nothing: one way to settle it is enough. */
 const MOST_FOR_A_NOTE = 1;
 const MOST_JUDGED = 12;
-/** Of places for a thing fewer are tried: the nearest come first. */
-const MOST_PLACED = 6;
+/** Of places and loads fewer are tried: the nearest, and the heaviest, come first. */
+const MOST_PLACED = 5;
 const MOST_ADDED = 6;
 const MOST_TRIED = 3;
 /** A thing added may ask for another, and that for a third: a rod wants its leash. */
@@ -61,11 +61,7 @@ export function repairsFor(one: Found, judged: Judged): { repairs: readonly Repa
   }
   let tried = 0;
   for (const repair of rule.repairs(one.facts, judged.context)) {
-    if (
-      offered.length >= most ||
-      tried >= (one.level === 'note' ? MOST_TRIED : rule.placing ? MOST_PLACED : MOST_JUDGED)
-    )
-      break;
+    if (offered.length >= most || tried >= mostJudged(rule, one.level)) break;
     // What is added already need not also take another's place.
     if (repair.do === 'swap-item' && offered.some((other) => adds(other, repair.onId))) continue;
     tried += 1;
@@ -83,6 +79,10 @@ export function repairsFor(one: Found, judged: Judged): { repairs: readonly Repa
   return { repairs: offered, lowers: offered.length > 0 ? [] : lowers };
 }
 
+function mostJudged({ station }: AnyRule, level: Found['level']): number {
+  if (level === 'note') return station === 'stow' ? 1 : MOST_TRIED;
+  return station === 'stow' ? MOST_PLACED : MOST_JUDGED;
+}
 function adds(repair: Repair, itemId: string): boolean {
   return repair.do === 'add-items' && repair.items.some((one) => one.itemId === itemId);
 }

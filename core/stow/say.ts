@@ -6,8 +6,8 @@ import type { Craft } from '../documents/craft';
 import type { Item } from '../documents/item';
 import type { Lies } from '../documents/references';
 import type { Spot } from '../documents/stow';
-import { capital, listed } from '../units/words';
-import { type Mode, covers, holds, layers, modeWords, modes } from '../vocabulary/stow';
+import { listed } from '../units/words';
+import { type Mode, covers, holds, layers, modeWords } from '../vocabulary/stow';
 import { isClothing } from './usual';
 import { atZone, inside, onBody } from './at';
 import type { Placed, StowPlan } from './plan';
@@ -105,7 +105,6 @@ export function boatChanges(
 export function beforeMode(mode: Mode): string {
   return mode === 'fish' ? 'Before fishing' : mode === 'camp' ? 'For camp' : `Before ${modeWords[mode]}`;
 }
-export const modeName = (mode: Mode) => capital(modes[mode]);
 
 /** Whether a thing's place is for the angler to settle: what is worn as clothing is where it belongs. */
 export function isPlain({ one, lies }: Placed): boolean {

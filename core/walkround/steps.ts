@@ -4,11 +4,11 @@ import { catalogue } from '../needs/catalogue';
 import type { JudgedNeed } from '../needs/match';
 import type { Looked } from '../documents/references';
 import { type Placed, type StowPlan, spotAt } from '../stow/plan';
-import { type ModePlan } from '../stow/modes';
-import { inside } from '../stow/at';
-import { beforeMode, changesBetween, namesFor } from '../stow/say';
+import type { Ready } from '../stow/ready';
+import { inside, onBody } from '../stow/at';
+import { beforeMode } from '../stow/say';
 import { isClosed } from '../stow/fits';
-import { count } from '../units/words';
+import { capital, count } from '../units/words';
 import { type Answers, carriedStep, eveningStep, itemStep, noAnswers } from './answers';
 import { hullLooks, hullParts, hullStep } from './hullParts';
 import { inWords } from '../units/amount';
@@ -44,7 +44,7 @@ export function walkSteps(
   needs: readonly JudgedNeed[],
   answers: Answers = noAnswers,
   plan: StowPlan | null = null,
-  plans: readonly ModePlan[] = [],
+  ready: readonly Ready[] = [],
 ): Step[] {
   const serving = servedBy(needs);
   const alone: Step[] = [];
@@ -85,14 +85,21 @@ export function walkSteps(
     if (critical) alone.push(...(evening ? [evening] : []), own);
     else {
       if (evening) listed(evening, 'evening');
-      listed(own, phase === 'boat' ? `${placed?.zone?.id ?? place}` : phase);
+      listed(
+        own,
+        phase === 'boat'
+          ? `${placed?.zone?.id ?? place}`
+          : phase === 'body'
+            ? `body ${pocketOf(placed, place)}`
+            : phase,
+      );
     }
   }
   return [
     ...alone,
     ...[...together.values()].map(listStep),
     ...hullSteps(looked),
-    ...readySteps(looked, plans),
+    ...readySteps(ready),
     ...gateSteps(looked, needs),
   ].sort(
     (a, b) =>
@@ -113,14 +120,16 @@ function listStep(list: Listed[]): Step {
   if (!first || list.length === 1) return first?.step ?? emptyStep;
   const { phase, place, along } = first.step;
   const zone = phase === 'boat' ? (first.placed?.zone ?? null) : null;
+  const lies = first.placed?.lies;
+  const pocket = phase === 'body' && lies?.in === 'body' ? lies.id : null;
   // What goes in first is named first.
   const order = zone ? list.toSorted((a, b) => layerOf(a) - layerOf(b)) : list;
   return {
-    id: `list:${zone?.id ?? (phase === 'boat' ? (place ?? phase) : phase)}:${contentsOf(list)}`,
+    id: `list:${zone?.id ?? pocket ?? (phase === 'boat' ? (place ?? phase) : phase)}:${contentsOf(list)}`,
     phase,
     place,
     along,
-    title: `${zone?.name ?? listNames[phase] ?? (place ? places[place].name : '')}: ${count(list.length)} things`,
+    title: `${zone?.name ?? (pocket && capital(onBody(pocket))) ?? listNames[phase] ?? (place ? places[place].name : '')}: ${count(list.length)} things`,
     ...(phase === 'evening' ? eveningLook : zone ? zoneLook(isClosed(zone), zone.cord, order) : listLook),
     serves: [],
     critical: false,
@@ -131,6 +140,10 @@ function listStep(list: Listed[]): Step {
       bad: step.bad,
     })),
   };
+}
+/** Head to foot, by pocket: what hangs or lies together on the body. */
+function pocketOf(placed: Placed | null, place: PlaceId): string {
+  return placed?.lies.in === 'body' && placed.lies.id !== null ? placed.lies.id : place;
 }
 const listNames: Partial<Record<Phase, string>> = {
   evening: 'The evening before',
@@ -237,27 +250,26 @@ function zoneLook(closed: boolean, cord: boolean, order: readonly Listed[]) {
   };
 }
 
-/** What is made ready before the water is met: what differs from how it is fished, each as a line; nothing where nothing differs. */
-function readySteps({ craft, items }: Looked, plans: readonly ModePlan[]): Step[] {
-  const fishing = plans.find(({ mode }) => mode === 'fish')?.plan;
-  const launch = plans.find(({ mode }) => mode === 'launch')?.plan;
-  if (!fishing || !launch || fishing === launch) return [];
-  const lines = changesBetween(fishing, launch, namesFor(craft, items));
-  if (lines.length === 0) return [];
-  return [
-    {
-      id: `ready:launch:${hashOf(lines)}`,
-      phase: 'gate',
-      place: null,
-      along: null,
-      title: 'Made ready to launch',
-      how: `${beforeMode('launch')}: ${lines.join('; ')}.`,
-      bad: 'One that is still as it will be while fishing.',
-      serves: [],
-      critical: true,
-      items: [],
-    },
-  ];
+/** What is made ready before the water is met: what differs from how it is fished; nothing where nothing differs. */
+function readySteps(ready: readonly Ready[]): Step[] {
+  return ready.flatMap(({ mode, lines }): Step[] =>
+    mode !== 'launch'
+      ? []
+      : [
+          {
+            id: `ready:launch:${hashOf(lines)}`,
+            phase: 'gate',
+            place: null,
+            along: null,
+            title: 'Made ready to launch',
+            how: `${beforeMode('launch')}: ${lines.join('; ')}.`,
+            bad: 'One that is still as it will be while fishing.',
+            serves: [],
+            critical: true,
+            items: [],
+          },
+        ],
+  );
 }
 
 function phaseOf(place: PlaceId): Phase {

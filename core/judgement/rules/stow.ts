@@ -635,6 +635,7 @@ const onLid = rule({
   measure: 'things',
   find: ({ plan, needs }) => {
     if (!plan) return [];
+    if (!plan.things.some(({ lies }) => lies.compartment !== null)) return [];
     const wanted = new Set(
       needs.flatMap(({ means }) =>
         means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
@@ -739,36 +740,33 @@ const apart = rule({
   measure: 'things',
   find: ({ plan }) => {
     if (!plan) return [];
-    const list = plan.things.filter(({ one, lies }) => lies.in === 'zone' && keepsApart(one.item.kind));
-    const seen = new Set<string>();
-    return list.flatMap((a, i) =>
-      list.slice(i + 1).flatMap((b) => {
-        const why = keepApart(a.one.item.kind, b.one.item.kind);
-        const [box, other] = [a.lies.boxes[0]?.id, b.lies.boxes[0]?.id];
-        const together =
-          box !== undefined
-            ? box === other
-            : other === undefined && a.lies.compartment !== null && a.lies.compartment === b.lies.compartment;
-        if (!why || !together || seen.has(`${why} ${box ?? a.lies.compartment ?? ''}`)) return [];
-        seen.add(`${why} ${box ?? a.lies.compartment ?? ''}`);
-        const facts = {
-          item: a.one.item.name,
-          beside: b.one.item.name,
-          why,
-          where: sayLies(a.lies),
-          thingIds: idsOf([a, b]),
-        };
-        return [
-          {
-            level: why === 'fuel and food' ? ('mind' as const) : ('note' as const),
-            basis: 'judgement' as const,
-            extent: 1,
-            subject: `${a.one.item.id} ${b.one.item.id}`.slice(0, 60),
-            facts,
-          },
-        ];
-      }),
-    );
+    // Only what lies in one container, or behind one lid by itself, lies together.
+    const together = new Map<string, Placed[]>();
+    for (const placed of plan.things) {
+      const { one, lies } = placed;
+      const room = lies.in === 'zone' && keepsApart(one.item.kind) ? (lies.boxes[0]?.id ?? lies.compartment) : null;
+      if (room !== null) together.set(room, [...(together.get(room) ?? []), placed]);
+    }
+    return [...together.values()].flatMap((list) => {
+      const told = new Set<string>();
+      return list.flatMap((a, i) =>
+        list.slice(i + 1).flatMap((b) => {
+          const why = keepApart(a.one.item.kind, b.one.item.kind);
+          if (!why || told.has(why)) return [];
+          told.add(why);
+          const facts = {
+            item: a.one.item.name,
+            beside: b.one.item.name,
+            why,
+            where: sayLies(a.lies),
+            thingIds: idsOf([a, b]),
+          };
+          const level = why === 'fuel and food' ? ('mind' as const) : ('note' as const);
+          const subject = `${a.one.item.id} ${b.one.item.id}`.slice(0, 60);
+          return [{ level, basis: 'judgement' as const, extent: 1, subject, facts }];
+        }),
+      );
+    });
   },
   say: ({ item, beside, why, where }) => ({
     title: `${item} beside ${beside}`,
@@ -811,14 +809,6 @@ const highThings = rule({
     title: `${capital(count(many))} ${plural(many, 'thing')} standing high`,
     text: `${things}: ${amount(area, 'm²', 2)} for the wind, and weight up where it tips. What is not in use lies flat.`,
   }),
-  repairs: (_, context) =>
-    layingFlat(
-      context,
-      'fish',
-      (context.plan?.things ?? [])
-        .filter((placed) => standsUp(placed) && topOver(placed) > HIGH_M && isRod(placed.one.item.kind))
-        .slice(1),
-    ),
 });
 
 const quiet = rule({

@@ -24,6 +24,7 @@ import { dayInWords, shiftClock } from '#core/units/time';
 import { distance, amount } from '#core/units/amount';
 import { capital, count, listed } from '#core/units/words';
 import { serif } from '../../../app/theme';
+import { withSetUpApplied } from '#core/editing/stow';
 import { useDesk } from '../../desk';
 import { Blank } from './Blank';
 import { Count, PickOne, PickSeveral } from './editors';
@@ -264,6 +265,7 @@ const setUpWords = (craft: Craft) =>
 
 function Boat() {
   const { brief, looked, references, set } = useBrief();
+  const { edit } = useDesk();
   return (
     <>
       {', in '}
@@ -298,7 +300,8 @@ function Boat() {
                 options={looked.craft?.setUps.map(({ id, name, seat }) => ({ id, name, more: `seat ${seat}` })) ?? []}
                 chosen={looked.craft?.setUpId ?? null}
                 onPick={(setUpId) => {
-                  set({ setUpId });
+                  const setUp = looked.craft?.setUps.find(({ id }) => id === setUpId);
+                  if (setUp) edit((outing) => withSetUpApplied(outing, setUp));
                   close();
                 }}
               />

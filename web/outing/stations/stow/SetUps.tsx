@@ -15,7 +15,6 @@ import { putTogether } from '#core/documents/references';
 import { withPlanKept, withSetUpApplied } from '#core/editing/stow';
 import { planOf } from '#core/stow/plan';
 import { changesBetween } from '#core/stow/say';
-import { unstowed } from '#core/documents/stow';
 import { ApiError } from '../../../documents/api';
 import { readKept, useDocuments } from '../../../documents/queries';
 import { useToast } from '../../../ui/Toast';
@@ -59,7 +58,7 @@ export const SetUps = memo(function SetUps() {
     const other = putTogether(whole, setUp.id);
     if (!other) return [];
     const there = planOf(
-      { aboard: boarded.aboard, craft: other, angler: boarded.angler, stow: setUp.stow ?? unstowed },
+      { aboard: boarded.aboard, craft: other, angler: boarded.angler, stow: setUp.stow ?? doc.stow },
       plan.mode,
     );
     return changesBetween(plan, there, names);
@@ -81,7 +80,7 @@ export const SetUps = memo(function SetUps() {
           >
             {one.name}
             <Typography component="span" variant="caption" color="textSecondary" sx={{ ml: 1 }}>
-              {one.stow ? `${one.stow.things.length} placed` : 'usual places'}
+              {one.stow ? `${one.stow.things.length} placed` : 'no plan yet'}
             </Typography>
           </MenuItem>
         ))}
@@ -110,7 +109,11 @@ export const SetUps = memo(function SetUps() {
           <DialogTitle>{asked.name}</DialogTitle>
           <DialogContent>
             <Typography>
-              {differences.length === 0 ? 'Everything lies there as it lies now.' : 'What would lie elsewhere:'}
+              {differences.length === 0
+                ? asked.stow
+                  ? 'Everything lies there as it lies now.'
+                  : 'It has no plan of its own: everything stays where it is.'
+                : 'What would lie elsewhere:'}
             </Typography>
             <ul>
               {differences.slice(0, MOST_LINES).map((line) => (

@@ -9,7 +9,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { setUpOf } from '#core/boat/build';
 import type { Spot } from '#core/documents/stow';
-import { withRigged } from '#core/editing/stow';
+import { asFishing, withRigged } from '#core/editing/stow';
 import { trustOf } from '#core/boat/trust';
 import { modesOf, riggedIn } from '#core/stow/modes';
 import { type Placed, planOf } from '#core/stow/plan';
@@ -203,6 +203,11 @@ function ModeLines({ mode, boarded }: { mode: Mode; boarded: Boarded }) {
         </Box>
       )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        {lines.length > 0 && (
+          <Button size="small" onClick={() => edit((outing) => asFishing(outing, mode))}>
+            All as while fishing
+          </Button>
+        )}
         {(craft.seat?.highM != null || rigged.seat === 'high') && (
           <Button
             size="small"

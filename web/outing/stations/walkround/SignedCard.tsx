@@ -5,6 +5,7 @@ import { catalogue } from '#core/needs/catalogue';
 import { needIds } from '#core/vocabulary/needs';
 import { throughMidnight } from '#core/documents/hours';
 import { clockAt, dateAt } from '#core/units/time';
+import { beforeMode } from '#core/stow/say';
 import { sayPosition } from '#core/units/position';
 import { capital, dayWords } from '#core/units/words';
 import type { Change } from '#core/signing/change';
@@ -104,6 +105,16 @@ export function SignedCard({
           </Box>
         ))}
       </Box>
+      {assessment.ready.map(({ mode, lines: list }) => (
+        <Box key={mode} component="section" aria-label={beforeMode(mode)}>
+          <Typography sx={{ fontWeight: 700, mt: 2 }}>{beforeMode(mode)}</Typography>
+          <Box component="ul" sx={{ pl: 2.5, my: 0.5 }}>
+            {list.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </Box>
+        </Box>
+      ))}
       {outing.accepted.length > 0 && (
         <>
           <Typography sx={{ fontWeight: 700, mt: 2 }}>Accepted with your reasons</Typography>
