@@ -18,14 +18,18 @@ const dragged = {
     path: `/outings/${outing.id}/brief`,
     holdOf: (page) => page.getByRole('slider', { name: 'Launch' }).locator('circle'),
   }),
+  thing: (): Dragged => ({
+    path: '/outings/ling-anchored/stow',
+    holdOf: (page) => page.locator('[data-drawing] [data-thing="bottle"]'),
+  }),
   place: (): Dragged => ({
     path: '/boats/grey-wagtail',
     holdOf: (page) => page.getByRole('button', { name: /^Tank well, / }),
   }),
 };
 
-/** Script per frame, ms, in a real browser: while the launch of an eight-hour outing with eight legs is dragged, and a place on a boat. */
-export async function measureDrag(outing: Outing): Promise<{ handleMs: number; placeMs: number }> {
+/** Script per frame, ms, in a real browser: while the launch of an eight-hour outing with eight legs is dragged, a place on a boat, and a thing from place to place. */
+export async function measureDrag(outing: Outing): Promise<{ handleMs: number; placeMs: number; thingMs: number }> {
   const folder = mkdtempSync(join(tmpdir(), 'tally-bench-'));
   const server = await startServer({ TALLY_DATA: folder }, ['dist/server/main.js']);
   const browser = await chromium.launch(config.use?.launchOptions ?? {});
@@ -41,6 +45,7 @@ export async function measureDrag(outing: Outing): Promise<{ handleMs: number; p
     return {
       handleMs: await drag(page, server.url, dragged.handle(outing)),
       placeMs: await drag(page, server.url, dragged.place()),
+      thingMs: await drag(page, server.url, dragged.thing()),
     };
   } finally {
     await browser.close();
