@@ -237,13 +237,14 @@ const derived = deriving<Context, Derived>({
   plan: {
     from: ['carried', 'boat', 'angler', 'stow'],
     keep: SOME,
-    make: ({ carried, boat, angler, stow }) => boat && angler && planOf({ aboard: carried, craft: boat, angler, stow }),
+    make: ({ carried, boat, angler, stow }, before) =>
+      boat && angler && planOf({ aboard: carried, craft: boat, angler, stow }, 'fish', before?.plan),
   },
   plans: {
     from: ['carried', 'plan', 'stow', 'angler', 'modes'],
     keep: SOME,
-    make: ({ plan, stow, angler, modes, carried }) =>
-      plan && angler ? plansOf(plan, { aboard: carried, craft: plan.craft, angler, stow }, modes) : [],
+    make: ({ plan, stow, angler, modes, carried }, before) =>
+      plan && angler ? plansOf(plan, { aboard: carried, craft: plan.craft, angler, stow }, modes, before?.plans) : [],
   },
   aboard: {
     from: ['carried', 'plan'],

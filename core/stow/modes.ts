@@ -41,9 +41,15 @@ export function modesOf({ trip, nights }: Pick<Brief, 'trip' | 'nights'>): reado
 }
 
 /** The plan of each mode; one in which nothing differs is the plan of fishing itself. */
-export function plansOf(fishing: StowPlan, input: PlanInput, list: readonly Mode[]): readonly ModePlan[] {
+export function plansOf(
+  fishing: StowPlan,
+  input: PlanInput,
+  list: readonly Mode[],
+  before: readonly ModePlan[] = [],
+): readonly ModePlan[] {
+  const was = (mode: Mode) => before.find((one) => one.mode === mode)?.plan ?? null;
   const differs = (mode: Mode) => differsIn(input.stow, mode) || differsIn(setUpOf(input.craft).stow ?? NOTHING, mode);
-  return list.map((mode) => ({ mode, plan: differs(mode) ? planOf(input, mode) : fishing }));
+  return list.map((mode) => ({ mode, plan: differs(mode) ? planOf(input, mode, was(mode)) : fishing }));
 }
 const NOTHING: Stow = { things: [], boat: { carry: null, launch: null, land: null, run: null, camp: null } };
 

@@ -272,6 +272,25 @@ describe('laws of any plan', () => {
       runs(150),
     );
   });
+  it('is the same, worked out anew or from the plan before it; and the plan before it is left as it was', () => {
+    fc.assert(
+      fc.property(anyPlan, fc.nat(5), ({ kinds, spots, puts }, left) => {
+        const aboard = aboardOf(kinds);
+        const start = { ...ready, stow: stowed(...spots.map((one, i): [string, Spot] => [ids[i] ?? 'x', one])) };
+        const first = planOf({ aboard, craft: wagtail, angler, stow: start.stow });
+        const copy = JSON.stringify(first.things);
+        const moved = puts.reduce(
+          (outing, { at, spot: to, mode }) => withPut(outing, [{ itemId: ids[at] ?? 'a', mode, spot: to, fish: to }]),
+          start,
+        );
+        const input = { aboard: aboard.toSpliced(left, 1), craft: wagtail, angler, stow: moved.stow };
+        const [after, anew] = [planOf(input, 'fish', first), planOf(input)];
+        expect(after.things).toEqual(anew.things);
+        expect(JSON.stringify(first.things)).toBe(copy);
+      }),
+      runs(200),
+    );
+  });
   it('is drawn within the boat’s drawing, each thing once, and said without a bare identifier', () => {
     fc.assert(
       fc.property(anyPlan, ({ kinds, spots }) => {

@@ -20,6 +20,8 @@ import { type Leashes, spotInThing, usualSpotOf } from './usual';
 export interface Placed {
   one: Aboard;
   spot: Spot;
+  /** What the plan of the outing has of it; undefined: nothing. */
+  entry: Stowed | undefined;
   /** Who said so: the plan of the outing, the set-up of the boat, or only its kind. */
   by: 'plan' | 'set-up' | 'kind';
   lies: Lies;
@@ -69,24 +71,50 @@ export function leashesAboard(aboard: readonly Aboard[], { clearSide }: Pick<Ang
   return { rods, paddle, clearSide };
 }
 
-/** Everything aboard in its place in one mode. What lies in a thing that is not aboard, or in a place that the boat has not, is nowhere, and said to be. */
-export function planOf({ aboard, craft, angler, stow }: PlanInput, mode: Mode = 'fish'): StowPlan {
+/**
+ * Everything aboard in its place in one mode. What lies in a thing that is not aboard, or in a place that the boat has not, is nowhere, and
+ * said to be. @param before the plan that this one follows: what lies as it lay is the same record
+ */
+export function planOf(
+  { aboard, craft, angler, stow }: PlanInput,
+  mode: Mode = 'fish',
+  before: StowPlan | null = null,
+): StowPlan {
+  const entries = byItem(stow.things);
   const ofSetUp = setUpOf(craft).stow?.things;
   const zones = zoneIndex(zonesOf(craft));
   const leashes = leashesAboard(aboard, angler);
-  const index = new Map<string, number>();
-  aboard.forEach(({ item }, i) => index.set(item.id, i));
+  const old = before instanceof Plan && before.follows(mode, craft, angler, leashes) ? before.things : [];
+  let known: Map<string, number> | null = null;
+  const index = (id: string): number | undefined => {
+    known ??= new Map(aboard.map(({ item }, i) => [item.id, i]));
+    return known.get(id);
+  };
+  const things: (Placed | undefined)[] = [];
   const spots: Spot[] = [];
   const by: Placed['by'][] = [];
-  let rods = 0;
-  let anyBuried = false;
-  for (const { item, entry } of aboard) {
+  let [rods, near, anyBuried] = [0, 0, false];
+  for (const one of aboard) {
+    const { item, entry } = one;
     const nth = isRod(item.kind) ? rods++ : 0;
-    const planned = written(stow.things, item.id, mode);
+    const own = entries.get(item.id);
+    // Most of it lies as it lay: what came or went moves the rest by one.
+    const at = old[near]?.one === one ? near : old[near + 1]?.one === one ? near + 1 : -1;
+    const was = at < 0 ? undefined : old[at];
+    near = at < 0 ? near : at + 1;
+    if (was && was.entry === own && standsBySelf(was)) {
+      // Its leash is tied anew.
+      things.push(was.spot.held === 'leashed' ? { ...was, eye: null } : was);
+      spots.push(was.spot);
+      by.push(was.by);
+      continue;
+    }
+    const planned = own ? (own[mode] ?? own.fish) : null;
     const setUp = planned ? null : written(ofSetUp, item.id, mode);
-    const boxAt = !entry.outsideContainer && item.containerId !== null ? index.get(item.containerId) : undefined;
+    const boxAt = !entry.outsideContainer && item.containerId !== null ? index(item.containerId) : undefined;
     const box = boxAt === undefined ? undefined : aboard[boxAt]?.item;
     const spot = planned ?? setUp ?? (box ? boxedSpot(item, box) : usualSpotOf(item, craft, angler, leashes, nth));
+    things.push(undefined);
     spots.push(spot);
     by.push(planned ? 'plan' : setUp ? 'set-up' : 'kind');
     anyBuried ||= spot.layer === 'bottom';
@@ -98,7 +126,7 @@ export function planOf({ aboard, craft, angler, stow }: PlanInput, mode: Mode = 
 
   const located: (Located | undefined)[] = [];
   const resolve = (i: number, seen: number): Located => {
-    const known = located[i];
+    const known = things[i] ?? located[i];
     if (known) return known;
     const made = seen > aboard.length ? NOWHERE : locate(i, seen);
     located[i] = made;
@@ -109,16 +137,30 @@ export function planOf({ aboard, craft, angler, stow }: PlanInput, mode: Mode = 
     if (!one || !spot) return NOWHERE;
     if (one.entry.carriedBy !== null) return elsewhere('companion', one.entry.carriedBy);
     if (spot.in !== 'thing') return plainly(spot, { zones, craft, angler, buried: buried(spot) });
-    const at = spot.id === null || spot.id === one.item.id ? undefined : index.get(spot.id);
+    const at = spot.id === null || spot.id === one.item.id ? undefined : index(spot.id);
     const box = at === undefined ? undefined : aboard[at]?.item;
     if (at === undefined || !box) return NOWHERE;
     return inBox(spot, one.item.id, box, resolve(at, seen + 1), buried(spot));
   };
-  const things = aboard.map((one, i): Placed => {
+  const placed = aboard.map((one, i): Placed => {
     const { lies, zone } = resolve(i, 0);
-    return { one, spot: spots[i] ?? LOST, by: by[i] ?? 'kind', lies, zone, eye: null };
+    return (
+      things[i] ?? {
+        one,
+        spot: spots[i] ?? LOST,
+        entry: entries.get(one.item.id),
+        by: by[i] ?? 'kind',
+        lies,
+        zone,
+        eye: null,
+      }
+    );
   });
-  return new Plan(mode, craft, leashed(things, craft));
+  return new Plan(mode, craft, leashed(placed, craft), angler, leashes);
+}
+/** Whether where it is hangs on nothing else aboard. */
+function standsBySelf({ one, spot }: Placed): boolean {
+  return spot.in !== 'thing' && spot.layer !== 'bottom' && one.item.containerId === null && !isRod(one.item.kind);
 }
 
 class Plan implements StowPlan {
@@ -127,7 +169,19 @@ class Plan implements StowPlan {
     readonly mode: Mode,
     readonly craft: Craft,
     readonly things: readonly Placed[],
+    private readonly angler: Angler,
+    private readonly leashes: Leashes,
   ) {}
+  follows(mode: Mode, craft: Craft, angler: Angler, { rods, paddle }: Leashes): boolean {
+    const { leashes } = this;
+    return (
+      this.mode === mode &&
+      this.craft === craft &&
+      this.angler === angler &&
+      leashes.rods === rods &&
+      leashes.paddle === paddle
+    );
+  }
   get byId() {
     this.known ??= new Map(this.things.map((placed) => [placed.one.item.id, placed]));
     return this.known;

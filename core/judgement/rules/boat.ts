@@ -115,7 +115,9 @@ const sternOverload = rule({
   repairs: ({ heaviest, massKg, ratedKg }, context) => [
     ...forward(context, massKg - ratedKg),
     ...forward(context, massKg - ratedKg * STERN_STOP),
-    ...heaviest.map(({ id, name }) => ({ do: 'remove-item' as const, itemId: id, name })),
+    ...heaviest
+      .filter((one) => massKg - one.massKg <= ratedKg * STERN_STOP)
+      .map(({ id, name }) => ({ do: 'remove-item' as const, itemId: id, name })),
     ...fewerFish(context),
   ],
 });

@@ -205,8 +205,13 @@ const overfull = rule({
           ? `${mass(why.have)} where it carries ${mass(why.want)}: ${things}.`
           : `${amount(why.have, 'L', 0)} of things where ${amount(why.want, 'L', 0)} can be packed, ${Math.round(USABLE * 100)} % of its room: ${things}.`,
   }),
-  repairs: ({ thingIds, zoneId }, context) =>
+  // Only what is large or heavy enough to settle it by itself is tried.
+  repairs: ({ thingIds, zoneId, why }, context) =>
     again(context, 'fish', thingIds)
+      .filter(({ one: { item, entry } }) => {
+        const less = { holder: 1, mass: item.massKg * entry.quantity, room: litresOf(item) * entry.quantity }[why.of];
+        return why.have - less <= why.want;
+      })
       .toSorted((a, b) => b.one.item.massKg - a.one.item.massKg)
       .slice(0, 3)
       .flatMap((placed) => moving(context, 'fish', placed, ({ id }) => id !== zoneId, 3)),
