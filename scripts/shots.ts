@@ -42,7 +42,17 @@ const shots: readonly Shot[] = [
       await page.getByRole('button', { name: 'Take all' }).waitFor();
     },
   },
-  { name: 'kit-phone-dark', path: '/outings/zander-dusk/kit', phone: true, theme: 'dark' },
+  { name: 'stow', path: '/outings/cod-wreck/stow' },
+  {
+    name: 'stow-phone-dark',
+    path: '/outings/pollack-long-grey/stow',
+    phone: true,
+    theme: 'dark',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Launch' }).click();
+      await page.getByRole('row').filter({ hasText: 'Sounder' }).getByRole('button').click();
+    },
+  },
   {
     name: 'walk-round',
     path: '/outings/zander-dusk/walk-round',
@@ -52,7 +62,6 @@ const shots: readonly Shot[] = [
   },
   { name: 'workings-anchor', path: '/outings/ling-anchored/workings/anchor' },
   { name: 'workings-power', path: '/outings/mere-cup-day/workings/power' },
-  { name: 'workings-rigs', path: '/outings/cod-wreck/workings/rigs', phone: true, theme: 'dark' },
   { name: 'ashore', path: '/outings/pollack-logged/ashore' },
   { name: 'gate', path: '/outings/pollack-long-grey/walk-round' },
   { name: 'locker', path: '/locker' },
