@@ -83,10 +83,11 @@ test('a set-up is looked at beside this plan, put on, changed in two things, and
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Set-up: Long Grey, dry' })).toBeVisible();
   await page.getByRole('button', { name: /^Set-up: / }).click();
-  await page.getByRole('menuitem', { name: /^Bare for casting/ }).click();
+  await page.getByRole('menuitem', { name: /^Wide for drifting/ }).click();
   await expect(page.getByText('What would lie elsewhere:')).toBeVisible();
+  await expect(page.getByText(/^Spinning rod, 2\.1 m: in the holder on the bar, left/)).toBeVisible();
   await page.getByRole('button', { name: 'Put it so' }).click();
-  await expect(page.getByRole('button', { name: 'Set-up: Bare for casting' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Set-up: Wide for drifting' })).toBeVisible();
   await page.getByRole('button', { name: /^Set-up: / }).click();
   await page.getByRole('menuitem', { name: /^Long Grey, dry/ }).click();
   await page.getByRole('button', { name: 'Put it so' }).click();
@@ -139,6 +140,26 @@ test('for the surf what is loose and what stands is settled by repairs; a moved 
   await expect(
     page.getByText(/^Hand pump, long: its place was in the tank well.*; now on the fore deck/),
   ).toBeVisible();
+});
+
+test('turned over, it says what sinks, what hangs, and what can no longer be done; tied down, nothing is lost', async ({
+  page,
+}) => {
+  await page.goto('/outings/cod-wreck/stow');
+  await page.getByRole('button', { name: 'Turn it over' }).click();
+  const over = page.getByRole('region', { name: 'Turned over' });
+  await expect(over).toContainText('Then nothing aboard serves to call for help');
+  await expect(over.getByText('Floats away: one')).toBeVisible();
+  await expect(over.getByText(/^Hangs on its leash: two/)).toBeVisible();
+  await margin(page)
+    .getByRole('button', { name: /^Clip Handheld radio/ })
+    .click();
+  await margin(page)
+    .getByRole('button', { name: /^Leash Phone/ })
+    .click();
+  await expect(over).toContainText('Nothing is lost. What is left still meets: ');
+  await over.getByRole('button', { name: 'Right it' }).click();
+  await expect(over).toBeHidden();
 });
 
 test('several things are put together at once, found by their place, and in the order of their mass', async ({

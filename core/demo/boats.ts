@@ -1,6 +1,7 @@
 import { presetFigures } from '../boat/build';
 import { newZone, usualZones } from '../boat/zones';
 import type { Craft } from '../documents/craft';
+import { flushStow, wideStow } from './stow';
 
 const wagtail: Craft = {
   format: 'craft/5',
@@ -72,7 +73,7 @@ const wagtail: Craft = {
   ],
   setUps: [
     { id: 'bare', name: 'Bare for casting', fittingIds: [], seat: 'low', floats: 'out', stow: null },
-    { id: 'wide', name: 'Wide for drifting', fittingIds: ['pod', 'boom'], seat: 'high', floats: 'out', stow: null },
+    { id: 'wide', name: 'Wide for drifting', fittingIds: ['pod', 'boom'], seat: 'high', floats: 'out', stow: wideStow },
     { id: 'bait', name: 'Live bait', fittingIds: ['pod', 'tank'], seat: 'low', floats: 'out', stow: null },
   ],
   setUpId: 'bare',
@@ -121,7 +122,7 @@ const dunlin: Craft = {
   ],
   setUps: [
     { id: 'bare', name: 'Bare for fly', fittingIds: [], seat: 'low', floats: 'out', stow: null },
-    { id: 'flush', name: 'Flush for surf', fittingIds: [], seat: 'low', floats: 'out', stow: null },
+    { id: 'flush', name: 'Flush for surf', fittingIds: [], seat: 'low', floats: 'out', stow: flushStow },
     { id: 'sounder', name: 'With the sounder', fittingIds: ['rail-mount'], seat: 'low', floats: 'out', stow: null },
   ],
   cruiseMps: 1.3,

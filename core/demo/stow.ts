@@ -100,3 +100,20 @@ export const tallPoleStow: Stow = {
   boat: through,
   things: [lies('push-pole', spot('push-pole', 'zone', 'left-rail', 'leashed', { eyeId: 'left-eye', state: 'out' }))],
 };
+
+/** Wide for drifting: rods on the bar across the well, what one looks at on the console. */
+export const wideStow: Stow = changed(
+  upright('spin-rod', 'bar-left', 'left-eye'),
+  upright('jig-rod', 'bar-right', 'right-eye'),
+  lies('gps', spot('gps', 'zone', 'pod', 'strapped')),
+);
+/** Flush for surf: nothing stands, nothing lies loose. */
+export const flushStow: Stow = {
+  boat: through,
+  things: [
+    ...['spin-rod', 'travel-rod'].map((id) => lies(id, spot(id, 'zone', 'left-rail', 'strapped', { state: 'stowed' }))),
+    ...under('fore-hatch', 'lure-box', 'soft-box', 'food', 'first-aid', 'dry-set', 'leader'),
+    ...strapped('well', 'net', 'four-piece', 'bottle'),
+    lies('pump', spot('pump', 'zone', 'well', 'strapped', { layer: 'top' })),
+  ],
+};

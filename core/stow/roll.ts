@@ -1,4 +1,17 @@
+import type { NeedId } from '../vocabulary/needs';
 import type { Placed, StowPlan } from './plan';
+
+/** Needs that have to be met after a capsize too. */
+export const afterRoll: readonly NeedId[] = [
+  'call-for-help',
+  'sound-signal',
+  'cut-line',
+  'take-water-out',
+  'distress-signal',
+  'be-seen-night',
+  'propulsion',
+  'navigate',
+];
 
 /** What a capsize makes of a thing: it stays where it is, hangs on its leash, floats away, or sinks. */
 export type Fate = 'stays' | 'hangs' | 'floats away' | 'sinks';

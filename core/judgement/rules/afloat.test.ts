@@ -115,7 +115,7 @@ describe('an outing in a boat', () => {
     const wide = { ...ready, brief: { ...ready.brief, setUpId: 'wide' } };
     const refs = changed({ seat: { xM: 1.72, lowM: 0.16, highM: 0.5 } });
     const unsteady = assess(wide, refs, noAnswers, now).findings.find(({ facts }) => facts.code === 'unsteady');
-    expect(unsteady?.repairs[0]).toMatchObject({ do: 'set-set-up', setUpId: 'bare' });
+    expect(unsteady?.repairs[0]).toMatchObject({ do: 'set-set-up', setUp: { id: 'bare' } });
     expect(codes(ready, refs)).not.toContain('unsteady');
     expect(codes({ ...wide, brief: { ...wide.brief, setUpId: 'long-gone' } }, refs), 'as it stands').not.toContain(
       'unsteady',

@@ -107,6 +107,18 @@ describe('where things lie', () => {
       null,
     ],
     [
+      'standing where a fish is fought',
+      put(ready, 'spin-rod', spot('zone', 'right-rail', { held: 'leashed', state: 'out' })),
+      'stow-in-the-way:fight',
+      'note',
+    ],
+    [
+      'behind the seat it is not told',
+      put(ready, 'spin-rod', spot('zone', 'right-tube', { held: 'leashed', state: 'out' })),
+      'stow-in-the-way:fight',
+      null,
+    ],
+    [
       'under the pedals',
       put(ready, 'food', spot('zone', 'floor', { held: 'leashed', at: { xM: 2.3, yM: 0 } })),
       'stow-in-the-way:sweep',

@@ -15,7 +15,7 @@ import { catalogue } from '../../needs/catalogue';
 import type { JudgedNeed } from '../../needs/match';
 import { USABLE, isClosed, fitsIn, litresOf, roomOf, standsIn } from '../../stow/fits';
 import { type Placed, type StowPlan, eyesOf, leashesOn, spotAt, standsUp, topOver } from '../../stow/plan';
-import { isLost, lostIn } from '../../stow/roll';
+import { afterRoll, isLost, lostIn } from '../../stow/roll';
 import { atZone, inside } from '../../stow/at';
 import { sayLies } from '../../stow/say';
 import { amount, mass } from '../../units/amount';
@@ -281,17 +281,6 @@ const wet = rule({
     drying(context, mode, again(context, mode, thingIds), (placed) => wantsDry(placed, mode, rough, true) ?? 'splash'),
 });
 
-/** Needs that have to be met after a capsize too. */
-const afterRoll: readonly NeedId[] = [
-  'call-for-help',
-  'sound-signal',
-  'cut-line',
-  'take-water-out',
-  'distress-signal',
-  'be-seen-night',
-  'propulsion',
-  'navigate',
-];
 interface RollLoss {
   need: JudgedNeed;
   mode: Mode;
@@ -506,7 +495,7 @@ const callNotWorn = rule({
     again(context, 'fish', thingIds).flatMap((placed) => wearing(context, 'fish', [placed])),
 });
 
-type ClearWhat = 're-entry' | 'cast' | 'sweep' | 'knees' | 'fly line';
+type ClearWhat = 're-entry' | 'fight' | 'cast' | 'sweep' | 'knees' | 'fly line';
 const clear = rule({
   code: 'stow-in-the-way',
   reads: ['plan', 'angler', 'brief'],
@@ -532,7 +521,13 @@ const clear = rule({
               basis: 'judgement' as const,
               extent: list.length,
               subject: what,
-              facts: { what, side: angler.clearSide, things: named(list), many: list.length, thingIds: idsOf(list) },
+              facts: {
+                what,
+                side: what === 'fight' ? angler.hand : angler.clearSide,
+                things: named(list),
+                many: list.length,
+                thingIds: idsOf(list),
+              },
             },
           ];
     const onClearSide = aboard.filter((placed) => {
@@ -546,6 +541,9 @@ const clear = rule({
         zone.kind !== 'side pocket'
       );
     });
+    const fought = aboard.filter(
+      (placed) => high(placed) && placed.zone?.side === angler.hand && near(placed, FIGHT_M[0], FIGHT_M[1]),
+    );
     const fly = brief.techniques.includes('fly');
     const behind = fly ? aboard.filter((placed) => high(placed) && near(placed, -9, 0)) : [];
     const sweep =
@@ -578,6 +576,7 @@ const clear = rule({
       : [];
     return [
       ...tell('re-entry', onClearSide, 'mind'),
+      ...tell('fight', fought, 'note'),
       ...tell('cast', behind, behind.some(({ one }) => isRod(one.item.kind)) ? 'mind' : 'note'),
       ...tell('sweep', sweep, 'mind'),
       ...tell('knees', knees, 'note'),
@@ -590,6 +589,10 @@ const clear = rule({
       're-entry': {
         title: `${things} on the side you climb in by`,
         text: `You keep the ${side} side clear to get back in; ${it} would catch a knee or a strap. The other side, or behind the seat.`,
+      },
+      fight: {
+        title: `${things} where a fish is fought`,
+        text: `Ahead of you on the ${side}, the side of your rod hand: a rod swung there, or a lure worked close in, meets ${it}. Behind the seat, or flat.`,
       },
       cast: {
         title: `${things} in the way of the back-cast`,
@@ -629,6 +632,8 @@ const clear = rule({
 const LONG_M = 0.5;
 /** How far behind and before the seat one climbs in, m; where the feet go on pedals, ahead of the seat and aside, m. */
 const REENTRY_M = [-0.25, 0.6] as const;
+/** Where a rod is swung when a fish runs under the boat: from beside the seat to its length ahead, m. */
+const FIGHT_M = [-0.1, 1.4] as const;
 const SWEEP_M = [0.35, 0.95, 0.2] as const;
 
 /** A lid that has to open, with something lying on it. */

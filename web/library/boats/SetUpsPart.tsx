@@ -129,6 +129,14 @@ function OneSetUp({ setUp, current }: { setUp: SetUp; current: boolean }) {
             }
           />
         ))}
+        {setUp.stow && (
+          <Typography variant="body2" color="textSecondary">
+            {setUp.stow.things.length} things have a place in it.
+            <Button size="small" onClick={() => change(put({ stow: null }))}>
+              Forget where
+            </Button>
+          </Typography>
+        )}
         <Box sx={{ flex: 1 }} />
         {!current && <Button onClick={() => change((one) => ({ ...one, setUpId: setUp.id }))}>Put it so</Button>}
         <Button color="error" sx={{ color: 'error.main' }} onClick={() => change((one) => withoutSetUp(one, setUp.id))}>

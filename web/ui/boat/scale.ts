@@ -23,7 +23,8 @@ const MOST_PX_PER_M = 240;
 
 /** One scale for both views, as large as the width allows. */
 export function scaleFor(craft: Craft, width: number, shows: 'body' | 'things' | 'hull'): Scale {
-  const perM = Math.min(MOST_PX_PER_M, (width - 2 * MARGIN) / (craft.lengthM + 0.1));
+  // What is not seen, as while something else is printed, has no width.
+  const perM = Math.max(1, Math.min(MOST_PX_PER_M, (width - 2 * MARGIN) / (craft.lengthM + 0.1)));
   const px = (metres: number) => metres * perM;
   const left = (width - px(craft.lengthM)) / 2;
   const outM = floatsOutM(craft);

@@ -44,6 +44,10 @@ export function Proposal() {
   });
   useEffect(() => {
     if (led) askOnce();
+    // A screen that is put aside for a moment while it opens ends its worker: it asks again when it is shown.
+    return () => {
+      asked.current = false;
+    };
   }, [led]);
   const stop = () => {
     worker.stop();

@@ -68,12 +68,13 @@ function Above({
   const seat = seatOf(craft);
   const clear = boarded.angler.clearSide === 'left' ? -1 : 1;
   const boxes = new Set(containersIn(plan).map(({ one }) => one.item.id));
-  // The small lie over the large, so that each can be seen and taken.
+  // The small lie over the large, and the one that is looked at over all, so that each can be seen and taken.
   const area = (placed: Placed) => {
     const at = laid.get(placed.one.item.id);
     return at ? at.lengthM * at.widthM : 0;
   };
-  const things = plan.things.toSorted((a, b) => area(b) - area(a));
+  const last = (placed: Placed) => Number(placed.one.item.id === chosen);
+  const things = plan.things.toSorted((a, b) => last(a) - last(b) || area(b) - area(a));
   return (
     <g>
       <defs>

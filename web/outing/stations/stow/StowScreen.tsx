@@ -24,6 +24,7 @@ import { SetUps } from './SetUps';
 import { StowSheet } from './StowSheet';
 import { ThingPanel } from './ThingPanel';
 import { ThingTable } from './ThingTable';
+import { TurnOver } from './TurnOver';
 import { type Boarded, StowContext, type StowDesk, floating, putIn, useNames, usePlan } from './useStow';
 
 /** Settled here: does everything lie where it is dry, held, at hand and out of the way, in every mode. What would annoy: dragging forty things to learn it. */
@@ -61,6 +62,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
   const { doc, edit, assessment } = useDesk();
   const [mode, setMode] = useState<Mode>('fish');
   const [chosen, setChosen] = useState<string | null>(null);
+  const [over, setOver] = useState(false);
   /** The outing with what is under the finger where it hovers; null: nothing is carried. */
   const [trial, setTrial] = useState<typeof doc | null>(null);
   const { keepKg } = assessment.exposures;
@@ -113,6 +115,9 @@ function Stowed({ boarded }: { boarded: Boarded }) {
             ))}
           </ToggleButtonGroup>
           <Box sx={{ flex: 1 }} />
+          <Button variant="outlined" aria-pressed={over} onClick={() => setOver(!over)}>
+            Turn it over
+          </Button>
           <SetUps />
           <Button onClick={() => window.print()}>Print</Button>
         </Box>
@@ -156,10 +161,11 @@ function Stowed({ boarded }: { boarded: Boarded }) {
           </Box>
         </Box>
         <ModeLines mode={shownMode} boarded={boarded} />
+        {over && <TurnOver onClose={() => setOver(false)} />}
         {placed && <ThingPanel key={`${placed.one.item.id} ${shownMode}`} placed={placed} />}
         <ThingTable />
       </Box>
-      <StowSheet list={list} />
+      <StowSheet />
     </StowContext>
   );
 }

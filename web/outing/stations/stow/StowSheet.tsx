@@ -1,24 +1,25 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { memo } from 'react';
-import { planOf } from '#core/stow/plan';
-import { beforeMode, changesBetween, isPlain, saySpot } from '#core/stow/say';
+import { type Placed, planOf, spotAt } from '#core/stow/plan';
+import { beforeMode, isPlain, saySpot } from '#core/stow/say';
 import { dayWords } from '#core/units/words';
-import type { Mode } from '#core/vocabulary/stow';
 import { useDesk } from '../../desk';
 import { StowDrawing } from './StowDrawing';
 import { useStow } from './useStow';
 
 /** The plan on one page, for paper alone: both views, what lies where, and what is made ready before the other modes. */
-export const StowSheet = memo(function StowSheet({ list }: { list: readonly Mode[] }) {
-  const { doc, looked } = useDesk();
+export const StowSheet = memo(function StowSheet() {
+  const { doc, looked, assessment } = useDesk();
   const { plan, boarded, names } = useStow();
   const fishing = planOf(
     { aboard: boarded.aboard, craft: boarded.craft, angler: boarded.angler, stow: doc.stow },
     'fish',
   );
   const places = new Map<string, string[]>();
-  for (const placed of fishing.things) {
+  const along = (placed: Placed) =>
+    placed.lies.in === 'zone' ? spotAt(placed, plan.craft).xM : placed.lies.in === 'body' ? -1 : -2;
+  for (const placed of fishing.things.toSorted((a, b) => along(b) - along(a))) {
     if (isPlain(placed) || placed.one.entry.carriedBy !== null) continue;
     const { item, entry } = placed.one;
     const said = saySpot(placed.spot, item.kind, names).split(', ');
@@ -43,25 +44,16 @@ export const StowSheet = memo(function StowSheet({ list }: { list: readonly Mode
           </Box>
         ))}
       </Box>
-      {list
-        .filter((mode) => mode !== 'fish')
-        .map((mode) => {
-          const lines = changesBetween(
-            fishing,
-            planOf({ aboard: boarded.aboard, craft: boarded.craft, angler: boarded.angler, stow: doc.stow }, mode),
-            names,
-          );
-          return lines.length === 0 ? null : (
-            <Box key={mode} sx={{ breakInside: 'avoid', mt: 1 }}>
-              <strong>{beforeMode(mode)}</strong>
-              <ul style={{ margin: 0 }}>
-                {lines.map((line) => (
-                  <li key={line}>☐ {line}</li>
-                ))}
-              </ul>
-            </Box>
-          );
-        })}
+      {assessment.ready.map(({ mode, lines }) => (
+        <Box key={mode} sx={{ breakInside: 'avoid', mt: 1 }}>
+          <strong>{beforeMode(mode)}</strong>
+          <ul style={{ margin: 0, paddingLeft: 0, listStyle: 'none' }}>
+            {lines.map((line) => (
+              <li key={line}>☐ {line}</li>
+            ))}
+          </ul>
+        </Box>
+      ))}
     </Box>
   );
 });
