@@ -1,5 +1,5 @@
 import { kinds } from '../catalog/gear/kinds';
-import { containerAs, sizeOf } from '../catalog/gear/stowing';
+import { containerAs, isFixed, sizeOf } from '../catalog/gear/stowing';
 import { seatOf } from '../boat/build';
 import { zonesOf } from '../boat/zones';
 import type { Zone } from '../documents/boatParts';
@@ -189,6 +189,71 @@ export function forward(context: Plans & Pick<Context, 'aboard' | 'angler'>, kg:
     ? putting(context, 'fish', `Put ${namesOf(moved.map(([placed]) => placed))} farther forward`, moved)
     : [];
 }
+/** The heaviest things of one end or side, each to a place at the other; where something lighter lies there, the two change places. */
+export function evening(
+  context: Plans & Pick<Context, 'aboard' | 'angler'>,
+  away: (at: { xM: number; yM: number }) => number,
+  opposite: (at: { xM: number; yM: number }) => { xM: number; yM: number },
+): Repair[] {
+  const { plan, angler } = context;
+  if (!plan || !angler) return [];
+  const habits = leashesAboard(context.aboard, angler);
+  const massOf = ({ one: { item, entry } }: Placed) => item.massKg * entry.quantity;
+  const movable = plan.things.filter(
+    ({ spot, one }) => spot.in === 'zone' && !isFixed(one.item.kind) && one.entry.carriedBy === null,
+  );
+  const heavy = movable
+    .filter((placed) => away(spotAt(placed, plan.craft)) > ASIDE_M)
+    .toSorted((a, b) => massOf(b) - massOf(a))
+    .slice(0, 3);
+  const into = (placed: Placed, zone: Zone) =>
+    tied(spotIn(placed.one.item, { in: 'zone', zone }, placed.spot, habits), zone);
+  return heavy.flatMap((placed): Repair[] => {
+    const at = spotAt(placed, plan.craft);
+    const underFeet = ({ kind }: Zone) => kind === 'cockpit floor' && plan.craft.drive === 'pedal';
+    const nearest = (wanted: { xM: number; yM: number }, fits: (off: number) => boolean) =>
+      zonesOf(plan.craft)
+        .filter(
+          (one) =>
+            one.kind !== 'pad-eye' && !underFeet(one) && fits(away(one)) && fitsIn(placed.one.item, one) === null,
+        )
+        .toSorted(
+          (a, b) => Math.hypot(a.xM - wanted.xM, a.yM - wanted.yM) - Math.hypot(b.xM - wanted.xM, b.yM - wanted.yM),
+        )[0];
+    const there = opposite(at);
+    // All of it across may be as much the other way: the middle comes first.
+    const middle = nearest(
+      { xM: (at.xM + there.xM) / 2, yM: (at.yM + there.yM) / 2 },
+      (off) => Math.abs(off) <= ASIDE_M,
+    );
+    const zone = nearest(there, (off) => off < -ASIDE_M);
+    const toMiddle = middle
+      ? putting(context, 'fish', `Put ${placed.one.item.name} ${atZone(middle)}`, [[placed, into(placed, middle)]])
+      : [];
+    if (!zone) return toMiddle;
+    const name = placed.one.item.name;
+    const lighter = movable.find(
+      (other) =>
+        other.zone === zone &&
+        massOf(other) < massOf(placed) &&
+        placed.zone !== null &&
+        fitsIn(other.one.item, placed.zone) === null,
+    );
+    const swap =
+      lighter && placed.zone
+        ? putting(context, 'fish', `Swap ${name} and ${lighter.one.item.name}`, [
+            [placed, into(placed, zone)],
+            [lighter, into(lighter, placed.zone)],
+          ])
+        : [];
+    return [
+      ...toMiddle,
+      ...putting(context, 'fish', `Put ${name} ${atZone(zone)}`, [[placed, into(placed, zone)]]),
+      ...swap,
+    ];
+  });
+}
+const ASIDE_M = 0.12;
 const MOST_MOVED = 5;
 /** What would lie loose is tied while one is at it. */
 function tied(spot: Spot, zone: Zone): Spot {

@@ -9,7 +9,7 @@ import { kinds } from '../../catalog/gear/kinds';
 import { fewerFish, otherBoats, otherSetUps, removing } from '../candidates';
 import type { Context } from '../context';
 import { rule } from '../rule';
-import { layingFlat } from '../stowRepairs';
+import { evening, layingFlat } from '../stowRepairs';
 import { standsUp, topOver } from '../../stow/plan';
 
 /** Thresholds of practice for small open craft. Rules of thumb; the maker's rating always wins. */
@@ -119,6 +119,19 @@ const trim = rule({
     title: `${craft} lies ${trimDeg > 0 ? 'by the stern' : 'by the bow'}`,
     text: `${figure(Math.abs(trimDeg))}° ${trimDeg > 0 ? 'bow up' : 'bow down'}${sayWhen(when)}, by where each thing lies; within ${TRIM_MIND_DEG}° it answers as it should. Move weight ${trimDeg > 0 ? 'forward' : 'aft'}. ${estimate(calibrated)}`,
   }),
+  // Weight goes to the end that is too high, before anything stays ashore.
+  repairs: ({ trimDeg }, context) => {
+    const middle = (context.plan?.craft.lengthM ?? 0) / 2;
+    const way = trimDeg > 0 ? -1 : 1;
+    return [
+      ...evening(
+        context,
+        ({ xM }) => way * (xM - middle),
+        ({ xM, yM }) => ({ xM: 2 * middle - xM, yM }),
+      ),
+      ...lighter(context),
+    ];
+  },
 });
 
 const heel = rule({
@@ -139,6 +152,17 @@ const heel = rule({
     title: `${craft} lies over to one side`,
     text: `${figure(heelDeg)}°${sayWhen(when)}, by where each thing lies; past ${HEEL_MIND_DEG}° it is felt in every stroke, past ${HEEL_STOP_DEG}° little is left to that side. Even out what is left and right. ${estimate(calibrated)}`,
   }),
+  repairs: (_, context) => {
+    const side = Math.sign(context.lading?.yM ?? 0) || 1;
+    return [
+      ...evening(
+        context,
+        ({ yM }) => side * yM,
+        ({ xM, yM }) => ({ xM, yM: -yM }),
+      ),
+      ...lighter(context),
+    ];
+  },
 });
 
 const freeboard = rule({
@@ -190,6 +214,20 @@ const unsteady = rule({
       ? `${figure(share * 100, 0)} % of what it has with you alone, seated low: ${amount(gmM, 'm', 2)} of metacentric height against ${amount(aloneM, 'm', 2)}${sayWhen(when)}. ${stance === 'seated high' ? 'Lower the seat. ' : 'Less aboard, or lower down. '}${estimate(calibrated)}`
       : `${stance === 'seated high' ? 'Seated high' : 'Seated'} with all this, nothing rights it${sayWhen(when)}: ${amount(gmM, 'm', 2)} of metacentric height. Lower the seat, take less, or another boat. ${estimate(calibrated)}`,
   }),
+  repairs: ({ when, stance }, context) => [
+    ...(when && when.mode !== 'fish' && stance === 'seated high'
+      ? [
+          {
+            do: 'rig-boat' as const,
+            mode: when.mode,
+            seat: 'low' as const,
+            floats: null,
+            words: `Lower the seat for ${modeWords[when.mode]}`,
+          },
+        ]
+      : []),
+    ...lighter(context),
+  ],
 });
 
 const unsteadyStanding = rule({

@@ -300,6 +300,58 @@ describe('what a need asks about where', () => {
   });
 });
 
+describe('a boat that lies uneven', () => {
+  const lead = (id: string, massKg: number) => newItem(id, 'sinkers', { name: id, massKg });
+  const laden = (list: readonly [string, number, Spot][]): [Outing, References] => {
+    const things = list.map(([id, kg]) => lead(id, kg));
+    const refs = { ...references, items: [...references.items, ...things] };
+    const outing = list.reduce((next, [id, , at]) => put(withItem(next, id, 1), id, at), ready);
+    return [outing, refs];
+  };
+  const offered = (outing: Outing, refs: References, code: string) =>
+    judge(outing, refs).findings.find(({ facts }) => facts.code === code)?.repairs ?? [];
+  it('to one side is evened by putting weight on the other, or by two things that change places; and lies level after', () => {
+    const [outing, refs] = laden([['ballast', 9, spot('zone', 'left-rail', { held: 'strapped' })]]);
+    const light = {
+      ...refs,
+      craft: refs.craft.map((one) => ({ ...one, zones: one.zones?.map((zone) => ({ ...zone, maxKg: 30 })) ?? null })),
+    };
+    const repairs = offered(outing, light, 'heel');
+    expect(repairs.map(sayRepair).join()).toMatch(/Put ballast|Swap ballast/);
+    for (const repair of repairs)
+      expect(judge(applyRepair(outing, repair, now), light).findings.some(({ facts }) => facts.code === 'heel')).toBe(
+        false,
+      );
+  });
+  it('by the stern is levelled by putting weight forward', () => {
+    const [outing, refs] = laden([['ballast', 42, spot('zone', 'well', { held: 'strapped', at: { xM: 0.4, yM: 0 } })]]);
+    const strong = {
+      ...refs,
+      craft: refs.craft.map((one) => ({
+        ...one,
+        ratedLoadKg: 400,
+        wellKg: 90,
+        zones: one.zones?.map((zone) => ({ ...zone, maxKg: 60 })) ?? null,
+      })),
+    };
+    const trimmed = judge(outing, strong).findings.find(({ facts }) => facts.code === 'trim');
+    if (!trimmed) throw new Error('So much astern is felt.');
+    expect(trimmed.repairs.some(({ do: what }) => what === 'stow')).toBe(true);
+  });
+  it('with its seat up through the surf has it lowered for that alone', () => {
+    const high = { ...craftWith({ seat: { xM: 1.72, lowM: 0.16, highM: 0.62 } }) };
+    const launching = {
+      ...ready,
+      stow: { ...ready.stow, boat: { ...ready.stow.boat, launch: { seat: 'high' as const, floats: null } } },
+    };
+    const unsteady = judge(launching, high).findings.find(({ facts }) => facts.code === 'unsteady');
+    expect(unsteady && sayFinding(unsteady.facts).text).toMatch(/launching/);
+    const [repair] = unsteady?.repairs ?? [];
+    expect(repair && sayRepair(repair)).toBe('Lower the seat for launching');
+    if (repair) expect(applyRepair(launching, repair, now).stow.boat.launch?.seat).toBe('low');
+  });
+});
+
 /** The outing with some of its things put anywhere at all. */
 const anyPut = fc.record({
   itemId: fc.constantFrom(...ready.loadout.map(({ itemId }) => itemId)),
