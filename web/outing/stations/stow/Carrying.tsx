@@ -153,7 +153,7 @@ export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outin
       >
         {carrying && over
           ? `${carrying.one.item.name} ${over.why === null ? '' : 'does not go there: '}${over.why ?? `goes ${sayTarget({ over: { id: keyOf(over.target), data: { current: { why: null } } } } as never)}`}.`
-          : 'Drag a thing, or press it and choose its place. Loose things are dashed; the hatched side is kept clear to climb in.'}
+          : 'Drag a thing, or press it and choose its place. Loose things are dashed; hatched is kept clear, to climb in and to fight a fish.'}
       </Typography>
     </DndContext>
   );

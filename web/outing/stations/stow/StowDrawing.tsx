@@ -4,8 +4,9 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { memo, useMemo } from 'react';
 import { seatOf } from '#core/boat/build';
-import { zonesOf } from '#core/boat/zones';
+import { halfBreadthAt, zonesOf } from '#core/boat/zones';
 import type { Zone } from '#core/documents/boatParts';
+import type { Craft } from '#core/documents/craft';
 import { type Laid, layoutOf } from '#core/stow/layout';
 import { type Placed, centreOf, spotAt, standsUp, topOver } from '#core/stow/plan';
 import { sayLies, saySpot } from '#core/stow/say';
@@ -63,10 +64,8 @@ function Above({
 }) {
   const { plan, boarded, chosen } = useStow();
   const { inks } = useTheme();
-  const { x, y, px } = scale;
+  const { x, y } = scale;
   const { craft } = plan;
-  const seat = seatOf(craft);
-  const clear = boarded.angler.clearSide === 'left' ? -1 : 1;
   const boxes = new Set(containersIn(plan).map(({ one }) => one.item.id));
   // The small lie over the large, and the one that is looked at over all, so that each can be seen and taken.
   const area = (placed: Placed) => {
@@ -82,16 +81,15 @@ function Above({
           <path d="M0 0V7" stroke={inks.kelp} strokeWidth={1.2} opacity={0.6} />
         </pattern>
       </defs>
-      <rect
-        x={x(seat.xM - 0.25)}
-        y={Math.min(y(clear * 0.26), y((clear * craft.beamM) / 2))}
-        width={px(0.85)}
-        height={Math.abs(px(craft.beamM / 2 - 0.26))}
-        fill="url(#clear-side)"
-        pointerEvents="none"
-      >
-        <title>{`Kept clear to climb in: the ${boarded.angler.clearSide} side`}</title>
-      </rect>
+      <Kept {...{ scale, craft }} side={boarded.angler.clearSide} fromM={-0.25} toM={0.6} words="to climb in" />
+      {/* Where a fish is fought begins before that side, if it is the same one. */}
+      <Kept
+        {...{ scale, craft }}
+        side={boarded.angler.hand}
+        fromM={boarded.angler.hand === boarded.angler.clearSide ? 0.6 : -0.1}
+        toM={1.4}
+        words="to fight a fish"
+      />
       {!still &&
         zonesOf(craft).map((zone) => <ZoneTarget key={zone.id} zone={zone} scale={scale} carrying={carrying} />)}
       {plan.things.map((placed) => {
@@ -119,6 +117,36 @@ function Above({
     </g>
   );
 }
+
+interface KeptProps {
+  scale: Scale;
+  craft: Craft;
+  side: 'left' | 'right';
+  /** From the seat. */
+  fromM: number;
+  toM: number;
+  words: string;
+}
+/** A strip along the side that has to be free, as broad as the deck is there. */
+function Kept({ scale: { x, y, px }, craft, side, fromM, toM, words }: KeptProps) {
+  const seat = seatOf(craft).xM;
+  const way = side === 'left' ? -1 : 1;
+  const half = Math.min(...[fromM, toM].map((off) => halfBreadthAt(craft, seat + off)));
+  const inner = Math.min(INNER_M, half - 0.05);
+  return (
+    <rect
+      x={x(seat + fromM)}
+      y={Math.min(y(way * inner), y(way * half))}
+      width={px(toM - fromM)}
+      height={Math.max(0, px(half - inner))}
+      fill="url(#clear-side)"
+      pointerEvents="none"
+    >
+      <title>{`Kept clear ${words}: the ${side} side`}</title>
+    </rect>
+  );
+}
+const INNER_M = 0.26;
 
 /** A place as something to drop on: shown while something is carried, kelp where it takes it, clay where it does not. */
 function ZoneTarget({ zone, scale: { x, y, px }, carrying }: { zone: Zone; scale: Scale; carrying: Placed | null }) {
