@@ -40,6 +40,26 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
     return { date, launchAt, turnAt: null, homeAt, alarmAt: shiftClock(homeAt, 60), nights: 0, landingId: null };
   };
   const direct = { out: [], home: [] };
+  /** Standing with a fly rod on the white flat, in the heat. */
+  const onTheFlat = {
+    brief: {
+      ...like.brief,
+      targets: ['bonefish'],
+      keep: 0,
+      waterId: 'lantern-cays',
+      launchId: 'lamp-landing',
+      areaId: 'white-flat',
+      route: direct,
+      trip: 'flats' as const,
+      techniques: ['fly' as const, 'sight fishing' as const],
+      standing: true,
+    },
+    conditions: {
+      ...like.conditions,
+      waterC: 27,
+      hours: evenHours(date, 'UTC-3', { windMps: 4, gustMps: 6, windFromDeg: 70, airC: 32, humidityPct: 74 }),
+    },
+  };
   return [
     {
       ...like,
@@ -102,24 +122,11 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
       id: 'bonefish-flat',
       title: 'Bonefish, standing on the white flat',
       brief: {
-        ...like.brief,
-        targets: ['bonefish'],
-        keep: 0,
-        waterId: 'lantern-cays',
-        launchId: 'lamp-landing',
-        areaId: 'white-flat',
+        ...onTheFlat.brief,
         ...hours('08:00', 360),
-        route: direct,
         craftId: 'grey-wagtail',
-        trip: 'flats',
-        techniques: ['fly', 'sight fishing'],
-        standing: true,
       },
-      conditions: {
-        ...like.conditions,
-        waterC: 27,
-        hours: evenHours(date, 'UTC-3', { windMps: 4, gustMps: 6, windFromDeg: 70, airC: 32, humidityPct: 74 }),
-      },
+      conditions: onTheFlat.conditions,
       loadout: [
         ...always,
         ...once(
@@ -146,25 +153,12 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
       id: 'bonefish-pole',
       title: 'Bonefish from the round boat, poled',
       brief: {
-        ...like.brief,
-        targets: ['bonefish'],
-        keep: 0,
-        waterId: 'lantern-cays',
-        launchId: 'lamp-landing',
-        areaId: 'white-flat',
+        ...onTheFlat.brief,
         ...hours('08:00', 240),
-        route: direct,
         craftId: 'little-stint',
         setUpId: 'folded',
-        trip: 'flats',
-        techniques: ['fly', 'sight fishing'],
-        standing: true,
       },
-      conditions: {
-        ...like.conditions,
-        waterC: 27,
-        hours: evenHours(date, 'UTC-3', { windMps: 4, gustMps: 6, windFromDeg: 70, airC: 32, humidityPct: 74 }),
-      },
+      conditions: onTheFlat.conditions,
       loadout: [
         ...always,
         ...once('paddle', 'push-pole', 'drive-leash', 'fly-rod', 'leader', 'net', 'forceps', 'hat', 'radio'),

@@ -1,5 +1,4 @@
-import type { Spot, Stow, Stowed } from '../documents/stow';
-import { unstowed } from '../documents/stow';
+import { type Spot, type Stow, type Stowed, spotOf, unstowed } from '../documents/stow';
 import type { Hold } from '../vocabulary/stow';
 
 /** Things that are put away or in use; put away unless it is said. */
@@ -17,7 +16,7 @@ type Way = Partial<Omit<Spot, 'in' | 'id'>>;
 
 function spot(itemId: string, where: Spot['in'], id: string | null, held: Hold, way: Way = {}): Spot {
   const state = twoStates.has(itemId) ? ('stowed' as const) : null;
-  return { in: where, id, held, eyeId: null, cover: 'bare', layer: 'middle', state, at: null, ...way };
+  return spotOf(where, id, { held, state, ...way });
 }
 const nowhereElse = { carry: null, launch: null, land: null, run: null, camp: null } as const;
 const lies = (itemId: string, fish: Spot, other: Partial<Omit<Stowed, 'itemId' | 'fish'>> = {}): Stowed => ({

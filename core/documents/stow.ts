@@ -20,6 +20,11 @@ export const spotSchema = z.strictObject({
 });
 export type Spot = z.infer<typeof spotSchema>;
 
+/** A spot with nothing said but where it is: loose and bare, among the rest. */
+export function spotOf(where: Spot['in'], id: string | null, more: Partial<Spot> = {}): Spot {
+  return { in: where, id, held: 'loose', eyeId: null, cover: 'bare', layer: 'middle', state: null, at: null, ...more };
+}
+
 const otherSpot = spotSchema.nullable();
 /** One thing's places: while fishing, and in another mode where it differs. */
 export const stowedSchema = z.strictObject({

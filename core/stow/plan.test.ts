@@ -5,7 +5,7 @@ import { demo } from '../demo/demo';
 import type { Craft } from '../documents/craft';
 import type { Item } from '../documents/item';
 import { type Aboard, byItself } from '../documents/references';
-import { type Spot, type Stow, unstowed } from '../documents/stow';
+import { type Spot, type Stow, spotOf as spot, unstowed } from '../documents/stow';
 import { newItem } from '../editing/newItem';
 import { withPut } from '../editing/stow';
 import { kindIds } from '../catalog/gear/kinds';
@@ -27,17 +27,6 @@ const wrack = references.craft.find(({ id }) => id === 'bladder-wrack');
 if (!angler || !wagtail || !wrack || !ready) throw new Error('The demo has somebody and boats.');
 
 const item = (id: string, kind: Item['kind'], more: Partial<Item> = {}) => newItem(id, kind, more);
-const spot = (where: Spot['in'], id: string | null, more: Partial<Spot> = {}): Spot => ({
-  in: where,
-  id,
-  held: 'loose',
-  eyeId: null,
-  cover: 'bare',
-  layer: 'middle',
-  state: null,
-  at: null,
-  ...more,
-});
 const none = { carry: null, launch: null, land: null, run: null, camp: null };
 const stowed = (...list: [string, Spot, Partial<Record<(typeof otherModes)[number], Spot>>?][]): Stow => ({
   ...unstowed,

@@ -7,7 +7,7 @@ import type { Zone } from '../documents/boatParts';
 import type { Craft } from '../documents/craft';
 import type { Item } from '../documents/item';
 import type { Aboard, Lies, Move } from '../documents/references';
-import type { Spot, Stow, Stowed } from '../documents/stow';
+import { type Spot, type Stow, type Stowed, spotOf } from '../documents/stow';
 import { rememberFor } from '../units/remember';
 import { dryness, reaches } from '../vocabulary/boat';
 import type { Mode } from '../vocabulary/stow';
@@ -286,16 +286,7 @@ const NOWHERE: Located = {
   },
   zone: null,
 };
-const LOST: Spot = {
-  in: 'nowhere',
-  id: null,
-  held: 'loose',
-  eyeId: null,
-  cover: 'bare',
-  layer: 'middle',
-  state: null,
-  at: null,
-};
+const LOST: Spot = spotOf('nowhere', null);
 
 /** One move is a reach with both hands; two, and one leaves the paddle. */
 function farther(reach: Lies['reach'], moves: number): Lies['reach'] {

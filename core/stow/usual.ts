@@ -14,7 +14,7 @@ import { zonesOf } from '../boat/zones';
 import type { Zone } from '../documents/boatParts';
 import type { Craft } from '../documents/craft';
 import type { Item } from '../documents/item';
-import type { Spot } from '../documents/stow';
+import { type Spot, spotOf } from '../documents/stow';
 import { rememberFor } from '../units/remember';
 import type { BodyPart } from '../vocabulary/stow';
 import { fitsIn, isClosed } from './fits';
@@ -101,19 +101,13 @@ export function usualHold(item: Item, zone: Pick<Zone, 'kind' | 'cord'>, leashes
 
 /** What comes in a packet, and stays in it. */
 const inPacket: ReadonlySet<KindId> = new Set<KindId>(['hook-packet', 'jig-heads', 'feather-rig']);
-const NO_SPOT: Omit<Spot, 'in' | 'id' | 'held'> = {
-  eyeId: null,
-  cover: 'bare',
-  layer: 'middle',
-  state: null,
-  at: null,
-};
-const NOT_YET: Spot = { ...NO_SPOT, in: 'nowhere', id: null, held: 'loose' };
+const NOT_YET = spotOf('nowhere', null);
 /** All that is not the place itself, as it usually is. */
 function manner({ kind, qualities }: Item): Pick<Spot, 'eyeId' | 'cover' | 'layer' | 'state' | 'at'> {
   const { means, aside } = kinds[kind];
   return {
-    ...NO_SPOT,
+    eyeId: null,
+    at: null,
     cover: qualities.includes('sheathed') ? 'sheath' : inPacket.has(kind) ? 'bag' : kind === 'gaff' ? 'cap' : 'bare',
     layer: means.some((id) => onTop.has(id))
       ? 'top'

@@ -6,7 +6,7 @@ import { demo } from '../../demo/demo';
 import type { Item } from '../../documents/item';
 import type { Outing } from '../../documents/outing';
 import type { References } from '../../documents/references';
-import type { Spot } from '../../documents/stow';
+import { type Spot, spotOf as spot } from '../../documents/stow';
 import { applyRepair, sayRepair } from '../../editing/repair';
 import { newItem } from '../../editing/newItem';
 import { withItem } from '../../editing/edit';
@@ -25,17 +25,6 @@ const byId = (id: string): Outing => {
 };
 const ready = byId('pollack-long-grey');
 const judge = (outing: Outing, refs: References = references) => assess(outing, refs, noAnswers, now);
-const spot = (where: Spot['in'], id: string | null, more: Partial<Spot> = {}): Spot => ({
-  in: where,
-  id,
-  held: 'loose',
-  eyeId: null,
-  cover: 'bare',
-  layer: 'middle',
-  state: null,
-  at: null,
-  ...more,
-});
 const put = (outing: Outing, itemId: string, at: Spot, mode: Mode = 'fish') =>
   withPut(outing, [{ itemId, mode, spot: at, fish: at }]);
 const levelOf = (outing: Outing, key: string, refs?: References) =>

@@ -1,0 +1,358 @@
+import { isBattery, isFixed, isRod, keepApart, keepsApart } from '../../catalog/gear/stowing';
+import { kinds } from '../../catalog/gear/kinds';
+import type { Zone } from '../../documents/boatParts';
+import { USABLE, isClosed, fitsIn, litresOf, roomOf, standsIn } from '../../stow/fits';
+import { type Placed } from '../../stow/plan';
+import { atZone, inside } from '../../stow/at';
+import { sayLies } from '../../stow/say';
+import { amount, mass } from '../../units/amount';
+import { capital, count, plural } from '../../units/words';
+import { dryness } from '../../vocabulary/boat';
+import { type Mode } from '../../vocabulary/stow';
+import { removing } from '../candidates';
+import { type Told, rule } from '../rule';
+import { drying, moving, putting } from '../stowRepairs';
+import { named, idsOf, inMode, afloatPlans, again, byZone, byHand, toldOf } from './stowTold';
+
+const unplaced = rule({
+  code: 'stow-unplaced',
+  reads: ['plan'],
+  station: 'stow',
+  placing: true,
+  measure: 'things',
+  find: ({ plan }) => {
+    const things = plan?.things.filter(({ lies }) => lies.in === 'nowhere') ?? [];
+    if (!plan || things.length === 0) return [];
+    const facts = {
+      ...toldOf(things),
+      byHand: byHand(things),
+      craft: plan.craft.name,
+    };
+    return [
+      {
+        level: facts.byHand ? ('mind' as const) : ('note' as const),
+        basis: 'judgement' as const,
+        extent: things.length,
+        facts,
+      },
+    ];
+  },
+  say: ({ things, many, byHand: gone, craft }) => ({
+    title: `${capital(count(many))} ${plural(many, 'thing')} not yet placed`,
+    text: gone
+      ? `${things}: the place it had is not there any more, on ${craft} or aboard. Give it another.`
+      : `${things}: no usual place of ${craft} takes ${many === 1 ? 'it' : 'them'}. Say where it goes, or leave it ashore.`,
+  }),
+  repairs: ({ thingIds }, context) =>
+    again(context, 'fish', thingIds)
+      .slice(0, 1)
+      .flatMap((placed) => moving(context, 'fish', placed, () => true)),
+});
+
+const noFit = rule({
+  code: 'stow-no-fit',
+  reads: ['plans', 'exposures'],
+  station: 'stow',
+  placing: true,
+  measure: 'share',
+  find: ({ plans, exposures }) => {
+    const told = new Set<string>();
+    return afloatPlans({ plans, exposures }).flatMap(({ mode, plan }) =>
+      plan.things.flatMap((placed) => {
+        const { spot, zone, one } = placed;
+        const fault = spot.in === 'zone' && zone ? fitsIn(one.item, zone) : null;
+        if (!fault || !zone || told.has(one.item.id)) return [];
+        told.add(one.item.id);
+        const extent = fault.why === 'mass' ? fault.haveKg / fault.wantKg : fault.haveM / Math.max(fault.wantM, 0.01);
+        const facts = { item: one.item.name, at: atZone(zone), fault, mode, thingIds: [one.item.id] };
+        return [{ level: 'mind' as const, basis: 'physics' as const, extent, subject: one.item.id, facts }];
+      }),
+    );
+  },
+  say: ({ item, at, fault, mode }) => ({
+    title: `${item} does not fit ${at}`,
+    text:
+      fault.why === 'mass'
+        ? `${mass(fault.haveKg)}; the place carries ${mass(fault.wantKg)}${inMode(mode)}.`
+        : `${amount(fault.haveM * 100, 'cm', 0)} where ${fault.why === 'opening' ? 'the opening has' : 'there is room for'} ${amount(fault.wantM * 100, 'cm', 0)}${inMode(mode)}.`,
+  }),
+  repairs: ({ thingIds, mode }, context) => [
+    ...again(context, mode, thingIds).flatMap((placed) => moving(context, mode, placed, () => true)),
+    ...removing(context, (kind) => kinds[kind].means.length === 0).filter(
+      (repair) => repair.do === 'remove-item' && thingIds.includes(repair.itemId),
+    ),
+  ],
+});
+
+const overfull = rule({
+  code: 'stow-overfull',
+  reads: ['plan'],
+  station: 'stow',
+  placing: true,
+  measure: 'share',
+  slack: 0.02,
+  find: ({ plan }) =>
+    byZone(plan?.things.filter(({ spot }) => spot.in === 'zone') ?? []).flatMap(
+      ({ zone, things }): Told<OverfullFacts>[] => {
+        const stands = standsIn(zone);
+        const standing = things.filter(({ one }) => isRod(one.item.kind) || one.item.kind === 'flag');
+        const room = roomOf(zone);
+        const litres = things.reduce(
+          (sum, { one: { item, entry } }) => sum + litresOf(item) * entry.quantity * (standsFree(item.kind) ? 0 : 1),
+          0,
+        );
+        const kg = plan
+          ? plan.things
+              .filter((one) => one.zone === zone)
+              .reduce((sum, { one: { item, entry } }) => sum + item.massKg * entry.quantity, 0)
+          : 0;
+        const said = byHand(things);
+        // Of usual places only the large ones say anything by being full.
+        if (!said && zone.kind !== 'tank well' && zone.kind !== 'hatch') return [];
+        const level = said ? ('mind' as const) : ('note' as const);
+        const facts = { zone: zone.name, zoneId: zone.id, things: named(things), thingIds: idsOf(things) };
+        const tell = (share: number, why: OverfullFacts['why']): Told<OverfullFacts> => ({
+          level,
+          basis: 'physics',
+          extent: share,
+          subject: zone.id,
+          facts: { ...facts, why },
+        });
+        if (stands !== null && standing.length > stands)
+          return [tell(standing.length / stands, { of: 'holder', have: standing.length, want: stands })];
+        if (zone.maxKg !== null && kg > zone.maxKg * 1.02)
+          return [tell(kg / zone.maxKg, { of: 'mass', have: kg, want: zone.maxKg })];
+        if (room !== null && litres > room) return [tell(litres / room, { of: 'room', have: litres, want: room })];
+        return [];
+      },
+    ),
+  say: ({ zone, things, why }) => ({
+    title: `${zone} holds more than it can`,
+    text:
+      why.of === 'holder'
+        ? `${capital(count(why.have))} things stand where there is room for ${count(why.want)}: ${things}.`
+        : why.of === 'mass'
+          ? `${mass(why.have)} where it carries ${mass(why.want)}: ${things}.`
+          : `${amount(why.have, 'L', 0)} of things where ${amount(why.want, 'L', 0)} can be packed, ${Math.round(USABLE * 100)} % of its room: ${things}.`,
+  }),
+  // Only what is large or heavy enough to settle it by itself is tried.
+  repairs: ({ thingIds, zoneId, why }, context) =>
+    again(context, 'fish', thingIds)
+      .filter(({ one: { item, entry } }) => {
+        const less = { holder: 1, mass: item.massKg * entry.quantity, room: litresOf(item) * entry.quantity }[why.of];
+        return why.have - less <= why.want;
+      })
+      .toSorted((a, b) => b.one.item.massKg - a.one.item.massKg)
+      .slice(0, 3)
+      .flatMap((placed) => moving(context, 'fish', placed, ({ id }) => id !== zoneId, 3)),
+});
+export interface OverfullFacts {
+  zone: string;
+  zoneId: string;
+  things: string;
+  thingIds: string[];
+  why: { of: 'holder' | 'mass' | 'room'; have: number; want: number };
+}
+const standsFree = (kind: Placed['one']['item']['kind']) => isRod(kind) || kinds[kind].sizeM[0] > 1;
+
+/** How dry a thing has to be kept where it is, beyond what it brings itself; null: it takes what comes. */
+function wantsDry({ one: { item } }: Placed, mode: Mode, rough: boolean, salt: boolean): 'splash' | 'sealed' | null {
+  const { wet } = kinds[item.kind];
+  const own = item.qualities.includes('waterproof');
+  if (wet === 'never') return own ? (mode === 'run' && rough ? 'splash' : null) : 'sealed';
+  if (isFixed(item.kind)) return null;
+  if (isBattery(item.kind) && salt) return own ? null : 'splash';
+  return wet === 'splash' && rough && !own ? 'splash' : null;
+}
+const isDry = (have: (typeof dryness)[number], want: (typeof dryness)[number]) =>
+  dryness.indexOf(have) >= dryness.indexOf(want);
+
+const wet = rule({
+  code: 'stow-wet',
+  reads: ['plans', 'exposures', 'places'],
+  station: 'stow',
+  placing: true,
+  measure: 'things',
+  find: ({ plans, exposures, places }) => {
+    const salt = places.water?.type !== 'fresh';
+    const told = new Set<string>();
+    return afloatPlans({ plans, exposures }).flatMap(({ mode, plan, rough }) => {
+      const things = plan.things.filter((placed) => {
+        const want = placed.lies.in === 'zone' ? wantsDry(placed, mode, rough, salt) : null;
+        return want !== null && !isDry(placed.lies.dry, want) && !told.has(placed.one.item.id);
+      });
+      for (const { one } of things) told.add(one.item.id);
+      return byZone(things).map(({ zone, things: list }) => {
+        const spoiled = list.some(({ one }) => kinds[one.item.kind].wet === 'never' || isBattery(one.item.kind));
+        const facts = {
+          zone: zone.name,
+          dry: zone.dryness,
+          things: named(list),
+          thingIds: idsOf(list),
+          mode,
+          rough,
+          spoiled,
+        };
+        return {
+          level: spoiled && byHand(list) ? ('mind' as const) : ('note' as const),
+          basis: 'physics' as const,
+          extent: list.length,
+          subject: zone.id,
+          facts,
+        };
+      });
+    });
+  },
+  say: ({ zone, dry, things, mode, rough }) => ({
+    title: `${things}: not kept dry`,
+    text: `${zone} is ${dry === 'open' ? 'open to the water' : dry === 'sealed' ? 'sealed, and alone' : `kept from ${dry} and no more`}${rough ? `, and in breaking water that is not enough` : ''}${inMode(mode)}. In a dry bag, or under a lid that seals.`,
+  }),
+  repairs: ({ thingIds, mode, rough }, context) =>
+    drying(context, mode, again(context, mode, thingIds), (placed) => wantsDry(placed, mode, rough, true) ?? 'splash'),
+});
+
+/** A lid that has to open, with something lying on it. */
+const onLid = rule({
+  code: 'stow-on-lid',
+  reads: ['plan', 'needs'],
+  station: 'stow',
+  placing: true,
+  measure: 'things',
+  find: ({ plan, needs }) => {
+    if (!plan) return [];
+    if (!plan.things.some(({ lies }) => lies.compartment !== null)) return [];
+    const wanted = new Set(
+      needs.flatMap(({ means }) =>
+        means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
+      ),
+    );
+    const zones = byZone(plan.things.filter(({ spot }) => spot.in === 'zone'));
+    return zones.flatMap(({ zone, things: under }) => {
+      const reached = under.filter(({ one }) => wanted.has(one.item.id));
+      if (!isClosed(zone) || reached.length === 0) return [];
+      const over = zones.flatMap(({ zone: other, things }) =>
+        other !== zone && !isClosed(other) && overlap(zone, other) > LID_SHARE ? things : [],
+      );
+      const facts = { lid: zone.name, under: named(reached), things: named(over), thingIds: idsOf(over) };
+      return over.length === 0
+        ? []
+        : [{ level: 'note' as const, basis: 'judgement' as const, extent: over.length, subject: zone.id, facts }];
+    });
+  },
+  say: ({ lid, under, things }) => ({
+    title: `${things} on the lid of ${inside(lid)}`,
+    text: `It has to come off before ${under} is reached.`,
+  }),
+  repairs: ({ thingIds }, context) =>
+    again(context, 'fish', thingIds)
+      .slice(0, 1)
+      .flatMap((placed) => moving(context, 'fish', placed, (zone) => zone.cord)),
+});
+const LID_SHARE = 0.3;
+/** Share of a lid over which another place lies. */
+function overlap(lid: Zone, other: Zone): number {
+  const along =
+    Math.min(lid.xM + lid.lengthM / 2, other.xM + other.lengthM / 2) -
+    Math.max(lid.xM - lid.lengthM / 2, other.xM - other.lengthM / 2);
+  const across =
+    Math.min(lid.yM + lid.widthM / 2, other.yM + other.widthM / 2) -
+    Math.max(lid.yM - lid.widthM / 2, other.yM - other.widthM / 2);
+  return (Math.max(0, along) * Math.max(0, across)) / (lid.lengthM * lid.widthM);
+}
+
+const apart = rule({
+  code: 'stow-apart',
+  reads: ['plan'],
+  station: 'stow',
+  placing: true,
+  measure: 'things',
+  find: ({ plan }) => {
+    if (!plan) return [];
+    // Only what lies in one container, or behind one lid by itself, lies together.
+    const together = new Map<string, Placed[]>();
+    for (const placed of plan.things) {
+      const { one, lies } = placed;
+      const room = lies.in === 'zone' && keepsApart(one.item.kind) ? (lies.boxes[0]?.id ?? lies.compartment) : null;
+      if (room !== null) together.set(room, [...(together.get(room) ?? []), placed]);
+    }
+    return [...together.values()].flatMap((list) => {
+      const told = new Set<string>();
+      return list.flatMap((a, i) =>
+        list.slice(i + 1).flatMap((b) => {
+          const why = keepApart(a.one.item.kind, b.one.item.kind);
+          if (!why || told.has(why)) return [];
+          told.add(why);
+          const facts = {
+            item: a.one.item.name,
+            beside: b.one.item.name,
+            why,
+            where: sayLies(a.lies),
+            thingIds: idsOf([a, b]),
+          };
+          const level = why === 'fuel and food' ? ('mind' as const) : ('note' as const);
+          const subject = `${a.one.item.id} ${b.one.item.id}`.slice(0, 60);
+          return [{ level, basis: 'judgement' as const, extent: 1, subject, facts }];
+        }),
+      );
+    });
+  },
+  say: ({ item, beside, why, where }) => ({
+    title: `${item} beside ${beside}`,
+    text: `${capital(where)}. ${{ 'scent and food': 'What smells is eaten with the food, and draws animals to it.', 'fuel and food': 'Fuel that leaks spoils all food beside it.', 'cream and lures': 'What keeps off sun and insects keeps off fish, and eats soft plastic.' }[why]} Each in a bag of its own.`,
+  }),
+  repairs: ({ thingIds }, context) =>
+    again(context, 'fish', thingIds).flatMap((placed) =>
+      moving(
+        context,
+        'fish',
+        placed,
+        (zone) => zone.kind === 'tank well' || zone.kind === 'hatch' || zone.kind === 'side pocket',
+        2,
+      ),
+    ),
+});
+
+const under = rule({
+  code: 'stow-under',
+  reads: ['plan', 'needs'],
+  station: 'stow',
+  placing: true,
+  measure: 'things',
+  find: ({ plan, needs }) => {
+    if (!plan) return [];
+    const serving = new Set(
+      needs
+        .filter(({ id }) => id === 'unhook' || id === 'land-fish' || id === 'take-water-out')
+        .flatMap(({ means }) =>
+          means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
+        ),
+    );
+    const list = plan.things.filter(
+      ({ one, lies }) => serving.has(one.item.id) && lies.moves.some((move) => move.do !== 'open'),
+    );
+    if (list.length === 0) return [];
+    return [
+      {
+        level: 'note',
+        basis: 'judgement',
+        extent: list.length,
+        facts: { ...toldOf(list) },
+      },
+    ];
+  },
+  say: ({ things, many }) => ({
+    title: `${things} under the rest`,
+    text: `${many === 1 ? 'It is' : 'They are'} wanted in a hurry. On top, and what is seldom used below.`,
+  }),
+  repairs: ({ thingIds }, context) => {
+    const list = again(context, 'fish', thingIds);
+    return putting(
+      context,
+      'fish',
+      `Put ${named(list)} on top`,
+      list.map((placed) => [placed, { layer: 'top' }]),
+    );
+  },
+});
+
+export const placeRules = { unplaced, noFit, overfull, wet, onLid, apart, under } as const;

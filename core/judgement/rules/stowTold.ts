@@ -1,0 +1,58 @@
+import type { Zone } from '../../documents/boatParts';
+import { type Placed, type StowPlan } from '../../stow/plan';
+import { count, listed } from '../../units/words';
+import { type Mode, modeWords } from '../../vocabulary/stow';
+import type { Context } from '../context';
+import { planIn } from '../stowRepairs';
+
+/** Breakers from which a launch or a landing goes through surf, m; and how far from ground a capsize is not walked home from, m. */
+const SURF_M = 0.3;
+export const FAR_M = 500;
+/** Things that stand this high over their place are felt by the wind and by whoever casts, m. */
+export const HIGH_M = 0.9;
+const MOST_NAMED = 4;
+
+export const named = (list: readonly Placed[]) => {
+  const names = list.map(({ one }) => one.item.name);
+  return names.length > MOST_NAMED
+    ? `${listed(names.slice(0, MOST_NAMED - 1))} and ${count(names.length - MOST_NAMED + 1)} more`
+    : listed(names);
+};
+export const idsOf = (list: readonly Placed[]) => list.map(({ one }) => one.item.id);
+export const inMode = (mode: Mode) => (mode === 'fish' ? '' : `, ${modeWords[mode]}`);
+
+/** Whether a mode goes through breaking water or rapids, where what floats is lost as well. */
+export function isRough(mode: Mode, { breakerM, rapids }: Pick<Context['exposures'], 'breakerM' | 'rapids'>): boolean {
+  if (mode === 'run') return rapids > 0;
+  return (mode === 'launch' || mode === 'land') && (breakerM ?? 0) > SURF_M;
+}
+/** Plans of the modes that are afloat, each plan once, under the mode in which it is hardest. */
+export function afloatPlans({
+  plans,
+  exposures,
+}: Pick<Context, 'plans' | 'exposures'>): { mode: Mode; plan: StowPlan; rough: boolean }[] {
+  const list = plans
+    .filter(({ mode }) => mode !== 'carry' && mode !== 'camp')
+    .map((one) => ({ ...one, rough: isRough(one.mode, exposures) }))
+    .toSorted((a, b) => Number(b.rough) - Number(a.rough) || Number(b.mode === 'fish') - Number(a.mode === 'fish'));
+  return list.filter((one, i) => list.findIndex(({ plan, rough }) => plan === one.plan && (rough || !one.rough)) === i);
+}
+/** Things that have to be found again by those who were told: by id, in this plan. */
+export function again(context: Context, mode: Mode, ids: readonly string[]): Placed[] {
+  const plan = planIn(context, mode);
+  return ids.flatMap((id) => plan?.byId.get(id) ?? []);
+}
+/** Things by the place of the boat that they are in. */
+export function byZone(list: readonly Placed[]): { zone: Zone; things: Placed[] }[] {
+  const zones = new Map<string, { zone: Zone; things: Placed[] }>();
+  for (const placed of list) {
+    if (!placed.zone) continue;
+    const one = zones.get(placed.zone.id) ?? { zone: placed.zone, things: [] };
+    one.things.push(placed);
+    zones.set(placed.zone.id, one);
+  }
+  return [...zones.values()];
+}
+export const byHand = (list: readonly Placed[]) => list.some(({ by }) => by !== 'kind');
+/** Things as a finding tells of them: by name, how many, and by id for what settles it. */
+export const toldOf = (list: readonly Placed[]) => ({ things: named(list), many: list.length, thingIds: idsOf(list) });
