@@ -2,26 +2,15 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { containerAs, isContainer, isSharp, statesOf } from '#core/catalog/gear/stowing';
-import { zonesOf } from '#core/boat/zones';
 import type { Spot } from '#core/documents/stow';
 import { asUsual } from '#core/editing/stow';
 import { type Placed, eyesOf, leashesOn } from '#core/stow/plan';
 import { sayLies, sayMoves } from '#core/stow/say';
 import { mass } from '#core/units/amount';
-import {
-  bodyPartIds,
-  bodyParts,
-  coverIds,
-  covers,
-  type Hold,
-  holds,
-  layerIds,
-  layers,
-  modeWords,
-} from '#core/vocabulary/stow';
+import { coverIds, covers, type Hold, holds, layerIds, layers, modeWords } from '#core/vocabulary/stow';
 import { useDesk } from '../../desk';
 import { Pick } from './Pick';
-import { type Target, containersIn, keyOf, refusal, targetOf } from './targets';
+import { keyOf, targetList, targetOf } from './targets';
 import { spotAtTarget, useStow } from './useStow';
 
 const reachWords = {
@@ -162,26 +151,4 @@ export function ThingPanel({ placed }: { placed: Placed }) {
       )}
     </Box>
   );
-}
-
-/** Everything a thing can be put into, in the order one walks: bow to stern, in other things, on the body, the vehicle. */
-export function targetList(
-  placed: Placed,
-  plan: ReturnType<typeof useStow>['plan'],
-): { target: Target; name: string; why: string | null }[] {
-  const zones = zonesOf(plan.craft)
-    .filter(({ kind }) => kind !== 'pad-eye')
-    .toSorted((a, b) => b.xM - a.xM)
-    .map(({ id, name }) => ({ target: { in: 'zone' as const, id }, name }));
-  const boxes = containersIn(plan)
-    .filter(({ one }) => one.item.id !== placed.one.item.id)
-    .map(({ one }) => ({ target: { in: 'thing' as const, id: one.item.id }, name: `In ${one.item.name}` }));
-  const body = bodyPartIds.map((part) => ({
-    target: { in: 'body' as const, part },
-    name: `On you: ${bodyParts[part]}`,
-  }));
-  return [...zones, ...boxes, ...body, { target: { in: 'vehicle' as const }, name: 'In the vehicle' }].map((one) => ({
-    ...one,
-    why: refusal(placed, one.target, plan),
-  }));
 }

@@ -18,8 +18,7 @@ import { count, plural } from '#core/units/words';
 import { reaches } from '#core/vocabulary/boat';
 import { VisuallyHidden } from '../../../ui/VisuallyHidden';
 import { Pick } from './Pick';
-import { keyOf, refusal, targetOf } from './targets';
-import { targetList } from './ThingPanel';
+import { keyOf, refusal, targetList, targetOf } from './targets';
 import { spotAtTarget, useStow } from './useStow';
 
 type Sorting = 'place' | 'mass' | 'reach' | 'name';

@@ -5,7 +5,7 @@ import type { Craft } from '#core/documents/craft';
 import { type NoFit, fitsIn } from '#core/stow/fits';
 import type { Placed, StowPlan } from '#core/stow/plan';
 import { amount, mass } from '#core/units/amount';
-import { type BodyPart, bodyPartIds } from '#core/vocabulary/stow';
+import { type BodyPart, bodyPartIds, bodyParts } from '#core/vocabulary/stow';
 
 /** Where a thing can be put. */
 export type Target =
@@ -59,4 +59,23 @@ export function containersIn(plan: StowPlan): readonly Placed[] {
   return plan.things.filter(
     ({ one }) => isContainer(one.item.kind) || one.item.kind === 'crate' || holding.has(one.item.id),
   );
+}
+
+/** Everything a thing can be put into, in the order one walks: bow to stern, in other things, on the body, the vehicle. */
+export function targetList(placed: Placed, plan: StowPlan): { target: Target; name: string; why: string | null }[] {
+  const zones = zonesOf(plan.craft)
+    .filter(({ kind }) => kind !== 'pad-eye')
+    .toSorted((a, b) => b.xM - a.xM)
+    .map(({ id, name }) => ({ target: { in: 'zone' as const, id }, name }));
+  const boxes = containersIn(plan)
+    .filter(({ one }) => one.item.id !== placed.one.item.id)
+    .map(({ one }) => ({ target: { in: 'thing' as const, id: one.item.id }, name: `In ${one.item.name}` }));
+  const body = bodyPartIds.map((part) => ({
+    target: { in: 'body' as const, part },
+    name: `On you: ${bodyParts[part]}`,
+  }));
+  return [...zones, ...boxes, ...body, { target: { in: 'vehicle' as const }, name: 'In the vehicle' }].map((one) => ({
+    ...one,
+    why: refusal(placed, one.target, plan),
+  }));
 }
