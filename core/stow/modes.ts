@@ -3,7 +3,7 @@ import type { Lading } from '../boat/lading';
 import { setUpOf } from '../boat/build';
 import type { Craft } from '../documents/craft';
 import type { Brief } from '../documents/outing';
-import type { Aboard, Lies, Places } from '../documents/references';
+import type { Aboard, Lies, Move, Places } from '../documents/references';
 import type { Stow } from '../documents/stow';
 import { rememberFor } from '../units/remember';
 import type { SeatHeight } from '../vocabulary/boat';
@@ -102,6 +102,8 @@ export function otherwise(
   return list;
 }
 
+const sameMove = (a: Move, b: Move | undefined) =>
+  a.do === b?.do && (a.do !== 'open' || (b.do === 'open' && a.name === b.name));
 const same = (a: Lies | undefined, b: Lies) =>
   a === b ||
   (a !== undefined &&
@@ -116,7 +118,7 @@ const same = (a: Lies | undefined, b: Lies) =>
     a.moves.length === b.moves.length &&
     a.boxes.length === b.boxes.length &&
     a.boxes.every((box, i) => box.id === b.boxes[i]?.id && box.name === b.boxes[i].name) &&
-    a.moves.every((move, i) => JSON.stringify(move) === JSON.stringify(b.moves[i])));
+    a.moves.every((move, i) => sameMove(move, b.moves[i])));
 
 /** What is aboard with where it lies. @param before the same of a judgement that this one follows: what lies as it lay is the same record */
 export function withLies({ things }: StowPlan, before: readonly Aboard[] = []): readonly Aboard[] {

@@ -84,7 +84,10 @@ export function planOf(
   const ofSetUp = setUpOf(craft).stow?.things;
   const zones = zoneIndex(zonesOf(craft));
   const leashes = leashesAboard(aboard, angler);
-  const old = before instanceof Plan && before.follows(mode, craft, angler, leashes) ? before.things : [];
+  const followed = before instanceof Plan && before.follows(mode, craft, angler, leashes) ? before : null;
+  const fewer = followed && withoutLone(followed, aboard, entries);
+  if (fewer) return new Plan(mode, craft, fewer, angler, leashes);
+  const old = followed?.things ?? [];
   let known: Map<string, number> | null = null;
   const index = (id: string): number | undefined => {
     known ??= new Map(aboard.map(({ item }, i) => [item.id, i]));
@@ -120,9 +123,8 @@ export function planOf(
     anyBuried ||= spot.layer === 'bottom';
   }
   const covering = new Set<string>();
-  if (anyBuried)
-    for (const { layer, in: where, id } of spots) if (layer !== 'bottom') covering.add(`${where} ${id ?? ''}`);
-  const buried = ({ layer, in: where, id }: Spot) => layer === 'bottom' && covering.has(`${where} ${id ?? ''}`);
+  if (anyBuried) for (const spot of spots) if (spot.layer !== 'bottom') covering.add(placeKey(spot));
+  const buried = (spot: Spot) => spot.layer === 'bottom' && covering.has(placeKey(spot));
 
   const located: (Located | undefined)[] = [];
   const resolve = (i: number, seen: number): Located => {
@@ -158,13 +160,32 @@ export function planOf(
   });
   return new Plan(mode, craft, leashed(placed, craft), angler, leashes);
 }
+/** Where a thing lies, as others share it. */
+const placeKey = ({ in: where, id }: Spot) => `${where} ${id ?? ''}`;
 /** Whether where it is hangs on nothing else aboard. */
 function standsBySelf({ one, spot }: Placed): boolean {
   return spot.in !== 'thing' && spot.layer !== 'bottom' && one.item.containerId === null && !isRod(one.item.kind);
 }
 
+/** What is left of a plan when only things went on which nothing else hangs: it lies as it lay. null: more than that changed. */
+function withoutLone(
+  before: Plan,
+  aboard: readonly Aboard[],
+  entries: ReadonlyMap<string, Stowed>,
+): readonly Placed[] | null {
+  if (aboard.length >= before.things.length) return null;
+  const kept: Placed[] = [];
+  for (const placed of before.things) {
+    const stays = placed.one === aboard[kept.length];
+    if (stays && placed.entry === entries.get(placed.one.item.id)) kept.push(placed);
+    else if (stays || !before.isLone(placed)) return null;
+  }
+  return kept.length === aboard.length ? kept : null;
+}
+
 class Plan implements StowPlan {
   private known: ReadonlyMap<string, Placed> | null = null;
+  private hung: { on: ReadonlySet<string>; covers: ReadonlyMap<string, number> } | null = null;
   constructor(
     readonly mode: Mode,
     readonly craft: Craft,
@@ -181,6 +202,27 @@ class Plan implements StowPlan {
       leashes.rods === rods &&
       leashes.paddle === paddle
     );
+  }
+  /** Whether nothing aboard lies in a thing or under it, shares its leashes, or is counted after it. */
+  isLone({ one: { item }, spot }: Placed): boolean {
+    this.hung ??= this.counted();
+    const { on, covers } = this.hung;
+    return (
+      !isRod(item.kind) &&
+      spot.held !== 'leashed' &&
+      !on.has(item.id) &&
+      (spot.layer === 'bottom' || covers.get(placeKey(spot)) !== 1)
+    );
+  }
+  /** What something lies in, and how many lie over the bottom of each place. */
+  private counted() {
+    const on = new Set<string>();
+    const covers = new Map<string, number>();
+    for (const { spot } of this.things) {
+      if (spot.in === 'thing' && spot.id !== null) on.add(spot.id);
+      if (spot.layer !== 'bottom') covers.set(placeKey(spot), (covers.get(placeKey(spot)) ?? 0) + 1);
+    }
+    return { on, covers };
   }
   get byId() {
     this.known ??= new Map(this.things.map((placed) => [placed.one.item.id, placed]));

@@ -7,6 +7,7 @@ import type { Craft } from '../../documents/craft';
 import type { Outing } from '../../documents/outing';
 import type { References } from '../../documents/references';
 import type { Stance } from '../../vocabulary/boat';
+import type { Mode } from '../../vocabulary/stow';
 import { noAnswers } from '../../walkround/answers';
 import { sayFinding } from '../allRules';
 import { assess } from '../assess';
@@ -73,6 +74,15 @@ describe('a boat afloat', () => {
     expect(level('trim', told({ trimDeg: 1 }), false, launching({ trimDeg: 1.5 }))).toBeNull();
     expect(level('unsteady', told({}), false, launching({ gmM: 0.1 }))).toBe('stop');
     expect(level('freeboard', null, false, launching({ freeboardM: 0.09 }))).toBe('mind');
+  });
+  it('bears a lean in every mode, and one who stands to fish before the catch as after it', () => {
+    const lain = (mode: Mode, stances: Partial<Record<Stance, Partial<Standing>>>) => [
+      { mode, empty: true, boat: told({}, wagtail, stances) },
+    ];
+    expect(level('lean-capsizes', told({}), false, lain('land', { leaning: { heelDeg: null } }))).toBe('stop');
+    const tippy = { standing: { gmM: 0.04 } };
+    expect(level('standing-unsteady', told({}), true, lain('fish', tippy))).toBe('stop');
+    expect(level('standing-unsteady', told({}), true, lain('launch', tippy))).toBeNull();
   });
   it('is asked to carry one standing only where one means to stand', () => {
     const upright = told({}, wagtail, { standing: { gmM: 0.05 } });

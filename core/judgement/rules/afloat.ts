@@ -41,17 +41,16 @@ export interface When {
   mode: Mode;
   empty: boolean;
 }
-/** Each way the boat is laden and sat in, fishing with its catch aboard first. What sinks is told by itself. */
-function waysAfloat({ afloat, otherwiseAfloat }: Reads): Lain[] {
+/** Each way the boat is laden, fishing with its catch aboard first, and held in a stance, as it is sat in where none is named. What sinks is told by itself. */
+function waysAfloat({ afloat, otherwiseAfloat }: Reads, asked: Stance | null = null): Lain[] {
   const list = [
     ...(afloat ? [{ boat: afloat, when: null }] : []),
     ...otherwiseAfloat.map(({ boat, mode, empty }) => ({ boat, when: { mode, empty } })),
   ];
   return list.flatMap(({ boat, when }) => {
-    const held = boat.in(boat.seated);
-    return held && held.now !== 'sinks'
-      ? [{ craft: held.craft, now: held.now, alone: held.alone, stance: boat.seated, when }]
-      : [];
+    const stance = asked ?? boat.seated;
+    const held = boat.in(stance);
+    return held && held.now !== 'sinks' ? [{ craft: held.craft, now: held.now, alone: held.alone, stance, when }] : [];
   });
 }
 /** The worst of several by a figure; as one fishes where another is not worse by more than is felt. */
@@ -72,9 +71,13 @@ const estimate = (calibrated: boolean) =>
   calibrated ? 'By its inclining test.' : 'The hull is drawn and not inclined: an estimate.';
 
 /** Only what is of use to nobody's needs is offered to be left ashore. */
-const lighter = (context: Context) => [
+const lighter = (context: Context, leastKg = 0) => [
   ...otherSetUps(context),
-  ...removing(context, (kind) => kinds[kind].means.length === 0),
+  ...removing(
+    context,
+    (kind) => kinds[kind].means.length === 0,
+    (kg) => kg >= leastKg,
+  ),
   ...fewerFish(context),
   ...otherBoats(context),
 ];
@@ -214,7 +217,7 @@ const unsteady = rule({
       ? `${figure(share * 100, 0)} % of what it has with you alone, seated low: ${amount(gmM, 'm', 2)} of metacentric height against ${amount(aloneM, 'm', 2)}${sayWhen(when)}. ${stance === 'seated high' ? 'Lower the seat. ' : 'Less aboard, or lower down. '}${estimate(calibrated)}`
       : `${stance === 'seated high' ? 'Seated high' : 'Seated'} with all this, nothing rights it${sayWhen(when)}: ${amount(gmM, 'm', 2)} of metacentric height. Lower the seat, take less, or another boat. ${estimate(calibrated)}`,
   }),
-  repairs: ({ when, stance }, context) => [
+  repairs: ({ when, stance, share, aloneM }, context) => [
     ...(when && when.mode !== 'fish' && stance === 'seated high'
       ? [
           {
@@ -226,31 +229,38 @@ const unsteady = rule({
           },
         ]
       : []),
-    ...lighter(context),
+    ...lighter(context, leastToSteady(context, (STEADY_MIND - share) * aloneM)),
   ],
 });
+/** What has to come off at the least for so much more metacentric height, kg: nothing aboard lies so high or widens the waterline so that a kilogram does more. */
+function leastToSteady({ afloat }: Context, wantedM: number): number {
+  const massKg = afloat?.in(afloat.seated)?.massKg ?? 0;
+  return (wantedM * massKg) / (MOST_ARM_M + wantedM);
+}
+const MOST_ARM_M = 2;
 
 const unsteadyStanding = rule({
   code: 'standing-unsteady',
-  reads: ['afloat', 'brief'],
+  reads: ['afloat', 'otherwiseAfloat', 'brief'],
   station: 'brief',
   boatPart: 'afloat',
   measure: 'm',
   slack: 0.005,
   find: (context) => {
     if (!context.brief.standing) return [];
-    const held = context.afloat?.in('standing');
-    if (!held || held.now === 'sinks' || held.now.gmM > STANDING_GM_M) return [];
+    // One stands to fish: with the catch aboard and before it.
+    const ways = waysAfloat(context, 'standing').filter(({ when }) => when === null || when.mode === 'fish');
+    const held = worstOf(ways, ({ now }) => -now.gmM, 0.005);
+    if (!held || held.now.gmM > STANDING_GM_M) return [];
     const { gmM } = held.now;
     const calibrated = held.craft.inclined !== null;
     const level = calibrated ? ('stop' as const) : ('mind' as const);
-    return [
-      { level, basis: 'physics', extent: STANDING_GM_M - gmM, facts: { craft: held.craft.name, gmM, calibrated } },
-    ];
+    const facts = { craft: held.craft.name, gmM, when: held.when, calibrated };
+    return [{ level, basis: 'physics', extent: STANDING_GM_M - gmM, facts }];
   },
-  say: ({ craft, gmM, calibrated }) => ({
+  say: ({ craft, gmM, when, calibrated }) => ({
     title: `${craft} does not carry you standing`,
-    text: `${amount(gmM, 'm', 2)} of metacentric height with you on your feet and all this aboard; standing wants over ${amount(STANDING_GM_M, 'm', 2)}, and a skill of your own besides. ${estimate(calibrated)}`,
+    text: `${amount(gmM, 'm', 2)} of metacentric height with you on your feet and all this aboard${sayWhen(when)}; standing wants over ${amount(STANDING_GM_M, 'm', 2)}, and a skill of your own besides. ${estimate(calibrated)}`,
   }),
   repairs: (_, context) => [
     { do: 'sit-to-fish' },
@@ -274,28 +284,28 @@ const leaning = rule({
   ...ofTheLoad,
   measure: 'm',
   slack: 0.01,
-  find: ({ afloat }) =>
+  find: (context) =>
     (['leaning', 'reaching astern'] as const).flatMap((stance) => {
-      const held = afloat?.in(stance);
       // What does not lie upright at all is told as that.
-      if (!held || held.now === 'sinks' || held.now.heelDeg !== null || held.now.gmM <= 0) return [];
+      const held = waysAfloat(context, stance).find(({ now }) => now.heelDeg === null && now.gmM > 0);
+      if (!held) return [];
       // How a hull comes back from far over hangs on what a drawing by a few figures leaves open: of such a one nothing is said.
       const { inclined, shape, name } = held.craft;
       if (!inclined && !shape?.stations) return [];
       const level = inclined ? leans[stance] : ('mind' as const);
-      const facts = { craft: name, stance, gmM: held.now.gmM, calibrated: inclined !== null };
+      const facts = { craft: name, stance, gmM: held.now.gmM, when: held.when, calibrated: inclined !== null };
       const subject = stance === 'leaning' ? {} : { subject: 'astern' };
       return [{ level, basis: 'physics' as const, extent: Math.max(0, 1 - held.now.gmM), facts, ...subject }];
     }),
-  say: ({ craft, stance, gmM, calibrated }) =>
+  say: ({ craft, stance, gmM, when, calibrated }) =>
     stance === 'leaning'
       ? {
           title: `A lean is too much for ${craft}`,
-          text: `With your weight ${amount(LEAN_M, 'm', 2)} outboard nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden. Reach with the hips still, or take less. ${estimate(calibrated)}`,
+          text: `With your weight ${amount(LEAN_M, 'm', 2)} outboard nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden${sayWhen(when)}. Reach with the hips still, or take less. ${estimate(calibrated)}`,
         }
       : {
           title: `Do not turn about in ${craft} to reach the stern`,
-          text: `With your legs over the side, as one sits to reach the well, nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden. What is astern stays there until you land. ${estimate(calibrated)}`,
+          text: `With your legs over the side, as one sits to reach the well, nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden${sayWhen(when)}. What is astern stays there until you land. ${estimate(calibrated)}`,
         },
 });
 

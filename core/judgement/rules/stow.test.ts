@@ -108,6 +108,18 @@ describe('where things lie', () => {
       null,
     ],
     [
+      'standing where the net is swung',
+      put(ready, 'net', spot('zone', 'well', { held: 'leashed', at: { xM: 1.2, yM: -0.25 } })),
+      'stow-in-the-way:net',
+      'note',
+    ],
+    [
+      'away from the net it is not told',
+      put(ready, 'net', spot('zone', 'well', { held: 'leashed', at: { xM: 0.4, yM: -0.15 } })),
+      'stow-in-the-way:net',
+      null,
+    ],
+    [
       'under the pedals',
       put(ready, 'food', spot('zone', 'floor', { held: 'leashed', at: { xM: 2.3, yM: 0 } })),
       'stow-in-the-way:sweep',

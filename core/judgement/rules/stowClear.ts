@@ -15,7 +15,7 @@ import { HIGH_M, named, isRough, again, toldOf } from './stowTold';
 const WINDAGE_M2 = 0.45;
 const WINDY_MPS = 6;
 
-type ClearWhat = 're-entry' | 'fight' | 'cast' | 'sweep' | 'knees' | 'fly line';
+type ClearWhat = 're-entry' | 'net' | 'fight' | 'cast' | 'sweep' | 'knees' | 'fly line';
 const clear = rule({
   code: 'stow-in-the-way',
   reads: ['plan', 'angler', 'brief'],
@@ -62,6 +62,16 @@ const clear = rule({
     const fought = aboard.filter(
       (placed) => high(placed) && placed.zone?.side === angler.hand && near(placed, FIGHT_M[0], FIGHT_M[1]),
     );
+    // A hoop is swung out over the side: what stands beside its handle catches it.
+    const hoops = aboard.filter(({ one }) => (one.item.attributes.hoopM ?? 0) > 0);
+    const besideNet = aboard.filter(
+      (placed) =>
+        high(placed) &&
+        hoops.some((net) => {
+          const [a, b] = [spotAt(net, craft), spotAt(placed, craft)];
+          return net !== placed && net.by !== 'kind' && Math.hypot(a.xM - b.xM, a.yM - b.yM) < SWING_M;
+        }),
+    );
     const fly = brief.techniques.includes('fly');
     const behind = fly ? aboard.filter((placed) => high(placed) && near(placed, -9, 0)) : [];
     const sweep =
@@ -95,6 +105,7 @@ const clear = rule({
     return [
       ...tell('re-entry', onClearSide, 'mind'),
       ...tell('fight', fought, 'note'),
+      ...tell('net', besideNet, 'note'),
       ...tell('cast', behind, behind.some(({ one }) => isRod(one.item.kind)) ? 'mind' : 'note'),
       ...tell('sweep', sweep, 'mind'),
       ...tell('knees', knees, 'note'),
@@ -111,6 +122,10 @@ const clear = rule({
       fight: {
         title: `${things} where a fish is fought`,
         text: `Ahead of you on the ${side}, the side of your rod hand: a rod swung there, or a lure worked close in, meets ${it}. Behind the seat, or flat.`,
+      },
+      net: {
+        title: `${things} beside the net`,
+        text: `The hoop is swung out over the side, one-handed and at once; ${it} would catch it. Flat, or the net in another place.`,
       },
       cast: {
         title: `${things} in the way of the back-cast`,
@@ -144,7 +159,7 @@ const clear = rule({
           3,
         ),
       );
-    return what === 'cast' ? [...flat, ...elsewhere] : [...elsewhere, ...flat];
+    return what === 'cast' || what === 'net' ? [...flat, ...elsewhere] : [...elsewhere, ...flat];
   },
 });
 const LONG_M = 0.5;
@@ -152,6 +167,8 @@ const LONG_M = 0.5;
 const REENTRY_M = [-0.25, 0.6] as const;
 /** Where a rod is swung when a fish runs under the boat: from beside the seat to its length ahead, m. */
 const FIGHT_M = [-0.1, 1.4] as const;
+/** A hoop swung from where its net lies takes so much room, m. */
+const SWING_M = 0.3;
 const SWEEP_M = [0.35, 0.95, 0.2] as const;
 
 const sharp = rule({

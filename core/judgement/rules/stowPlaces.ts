@@ -91,8 +91,11 @@ const overfull = rule({
   placing: true,
   measure: 'share',
   slack: 0.02,
-  find: ({ plan }) =>
-    byZone(plan?.things.filter(({ spot }) => spot.in === 'zone') ?? []).flatMap(
+  find: ({ plan }) => {
+    const kgIn = new Map<Zone, number>();
+    for (const { zone, one } of plan?.things ?? [])
+      if (zone) kgIn.set(zone, (kgIn.get(zone) ?? 0) + one.item.massKg * one.entry.quantity);
+    return byZone(plan?.things.filter(({ spot }) => spot.in === 'zone') ?? []).flatMap(
       ({ zone, things }): Told<OverfullFacts>[] => {
         const stands = standsIn(zone);
         const standing = things.filter(({ one }) => isRod(one.item.kind) || one.item.kind === 'flag');
@@ -101,11 +104,7 @@ const overfull = rule({
           (sum, { one: { item, entry } }) => sum + litresOf(item) * entry.quantity * (standsFree(item.kind) ? 0 : 1),
           0,
         );
-        const kg = plan
-          ? plan.things
-              .filter((one) => one.zone === zone)
-              .reduce((sum, { one: { item, entry } }) => sum + item.massKg * entry.quantity, 0)
-          : 0;
+        const kg = kgIn.get(zone) ?? 0;
         const said = byHand(things);
         // Of usual places only the large ones say anything by being full.
         if (!said && zone.kind !== 'tank well' && zone.kind !== 'hatch') return [];
@@ -125,7 +124,8 @@ const overfull = rule({
         if (room !== null && litres > room) return [tell(litres / room, { of: 'room', have: litres, want: room })];
         return [];
       },
-    ),
+    );
+  },
   say: ({ zone, things, why }) => ({
     title: `${zone} holds more than it can`,
     text:
