@@ -16,6 +16,7 @@ export const coreOrder = [
   'editing',
   'needs',
   'walkround',
+  'floatplan',
   'judgement',
   'provisioning',
   'signing',

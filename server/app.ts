@@ -22,6 +22,8 @@ import { stores } from './documents/stores';
 import { summariesOf } from './outings/summaries';
 import { walkRoutes } from './walkround/routes';
 import { walkStore } from './walkround/store';
+import { wordRoutes } from './word/routes';
+import { type Post, type Watch, watchOver } from './word/watch';
 
 /** What the app is made from. It never reads the environment and never listens. */
 export interface AppParts {
@@ -31,11 +33,23 @@ export interface AppParts {
   webRoot: string | null;
   log: boolean;
   serving?: Serving;
+  /** Sends messages to those ashore; null: they are written and shown only. */
+  post?: Post | null;
+  /** How often plans that are out are looked at, ms; 0: never, whoever made the app does. */
+  watchMs?: number;
 }
 
 const BODY_LIMIT = 2 * 1024 * 1024;
 
-export async function buildApp({ db, now, webRoot, log, serving = { names: [] } }: AppParts): Promise<FastifyInstance> {
+export async function buildApp({
+  db,
+  now,
+  webRoot,
+  log,
+  serving = { names: [] },
+  post = null,
+  watchMs = 0,
+}: AppParts): Promise<FastifyInstance> {
   const app = Fastify({
     logger: log ? { level: 'warn' } : false,
     bodyLimit: BODY_LIMIT,
@@ -93,10 +107,31 @@ export async function buildApp({ db, now, webRoot, log, serving = { names: [] } 
   sampleRoutes(app, db);
   outingRoutes(app, from, library, summaries);
   walkRoutes(app, db, from, library, now);
+  const watch = watchOver(db, now, post);
+  wordRoutes(app, { db, from, now, watch, mails: post !== null });
+  keepWatch(app, watch, watchMs);
   calcRoutes(app);
   stationRoutes(app, from, now);
   if (webRoot !== null && existsSync(webRoot)) await serveWeb(app, webRoot);
   return app;
+}
+
+/** Looks at the plans that are out again and again; a database that is away is asked the next time. */
+function keepWatch(app: FastifyInstance, watch: Watch, everyMs: number): void {
+  if (everyMs <= 0) return;
+  let looking: Promise<void> | null = null;
+  const timer = setInterval(() => {
+    looking ??= watch
+      .tick()
+      .catch((error: unknown) => app.log.warn({ err: error }, 'plans that are out could not be looked at'))
+      .finally(() => {
+        looking = null;
+      });
+  }, everyMs);
+  app.addHook('onClose', async () => {
+    clearInterval(timer);
+    await looking;
+  });
 }
 
 async function serveWeb(app: FastifyInstance, root: string): Promise<void> {
@@ -110,7 +145,7 @@ async function serveWeb(app: FastifyInstance, root: string): Promise<void> {
   });
   // Every address that is not a file or the API is a screen of the one page.
   app.get('/*', { schema: { hide: true } }, (request, reply) => {
-    if (request.url.startsWith('/api/') || request.url.startsWith('/assets/')) return reply.callNotFound();
+    if (/^\/(api|assets|watch)\//.test(request.url)) return reply.callNotFound();
     return reply.header('cache-control', 'no-cache').sendFile('index.html', { maxAge: 0, immutable: false });
   });
 }

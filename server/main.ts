@@ -7,6 +7,7 @@ import { type OpenDatabase, openEmbedded, openServer } from './storage/open';
 import { loadDemo } from './storage/demo';
 import { PlainError, systemCode } from './http/plainError';
 import { causeOf } from './storage/trouble';
+import { mailer } from './word/mail';
 import { type Settings, readSettings } from './settings';
 
 /** The project's folder, found from the source as well as from the bundle. */
@@ -36,6 +37,8 @@ async function openDatabase(settings: Settings, migrations: string): Promise<Ope
 
 /** How long open connections are waited for at a stop. */
 const GRACE_MS = 1000;
+/** How often plans that are out are looked at. */
+const WATCH_MS = 15_000;
 
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
@@ -43,7 +46,15 @@ async function main(): Promise<void> {
   const { db, close, unlock } = await openDatabase(settings, join(root, 'server/storage/migrations'));
   const now = () => Date.now();
   if (settings.demo && (await loadDemo(db, now()))) console.log('The database was empty: the demo data is in it now.');
-  const app = await buildApp({ db, now, webRoot: join(root, 'dist/web'), log: true, serving: settings });
+  const app = await buildApp({
+    db,
+    now,
+    webRoot: join(root, 'dist/web'),
+    log: true,
+    serving: settings,
+    post: settings.smtpUrl === null ? null : mailer(settings.smtpUrl, settings.mailFrom),
+    watchMs: WATCH_MS,
+  });
   const stop = async () => {
     // What is being answered is answered; a browser also keeps connections open that say nothing, and those are not waited for.
     const cut = setTimeout(() => app.server.closeAllConnections(), GRACE_MS);

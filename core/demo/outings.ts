@@ -1,4 +1,6 @@
 import { unstowed } from '../documents/stow';
+import { demoAngler } from './people';
+import { noWord, nobody } from '../documents/word';
 import { longGreyStow, looseStow } from './stow';
 import { lightOfDay, noonOf } from '../environment/light';
 import { moreDemoOutings } from './outingsMore';
@@ -136,7 +138,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
   const takenAt = isoAt(now, 'utc');
   const mere = waters.find((water) => water.id === 'hallow-mere');
   const dusk = sunClock(mere ?? { latDeg: 48.2, lonDeg: -17.9 }, date).set;
-  const contact = { name: 'Sample Contact', phone: '000 555 0101' };
+  const { contact } = demoAngler;
   const onDay = (
     launchAt: string,
     minutes: number,
@@ -146,7 +148,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
   };
   const direct = { out: [], home: [] };
   const longGrey: Outing = {
-    format: 'outing/4',
+    format: 'outing/5',
     id: 'pollack-long-grey',
     title: 'Pollack beyond the Long Grey',
     brief: {
@@ -185,6 +187,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
     rigs: demoRigs,
     workings: usualWorkings,
     accepted: [],
+    word: noWord,
     log: null,
   };
   const late = shiftClock(dawn, 150);
@@ -209,7 +212,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
         setUpId: null,
         trip: 'night',
         techniques: ['casting', 'drifting'],
-        contact: { name: '', phone: '' },
+        contact: nobody,
       },
       conditions: {
         ...longGrey.conditions,

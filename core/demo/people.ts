@@ -3,7 +3,7 @@ import { usualSchools } from '../editing/usualSchools';
 import { METRIC } from '../units/speaking';
 
 export const demoAngler: Angler = {
-  format: 'angler/3',
+  format: 'angler/4',
   id: 'me',
   name: 'Sample Angler',
   massKg: 84,
@@ -15,7 +15,15 @@ export const demoAngler: Angler = {
   clearSide: 'right',
   limits: { windMps: 8, gustMps: 11, breakerM: 0.8, waveM: null },
   schools: { ...usualSchools, riverAnchor: 'trolley, float and release' },
-  contact: { name: 'Sample Contact', phone: '000 555 0101' },
+  contact: { name: 'Sample Contact', phone: '000 555 0101', email: 'contact@sample.example' },
+  about: {
+    phone: '000 555 0100',
+    ageYears: 47,
+    medical: '',
+    wears: 'Grey drysuit, orange jacket, yellow cap',
+    callSign: 'Sample Wagtail',
+    vehicle: 'Green van, plate SAMPLE 1',
+  },
   habits: { litresPerHour: null, kjPerHour: null },
   units: { ...METRIC },
 };

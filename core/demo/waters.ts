@@ -1,4 +1,5 @@
 import type { Water } from '../documents/water';
+import type { Rescue } from '../documents/word';
 import { EMPTY_CHART } from '../documents/chart';
 import { HOUR_MS, type Instant } from '../units/time';
 import { demoCharts, placeAt } from './charts';
@@ -26,7 +27,7 @@ const plain: Pick<
   noteOn: null,
   invented: true,
   authorityNote: '',
-  format: 'water/3',
+  format: 'water/4',
   timeZone: 'UTC-1',
   hazards: [],
   tide: null,
@@ -37,6 +38,13 @@ const plain: Pick<
   getOut: 'by the chart',
   answered: [],
 };
+
+/** Invented services, one for each stretch: the real one of a water is written by whoever goes there. */
+const rescues = {
+  ostrey: { name: 'Sample Coast Watch, Ostrey', phone: '000 555 0911', radio: 'channel 00 (sample)' },
+  inland: { name: 'Sample Water Rescue', phone: '000 555 0912', radio: '' },
+  cays: { name: 'Sample Cays Patrol', phone: '000 555 0913', radio: 'channel 00 (sample)' },
+} as const satisfies Record<string, Rescue>;
 
 const ostrey = { latDeg: 47.5, lonDeg: -18.5 };
 const hallow = { latDeg: 48.2, lonDeg: -17.9 };
@@ -90,6 +98,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
     chart: charts.hallow,
     traffic: 'little' as const,
     coverage: 'good' as const,
+    rescue: rescues.inland,
     rulePackId: 'hallow-rules',
   };
   return [
@@ -174,6 +183,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
       chart: charts.ostrey,
       traffic: 'some',
       coverage: 'good',
+      rescue: rescues.ostrey,
       rulePackId: 'ostrey-rules',
       note: 'A race runs off the Long Grey in the middle of the ebb.',
       noteOn: '2026-04-19',
@@ -251,6 +261,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
       coverage: 'patchy',
       rapids: 2,
       branches: true,
+      rescue: rescues.inland,
       rulePackId: 'venn-rules',
     },
     {
@@ -298,6 +309,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
       chart: charts.lantern,
       traffic: 'little',
       coverage: 'none',
+      rescue: rescues.cays,
       rulePackId: 'lantern-rules',
     },
     {
@@ -365,6 +377,7 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
       chart: charts.saltern,
       traffic: 'some',
       coverage: 'patchy',
+      rescue: rescues.ostrey,
       rulePackId: 'saltern-rules',
     },
     {

@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { speechChoices } from '../units/speaking';
-import { idText, lineText, nameText, quantity, wholeNumber } from './field';
+import { idText, nameText, quantity, wholeNumber } from './field';
+import { aboutSchema, contactSchema } from './word';
 import { workingsSchema } from './workings';
 
 /** Who goes: body, skill, limits and schools of practice. One profile in this house. */
 export const anglerSchema = z.strictObject({
-  format: z.literal('angler/3'),
+  format: z.literal('angler/4'),
   id: idText,
   name: nameText,
   massKg: quantity(25, 250, 'kg'),
@@ -36,7 +37,9 @@ export const anglerSchema = z.strictObject({
     skill: z.enum(['paddle first', 'fish at once']),
     riverAnchor: z.enum(['never in current', 'trolley, float and release', 'pole only']),
   }),
-  contact: z.strictObject({ name: lineText, phone: lineText }),
+  contact: contactSchema,
+  /** What the person ashore is told beside the name. */
+  about: aboutSchema,
   /** What this body drinks and spends an hour, once counted; null: by effort and heat. An outing may count otherwise. */
   habits: z.strictObject({
     litresPerHour: workingsSchema.shape.litresPerHour,

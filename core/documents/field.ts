@@ -19,6 +19,11 @@ export function text(max: number) {
 export const nameText = text(80).refine((value) => value.trim().length > 0, 'Give it a name.');
 /** One line, may be empty. */
 export const lineText = text(200);
+/** An address for mail, may be empty. */
+export const emailText = lineText.refine(
+  (value) => value === '' || z.email().safeParse(value).success,
+  'Write it as name@place.example, or leave it empty.',
+);
 /** Several lines, may be empty. */
 export const noteText = text(4000);
 

@@ -95,7 +95,18 @@ export const workingsWords: Words<Workings> = {
 };
 /** The parts of an outing that are told by their own words above. */
 type Told =
-  'brief' | 'conditions' | 'loadout' | 'company' | 'rigs' | 'workings' | 'accepted' | 'stow' | 'id' | 'format' | 'log';
+  | 'brief'
+  | 'conditions'
+  | 'loadout'
+  | 'company'
+  | 'rigs'
+  | 'workings'
+  | 'accepted'
+  | 'stow'
+  | 'word'
+  | 'id'
+  | 'format'
+  | 'log';
 export const outingWords: Words<Omit<Outing, Told>> = { title: 'the title' };
 
 export const anglerWords: Words<Omit<Angler, 'id' | 'format'>> = {
@@ -110,6 +121,7 @@ export const anglerWords: Words<Omit<Angler, 'id' | 'format'>> = {
   limits: 'your own limits',
   schools: 'your schools of practice',
   contact: 'the person ashore',
+  about: 'what the person ashore is told of you',
   habits: 'what you drink and spend an hour',
   units: 'the units',
 };
@@ -190,6 +202,7 @@ export const waterWords: Words<Omit<Water, 'id' | 'format'>> = {
   chart: 'the chart',
   rapids: 'the rapids',
   branches: 'the branches',
+  rescue: 'whom to call there',
   rulePackId: 'the rules that hold there',
   note: 'the note',
   noteOn: 'when the note was true',
@@ -250,6 +263,7 @@ const wholeParts: Readonly<Record<string, string>> = {
   rigs: 'the rigs',
   stow: 'where things go',
   accepted: 'the answered Minds',
+  word: 'what is told ashore',
   log: 'what was written ashore',
 };
 

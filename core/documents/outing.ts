@@ -4,6 +4,7 @@ import { clockText, dateText, idText, instantText, lineText, nameText, placed, q
 import { needIds } from '../vocabulary/needs';
 import { logSchema } from './log';
 import { stowSchema } from './stow';
+import { contactSchema, wordSchema } from './word';
 import { rigSchema, workingsSchema } from './workings';
 import { techniques, tripTypes } from '../vocabulary/trips';
 
@@ -54,7 +55,7 @@ export const briefSchema = z.strictObject({
   techniques: z.array(z.enum(techniques)).max(techniques.length),
   standing: z.boolean(),
   /** Who calls for help, and when, if nothing is heard. Empty name: nobody yet. */
-  contact: z.strictObject({ name: lineText, phone: lineText }),
+  contact: contactSchema,
   alarmAt: clockText,
 });
 export type Brief = z.infer<typeof briefSchema>;
@@ -90,7 +91,7 @@ const companion = z.strictObject({
 export type Companion = z.infer<typeof companion>;
 /** One outing, whole: the document that is edited, judged and signed. */
 export const outingSchema = z.strictObject({
-  format: z.literal('outing/4'),
+  format: z.literal('outing/5'),
   id: idText,
   title: nameText,
   brief: briefSchema,
@@ -103,6 +104,8 @@ export const outingSchema = z.strictObject({
   rigs: z.array(rigSchema).max(12),
   workings: workingsSchema,
   accepted: z.array(acceptanceSchema).max(200),
+  /** What is told to the person ashore beside the rest, and what was left with them. */
+  word: wordSchema,
   /** What it came to, written ashore; null: not yet. No part of what is judged. */
   log: logSchema.nullable(),
 });

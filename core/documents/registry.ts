@@ -58,11 +58,16 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'profile',
     table: 'anglers',
     path: 'anglers',
-    format: 'angler/3',
+    format: 'angler/4',
     schema: anglerSchema,
     upgrades: anglerUpgrades,
     listKeys: {},
-    unsigned: { format: FORM, id: 'it names the record', units: 'what one reads in, not what is judged' },
+    unsigned: {
+      format: FORM,
+      id: 'it names the record',
+      units: 'what one reads in, not what is judged',
+      about: 'it is told ashore, and not judged',
+    },
   },
   craft: {
     word: 'boat',
@@ -88,7 +93,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'water',
     table: 'waters',
     path: 'waters',
-    format: 'water/3',
+    format: 'water/4',
     schema: waterSchema,
     upgrades: waterUpgrades,
     listKeys: {
@@ -101,7 +106,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
       'stream.constituents': 'name',
       'stream.hours': 'hour',
     },
-    unsigned: { format: FORM, id: 'it names the record' },
+    unsigned: { format: FORM, id: 'it names the record', rescue: 'it is told ashore, and not judged' },
   },
   rulePacks: {
     word: 'rule pack',
@@ -127,7 +132,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'outing',
     table: 'outings',
     path: 'outings',
-    format: 'outing/4',
+    format: 'outing/5',
     schema: outingSchema,
     upgrades: outingUpgrades,
     listKeys: {
@@ -145,6 +150,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
       format: FORM,
       id: 'it names the record',
       log: 'what it came to is written afterwards',
+      word: 'what is left ashore says by itself what of it changed',
     },
   },
 };

@@ -4,6 +4,7 @@ import sample from './samples/form-1.json';
 import { openDocument, sayNotOpened, upgraded } from './open';
 import { type KindName, documentKinds, kindNames } from './registry';
 import type { Upgrade } from './upgrade';
+import { nothingTold } from './word';
 import { METRIC } from '../units/speaking';
 
 const opened = (kind: KindName, kept: unknown) => {
@@ -36,7 +37,13 @@ describe('a document of the first form', () => {
     ]);
   });
   it('goes in its boat as that stands, until a set-up is chosen', () => {
-    expect(opened('outings', sample['outing/1'])).toMatchObject({ format: 'outing/4', brief: { setUpId: null } });
+    expect(opened('outings', sample['outing/1'])).toMatchObject({ format: 'outing/5', brief: { setUpId: null } });
+  });
+  it('was left with nobody, tells nothing ashore that was not typed, and knows nobody to call at its water', () => {
+    expect(opened('outings', sample['outing/1'])).toMatchObject({
+      word: { vehicleAt: '', note: '', left: null, carriedAt: null },
+    });
+    expect(opened('waters', sample['water/1'])).toMatchObject({ rescue: { name: '', phone: '', radio: '' } });
   });
   it('as a boat, an item or a fish has what its form lacked', () => {
     expect(opened('craft', sample['craft/1'])).toMatchObject({
@@ -54,7 +61,7 @@ describe('a document of the first form', () => {
   it('as a water says where one can get out: by the land of its chart, else at its launches only', () => {
     const kept = sample['water/1'];
     expect(opened('waters', kept)).toMatchObject({
-      format: 'water/3',
+      format: 'water/4',
       getOut: 'by the chart',
       answered: [],
       areas: [{ id: 'bay', distanceM: 350, shoreM: null }],
@@ -76,10 +83,11 @@ describe('a document of the first form', () => {
   });
   it('as a profile has no limit of its own for waves, reads in metres, and has its others as they were', () => {
     expect(opened('anglers', sample['angler/1'])).toMatchObject({
-      format: 'angler/3',
+      format: 'angler/4',
       limits: { ...sample['angler/1'].limits, waveM: null },
       units: METRIC,
       habits: { litresPerHour: null, kjPerHour: null },
+      about: nothingTold,
     });
   });
   it('is brought up once: what is of today’s form stays as it is', () => {

@@ -1,5 +1,6 @@
-import { type Upgrade, completed, eachRecord, isRecord } from './upgrade';
+import { type RawDocument, type Upgrade, completed, eachRecord, isRecord } from './upgrade';
 import { unstowed } from './stow';
+import { noRescue, noWord, nothingTold } from './word';
 import { METRIC } from '../units/speaking';
 
 /** What the sheets began with before an outing wrote every one of these figures itself. */
@@ -17,6 +18,9 @@ const FIGURES_OF_FORM_1 = {
 };
 /** Findings whose extent was written in milliseconds and is in minutes now. */
 const TIMED = /^(home-late|turn-passed|home-after-dark|second-too-slow)(:|$)/;
+
+/** Whoever waits ashore may have an address for mail; nobody has written one yet. */
+const withMail = (old: RawDocument): RawDocument => ({ ...old, contact: completed(old.contact, { email: '' }) });
 
 export const outingUpgrades: readonly Upgrade[] = [
   {
@@ -52,6 +56,12 @@ export const outingUpgrades: readonly Upgrade[] = [
     to: 'outing/4',
     name: 'where each thing goes is written; what nobody placed lies where its kind usually does',
     up: (old) => ({ stow: unstowed, ...old }),
+  },
+  {
+    from: 'outing/4',
+    to: 'outing/5',
+    name: 'a plan may be left with the person ashore, who may have an address for mail; none has been yet',
+    up: (old) => ({ word: noWord, ...old, brief: isRecord(old.brief) ? withMail(old.brief) : old.brief }),
   },
 ];
 
@@ -143,6 +153,12 @@ export const waterUpgrades: readonly Upgrade[] = [
       stream: isRecord(old.stream) ? { hours: [], springRangeM: null, neapRangeM: null, ...old.stream } : null,
     }),
   },
+  {
+    from: 'water/3',
+    to: 'water/4',
+    name: 'whom one calls who misses somebody there may be written; nobody has yet',
+    up: (old) => ({ rescue: noRescue, ...old }),
+  },
 ];
 function showsLand(chart: unknown): boolean {
   return (
@@ -164,6 +180,12 @@ export const anglerUpgrades: readonly Upgrade[] = [
     to: 'angler/3',
     name: 'the units one reads in, metric and by twenty-four hours as they were; nothing is counted yet of what one drinks and spends',
     up: (old) => ({ ...old, units: { ...METRIC }, habits: { litresPerHour: null, kjPerHour: null } }),
+  },
+  {
+    from: 'angler/3',
+    to: 'angler/4',
+    name: 'what only the person ashore is told may be written, and their address for mail; nothing is yet',
+    up: (old) => ({ about: nothingTold, ...withMail(old) }),
   },
 ];
 

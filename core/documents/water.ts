@@ -14,6 +14,7 @@ import {
   wholeNumber,
   zoneText,
 } from './field';
+import { rescueSchema } from './word';
 import { MOST_LATITUDE } from '../units/position';
 
 /** Bearings from which the fetch is given: north first, clockwise. */
@@ -74,7 +75,7 @@ export const getOuts = ['by the chart', 'anywhere along the banks', 'in places',
 
 /** A place to fish: where one launches, where one goes, and what is known of it. */
 export const waterSchema = z.strictObject({
-  format: z.literal('water/3'),
+  format: z.literal('water/4'),
   id: idText,
   name: nameText,
   type: z.enum(['fresh', 'brackish', 'salt']),
@@ -116,6 +117,8 @@ export const waterSchema = z.strictObject({
   answered: z.array(acceptanceSchema).max(60),
   rapids: wholeNumber(0, 50),
   branches: z.boolean(),
+  /** Whom one calls who misses somebody there. */
+  rescue: rescueSchema,
   rulePackId: idText.nullable(),
   note: noteText,
   /** The day the note was true. */

@@ -1,11 +1,12 @@
 import type { Angler } from '../documents/angler';
+import { nobody, nothingTold } from '../documents/word';
 import { usualSchools } from './usualSchools';
 import { METRIC } from '../units/speaking';
 
 /** A profile before anything is told: the limits of the new, the usual schools, and nobody ashore. */
 export function freshProfile(id: string): Angler {
   return {
-    format: 'angler/3',
+    format: 'angler/4',
     id,
     name: '',
     massKg: 80,
@@ -17,7 +18,8 @@ export function freshProfile(id: string): Angler {
     clearSide: 'right',
     limits: { windMps: 6, gustMps: 8, breakerM: 0.4, waveM: null },
     schools: usualSchools,
-    contact: { name: '', phone: '' },
+    contact: nobody,
+    about: nothingTold,
     habits: { litresPerHour: null, kjPerHour: null },
     units: { ...METRIC },
   };

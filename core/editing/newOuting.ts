@@ -2,6 +2,7 @@ import type { Outing } from '../documents/outing';
 import type { References } from '../documents/references';
 import type { Water } from '../documents/water';
 import { unstowed } from '../documents/stow';
+import { noWord, nobody } from '../documents/word';
 import { lightOfDay, noonOf } from '../environment/light';
 import { clockAt, shiftClock } from '../units/time';
 import { type TripType, tripFits, tripFor, tripTechniques } from '../vocabulary/trips';
@@ -33,7 +34,7 @@ export function newOuting(id: string, date: string, references: References, last
   const homeAt = shiftClock(launchAt, AFLOAT_MIN);
   const sameTrip = before?.trip === trip;
   return {
-    format: 'outing/4',
+    format: 'outing/5',
     id,
     title: UNTITLED,
     brief: {
@@ -55,7 +56,7 @@ export function newOuting(id: string, date: string, references: References, last
       trip,
       techniques: sameTrip ? [...before.techniques] : [...tripTechniques[trip]],
       standing: false,
-      contact: references.angler ? { ...references.angler.contact } : { name: '', phone: '' },
+      contact: references.angler ? { ...references.angler.contact } : nobody,
       alarmAt: shiftClock(homeAt, CALL_AFTER_MIN),
     },
     conditions: { source: 'typed', from: '', takenAt: null, waterC: null, hours: [] },
@@ -65,6 +66,7 @@ export function newOuting(id: string, date: string, references: References, last
     stow: last && craft?.id === last.brief.craftId ? last.stow : unstowed,
     rigs: [],
     workings: usualWorkings,
+    word: noWord,
     log: null,
     accepted: [],
   };

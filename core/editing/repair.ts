@@ -1,3 +1,4 @@
+import type { Contact } from '../documents/word';
 import type { Outing } from '../documents/outing';
 import type { Rig } from '../documents/workings';
 import { type Instant, isoAt } from '../units/time';
@@ -30,7 +31,7 @@ interface RepairData {
   'straight-route': object;
   'set-keep': { keep: number };
   'set-alarm': { alarmAt: string };
-  'set-contact': { name: string; phone: string };
+  'set-contact': Contact;
   fewer: { itemId: string; quantity: number; name: string };
   'set-rig': { rigId: string; change: Partial<Rig>; words: string };
   'without-technique': { technique: Technique };
@@ -132,7 +133,7 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
     say: ({ alarmAt }) => `Ask for a call at ${alarmAt}`,
   },
   'set-contact': {
-    apply: (outing, { name, phone }) => inBrief(outing, { contact: { name, phone } }),
+    apply: (outing, { name, phone, email }) => inBrief(outing, { contact: { name, phone, email } }),
     say: ({ name }) => `Name ${name}`,
   },
   'set-rig': {

@@ -3,6 +3,7 @@ import { FETCH_BEARINGS, type StreamHour, type TideTurn, type Water } from '../d
 import { distanceBetween } from '../environment/geo';
 import { OPEN_SEA_M, fetchFromChart } from '../environment/fetch';
 import { mainBearing, noStreamTable } from '../environment/waterTide';
+import { noRescue } from '../documents/word';
 import type { Position } from '../units/position';
 
 /** What a marked point of a water is. */
@@ -85,7 +86,7 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
   const areas = of(marks, 'place to fish').map((mark) => ({ name: mark.name, at: mark.at, distanceM: out(mark.at) }));
   const places = areas.length > 0 ? areas : [{ name: `off ${launch.name}`, at: launch.at, distanceM: 300 }];
   return {
-    format: 'water/3',
+    format: 'water/4',
     id: newId(),
     name: answers.name,
     type,
@@ -129,6 +130,7 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
     answered: [],
     rapids: 0,
     branches: false,
+    rescue: noRescue,
     rulePackId: null,
     note: '',
     noteOn: null,

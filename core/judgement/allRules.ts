@@ -13,6 +13,7 @@ import { rigRules } from './rules/rigs';
 import { tackleRules } from './rules/tackle';
 import { wayRules } from './rules/way';
 import { exposureNotes, weatherRules } from './rules/weather';
+import { wordRules } from './rules/word';
 import { byClock } from '../units/clockWords';
 
 /** Every judgement, in the order of the chain. Each is silent where there is nothing to say. */
@@ -30,6 +31,7 @@ const all = [
   ...rigRules,
   ...tackleRules,
   ...powerRules,
+  ...wordRules,
   ...exposureNotes,
 ] as const;
 

@@ -4,6 +4,7 @@ import type { Outing } from '../documents/outing';
 import { type Blank, type References, blanks, openBlanks } from '../documents/references';
 import type { Exposures } from '../exposures/exposures';
 import type { JudgedNeed } from '../needs/match';
+import { alarmInstant } from '../needs/catalogueAlive';
 import { unneeded } from '../needs/unneeded';
 import type { Instant } from '../units/time';
 import type { Station } from '../vocabulary/stations';
@@ -106,6 +107,7 @@ export function assess(
       kit: { counted: needs.filter((need) => need.met).length, of: needs.length },
       workings: { counted: sheets.filter((id) => !troubled.has(id)).length, of: sheets.length },
       stow: stowTally(context, findings),
+      'leave-word': wordTally(context, findings),
       'walk-round': {
         counted: steps.filter((step) => answers.get(step.id)?.verdict === 'good').length,
         of: steps.length,
@@ -128,6 +130,18 @@ function stowTally({ plan }: Context, findings: readonly Finding[]): Tally {
     counted: settled.filter(({ one, lies }) => lies.in !== 'nowhere' && !troubled.has(one.item.id)).length,
     of: settled.length,
   };
+}
+/** What the person ashore needs, as far as it is there: somebody to tell, how to reach them, an hour, whom they call, and the plan itself. */
+function wordTally({ brief, exposures, places, word }: Context, findings: readonly Finding[]): Tally {
+  const callAt = alarmInstant(brief, places);
+  const parts = [
+    brief.contact.name.trim() !== '',
+    brief.contact.phone.trim() !== '',
+    callAt !== null && exposures.homeAt !== null && callAt > exposures.homeAt,
+    places.water !== null && places.water.rescue.phone.trim() !== '',
+    word.left !== null && !findings.some(({ facts, accepted }) => facts.code === 'word-changed' && accepted === null),
+  ];
+  return { counted: parts.filter(Boolean).length, of: parts.length };
 }
 function thingsIn(facts: object): readonly string[] {
   return 'thingIds' in facts && Array.isArray(facts.thingIds) ? (facts.thingIds as string[]) : [];

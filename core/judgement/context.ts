@@ -63,6 +63,7 @@ export interface Context {
   now: Instant;
   loadout: Outing['loadout'];
   stow: Outing['stow'];
+  word: Outing['word'];
   angler: References['angler'];
   boats: References['craft'];
   items: References['items'];
@@ -344,7 +345,7 @@ export function contextOf(
   now: Instant,
   before: Context | null = null,
 ): Context {
-  const { brief, conditions, company, rigs, workings, log, loadout, stow } = outing;
+  const { brief, conditions, company, rigs, workings, log, loadout, stow, word } = outing;
   const { angler, craft: boats, items, waters, rulePacks: packs, species: ownSpecies } = references;
   return derived.whole(
     {
@@ -360,6 +361,7 @@ export function contextOf(
       now,
       loadout,
       stow,
+      word,
       angler,
       boats,
       items,

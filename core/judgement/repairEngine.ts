@@ -126,7 +126,7 @@ function settles(
   return (
     differs(own) &&
     !worse(own) &&
-    !rules.some((rule) => rule !== own && !(adds && rule.placing) && differs(rule) && worse(rule))
+    !rules.some((rule) => rule !== own && !rule.later && !(adds && rule.placing) && differs(rule) && worse(rule))
   );
 }
 

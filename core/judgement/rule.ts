@@ -53,6 +53,8 @@ export interface RuleRecord<Code extends string, Facts, Reads extends Readable> 
   asks?: (facts: Facts) => { needId: NeedId; missing: number };
   /** Told of where a thing lies: whoever only adds the thing has not placed it yet, and is not kept from adding it. */
   placing?: true;
+  /** It is put right after all else, and keeps no repair back. */
+  later?: true;
   /** So much worse, in its measure, does not keep the repair of another finding from being offered. */
   slack?: number;
 }
@@ -65,6 +67,7 @@ export interface Rule<Code extends string = string, Facts = never> {
   readonly far: Far | null;
   readonly boatPart: BoatPart | null;
   readonly placing: boolean;
+  readonly later: boolean;
   readonly slack: number;
   readonly find: (context: Context) => readonly Told<Facts>[];
   readonly say: (facts: Facts) => Sentence;
@@ -88,6 +91,7 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
   far,
   boatPart,
   placing,
+  later,
   ...record
 }: RuleRecord<Code, Facts, Reads>): Rule<Code, Facts> {
   return {
@@ -95,6 +99,7 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
     far: far ?? null,
     boatPart: boatPart ?? null,
     placing: placing ?? false,
+    later: later ?? false,
     slack,
     sheetFor: (facts) => (typeof sheet === 'function' ? sheet(facts) : (sheet ?? null)),
     repairs,

@@ -2,6 +2,7 @@ import { eq, sql } from 'drizzle-orm';
 import { demo } from '#core/demo/demo';
 import { kindNames } from '#core/documents/registry';
 import { stores } from '../documents/stores';
+import { wordStore } from '../word/store';
 import { walkStore } from '../walkround/store';
 import { type Database, takeFirstStartTurn } from './open';
 import { documentTables, house } from './schema';
@@ -17,7 +18,7 @@ export async function loadDemo(db: Database, now: number): Promise<boolean> {
     const [loaded] = await tx.select().from(house).where(eq(house.name, DEMO_MARK));
     if (loaded || !(await isEmpty(tx))) return false;
     const into = stores(tx);
-    const { references, outings, answers } = demo(now);
+    const { references, outings, answers, left } = demo(now);
     if (references.angler) await into.anglers.create(references.angler);
     for (const one of references.craft) await into.craft.create(one);
     for (const one of references.items) await into.items.create(one);
@@ -26,6 +27,16 @@ export async function loadDemo(db: Database, now: number): Promise<boolean> {
     for (const one of references.waters) await into.waters.create(one);
     for (const one of outings) await into.outings.create(one);
     await walkStore(tx).record(answers.outingId, answers.answers, new Date(now).toISOString(), null);
+    const words = wordStore(tx);
+    for (const [i, { outingId, plan }] of left.entries()) {
+      await words.leave(
+        outingId,
+        `00000000-0000-4000-9000-${String(i).padStart(12, '0')}`,
+        plan,
+        new Date(now).toISOString(),
+      );
+      await words.open(outingId, 'http://127.0.0.1:4180');
+    }
     await tx.insert(house).values({ name: DEMO_MARK, value: new Date(now).toISOString() });
     return true;
   });

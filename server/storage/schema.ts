@@ -77,5 +77,71 @@ export const signatures = pgTable(
   (table) => [index('signatures_outing').on(table.outingId)],
 );
 
+/** Plans as they were left with somebody ashore, whole. Append-only: the newest of an outing is the one they have. */
+export const plansLeft = pgTable(
+  'plans_left',
+  {
+    id: bigserial({ mode: 'number' }).primaryKey(),
+    key: uuid().notNull().unique(),
+    outingId: text()
+      .notNull()
+      .references(() => outings.id),
+    plan: jsonb().notNull(),
+    leftAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+  },
+  (table) => [index('plans_left_outing').on(table.outingId)],
+);
+/** The page on which a plan can be watched, by its secret; one an outing. */
+export const watchPages = pgTable('watch_pages', {
+  outingId: text()
+    .primaryKey()
+    .references(() => outings.id),
+  token: text().notNull().unique(),
+  /** What comes before the path in its address, as the angler's browser has it. */
+  base: text().notNull(),
+  offAt: timestamp({ withTimezone: true, mode: 'string' }),
+});
+/** What was said from the water. Append-only. */
+export const checkIns = pgTable(
+  'check_ins',
+  {
+    id: bigserial({ mode: 'number' }).primaryKey(),
+    key: uuid().notNull().unique(),
+    outingId: text()
+      .notNull()
+      .references(() => outings.id),
+    what: text().notNull(),
+    at: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+    homeBy: timestamp({ withTimezone: true, mode: 'string' }),
+    recordedAt: timestamp({ withTimezone: true, mode: 'string' }).notNull().defaultNow(),
+    /** As of the walk-round's answers. */
+    clockAheadMs: bigint({ mode: 'number' }),
+  },
+  (table) => [index('check_ins_outing').on(table.outingId)],
+);
+/** Messages to whoever is ashore: each is made once, by its mark. */
+export const outbox = pgTable(
+  'outbox',
+  {
+    id: bigserial({ mode: 'number' }).primaryKey(),
+    mark: text().notNull().unique(),
+    outingId: text()
+      .notNull()
+      .references(() => outings.id),
+    kind: text().notNull(),
+    toName: text().notNull(),
+    toAddress: text().notNull(),
+    subject: text().notNull(),
+    body: text().notNull(),
+    madeAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+    /** null: not sent, or only shown. */
+    sentAt: timestamp({ withTimezone: true, mode: 'string' }),
+    /** Why it could not be sent the last time; empty: nothing went wrong. */
+    trouble: text().notNull().default(''),
+    tries: integer().notNull().default(0),
+  },
+  (table) => [index('outbox_outing').on(table.outingId)],
+);
+
 /** Facts about this database itself, such as when the demo data came in. */
 export const house = pgTable('house', { name: text().primaryKey(), value: text().notNull() });

@@ -10,6 +10,7 @@ export const NOW = Date.parse('2026-05-15T19:00:00Z');
 export interface TestApp {
   app: FastifyInstance;
   db: Database;
+  now: () => number;
   /** Moves the clock, in milliseconds. */
   wait: (ms: number) => void;
   close: () => Promise<void>;
@@ -25,6 +26,7 @@ export async function openApp({ withDemo }: { withDemo: boolean }): Promise<Test
   return {
     app,
     db,
+    now: () => now,
     wait: (ms) => {
       now += ms;
     },

@@ -1,0 +1,41 @@
+import { ICalAlarmType, ICalCalendar } from 'ical-generator';
+import type { Instant } from '../units/time';
+import type { FloatPlan } from './floatPlan';
+
+/** Minutes before each of them at which a calendar speaks up. */
+const AHEAD_MIN = { launch: 60, turn: 15, home: 0, call: 0 } as const;
+const LASTS_MS = 15 * 60_000;
+
+/**
+ * Launch, turn, home and call as a calendar file (RFC 5545), each with an alarm; moments in UTC, so that every calendar shows them by its own clock.
+ * @param homeAt, callAt as they stand now @param id names the plan: the same plan again replaces its events
+ */
+export function planCalendar(
+  plan: FloatPlan,
+  { id, homeAt, callAt, now }: { id: string; homeAt: Instant; callAt: Instant; now: Instant },
+): string {
+  const { times, title, who, rescue } = plan;
+  const calendar = new ICalCalendar({ name: title, prodId: { company: 'Unhurried Tally', product: 'plan' } });
+  const service = [rescue.name, rescue.phone].filter(Boolean).join(', ') || 'the emergency service';
+  const add = (part: keyof typeof AHEAD_MIN, at: Instant, summary: string, description: string) => {
+    const event = calendar.createEvent({
+      id: `${id}-${part}@unhurried-tally`,
+      start: new Date(at),
+      end: new Date(at + LASTS_MS),
+      stamp: new Date(now),
+      summary,
+      description,
+    });
+    event.createAlarm({ type: ICalAlarmType.display, trigger: AHEAD_MIN[part] * 60, description: summary });
+  };
+  add('launch', Date.parse(times.launchAt), `Afloat: ${title}`, `${who} launches.`);
+  if (times.turnAt !== null) add('turn', Date.parse(times.turnAt), `Turn for home: ${title}`, `${who} turns for home.`);
+  add('home', homeAt, `Home: ${title}`, `${who} is to be home.`);
+  add(
+    'call',
+    callAt,
+    `Nothing heard? Call. ${title}`,
+    `If ${who} has not been heard from, call ${service} and read out the plan.`,
+  );
+  return calendar.toString();
+}

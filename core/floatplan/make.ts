@@ -1,0 +1,240 @@
+import { outingHours } from '../documents/hours';
+import type { Chart } from '../documents/chart';
+import type { Outing } from '../documents/outing';
+import { type Looked, ridesAlong } from '../documents/references';
+import type { Exposures } from '../exposures/exposures';
+import type { JudgedNeed } from '../needs/match';
+import { amount } from '../units/amount';
+import { byClock } from '../units/clockWords';
+import { type Position, sayPosition } from '../units/position';
+import { type Instant, clockAt, dateAt, dayInWords, isoAt } from '../units/time';
+import { capital, count, duration } from '../units/words';
+import type { NeedId } from '../vocabulary/needs';
+import { pointOf } from '../units/compass';
+import type { FloatPlan, WayPoint } from './floatPlan';
+import { calls } from './says';
+
+/** What was decided about a finding: what it was, and the reason. */
+export interface Decided {
+  title: string;
+  reason: string;
+}
+interface Given {
+  outing: Outing;
+  looked: Looked;
+  needs: readonly JudgedNeed[];
+  exposures: Exposures;
+  decided: readonly Decided[];
+  now: Instant;
+}
+
+const swimWords = { well: 'Swims well', 'a little': 'Swims a little', not: 'Does not swim' } as const;
+const warmNeeds: readonly NeedId[] = ['immersion-clothing', 'head-warm', 'spare-clothes', 'buoyancy', 'shelter'];
+const MOST_NOTE = 80;
+
+type Line = FloatPlan['sections'][number]['lines'][number];
+/** A line where there is something to say. */
+const line = (label: string, text: string | null | undefined): Line[] => (text ? [{ label, text }] : []);
+const sentence = (...parts: readonly (string | null | undefined)[]) => parts.filter(Boolean).join(', ');
+
+/**
+ * The plan of an outing as it will be read ashore; null: water, launch or hours are not known yet. What is not written is left out, and
+ * nothing is in it but what stands in its lines.
+ */
+export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: Given): FloatPlan | null {
+  const { brief, conditions, company, word } = outing;
+  const { angler, craft, water, launch, landing, area } = looked;
+  if (!water || !launch) return null;
+  const hours = outingHours(brief, water.timeZone);
+  if (!hours) return null;
+  const zone = water.timeZone;
+  const about = angler?.about;
+  const own = looked.aboard.filter(ridesAlong);
+  const named = (list: typeof own) =>
+    // Names have commas of their own.
+    list.map(({ item, entry }) => (entry.quantity > 1 ? `${entry.quantity} × ${item.name}` : item.name)).join('; ');
+  const means = (ids: readonly NeedId[]) => {
+    const counting = new Set(
+      needs
+        .filter(({ id }) => ids.includes(id))
+        .flatMap((need) =>
+          need.means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
+        ),
+    );
+    return own.filter(({ item }) => counting.has(item.id));
+  };
+  const calling = own.filter(calls);
+  const identified = calling.flatMap(({ item }) =>
+    item.note.trim() === '' ? [] : [`${item.name}: ${item.note.trim().split('\n')[0]?.slice(0, MOST_NOTE) ?? ''}`],
+  );
+  const said = (at: Instant) => byClock(`${clockAt(at, zone)} on ${dayInWords(dateAt(at, zone))}`);
+  const placedAt = (one: (Position & { name: string }) | null) => (one ? `${one.name}, ${sayPosition(one)}` : null);
+  const boat = craft
+    ? sentence(
+        craft.name,
+        craft.colour,
+        craft.deck,
+        amount(craft.lengthM, 'm'),
+        craft.marked ? 'name on the hull' : 'no name on the hull',
+      )
+    : null;
+  const party = [
+    brief.party === 1 ? 'Alone' : `${capital(count(brief.party))} in all`,
+    ...company.map(({ name, boat: theirs }) => (theirs ? `${name} in ${theirs}` : name)),
+  ];
+  const vehicle = sentence(about?.vehicle, word.vehicleAt === '' ? `at ${launch.name}` : word.vehicleAt);
+  const who = angler?.name ?? '';
+  return {
+    format: 'plan/1',
+    title: outing.title,
+    who,
+    phone: about?.phone ?? '',
+    zone,
+    madeAt: isoAt(now, zone),
+    contact: brief.contact,
+    rescue: water.rescue,
+    times: {
+      launchAt: isoAt(hours.launchAt, zone),
+      turnAt: hours.turnAt === null ? null : isoAt(hours.turnAt, zone),
+      homeAt: isoAt(hours.homeAt, zone),
+      callAt: isoAt(hours.alarmAt, zone),
+    },
+    sections: [
+      {
+        heading: 'Who',
+        lines: [
+          ...line(
+            'Angler',
+            sentence(
+              who,
+              about?.ageYears ? `${about.ageYears} years` : null,
+              angler ? swimWords[angler.swims].toLowerCase() : null,
+            ),
+          ),
+          ...line('Telephone', about?.phone),
+          ...line('Wears', about?.wears),
+          ...line('To know', about?.medical),
+          ...line('Party', party.join('; ')),
+        ],
+      },
+      { heading: 'The boat', lines: [...line('Boat', boat), ...line('Vehicle', vehicle)] },
+      {
+        heading: 'Where',
+        lines: [
+          ...line('Water', water.name),
+          ...line('Launch', placedAt(launch)),
+          ...line(
+            'By way of',
+            brief.route.out.map((point, i) => placedAt({ ...point, name: point.name || `point ${i + 1}` })).join('; '),
+          ),
+          ...line('Place', placedAt(area)),
+          ...line(
+            'Home by',
+            brief.route.home.map((point, i) => placedAt({ ...point, name: point.name || `point ${i + 1}` })).join('; '),
+          ),
+          ...line('Landing', placedAt(landing)),
+          ...line('Nights out', brief.nights > 0 ? String(brief.nights) : null),
+        ],
+      },
+      {
+        heading: 'Aboard',
+        lines: [
+          ...line('To call with', named(calling)),
+          ...line('Known by', identified.join('; ')),
+          ...line('Call sign', about?.callSign),
+          ...line('Against the cold', named(means(warmNeeds))),
+        ],
+      },
+      { heading: 'The forecast it rests on', lines: weather(conditions, exposures, zone) },
+      {
+        heading: 'Known and accepted',
+        lines: decided.map(({ title, reason }) => ({ label: title.slice(0, 60), text: reason })),
+      },
+      { heading: 'More', lines: line('Note', word.note) },
+    ].filter(({ lines }) => lines.length > 0),
+    script: [
+      `I am reporting a kayak angler overdue: ${sentence(who || 'one person', about?.ageYears ? `${about.ageYears} years old` : null)}, ${brief.party === 1 ? 'alone' : `one of ${count(brief.party)}`}.`,
+      ...(boat ? [`The boat: ${boat}.`] : []),
+      `Launched at ${placedAt(launch) ?? ''}, planned for ${said(hours.launchAt)}${area ? `, to fish ${placedAt(area) ?? ''}` : ''}.`,
+      `Home was to be at ${said(hours.homeAt)}${landing && landing.id !== launch.id ? `, landing at ${placedAt(landing) ?? ''}` : ''}.`,
+      ...(about?.wears ? [`Wears: ${about.wears}.`] : []),
+      ...(calling.length > 0
+        ? [`Has to call with: ${named(calling)}${about?.callSign ? `; call sign ${about.callSign}` : ''}.`]
+        : []),
+      ...(about?.medical ? [`To know: ${about.medical.slice(0, 300)}`] : []),
+      `The vehicle: ${vehicle}.`,
+    ],
+    vehicle,
+    way: wayOf(outing, looked),
+    land: landAround(water.chart),
+  };
+}
+
+function weather(conditions: Outing['conditions'], { wind, gust, hs }: Exposures, zone: string): Line[] {
+  const { hours, takenAt, waterC, from, source } = conditions;
+  if (hours.length === 0) return [{ label: 'Forecast', text: 'None was written.' }];
+  const worst = hours.reduce((a, b) => ((b.windMps ?? 0) > (a.windMps ?? 0) ? b : a));
+  return [
+    ...line(
+      'Wind',
+      wind === null
+        ? null
+        : sentence(
+            `up to ${amount(wind.value, 'wind')}`,
+            gust === null ? null : `gusts ${amount(gust.value, 'wind')}`,
+            worst.windFromDeg === null ? null : `from ${pointOf(worst.windFromDeg)} when strongest`,
+          ),
+    ),
+    ...line(
+      'Waves',
+      hs === null || hs.value < 0.05 ? null : `up to ${amount(hs.value, 'm')}, swell and wind sea together`,
+    ),
+    ...line('Water', waterC === null ? null : amount(waterC, '°C')),
+    ...line(
+      'Looked at',
+      takenAt === null
+        ? 'not written'
+        : `${byClock(`${clockAt(Date.parse(takenAt), zone)} on ${dayInWords(dateAt(Date.parse(takenAt), zone))}`)}${source === 'typed' ? '' : `, ${from}`}`,
+    ),
+  ];
+}
+
+function wayOf({ brief }: Outing, { launch, area, landing }: Looked): WayPoint[] {
+  const point = (kind: WayPoint['kind'], { latDeg, lonDeg, name }: Position & { name: string }): WayPoint => ({
+    latDeg,
+    lonDeg,
+    name,
+    kind,
+  });
+  return [
+    ...(launch ? [point('launch', launch)] : []),
+    ...brief.route.out.map((one) => point('point', one)),
+    ...(area ? [point('place', area)] : []),
+    ...brief.route.home.map((one) => point('point', one)),
+    ...(landing ? [point('landing', landing)] : []),
+  ];
+}
+
+const MOST_LINES = 60;
+const MOST_POINTS = 200;
+/** The land of a chart, each ring by at most so many of its points. */
+function landAround(chart: Chart): FloatPlan['land'] {
+  return chart.features
+    .filter(({ properties }) => properties.shows === 'land')
+    .flatMap(({ geometry }) =>
+      geometry.type === 'Polygon' ? geometry.coordinates.slice(0, 1) : [geometry.coordinates],
+    )
+    .slice(0, MOST_LINES)
+    .map((ring) => {
+      const step = Math.ceil(ring.length / MOST_POINTS);
+      return ring
+        .filter((_, i) => i % step === 0 || i === ring.length - 1)
+        .map(([lon, lat]): [number, number] => [lon, lat]);
+    });
+}
+
+/** How long it is from home to the call, in words. */
+export function sayUntilCall({ times }: FloatPlan): string {
+  const minutes = (Date.parse(times.callAt) - Date.parse(times.homeAt)) / 60_000;
+  return `${duration(Math.abs(minutes))} ${minutes >= 0 ? 'after' : 'before'} home`;
+}

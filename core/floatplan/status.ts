@@ -1,0 +1,147 @@
+import { z } from 'zod';
+import { instantText } from '../documents/field';
+import { byClock } from '../units/clockWords';
+import { type Instant, clockAt, dateAt, dayInWords, minutesBetween } from '../units/time';
+import { duration } from '../units/words';
+import type { FloatPlan } from './floatPlan';
+
+/** What an angler says from the water, one press each. */
+export const checkInKinds = ['afloat', 'well', 'home', 'taken back'] as const;
+export type CheckInKind = (typeof checkInKinds)[number];
+
+/** One word from the water. It is only ever added; 'taken back' undoes the last one that stands. */
+export const checkInSchema = z.strictObject({
+  key: z.uuid('A check-in is named by a UUID.'),
+  what: z.enum(checkInKinds),
+  /** By the device that it was pressed on. */
+  at: instantText,
+  /** Home by this hour now; only of 'well'. null: as before. */
+  homeBy: instantText.nullable(),
+});
+export type CheckIn = z.infer<typeof checkInSchema>;
+
+export type PlanState = 'left' | 'afloat' | 'late' | 'overdue' | 'home';
+/** How a plan stands at a moment. */
+export interface PlanStatus {
+  state: PlanState;
+  homeAt: Instant;
+  callAt: Instant;
+  /** When something was last heard; null: nothing since the plan was left. */
+  heardAt: Instant | null;
+  heard: CheckIn | null;
+}
+
+/** Check-ins that stand, in the order they were pressed. */
+function standing(checkIns: readonly CheckIn[]): CheckIn[] {
+  const stack: CheckIn[] = [];
+  for (const one of checkIns.toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at)))
+    if (one.what === 'taken back') stack.pop();
+    else stack.push(one);
+  return stack;
+}
+
+/**
+ * Where a plan stands. Late is past the hour of coming home, overdue past the hour to call; both move with "home by". Whoever has said nothing of
+ * being afloat is late and overdue all the same.
+ */
+export function statusOf({ times }: Pick<FloatPlan, 'times'>, checkIns: readonly CheckIn[], now: Instant): PlanStatus {
+  const stack = standing(checkIns);
+  const moved = stack.findLast(({ what, homeBy }) => what === 'well' && homeBy !== null);
+  const planned = Date.parse(times.homeAt);
+  const homeAt = moved?.homeBy ? Date.parse(moved.homeBy) : planned;
+  const callAt = homeAt + Math.max(0, Date.parse(times.callAt) - planned);
+  const last = stack.at(-1) ?? null;
+  const heardAt = last ? Date.parse(last.at) : null;
+  const state =
+    last?.what === 'home' ? 'home' : now >= callAt ? 'overdue' : now >= homeAt ? 'late' : last ? 'afloat' : 'left';
+  return { state, homeAt, callAt, heardAt, heard: last };
+}
+
+const heardWords: Record<CheckInKind, string> = {
+  afloat: 'launched',
+  well: 'said to be well',
+  home: 'said to be home',
+  'taken back': 'taken back',
+};
+/** A moment by the clock of the water, with its day where that is another than today there. */
+export function sayMoment(at: Instant, zone: string, now: Instant): string {
+  const day = dateAt(at, zone) === dateAt(now, zone) ? '' : ` on ${dayInWords(dateAt(at, zone))}`;
+  return byClock(`${clockAt(at, zone)}${day}`);
+}
+/** How it stands, in a title and a sentence. */
+export function sayStatus(
+  plan: Pick<FloatPlan, 'zone'>,
+  status: PlanStatus,
+  now: Instant,
+): { title: string; text: string } {
+  const { state, homeAt, callAt, heardAt, heard } = status;
+  const say = (at: Instant) => sayMoment(at, plan.zone, now);
+  const last =
+    heardAt === null || !heard
+      ? 'Nothing was heard since the plan was left.'
+      : `Last heard at ${say(heardAt)}: ${heardWords[heard.what]}.`;
+  const span = (to: Instant) => duration(Math.abs(minutesBetween(now, to)));
+  switch (state) {
+    case 'home':
+      return { title: 'Home', text: last };
+    case 'left':
+      return {
+        title: 'Left, and not launched yet',
+        text: `Home by ${say(homeAt)}; to call at ${say(callAt)}. ${last}`,
+      };
+    case 'afloat':
+      return {
+        title: 'Afloat',
+        text: `Home by ${say(homeAt)}, in ${span(homeAt)}; to call at ${say(callAt)}. ${last}`,
+      };
+    case 'late':
+      return {
+        title: `Late by ${span(homeAt)}`,
+        text: `Home was to be at ${say(homeAt)}. To call at ${say(callAt)}, in ${span(callAt)}. ${last}`,
+      };
+    case 'overdue':
+      return {
+        title: `Overdue: the hour to call was ${say(callAt)}`,
+        text: `Home was to be at ${say(homeAt)}, ${span(homeAt)} ago. ${last}`,
+      };
+  }
+}
+
+/** What whoever is ashore does now, in order. */
+export function whatToDo(plan: FloatPlan, { state, callAt, homeAt }: PlanStatus, now: Instant): string[] {
+  const say = (at: Instant) => sayMoment(at, plan.zone, now);
+  const { rescue, who, phone, vehicle, zone } = plan;
+  const ring = phone === '' ? `Try to reach ${who || 'them'}.` : `Ring ${who || 'them'}: ${phone}.`;
+  const look = vehicle === '' ? [] : [`If somebody is near, let them look whether the vehicle has gone: ${vehicle}.`];
+  const service =
+    rescue.phone === '' && rescue.name === ''
+      ? 'the emergency service of that place'
+      : [rescue.name, rescue.phone].filter(Boolean).join(', ');
+  const clock = `Times are by the clock at the water (${zone}).`;
+  switch (state) {
+    case 'home':
+      return ['Nothing more. Thank you for keeping watch.'];
+    case 'left':
+    case 'afloat':
+      return [
+        `Nothing now. Keep this page, and your telephone, with you at ${say(homeAt)}.`,
+        `If nothing is heard by ${say(callAt)}, call ${service}. Nobody else is watching: the clock is yours.`,
+        clock,
+      ];
+    case 'late':
+      return [
+        ring,
+        ...look,
+        `If nothing is heard by ${say(callAt)}, call ${service} and read out what stands below.`,
+        clock,
+      ];
+    case 'overdue':
+      return [
+        `${ring} Once, not for long.`,
+        `Call ${service} now. Read out what stands below, and say when you last heard.`,
+        ...look,
+        'Stay where they can ring you back. If they come home, say so to everyone you called.',
+        clock,
+      ];
+  }
+}

@@ -1,0 +1,162 @@
+import { createRequire } from 'node:module';
+import pdfmake from 'pdfmake';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { FloatPlan } from '#core/floatplan/floatPlan';
+import { plainText } from '#core/floatplan/plainText';
+import { sketchOf } from '#core/floatplan/sketch';
+import { sayMoment } from '#core/floatplan/status';
+
+const { resolve } = createRequire(import.meta.url);
+const file = (face: string, letters: string, weight: number) =>
+  resolve(`@fontsource/${face}/files/${face}-${letters}-${weight}-normal.woff`);
+const face = (name: string, letters: string, bold: number) => {
+  const [normal, heavy] = [file(name, letters, 400), file(name, letters, bold)];
+  return { normal, bold: heavy, italics: normal, bolditalics: heavy };
+};
+const faces = {
+  Text: face('atkinson-hyperlegible-next', 'latin', 700),
+  TextMore: face('atkinson-hyperlegible-next', 'latin-ext', 700),
+  Head: face('fraunces', 'latin', 600),
+  HeadMore: face('fraunces', 'latin-ext', 600),
+};
+pdfmake.setFonts(faces);
+// A plan fetches nothing and reads nothing but its letters.
+const letterFiles: ReadonlySet<string> = new Set(Object.values(faces).flatMap((one) => Object.values(one)));
+pdfmake.setUrlAccessPolicy(() => false);
+pdfmake.setLocalAccessPolicy((path) => letterFiles.has(path));
+
+/** Letters that the first part of a typeface holds; others are set from its second. */
+const FIRST =
+  /[\u0000-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122\u2191\u2193\u2212\u2215]+|[^\u0000-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122\u2191\u2193\u2212\u2215]+/gu; // eslint-disable-line no-control-regex -- the whole of the first letters
+/** A text in runs, each in the part of the typeface that has its letters. */
+function set(text: string, font: 'Text' | 'Head', more: object = {}): Content {
+  // The typeface has no prime.
+  const runs = text.replaceAll('′', "'").match(FIRST) ?? [];
+  return {
+    text: runs.map((run) => ({
+      text: run,
+      font: run.codePointAt(0) !== undefined && isFirst(run) ? font : `${font}More`,
+    })),
+    ...more,
+  };
+}
+function isFirst(run: string): boolean {
+  const at = run.codePointAt(0) ?? 0;
+  return (
+    at <= 0xff ||
+    (at >= 0x2000 && at <= 0x206f) ||
+    [0x131, 0x152, 0x153, 0x20ac, 0x2122, 0x2191, 0x2193, 0x2212, 0x2215].includes(at) ||
+    (at >= 0x2bb && at <= 0x2dc && [0x2bb, 0x2bc, 0x2c6, 0x2da, 0x2dc].includes(at))
+  );
+}
+
+const INK = '#17303a';
+const SOFT = '#5b6b73';
+export type Paper = 'A4' | 'LETTER';
+
+/** So much smaller letters, until it is one page. */
+const SIZES = [10.8, 9.6, 8.8, 8, 7.2, 6.4];
+
+/** The plan as one page of paper, as it looks here. @param page its watch page; empty: none */
+export async function planPdf(plan: FloatPlan, paper: Paper, page: string, now: number): Promise<Buffer> {
+  let last: Buffer | null = null;
+  for (const size of SIZES) {
+    const pages = { count: 0 };
+    last = await pdfmake.createPdf(definition(plan, { paper, page, now, size, pages })).getBuffer();
+    if (pages.count === 1) break;
+  }
+  if (!last) throw new Error('No page was made.');
+  return last;
+}
+
+interface Setting {
+  paper: Paper;
+  page: string;
+  now: number;
+  size: number;
+  pages: { count: number };
+}
+function definition(plan: FloatPlan, { paper, page, now, size, pages }: Setting): TDocumentDefinitions {
+  const say = (iso: string) => sayMoment(Date.parse(iso), plan.zone, 0);
+  const { times, rescue, contact } = plan;
+  const rule = (): Content => ({
+    canvas: [{ type: 'line', x1: 0, y1: 0, x2: 515, y2: 0, lineWidth: 0.7, lineColor: INK }],
+    margin: [0, 4, 0, 4],
+  });
+  const heading = (text: string): Content =>
+    set(text, 'Head', { bold: true, fontSize: size * 1.25, margin: [0, size * 0.55, 0, 1] });
+  const pair = (label: string, text: string): Content => ({
+    columns: [set(label, 'Text', { width: 66, color: SOFT }), set(text, 'Text', { width: '*' })],
+    columnGap: 4,
+  });
+  const section = ({ heading: name, lines }: FloatPlan['sections'][number]): Content[] => [
+    heading(name),
+    ...lines.map((one) => pair(one.label, one.text)),
+  ];
+  const half = Math.ceil(plan.sections.length / 2);
+  const hours: (readonly [string, string])[] = [
+    ['Afloat', say(times.launchAt)],
+    ...(times.turnAt === null ? [] : [['Turn', say(times.turnAt)] as const]),
+    ['Home', say(times.homeAt)],
+    ['Call', say(times.callAt)],
+  ];
+  return {
+    pageSize: paper,
+    pageMargins: [40, 34, 40, 34],
+    defaultStyle: { font: 'Text', fontSize: size, color: INK, lineHeight: 1.12 },
+    info: { title: `Plan: ${plan.title}`, author: plan.who },
+    footer: (_current, count) => {
+      pages.count = count;
+      return set(
+        `Unhurried Tally. Made ${say(plan.madeAt)}, printed ${sayMoment(now, plan.zone, 0)}. What the angler has said, and no more.`,
+        'Text',
+        { fontSize: 7, color: SOFT, margin: [40, 8, 40, 0] },
+      );
+    },
+    content: [
+      set(plan.title, 'Head', { bold: true, fontSize: 20 }),
+      set(
+        `${[plan.who, plan.phone].filter(Boolean).join(', ')}${contact.name === '' ? '' : `. Left with ${[contact.name, contact.phone].filter(Boolean).join(', ')}`}`,
+        'Text',
+      ),
+      rule(),
+      {
+        columns: hours.map(([label, text]) => ({
+          stack: [set(label, 'Text', { color: SOFT }), set(text, 'Head', { bold: true, fontSize: size * 1.35 })],
+        })),
+      },
+      rule(),
+      set(
+        `Nothing heard by ${say(times.callAt)}: call ${[rescue.name, rescue.phone].filter(Boolean).join(', ') || 'the emergency service of that place'}${rescue.radio === '' ? '' : ` (${rescue.radio})`}, and read this out.`,
+        'Text',
+        { bold: true, fontSize: size * 1.12 },
+      ),
+      ...plan.script.map((one) => set(one, 'Text', { margin: [8, 1, 0, 0] })),
+      rule(),
+      {
+        columns: [
+          { width: '*', stack: plan.sections.slice(0, half).flatMap(section) },
+          { width: '*', stack: plan.sections.slice(half).flatMap(section) },
+        ],
+        columnGap: 18,
+      },
+      {
+        columns: [
+          { svg: sketchOf(plan, INK, '#ffffff'), width: 250, font: 'Text' } as Content,
+          {
+            stack: [
+              { qr: page === '' ? plainText(plan) : page, fit: 96, foreground: INK },
+              set(page === '' ? 'The plan as text, for a telephone.' : 'Where it can be watched.', 'Text', {
+                fontSize: 7.5,
+                color: SOFT,
+                margin: [0, 3, 0, 0],
+              }),
+            ],
+          },
+        ],
+        columnGap: 18,
+        margin: [0, 10, 0, 0],
+      },
+    ],
+  };
+}

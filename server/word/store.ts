@@ -1,0 +1,176 @@
+import { randomBytes } from 'node:crypto';
+import { and, asc, desc, eq, gte, isNull, lt, sql } from 'drizzle-orm';
+import { type FloatPlan, floatPlanSchema } from '#core/floatplan/floatPlan';
+import { type CheckIn, checkInSchema } from '#core/floatplan/status';
+import { answeredAt } from '#core/walkround/answerSchema';
+import type { Database } from '../storage/open';
+import { checkIns, outbox, plansLeft, watchPages } from '../storage/schema';
+
+export interface LeftPlan {
+  id: number;
+  outingId: string;
+  leftAt: string;
+  plan: FloatPlan;
+}
+export interface WatchPage {
+  outingId: string;
+  token: string;
+  base: string;
+  offAt: string | null;
+}
+export interface Message {
+  id: number;
+  kind: MessageKind;
+  toName: string;
+  toAddress: string;
+  subject: string;
+  body: string;
+  madeAt: string;
+  sentAt: string | null;
+  trouble: string;
+}
+export type MessageKind = 'left' | 'late' | 'overdue' | 'home';
+
+/** Letters of a secret: 192 bits, which nobody guesses. */
+const SECRET_BYTES = 24;
+/** A message that cannot be sent is tried so often, and then only shown. */
+const MOST_TRIES = 20;
+
+/** Plans left ashore, what was heard since, and what was written to whoever has them. */
+export function wordStore(db: Database) {
+  const iso = (at: string) => new Date(at).toISOString();
+  const asMessage = (row: typeof outbox.$inferSelect): Message => ({
+    ...row,
+    kind: row.kind as MessageKind,
+    madeAt: iso(row.madeAt),
+    sentAt: row.sentAt === null ? null : iso(row.sentAt),
+  });
+  const planIn = (row: typeof plansLeft.$inferSelect): LeftPlan | null => {
+    const read = floatPlanSchema.safeParse(row.plan);
+    return read.success ? { id: row.id, outingId: row.outingId, leftAt: iso(row.leftAt), plan: read.data } : null;
+  };
+  return {
+    /** The plan that somebody has; null: nobody was left one. */
+    plan: async (outingId: string): Promise<LeftPlan | null> => {
+      const [row] = await db
+        .select()
+        .from(plansLeft)
+        .where(eq(plansLeft.outingId, outingId))
+        .orderBy(desc(plansLeft.id))
+        .limit(1);
+      return row ? planIn(row) : null;
+    },
+    /** The newest plan of every outing that was left one since a moment. */
+    plans: async (since: string): Promise<LeftPlan[]> => {
+      const rows = await db
+        .selectDistinctOn([plansLeft.outingId])
+        .from(plansLeft)
+        .where(gte(plansLeft.leftAt, since))
+        .orderBy(plansLeft.outingId, desc(plansLeft.id));
+      return rows.flatMap((row) => planIn(row) ?? []);
+    },
+    /** A plan whose key is known already is not left twice. @returns whether it is new */
+    leave: async (outingId: string, key: string, plan: FloatPlan, leftAt: string): Promise<boolean> => {
+      const rows = await db
+        .insert(plansLeft)
+        .values({ key, outingId, plan, leftAt })
+        .onConflictDoNothing({ target: plansLeft.key })
+        .returning({ id: plansLeft.id });
+      return rows.length > 0;
+    },
+    page: async (outingId: string): Promise<WatchPage | null> => {
+      const [row] = await db.select().from(watchPages).where(eq(watchPages.outingId, outingId));
+      return row ? { ...row, offAt: row.offAt === null ? null : iso(row.offAt) } : null;
+    },
+    pageBySecret: async (token: string): Promise<WatchPage | null> => {
+      const [row] = await db.select().from(watchPages).where(eq(watchPages.token, token));
+      return row ? { ...row, offAt: row.offAt === null ? null : iso(row.offAt) } : null;
+    },
+    /** Opens the page of an outing; one that was switched off comes back at another address. */
+    open: async (outingId: string, base: string): Promise<void> => {
+      const token = randomBytes(SECRET_BYTES).toString('base64url');
+      await db
+        .insert(watchPages)
+        .values({ outingId, token, base, offAt: null })
+        .onConflictDoUpdate({
+          target: watchPages.outingId,
+          set: {
+            base,
+            token: sql`case when ${watchPages.offAt} is null then ${watchPages.token} else ${token} end`,
+            offAt: null,
+          },
+        });
+    },
+    close: async (outingId: string, at: string): Promise<void> => {
+      await db
+        .update(watchPages)
+        .set({ offAt: at })
+        .where(and(eq(watchPages.outingId, outingId), isNull(watchPages.offAt)));
+    },
+    /** What was heard, in the order in which it came. Moments are reckoned by the server's clock. */
+    heard: async (outingId: string): Promise<CheckIn[]> => {
+      const rows = await db.select().from(checkIns).where(eq(checkIns.outingId, outingId)).orderBy(asc(checkIns.id));
+      return rows.flatMap(({ key, what, at, homeBy, clockAheadMs, recordedAt }) => {
+        const read = checkInSchema.safeParse({
+          key,
+          what,
+          at: answeredAt(at, clockAheadMs, recordedAt),
+          homeBy: homeBy === null ? null : iso(homeBy),
+        });
+        return read.success ? [read.data] : [];
+      });
+    },
+    hear: async (
+      outingId: string,
+      list: readonly CheckIn[],
+      recordedAt: string,
+      clockAheadMs: number | null,
+    ): Promise<void> => {
+      if (list.length === 0) return;
+      await db
+        .insert(checkIns)
+        .values(list.map((one) => ({ ...one, outingId, recordedAt, clockAheadMs })))
+        .onConflictDoNothing({ target: checkIns.key });
+    },
+    /** Writes a message once: by its mark it is known again. */
+    write: async (message: Omit<typeof outbox.$inferInsert, 'id'>): Promise<void> => {
+      await db.insert(outbox).values(message).onConflictDoNothing({ target: outbox.mark });
+    },
+    messages: async (outingId: string): Promise<Message[]> => {
+      const rows = await db.select().from(outbox).where(eq(outbox.outingId, outingId)).orderBy(asc(outbox.id));
+      return rows.map(asMessage);
+    },
+    unsent: async (): Promise<Message[]> => {
+      const rows = await db
+        .select()
+        .from(outbox)
+        .where(and(isNull(outbox.sentAt), lt(outbox.tries, MOST_TRIES)))
+        .orderBy(asc(outbox.id))
+        .limit(50);
+      return rows.map(asMessage).filter(({ toAddress }) => toAddress !== '');
+    },
+    /** Takes a message for sending; false: another process has it. */
+    take: async (id: number, tries: number): Promise<boolean> => {
+      const rows = await db
+        .update(outbox)
+        .set({ tries: tries + 1 })
+        .where(and(eq(outbox.id, id), eq(outbox.tries, tries), isNull(outbox.sentAt)))
+        .returning({ id: outbox.id });
+      return rows.length > 0;
+    },
+    tries: async (id: number): Promise<number> => {
+      const [row] = await db.select({ tries: outbox.tries }).from(outbox).where(eq(outbox.id, id));
+      return row?.tries ?? MOST_TRIES;
+    },
+    sent: async (id: number, at: string): Promise<void> => {
+      await db.update(outbox).set({ sentAt: at, trouble: '' }).where(eq(outbox.id, id));
+    },
+    failed: async (id: number, trouble: string): Promise<void> => {
+      await db
+        .update(outbox)
+        .set({ trouble: trouble.slice(0, 300) })
+        .where(eq(outbox.id, id));
+    },
+  };
+}
+export type WordStore = ReturnType<typeof wordStore>;
