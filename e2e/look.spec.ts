@@ -13,6 +13,7 @@ const screens = [
   '/outings/venn-overnight/kit',
   '/outings/pollack-long-grey/stow',
   '/outings/cod-wreck/stow',
+  '/outings/pollack-long-grey/leave-word',
   '/outings/zander-dusk/walk-round',
   '/outings/pollack-long-grey/walk-round',
   '/outings/pollack-logged/ashore',
@@ -32,6 +33,7 @@ const screens = [
 
 // What differs by theme is colour, and the palettes are checked by themselves: asked in the other two are the screens that draw.
 const themed = new Set([
+  '/outings/pollack-long-grey/leave-word',
   '/outings/cod-wreck/stow',
   '/boats/little-stint',
   '/boats/little-stint/afloat',

@@ -13,6 +13,7 @@ const screens = [
   ),
   '/outings/pollack-long-grey/stow',
   '/outings/cod-wreck/stow',
+  '/outings/pollack-long-grey/leave-word',
   '/outings/zander-dusk/walk-round',
   '/outings/pollack-logged/ashore',
   '/locker',

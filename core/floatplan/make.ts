@@ -139,7 +139,7 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
       {
         heading: 'Aboard',
         lines: [
-          ...line('To call with', named(calling)),
+          ...line('Heard, seen', named(calling)),
           ...line('Known by', identified.join('; ')),
           ...line('Call sign', about?.callSign),
           ...line('Against the cold', named(means(warmNeeds))),
@@ -159,7 +159,7 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
       `Home was to be at ${said(hours.homeAt)}${landing && landing.id !== launch.id ? `, landing at ${placedAt(landing) ?? ''}` : ''}.`,
       ...(about?.wears ? [`Wears: ${about.wears}.`] : []),
       ...(calling.length > 0
-        ? [`Has to call with: ${named(calling)}${about?.callSign ? `; call sign ${about.callSign}` : ''}.`]
+        ? [`Carries to be heard and seen: ${named(calling)}${about?.callSign ? `; call sign ${about.callSign}` : ''}.`]
         : []),
       ...(about?.medical ? [`To know: ${about.medical.slice(0, 300)}`] : []),
       `The vehicle: ${vehicle}.`,

@@ -65,7 +65,7 @@ export function plainText(plan: FloatPlan, page = ''): string {
     page,
     `Vehicle: ${plan.vehicle}`,
     find('Wears') && `Wears ${find('Wears')}`,
-    find('To call with') && `Has ${find('To call with')}`,
+    find('Heard, seen') && `Has ${find('Heard, seen')}`,
     find('To know') && `To know: ${find('To know')}`,
   ]
     .filter((one) => one !== '' && !one.endsWith(': '))

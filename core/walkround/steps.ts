@@ -326,7 +326,7 @@ function gateSteps({ water }: Looked, needs: readonly JudgedNeed[]): Step[] {
             ...gate,
             id: 'gate:told',
             title: 'The person ashore knows',
-            how: 'Send route, boat and times, and when to call for help. Wait for an answer.',
+            how: 'See that they have the plan: boat, way and times, and when to call for help. Wait for an answer.',
             bad: 'No answer; no signal to send with.',
             serves: [catalogue['float-plan'].title],
             critical: told.lifeCritical,

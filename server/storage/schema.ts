@@ -73,6 +73,8 @@ export const signatures = pgTable(
     signedAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
     hash: text().notNull(),
     judged: jsonb().notNull(),
+    /** Of one that was made without a network, on the device: sent twice, it is kept once. null: made here. */
+    key: uuid().unique(),
   },
   (table) => [index('signatures_outing').on(table.outingId)],
 );

@@ -4,9 +4,10 @@ import { z } from 'zod';
 import { instantText } from '#core/documents/field';
 import { assess } from '#core/judgement/assess';
 import { sayBar } from '#core/judgement/gate';
+import { judgeFrozen, readFrozen } from '#core/signing/frozen';
 import { signedSnapshot } from '#core/signing/snapshot';
 import { EVENING_STANDS_DAYS, lastAnswers, standingAnswers, withEarlier } from '#core/walkround/answers';
-import { answerSchema } from '#core/walkround/answerSchema';
+import { answerSchema, answeredAt } from '#core/walkround/answerSchema';
 import type { Library } from '../documents/library';
 import { found, idParams } from '../documents/routes';
 import type { Stores } from '../documents/stores';
@@ -16,7 +17,13 @@ import { inTransaction } from '../storage/transaction';
 import { type WalkStore, walkStore } from './store';
 import { DAY_MS } from '#core/units/time';
 
-const signatureSchema = z.object({ id: z.int(), signedAt: z.string(), hash: z.string(), judged: z.unknown() });
+const signatureSchema = z.object({
+  id: z.int(),
+  signedAt: z.string(),
+  hash: z.string(),
+  judged: z.unknown(),
+  atWater: z.boolean(),
+});
 const walkSchema = z.object({
   answers: z.array(answerSchema),
   signature: signatureSchema.nullable(),
@@ -128,6 +135,47 @@ export function walkRoutes(
           gate.bars.map((bar) => ({ field: bar.bar, message: sayBar(bar) })),
         );
       await walks.sign(id, signedSnapshot(doc, references, lastAnswers(record)), new Date(at).toISOString());
+      return reply.code(201).send(await walkOf(id));
+    },
+  );
+
+  app.post(
+    '/api/outings/:id/signatures-at-the-water',
+    {
+      schema: {
+        tags,
+        description: 'A signature that was made on a device without a network, over what was judged there.',
+        params: idParams,
+        body: z.strictObject({
+          key: z.uuid('A signature carries a key of its own (a UUID).'),
+          signedAt: instantText,
+          sentAt: instantText,
+          judged: z.unknown(),
+        }),
+        response: { 201: walkSchema, ...problems },
+      },
+    },
+    async (request, reply) => {
+      const { id } = request.params;
+      const { key, signedAt, sentAt, judged } = request.body;
+      await outingOf(id);
+      const frozen = readFrozen(judged);
+      if ('why' in frozen || frozen.snapshot.outing.id !== id)
+        throw new Refusal(400, 'Bad input', 'What was signed cannot be read.', [
+          { field: 'judged', message: 'why' in frozen ? frozen.why : 'It is of another outing.' },
+        ]);
+      const at = now();
+      const moment = answeredAt(signedAt, Math.round(at - Date.parse(sentAt)), new Date(at).toISOString());
+      // The same frozen content is judged again: the two cannot disagree but by a fault, and that is said.
+      const { gate } = judgeFrozen(frozen.snapshot, Date.parse(moment), await earlierFor(id, walks));
+      if (!gate.open)
+        throw new Refusal(
+          422,
+          'The gate is shut',
+          'What was signed at the water does not open the gate here.',
+          gate.bars.map((bar) => ({ field: bar.bar, message: sayBar(bar) })),
+        );
+      await walks.sign(id, frozen.snapshot, moment, key);
       return reply.code(201).send(await walkOf(id));
     },
   );

@@ -15,6 +15,8 @@ export interface Signature {
   hash: string;
   /** What was signed, in the form of its time. */
   judged: unknown;
+  /** Made without a network, by the clock of its device. */
+  atWater: boolean;
 }
 export interface WalkRecord {
   /** In the order in which they were recorded, each at its moment by the server's clock. */
@@ -41,7 +43,8 @@ export interface WalkStore {
   lastSignature: (outingId: string) => Promise<Signature | null>;
   /** How far the walk-rounds of these outings have grown: the same text, and nothing was added. */
   growth: (outingIds: readonly string[]) => Promise<ReadonlyMap<string, string>>;
-  sign: (outingId: string, snapshot: SignedSnapshot, at: string) => Promise<Signature>;
+  /** @param key of one made on a device: it is kept once */
+  sign: (outingId: string, snapshot: SignedSnapshot, at: string, key?: string) => Promise<void>;
 }
 
 export function walkStore(db: Database): WalkStore {
@@ -50,6 +53,7 @@ export function walkStore(db: Database): WalkStore {
     signedAt: new Date(row.signedAt).toISOString(),
     hash: row.hash,
     judged: row.judged,
+    atWater: row.key !== null,
   });
   const read = async (outingId: string): Promise<WalkRecord> => {
     const rows = await db
@@ -120,13 +124,11 @@ export function walkStore(db: Database): WalkStore {
       const signed = new Map((await newest(signatures)).map((row) => [row.outingId, row.id]));
       return new Map(outingIds.map((id) => [id, `${answered.get(id) ?? 0}/${signed.get(id) ?? 0}`]));
     },
-    sign: async (outingId, snapshot, signedAt) => {
-      const [row] = await db
+    sign: async (outingId, snapshot, signedAt, key) => {
+      await db
         .insert(signatures)
-        .values({ outingId, signedAt, hash: hashOf(snapshot), judged: snapshot })
-        .returning();
-      if (!row) throw new Error('The signature was not kept.');
-      return asSignature(row);
+        .values({ outingId, signedAt, hash: hashOf(snapshot), judged: snapshot, key: key ?? null })
+        .onConflictDoNothing({ target: signatures.key });
     },
   };
 }

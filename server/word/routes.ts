@@ -3,7 +3,7 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { instantText, text } from '#core/documents/field';
 import { floatPlanSchema } from '#core/floatplan/floatPlan';
-import { type PlanState, checkInSchema, sayStatus, statusOf } from '#core/floatplan/status';
+import { type PlanState, checkInSchema, statusOf } from '#core/floatplan/status';
 import { found, idParams } from '../documents/routes';
 import type { Stores } from '../documents/stores';
 import { problemSchema } from '../http/problem';
@@ -11,7 +11,7 @@ import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
 import { planPdf } from './planPdf';
 import { type MessageKind, wordStore } from './store';
-import { type Watch, isWatched, pageAddress } from './watch';
+import { type Watch, isWatched, pagePath } from './watch';
 import { noPage, watchPage } from './watchPage';
 
 const states = ['left', 'afloat', 'late', 'overdue', 'home'] as const satisfies readonly PlanState[];
@@ -19,7 +19,7 @@ const kinds = ['left', 'late', 'overdue', 'home'] as const satisfies readonly Me
 const wordSchema = z.object({
   /** As it was left last; null: with nobody. */
   left: z.object({ at: z.string(), plan: floatPlanSchema }).nullable(),
-  /** The address of its page; null: none, or switched off. */
+  /** The path of its page; null: none, or switched off. */
   page: z.string().nullable(),
   checkIns: z.array(checkInSchema),
   state: z.enum(states).nullable(),
@@ -44,9 +44,11 @@ const outSchema = z.object({
       outingId: z.string(),
       title: z.string(),
       state: z.enum(states),
-      said: z.object({ title: z.string(), text: z.string() }),
-      homeAt: z.string(),
-      callAt: z.string(),
+      zone: z.string(),
+      homeAt: z.number(),
+      callAt: z.number(),
+      heardAt: z.number().nullable(),
+      heard: checkInSchema.nullable(),
     }),
   ),
 });
@@ -76,7 +78,7 @@ export function wordRoutes(
     const status = left && statusOf(left.plan, heard, now());
     return {
       left: left && { at: left.leftAt, plan: left.plan },
-      page: page && status && isWatched(page, status, now()) ? pageAddress(page) : null,
+      page: page && status && isWatched(page, status, now()) ? pagePath(page) : null,
       checkIns: heard,
       state: status?.state ?? null,
       messages,
@@ -172,19 +174,12 @@ export function wordRoutes(
       },
     },
     async () => {
-      const at = now();
       const out = [];
       for (const { left, status } of await watch.out()) {
-        const { state, homeAt, callAt } = status;
+        const { state, homeAt, callAt, heardAt, heard } = status;
         if (state === 'left') continue;
-        out.push({
-          outingId: left.outingId,
-          title: left.plan.title,
-          state,
-          said: sayStatus(left.plan, status, at),
-          homeAt: new Date(homeAt).toISOString(),
-          callAt: new Date(callAt).toISOString(),
-        });
+        const { title, zone } = left.plan;
+        out.push({ outingId: left.outingId, title, zone, state, homeAt, callAt, heardAt, heard });
       }
       return { out };
     },

@@ -18,9 +18,9 @@ export function isWatched(page: Pick<WatchPage, 'offAt'>, status: PlanStatus, no
   if (status.state === 'home') return now < (status.heardAt ?? status.homeAt) + AFTER_HOME_MS;
   return now < status.callAt + UNHEARD_MS;
 }
-/** The address of a watch page. */
-export function pageAddress({ base, token }: Pick<WatchPage, 'base' | 'token'>): string {
-  return `${base}/watch/${token}`;
+/** The path of a watch page in this house. */
+export function pagePath({ token }: Pick<WatchPage, 'token'>): string {
+  return `/watch/${token}`;
 }
 
 /** Sends one message. Fails with a reason that can be shown. */
@@ -48,7 +48,7 @@ export function watchOver(db: Database, now: () => number, post: Post | null) {
   };
   const address = async (outingId: string) => {
     const page = await words.page(outingId);
-    return page && page.offAt === null ? pageAddress(page) : '';
+    return page && page.offAt === null ? `${page.base}${pagePath(page)}` : '';
   };
   const toldOf = async (left: LeftPlan, status: PlanStatus): Promise<string> => {
     const { title, text } = sayStatus(left.plan, status, now());

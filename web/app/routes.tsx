@@ -53,6 +53,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../outing/stations/stow/StowScreen')).StowScreen }),
           },
           {
+            path: 'leave-word',
+            lazy: async () => ({ Component: (await import('../outing/stations/word/WordScreen')).WordScreen }),
+          },
+          {
             path: 'walk-round',
             lazy: async () => ({ Component: (await import('../outing/stations/walkround/WalkScreen')).WalkScreen }),
           },

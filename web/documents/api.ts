@@ -34,13 +34,17 @@ export async function request<T>(method: Method, path: string, body?: unknown, k
   compareClocks(serverNow, (sent + Date.now()) / 2);
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer as T;
+  throw explained(response.status, answer);
+}
+/** What the server said of a refusal. */
+function explained(status: number, answer: unknown): ApiError {
   const problem = (answer ?? {}) as {
     detail?: string;
     errors?: { field: string; message: string }[];
     current?: unknown;
   };
-  throw new ApiError(
-    response.status,
+  return new ApiError(
+    status,
     problem.detail ?? 'The server gave an answer that cannot be read.',
     problem.errors ?? [],
     problem.current ?? null,
@@ -48,3 +52,16 @@ export async function request<T>(method: Method, path: string, body?: unknown, k
 }
 
 export const get = <T>(path: string): Promise<T> => request<T>('GET', path);
+
+/** A file that the server makes of what is sent. */
+export async function requestFile(path: string, body: unknown): Promise<Blob> {
+  const response = await fetch(path, {
+    method: 'POST',
+    body: JSON.stringify(body),
+    headers: { 'content-type': 'application/json' },
+  }).catch(() => {
+    throw new ApiError(0, 'The server does not answer. Is it running?');
+  });
+  if (response.ok) return response.blob();
+  throw explained(response.status, await response.json().catch(() => null));
+}

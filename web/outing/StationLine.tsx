@@ -20,7 +20,7 @@ export const StationLine = memo(function StationLine() {
       {...screenOnly}
       sx={{
         display: 'flex',
-        gap: { xs: 0.75, sm: 2.5 },
+        gap: { xs: 0.5, sm: 2, lg: 2.5 },
         px: { xs: 2, sm: 3 },
         mt: 0.5,
       }}
@@ -31,12 +31,16 @@ export const StationLine = memo(function StationLine() {
           component={NavLink}
           to={`/outings/${doc.id}/${to}`}
           sx={{
-            display: 'block',
+            // On a phone seven stand side by side, the longer names in two lines.
+            display: 'flex',
+            flexDirection: 'column',
+            justifyContent: 'space-between',
             flex: { xs: 1, sm: 'none' },
             minHeight: 52,
             pt: 0.5,
-            fontSize: { xs: '0.82rem', sm: '1rem' },
-            whiteSpace: 'nowrap',
+            fontSize: { xs: '0.8rem', sm: '1rem' },
+            whiteSpace: { xs: 'normal', sm: 'nowrap' },
+            lineHeight: { xs: 1.15, sm: 1.5 },
             color: 'text.secondary',
             textDecoration: 'none',
             borderBottom: '3px solid transparent',

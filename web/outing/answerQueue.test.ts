@@ -19,7 +19,7 @@ function desk() {
   const drawer = new Map<string, string>();
   let retry: (() => void) | null = null;
   const make = () =>
-    new AnswerQueue('answers', {
+    new AnswerQueue<Answer>('answers', {
       send: async (answers) => {
         await Promise.resolve();
         if (trouble) throw trouble;

@@ -1,33 +1,36 @@
-import type { Answer } from '#core/walkround/answerSchema';
 import { ApiError } from '../documents/api';
 
-export interface QueueState {
+/** What is queued has a key of its own, so that sending it twice is recorded once. */
+interface Keyed {
+  key: string;
+}
+export interface QueueState<One> {
   /** Given here, not yet acknowledged by the server, in the order given. */
-  unsent: readonly Answer[];
+  unsent: readonly One[];
   /** Those the server would not take; they are kept here, and tried again when the page is opened anew or it is asked for. */
-  held: readonly Answer[];
+  held: readonly One[];
   /** Why it would not; null: it took all. */
   refused: string | null;
 }
 
-export interface QueuePorts {
-  send: (answers: readonly Answer[]) => Promise<void>;
+export interface QueuePorts<One> {
+  send: (list: readonly One[]) => Promise<void>;
   storage: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
   later: (work: () => void, ms: number) => () => void;
 }
 
 const RETRY_MS = 4000;
 
-/** Answers of one walk-round, kept on this device until the server has them. One sending at a time, so the order holds. */
-export class AnswerQueue {
-  private state: QueueState;
+/** Answers of one walk-round, or words from the water, kept on this device until the server has them. One sending at a time, so the order holds. */
+export class AnswerQueue<One extends Keyed> {
+  private state: QueueState<One>;
   private sending: Promise<void> | null = null;
   private cancel: (() => void) | null = null;
   private readonly listeners = new Set<() => void>();
 
   constructor(
     private readonly key: string,
-    private readonly ports: QueuePorts,
+    private readonly ports: QueuePorts<One>,
   ) {
     this.state = { unsent: readKept(ports.storage.getItem(key)), held: [], refused: null };
     if (this.state.unsent.length > 0) this.cancel = ports.later(() => void this.flush(), 0);
@@ -37,9 +40,9 @@ export class AnswerQueue {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   };
-  readonly getState = (): QueueState => this.state;
+  readonly getState = (): QueueState<One> => this.state;
 
-  readonly add = (answer: Answer): void => {
+  readonly add = (answer: One): void => {
     this.hold({ ...this.state, unsent: [...this.state.unsent, answer] });
     void this.flush();
   };
@@ -87,7 +90,7 @@ export class AnswerQueue {
     }
   }
 
-  private hold(state: QueueState): void {
+  private hold(state: QueueState<One>): void {
     this.state = state;
     const kept = [...state.held, ...state.unsent];
     if (kept.length === 0) this.ports.storage.removeItem(this.key);
@@ -96,10 +99,10 @@ export class AnswerQueue {
   }
 }
 
-function readKept(text: string | null): Answer[] {
+function readKept<One>(text: string | null): One[] {
   try {
     const kept: unknown = JSON.parse(text ?? '[]');
-    return Array.isArray(kept) ? (kept as Answer[]) : [];
+    return Array.isArray(kept) ? (kept as One[]) : [];
   } catch {
     return [];
   }

@@ -37,7 +37,7 @@ export function useWalk(outingId: string) {
   const { data, error, mutate } = useSWR<Walk, ApiError>(`${path}/walk-round`);
   const queue = useMemo(
     () =>
-      new AnswerQueue(`tally-answers:${outingId}`, {
+      new AnswerQueue<Answer>(`tally-answers:${outingId}`, {
         send: async (answers) => {
           const walk = await request<Walk>('POST', `${path}/answers`, { answers, sentAt: new Date().toISOString() });
           await mutate(walk, { revalidate: false });

@@ -198,6 +198,19 @@ function ProfileFields({ control }: { control: Control<Angler> }) {
       <Box sx={grid}>
         <FormText control={control} name="contact.name" label="Their name" />
         <FormText control={control} name="contact.phone" label="Their number" type="tel" />
+        <FormText control={control} name="contact.email" label="Their address for mail" />
+      </Box>
+      <Typography variant="h3">What they are told of you</Typography>
+      <Typography variant="body2" color="textSecondary">
+        It stands on the plans you leave, and nowhere else. What is empty is left out.
+      </Typography>
+      <Box sx={grid}>
+        <FormText control={control} name="about.phone" label="Your telephone" type="tel" />
+        <FormNumber control={control} name="about.ageYears" label="Age" unit="" />
+        <FormText control={control} name="about.wears" label="What you wear, with its colours" />
+        <FormText control={control} name="about.vehicle" label="Vehicle: make, colour, plate" />
+        <FormText control={control} name="about.callSign" label="Call sign of your radio" />
+        <FormText control={control} name="about.medical" label="Medical notes, if you wish" />
       </Box>
     </>
   );

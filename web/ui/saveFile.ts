@@ -1,6 +1,10 @@
 /** Hands a text to the browser as a file to be saved. */
 export function saveFile(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+  saveBlob(name, new Blob([text], { type }));
+}
+/** The same of a file that was made elsewhere. */
+export function saveBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

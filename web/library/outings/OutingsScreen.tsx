@@ -15,6 +15,7 @@ import { useToast } from '../../ui/Toast';
 import { TallyStrokes } from '../../ui/TallyStrokes';
 import { useNow } from '../../ui/useNow';
 import type { Summary } from '#core/judgement/summary';
+import { Out } from './Out';
 import { FirstEvening } from './FirstEvening';
 import { useOutingActions, useSummaries } from './queries';
 import { byClock } from '#core/units/clockWords';
@@ -80,6 +81,7 @@ export function OutingsScreen() {
         </Button>
       }
     >
+      <Out />
       <Loaded data={data} error={error}>
         {({ ahead, gone, of, house, setAside }) => (
           <>

@@ -1,6 +1,7 @@
 import useSWR, { useSWRConfig } from 'swr';
 import type { Outing } from '#core/documents/outing';
 import type { SetAside } from '#core/documents/kept';
+import type { PlanStatus } from '#core/floatplan/status';
 import type { Summary } from '#core/judgement/summary';
 import type { Versioned } from '#core/documents/kept';
 import { request } from '../../documents/api';
@@ -45,4 +46,15 @@ export function useOutingActions() {
     restore: (id: string) => then(request<unknown>('POST', `/api/outings/${id}/restore`)),
     refresh: () => then(Promise.resolve()),
   };
+}
+
+interface OutNow extends PlanStatus {
+  outingId: string;
+  title: string;
+  zone: string;
+}
+const LOOK_AGAIN_MS = 30_000;
+/** Plans that are out, by the server's clock. */
+export function useOut() {
+  return useSWR<{ out: OutNow[] }>('/api/out', { refreshInterval: LOOK_AGAIN_MS });
 }

@@ -13,6 +13,8 @@ import type { Step } from '#core/walkround/steps';
 import { useThemeChoice } from '../../../app/themeChoice';
 import { TallyStrokes } from '../../../ui/TallyStrokes';
 import { useDesk } from '../../desk';
+import { FromWater } from '../word/FromWater';
+import { useWord } from '../word/useWord';
 import { GateView } from './GateView';
 import { SignedCard } from './SignedCard';
 import { StepList } from './StepList';
@@ -31,7 +33,8 @@ type View = { at: 'step'; index: number } | { at: 'gate' } | { at: 'list' };
 
 /** Settled here: is each thing there and sound, and may one launch. What would annoy: reading, scrolling, small buttons. */
 export function WalkScreen() {
-  const { doc, assessment, answers, walk, changes, looked } = useDesk();
+  const { doc, assessment, answers, walk, changes, looked, now } = useDesk();
+  const word = useWord(doc.id, now);
   const { steps } = assessment;
   const firstOpen = steps.findIndex((step) => answers.get(step.id)?.verdict !== 'good');
   const [view, setView] = useState<View>(() => (firstOpen < 0 ? { at: 'gate' } : { at: 'step', index: firstOpen }));
@@ -46,6 +49,9 @@ export function WalkScreen() {
       <Box sx={{ maxWidth: 520, mx: 'auto' }}>
         <TopLine />
         <SignedCard signature={walk.signature} changes={changes} onAgain={() => setResigning(true)} />
+        <Box sx={{ mt: 2 }}>
+          <FromWater word={word} />
+        </Box>
       </Box>
     );
   if (!looked.water || !looked.craft)
