@@ -4,6 +4,7 @@ import { promisify } from 'node:util';
 import { brotliCompress } from 'node:zlib';
 import react from '@vitejs/plugin-react';
 import { type Plugin, defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 /** The two faces that every screen is set in are asked for with the page itself: words do not move when their letters come. */
 const facesFirst: Plugin = {
@@ -33,6 +34,43 @@ const pressed: Plugin = {
   },
 };
 
+/** The program as it is carried to the water: all its files, kept by a service worker from the moment that an outing is carried. */
+const carried = VitePWA({
+  strategies: 'generateSW',
+  registerType: 'prompt',
+  // It is put on a device when an outing is, and not before: web/offline/worker.ts.
+  injectRegister: false,
+  manifest: {
+    name: 'Unhurried Tally',
+    short_name: 'Tally',
+    description: 'Loadout and safety checklist of a kayak outing, counted before launching.',
+    start_url: '/outings',
+    display: 'standalone',
+    background_color: '#F7F4EC',
+    theme_color: '#F7F4EC',
+    icons: [
+      { src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+      { src: '/mark-192.png', sizes: '192x192', type: 'image/png' },
+      { src: '/mark-512.png', sizes: '512x512', type: 'image/png', purpose: 'any maskable' },
+    ],
+  },
+  workbox: {
+    globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm}'],
+    globIgnores: ['samples/**'],
+    maximumFileSizeToCacheInBytes: 6 * 1024 * 1024,
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/(api|watch)\//],
+    clientsClaim: true,
+    runtimeCaching: [
+      {
+        urlPattern: ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/api/pictures/'),
+        handler: 'CacheFirst',
+        options: { cacheName: 'tally-pictures', expiration: { maxEntries: 400 } },
+      },
+    ],
+  },
+});
+
 /** Code that the same screens use travels in one file, and small ones join their neighbour: sixty files take ten rounds to the server. */
 const together = {
   groups: [
@@ -50,7 +88,7 @@ const together = {
 
 export default defineConfig({
   root: 'web',
-  plugins: [react(), facesFirst, pressed],
+  plugins: [react(), facesFirst, pressed, carried],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -12,6 +12,9 @@ export interface House {
   url: () => string;
   /** Stops the server hard and starts it again on the same port and data. */
   restart: () => Promise<void>;
+  /** Kills the server; and starts it again on the same port and data. */
+  stop: () => Promise<void>;
+  start: () => Promise<void>;
 }
 
 /** A copy of the demo data, gone again afterwards. Nothing of it is needed then: no time is spent on closing the database. */
@@ -34,6 +37,10 @@ export const ownHouseTest = base.extend<{ house: House }>({
         url: () => running.url,
         restart: async () => {
           await running.kill('SIGKILL');
+          running = await start(new URL(running.url).port);
+        },
+        stop: async () => void (await running.kill('SIGKILL')),
+        start: async () => {
           running = await start(new URL(running.url).port);
         },
       });

@@ -28,9 +28,10 @@ export const coreOrder = [
 /** What each folder of the web may import beside core and its own; `app` and `outing` put the rest together. */
 export const webMay = {
   ui: [],
-  documents: ['ui', 'app'],
-  library: ['ui', 'documents', 'app'],
-  outing: ['ui', 'documents', 'app', 'workers'],
+  offline: [],
+  documents: ['ui', 'app', 'offline'],
+  library: ['ui', 'documents', 'app', 'offline'],
+  outing: ['ui', 'documents', 'app', 'workers', 'offline'],
   settings: ['ui', 'documents', 'app'],
   workers: [],
 };

@@ -33,6 +33,8 @@ export interface AppParts {
   webRoot: string | null;
   log: boolean;
   serving?: Serving;
+  /** Certificate and key, PEM; null: plain HTTP. */
+  tls?: { cert: Buffer; key: Buffer } | null;
   /** Sends messages to those ashore; null: they are written and shown only. */
   post?: Post | null;
   /** How often plans that are out are looked at, ms; 0: never, whoever made the app does. */
@@ -47,14 +49,16 @@ export async function buildApp({
   webRoot,
   log,
   serving = { names: [] },
+  tls = null,
   post = null,
   watchMs = 0,
 }: AppParts): Promise<FastifyInstance> {
-  const app = Fastify({
+  const options = {
     logger: log ? { level: 'warn' } : false,
     bodyLimit: BODY_LIMIT,
     routerOptions: { maxParamLength: 200 },
-  });
+  };
+  const app = (tls ? Fastify({ ...options, https: tls }) : Fastify(options)) as FastifyInstance;
   app.setValidatorCompiler(({ schema, httpPart }) => (data) => {
     const result = (schema as z.ZodType).safeParse(data ?? {});
     return result.success ? { value: result.data } : { error: new InvalidInput(httpPart ?? 'body', result.error) };
@@ -142,6 +146,10 @@ async function serveWeb(app: FastifyInstance, root: string): Promise<void> {
     index: false,
     wildcard: false,
     preCompressed: true,
+    // What every visit asks for anew has no name of its own for each build.
+    setHeaders: (reply, path) => {
+      if (/(sw\.js|\.webmanifest|index\.html)$/.test(path)) reply.header('cache-control', 'no-cache');
+    },
   });
   // Every address that is not a file or the API is a screen of the one page.
   app.get('/*', { schema: { hide: true } }, (request, reply) => {

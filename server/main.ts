@@ -1,4 +1,4 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { buildApp } from './app';
@@ -35,6 +35,14 @@ async function openDatabase(settings: Settings, migrations: string): Promise<Ope
   }
 }
 
+function readPem(file: string): Buffer {
+  try {
+    return readFileSync(file);
+  } catch (error) {
+    throw new PlainError('bad-setting', `${file} cannot be read (${systemCode(error) ?? 'no reason given'}).`);
+  }
+}
+
 /** How long open connections are waited for at a stop. */
 const GRACE_MS = 1000;
 /** How often plans that are out are looked at. */
@@ -52,6 +60,7 @@ async function main(): Promise<void> {
     webRoot: join(root, 'dist/web'),
     log: true,
     serving: settings,
+    tls: settings.tls && { cert: readPem(settings.tls.cert), key: readPem(settings.tls.key) },
     post: settings.smtpUrl === null ? null : mailer(settings.smtpUrl, settings.mailFrom),
     watchMs: WATCH_MS,
   });
@@ -85,7 +94,7 @@ async function main(): Promise<void> {
     });
   const address = app.server.address();
   const port = typeof address === 'object' && address !== null ? address.port : settings.port;
-  console.log(`Unhurried Tally is ready at http://${settings.host}:${port}`);
+  console.log(`Unhurried Tally is ready at ${settings.tls ? 'https' : 'http'}://${settings.host}:${port}`);
 }
 
 main().catch((error: unknown) => {

@@ -2,6 +2,8 @@ import { type Conflict, mergeDocuments } from '#core/documents/merge';
 import { openDocument } from '#core/documents/open';
 import type { DocumentKind } from '#core/documents/registry';
 import type { Versioned } from '#core/documents/kept';
+import type { Drawer } from '../offline/drawer';
+import { retryAfterMs } from '../offline/reach';
 import { ApiError } from './api';
 
 /** How far the newest change has come. */
@@ -25,15 +27,15 @@ export interface EditorState<Doc> {
 export interface EditorPorts<Doc> {
   put: (doc: Doc, version: number, leaving: boolean) => Promise<Versioned<Doc>>;
   /** Where an unsent change outlives a reload. */
-  drafts: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
+  drafts: Drawer;
   now: () => number;
   later: (work: () => void, ms: number) => () => void;
 }
 
 const SEND_AFTER_MS = 350;
-const RETRY_AFTER_MS = 3000;
 const GROUP_MS = 1500;
 const MOST_UNDO = 200;
+const FULL = 'This device is full: the change is in this page alone until the server has it. Do not close it.';
 const MERGED = 'This was changed in another window too. Both changes are kept.';
 const DRAFT_UNREAD =
   'A change of an earlier time was held on this device and cannot be read any more. It is left where it is; what the server has is shown.';
@@ -55,6 +57,7 @@ export class DocumentEditor<Doc extends { id: string }> {
   private future: Doc[] = [];
   private lastGroup = { name: '', at: 0 };
   private sending = false;
+  private failures = 0;
   private cancel: (() => void) | null = null;
   /** What both windows started from, while a conflict waits for an answer. */
   private conflictBase: Doc | null = null;
@@ -74,7 +77,11 @@ export class DocumentEditor<Doc extends { id: string }> {
       canRedo: false,
       told: null,
     };
-    this.takeUpDraft();
+    this.takeUpDraft(ports.drafts.getItem(this.draftKey()));
+    // What a killed browser had put away and is not found at once.
+    void ports.drafts.late?.(this.draftKey()).then((text) => {
+      if (this.state.saving.is === 'kept' && !this.sending && this.base === kept) this.takeUpDraft(text);
+    });
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -156,6 +163,7 @@ export class DocumentEditor<Doc extends { id: string }> {
     const sent = this.state.doc;
     try {
       this.base = await this.ports.put(sent, this.base.version, leaving);
+      this.failures = 0;
       const done = this.state.doc === sent;
       this.set({ version: this.base.version, saving: done ? { is: 'kept', at: this.ports.now() } : { is: 'pending' } });
       if (done) this.ports.drafts.removeItem(this.draftKey());
@@ -175,7 +183,8 @@ export class DocumentEditor<Doc extends { id: string }> {
     }
     if (error.status === 0 || error.status >= 500) {
       this.set({ saving: { is: 'waiting', why: error.message } });
-      this.schedule(RETRY_AFTER_MS);
+      this.keepDraft();
+      this.schedule(retryAfterMs((this.failures += 1)));
       return;
     }
     const [first] = error.fields;
@@ -209,8 +218,7 @@ export class DocumentEditor<Doc extends { id: string }> {
   }
 
   /** A change that was held here when the page went away. It may be of an older form than today's. */
-  private takeUpDraft(): void {
-    const text = this.ports.drafts.getItem(this.draftKey());
+  private takeUpDraft(text: string | null): void {
     if (text === null) return;
     const draft = this.readDraft(text);
     if (draft === null) {
@@ -240,7 +248,11 @@ export class DocumentEditor<Doc extends { id: string }> {
 
   private keepDraft(): void {
     const draft: Draft<Doc> = { base: this.base, doc: this.state.doc };
-    this.ports.drafts.setItem(this.draftKey(), JSON.stringify(draft));
+    try {
+      this.ports.drafts.setItem(this.draftKey(), JSON.stringify(draft));
+    } catch {
+      this.set({ told: FULL });
+    }
   }
 
   private draftKey(): string {

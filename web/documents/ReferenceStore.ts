@@ -1,6 +1,6 @@
 import type { SetAside, Versioned } from '#core/documents/kept';
 import type { Documents, ReferenceName } from '#core/documents/registry';
-import { request } from './api';
+import { get } from './api';
 
 export type KeptReferences = { readonly [K in ReferenceName]: readonly Versioned<Documents[K]>[] } & {
   readonly setAside: readonly SetAside[];
@@ -61,4 +61,4 @@ function merged(
 }
 
 export const REFERENCES = '/api/references';
-export const referenceStore = new ReferenceStore((since) => request('GET', `${REFERENCES}?since=${since}`));
+export const referenceStore = new ReferenceStore((since) => get(`${REFERENCES}?since=${since}`));

@@ -1,3 +1,4 @@
+import { noteReach } from '../offline/reach';
 import { compareClocks } from '../ui/clock';
 
 /** An error the server explained, as problem details; `status` 0: it did not answer. */
@@ -28,8 +29,10 @@ export async function request<T>(method: Method, path: string, body?: unknown, k
       ...(json === undefined ? {} : { body: json, headers: { 'content-type': 'application/json' } }),
     });
   } catch {
+    noteReach(false);
     throw new ApiError(0, 'The server does not answer. Is it running?');
   }
+  noteReach(true);
   const serverNow = Number(response.headers.get('x-tally-now') ?? NaN);
   compareClocks(serverNow, (sent + Date.now()) / 2);
   const answer: unknown = await response.json().catch(() => null);
@@ -51,7 +54,18 @@ function explained(status: number, answer: unknown): ApiError {
   );
 }
 
-export const get = <T>(path: string): Promise<T> => request<T>('GET', path);
+/** Reads what the server has; where it does not answer, what is carried on this device. */
+export async function get<T>(path: string): Promise<T> {
+  try {
+    return await request<T>('GET', path);
+  } catch (error) {
+    if (!(error instanceof ApiError) || error.status !== 0) throw error;
+    const { carriedAnswer } = await import('../offline/carried');
+    const carried = await carriedAnswer(path);
+    if (carried === undefined) throw error;
+    return carried as T;
+  }
+}
 
 /** A file that the server makes of what is sent. */
 export async function requestFile(path: string, body: unknown): Promise<Blob> {

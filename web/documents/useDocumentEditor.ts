@@ -1,12 +1,28 @@
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { type Documents, type KindName, documentKinds } from '#core/documents/registry';
 import type { Versioned } from '#core/documents/kept';
+import { type Drawer, drawer } from '../offline/drawer';
+import { isReached, whenOnline } from '../offline/reach';
 import { request } from './api';
 import { DocumentEditor } from './DocumentEditor';
 
 export const later = (work: () => void, ms: number) => {
   const timer = setTimeout(work, ms);
   return () => clearTimeout(timer);
+};
+
+/** A change that is not sent is kept with its tab; while the server does not answer it is kept on the device too, and outlives the browser. */
+const drafts: Drawer = {
+  getItem: (key) => sessionStorage.getItem(key) ?? drawer.getItem(key),
+  setItem: (key, text) => {
+    sessionStorage.setItem(key, text);
+    if (!isReached()) drawer.setItem(key, text);
+  },
+  late: drawer.late,
+  removeItem: (key) => {
+    sessionStorage.removeItem(key);
+    drawer.removeItem(key);
+  },
 };
 
 /**
@@ -23,7 +39,7 @@ export function useDocumentEditor<Name extends KindName>(
     const kind = documentKinds[name];
     return new DocumentEditor<Doc>(kind, kept, {
       put: (doc, version, leaving) => request('PUT', `/api/${kind.path}/${doc.id}`, { version, doc }, leaving),
-      drafts: sessionStorage,
+      drafts,
       now: () => Date.now(),
       later,
     });
@@ -37,8 +53,10 @@ export function useDocumentEditor<Name extends KindName>(
   useEffect(() => {
     const leave = () => void editor.flush(true);
     window.addEventListener('pagehide', leave);
+    const off = whenOnline(() => void editor.flush());
     return () => {
       window.removeEventListener('pagehide', leave);
+      off();
       void editor.flush().then(() => afterLeaving.current());
     };
   }, [editor]);

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { dayInWords } from '#core/units/time';
 import { memo, useState } from 'react';
 import { SavingWords } from '../documents/SavingWords';
+import { CarriedWords } from './CarriedWords';
 import { useDesk } from './desk';
 import { screenOnly } from '../ui/screenOnly';
 
@@ -29,6 +30,10 @@ export const Heading = memo(function Heading() {
         )}
       </Typography>
       <Box {...screenOnly} sx={{ ml: 'auto', display: 'flex', alignItems: 'baseline' }}>
+        <CarriedWords />
+        <Box component="span" sx={{ mx: 0.75 }} aria-hidden>
+          ·
+        </Box>
         <SavingWords saving={state.saving} />
         <Button size="small" onClick={editor.undo} disabled={!state.canUndo} sx={{ minWidth: 0, minHeight: 36, py: 0 }}>
           Undo

@@ -12,6 +12,9 @@ import { lastAnswers, standingAnswers, withEarlier } from '#core/walkround/answe
 import { changesSince } from '#core/signing/changes';
 import { signedSnapshot } from '#core/signing/snapshot';
 import type { Versioned } from '#core/documents/kept';
+import { request } from '../documents/api';
+import { REFERENCES } from '../documents/ReferenceStore';
+import { type CarryPorts, useCarried } from '../offline/useCarried';
 import { Loaded } from '../documents/Loaded';
 import { Lost } from '../ui/Lost';
 import { useToast } from '../ui/Toast';
@@ -27,6 +30,10 @@ import { useSWRConfig } from 'swr';
 import { StationLine } from './StationLine';
 
 const ConflictDialog = lazy(async () => ({ default: (await import('../documents/ConflictDialog')).ConflictDialog }));
+
+/** What is put on a device comes from the server, not from what lies on the device already. */
+const carryPorts: CarryPorts = { ask: (path) => request('GET', path), references: REFERENCES };
+const RENEW_AFTER_MS = 2500;
 
 /** One outing: its heading, the line of stations, the station that is open, and the margin. */
 export function OutingScreen() {
@@ -82,6 +89,17 @@ function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; reference
   }, [state.told, say, editor]);
   useUndoKeys(editor.undo, editor.redo);
 
+  const device = useCarried(doc.id, carryPorts);
+  // What is carried follows what is kept here.
+  const { carried, renew } = device;
+  const isKept = state.saving.is === 'kept' && walk.unsent === 0;
+  const isCarried = carried !== null;
+  useEffect(() => {
+    if (!isCarried || !isKept) return;
+    const timer = setTimeout(() => void renew(), RENEW_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [isCarried, isKept, renew, state.version, walk.record, references]);
+
   const station = (useMatch('/outings/:id/:station/*')?.params.station ?? 'brief') as Station;
   const desk: Desk = {
     doc,
@@ -98,6 +116,7 @@ function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; reference
     dragging,
     setDragging,
     now,
+    device,
   };
   const walking = station === 'walk-round';
   return (

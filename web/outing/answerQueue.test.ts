@@ -76,7 +76,12 @@ describe('answers on their way', () => {
     const refused = answer('a');
     queue.add(refused);
     expect(await queue.flush()).toBe(false);
-    expect(queue.getState()).toEqual({ unsent: [], held: [refused], refused: 'A moment lies between 1900 and 2199.' });
+    expect(queue.getState()).toEqual({
+      unsent: [],
+      held: [refused],
+      refused: 'A moment lies between 1900 and 2199.',
+      unkept: false,
+    });
     expect(d.drawer.get('answers')).toContain(refused.key);
     d.fail(null);
     queue.again();

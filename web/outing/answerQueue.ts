@@ -1,4 +1,6 @@
 import { ApiError } from '../documents/api';
+import type { Drawer } from '../offline/drawer';
+import { retryAfterMs } from '../offline/reach';
 
 /** What is queued has a key of its own, so that sending it twice is recorded once. */
 interface Keyed {
@@ -11,29 +13,42 @@ export interface QueueState<One> {
   held: readonly One[];
   /** Why it would not; null: it took all. */
   refused: string | null;
+  /** The device would not keep what was given: it is in this page alone. */
+  unkept: boolean;
 }
 
 export interface QueuePorts<One> {
   send: (list: readonly One[]) => Promise<void>;
-  storage: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
+  storage: Drawer;
   later: (work: () => void, ms: number) => () => void;
 }
-
-const RETRY_MS = 4000;
 
 /** Answers of one walk-round, or words from the water, kept on this device until the server has them. One sending at a time, so the order holds. */
 export class AnswerQueue<One extends Keyed> {
   private state: QueueState<One>;
   private sending: Promise<void> | null = null;
   private cancel: (() => void) | null = null;
+  private failures = 0;
+  /** What the server has already, of this page. */
+  private readonly sent: One[] = [];
   private readonly listeners = new Set<() => void>();
 
   constructor(
     private readonly key: string,
     private readonly ports: QueuePorts<One>,
   ) {
-    this.state = { unsent: readKept(ports.storage.getItem(key)), held: [], refused: null };
+    this.state = { unsent: readKept(ports.storage.getItem(key)), held: [], refused: null, unkept: false };
     if (this.state.unsent.length > 0) this.cancel = ports.later(() => void this.flush(), 0);
+    void ports.storage.late?.(key).then((text) => this.takeUp(readKept<One>(text)));
+  }
+
+  /** What a killed browser had put away and this one did not find at once goes before what came since. */
+  private takeUp(late: readonly One[]): void {
+    const known = new Set([...this.state.held, ...this.state.unsent, ...this.sent].map(({ key }) => key));
+    const missed = late.filter(({ key }) => !known.has(key));
+    if (missed.length === 0) return;
+    this.hold({ ...this.state, unsent: [...missed, ...this.state.unsent] });
+    void this.flush();
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -61,7 +76,7 @@ export class AnswerQueue<One extends Keyed> {
   /** What was refused is sent once more. */
   readonly again = (): void => {
     const { held, unsent } = this.state;
-    this.hold({ unsent: [...held, ...unsent], held: [], refused: null });
+    this.hold({ ...this.state, unsent: [...held, ...unsent], held: [], refused: null });
     void this.flush();
   };
 
@@ -73,29 +88,39 @@ export class AnswerQueue<One extends Keyed> {
       const rest = () => this.state.unsent.filter((answer) => !sent.has(answer.key));
       try {
         await this.ports.send(batch);
+        this.failures = 0;
+        this.sent.push(...batch);
         this.hold({ ...this.state, unsent: rest() });
       } catch (error) {
         if (!(error instanceof ApiError)) throw error;
         if (error.status === 0 || error.status >= 500) {
-          this.cancel = this.ports.later(() => void this.flush(), RETRY_MS);
+          this.cancel = this.ports.later(() => void this.flush(), retryAfterMs((this.failures += 1)));
           return;
         }
         // One that is refused must not keep the others back: they go one by one, and it stays here.
         if (batch.length > 1) atOnce = 1;
         else {
           const refused = error.fields[0]?.message ?? error.message;
-          this.hold({ unsent: rest(), held: [...this.state.held, ...batch], refused });
+          this.hold({ ...this.state, unsent: rest(), held: [...this.state.held, ...batch], refused });
         }
       }
     }
   }
 
   private hold(state: QueueState<One>): void {
-    this.state = state;
-    const kept = [...state.held, ...state.unsent];
-    if (kept.length === 0) this.ports.storage.removeItem(this.key);
-    else this.ports.storage.setItem(this.key, JSON.stringify(kept));
+    this.state = { ...state, unkept: !this.keep([...state.held, ...state.unsent]) };
     for (const listener of this.listeners) listener();
+  }
+
+  /** @returns whether the device has it; a full one throws */
+  private keep(list: readonly One[]): boolean {
+    try {
+      if (list.length === 0) this.ports.storage.removeItem(this.key);
+      else this.ports.storage.setItem(this.key, JSON.stringify(list));
+      return true;
+    } catch {
+      return false;
+    }
   }
 }
 

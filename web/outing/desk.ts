@@ -6,6 +6,7 @@ import type { Looked, References } from '#core/documents/references';
 import type { Answers } from '#core/walkround/answers';
 import type { Change } from '#core/signing/change';
 import type { DocumentEditor, EditorState } from '../documents/DocumentEditor';
+import type { CarriedState } from '../offline/useCarried';
 import type { WalkRecord } from './queries';
 
 /** Everything the stations of one outing share. */
@@ -26,6 +27,8 @@ export interface Desk {
   dragging: boolean;
   setDragging: (on: boolean) => void;
   now: number;
+  /** The outing on this device. */
+  device: CarriedState;
 }
 
 export const DeskContext = createContext<Desk | null>(null);

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
 import useSWR from 'swr';
 import { later } from '../documents/useDocumentEditor';
 import type { Outing } from '#core/documents/outing';
@@ -7,6 +7,8 @@ import type { Answer, Verdict } from '#core/walkround/answerSchema';
 import { type SignedSnapshot, openSnapshot } from '#core/signing/snapshot';
 import type { Versioned } from '#core/documents/kept';
 import { type ApiError, request } from '../documents/api';
+import { drawer } from '../offline/drawer';
+import { whenOnline } from '../offline/reach';
 import { AnswerQueue } from './answerQueue';
 import { type Earlier } from '#core/walkround/answers';
 
@@ -15,7 +17,17 @@ const none: readonly Earlier[] = [];
 export interface Signature {
   id: number;
   signedAt: string;
+  /** Empty: made on this device, and sealed when the server has it. */
   hash: string;
+  judged: SignedSnapshot;
+  atWater: boolean;
+  /** Not on the server yet. */
+  waits?: boolean;
+}
+/** A signature made without a network, on its way. */
+interface HeldSignature {
+  key: string;
+  signedAt: string;
   judged: SignedSnapshot;
 }
 interface Walk {
@@ -42,12 +54,35 @@ export function useWalk(outingId: string) {
           const walk = await request<Walk>('POST', `${path}/answers`, { answers, sentAt: new Date().toISOString() });
           await mutate(walk, { revalidate: false });
         },
-        storage: localStorage,
+        storage: drawer,
         later,
       }),
     [outingId, path, mutate],
   );
-  const { unsent, held, refused } = useSyncExternalStore(queue.subscribe, queue.getState);
+  const { unsent, held, refused, unkept } = useSyncExternalStore(queue.subscribe, queue.getState);
+  const signing = useMemo(
+    () =>
+      new AnswerQueue<HeldSignature>(`tally-signatures:${outingId}`, {
+        send: async (list) => {
+          // Its answers first: what was signed stands on them.
+          for (const one of list) {
+            const walk = await request<Walk>('POST', `${path}/signatures-at-the-water`, {
+              ...one,
+              sentAt: new Date().toISOString(),
+            });
+            await mutate(walk, { revalidate: false });
+          }
+        },
+        storage: drawer,
+        later,
+      }),
+    [outingId, path, mutate],
+  );
+  const signatures = useSyncExternalStore(signing.subscribe, signing.getState);
+  useEffect(() => {
+    const flush = () => void queue.flush().then(() => signing.flush());
+    return whenOnline(flush);
+  }, [queue, signing]);
   const answer = useCallback(
     (stepId: string, verdict: Verdict) =>
       queue.add({ key: crypto.randomUUID(), stepId, verdict, at: new Date().toISOString(), note: '' }),
@@ -60,10 +95,21 @@ export function useWalk(outingId: string) {
     const shared = (at: string) => new Date(Date.parse(at) + clockAheadMs()).toISOString();
     return [...(data?.answers ?? []), ...here.map((one) => ({ ...one, at: shared(one.at) }))];
   }, [data, unsent, held]);
-  const signature = useMemo<Signature | null>(
-    () => (data?.signature ? { ...data.signature, judged: openSnapshot(data.signature.judged) } : null),
-    [data],
-  );
+  const waiting = [...signatures.held, ...signatures.unsent].at(-1) ?? null;
+  const signature = useMemo<Signature | null>(() => {
+    if (waiting)
+      return {
+        id: 0,
+        signedAt: waiting.signedAt,
+        hash: '',
+        judged: openSnapshot(waiting.judged),
+        atWater: true,
+        waits: true,
+      };
+    return data?.signature ? { ...data.signature, judged: openSnapshot(data.signature.judged) } : null;
+  }, [data, waiting]);
+  const signHere = (judged: SignedSnapshot) =>
+    signing.add({ key: crypto.randomUUID(), signedAt: new Date().toISOString(), judged });
   const sign = async (version: number) => {
     const walk = await request<Walk>('POST', `${path}/signatures`, { version });
     await mutate(walk, { revalidate: false });
@@ -75,6 +121,11 @@ export function useWalk(outingId: string) {
     unsent: unsent.length,
     held: held.length,
     refused,
+    /** The device is full: answers are in this page alone. */
+    unkept: unkept || signatures.unkept,
+    signatureRefused: signatures.refused,
+    signHere,
+    signAgain: signing.again,
     leftOut: data?.leftOut ?? 0,
     earlier: data?.earlier ?? none,
     signature,

@@ -15,6 +15,7 @@ import { useToast } from '../../ui/Toast';
 import { TallyStrokes } from '../../ui/TallyStrokes';
 import { useNow } from '../../ui/useNow';
 import type { Summary } from '#core/judgement/summary';
+import { CarriedList } from './CarriedList';
 import { Out } from './Out';
 import { FirstEvening } from './FirstEvening';
 import { useOutingActions, useSummaries } from './queries';
@@ -81,6 +82,7 @@ export function OutingsScreen() {
         </Button>
       }
     >
+      <CarriedList />
       <Out />
       <Loaded data={data} error={error}>
         {({ ahead, gone, of, house, setAside }) => (

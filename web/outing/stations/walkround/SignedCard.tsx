@@ -25,7 +25,7 @@ export function SignedCard({
   changes: readonly Change[];
   onAgain: () => void;
 }) {
-  const { editor, assessment } = useDesk();
+  const { editor, assessment, walk } = useDesk();
   const { outing, water, craft, angler } = signature.judged;
   const zone = water?.timeZone ?? 'utc';
   const at = Date.parse(signature.signedAt);
@@ -61,6 +61,19 @@ export function SignedCard({
       <Typography color="textSecondary">
         {angler?.name ?? 'You'}, {byClock(clockAt(at, zone))} on {dayWords(dateAt(at, zone))}
       </Typography>
+      {signature.atWater && (
+        <Typography color="textSecondary">
+          {signature.waits
+            ? 'Signed at the water, by this device’s clock. It is kept here, and sent and judged once more when the server answers.'
+            : 'Signed at the water, on a device without signal; judged again when it arrived.'}
+        </Typography>
+      )}
+      {walk.signatureRefused !== null && (
+        <Typography color="error" role="alert">
+          {`The server does not take this signature: ${walk.signatureRefused} It is kept here. `}
+          <Button onClick={walk.signAgain}>Send it again</Button>
+        </Typography>
+      )}
       {stale && (
         <Box sx={{ mt: 2, borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
           <Typography sx={{ fontWeight: 700 }}>What was signed no longer stands:</Typography>
@@ -128,7 +141,8 @@ export function SignedCard({
         </>
       )}
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2, overflowWrap: 'anywhere' }}>
-        A count, not a promise. Seal {signature.hash.slice(0, 16)}
+        A count, not a promise.{' '}
+        {signature.hash === '' ? 'It has its seal when it arrives.' : `Seal ${signature.hash.slice(0, 16)}`}
       </Typography>
     </Box>
   );

@@ -15,6 +15,7 @@ import { TallyStrokes } from '../../../ui/TallyStrokes';
 import { useDesk } from '../../desk';
 import { FromWater } from '../word/FromWater';
 import { useWord } from '../word/useWord';
+import { CarriedWords } from '../../CarriedWords';
 import { GateView } from './GateView';
 import { SignedCard } from './SignedCard';
 import { StepList } from './StepList';
@@ -143,6 +144,12 @@ function OnTheirWay({ walk }: { walk: WalkRecord }) {
   const apart = clocksApart(clockAheadMs());
   return (
     <Box sx={{ textAlign: 'center', display: 'grid', justifyItems: 'center' }}>
+      <CarriedWords />
+      {walk.unkept && (
+        <Typography variant="caption" role="alert" color="error">
+          This device is full: the answers are in this page alone. Do not close it before the server has them.
+        </Typography>
+      )}
       {walk.unsent > 0 && (
         <Typography variant="caption" role="status" color="textSecondary">
           {`${walk.unsent} ${plural(walk.unsent, 'answer')} kept on this device, not yet on the server`}

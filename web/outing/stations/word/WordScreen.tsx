@@ -15,6 +15,7 @@ import { Loaded } from '../../../documents/Loaded';
 import { useToast } from '../../../ui/Toast';
 import { screenOnly } from '../../../ui/screenOnly';
 import { useDesk } from '../../desk';
+import { Carry } from './Carry';
 import { FromWater } from './FromWater';
 import { PlanSheet } from './PlanSheet';
 import { Sent } from './Sent';
@@ -57,6 +58,7 @@ export function WordScreen() {
           <Box {...screenOnly}>
             <FromWater word={loaded} />
           </Box>
+          <Carry />
           <PlanSheet plan={plan} />
           <Sent word={loaded} />
         </Box>

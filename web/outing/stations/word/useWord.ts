@@ -1,9 +1,11 @@
-import { useCallback, useMemo, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
 import useSWR from 'swr';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import { type CheckIn, type CheckInKind, statusOf } from '#core/floatplan/status';
 import { type ApiError, request } from '../../../documents/api';
 import { later } from '../../../documents/useDocumentEditor';
+import { drawer } from '../../../offline/drawer';
+import { whenOnline } from '../../../offline/reach';
 import { AnswerQueue } from '../../answerQueue';
 
 interface Message {
@@ -38,12 +40,13 @@ export function useWord(outingId: string, now: number) {
           });
           await mutate(word, { revalidate: false });
         },
-        storage: localStorage,
+        storage: drawer,
         later,
       }),
     [outingId, path, mutate],
   );
   const { unsent, held, refused } = useSyncExternalStore(queue.subscribe, queue.getState);
+  useEffect(() => whenOnline(() => void queue.flush()), [queue]);
   const checkIn = useCallback(
     (what: CheckInKind, homeBy: number | null = null) =>
       queue.add({

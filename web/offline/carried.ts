@@ -1,0 +1,57 @@
+import { createStore, del, entries, get, set } from 'idb-keyval';
+
+/** An outing as it lies on this device: each answer of the server that its screens read, by the path that was asked. */
+export interface Carried {
+  outingId: string;
+  title: string;
+  /** The day it is for, yyyy-mm-dd. */
+  date: string;
+  /** When it was put here, by this device. */
+  at: string;
+  bytes: number;
+  answers: Record<string, unknown>;
+}
+
+const store = () => createStore('tally-carried', 'outings');
+/** Pictures have a place of their own, by the rule of the service worker. */
+export const PICTURES = 'tally-pictures';
+
+export async function readCarried(outingId: string): Promise<Carried | null> {
+  return (await get<Carried>(outingId, store())) ?? null;
+}
+export async function listCarried(): Promise<Carried[]> {
+  const all = await entries<string, Carried>(store());
+  return all.map(([, one]) => one).sort((a, b) => (a.date < b.date ? -1 : 1));
+}
+export function dropCarried(outingId: string): Promise<void> {
+  return del(outingId, store());
+}
+
+/** Writes an outing to this device and reads it back: what does not come back as it went is not carried. Fails with a reason in words. */
+export async function writeCarried(one: Omit<Carried, 'bytes' | 'at'>, at: string): Promise<Carried> {
+  const text = JSON.stringify(one.answers);
+  const whole: Carried = { ...one, at, bytes: new Blob([text]).size };
+  try {
+    await set(one.outingId, whole, store());
+  } catch (error) {
+    throw new Error(
+      error instanceof DOMException && error.name === 'QuotaExceededError'
+        ? 'This device is full: nothing was put on it.'
+        : 'This browser keeps nothing on the device, as in a private window.',
+      { cause: error },
+    );
+  }
+  const back = await readCarried(one.outingId);
+  if (!back || JSON.stringify(back.answers) !== text) {
+    await dropCarried(one.outingId);
+    throw new Error('What was put on the device did not come back whole. It is not carried.');
+  }
+  return whole;
+}
+
+/** What the server answered to a path when it was carried last; undefined: it was not. */
+export async function carriedAnswer(path: string): Promise<unknown> {
+  const all = await listCarried().catch(() => []);
+  const [newest] = all.filter((one) => path in one.answers).sort((a, b) => (a.at < b.at ? 1 : -1));
+  return newest?.answers[path];
+}

@@ -1,0 +1,114 @@
+import { useCallback, useEffect, useState } from 'react';
+import type { Outing } from '#core/documents/outing';
+import type { Versioned } from '#core/documents/kept';
+import { type Carried, PICTURES, listCarried, readCarried, writeCarried } from './carried';
+import { installWorker } from './worker';
+
+/** Where answers come from that are carried. */
+export interface CarryPorts {
+  ask: (path: string) => Promise<unknown>;
+  references: string;
+}
+
+/** What is put on the device for an outing. */
+function pathsOf(id: string, references: string): string[] {
+  const path = `/api/outings/${id}`;
+  return [path, `${path}/walk-round`, `${path}/word`, `${references}?since=0`];
+}
+
+async function gather(id: string, { ask, references }: CarryPorts): Promise<Carried> {
+  const paths = pathsOf(id, references);
+  const answers = Object.fromEntries(await Promise.all(paths.map(async (path) => [path, await ask(path)] as const)));
+  const { doc } = answers[`/api/outings/${id}`] as Versioned<Outing>;
+  const carried = await writeCarried(
+    { outingId: id, title: doc.title, date: doc.brief.date, answers },
+    new Date().toISOString(),
+  );
+  await keepPictures(answers[`${references}?since=0`], doc);
+  return carried;
+}
+
+/** Pictures of what goes along; a device without room for them goes without. */
+async function keepPictures(references: unknown, { loadout }: Outing): Promise<void> {
+  if (!('caches' in window)) return;
+  const aboard = new Set(loadout.map(({ itemId }) => itemId));
+  const { items } = references as { items: { changed: { doc: { id: string; photo: string | null } }[] } };
+  const names = items.changed.flatMap(({ doc }) => (aboard.has(doc.id) && doc.photo !== null ? [doc.photo] : []));
+  try {
+    const cache = await caches.open(PICTURES);
+    await cache.addAll(names.map((name) => `/api/pictures/${name}`));
+  } catch {
+    // The outing is carried without them.
+  }
+}
+
+export interface CarriedState {
+  carried: Carried | null;
+  busy: boolean;
+  /** What went wrong, or what this browser does not do; null: nothing. */
+  trouble: string | null;
+  carry: () => Promise<boolean>;
+  /** Puts the newest on the device, where it is carried. */
+  renew: () => Promise<void>;
+  /** It was taken off the device. */
+  forget: () => void;
+}
+
+/** An outing on this device: whether it is, since when, and putting it there. */
+export function useCarried(outingId: string, ports: CarryPorts): CarriedState {
+  const [carried, setCarried] = useState<Carried | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  useEffect(() => {
+    let there = true;
+    readCarried(outingId).then(
+      (found) => there && setCarried(found),
+      () => undefined,
+    );
+    return () => {
+      there = false;
+    };
+  }, [outingId]);
+  const carry = useCallback(async () => {
+    setBusy(true);
+    setTrouble(null);
+    try {
+      setCarried(await gather(outingId, ports));
+      const opens = await installWorker();
+      const kept = (await navigator.storage?.persist?.()) ?? false;
+      setTrouble(
+        opens !== null
+          ? opens
+          : kept
+            ? null
+            : 'The browser may clear it away when the device is short of room: look again before you leave.',
+      );
+      return true;
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : 'It could not be put on this device.');
+      return false;
+    } finally {
+      setBusy(false);
+    }
+  }, [outingId, ports]);
+  const renew = useCallback(async () => {
+    // Without a network it stays as it is: older, and said to be.
+    await readCarried(outingId).then(
+      async (found) => {
+        if (found) setCarried(await gather(outingId, ports));
+      },
+      () => undefined,
+    );
+  }, [outingId, ports]);
+  const forget = useCallback(() => setCarried(null), []);
+  return { carried, busy, trouble, carry, renew, forget };
+}
+
+/** All that is carried on this device. */
+export function useCarriedList(): readonly Carried[] {
+  const [list, setList] = useState<readonly Carried[]>([]);
+  useEffect(() => {
+    listCarried().then(setList, () => undefined);
+  }, []);
+  return list;
+}

@@ -1,0 +1,17 @@
+const WAIT_MS = 20_000;
+
+/**
+ * Lets the program itself open without a network: its files are kept by a service worker. @returns null when they are; else why not, in words
+ */
+export async function installWorker(): Promise<string | null> {
+  if (!('serviceWorker' in navigator))
+    return 'The outing is on the device, but this browser opens no page without a network unless it came by https. Leave this page open, or take it on paper.';
+  try {
+    await navigator.serviceWorker.register('/sw.js');
+    const late = new Promise<'late'>((done) => setTimeout(() => done('late'), WAIT_MS));
+    const ready = await Promise.race([navigator.serviceWorker.ready, late]);
+    return ready === 'late' ? 'The program itself is still being put on the device: wait, and carry it again.' : null;
+  } catch {
+    return 'The outing is on the device, but this browser would not keep the program itself. Leave this page open, or take it on paper.';
+  }
+}

@@ -1,0 +1,31 @@
+import Typography from '@mui/material/Typography';
+import { clockAt, dateAt, dayInWords } from '#core/units/time';
+import { byClock } from '#core/units/clockWords';
+import { amount } from '#core/units/amount';
+import type { Carried } from '../offline/carried';
+import { useReach } from '../offline/reach';
+import { useDesk } from './desk';
+
+/** When it was put here, and how much of it: "19:40, 1.8 MB". */
+export function sayCarried({ at, bytes }: Carried, now: number): string {
+  const moment = Date.parse(at);
+  const day = dateAt(moment, 'local') === dateAt(now, 'local') ? '' : ` on ${dayInWords(dateAt(moment, 'local'))}`;
+  return byClock(`${clockAt(moment, 'local')}${day}, ${amount(bytes / 1e6, 'MB')}`);
+}
+
+/** Whether this outing is on this device, and whether the server answers: always on screen. */
+export function CarriedWords() {
+  const { device, now } = useDesk();
+  const reached = useReach();
+  const { carried } = device;
+  return (
+    <Typography variant="caption" role="status" color={reached || carried ? 'textSecondary' : 'error'}>
+      {reached ? '' : 'No network. '}
+      {carried
+        ? `Carried ${sayCarried(carried, now)}${reached ? '' : '; what you change is kept here'}`
+        : reached
+          ? 'Not carried'
+          : 'Not carried: keep this page open'}
+    </Typography>
+  );
+}
