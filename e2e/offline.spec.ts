@@ -1,4 +1,7 @@
-import type { Page } from '@playwright/test';
+import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type BrowserContext, type Page, chromium, test } from '@playwright/test';
 import { expect, kept, ownHouseTest, visit } from './house';
 import { Hand } from './hands';
 
@@ -81,5 +84,112 @@ ownHouseTest(
     await expect(page.getByText(/Signed at the water, on a device without signal/)).toBeVisible();
     const word = (await (await page.request.get(`/api/outings/${ID}/word`)).json()) as { state: string };
     expect(word.state).toBe('afloat');
+  },
+);
+
+/** The browser as a telephone has it, with its files in a folder; killed hard by the number of its process. */
+async function phone(
+  folder: string,
+  onKey: (key: string) => void,
+): Promise<{ context: BrowserContext; kill: () => Promise<void> }> {
+  const { executablePath, args } = test.info().project.use.launchOptions ?? {};
+  const context = await chromium.launchPersistentContext(folder, {
+    ...(executablePath === undefined ? {} : { executablePath }),
+    args: args ?? [],
+    viewport: { width: 390, height: 844 },
+  });
+  // Each answer takes a key of its own when it is given.
+  await context.exposeFunction('noteKey', onKey);
+  await context.addInitScript(() => {
+    const make = crypto.randomUUID.bind(crypto);
+    crypto.randomUUID = () => {
+      const key = make();
+      (window as unknown as { noteKey: (key: string) => void }).noteKey(key);
+      return key;
+    };
+  });
+  const main = readdirSync('/proc').find((pid) => {
+    if (!/^\d+$/.test(pid)) return false;
+    try {
+      const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8');
+      return command.includes(folder) && !command.includes('--type=');
+    } catch {
+      return false;
+    }
+  });
+  return {
+    context,
+    kill: async () => {
+      process.kill(Number(main), 'SIGKILL');
+      await context.close().catch(() => undefined);
+    },
+  };
+}
+
+// The same chance for everyone who runs it; TALLY_CUTS and TALLY_SEED ask for more, or for another.
+const SEED = Number(process.env.TALLY_SEED ?? 20_261_126);
+const CUTS = Number(process.env.TALLY_CUTS ?? 8);
+
+ownHouseTest(
+  'no answer is lost and none comes twice, however often network, server and browser are killed',
+  async ({ house }) => {
+    test.setTimeout(CUTS * 30_000 + 120_000);
+    const folder = mkdtempSync(join(tmpdir(), 'tally-phone-'));
+    let seed = SEED;
+    const given: string[] = [];
+    const chance = (of: number) => {
+      seed = (seed * 1_103_515_245 + 12_345) % 2_147_483_648;
+      return Math.floor((seed / 2_147_483_648) * of);
+    };
+    const walk = `${house.url()}/outings/${ID}/walk-round`;
+    let { context, kill } = await phone(folder, (key) => given.push(key));
+    let page = context.pages()[0] ?? (await context.newPage());
+    await page.goto(`${house.url()}/outings/${ID}/leave-word`);
+    await device(page).getByRole('button', { name: 'Carry it' }).click();
+    await expect(device(page).getByRole('status')).toContainText(/^Carried at/, { timeout: 60_000 });
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    let up = true;
+    const open = async () => {
+      await page.goto(walk);
+      await page.getByRole('button', { name: 'All steps' }).click();
+    };
+    const answerOne = async () => {
+      const rows = page.getByRole('main').getByRole('listitem').getByRole('button');
+      const row = rows.nth(chance(20));
+      await row.click();
+      const fault = page.getByRole('button', { name: 'Fault', exact: true });
+      const good = page.getByRole('button', { name: /^(Good|The rest is good)$/ });
+      await ((await fault.count()) > 0 && chance(2) === 0 ? fault : good).click();
+      await page.getByRole('button', { name: 'All steps' }).click();
+    };
+    await open();
+    const before = (await (await fetch(`${house.url()}/api/outings/${ID}/walk-round`)).json()) as Walk;
+    for (let i = 0; i < CUTS; i += 1) {
+      for (let n = 0; n < 3; n += 1) await answerOne();
+      const what = chance(4);
+      if (what === 0) await (up ? house.stop() : house.start());
+      if (what === 0) up = !up;
+      if (what === 1) await page.reload();
+      if (what === 2) {
+        await kill();
+        ({ context, kill } = await phone(folder, (key) => given.push(key)));
+        page = context.pages()[0] ?? (await context.newPage());
+      }
+      if (what === 3 && up) await house.restart();
+      await open();
+    }
+    if (!up) await house.start();
+    await page.reload();
+    const had = new Set(before.answers.map(({ key }) => key));
+    await expect(async () => {
+      const { answers } = (await (await fetch(`${house.url()}/api/outings/${ID}/walk-round`)).json()) as Walk;
+      const came = answers.map(({ key }) => key).filter((key) => !had.has(key));
+      expect(given.filter((key) => !came.includes(key))).toEqual([]);
+      expect(came).toHaveLength(new Set(given).size);
+    }).toPass({ timeout: 90_000 });
+    expect(given.length).toBeGreaterThanOrEqual(3 * CUTS);
+    await context.close();
+    rmSync(folder, { recursive: true, force: true });
   },
 );

@@ -23,6 +23,7 @@ import { shiftClock } from '#core/units/time';
 import { noAnswers } from '#core/walkround/answers';
 import { measureDrag } from './benchDrag';
 import { measureHouse } from './benchHouse';
+import { measureOffline } from './benchOffline';
 import { floatAt } from '../core/boat/hull/float';
 import { hullOf } from '../core/boat/hull/hull';
 import { afloatWith, gzCurve, hydrostatics, restOf } from '../core/boat/hull/hydrostatics';
@@ -245,4 +246,7 @@ if (existsSync('dist/server/main.js') && existsSync('/usr/bin/chromium')) {
   line('script per frame of a dragged handle', handleMs, 16, 'ms');
   line('script per frame of a place dragged on a boat', placeMs, 16, 'ms');
   line('script per frame of a thing dragged to its place', thingMs, 16, 'ms');
+  const { reloadMs, sentMs } = await measureOffline();
+  line('reload of a carried outing without a server, to the first step', reloadMs, 1500, 'ms');
+  line('two hundred queued answers, from opening the page to the server', sentMs, 3000, 'ms');
 } else console.log('Dragged handle: needs a build and Debian’s chromium.');

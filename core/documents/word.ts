@@ -35,7 +35,6 @@ const leftSchema = z.strictObject({
   /** Whether its page can be looked at. */
   watched: z.boolean(),
 });
-export type Left = z.infer<typeof leftSchema>;
 
 export const wordSchema = z.strictObject({
   /** Where the vehicle stands; empty: at the launch. */
@@ -46,5 +45,5 @@ export const wordSchema = z.strictObject({
   /** When it was last put on a device to be carried to the water; null: it was not. */
   carriedAt: instantText.nullable(),
 });
-export type Word = z.infer<typeof wordSchema>;
+type Word = z.infer<typeof wordSchema>;
 export const noWord: Word = { vehicleAt: '', note: '', left: null, carriedAt: null };

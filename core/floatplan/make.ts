@@ -8,7 +8,7 @@ import { amount } from '../units/amount';
 import { byClock } from '../units/clockWords';
 import { type Position, sayPosition } from '../units/position';
 import { type Instant, clockAt, dateAt, dayInWords, isoAt } from '../units/time';
-import { capital, count, duration } from '../units/words';
+import { capital, count } from '../units/words';
 import type { NeedId } from '../vocabulary/needs';
 import { pointOf } from '../units/compass';
 import type { FloatPlan, WayPoint } from './floatPlan';
@@ -231,10 +231,4 @@ function landAround(chart: Chart): FloatPlan['land'] {
         .filter((_, i) => i % step === 0 || i === ring.length - 1)
         .map(([lon, lat]): [number, number] => [lon, lat]);
     });
-}
-
-/** How long it is from home to the call, in words. */
-export function sayUntilCall({ times }: FloatPlan): string {
-  const minutes = (Date.parse(times.callAt) - Date.parse(times.homeAt)) / 60_000;
-  return `${duration(Math.abs(minutes))} ${minutes >= 0 ? 'after' : 'before'} home`;
 }

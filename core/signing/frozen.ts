@@ -27,7 +27,7 @@ const frozenSchema = z.strictObject({
 
 /** What was frozen on a device, brought up to today's form; null with why it is none. */
 export function readFrozen(frozen: unknown): { snapshot: SignedSnapshot } | { why: string } {
-  let opened: unknown = null;
+  let opened: unknown;
   try {
     opened = openSnapshot(frozen);
   } catch {

@@ -173,4 +173,3 @@ export function wordStore(db: Database) {
     },
   };
 }
-export type WordStore = ReturnType<typeof wordStore>;

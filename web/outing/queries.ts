@@ -84,8 +84,8 @@ export function useWalk(outingId: string) {
     return whenOnline(flush);
   }, [queue, signing]);
   const answer = useCallback(
-    (stepId: string, verdict: Verdict) =>
-      queue.add({ key: crypto.randomUUID(), stepId, verdict, at: new Date().toISOString(), note: '' }),
+    (stepId: string, verdict: Verdict, at: number = Date.now()) =>
+      queue.add({ key: crypto.randomUUID(), stepId, verdict, at: new Date(at).toISOString(), note: '' }),
     [queue],
   );
   const record = useMemo(() => {

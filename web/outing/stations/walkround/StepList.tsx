@@ -2,14 +2,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { useDesk } from '../../desk';
+import { FromPaper } from './FromPaper';
 import { kinds } from '#core/catalog/gear/kinds';
 import { carriedStep } from '#core/walkround/answers';
 import { dateAt, dayInWords } from '#core/units/time';
 
-/** All steps at a glance, to go back to one. Answers are given one by one, never all at once. */
+/** All steps at a glance, to go back to one. Answers are given one by one; what was ticked on paper is written in box by box. */
 export function StepList({ onOpen, onGate }: { onOpen: (index: number) => void; onGate: () => void }) {
   const { assessment, answers } = useDesk();
+  const [paper, setPaper] = useState(false);
   return (
     <>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, flex: 1 }}>
@@ -53,6 +56,15 @@ export function StepList({ onOpen, onGate }: { onOpen: (index: number) => void; 
         })}
       </Box>
       <NotAskedAgain />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+        <Button onClick={() => window.print()} sx={{ minHeight: 56 }}>
+          Print it, with boxes
+        </Button>
+        <Button onClick={() => setPaper(true)} sx={{ minHeight: 56 }}>
+          Write in from paper
+        </Button>
+      </Box>
+      {paper && <FromPaper onClose={() => setPaper(false)} />}
       <Button variant="contained" onClick={onGate} sx={{ my: 2, minHeight: 64 }}>
         To the gate
       </Button>

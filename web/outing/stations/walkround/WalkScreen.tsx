@@ -9,9 +9,9 @@ import { duration, plural } from '#core/units/words';
 import { clocksApart } from '#core/walkround/answerSchema';
 import { clockAheadMs } from '../../../ui/clock';
 import type { WalkRecord } from '../../queries';
-import type { Step } from '#core/walkround/steps';
 import { useThemeChoice } from '../../../app/themeChoice';
 import { TallyStrokes } from '../../../ui/TallyStrokes';
+import { screenOnly } from '../../../ui/screenOnly';
 import { useDesk } from '../../desk';
 import { FromWater } from '../word/FromWater';
 import { useWord } from '../word/useWord';
@@ -20,15 +20,11 @@ import { GateView } from './GateView';
 import { SignedCard } from './SignedCard';
 import { StepList } from './StepList';
 import { StepView } from './StepView';
+import { WalkSheet } from './WalkSheet';
+import { phaseNames } from './phaseNames';
+import { useAwake } from './useAwake';
+import { useSpoken } from './useSpoken';
 import { byClock } from '#core/units/clockWords';
-
-const phaseNames: Record<Step['phase'], string> = {
-  evening: 'The evening before',
-  vehicle: 'At the vehicle',
-  boat: 'Bow to stern',
-  body: 'Head to foot',
-  gate: 'At the gate',
-};
 
 type View = { at: 'step'; index: number } | { at: 'gate' } | { at: 'list' };
 
@@ -43,6 +39,8 @@ export function WalkScreen() {
   const answered = steps.filter((step) => answers.has(step.id)).length;
   const index = view.at === 'step' ? Math.min(view.index, steps.length - 1) : -1;
   const step = steps[index];
+  const awake = useAwake();
+  const spoken = useSpoken(view.at === 'step' && step ? `${step.title}. ${step.how}` : '');
   const go = (to: number) => setView(to >= steps.length ? { at: 'gate' } : { at: 'step', index: Math.max(0, to) });
 
   if (walk.signature && changes && !resigning)
@@ -66,45 +64,61 @@ export function WalkScreen() {
       </Typography>
     );
   return (
-    <Box
-      sx={{
-        maxWidth: 520,
-        mx: 'auto',
-        display: 'flex',
-        flexDirection: 'column',
-        minHeight: { xs: 'calc(100dvh - 32px)', sm: 620 },
-      }}
-    >
-      <TopLine />
-      <TallyStrokes counted={assessment.tallies['walk-round'].counted} of={steps.length} size={17} bare />
-      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', mt: 0.5 }}>
-        <Typography color="textSecondary" role="status">
-          {view.at === 'step' && step
-            ? `${phaseNames[step.phase]} · step ${index + 1} of ${steps.length}`
-            : `${answered} of ${steps.length} ${plural(steps.length, 'step')} answered`}
-        </Typography>
-        <Button
-          onClick={() => setView(view.at === 'list' ? { at: 'step', index: Math.max(0, firstOpen) } : { at: 'list' })}
-        >
-          {view.at === 'list' ? 'Back to the steps' : 'All steps'}
-        </Button>
+    <>
+      <WalkSheet />
+      <Box
+        {...screenOnly}
+        sx={{
+          maxWidth: 520,
+          mx: 'auto',
+          display: 'flex',
+          flexDirection: 'column',
+          minHeight: { xs: 'calc(100dvh - 32px)', sm: 620 },
+        }}
+      >
+        <TopLine />
+        <TallyStrokes counted={assessment.tallies['walk-round'].counted} of={steps.length} size={17} bare />
+        <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', mt: 0.5 }}>
+          <Typography color="textSecondary" role="status">
+            {view.at === 'step' && step
+              ? `${phaseNames[step.phase]} · step ${index + 1} of ${steps.length}`
+              : `${answered} of ${steps.length} ${plural(steps.length, 'step')} answered`}
+          </Typography>
+          <Button
+            onClick={() => setView(view.at === 'list' ? { at: 'step', index: Math.max(0, firstOpen) } : { at: 'list' })}
+          >
+            {view.at === 'list' ? 'Back to the steps' : 'All steps'}
+          </Button>
+        </Box>
+        {view.at === 'list' && (
+          <StepList onOpen={(to) => setView({ at: 'step', index: to })} onGate={() => setView({ at: 'gate' })} />
+        )}
+        {view.at === 'gate' && (
+          <GateView onOpen={(to) => setView({ at: 'step', index: to })} onSigned={() => setResigning(false)} />
+        )}
+        {view.at === 'step' && step && (
+          <StepView
+            key={step.id}
+            step={step}
+            onAnswer={(verdict, stepId = step.id) => walk.answer(stepId, verdict)}
+            onGo={(by) => go(index + by)}
+          />
+        )}
+        <Box {...screenOnly} sx={{ display: 'flex', justifyContent: 'center', alignItems: 'center', gap: 1 }}>
+          {spoken && (
+            <Button aria-pressed={spoken.on} onClick={spoken.toggle} sx={{ minHeight: 56 }}>
+              {spoken.on ? 'Stop reading aloud' : 'Read aloud'}
+            </Button>
+          )}
+          {awake && (
+            <Typography variant="caption" color="textSecondary">
+              The screen stays on
+            </Typography>
+          )}
+        </Box>
+        <OnTheirWay walk={walk} />
       </Box>
-      {view.at === 'list' && (
-        <StepList onOpen={(to) => setView({ at: 'step', index: to })} onGate={() => setView({ at: 'gate' })} />
-      )}
-      {view.at === 'gate' && (
-        <GateView onOpen={(to) => setView({ at: 'step', index: to })} onSigned={() => setResigning(false)} />
-      )}
-      {view.at === 'step' && step && (
-        <StepView
-          key={step.id}
-          step={step}
-          onAnswer={(verdict, stepId = step.id) => walk.answer(stepId, verdict)}
-          onGo={(by) => go(index + by)}
-        />
-      )}
-      <OnTheirWay walk={walk} />
-    </Box>
+    </>
   );
 }
 
