@@ -87,6 +87,42 @@ ownHouseTest(
   },
 );
 
+ownHouseTest(
+  'two devices carry one outing, answer and change it apart, and both arrive',
+  async ({ browser, house }) => {
+    const [one, two] = await Promise.all(
+      [0, 1].map(async () => (await browser.newContext({ baseURL: house.url() })).newPage()),
+    );
+    if (!one || !two) throw new Error('Two devices are wanted.');
+    await Promise.all([carry(one), carry(two)]);
+    await house.stop();
+    for (const [page, nth] of [
+      [one, 1],
+      [two, 2],
+    ] as const) {
+      await visit(page, `/outings/${ID}/walk-round`);
+      await page.getByRole('button', { name: 'All steps' }).click();
+      await page.getByRole('main').getByRole('listitem').getByRole('button').nth(nth).click();
+      await page.getByRole('button', { name: 'Fault', exact: true }).click();
+      await expect(page.getByText(/1 answer kept on this device/)).toBeVisible();
+    }
+    await one.getByRole('textbox', { name: 'Name of the outing' }).fill('Named at the slip');
+    await visit(two, `/outings/${ID}/leave-word`);
+    await water(two).getByRole('button', { name: 'Afloat now' }).click();
+    await house.start();
+    await Promise.all([one.reload(), two.reload()]);
+    await expect(async () => {
+      const { answers } = await walkOf(one);
+      expect(answers.filter(({ verdict }) => verdict === 'fault')).toHaveLength(2);
+      const outing = (await (await one.request.get(`/api/outings/${ID}`)).json()) as { doc: { title: string } };
+      expect(outing.doc.title).toBe('Named at the slip');
+      const word = (await (await one.request.get(`/api/outings/${ID}/word`)).json()) as { state: string };
+      expect(word.state).toBe('afloat');
+    }).toPass({ timeout: 60_000 });
+    await Promise.all([one.context().close(), two.context().close()]);
+  },
+);
+
 /** The browser as a telephone has it, with its files in a folder; killed hard by the number of its process. */
 async function phone(
   folder: string,

@@ -83,6 +83,7 @@ test('who is overdue stands above all outings, with what to do', async ({ page }
   await page.reload();
   const alert = page.getByRole('region', { name: 'Out now' }).getByRole('alert');
   await expect(alert).toContainText('Overdue: the hour to call was');
+  await expect(alert.getByRole('listitem').first()).toContainText('Ring Sample Angler: 000 555 0100');
   await alert.getByRole('link').click();
   await expect(water(page)).toContainText('Call Sample Cays Patrol, 000 555 0913 now.');
   await water(page).getByRole('button', { name: 'Home', exact: true }).click();

@@ -61,11 +61,20 @@ const shots: readonly Shot[] = [
     before: forward(12),
   },
   { name: 'workings-anchor', path: '/outings/ling-anchored/workings/anchor' },
-  { name: 'workings-power', path: '/outings/mere-cup-day/workings/power' },
+  { name: 'leave-word', path: '/outings/pollack-long-grey/leave-word' },
   { name: 'ashore', path: '/outings/pollack-logged/ashore' },
   { name: 'gate', path: '/outings/pollack-long-grey/walk-round' },
   { name: 'locker', path: '/locker' },
-  { name: 'boats', path: '/boats' },
+  {
+    name: 'watch-page-phone',
+    path: '/outings/pollack-long-grey/leave-word',
+    phone: true,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Afloat now' }).click();
+      const to = await page.getByRole('link', { name: /\/watch\// }).getAttribute('href');
+      await page.goto(to ?? '');
+    },
+  },
   {
     name: 'boat',
     path: '/boats/grey-wagtail',

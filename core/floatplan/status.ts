@@ -107,8 +107,10 @@ export function sayStatus(
   }
 }
 
+/** What of a plan says whom to call and where to look. */
+export type Waited = Pick<FloatPlan, 'rescue' | 'who' | 'phone' | 'vehicle' | 'zone'>;
 /** What whoever is ashore does now, in order. */
-export function whatToDo(plan: FloatPlan, { state, callAt, homeAt }: PlanStatus, now: Instant): string[] {
+export function whatToDo(plan: Waited, { state, callAt, homeAt }: PlanStatus, now: Instant): string[] {
   const say = (at: Instant) => sayMoment(at, plan.zone, now);
   const { rescue, who, phone, vehicle, zone } = plan;
   const ring = phone === '' ? `Try to reach ${who || 'them'}.` : `Ring ${who || 'them'}: ${phone}.`;

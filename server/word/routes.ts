@@ -44,7 +44,7 @@ const outSchema = z.object({
       outingId: z.string(),
       title: z.string(),
       state: z.enum(states),
-      zone: z.string(),
+      ...floatPlanSchema.pick({ zone: true, rescue: true, who: true, phone: true, vehicle: true }).shape,
       homeAt: z.number(),
       callAt: z.number(),
       heardAt: z.number().nullable(),
@@ -178,8 +178,9 @@ export function wordRoutes(
       for (const { left, status } of await watch.out()) {
         const { state, homeAt, callAt, heardAt, heard } = status;
         if (state === 'left') continue;
-        const { title, zone } = left.plan;
-        out.push({ outingId: left.outingId, title, zone, state, homeAt, callAt, heardAt, heard });
+        const { title, zone, rescue, who, phone, vehicle } = left.plan;
+        const waited = { zone, rescue, who, phone, vehicle };
+        out.push({ outingId: left.outingId, title, ...waited, state, homeAt, callAt, heardAt, heard });
       }
       return { out };
     },

@@ -149,6 +149,38 @@ describe('the editor of an outing', () => {
     expect(h.stored().doc.title).toBe('Dawn');
     expect(h.stored().doc.loadout.map((entry) => entry.itemId)).toContain('mirror');
   });
+  it('takes up what a killed browser had put away and only the database has, and merges what came meanwhile', async () => {
+    const desk = house();
+    desk.cut(true);
+    const first = new DocumentEditor<Outing>(documentKinds.outings, desk.stored(), desk.ports);
+    first.edit(titled('Changed at the water'));
+    await desk.settle();
+    // Local storage was not written when the browser died; the database was.
+    const put = new Map(desk.drawer);
+    desk.drawer.clear();
+    desk.elsewhere((doc) => withItem(doc, 'mirror', 0));
+    desk.cut(false);
+    const late = { ...desk.ports.drafts, late: (key: string) => Promise.resolve(put.get(key) ?? null) };
+    const second = new DocumentEditor<Outing>(documentKinds.outings, desk.stored(), { ...desk.ports, drafts: late });
+    await desk.settle();
+    expect(desk.stored().doc.title).toBe('Changed at the water');
+    expect(desk.stored().doc.loadout.some(({ itemId }) => itemId === 'mirror')).toBe(false);
+    expect(second.getState().saving.is).toBe('kept');
+  });
+  it('on a full device says that the change is in this page alone, and sends it all the same', async () => {
+    const desk = house();
+    const full = {
+      ...desk.ports.drafts,
+      setItem: () => {
+        throw new DOMException('full', 'QuotaExceededError');
+      },
+    };
+    const editor = new DocumentEditor<Outing>(documentKinds.outings, desk.stored(), { ...desk.ports, drafts: full });
+    editor.edit(titled('On a full device'));
+    expect(editor.getState().told).toMatch(/^This device is full/);
+    await desk.settle();
+    expect(desk.stored().doc.title).toBe('On a full device');
+  });
   it('says why the server refused, keeps what was typed, and goes on with the next change', async () => {
     const h = house();
     const editor = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);

@@ -15,3 +15,12 @@ export async function installWorker(): Promise<string | null> {
     return 'The outing is on the device, but this browser would not keep the program itself. Leave this page open, or take it on paper.';
   }
 }
+
+/** Where the program was put on this device and a newer one has come since, the newer one serves from the next opening. */
+export function takeNewest(): void {
+  if (!('serviceWorker' in navigator)) return;
+  navigator.serviceWorker.getRegistration().then(
+    (found) => found?.waiting?.postMessage({ type: 'SKIP_WAITING' }),
+    () => undefined,
+  );
+}

@@ -98,6 +98,70 @@ describe('answers on their way', () => {
     expect(d.arrived).toEqual(['a', 'c']);
     expect(queue.getState().held.map(({ stepId }) => stepId)).toEqual(['b']);
   });
+  it('on a full device are said to be in this page alone, and sent all the same', async () => {
+    const arrived: string[] = [];
+    const queue = new AnswerQueue<Answer>('answers', {
+      send: async (answers) => {
+        await Promise.resolve();
+        if (arrived.length === 0) {
+          arrived.push('silent');
+          throw new ApiError(0, 'silent');
+        }
+        arrived.push(...answers.map((one) => one.stepId));
+      },
+      storage: {
+        getItem: () => null,
+        setItem: () => {
+          throw new DOMException('full', 'QuotaExceededError');
+        },
+        removeItem: () => undefined,
+      },
+      later: () => () => undefined,
+    });
+    queue.add(answer('a'));
+    await queue.flush();
+    expect(queue.getState()).toMatchObject({ unkept: true, unsent: [{ stepId: 'a' }] });
+    await queue.flush();
+    expect(arrived).toEqual(['silent', 'a']);
+    expect(queue.getState().unkept).toBe(false);
+  });
+  it('that a killed browser had put away are taken up once, before what came since', async () => {
+    const arrived: string[] = [];
+    const [first, second, since] = [answer('first'), answer('second'), answer('since')];
+    const queue = new AnswerQueue<Answer>('answers', {
+      send: async (answers) => {
+        await Promise.resolve();
+        arrived.push(...answers.map((one) => one.stepId));
+      },
+      storage: {
+        getItem: () => JSON.stringify([first]),
+        setItem: () => undefined,
+        removeItem: () => undefined,
+        late: () => Promise.resolve(JSON.stringify([first, second])),
+      },
+      later: () => () => undefined,
+    });
+    queue.add(since);
+    await new Promise((done) => setTimeout(done, 5));
+    expect(await queue.flush()).toBe(true);
+    expect(arrived.toSorted()).toEqual(['first', 'second', 'since']);
+  });
+  it('wait longer each time the server is silent, to a minute', async () => {
+    const waits: number[] = [];
+    const queue = new AnswerQueue<Answer>('answers', {
+      send: () => Promise.reject(new ApiError(0, 'silent')),
+      storage: { getItem: () => null, setItem: () => undefined, removeItem: () => undefined },
+      later: (_, ms) => {
+        waits.push(ms);
+        return () => undefined;
+      },
+    });
+    queue.add(answer('a'));
+    for (let i = 0; i < 8; i += 1) await queue.flush();
+    expect(waits[0]).toBeLessThanOrEqual(10_000);
+    expect(waits).toEqual(waits.toSorted((a, b) => a - b));
+    expect(waits.at(-1)).toBe(60_000);
+  });
   it('begin empty where what was kept cannot be read', () => {
     const d = desk();
     d.drawer.set('answers', '{half');

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
-import { sayStatus } from '#core/floatplan/status';
+import { sayStatus, whatToDo } from '#core/floatplan/status';
 import { useNow } from '../../ui/useNow';
 import { useOut } from './queries';
 
@@ -32,6 +32,13 @@ export function Out() {
               </Link>
               . {said.text}
             </Typography>
+            {loud && (
+              <Box component="ol" sx={{ m: 0, mt: 1, pl: 3 }}>
+                {whatToDo(one, one, now).map((todo) => (
+                  <li key={todo}>{todo}</li>
+                ))}
+              </Box>
+            )}
           </Box>
         );
       })}

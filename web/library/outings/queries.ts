@@ -1,7 +1,7 @@
 import useSWR, { useSWRConfig } from 'swr';
 import type { Outing } from '#core/documents/outing';
 import type { SetAside } from '#core/documents/kept';
-import type { PlanStatus } from '#core/floatplan/status';
+import type { PlanStatus, Waited } from '#core/floatplan/status';
 import type { Summary } from '#core/judgement/summary';
 import type { Versioned } from '#core/documents/kept';
 import { request } from '../../documents/api';
@@ -48,10 +48,9 @@ export function useOutingActions() {
   };
 }
 
-interface OutNow extends PlanStatus {
+interface OutNow extends PlanStatus, Waited {
   outingId: string;
   title: string;
-  zone: string;
 }
 const LOOK_AGAIN_MS = 30_000;
 /** Plans that are out, by the server's clock. */

@@ -7,6 +7,7 @@ import { hoursLogged } from '#core/ashore/learnt';
 import { type Log, emptyLog } from '#core/documents/log';
 import { WhenField } from '../../../ui/WhenField';
 import { useDesk } from '../../desk';
+import { useWord } from '../word/useWord';
 import { Catches } from './Catches';
 import { Learnt } from './Learnt';
 import { Marks } from './Marks';
@@ -15,8 +16,14 @@ import { byClock } from '#core/units/clockWords';
 
 /** Settled here: what the outing came to, for the next one. What would annoy: a form to fill with wet hands before one may go home. */
 export function AshoreScreen() {
-  const { doc, edit, looked } = useDesk();
+  const { doc, edit, looked, now } = useDesk();
   const { log, brief } = doc;
+  const word = useWord(doc.id, now);
+  const begin = () => {
+    edit((one) => ({ ...one, log: emptyLog }));
+    // Whoever writes it up is home: those who wait are told.
+    if (word.status && word.status.state !== 'home') word.checkIn('home');
+  };
   if (log === null)
     return (
       <Box sx={{ maxWidth: 620 }}>
@@ -24,7 +31,7 @@ export function AshoreScreen() {
           Nothing is written of this outing yet. Once it is over: what was used, lost or broken, what was caught, what
           was missed. As much of it as you care to.
         </Typography>
-        <Button variant="contained" onClick={() => edit((one) => ({ ...one, log: emptyLog }))}>
+        <Button variant="contained" onClick={begin}>
           Begin the log
         </Button>
       </Box>
