@@ -61,6 +61,10 @@ ownHouseTest(
     await expect(page.getByRole('heading', { name: 'Stay alive' })).toBeVisible();
     await repairAll(page);
     const margin = page.getByRole('complementary', { name: 'Margin' });
+    // The one thing that no repair does: whoever was named has to have the plan.
+    await expect(margin).toContainText('1 Mind');
+    await page.getByRole('link', { name: /^Leave word/ }).click();
+    await page.getByRole('button', { name: /^Leave it with/ }).click();
     await expect(margin).not.toContainText(/\d (Stop|Mind)/);
     await kept(page);
     await page.reload();

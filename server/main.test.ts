@@ -91,6 +91,20 @@ describe('the server as a process', () => {
     );
   });
 
+  it('refuses half a certificate, one that it cannot read, and a mail server that is none, each in one sentence', async () => {
+    const start = (more: Record<string, string>) =>
+      startServer({ TALLY_DATA: join(folder, 'tls'), TALLY_DEMO: '0', ...more });
+    await expect(start({ TALLY_TLS_CERT: 'a.pem' })).rejects.toThrow(
+      /^exit 1: TALLY_TLS_CERT and TALLY_TLS_KEY belong together: set both, or neither\.\n$/,
+    );
+    await expect(start({ SMTP_URL: 'mail.example' })).rejects.toThrow(
+      /^exit 1: SMTP_URL must be an address like smtps:.*\n$/,
+    );
+    await expect(start({ TALLY_TLS_CERT: 'no-such.pem', TALLY_TLS_KEY: 'no-such.key' })).rejects.toThrow(
+      /^exit 1: no-such\.pem cannot be read \(ENOENT\)\.\n$/,
+    );
+  }, 60_000);
+
   it('stops cleanly on Ctrl+C, whoever holds a connection open, and gives the folder back', async () => {
     const silent = connect(Number(new URL(running?.url ?? '').port), '127.0.0.1');
     await once(silent, 'connect');
