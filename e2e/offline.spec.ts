@@ -12,7 +12,9 @@ const water = (page: Page) => page.getByRole('region', { name: 'From the water' 
 async function carry(page: Page): Promise<void> {
   await visit(page, `/outings/${ID}/leave-word`);
   await device(page).getByRole('button', { name: 'Carry it' }).click();
-  await expect(device(page).getByRole('status')).toContainText(/^Carried at \d\d:\d\d, [\d.]+ MB/, { timeout: 60_000 });
+  await expect(device(page).getByRole('status')).toContainText(/^Carried at \d\d:\d\d, [\d.]+ [kM]B/, {
+    timeout: 60_000,
+  });
   await kept(page);
   // Until the program itself is kept: the worker has all of it, and answers for this page.
   await page.evaluate(async () => void (await navigator.serviceWorker.ready));

@@ -2,6 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { instantText, text } from '#core/documents/field';
+import { messageKinds } from '#core/floatplan/message';
 import { floatPlanSchema } from '#core/floatplan/floatPlan';
 import { type PlanState, checkInSchema, statusOf } from '#core/floatplan/status';
 import { found, idParams } from '../documents/routes';
@@ -10,12 +11,11 @@ import { problemSchema } from '../http/problem';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
 import { planPdf } from './planPdf';
-import { type MessageKind, wordStore } from './store';
+import { wordStore } from './store';
 import { type Watch, isWatched, pagePath } from './watch';
 import { noPage, watchPage } from './watchPage';
 
 const states = ['left', 'afloat', 'late', 'overdue', 'home'] as const satisfies readonly PlanState[];
-const kinds = ['left', 'late', 'overdue', 'home'] as const satisfies readonly MessageKind[];
 const wordSchema = z.object({
   /** As it was left last; null: with nobody. */
   left: z.object({ at: z.string(), plan: floatPlanSchema }).nullable(),
@@ -25,7 +25,7 @@ const wordSchema = z.object({
   state: z.enum(states).nullable(),
   messages: z.array(
     z.object({
-      kind: z.enum(kinds),
+      kind: z.enum(messageKinds),
       toName: z.string(),
       toAddress: z.string(),
       subject: z.string(),

@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { and, asc, desc, eq, gte, isNull, lt, sql } from 'drizzle-orm';
 import { type FloatPlan, floatPlanSchema } from '#core/floatplan/floatPlan';
+import type { Message, MessageKind } from '#core/floatplan/message';
 import { type CheckIn, checkInSchema } from '#core/floatplan/status';
 import { answeredAt } from '#core/walkround/answerSchema';
 import type { Database } from '../storage/open';
@@ -18,18 +19,10 @@ export interface WatchPage {
   base: string;
   offAt: string | null;
 }
-export interface Message {
+/** A message with the number of its row. */
+export interface KeptMessage extends Message {
   id: number;
-  kind: MessageKind;
-  toName: string;
-  toAddress: string;
-  subject: string;
-  body: string;
-  madeAt: string;
-  sentAt: string | null;
-  trouble: string;
 }
-export type MessageKind = 'left' | 'late' | 'overdue' | 'home';
 
 /** Letters of a secret: 192 bits, which nobody guesses. */
 const SECRET_BYTES = 24;
@@ -39,7 +32,7 @@ const MOST_TRIES = 20;
 /** Plans left ashore, what was heard since, and what was written to whoever has them. */
 export function wordStore(db: Database) {
   const iso = (at: string) => new Date(at).toISOString();
-  const asMessage = (row: typeof outbox.$inferSelect): Message => ({
+  const asMessage = (row: typeof outbox.$inferSelect): KeptMessage => ({
     ...row,
     kind: row.kind as MessageKind,
     madeAt: iso(row.madeAt),
@@ -136,11 +129,11 @@ export function wordStore(db: Database) {
     write: async (message: Omit<typeof outbox.$inferInsert, 'id'>): Promise<void> => {
       await db.insert(outbox).values(message).onConflictDoNothing({ target: outbox.mark });
     },
-    messages: async (outingId: string): Promise<Message[]> => {
+    messages: async (outingId: string): Promise<KeptMessage[]> => {
       const rows = await db.select().from(outbox).where(eq(outbox.outingId, outingId)).orderBy(asc(outbox.id));
       return rows.map(asMessage);
     },
-    unsent: async (): Promise<Message[]> => {
+    unsent: async (): Promise<KeptMessage[]> => {
       const rows = await db
         .select()
         .from(outbox)

@@ -1,10 +1,11 @@
+import type { MessageKind } from '#core/floatplan/message';
 import { plainText } from '#core/floatplan/plainText';
 import { type PlanStatus, sayStatus, statusOf, whatToDo } from '#core/floatplan/status';
 import { DAY_MS } from '#core/units/time';
 import { isSetAside } from '../documents/store';
 import { stores } from '../documents/stores';
 import type { Database } from '../storage/open';
-import { type LeftPlan, type MessageKind, type WatchPage, wordStore } from './store';
+import { type LeftPlan, type WatchPage, wordStore } from './store';
 
 /** A page of an outing that came home stays so long; one of which nothing was heard, longer. */
 const AFTER_HOME_MS = DAY_MS;

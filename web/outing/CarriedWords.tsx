@@ -10,7 +10,9 @@ import { useDesk } from './desk';
 export function sayCarried({ at, bytes }: Carried, now: number): string {
   const moment = Date.parse(at);
   const day = dateAt(moment, 'local') === dateAt(now, 'local') ? '' : ` on ${dayInWords(dateAt(moment, 'local'))}`;
-  return byClock(`${clockAt(moment, 'local')}${day}, ${amount(bytes / 1e6, 'MB')}`);
+  return byClock(
+    `${clockAt(moment, 'local')}${day}, ${bytes < 1e6 ? amount(bytes / 1e3, 'kB', 0) : amount(bytes / 1e6, 'MB')}`,
+  );
 }
 
 /** Whether this outing is on this device, and whether the server answers: always on screen. */

@@ -43,7 +43,7 @@ export function FromPaper({ onClose }: { onClose: () => void }) {
         <Typography color="textSecondary" sx={{ mb: 2 }}>
           Tick what is ticked on the sheet. It counts from the hour at which it was looked at.
         </Typography>
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2, mb: 1, mt: 1 }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2, mb: 1, mt: 1 }}>
           <WhenField kind="date" label="Looked at on" value={day} onChange={setDay} />
           <WhenField kind="time" label="Looked at by" value={clock} onChange={setClock} error={trouble ?? undefined} />
         </Box>

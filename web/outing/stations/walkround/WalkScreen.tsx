@@ -12,6 +12,7 @@ import type { WalkRecord } from '../../queries';
 import { useThemeChoice } from '../../../app/themeChoice';
 import { TallyStrokes } from '../../../ui/TallyStrokes';
 import { screenOnly } from '../../../ui/screenOnly';
+import { BriefFirst } from '../../BriefFirst';
 import { useDesk } from '../../desk';
 import { FromWater } from '../word/FromWater';
 import { useWord } from '../word/useWord';
@@ -53,16 +54,7 @@ export function WalkScreen() {
         </Box>
       </Box>
     );
-  if (!looked.water || !looked.craft)
-    return (
-      <Typography>
-        The walk-round is made from boat, water and kit. Fill the{' '}
-        <Link component={RouterLink} to={`/outings/${doc.id}/brief`}>
-          brief
-        </Link>{' '}
-        first.
-      </Typography>
-    );
+  if (!looked.water || !looked.craft) return <BriefFirst why="The walk-round is made from boat, water and kit." />;
   return (
     <>
       <WalkSheet />

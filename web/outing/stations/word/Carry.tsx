@@ -31,7 +31,7 @@ export function Carry() {
           : 'Not on this device. Carried, it opens, is walked round and is signed where there is no signal; what you answer is sent when there is.'}
       </Typography>
       {trouble !== null && (
-        <Typography role="alert" color="error">
+        <Typography role="alert" color={carried ? 'textSecondary' : 'error'}>
           {trouble}
         </Typography>
       )}

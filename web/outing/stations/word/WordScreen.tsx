@@ -1,9 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { Link as RouterLink } from 'react-router';
 import { floatPlanOf } from '#core/floatplan/make';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import { planSays } from '#core/floatplan/says';
@@ -14,6 +12,7 @@ import { ApiError } from '../../../documents/api';
 import { Loaded } from '../../../documents/Loaded';
 import { useToast } from '../../../ui/Toast';
 import { screenOnly } from '../../../ui/screenOnly';
+import { BriefFirst } from '../../BriefFirst';
 import { useDesk } from '../../desk';
 import { Carry } from './Carry';
 import { FromWater } from './FromWater';
@@ -39,16 +38,7 @@ export function WordScreen() {
       }),
     [doc, looked, assessment, now],
   );
-  if (!plan)
-    return (
-      <Typography>
-        The plan is made from water, launch and hours. Fill the{' '}
-        <Link component={RouterLink} to={`/outings/${doc.id}/brief`}>
-          brief
-        </Link>{' '}
-        first.
-      </Typography>
-    );
+  if (!plan) return <BriefFirst why="The plan is made from water, launch and hours." />;
   return (
     <Loaded data={word.loaded ? word : undefined} error={word.error}>
       {(loaded) => (

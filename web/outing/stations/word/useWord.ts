@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
 import useSWR from 'swr';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
+import type { Message } from '#core/floatplan/message';
 import { type CheckIn, type CheckInKind, statusOf } from '#core/floatplan/status';
 import { type ApiError, request } from '../../../documents/api';
 import { later } from '../../../documents/useDocumentEditor';
@@ -8,16 +9,6 @@ import { drawer } from '../../../offline/drawer';
 import { whenOnline } from '../../../offline/reach';
 import { AnswerQueue } from '../../answerQueue';
 
-interface Message {
-  kind: 'left' | 'late' | 'overdue' | 'home';
-  toName: string;
-  toAddress: string;
-  subject: string;
-  body: string;
-  madeAt: string;
-  sentAt: string | null;
-  trouble: string;
-}
 interface KeptWord {
   left: { at: string; plan: FloatPlan } | null;
   page: string | null;

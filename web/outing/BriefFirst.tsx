@@ -1,0 +1,18 @@
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { Link as RouterLink } from 'react-router';
+import { useDesk } from './desk';
+
+/** What a station is made from is not written yet, and where it is. */
+export function BriefFirst({ why }: { why: string }) {
+  const { doc } = useDesk();
+  return (
+    <Typography>
+      {why} Fill the{' '}
+      <Link component={RouterLink} to={`/outings/${doc.id}/brief`}>
+        brief
+      </Link>{' '}
+      first.
+    </Typography>
+  );
+}
