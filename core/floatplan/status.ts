@@ -119,7 +119,7 @@ export function whatToDo(plan: Waited, { state, callAt, homeAt }: PlanStatus, no
     rescue.phone === '' && rescue.name === ''
       ? 'the emergency service of that place'
       : [rescue.name, rescue.phone].filter(Boolean).join(', ');
-  const clock = `Times are by the clock at the water (${zone}).`;
+  const clock = `Times are by the clock at the water (${zone.replace('-', '−')}).`;
   switch (state) {
     case 'home':
       return ['Nothing more. Thank you for keeping watch.'];

@@ -52,7 +52,18 @@ export const StationLine = memo(function StationLine() {
             <TallyStrokes counted={tally.counted} of={tally.of} size={tally.of > MANY ? 6.5 : 10} />
           </Box>
           <Box sx={{ display: { xs: 'block', lg: 'none' }, typography: 'caption', fontWeight: 400 }}>
-            {tally.counted} of {tally.of}
+            {tally.counted}
+            <Box
+              component="span"
+              // Read as "of" everywhere; on a phone there is room for a stroke alone.
+              sx={{
+                fontSize: { xs: 0, sm: 'inherit' },
+                '&::before': { content: { xs: '"/"', sm: '""' }, fontSize: '0.8rem' },
+              }}
+            >
+              {' of '}
+            </Box>
+            {tally.of}
           </Box>
         </Box>
       ))}
