@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { and, asc, desc, eq, gte, isNull, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm';
 import { type FloatPlan, floatPlanSchema } from '#core/floatplan/floatPlan';
 import type { Message, MessageKind } from '#core/floatplan/message';
 import { type CheckIn, checkInSchema } from '#core/floatplan/status';
@@ -53,13 +53,23 @@ export function wordStore(db: Database) {
         .limit(1);
       return row ? planIn(row) : null;
     },
-    /** The newest plan of every outing that was left one since a moment. */
-    plans: async (since: string): Promise<LeftPlan[]> => {
-      const rows = await db
+    /** Of every outing the plan that somebody has, where its launch is before one moment and its hour to call after another. */
+    plans: async ({ launchBefore, callAfter }: { launchBefore: string; callAfter: string }): Promise<LeftPlan[]> => {
+      const newest = db
         .selectDistinctOn([plansLeft.outingId])
         .from(plansLeft)
-        .where(gte(plansLeft.leftAt, since))
-        .orderBy(plansLeft.outingId, desc(plansLeft.id));
+        .orderBy(plansLeft.outingId, desc(plansLeft.id))
+        .as('newest');
+      const time = (name: string) => sql`(${newest.plan} -> 'times' ->> ${name})::timestamptz`;
+      const rows = await db
+        .select()
+        .from(newest)
+        .where(
+          and(
+            sql`${time('launchAt')} < ${launchBefore}::timestamptz`,
+            sql`${time('callAt')} > ${callAfter}::timestamptz`,
+          ),
+        );
       return rows.flatMap((row) => planIn(row) ?? []);
     },
     /** A plan whose key is known already is not left twice. @returns whether it is new */

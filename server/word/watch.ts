@@ -10,8 +10,6 @@ import { type LeftPlan, type WatchPage, wordStore } from './store';
 /** A page of an outing that came home stays so long; one of which nothing was heard, longer. */
 const AFTER_HOME_MS = DAY_MS;
 const UNHEARD_MS = 14 * DAY_MS;
-/** A plan is left so long before home at the most. */
-const PLANS_MS = 120 * DAY_MS;
 
 /** Whether a page may be looked at: neither switched off nor a day past coming home. */
 export function isWatched(page: Pick<WatchPage, 'offAt'>, status: PlanStatus, now: number): boolean {
@@ -78,7 +76,10 @@ export function watchOver(db: Database, now: () => number, post: Post | null) {
     out: async (): Promise<{ left: LeftPlan; status: PlanStatus }[]> => {
       const at = now();
       const list: { left: LeftPlan; status: PlanStatus }[] = [];
-      for (const left of await words.plans(new Date(at - PLANS_MS).toISOString())) {
+      for (const left of await words.plans({
+        launchBefore: new Date(at + DAY_MS).toISOString(),
+        callAfter: new Date(at - UNHEARD_MS).toISOString(),
+      })) {
         const status = statusOf(left.plan, await words.heard(left.outingId), at);
         const waits = status.state !== 'home' && at <= status.callAt + UNHEARD_MS;
         if (waits && !(await isOver(left.outingId))) list.push({ left, status });

@@ -17,9 +17,10 @@ export function sayCarried({ at, bytes }: Carried, now: number): string {
 
 /** Whether this outing is on this device, and whether the server answers: always on screen. */
 export function CarriedWords() {
-  const { device, now } = useDesk();
+  const { device, walk, now } = useDesk();
   const reached = useReach();
   const { carried } = device;
+  const waiting = walk.unsent + walk.held;
   return (
     <Typography variant="caption" role="status" color={reached || carried ? 'textSecondary' : 'error'}>
       {reached ? '' : 'No network. '}
@@ -28,6 +29,7 @@ export function CarriedWords() {
         : reached
           ? 'Not carried'
           : 'Not carried: keep this page open'}
+      {waiting > 0 && `; ${waiting} to be sent`}
     </Typography>
   );
 }

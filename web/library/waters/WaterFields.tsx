@@ -79,6 +79,12 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
         <FormNumber control={control} name="rapids" label="Rapids on the way" unit="" />
         <FormSwitch control={control} name="branches" label="Branches over the banks" />
       </Box>
+      <Typography variant="h3">Whom one calls who misses somebody there</Typography>
+      <Box sx={two}>
+        <FormText control={control} name="rescue.name" label="Service" />
+        <FormText control={control} name="rescue.phone" label="Its number" type="tel" />
+        <FormText control={control} name="rescue.radio" label="Its radio channel" />
+      </Box>
       <Typography variant="h3">Launches</Typography>
       {launches.fields.map((launch, i) => (
         <Box key={launch.key} sx={{ ...two, borderTop: 1, borderColor: 'divider', pt: 2 }}>

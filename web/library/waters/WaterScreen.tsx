@@ -131,7 +131,7 @@ function OneWater({ kept, packs }: { kept: Versioned<Water>; packs: readonly { v
             <Fetch fetchM={water.fetchM} />
           </Block>
           <Typography variant="body2" color="textSecondary">
-            {`Other boats: ${water.traffic}. Phone coverage: ${water.coverage}. Rules: ${packs.find((pack) => pack.value === water.rulePackId)?.name ?? 'none held'}.`}
+            {`Other boats: ${water.traffic}. Phone coverage: ${water.coverage}. Rules: ${packs.find((pack) => pack.value === water.rulePackId)?.name ?? 'none held'}. To call when somebody is missed: ${[water.rescue.name, water.rescue.phone].filter(Boolean).join(', ') || 'nobody is written yet'}.`}
           </Typography>
         </Box>
       </Box>

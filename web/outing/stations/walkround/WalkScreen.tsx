@@ -77,6 +77,7 @@ export function WalkScreen() {
               : `${answered} of ${steps.length} ${plural(steps.length, 'step')} answered`}
           </Typography>
           <Button
+            sx={{ minHeight: 56 }}
             onClick={() => setView(view.at === 'list' ? { at: 'step', index: Math.max(0, firstOpen) } : { at: 'list' })}
           >
             {view.at === 'list' ? 'Back to the steps' : 'All steps'}
@@ -139,7 +140,7 @@ function HalfLight() {
   const { name, toggleHalfLight } = useThemeChoice();
   const on = name === 'half-light';
   return (
-    <Button aria-pressed={on} onClick={toggleHalfLight} sx={{ mx: 'auto' }}>
+    <Button aria-pressed={on} onClick={toggleHalfLight} sx={{ mx: 'auto', minHeight: 56 }}>
       {on ? 'Full light' : 'Half-light'}
     </Button>
   );
