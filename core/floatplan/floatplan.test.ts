@@ -14,7 +14,8 @@ import { floatPlanOf } from './make';
 import { messagesOf, plainText } from './plainText';
 import { planChanges, planSays } from './says';
 import { sketchOf } from './sketch';
-import { type CheckIn, sayStatus, statusOf, whatToDo } from './status';
+import type { CheckIn } from './checkIn';
+import { sayStatus, statusOf, whatToDo } from './status';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings, left } = demo(now);

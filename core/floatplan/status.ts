@@ -1,24 +1,8 @@
-import { z } from 'zod';
-import { instantText } from '../documents/field';
 import { byClock } from '../units/clockWords';
 import { type Instant, clockAt, dateAt, dayInWords, minutesBetween } from '../units/time';
 import { duration } from '../units/words';
+import type { CheckIn, CheckInKind } from './checkIn';
 import type { FloatPlan } from './floatPlan';
-
-/** What an angler says from the water, one press each. */
-export const checkInKinds = ['afloat', 'well', 'home', 'taken back'] as const;
-export type CheckInKind = (typeof checkInKinds)[number];
-
-/** One word from the water. It is only ever added; 'taken back' undoes the last one that stands. */
-export const checkInSchema = z.strictObject({
-  key: z.uuid('A check-in is named by a UUID.'),
-  what: z.enum(checkInKinds),
-  /** By the device that it was pressed on. */
-  at: instantText,
-  /** Home by this hour now; only of 'well'. null: as before. */
-  homeBy: instantText.nullable(),
-});
-export type CheckIn = z.infer<typeof checkInSchema>;
 
 export type PlanState = 'left' | 'afloat' | 'late' | 'overdue' | 'home';
 /** How a plan stands at a moment. */

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm';
 import { type FloatPlan, floatPlanSchema } from '#core/floatplan/floatPlan';
 import type { Message, MessageKind } from '#core/floatplan/message';
-import { type CheckIn, checkInSchema } from '#core/floatplan/status';
+import { type CheckIn, checkInSchema } from '#core/floatplan/checkIn';
 import { answeredAt } from '#core/walkround/answerSchema';
 import type { Database } from '../storage/open';
 import { checkIns, outbox, plansLeft, watchPages } from '../storage/schema';

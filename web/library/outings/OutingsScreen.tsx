@@ -15,8 +15,6 @@ import { useToast } from '../../ui/Toast';
 import { TallyStrokes } from '../../ui/TallyStrokes';
 import { useNow } from '../../ui/useNow';
 import type { Summary } from '#core/judgement/summary';
-import { CarriedList } from './CarriedList';
-import { Out } from './Out';
 import { FirstEvening } from './FirstEvening';
 import { useOutingActions, useSummaries } from './queries';
 import { byClock } from '#core/units/clockWords';
@@ -26,6 +24,8 @@ const SetAsideNotice = lazy(async () => ({
   default: (await import('../../documents/SetAsideNotice')).SetAsideNotice,
 }));
 
+const CarriedList = lazy(async () => ({ default: (await import('./CarriedList')).CarriedList }));
+const Out = lazy(async () => ({ default: (await import('./Out')).Out }));
 const SampleNotice = lazy(async () => ({ default: (await import('./SampleNotice')).SampleNotice }));
 
 const FIRST = { ahead: 30, gone: 20 };
@@ -82,8 +82,10 @@ export function OutingsScreen() {
         </Button>
       }
     >
-      <CarriedList />
-      <Out />
+      <Suspense>
+        <CarriedList />
+        <Out />
+      </Suspense>
       <Loaded data={data} error={error}>
         {({ ahead, gone, of, house, setAside }) => (
           <>

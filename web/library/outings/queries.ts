@@ -55,5 +55,5 @@ interface OutNow extends PlanStatus, Waited {
 const LOOK_AGAIN_MS = 30_000;
 /** Plans that are out, by the server's clock. */
 export function useOut() {
-  return useSWR<{ out: OutNow[] }>('/api/out', { refreshInterval: LOOK_AGAIN_MS });
+  return useSWR<{ out: OutNow[] }>('/api/out', { refreshInterval: LOOK_AGAIN_MS, dedupingInterval: 0 });
 }

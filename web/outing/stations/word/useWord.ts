@@ -1,8 +1,9 @@
 import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
-import useSWR from 'swr';
+import useSWR, { useSWRConfig } from 'swr';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import type { Message } from '#core/floatplan/message';
-import { type CheckIn, type CheckInKind, statusOf } from '#core/floatplan/status';
+import type { CheckIn, CheckInKind } from '#core/floatplan/checkIn';
+import { statusOf } from '#core/floatplan/status';
 import { type ApiError, request } from '../../../documents/api';
 import { later } from '../../../documents/useDocumentEditor';
 import { drawer } from '../../../offline/drawer';
@@ -20,6 +21,7 @@ interface KeptWord {
 /** What was left of an outing with whoever waits, and what was said from the water: by the server, and after it what is still on its way there. */
 export function useWord(outingId: string, now: number) {
   const path = `/api/outings/${outingId}`;
+  const { mutate: everywhere } = useSWRConfig();
   const { data, error, mutate } = useSWR<KeptWord, ApiError>(`${path}/word`);
   const queue = useMemo(
     () =>
@@ -30,11 +32,13 @@ export function useWord(outingId: string, now: number) {
             sentAt: new Date().toISOString(),
           });
           await mutate(word, { revalidate: false });
+          // Who is out is said on the front page.
+          await everywhere('/api/out');
         },
         storage: drawer,
         later,
       }),
-    [outingId, path, mutate],
+    [outingId, path, mutate, everywhere],
   );
   const { unsent, held, refused } = useSyncExternalStore(queue.subscribe, queue.getState);
   useEffect(() => whenOnline(() => void queue.flush()), [queue]);
