@@ -98,5 +98,9 @@ export default defineConfig({
     rolldownOptions: { output: { codeSplitting: together } },
   },
   worker: { format: 'es' },
-  server: { proxy: { '/api': `http://127.0.0.1:${process.env.API_PORT ?? '4181'}` } },
+  server: {
+    proxy: Object.fromEntries(
+      ['/api', '/watch'].map((path) => [path, `http://127.0.0.1:${process.env.API_PORT ?? '4181'}`]),
+    ),
+  },
 });
