@@ -29,6 +29,20 @@ const rigNamed = (id: string): Outing['rigs'][number] => ({
 const withBrief = (change: Partial<Outing['brief']>): Outing => ({ ...base, brief: { ...base.brief, ...change } });
 
 describe('changes from two windows', () => {
+  it('of when it was carried last keep the later, and ask nobody', () => {
+    const at = (carriedAt: string | null): Outing => ({ ...base, word: { ...base.word, carriedAt } });
+    const [early, late] = [at('2026-05-15T19:00:00Z'), at('2026-05-15T19:00:05Z')];
+    for (const [mine, theirs] of [
+      [early, late],
+      [late, early],
+    ] as const) {
+      const { merged, conflicts } = mergeDocuments(documentKinds.outings, base, mine, theirs);
+      expect(conflicts).toEqual([]);
+      expect(merged.word.carriedAt).toBe('2026-05-15T19:00:05Z');
+    }
+    const taken = mergeDocuments(documentKinds.outings, early, at(null), late);
+    expect([taken.conflicts, taken.merged.word.carriedAt]).toEqual([[], '2026-05-15T19:00:05Z']);
+  });
   it('are both kept where they touch different things', () => {
     const mine = withItem(withBrief({ keep: 1 }), 'mirror', 1);
     const theirs = withItem(withBrief({ party: 2 }), 'radio', 0);

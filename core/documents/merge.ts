@@ -18,18 +18,26 @@ const isPlain = (value: unknown): value is Plain =>
  * them, as their kind says: what each side added is in it.
  */
 export function mergeDocuments<T>(
-  kind: Pick<DocumentKind<T>, 'listKeys'>,
+  kind: Pick<DocumentKind<T>, 'listKeys' | 'latest'>,
   base: T,
   mine: T,
   theirs: T,
 ): { merged: T; conflicts: Conflict[] } {
   const conflicts: Conflict[] = [];
-  const merged = merge({ listKeys: kind.listKeys, conflicts }, base, mine, theirs, [], '') as T;
+  const merged = merge(
+    { listKeys: kind.listKeys, latest: kind.latest ?? [], conflicts },
+    base,
+    mine,
+    theirs,
+    [],
+    '',
+  ) as T;
   return { merged, conflicts };
 }
 
 interface Merging {
   listKeys: Readonly<Record<string, string>>;
+  latest: readonly string[];
   conflicts: Conflict[];
 }
 
@@ -58,8 +66,15 @@ function merge(
   const lists = key === undefined ? [] : [base ?? [], mine, theirs].map((list) => byKey(list, key));
   const [b, m, t] = lists;
   if (b && m && t) return mergeLists(work, b, m, t, path, place);
+  if (work.latest.includes(place)) return momentOf(theirs) > momentOf(mine) ? theirs : mine;
   work.conflicts.push({ path, mine, theirs });
   return mine;
+}
+
+/** What was never done is earlier than all. */
+function momentOf(value: unknown): number {
+  const at = typeof value === 'string' ? Date.parse(value) : NaN;
+  return Number.isNaN(at) ? -Infinity : at;
 }
 
 type Named = ReadonlyMap<string, Plain>;

@@ -47,6 +47,8 @@ export interface DocumentKind<Doc> {
   upgrades: readonly Upgrade[];
   /** The field that names each record of a list, by the path of the list: two may change different ones. */
   listKeys: Readonly<Record<string, string>>;
+  /** Moments at which something was last done, by path: of two the later stands, and nobody is asked. */
+  latest?: readonly string[];
   /** Fields that a signature deliberately leaves out, each with the reason. */
   unsigned: Readonly<Record<string, string>>;
 }
@@ -146,6 +148,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
       'log.catches': 'key',
       'log.wishes': 'key',
     },
+    latest: ['word.carriedAt', 'word.left.at'],
     unsigned: {
       format: FORM,
       id: 'it names the record',
