@@ -1,5 +1,6 @@
 import { ICalAlarmType, ICalCalendar } from 'ical-generator';
 import type { Instant } from '../units/time';
+import { serviceOf } from './status';
 import type { FloatPlan } from './floatPlan';
 
 /** Minutes before each of them at which a calendar speaks up. */
@@ -16,7 +17,6 @@ export function planCalendar(
 ): string {
   const { times, title, who, rescue } = plan;
   const calendar = new ICalCalendar({ name: title, prodId: { company: 'Unhurried Tally', product: 'plan' } });
-  const service = [rescue.name, rescue.phone].filter(Boolean).join(', ') || 'the emergency service';
   const add = (part: keyof typeof AHEAD_MIN, at: Instant, summary: string, description: string) => {
     const event = calendar.createEvent({
       id: `${id}-${part}@unhurried-tally`,
@@ -35,7 +35,7 @@ export function planCalendar(
     'call',
     callAt,
     `Nothing heard? Call. ${title}`,
-    `If ${who} has not been heard from, call ${service} and read out the plan.`,
+    `If ${who} has not been heard from, call ${serviceOf(rescue)} and read out the plan.`,
   );
   return calendar.toString();
 }

@@ -1,18 +1,18 @@
 import { outingHours } from '../documents/hours';
 import type { Chart } from '../documents/chart';
-import type { Outing } from '../documents/outing';
+import type { Outing, Waypoint } from '../documents/outing';
 import { type Looked, ridesAlong } from '../documents/references';
 import type { Exposures } from '../exposures/exposures';
-import type { JudgedNeed } from '../needs/match';
+import { type JudgedNeed, itemsServing } from '../needs/match';
 import { amount } from '../units/amount';
-import { byClock } from '../units/clockWords';
 import { type Position, sayPosition } from '../units/position';
-import { type Instant, clockAt, dateAt, dayInWords, isoAt } from '../units/time';
+import { type Instant, isoAt } from '../units/time';
 import { capital, count } from '../units/words';
 import type { NeedId } from '../vocabulary/needs';
 import { pointOf } from '../units/compass';
 import type { FloatPlan, WayPoint } from './floatPlan';
 import { calls } from './says';
+import { sayMomentInFull } from './status';
 
 /** What was decided about a finding: what it was, and the reason. */
 export interface Decided {
@@ -28,7 +28,7 @@ interface Given {
   now: Instant;
 }
 
-const swimWords = { well: 'Swims well', 'a little': 'Swims a little', not: 'Does not swim' } as const;
+const swimWords = { well: 'swims well', 'a little': 'swims a little', not: 'does not swim' } as const;
 const warmNeeds: readonly NeedId[] = ['immersion-clothing', 'head-warm', 'spare-clothes', 'buoyancy', 'shelter'];
 const MOST_NOTE = 80;
 
@@ -53,22 +53,13 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
   const named = (list: typeof own) =>
     // Names have commas of their own.
     list.map(({ item, entry }) => (entry.quantity > 1 ? `${entry.quantity} × ${item.name}` : item.name)).join('; ');
-  const means = (ids: readonly NeedId[]) => {
-    const counting = new Set(
-      needs
-        .filter(({ id }) => ids.includes(id))
-        .flatMap((need) =>
-          need.means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
-        ),
-    );
-    return own.filter(({ item }) => counting.has(item.id));
-  };
+  const warm = itemsServing(needs.filter(({ id }) => warmNeeds.includes(id)));
   const calling = own.filter(calls);
   const identified = calling.flatMap(({ item }) =>
     item.note.trim() === '' ? [] : [`${item.name}: ${item.note.trim().split('\n')[0]?.slice(0, MOST_NOTE) ?? ''}`],
   );
-  const said = (at: Instant) => byClock(`${clockAt(at, zone)} on ${dayInWords(dateAt(at, zone))}`);
   const placedAt = (one: (Position & { name: string }) | null) => (one ? `${one.name}, ${sayPosition(one)}` : null);
+  const passed = (point: Waypoint, i: number) => placedAt({ ...point, name: point.name || `point ${i + 1}` });
   const boat = craft
     ? sentence(
         craft.name,
@@ -105,11 +96,7 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
         lines: [
           ...line(
             'Angler',
-            sentence(
-              who,
-              about?.ageYears ? `${about.ageYears} years` : null,
-              angler ? swimWords[angler.swims].toLowerCase() : null,
-            ),
+            sentence(who, about?.ageYears ? `${about.ageYears} years` : null, angler ? swimWords[angler.swims] : null),
           ),
           ...line('Telephone', about?.phone),
           ...line('Wears', about?.wears),
@@ -123,15 +110,9 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
         lines: [
           ...line('Water', water.name),
           ...line('Launch', placedAt(launch)),
-          ...line(
-            'By way of',
-            brief.route.out.map((point, i) => placedAt({ ...point, name: point.name || `point ${i + 1}` })).join('; '),
-          ),
+          ...line('By way of', brief.route.out.map(passed).join('; ')),
           ...line('Place', placedAt(area)),
-          ...line(
-            'Home by',
-            brief.route.home.map((point, i) => placedAt({ ...point, name: point.name || `point ${i + 1}` })).join('; '),
-          ),
+          ...line('Home by', brief.route.home.map(passed).join('; ')),
           ...line('Landing', placedAt(landing)),
           ...line('Nights out', brief.nights > 0 ? String(brief.nights) : null),
         ],
@@ -142,7 +123,7 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
           ...line('Heard, seen', named(calling)),
           ...line('Known by', identified.join('; ')),
           ...line('Call sign', about?.callSign),
-          ...line('Against the cold', named(means(warmNeeds))),
+          ...line('Against the cold', named(own.filter(({ item }) => warm.has(item.id)))),
         ],
       },
       { heading: 'The forecast it rests on', lines: weather(conditions, exposures, zone) },
@@ -155,8 +136,8 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
     script: [
       `I am reporting a kayak angler overdue: ${sentence(who || 'one person', about?.ageYears ? `${about.ageYears} years old` : null)}, ${brief.party === 1 ? 'alone' : `one of ${count(brief.party)}`}.`,
       ...(boat ? [`The boat: ${boat}.`] : []),
-      `Launched at ${placedAt(launch) ?? ''}, planned for ${said(hours.launchAt)}${area ? `, to fish ${placedAt(area) ?? ''}` : ''}.`,
-      `Home was to be at ${said(hours.homeAt)}${landing && landing.id !== launch.id ? `, landing at ${placedAt(landing) ?? ''}` : ''}.`,
+      `Launched at ${placedAt(launch) ?? ''}, planned for ${sayMomentInFull(hours.launchAt, zone)}${area ? `, to fish ${placedAt(area) ?? ''}` : ''}.`,
+      `Home was to be at ${sayMomentInFull(hours.homeAt, zone)}${landing && landing.id !== launch.id ? `, landing at ${placedAt(landing) ?? ''}` : ''}.`,
       ...(about?.wears ? [`Wears: ${about.wears}.`] : []),
       ...(calling.length > 0
         ? [`Carries to be heard and seen: ${named(calling)}${about?.callSign ? `; call sign ${about.callSign}` : ''}.`]
@@ -194,7 +175,7 @@ function weather(conditions: Outing['conditions'], { wind, gust, hs }: Exposures
       'Looked at',
       takenAt === null
         ? 'not written'
-        : `${byClock(`${clockAt(Date.parse(takenAt), zone)} on ${dayInWords(dateAt(Date.parse(takenAt), zone))}`)}${source === 'typed' ? '' : `, ${from}`}`,
+        : `${sayMomentInFull(Date.parse(takenAt), zone)}${source === 'typed' ? '' : `, ${from}`}`,
     ),
   ];
 }

@@ -47,10 +47,17 @@ const heardWords: Record<CheckInKind, string> = {
   home: 'said to be home',
   'taken back': 'taken back',
 };
+/** Whom to call, by name and number. */
+export function serviceOf({ name, phone }: FloatPlan['rescue']): string {
+  return [name, phone].filter(Boolean).join(', ') || 'the emergency service of that place';
+}
+/** A moment by the clock of the water and its day there: what stands on paper is read on any day. */
+export function sayMomentInFull(at: Instant, zone: string): string {
+  return byClock(`${clockAt(at, zone)} on ${dayInWords(dateAt(at, zone))}`);
+}
 /** A moment by the clock of the water, with its day where that is another than today there. */
 export function sayMoment(at: Instant, zone: string, now: Instant): string {
-  const day = dateAt(at, zone) === dateAt(now, zone) ? '' : ` on ${dayInWords(dateAt(at, zone))}`;
-  return byClock(`${clockAt(at, zone)}${day}`);
+  return dateAt(at, zone) === dateAt(now, zone) ? byClock(clockAt(at, zone)) : sayMomentInFull(at, zone);
 }
 /** How it stands, in a title and a sentence. */
 export function sayStatus(
@@ -99,10 +106,7 @@ export function whatToDo(plan: Waited, { state, callAt, homeAt }: PlanStatus, no
   const { rescue, who, phone, vehicle, zone } = plan;
   const ring = phone === '' ? `Try to reach ${who || 'them'}.` : `Ring ${who || 'them'}: ${phone}.`;
   const look = vehicle === '' ? [] : [`If somebody is near, let them look whether the vehicle has gone: ${vehicle}.`];
-  const service =
-    rescue.phone === '' && rescue.name === ''
-      ? 'the emergency service of that place'
-      : [rescue.name, rescue.phone].filter(Boolean).join(', ');
+  const service = serviceOf(rescue);
   const clock = `Times are by the clock at the water (${zone.replace('-', '−')}).`;
   switch (state) {
     case 'home':

@@ -49,6 +49,14 @@ export interface JudgedNeed extends Raise {
   loud: 'note' | 'mind' | 'stop' | null;
 }
 
+/** The things aboard that count for these needs. */
+export function itemsServing(needs: readonly JudgedNeed[]): ReadonlySet<string> {
+  const serving = new Set<string>();
+  for (const { means } of needs)
+    for (const one of means) if (one.by === 'item' && one.shortfall === null) serving.add(one.itemId);
+  return serving;
+}
+
 /** A serviceable item counts for a need unless its dates, condition or the walk-round say otherwise. */
 export function outOfService({ item }: Aboard, lastDay: string, taken: WalkTaken): Shortfall | null {
   if (taken.missing.has(item.id)) return { code: 'missing-on-walk' };

@@ -4,7 +4,7 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import { plainText } from '#core/floatplan/plainText';
 import { sketchOf } from '#core/floatplan/sketch';
-import { sayMoment } from '#core/floatplan/status';
+import { sayMomentInFull, serviceOf } from '#core/floatplan/status';
 
 const { resolve } = createRequire(import.meta.url);
 const file = (face: string, letters: string, weight: number) =>
@@ -77,7 +77,7 @@ interface Setting {
   pages: { count: number };
 }
 function definition(plan: FloatPlan, { paper, page, now, size, pages }: Setting): TDocumentDefinitions {
-  const say = (iso: string) => sayMoment(Date.parse(iso), plan.zone, 0);
+  const say = (iso: string) => sayMomentInFull(Date.parse(iso), plan.zone);
   const { times, rescue, contact } = plan;
   const rule = (): Content => ({
     canvas: [{ type: 'line', x1: 0, y1: 0, x2: 515, y2: 0, lineWidth: 0.7, lineColor: INK }],
@@ -108,7 +108,7 @@ function definition(plan: FloatPlan, { paper, page, now, size, pages }: Setting)
     footer: (_current, count) => {
       pages.count = count;
       return set(
-        `Unhurried Tally. Made ${say(plan.madeAt)}, printed ${sayMoment(now, plan.zone, 0)}. What the angler has said, and no more.`,
+        `Unhurried Tally. Made ${say(plan.madeAt)}, printed ${sayMomentInFull(now, plan.zone)}. What the angler has said, and no more.`,
         'Text',
         { fontSize: 7, color: SOFT, margin: [40, 8, 40, 0] },
       );
@@ -127,7 +127,7 @@ function definition(plan: FloatPlan, { paper, page, now, size, pages }: Setting)
       },
       rule(),
       set(
-        `Nothing heard by ${say(times.callAt)}: call ${[rescue.name, rescue.phone].filter(Boolean).join(', ') || 'the emergency service of that place'}${rescue.radio === '' ? '' : ` (${rescue.radio})`}, and read this out.`,
+        `Nothing heard by ${say(times.callAt)}: call ${serviceOf(rescue)}${rescue.radio === '' ? '' : ` (${rescue.radio})`}, and read this out.`,
         'Text',
         { bold: true, fontSize: size * 1.12 },
       ),

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm';
+import { type SQL, and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm';
 import { type FloatPlan, floatPlanSchema } from '#core/floatplan/floatPlan';
 import type { Message, MessageKind } from '#core/floatplan/message';
 import { type CheckIn, checkInSchema } from '#core/floatplan/checkIn';
@@ -22,6 +22,8 @@ export interface WatchPage {
 /** A message with the number of its row. */
 export interface KeptMessage extends Message {
   id: number;
+  /** How often it was sent in vain. */
+  tries: number;
 }
 
 /** Letters of a secret: 192 bits, which nobody guesses. */
@@ -41,6 +43,10 @@ export function wordStore(db: Database) {
   const planIn = (row: typeof plansLeft.$inferSelect): LeftPlan | null => {
     const read = floatPlanSchema.safeParse(row.plan);
     return read.success ? { id: row.id, outingId: row.outingId, leftAt: iso(row.leftAt), plan: read.data } : null;
+  };
+  const pageWhere = async (is: SQL): Promise<WatchPage | null> => {
+    const [row] = await db.select().from(watchPages).where(is);
+    return row ? { ...row, offAt: row.offAt === null ? null : iso(row.offAt) } : null;
   };
   return {
     /** The plan that somebody has; null: nobody was left one. */
@@ -81,14 +87,8 @@ export function wordStore(db: Database) {
         .returning({ id: plansLeft.id });
       return rows.length > 0;
     },
-    page: async (outingId: string): Promise<WatchPage | null> => {
-      const [row] = await db.select().from(watchPages).where(eq(watchPages.outingId, outingId));
-      return row ? { ...row, offAt: row.offAt === null ? null : iso(row.offAt) } : null;
-    },
-    pageBySecret: async (token: string): Promise<WatchPage | null> => {
-      const [row] = await db.select().from(watchPages).where(eq(watchPages.token, token));
-      return row ? { ...row, offAt: row.offAt === null ? null : iso(row.offAt) } : null;
-    },
+    page: (outingId: string) => pageWhere(eq(watchPages.outingId, outingId)),
+    pageBySecret: (token: string) => pageWhere(eq(watchPages.token, token)),
     /** Opens the page of an outing; one that was switched off comes back at another address. */
     open: async (outingId: string, base: string): Promise<void> => {
       const token = randomBytes(SECRET_BYTES).toString('base64url');
@@ -153,17 +153,13 @@ export function wordStore(db: Database) {
       return rows.map(asMessage).filter(({ toAddress }) => toAddress !== '');
     },
     /** Takes a message for sending; false: another process has it. */
-    take: async (id: number, tries: number): Promise<boolean> => {
+    take: async ({ id, tries }: KeptMessage): Promise<boolean> => {
       const rows = await db
         .update(outbox)
         .set({ tries: tries + 1 })
         .where(and(eq(outbox.id, id), eq(outbox.tries, tries), isNull(outbox.sentAt)))
         .returning({ id: outbox.id });
       return rows.length > 0;
-    },
-    tries: async (id: number): Promise<number> => {
-      const [row] = await db.select({ tries: outbox.tries }).from(outbox).where(eq(outbox.id, id));
-      return row?.tries ?? MOST_TRIES;
     },
     sent: async (id: number, at: string): Promise<void> => {
       await db.update(outbox).set({ sentAt: at, trouble: '' }).where(eq(outbox.id, id));

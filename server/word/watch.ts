@@ -119,8 +119,9 @@ export function watchOver(db: Database, now: () => number, post: Post | null) {
         );
       }
       if (!post) return;
-      for (const { id, toAddress, subject, body } of await words.unsent()) {
-        if (!(await words.take(id, await words.tries(id)))) continue;
+      for (const message of await words.unsent()) {
+        if (!(await words.take(message))) continue;
+        const { id, toAddress, subject, body } = message;
         try {
           await post({ to: toAddress, subject, text: body });
           await words.sent(id, new Date(now()).toISOString());

@@ -9,7 +9,7 @@ import { type Mode, modeWords } from '../../vocabulary/stow';
 import type { FindingLevel } from '../../vocabulary/levels';
 import { rule } from '../rule';
 import { bagging, covering, layingFlat, moving, putting } from '../stowRepairs';
-import { HIGH_M, named, isRough, again, toldOf } from './stowTold';
+import { HIGH_M, named, isRough, again, noteOf, toldOf } from './stowTold';
 
 /** So much standing area is worth a word, m², in this much wind. */
 const WINDAGE_M2 = 0.45;
@@ -273,15 +273,7 @@ const quiet = rule({
         spot.in === 'zone' &&
         spot.cover === 'bare',
     );
-    if (list.length === 0) return [];
-    return [
-      {
-        level: 'note',
-        basis: 'judgement',
-        extent: list.length,
-        facts: { ...toldOf(list) },
-      },
-    ];
+    return noteOf(list);
   },
   say: ({ things, many }) => ({
     title: `${capital(count(many))} hard ${plural(many, 'thing')} on a bare deck`,

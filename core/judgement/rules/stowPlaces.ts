@@ -9,10 +9,11 @@ import { amount, mass } from '../../units/amount';
 import { capital, count, plural } from '../../units/words';
 import { dryness } from '../../vocabulary/boat';
 import { type Mode } from '../../vocabulary/stow';
+import { itemsServing } from '../../needs/match';
 import { removing } from '../candidates';
 import { type Told, rule } from '../rule';
 import { drying, moving, putting } from '../stowRepairs';
-import { named, idsOf, inMode, afloatPlans, again, byZone, byHand, toldOf } from './stowTold';
+import { named, idsOf, inMode, afloatPlans, again, byZone, byHand, noteOf, toldOf } from './stowTold';
 
 const unplaced = rule({
   code: 'stow-unplaced',
@@ -221,11 +222,7 @@ const onLid = rule({
   find: ({ plan, needs }) => {
     if (!plan) return [];
     if (!plan.things.some(({ lies }) => lies.compartment !== null)) return [];
-    const wanted = new Set(
-      needs.flatMap(({ means }) =>
-        means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
-      ),
-    );
+    const wanted = itemsServing(needs);
     const zones = byZone(plan.things.filter(({ spot }) => spot.in === 'zone'));
     return zones.flatMap(({ zone, things: under }) => {
       const reached = under.filter(({ one }) => wanted.has(one.item.id));
@@ -320,25 +317,13 @@ const under = rule({
   measure: 'things',
   find: ({ plan, needs }) => {
     if (!plan) return [];
-    const serving = new Set(
-      needs
-        .filter(({ id }) => id === 'unhook' || id === 'land-fish' || id === 'take-water-out')
-        .flatMap(({ means }) =>
-          means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : [])),
-        ),
+    const serving = itemsServing(
+      needs.filter(({ id }) => id === 'unhook' || id === 'land-fish' || id === 'take-water-out'),
     );
     const list = plan.things.filter(
       ({ one, lies }) => serving.has(one.item.id) && lies.moves.some((move) => move.do !== 'open'),
     );
-    if (list.length === 0) return [];
-    return [
-      {
-        level: 'note',
-        basis: 'judgement',
-        extent: list.length,
-        facts: { ...toldOf(list) },
-      },
-    ];
+    return noteOf(list);
   },
   say: ({ things, many }) => ({
     title: `${things} under the rest`,

@@ -3,6 +3,7 @@ import { type Placed, type StowPlan } from '../../stow/plan';
 import { count, listed } from '../../units/words';
 import { type Mode, modeWords } from '../../vocabulary/stow';
 import type { Context } from '../context';
+import type { Told } from '../rule';
 import { planIn } from '../stowRepairs';
 
 /** Breakers from which a launch or a landing goes through surf, m; and how far from ground a capsize is not walked home from, m. */
@@ -56,3 +57,6 @@ export function byZone(list: readonly Placed[]): { zone: Zone; things: Placed[] 
 export const byHand = (list: readonly Placed[]) => list.some(({ by }) => by !== 'kind');
 /** Things as a finding tells of them: by name, how many, and by id for what settles it. */
 export const toldOf = (list: readonly Placed[]) => ({ things: named(list), many: list.length, thingIds: idsOf(list) });
+/** A Note that rests on judgement, of these things together; of none, none. */
+export const noteOf = (list: readonly Placed[]): Told<ReturnType<typeof toldOf>>[] =>
+  list.length === 0 ? [] : [{ level: 'note', basis: 'judgement', extent: list.length, facts: toldOf(list) }];

@@ -3,20 +3,19 @@ import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import { sketchOf } from '#core/floatplan/sketch';
-import { sayMoment } from '#core/floatplan/status';
+import { sayMomentInFull, serviceOf } from '#core/floatplan/status';
 import { serif } from '../../../app/theme';
 
 /** The plan as it will be read: on screen and on paper the same. */
 export const PlanSheet = memo(function PlanSheet({ plan }: { plan: FloatPlan }) {
   const { times, rescue, contact, zone } = plan;
-  const say = (iso: string) => sayMoment(Date.parse(iso), zone, 0);
+  const say = (iso: string) => sayMomentInFull(Date.parse(iso), zone);
   const hours: (readonly [string, string])[] = [
     ['Afloat', say(times.launchAt)],
     ...(times.turnAt === null ? [] : [['Turn for home', say(times.turnAt)] as const]),
     ['Home', say(times.homeAt)],
     ['Call', say(times.callAt)],
   ];
-  const service = [rescue.name, rescue.phone].filter(Boolean).join(', ');
   return (
     <Box
       component="article"
@@ -61,7 +60,7 @@ export const PlanSheet = memo(function PlanSheet({ plan }: { plan: FloatPlan }) 
         ))}
       </Box>
       <Typography sx={{ fontWeight: 700 }}>
-        {`Nothing heard by ${say(times.callAt)}: call ${service || 'the emergency service of that place'}${rescue.radio === '' ? '' : ` (${rescue.radio})`}, and read this out.`}
+        {`Nothing heard by ${say(times.callAt)}: call ${serviceOf(rescue)}${rescue.radio === '' ? '' : ` (${rescue.radio})`}, and read this out.`}
       </Typography>
       <Box sx={{ borderLeft: 3, borderColor: 'divider', pl: 1.5, my: 1 }}>
         {plan.script.map((one) => (
