@@ -126,6 +126,13 @@ describe('how a plan stands', () => {
     expect(statusOf(plan, list, at).state).toBe(state);
     expect(sayStatus(plan, statusOf(plan, list, at), at).title.length).toBeGreaterThan(3);
   });
+  it('goes by a plan left anew: home and later hours said before it are of the one before', () => {
+    const made = Date.parse(plan.madeAt);
+    const before = [check('afloat', made - 3 * HOUR_MS), check('well', made - 2 * HOUR_MS, home + 9 * HOUR_MS)];
+    expect(statusOf(plan, before, home)).toMatchObject({ state: 'late', homeAt: home });
+    expect(statusOf(plan, [...before, check('home', made - HOUR_MS)], home + HOUR_MS).state).toBe('overdue');
+    expect(statusOf(plan, [...before, check('home', made + HOUR_MS)], home + HOUR_MS).state).toBe('home');
+  });
   it('tells whoever waits to call, with the number, and never that somebody else does', () => {
     const at = home + 2 * HOUR_MS;
     const advice = whatToDo(plan, statusOf(plan, [out], at), at).join(' ');

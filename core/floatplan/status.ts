@@ -27,10 +27,16 @@ function standing(checkIns: readonly CheckIn[]): CheckIn[] {
 /**
  * Where a plan stands. Late is past the hour of coming home, overdue past the hour to call; both move with "home by". Whoever has said nothing of
  * being afloat is late and overdue all the same.
+ * A plan that was left anew has hours of its own: what was said of coming home before it was made says nothing of it.
  */
-export function statusOf({ times }: Pick<FloatPlan, 'times'>, checkIns: readonly CheckIn[], now: Instant): PlanStatus {
-  const stack = standing(checkIns);
-  const moved = stack.findLast(({ what, homeBy }) => what === 'well' && homeBy !== null);
+export function statusOf(
+  { times, madeAt }: Pick<FloatPlan, 'times' | 'madeAt'>,
+  checkIns: readonly CheckIn[],
+  now: Instant,
+): PlanStatus {
+  const since = (one: CheckIn) => Date.parse(one.at) >= Date.parse(madeAt);
+  const stack = standing(checkIns).filter((one) => one.what !== 'home' || since(one));
+  const moved = stack.findLast((one) => one.what === 'well' && one.homeBy !== null && since(one));
   const planned = Date.parse(times.homeAt);
   const homeAt = moved?.homeBy ? Date.parse(moved.homeBy) : planned;
   const callAt = homeAt + Math.max(0, Date.parse(times.callAt) - planned);
