@@ -52,6 +52,7 @@ export function WalkScreen() {
         <Box sx={{ mt: 2 }}>
           <FromWater word={word} />
         </Box>
+        <OnTheirWay walk={walk} />
       </Box>
     );
   if (!looked.water || !looked.craft) return <BriefFirst why="The walk-round is made from boat, water and kit." />;
