@@ -51,6 +51,15 @@ describe('a plan for whoever waits ashore', () => {
     const bare = planOf({ ...ready, conditions: { ...ready.conditions, hours: [] } });
     expect(said(bare)).toContain('Forecast: None was written.');
   });
+  it('turns for home when it was said, else at the latest that is home by the hour', () => {
+    const { exposures } = assess(ready, references, noAnswers, now, { withRepairs: false });
+    const latest = exposures.plan?.latestTurn ?? 0;
+    expect(Date.parse(planOf(ready)?.times.turnAt ?? '')).toBe(latest);
+    expect(latest).toBeGreaterThan(Date.parse(plan.times.launchAt));
+    expect(latest).toBeLessThan(Date.parse(plan.times.homeAt));
+    const said = planOf({ ...ready, brief: { ...ready.brief, turnAt: '11:00' } });
+    expect(said?.times.turnAt).toContain('T11:00');
+  });
   it('of every demo outing can be kept as it is', () => {
     for (const outing of outings) {
       const made = planOf(outing);

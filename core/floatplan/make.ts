@@ -48,6 +48,8 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
   const hours = outingHours(brief, water.timeZone);
   if (!hours) return null;
   const zone = water.timeZone;
+  // What is typed, else the latest that is still home by the hour; none where none is.
+  const turnAt = hours.turnAt ?? exposures.plan?.latestTurn ?? null;
   const about = angler?.about;
   const own = looked.aboard.filter(ridesAlong);
   const named = (list: typeof own) =>
@@ -86,7 +88,7 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
     rescue: water.rescue,
     times: {
       launchAt: isoAt(hours.launchAt, zone),
-      turnAt: hours.turnAt === null ? null : isoAt(hours.turnAt, zone),
+      turnAt: turnAt === null ? null : isoAt(turnAt, zone),
       homeAt: isoAt(hours.homeAt, zone),
       callAt: isoAt(hours.alarmAt, zone),
     },

@@ -61,6 +61,24 @@ export function serviceOf({ name, phone }: FloatPlan['rescue']): string {
 export function sayMomentInFull(at: Instant, zone: string): string {
   return byClock(`${clockAt(at, zone)} on ${dayInWords(dateAt(at, zone))}`);
 }
+/** What whoever waits does when the hour to call comes, in a sentence. */
+export function sayCall({ times, zone, rescue }: Pick<FloatPlan, 'times' | 'zone' | 'rescue'>): string {
+  const channel = rescue.radio === '' ? '' : ` (${rescue.radio})`;
+  return `Nothing heard by ${sayMomentInFull(Date.parse(times.callAt), zone)}: call ${serviceOf(rescue)}${channel}, and read this out.`;
+}
+/** The hours of a plan in their order, in words; home and the hour to call may have been said anew since. */
+export function sayHours(
+  { times, zone }: Pick<FloatPlan, 'times' | 'zone'>,
+  since?: Pick<PlanStatus, 'homeAt' | 'callAt'>,
+): { label: string; text: string }[] {
+  const hours: [string, Instant | null][] = [
+    ['Afloat', Date.parse(times.launchAt)],
+    ['Turn for home', times.turnAt === null ? null : Date.parse(times.turnAt)],
+    ['Home', since?.homeAt ?? Date.parse(times.homeAt)],
+    ['Call', since?.callAt ?? Date.parse(times.callAt)],
+  ];
+  return hours.flatMap(([label, at]) => (at === null ? [] : [{ label, text: sayMomentInFull(at, zone) }]));
+}
 /** A moment by the clock of the water, with its day where that is another than today there. */
 export function sayMoment(at: Instant, zone: string, now: Instant): string {
   return dateAt(at, zone) === dateAt(now, zone) ? byClock(clockAt(at, zone)) : sayMomentInFull(at, zone);

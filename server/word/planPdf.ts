@@ -4,7 +4,7 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import { plainText } from '#core/floatplan/plainText';
 import { sketchOf } from '#core/floatplan/sketch';
-import { sayMomentInFull, serviceOf } from '#core/floatplan/status';
+import { sayCall, sayHours, sayMomentInFull } from '#core/floatplan/status';
 
 const { resolve } = createRequire(import.meta.url);
 const file = (face: string, letters: string, weight: number) =>
@@ -77,8 +77,7 @@ interface Setting {
   pages: { count: number };
 }
 function definition(plan: FloatPlan, { paper, page, now, size, pages }: Setting): TDocumentDefinitions {
-  const say = (iso: string) => sayMomentInFull(Date.parse(iso), plan.zone);
-  const { times, rescue, contact } = plan;
+  const { contact } = plan;
   const rule = (): Content => ({
     canvas: [{ type: 'line', x1: 0, y1: 0, x2: 515, y2: 0, lineWidth: 0.7, lineColor: INK }],
     margin: [0, 4, 0, 4],
@@ -94,12 +93,7 @@ function definition(plan: FloatPlan, { paper, page, now, size, pages }: Setting)
     ...lines.map((one) => pair(one.label, one.text)),
   ];
   const half = Math.ceil(plan.sections.length / 2);
-  const hours: (readonly [string, string])[] = [
-    ['Afloat', say(times.launchAt)],
-    ...(times.turnAt === null ? [] : [['Turn', say(times.turnAt)] as const]),
-    ['Home', say(times.homeAt)],
-    ['Call', say(times.callAt)],
-  ];
+  const hours = sayHours(plan);
   return {
     pageSize: paper,
     pageMargins: [40, 34, 40, 34],
@@ -108,7 +102,7 @@ function definition(plan: FloatPlan, { paper, page, now, size, pages }: Setting)
     footer: (_current, count) => {
       pages.count = count;
       return set(
-        `Unhurried Tally. Made ${say(plan.madeAt)}, printed ${sayMomentInFull(now, plan.zone)}. What the angler has said, and no more.`,
+        `Unhurried Tally. Made ${sayMomentInFull(Date.parse(plan.madeAt), plan.zone)}, printed ${sayMomentInFull(now, plan.zone)}. What the angler has said, and no more.`,
         'Text',
         { fontSize: 7, color: SOFT, margin: [40, 8, 40, 0] },
       );
@@ -121,16 +115,12 @@ function definition(plan: FloatPlan, { paper, page, now, size, pages }: Setting)
       ),
       rule(),
       {
-        columns: hours.map(([label, text]) => ({
+        columns: hours.map(({ label, text }) => ({
           stack: [set(label, 'Text', { color: SOFT }), set(text, 'Head', { bold: true, fontSize: size * 1.35 })],
         })),
       },
       rule(),
-      set(
-        `Nothing heard by ${say(times.callAt)}: call ${serviceOf(rescue)}${rescue.radio === '' ? '' : ` (${rescue.radio})`}, and read this out.`,
-        'Text',
-        { bold: true, fontSize: size * 1.12 },
-      ),
+      set(sayCall(plan), 'Text', { bold: true, fontSize: size * 1.12 }),
       ...plan.script.map((one) => set(one, 'Text', { margin: [8, 1, 0, 0] })),
       rule(),
       {

@@ -1,6 +1,6 @@
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import { sketchOf } from '#core/floatplan/sketch';
-import { type PlanStatus, sayMoment, sayStatus, whatToDo } from '#core/floatplan/status';
+import { type PlanStatus, sayHours, sayMoment, sayStatus, whatToDo } from '#core/floatplan/status';
 
 const escaped = (text: string) =>
   text
@@ -43,7 +43,7 @@ export function watchPage(plan: FloatPlan, status: PlanStatus, leftAt: string, n
     stillOut
       ? `<h2>To be read out</h2><div class="script">${plan.script.map((one) => `<p>${escaped(one)}</p>`).join('')}</div>`
       : '',
-    ...plan.sections.map(
+    ...[{ heading: 'When', lines: sayHours(plan, status) }, ...plan.sections].map(
       ({ heading, lines }) =>
         `<h2>${escaped(heading)}</h2><dl>${lines.map(({ label, text: said }) => `<dt>${escaped(label)}</dt><dd>${withCalls(said)}</dd>`).join('')}</dl>`,
     ),

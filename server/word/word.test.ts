@@ -168,8 +168,12 @@ describe('the clock of a plan', () => {
     ]);
 
     // A false alarm is taken back by one press: still well, home later.
+    const homeOn = (body: string) => /<dt>Home<\/dt><dd>([^<]*)/.exec(body)?.[1];
+    const before = homeOn((await get(pathOf(page))).body);
     await checkIn('well', new Date(house.now() + 2 * HOUR_MS).toISOString());
     expect((await wordOf()).state).toBe('afloat');
+    expect(before).toMatch(/^\d\d:\d\d on /);
+    expect(homeOn((await get(pathOf(page))).body)).not.toBe(before);
     const key = randomUUID();
     await checkIn('home', null, key);
     await checkIn('home', null, key);

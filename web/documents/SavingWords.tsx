@@ -3,8 +3,16 @@ import { clockAt } from '#core/units/time';
 import type { Saving } from './DocumentEditor';
 import { byClock } from '#core/units/clockWords';
 
-/** How far the newest change has come, in words. */
-export function SavingWords({ saving, unfit = null }: { saving: Saving; unfit?: string | null }) {
+/** How far the newest change has come, in words, by the clock of the water it is for, else of this device. */
+export function SavingWords({
+  saving,
+  unfit = null,
+  zone = 'local',
+}: {
+  saving: Saving;
+  unfit?: string | null;
+  zone?: string;
+}) {
   const trouble = unfit !== null || saving.is === 'refused' || saving.is === 'waiting';
   return (
     <Typography
@@ -12,15 +20,15 @@ export function SavingWords({ saving, unfit = null }: { saving: Saving; unfit?: 
       role="status"
       sx={{ color: trouble ? 'error.main' : 'text.secondary', maxWidth: 340 }}
     >
-      {unfit === null ? saysSaving(saving) : `Not kept: ${unfit}`}
+      {unfit === null ? saysSaving(saving, zone) : `Not kept: ${unfit}`}
     </Typography>
   );
 }
 
-function saysSaving(saving: Saving): string {
+function saysSaving(saving: Saving, zone: string): string {
   switch (saving.is) {
     case 'kept':
-      return byClock(`kept at ${clockAt(saving.at, 'local')}`);
+      return byClock(`kept at ${clockAt(saving.at, zone)}`);
     case 'pending':
       return 'keeping';
     case 'waiting':

@@ -92,13 +92,11 @@ export function useCarried(outingId: string, ports: CarryPorts): CarriedState {
     }
   }, [outingId, ports]);
   const renew = useCallback(async () => {
-    // Without a network it stays as it is: older, and said to be.
-    await readCarried(outingId).then(
-      async (found) => {
-        if (found) setCarried(await gather(outingId, ports));
-      },
-      () => undefined,
-    );
+    const found = await readCarried(outingId).catch(() => null);
+    if (!found) return;
+    // Without a network, or on a full device, it stays as it is: older, and said to be.
+    const now = await gather(outingId, ports).catch(() => readCarried(outingId).catch(() => null));
+    setCarried(now);
   }, [outingId, ports]);
   const forget = useCallback(() => setCarried(null), []);
   return { carried, busy, trouble, carry, renew, forget };

@@ -6,18 +6,18 @@ import type { Carried } from '../offline/carried';
 import { useReach } from '../offline/reach';
 import { useDesk } from './desk';
 
-/** When it was put here, and how much of it: "19:40, 1.8 MB". */
-export function sayCarried({ at, bytes }: Carried, now: number): string {
+/** When it was put here, by the clock of the water, and how much of it: "19:40, 1.8 MB". */
+export function sayCarried({ at, bytes }: Carried, now: number, zone: string): string {
   const moment = Date.parse(at);
-  const day = dateAt(moment, 'local') === dateAt(now, 'local') ? '' : ` on ${dayInWords(dateAt(moment, 'local'))}`;
+  const day = dateAt(moment, zone) === dateAt(now, zone) ? '' : ` on ${dayInWords(dateAt(moment, zone))}`;
   return byClock(
-    `${clockAt(moment, 'local')}${day}, ${bytes < 1e6 ? amount(bytes / 1e3, 'kB', 0) : amount(bytes / 1e6, 'MB')}`,
+    `${clockAt(moment, zone)}${day}, ${bytes < 1e6 ? amount(bytes / 1e3, 'kB', 0) : amount(bytes / 1e6, 'MB')}`,
   );
 }
 
 /** Whether this outing is on this device, and whether the server answers: always on screen. */
 export function CarriedWords() {
-  const { device, walk, now } = useDesk();
+  const { device, walk, now, looked } = useDesk();
   const reached = useReach();
   const { carried } = device;
   const waiting = walk.unsent + walk.held;
@@ -25,7 +25,7 @@ export function CarriedWords() {
     <Typography variant="caption" role="status" color={reached || carried ? 'textSecondary' : 'error'}>
       {reached ? '' : 'No network. '}
       {carried
-        ? `Carried ${sayCarried(carried, now)}${reached ? '' : '; what you change is kept here'}`
+        ? `Carried ${sayCarried(carried, now, looked.water?.timeZone ?? 'local')}${reached ? '' : '; what you change is kept here'}`
         : reached
           ? 'Not carried'
           : 'Not carried: keep this page open'}

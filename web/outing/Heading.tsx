@@ -29,18 +29,30 @@ export const Heading = memo(function Heading() {
           </>
         )}
       </Typography>
-      <Box {...screenOnly} sx={{ ml: 'auto', display: 'flex', alignItems: 'baseline' }}>
+      <Box
+        {...screenOnly}
+        sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1.5 }}
+      >
         <CarriedWords />
-        <Box component="span" sx={{ mx: 0.75 }} aria-hidden>
-          ·
+        <SavingWords saving={state.saving} zone={looked.water?.timeZone ?? 'local'} />
+        <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
+          <Button
+            size="small"
+            onClick={editor.undo}
+            disabled={!state.canUndo}
+            sx={{ minWidth: 0, minHeight: 36, py: 0 }}
+          >
+            Undo
+          </Button>
+          <Button
+            size="small"
+            onClick={editor.redo}
+            disabled={!state.canRedo}
+            sx={{ minWidth: 0, minHeight: 36, py: 0 }}
+          >
+            Redo
+          </Button>
         </Box>
-        <SavingWords saving={state.saving} />
-        <Button size="small" onClick={editor.undo} disabled={!state.canUndo} sx={{ minWidth: 0, minHeight: 36, py: 0 }}>
-          Undo
-        </Button>
-        <Button size="small" onClick={editor.redo} disabled={!state.canRedo} sx={{ minWidth: 0, minHeight: 36, py: 0 }}>
-          Redo
-        </Button>
       </Box>
     </Box>
   );

@@ -10,7 +10,7 @@ import { useDesk } from '../../desk';
 
 /** Puts the whole outing on this device, to be opened, walked and signed where there is no signal. */
 export function Carry() {
-  const { device, edit, editor, walk, now } = useDesk();
+  const { device, edit, editor, walk, now, looked } = useDesk();
   const say = useToast();
   const { carried, busy, trouble } = device;
   const carry = async () => {
@@ -27,7 +27,7 @@ export function Carry() {
       </Typography>
       <Typography role="status">
         {carried
-          ? `Carried at ${sayCarried(carried, now)}. It opens, is walked round and is signed without signal, and is brought up to date here whenever there is one.`
+          ? `Carried at ${sayCarried(carried, now, looked.water?.timeZone ?? 'local')}. It opens, is walked round and is signed without signal, and is brought up to date here whenever there is one.`
           : 'Not on this device. Carried, it opens, is walked round and is signed where there is no signal; what you answer is sent when there is.'}
       </Typography>
       {trouble !== null && (

@@ -3,19 +3,13 @@ import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import { sketchOf } from '#core/floatplan/sketch';
-import { sayMomentInFull, serviceOf } from '#core/floatplan/status';
+import { sayCall, sayHours } from '#core/floatplan/status';
 import { serif } from '../../../app/theme';
 
 /** The plan as it will be read: on screen and on paper the same. */
 export const PlanSheet = memo(function PlanSheet({ plan }: { plan: FloatPlan }) {
-  const { times, rescue, contact, zone } = plan;
-  const say = (iso: string) => sayMomentInFull(Date.parse(iso), zone);
-  const hours: (readonly [string, string])[] = [
-    ['Afloat', say(times.launchAt)],
-    ...(times.turnAt === null ? [] : [['Turn for home', say(times.turnAt)] as const]),
-    ['Home', say(times.homeAt)],
-    ['Call', say(times.callAt)],
-  ];
+  const { contact } = plan;
+  const hours = sayHours(plan);
   return (
     <Box
       component="article"
@@ -48,7 +42,7 @@ export const PlanSheet = memo(function PlanSheet({ plan }: { plan: FloatPlan }) 
           borderBottom: 1,
         }}
       >
-        {hours.map(([label, text]) => (
+        {hours.map(({ label, text }) => (
           <Box key={label}>
             <Typography component="dt" variant="caption" color="textSecondary">
               {label}
@@ -59,9 +53,7 @@ export const PlanSheet = memo(function PlanSheet({ plan }: { plan: FloatPlan }) 
           </Box>
         ))}
       </Box>
-      <Typography sx={{ fontWeight: 700 }}>
-        {`Nothing heard by ${say(times.callAt)}: call ${serviceOf(rescue)}${rescue.radio === '' ? '' : ` (${rescue.radio})`}, and read this out.`}
-      </Typography>
+      <Typography sx={{ fontWeight: 700 }}>{sayCall(plan)}</Typography>
       <Box sx={{ borderLeft: 3, borderColor: 'divider', pl: 1.5, my: 1 }}>
         {plan.script.map((one) => (
           <Typography key={one} sx={{ overflowWrap: 'anywhere' }}>

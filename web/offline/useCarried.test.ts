@@ -1,0 +1,72 @@
+// @vitest-environment happy-dom
+import 'fake-indexeddb/auto';
+import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
+import { afterEach, expect, it, vi } from 'vitest';
+import { demo } from '#core/demo/demo';
+import { dropCarried, writeCarried } from './carried';
+import { type CarryPorts, useCarried } from './useCarried';
+
+const [outing] = demo(Date.parse('2026-05-15T19:00:00Z')).outings;
+if (!outing) throw new Error('The demo data has no outing.');
+const { id } = outing;
+const references = '/api/references';
+/** A server that answers, or is silent. */
+function ports(down: { is: boolean }): CarryPorts {
+  return {
+    references,
+    ask: (path) =>
+      down.is
+        ? Promise.reject(new Error('The server does not answer.'))
+        : Promise.resolve(
+            path === `/api/outings/${id}`
+              ? { version: 1, updatedAt: '', doc: outing }
+              : path.startsWith(references)
+                ? { items: { changed: [] } }
+                : { path },
+          ),
+  };
+}
+
+afterEach(async () => {
+  cleanup();
+  vi.restoreAllMocks();
+  await dropCarried(id);
+});
+
+it('an outing that is not carried is put there by no renewal', async () => {
+  const { result } = renderHook(() => useCarried(id, ports({ is: false })));
+  await act(() => result.current.renew());
+  expect(result.current.carried).toBeNull();
+});
+
+it('what is carried stays, older, when the server is silent while it is renewed, and is renewed when it answers', async () => {
+  const before = await writeCarried(
+    { outingId: id, title: 'As it was', date: '2026-05-16', answers: {} },
+    '2026-05-15T19:40:00.000Z',
+  );
+  const down = { is: true };
+  const its = ports(down);
+  const { result } = renderHook(() => useCarried(id, its));
+  await waitFor(() => expect(result.current.carried).toEqual(before));
+  await act(() => result.current.renew());
+  expect(result.current.carried).toEqual(before);
+  down.is = false;
+  await act(() => result.current.renew());
+  expect(result.current.carried?.title).toBe(outing.title);
+  expect(result.current.carried?.at).not.toBe(before.at);
+});
+
+it('a full device is said where it is carried', async () => {
+  const its = ports({ is: false });
+  const { result } = renderHook(() => useCarried(id, its));
+  vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+    throw new DOMException('No room', 'QuotaExceededError');
+  });
+  let done = true;
+  await act(async () => {
+    done = await result.current.carry();
+  });
+  expect(done).toBe(false);
+  expect(result.current.trouble).toBe('This device is full: nothing was put on it.');
+  expect(result.current.carried).toBeNull();
+});
