@@ -7,6 +7,8 @@ import swaggerUi from '@fastify/swagger-ui';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { type Backups, backupsOf } from './backup/daily';
+import { backupRoutes } from './backup/routes';
 import { calcRoutes } from './calc/routes';
 import type { Database } from './storage/open';
 import { outingRoutes } from './outings/routes';
@@ -23,7 +25,7 @@ import { summariesOf } from './outings/summaries';
 import { walkRoutes } from './walkround/routes';
 import { walkStore } from './walkround/store';
 import { wordRoutes } from './word/routes';
-import { type Post, type Watch, watchOver } from './word/watch';
+import { type Post, watchOver } from './word/watch';
 
 /** What the app is made from. It never reads the environment and never listens. */
 export interface AppParts {
@@ -39,6 +41,10 @@ export interface AppParts {
   post?: Post | null;
   /** How often plans that are out are looked at, ms; 0: never, whoever made the app does. */
   watchMs?: number;
+  /** The daily backup; left out: there is none. */
+  backups?: Backups;
+  /** How often it is asked whether one is due, ms; 0: never. */
+  backupEveryMs?: number;
 }
 
 const BODY_LIMIT = 2 * 1024 * 1024;
@@ -52,6 +58,8 @@ export async function buildApp({
   tls = null,
   post = null,
   watchMs = 0,
+  backups = backupsOf(db, null, now),
+  backupEveryMs = 0,
 }: AppParts): Promise<FastifyInstance> {
   const options = {
     logger: log ? { level: 'warn' } : false,
@@ -113,28 +121,29 @@ export async function buildApp({
   walkRoutes(app, db, from, library, now);
   const watch = watchOver(db, now, post);
   wordRoutes(app, { db, from, now, watch, mails: post !== null });
-  keepWatch(app, watch, watchMs);
+  again(app, watchMs, 'plans that are out could not be looked at', () => watch.tick());
+  backupRoutes(app, backups);
+  again(app, backupEveryMs, 'no backup could be made', () => backups.tick());
   calcRoutes(app);
   stationRoutes(app, from, now);
   if (webRoot !== null && existsSync(webRoot)) await serveWeb(app, webRoot);
   return app;
 }
 
-/** Looks at the plans that are out again and again; a database that is away is asked the next time. */
-function keepWatch(app: FastifyInstance, watch: Watch, everyMs: number): void {
+/** Does the work again and again, never twice at once; where it fails it is said, and done the next time. */
+function again(app: FastifyInstance, everyMs: number, failed: string, work: () => Promise<void>): void {
   if (everyMs <= 0) return;
-  let looking: Promise<void> | null = null;
+  let doing: Promise<void> | null = null;
   const timer = setInterval(() => {
-    looking ??= watch
-      .tick()
-      .catch((error: unknown) => app.log.warn({ err: error }, 'plans that are out could not be looked at'))
+    doing ??= work()
+      .catch((error: unknown) => app.log.warn({ err: error }, failed))
       .finally(() => {
-        looking = null;
+        doing = null;
       });
   }, everyMs);
   app.addHook('onClose', async () => {
     clearInterval(timer);
-    await looking;
+    await doing;
   });
 }
 

@@ -2,37 +2,18 @@ import { existsSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { buildApp } from './app';
-import { lockData } from './storage/dataLock';
-import { type OpenDatabase, openEmbedded, openServer } from './storage/open';
+import { backupsOf } from './backup/daily';
+import { openFrom } from './storage/openFrom';
 import { loadDemo } from './storage/demo';
 import { PlainError, systemCode } from './http/plainError';
-import { causeOf } from './storage/trouble';
 import { mailer } from './word/mail';
-import { type Settings, readSettings } from './settings';
+import { readSettings } from './settings';
 
 /** The project's folder, found from the source as well as from the bundle. */
 function projectRoot(): string {
   let folder = dirname(fileURLToPath(import.meta.url));
   while (!existsSync(join(folder, 'package.json')) && folder !== dirname(folder)) folder = dirname(folder);
   return folder;
-}
-
-async function openDatabase(settings: Settings, migrations: string): Promise<OpenDatabase & { unlock: () => void }> {
-  if (settings.databaseUrl !== null) {
-    try {
-      return { ...(await openServer(settings.databaseUrl, migrations)), unlock: () => undefined };
-    } catch (error) {
-      throw new PlainError('database', `The database at DATABASE_URL cannot be opened: ${causeOf(error)}.`);
-    }
-  }
-  const unlock = lockData(settings.data);
-  try {
-    return { ...(await openEmbedded({ folder: join(settings.data, 'db') }, migrations)), unlock };
-  } catch (error) {
-    unlock();
-    if (error instanceof PlainError) throw error;
-    throw new PlainError('database', `The data in ${settings.data} cannot be opened: ${causeOf(error)}.`);
-  }
 }
 
 function readPem(file: string): Buffer {
@@ -47,15 +28,25 @@ function readPem(file: string): Buffer {
 const GRACE_MS = 1000;
 /** How often plans that are out are looked at. */
 const WATCH_MS = 15_000;
+/** How often it is asked whether the last backup is a day old. */
+const BACKUP_MS = 60_000;
 
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
   const root = projectRoot();
-  const { db, close, unlock } = await openDatabase(settings, join(root, 'server/storage/migrations'));
+  // Whoever may signal this process may have a backup made: `npm run backup` does. It is heard from the beginning: a signal that
+  // nobody hears would end the process.
+  let backUp: (() => void) | null = null;
+  let asked = false;
+  process.on('SIGUSR2', () => (backUp ? backUp() : (asked = true)));
+  const { db, close, unlock } = await openFrom(settings, join(root, 'server/storage/migrations'));
   const now = () => Date.now();
   if (settings.demo && (await loadDemo(db, now()))) console.log('The database was empty: the demo data is in it now.');
+  const backups = backupsOf(db, settings.backups, now);
   const app = await buildApp({
     db,
+    backups,
+    backupEveryMs: BACKUP_MS,
     now,
     webRoot: join(root, 'dist/web'),
     log: true,
@@ -84,6 +75,8 @@ async function main(): Promise<void> {
         : `Cannot listen on ${settings.host}:${settings.port} (${code ?? 'no reason given'}).`,
     );
   }
+  backUp = () => void backups.make().catch((error: unknown) => app.log.warn({ err: error }, 'no backup could be made'));
+  if (asked) backUp();
   let stopping = false;
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.on(signal, () => {

@@ -1,4 +1,4 @@
-import { resolve } from 'node:path';
+import { join, resolve } from 'node:path';
 import { PlainError } from './http/plainError';
 
 /** What the environment may set. */
@@ -7,6 +7,8 @@ export interface Settings {
   port: number;
   data: string;
   databaseUrl: string | null;
+  /** Folder into which the house is backed up each day; null: it is not. */
+  backups: string | null;
   demo: boolean;
   /** Names to answer to beside the loopback ones; '*': any. */
   names: readonly string[];
@@ -19,7 +21,7 @@ export interface Settings {
 
 const LOOPBACK: readonly string[] = ['127.0.0.1', 'localhost', '::1'];
 
-/** Reads HOST, PORT, TALLY_DATA, DATABASE_URL, TALLY_DEMO, TALLY_OPEN_NETWORK, TALLY_NAMES, TALLY_TLS_CERT, TALLY_TLS_KEY, SMTP_URL and SMTP_FROM; a bad one is a plain error. */
+/** Reads HOST, PORT, TALLY_DATA, DATABASE_URL, TALLY_BACKUPS, TALLY_DEMO, TALLY_OPEN_NETWORK, TALLY_NAMES, TALLY_TLS_CERT, TALLY_TLS_KEY, SMTP_URL and SMTP_FROM; a bad one is a plain error. */
 export function readSettings(env: Readonly<Record<string, string | undefined>>): Settings {
   const port = env.PORT === undefined || env.PORT === '' ? 4180 : Number(env.PORT);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
@@ -35,17 +37,24 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
     .split(',')
     .map((name) => name.trim().toLowerCase())
     .filter((name) => name !== '');
+  const data = resolve(env.TALLY_DATA || 'data');
   return {
     host,
     names: isOpen && named.length === 0 ? ['*'] : named,
     port,
-    data: resolve(env.TALLY_DATA || 'data'),
+    data,
     databaseUrl: env.DATABASE_URL || null,
+    backups: backupsIn(env.TALLY_BACKUPS, env.DATABASE_URL ? null : join(data, 'backups')),
     tls: tlsIn(env.TALLY_TLS_CERT, env.TALLY_TLS_KEY),
     smtpUrl: smtpIn(env.SMTP_URL),
     mailFrom: env.SMTP_FROM || 'Unhurried Tally <tally@localhost>',
     demo: (env.TALLY_DEMO ?? '1') !== '0',
   };
+}
+
+function backupsIn(folder: string | undefined, usual: string | null): string | null {
+  if (folder === 'off') return null;
+  return folder ? resolve(folder) : usual;
 }
 
 function smtpIn(url: string | undefined): string | null {

@@ -188,6 +188,11 @@ export function mass(kg: number): string {
   return ounces < 15.95 ? `${figure(ounces, ounces < 3 ? 2 : 1)} ${unitName('g')}` : amount(kg, 'kg');
 }
 
+/** How much is kept or sent: kilobytes, from a million on megabytes, of a thousand each. */
+export function sayBytes(bytes: number): string {
+  return bytes < 1e6 ? amount(bytes / 1e3, 'kB', 0) : amount(bytes / 1e6, 'MB');
+}
+
 /** The figure alone as a field shows it, to be typed over: as it is kept where the units are the same, else finer than it was measured. */
 export function amountTyped(value: number | null, unit: string): string {
   if (value === null || Number.isNaN(value)) return '';

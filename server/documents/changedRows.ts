@@ -1,6 +1,7 @@
-import { type SQL, sql } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import { type KindName, documentKinds } from '#core/documents/registry';
 import type { Database } from '../storage/open';
+import { rowsOf } from '../storage/rows';
 import type { Row } from './store';
 
 export interface ChangedRow extends Row {
@@ -54,9 +55,4 @@ export async function* changedRows(
     if (rows.length < AT_A_TIME) return;
     await new Promise((done) => setImmediate(done));
   }
-}
-
-/** Both drivers answer raw SQL with rows; only their types differ. */
-async function rowsOf<T>(db: Database, query: SQL): Promise<T[]> {
-  return ((await db.execute(query)) as unknown as { rows: T[] }).rows;
 }

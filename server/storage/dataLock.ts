@@ -38,6 +38,12 @@ export function lockData(folder: string): () => void {
   };
 }
 
+/** The process that holds a data folder and lives; null: none does. */
+export function holderOf(folder: string): number | null {
+  const holder = readHolder(join(folder, 'lock'));
+  return holder && alive(holder) ? holder.pid : null;
+}
+
 function claimed(mine: string, lock: string): boolean {
   try {
     linkSync(mine, lock);

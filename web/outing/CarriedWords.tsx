@@ -1,7 +1,7 @@
 import Typography from '@mui/material/Typography';
 import { clockAt, dateAt, dayInWords } from '#core/units/time';
 import { byClock } from '#core/units/clockWords';
-import { amount } from '#core/units/amount';
+import { sayBytes } from '#core/units/amount';
 import type { Carried } from '../offline/carried';
 import { useReach } from '../offline/reach';
 import { useDesk } from './desk';
@@ -10,9 +10,7 @@ import { useDesk } from './desk';
 export function sayCarried({ at, bytes }: Carried, now: number, zone: string): string {
   const moment = Date.parse(at);
   const day = dateAt(moment, zone) === dateAt(now, zone) ? '' : ` on ${dayInWords(dateAt(moment, zone))}`;
-  return byClock(
-    `${clockAt(moment, zone)}${day}, ${bytes < 1e6 ? amount(bytes / 1e3, 'kB', 0) : amount(bytes / 1e6, 'MB')}`,
-  );
+  return byClock(`${clockAt(moment, zone)}${day}, ${sayBytes(bytes)}`);
 }
 
 /** Whether this outing is on this device, and whether the server answers: always on screen. */

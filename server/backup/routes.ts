@@ -1,0 +1,33 @@
+import type { FastifyInstance } from 'fastify';
+import type { ZodTypeProvider } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import { PlainError } from '../http/plainError';
+import { Refusal, problemSchema } from '../http/problem';
+import type { Backups } from './daily';
+
+const keptSchema = z.object({ name: z.string(), at: z.string(), bytes: z.int() });
+const stateSchema = z.object({
+  on: z.boolean(),
+  last: keptSchema.nullable(),
+  count: z.int(),
+  trouble: z.string(),
+  minded: z.boolean(),
+});
+
+export function backupRoutes(parent: FastifyInstance, backups: Backups): void {
+  const app = parent.withTypeProvider<ZodTypeProvider>();
+  const tags = ['backup'];
+  app.get('/api/backups', { schema: { tags, response: { 200: stateSchema } } }, () => backups.state());
+  app.post(
+    '/api/backups',
+    { schema: { tags, response: { 201: keptSchema, 409: problemSchema } } },
+    async (_request, reply) => {
+      try {
+        return await reply.code(201).send(await backups.make());
+      } catch (error) {
+        if (error instanceof PlainError) throw new Refusal(409, 'No backup', error.message);
+        throw error;
+      }
+    },
+  );
+}

@@ -1,0 +1,28 @@
+import { join } from 'node:path';
+import { PlainError } from '../http/plainError';
+import type { Settings } from '../settings';
+import { lockData } from './dataLock';
+import { type OpenDatabase, openEmbedded, openServer } from './open';
+import { causeOf } from './trouble';
+
+/** Opens the house that the settings name, for this process alone where it is a folder. Fails with a PlainError. */
+export async function openFrom(
+  settings: Pick<Settings, 'databaseUrl' | 'data'>,
+  migrations: string,
+): Promise<OpenDatabase & { unlock: () => void }> {
+  if (settings.databaseUrl !== null) {
+    try {
+      return { ...(await openServer(settings.databaseUrl, migrations)), unlock: () => undefined };
+    } catch (error) {
+      throw new PlainError('database', `The database at DATABASE_URL cannot be opened: ${causeOf(error)}.`);
+    }
+  }
+  const unlock = lockData(settings.data);
+  try {
+    return { ...(await openEmbedded({ folder: join(settings.data, 'db') }, migrations)), unlock };
+  } catch (error) {
+    unlock();
+    if (error instanceof PlainError) throw error;
+    throw new PlainError('database', `The data in ${settings.data} cannot be opened: ${causeOf(error)}.`);
+  }
+}
