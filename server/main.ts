@@ -34,6 +34,7 @@ const BACKUP_MS = 60_000;
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
   const root = projectRoot();
+  const tls = settings.tls && { cert: readPem(settings.tls.cert), key: readPem(settings.tls.key) };
   // Whoever may signal this process may have a backup made: `npm run backup` does. It is heard from the beginning: a signal that
   // nobody hears would end the process.
   let backUp: (() => void) | null = null;
@@ -51,7 +52,7 @@ async function main(): Promise<void> {
     webRoot: join(root, 'dist/web'),
     log: true,
     serving: settings,
-    tls: settings.tls && { cert: readPem(settings.tls.cert), key: readPem(settings.tls.key) },
+    tls,
     post: settings.smtpUrl === null ? null : mailer(settings.smtpUrl, settings.mailFrom),
     watchMs: WATCH_MS,
   });

@@ -116,7 +116,7 @@ describe('any outing at all', () => {
         expect(outingSchema.safeParse(outing).error?.issues ?? []).toEqual([]);
         expect(JSON.stringify(judge(outing))).toBe(JSON.stringify(judge(JSON.parse(JSON.stringify(outing)) as Outing)));
       }),
-      runs(15),
+      runs(8),
     );
   });
 
@@ -147,7 +147,7 @@ describe('any outing at all', () => {
         for (const { title, text } of sayExposures(exposures)) [title, text].forEach(readable);
         for (const bar of gate.bars) readable(sayBar(bar));
       }),
-      runs(60),
+      runs(30),
     );
   });
 
@@ -160,7 +160,7 @@ describe('any outing at all', () => {
         for (const { level, basis, answerable } of findings)
           if (level === 'stop' && (basis === 'law' || basis === 'physics')) expect(answerable).toBe(false);
       }),
-      runs(50),
+      runs(25),
     );
   });
 
@@ -177,7 +177,7 @@ describe('any outing at all', () => {
         for (const { key } of accepted)
           expect(again.find((one) => one.key === key)?.accepted, `${key} stays accepted`).not.toBeNull();
       }),
-      runs(60),
+      runs(30),
     );
   });
 
@@ -206,7 +206,7 @@ describe('any outing at all', () => {
               }
             }
         }),
-        runs(15),
+        runs(8),
       );
     },
     often(240_000),
@@ -240,7 +240,7 @@ describe('any outing at all', () => {
           const bought = purchases(proposal.missing, euro).filter(({ within }) => within);
           expect(bought.reduce((sum, one) => sum + one.euro, 0)).toBeLessThanOrEqual(euro);
         }),
-        runs(15),
+        runs(8),
       );
     },
     often(240_000),

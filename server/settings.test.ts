@@ -1,0 +1,42 @@
+import { join, resolve } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { readSettings } from './settings';
+
+describe('what the environment may set', () => {
+  it('is, without anything set, this machine alone, a folder beside it, a backup within, and the sample', () => {
+    expect(readSettings({})).toMatchObject({
+      host: '127.0.0.1',
+      port: 4180,
+      data: resolve('data'),
+      backups: join(resolve('data'), 'backups'),
+      databaseUrl: null,
+      tls: null,
+      smtpUrl: null,
+      demo: true,
+      names: [],
+    });
+  });
+  it('refuses half a certificate, a mail server that is none and a port that is none, each in one sentence', () => {
+    expect(() => readSettings({ TALLY_TLS_CERT: 'a.pem' })).toThrow(
+      /^TALLY_TLS_CERT and TALLY_TLS_KEY belong together: set both, or neither\.$/,
+    );
+    expect(() => readSettings({ SMTP_URL: 'mail.example' })).toThrow(/^SMTP_URL must be an address like smtps:/);
+    for (const PORT of ['ninety', '70000', '-1', '80.5']) expect(() => readSettings({ PORT })).toThrow(/^PORT must be/);
+  });
+  it('does not listen beyond this machine unless that was asked for, and then says why not', () => {
+    expect(() => readSettings({ HOST: '0.0.0.0' })).toThrow(
+      /^HOST is 0\.0\.0\.0: everyone on that network could read and change everything here, .*TALLY_OPEN_NETWORK=1/,
+    );
+    expect(readSettings({ HOST: '0.0.0.0', TALLY_OPEN_NETWORK: '1' }).names).toEqual(['*']);
+    expect(
+      readSettings({ HOST: '0.0.0.0', TALLY_OPEN_NETWORK: '1', TALLY_NAMES: ' Tally.Home , boat ' }).names,
+    ).toEqual(['tally.home', 'boat']);
+    for (const HOST of ['localhost', '127.0.0.2', '::1']) expect(readSettings({ HOST }).host).toBe(HOST);
+  });
+  it('backs up where it is told, nowhere when it is told so, and not beside a database that is elsewhere', () => {
+    expect(readSettings({ TALLY_BACKUPS: '/mnt/other' }).backups).toBe('/mnt/other');
+    expect(readSettings({ TALLY_BACKUPS: 'off' }).backups).toBeNull();
+    expect(readSettings({ DATABASE_URL: 'postgres://x/y' }).backups).toBeNull();
+    expect(readSettings({ DATABASE_URL: 'postgres://x/y', TALLY_BACKUPS: 'b' }).backups).toBe(resolve('b'));
+  });
+});
