@@ -2,6 +2,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { sql } from 'drizzle-orm';
 import { buildApp } from '../server/app';
+import { backupsOf } from '../server/backup/daily';
 import { openEmbedded } from '../server/storage/open';
 
 /*
@@ -39,7 +40,9 @@ async function putBack(empty: boolean): Promise<void> {
   if (!empty) await db.execute(sql`select setval('document_changes', ${lastChange})`);
 }
 
-const app = await buildApp({ db, now: () => Date.now(), webRoot: join(root, 'dist/web'), log: false });
+const now = () => Date.now();
+const backups = backupsOf(db, join(process.argv[2] ?? '', 'backups'), now);
+const app = await buildApp({ db, now, backups, webRoot: join(root, 'dist/web'), log: false });
 process.on('message', ({ empty }: { empty: boolean }) => {
   void putBack(empty).then(() => process.send?.('put back'));
 });

@@ -9,6 +9,7 @@ import { jsonSchemaTransform, serializerCompiler } from 'fastify-type-provider-z
 import { z } from 'zod';
 import { type Backups, backupsOf } from './backup/daily';
 import { backupRoutes } from './backup/routes';
+import { bundleRoutes } from './bundle/routes';
 import { calcRoutes } from './calc/routes';
 import type { Database } from './storage/open';
 import { outingRoutes } from './outings/routes';
@@ -123,6 +124,7 @@ export async function buildApp({
   wordRoutes(app, { db, from, now, watch, mails: post !== null });
   again(app, watchMs, 'plans that are out could not be looked at', () => watch.tick());
   backupRoutes(app, backups);
+  bundleRoutes(app, { db, library, now });
   again(app, backupEveryMs, 'no backup could be made', () => backups.tick());
   calcRoutes(app);
   stationRoutes(app, from, now);

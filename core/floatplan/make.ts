@@ -182,7 +182,8 @@ function weather(conditions: Outing['conditions'], { wind, gust, hs }: Exposures
   ];
 }
 
-function wayOf({ brief }: Outing, { launch, area, landing }: Looked): WayPoint[] {
+/** The way of an outing: from the launch by its points to the place, and home again. */
+export function wayOf({ brief }: Outing, { launch, area, landing }: Looked): WayPoint[] {
   const point = (kind: WayPoint['kind'], { latDeg, lonDeg, name }: Position & { name: string }): WayPoint => ({
     latDeg,
     lonDeg,

@@ -8,7 +8,7 @@ import * as schema from '../storage/schema';
 import { walkStore } from '../walkround/store';
 import { type TestApp, openApp } from '../testing/openApp';
 import { startServer } from '../testing/startServer';
-import { bytesOf, pack, textOf, unpack } from './archive';
+import { bytesOf, pack, textOf, unpack } from '../storage/archive';
 import { makeBackup, migrationsOf, readBackup, restoreBackup } from './backup';
 import { backUp, restore } from './command';
 import { backupsOf } from './daily';

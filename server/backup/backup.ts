@@ -6,7 +6,7 @@ import { Refusal } from '../http/problem';
 import type { Database } from '../storage/open';
 import { rowsOf } from '../storage/rows';
 import { inTransaction } from '../storage/transaction';
-import { type Files, bytesOf, pack, sumOf, textOf, unpack } from './archive';
+import { type Files, bytesOf, pack, sumOf, textOf, unpack } from '../storage/archive';
 import { countTable, readTable, tableNames, tables, writeTable } from './tables';
 
 const MANIFEST = 'house.json';

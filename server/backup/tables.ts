@@ -6,6 +6,7 @@ import {
   checkIns,
   craft,
   house,
+  imports,
   items,
   outbox,
   outings,
@@ -37,6 +38,7 @@ export const tables: readonly PgTable[] = [
   watchPages,
   checkIns,
   outbox,
+  imports,
 ];
 /** The name of each of its columns in the database, by table. */
 export const tableNames = tables.map((table) => getTableName(table));

@@ -145,5 +145,16 @@ export const outbox = pgTable(
   (table) => [index('outbox_outing').on(table.outingId)],
 );
 
+/** What was brought in from elsewhere, with what it took the place of, so that it can be taken back. */
+export const imports = pgTable('imports', {
+  id: bigserial({ mode: 'number' }).primaryKey(),
+  key: uuid().notNull().unique(),
+  at: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+  /** Each document that was written: its kind, name and version since, and what stood there before. */
+  undo: jsonb().notNull(),
+  /** null: it stands. */
+  undoneAt: timestamp({ withTimezone: true, mode: 'string' }),
+});
+
 /** Facts about this database itself, such as when the demo data came in. */
 export const house = pgTable('house', { name: text().primaryKey(), value: text().notNull() });

@@ -26,6 +26,8 @@ import { SavingWords } from '../documents/SavingWords';
 import { useUndoKeys } from '../documents/useDocumentEditor';
 import { useDocumentForm } from '../documents/useDocumentForm';
 import { useDocuments, useKept } from '../documents/queries';
+import { Backups } from './Backups';
+import { Bundle } from './Bundle';
 
 const themeWords: Record<ThemeName, string> = {
   paper: 'Paper, for the table',
@@ -38,7 +40,7 @@ export function SettingsScreen() {
   const { data, error } = useKept();
   const { name, choose } = useThemeChoice();
   return (
-    <Page title="Settings" lead="You, your limits, and the light you read in.">
+    <Page title="Settings" lead="You, your limits, the light you read in, and where all of it is kept.">
       <Typography variant="h2" id="theme-heading" sx={{ mb: 1 }}>
         Light
       </Typography>
@@ -58,6 +60,10 @@ export function SettingsScreen() {
       <Loaded data={data} error={error}>
         {({ anglers }) => <Profile kept={anglers[0] ?? null} />}
       </Loaded>
+      <Box sx={{ display: 'grid', gap: 4, mt: 5 }}>
+        <Bundle />
+        <Backups />
+      </Box>
     </Page>
   );
 }

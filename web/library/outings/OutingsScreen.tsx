@@ -26,6 +26,7 @@ const SetAsideNotice = lazy(async () => ({
 
 const CarriedList = lazy(async () => ({ default: (await import('./CarriedList')).CarriedList }));
 const Out = lazy(async () => ({ default: (await import('./Out')).Out }));
+const BackupNotice = lazy(async () => ({ default: (await import('./BackupNotice')).BackupNotice }));
 const SampleNotice = lazy(async () => ({ default: (await import('./SampleNotice')).SampleNotice }));
 
 const FIRST = { ahead: 30, gone: 20 };
@@ -97,6 +98,7 @@ export function OutingsScreen() {
             <Suspense>
               <FirstEvening house={house} outings={of.ahead + of.gone} onOuting={() => void begin()} busy={busy} />
               <SampleNotice />
+              <BackupNotice />
             </Suspense>
             <Rows name="Ahead" list={ahead} onCopy={copy} onRemove={remove} />
             <More left={of.ahead - ahead.length} onMore={() => setMost({ ...most, ahead: most.ahead + MORE })} />

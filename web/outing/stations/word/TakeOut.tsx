@@ -38,14 +38,8 @@ export function TakeOut({ plan, word }: { plan: FloatPlan; word: Word }) {
     saveFile(`${name}.ics`, 'text/calendar', planCalendar(plan, { id: doc.id, homeAt, callAt, now: Date.now() }));
   };
   const gpx = async () => {
-    const { writeGpx } = await import('#core/exchange/gpx');
-    const place = plan.way.findIndex(({ kind }) => kind === 'place');
-    const to = place < 0 ? plan.way.length : place;
-    saveFile(
-      `${name}.gpx`,
-      'application/gpx+xml',
-      writeGpx(plan.title, plan.way.slice(0, to + 1), plan.way.slice(Math.max(0, to))),
-    );
+    const { wayGpx } = await import('#core/floatplan/wayGpx');
+    saveFile(`${name}.gpx`, 'application/gpx+xml', wayGpx(plan));
   };
   return (
     <Box {...screenOnly} role="group" aria-label="Take the plan out" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>

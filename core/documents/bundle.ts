@@ -1,0 +1,171 @@
+import { z } from 'zod';
+import { canonical } from './canonical';
+import { instantText, text } from './field';
+import { openDocument, sayNotOpened } from './open';
+import { type KindName, documentKinds, kindNames } from './registry';
+import { isRecord } from './upgrade';
+
+/** What of a house can be taken along by itself, and what it is called. */
+export const bundleParts = {
+  profile: { word: 'Your profile', kinds: ['anglers'] },
+  things: { word: 'Things, with their pictures', kinds: ['items'] },
+  boats: { word: 'Boats', kinds: ['craft'] },
+  waters: { word: 'Waters', kinds: ['waters'] },
+  species: { word: 'Species of your own', kinds: ['species'] },
+  rules: { word: 'Rule packs', kinds: ['rulePacks'] },
+  outings: { word: 'Outings, with their walk-rounds, signatures, plans and logs', kinds: ['outings'] },
+} as const satisfies Record<string, { word: string; kinds: readonly KindName[] }>;
+export type BundlePart = keyof typeof bundleParts;
+export const bundlePartNames = Object.keys(bundleParts) as BundlePart[];
+export const kindsOf = (parts: readonly BundlePart[]): KindName[] =>
+  parts.flatMap((part) => [...bundleParts[part].kinds]);
+
+const keyText = z.string().max(200);
+/** A document as it stood in its house: whatever form it had. */
+const carriedSchema = z.strictObject({ version: z.int().min(1), updatedAt: instantText, doc: z.unknown() });
+export type CarriedDocument = z.infer<typeof carriedSchema>;
+
+/** The list of contents: what the zip holds, each file with the sum of its bytes. */
+export const bundleListSchema = z.strictObject({
+  format: z.literal('bundle/1'),
+  madeAt: instantText,
+  parts: z.array(z.enum(bundlePartNames as [BundlePart, ...BundlePart[]])).min(1),
+  files: z.record(z.string().max(300), z.strictObject({ sha256: z.string().regex(/^[0-9a-f]{64}$/) })),
+});
+export type BundleList = z.infer<typeof bundleListSchema>;
+
+/** `documents/<kind>.json` */
+export const bundledDocumentsSchema = z.array(carriedSchema).max(50_000);
+/** `records/answers.json`: what was answered on walk-rounds. */
+export const bundledAnswersSchema = z.array(
+  z.strictObject({
+    key: z.uuid(),
+    outingId: keyText,
+    stepId: text(300),
+    verdict: text(40),
+    at: instantText,
+    note: text(2000),
+    recordedAt: instantText,
+    clockAheadMs: z.number().nullable(),
+  }),
+);
+/** `records/signatures.json`: what was signed, whole, with its hash. */
+export const bundledSignaturesSchema = z.array(
+  z.strictObject({
+    outingId: keyText,
+    signedAt: instantText,
+    hash: z.string().regex(/^[0-9a-f]{64}$/),
+    judged: z.unknown(),
+    key: z.uuid().nullable(),
+  }),
+);
+/** `records/plans.json`: plans as they were left with somebody ashore. */
+export const bundledPlansSchema = z.array(
+  z.strictObject({ key: z.uuid(), outingId: keyText, plan: z.unknown(), leftAt: instantText }),
+);
+/** `records/check-ins.json`: what was said from the water. */
+export const bundledCheckInsSchema = z.array(
+  z.strictObject({
+    key: z.uuid(),
+    outingId: keyText,
+    what: text(40),
+    at: instantText,
+    homeBy: instantText.nullable(),
+    recordedAt: instantText,
+    clockAheadMs: z.number().nullable(),
+  }),
+);
+
+/** How a document of a bundle stands to the one of its name here. */
+export type Standing =
+  /** There is none here, or it was deleted. */
+  | 'new'
+  | 'same'
+  /** It was changed there later than here. */
+  | 'changed'
+  /** It was changed here later than there, or both were. */
+  | 'clash'
+  | 'unreadable'
+  /** A newer version of the program made it. */
+  | 'newer';
+
+export interface Compared {
+  kind: KindName;
+  id: string;
+  name: string;
+  is: Standing;
+  /** Why it cannot be read; else empty. */
+  why: string;
+  /** The version of the one here, which it would take the place of; null: there is none that stands. */
+  here: number | null;
+  /** In today's form; null where it is not readable. */
+  doc: { id: string } | null;
+}
+/** What stands here under a name. */
+export interface KeptHere {
+  version: number;
+  updatedAt: string;
+  deleted: boolean;
+  doc: unknown;
+}
+
+/**
+ * Holds what a bundle carries of a kind against what is here. Of a kind of which a house has one, the profile, theirs is held against ours
+ * whatever it is called.
+ */
+export function compared(
+  kind: KindName,
+  theirs: readonly CarriedDocument[],
+  here: ReadonlyMap<string, KeptHere>,
+): Compared[] {
+  const [only] = kind === 'anglers' ? [...here].filter(([, one]) => !one.deleted) : [];
+  return theirs.map(({ updatedAt, version, doc: raw }) => {
+    const opened = openDocument<{ id: string }>(documentKinds[kind], raw);
+    const named = isRecord(raw) ? String(raw.name ?? raw.title ?? raw.id ?? '') : '';
+    const rawId = isRecord(raw) && typeof raw.id === 'string' ? raw.id : '';
+    const base = { kind, name: named.slice(0, 80) || 'without a name', here: null, why: '' };
+    if (opened.is !== 'opened')
+      return {
+        ...base,
+        id: rawId.slice(0, 200),
+        is: opened.is === 'newer' ? 'newer' : 'unreadable',
+        why: sayNotOpened(opened),
+        doc: null,
+      };
+    const doc = only ? { ...opened.doc, id: only[0] } : opened.doc;
+    const ours = here.get(doc.id);
+    const row = { ...base, id: doc.id, doc };
+    if (!ours || ours.deleted) return { ...row, is: 'new' };
+    const mine = openDocument<{ id: string }>(documentKinds[kind], ours.doc);
+    if (mine.is === 'opened' && canonical(mine.doc) === canonical(doc))
+      return { ...row, is: 'same', here: ours.version };
+    const later = Date.parse(updatedAt) > Date.parse(ours.updatedAt) && version >= ours.version;
+    return { ...row, is: later ? 'changed' : 'clash', here: ours.version };
+  });
+}
+
+/** The name by which one of a bundle is chosen. */
+export const choiceOf = ({ kind, id }: Pick<Compared, 'kind' | 'id'>): string => `${kind}/${id}`;
+/** Those that are brought in unless one says otherwise. */
+export const isTakenByItself = ({ is }: Pick<Compared, 'is'>): boolean => is === 'new' || is === 'changed';
+export const isTakeable = ({ is }: Pick<Compared, 'is'>): boolean => isTakenByItself({ is }) || is === 'clash';
+
+/** The published form of a bundle: each of its files by its path, as a JSON schema. Documents are of the forms of their kinds. */
+export function bundleJsonSchema(): Record<string, unknown> {
+  const written = (schema: z.ZodType) => z.toJSONSchema(schema, { unrepresentable: 'any', io: 'input' });
+  return {
+    title: 'Unhurried Tally bundle/1',
+    description:
+      'A zip. bundle.json lists every other file with the SHA-256 of its bytes. A signature’s hash is the SHA-256 of what was judged, as JSON with sorted keys. csv/ and gpx/ are for other programs and are not read back.',
+    files: {
+      'bundle.json': written(bundleListSchema),
+      ...Object.fromEntries(kindNames.map((kind) => [`documents/${kind}.json`, written(bundledDocumentsSchema)])),
+      'records/answers.json': written(bundledAnswersSchema),
+      'records/signatures.json': written(bundledSignaturesSchema),
+      'records/plans.json': written(bundledPlansSchema),
+      'records/check-ins.json': written(bundledCheckInsSchema),
+      'pictures/<sha256 of the bytes>.<jpeg|png|webp>': { description: 'A small picture of a thing.' },
+    },
+    documents: Object.fromEntries(kindNames.map((kind) => [kind, written(documentKinds[kind].schema)])),
+  };
+}

@@ -1,0 +1,114 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import FormGroup from '@mui/material/FormGroup';
+import Typography from '@mui/material/Typography';
+import { useId, useState } from 'react';
+import { type BundlePart, bundlePartNames, bundleParts } from '#core/documents/bundle';
+import { ApiError } from '../documents/api';
+import { useToast } from '../ui/Toast';
+import { BringIn } from './BringIn';
+import { type BundleLook, bundleAddress, lookAtBundle } from './queries';
+
+/** A bundle that was chosen: its name, its bytes in base 64, and what it would do here. */
+export interface ChosenBundle {
+  name: string;
+  file: string;
+  look: BundleLook;
+}
+
+/** Settled here: what goes along to another house, and what of another comes in. What would annoy: something of mine replaced unasked. */
+export function Bundle() {
+  const [parts, setParts] = useState<readonly BundlePart[]>(bundlePartNames);
+  const [chosen, setChosen] = useState<ChosenBundle | null>(null);
+  const [trouble, setTrouble] = useState('');
+  const [busy, setBusy] = useState(false);
+  const say = useToast();
+  const input = useId();
+  const open = async (file: File | undefined) => {
+    if (!file) return;
+    setTrouble('');
+    setBusy(true);
+    try {
+      const text = await inBase64(file);
+      setChosen({ name: file.name, file: text, look: await lookAtBundle(text) });
+    } catch (failure) {
+      setTrouble(failure instanceof ApiError ? failure.message : 'The file could not be read.');
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Box component="section" aria-labelledby="bundle-heading" sx={{ display: 'grid', gap: 1.5, maxWidth: 700 }}>
+      <Typography variant="h2" id="bundle-heading">
+        Everything with you
+      </Typography>
+      <Typography>
+        One file with what you choose, for another house of this program, or to keep. It also holds the things as a
+        table and the ways as GPX, for other programs.
+      </Typography>
+      <FormGroup aria-label="What goes along">
+        {bundlePartNames.map((part) => (
+          <FormControlLabel
+            key={part}
+            label={bundleParts[part].word}
+            control={
+              <Checkbox
+                checked={parts.includes(part)}
+                onChange={(_, on) =>
+                  setParts(bundlePartNames.filter((one) => (one === part ? on : parts.includes(one))))
+                }
+              />
+            }
+          />
+        ))}
+      </FormGroup>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button
+          variant="outlined"
+          href={parts.length === 0 ? '' : bundleAddress(parts)}
+          download
+          disabled={parts.length === 0}
+          onClick={() => say('The file is being made, and comes as a download.')}
+        >
+          Write the file
+        </Button>
+        <Button variant="outlined" component="label" htmlFor={input} disabled={busy}>
+          {busy ? 'Being read' : 'Look at a file'}
+        </Button>
+        <Box
+          component="input"
+          id={input}
+          type="file"
+          accept=".zip,application/zip"
+          aria-label="A bundle to look at"
+          onChange={(event: React.ChangeEvent<HTMLInputElement>) => {
+            void open(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+          sx={{ position: 'absolute', width: '1px', height: '1px', opacity: 0, pointerEvents: 'none' }}
+        />
+      </Box>
+      {trouble !== '' && (
+        <Typography role="alert" color="error">
+          {trouble}
+        </Typography>
+      )}
+      <Typography variant="body2" color="textSecondary">
+        A file that is looked at changes nothing until you say so, and what was brought in can be taken back.
+      </Typography>
+      {chosen && <BringIn chosen={chosen} onClose={() => setChosen(null)} />}
+    </Box>
+  );
+}
+
+/** Bytes as text that JSON can hold. */
+function inBase64(file: File): Promise<string> {
+  return new Promise((done, fail) => {
+    const reader = new FileReader();
+    reader.onload = () => done(String(reader.result).replace(/^data:[^,]*,/, ''));
+    reader.onerror = () => fail(new Error('unreadable'));
+    reader.readAsDataURL(file);
+  });
+}
