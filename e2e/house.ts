@@ -92,7 +92,7 @@ export async function visit(page: Page, path: string): Promise<void> {
     )
     .first()
     .waitFor({ state: 'attached' });
-  await expect(page.getByText('Reading.', { exact: true })).toBeHidden();
+  await expect(page.getByText('Reading.', { exact: true }).filter({ visible: true })).toHaveCount(0);
   await expect(page.locator('main')).toBeVisible();
   await page.getByRole('heading').first().waitFor();
 }
