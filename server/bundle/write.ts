@@ -5,7 +5,7 @@ import type { Outing } from '#core/documents/outing';
 import { type References, lookUp } from '#core/documents/references';
 import { writeLockerCsv } from '#core/exchange/lockerCsv';
 import { wayOf } from '#core/floatplan/make';
-import { wayGpx } from '#core/floatplan/wayGpx';
+import { wayGpx } from '#core/exchange/wayGpx';
 import { isSetAside, readRow } from '../documents/store';
 import { bytesOf, pack, sumOf } from '../storage/archive';
 import type { Database } from '../storage/open';

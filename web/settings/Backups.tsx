@@ -9,8 +9,8 @@ import { capital, count as inWords, plural } from '#core/units/words';
 import { ApiError } from '../documents/api';
 import { Loaded } from '../documents/Loaded';
 import { useToast } from '../ui/Toast';
-import { BackupMind } from './BackupMind';
-import { type BackupState, useBackups } from './queries';
+import { BackupMind } from '../documents/BackupMind';
+import { type BackupState, useBackups } from '../documents/backups';
 
 /** Settled here: whether all of this would be there again tomorrow. What would annoy: a light that says so when it is not. */
 export function Backups() {

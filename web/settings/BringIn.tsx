@@ -15,8 +15,7 @@ import { clockAt, dateAt, dayInWords } from '#core/units/time';
 import { capital, count, plural } from '#core/units/words';
 import { ApiError } from '../documents/api';
 import { useToast } from '../ui/Toast';
-import type { ChosenBundle } from './Bundle';
-import { type BundleLook, type BundledOne, useBringIn } from './queries';
+import { type BundleLook, type BundledOne, type ChosenBundle, useBringIn } from './queries';
 
 const groups: readonly { is: Standing; title: string; says: string }[] = [
   { is: 'new', title: 'New here', says: '' },

@@ -9,14 +9,7 @@ import { type BundlePart, bundlePartNames, bundleParts } from '#core/documents/b
 import { ApiError } from '../documents/api';
 import { useToast } from '../ui/Toast';
 import { BringIn } from './BringIn';
-import { type BundleLook, bundleAddress, lookAtBundle } from './queries';
-
-/** A bundle that was chosen: its name, its bytes in base 64, and what it would do here. */
-export interface ChosenBundle {
-  name: string;
-  file: string;
-  look: BundleLook;
-}
+import { type ChosenBundle, bundleAddress, lookAtBundle } from './queries';
 
 /** Settled here: what goes along to another house, and what of another comes in. What would annoy: something of mine replaced unasked. */
 export function Bundle() {

@@ -1,32 +1,7 @@
-import useSWR, { useSWRConfig } from 'swr';
+import { useSWRConfig } from 'swr';
 import type { BundlePart, Standing } from '#core/documents/bundle';
 import type { KindName } from '#core/documents/registry';
 import { request } from '../documents/api';
-
-const BACKUPS = '/api/backups';
-
-export interface BackupState {
-  on: boolean;
-  last: { at: string; bytes: number } | null;
-  count: number;
-  trouble: string;
-  minded: boolean;
-}
-
-export function useBackups() {
-  const { data, error, mutate } = useSWR<BackupState, Error>(BACKUPS);
-  return {
-    data,
-    error,
-    make: async () => {
-      try {
-        await request('POST', BACKUPS);
-      } finally {
-        await mutate();
-      }
-    },
-  };
-}
 
 /** What a bundle holds beside what is here. */
 export interface BundleLook {
@@ -38,6 +13,12 @@ export interface BundleLook {
   plans: number;
   checkIns: number;
   pictures: number;
+}
+/** A bundle that was chosen: its name, its bytes in base 64, and what it would do here. */
+export interface ChosenBundle {
+  name: string;
+  file: string;
+  look: BundleLook;
 }
 export type BundledOne = BundleLook['documents'][number];
 

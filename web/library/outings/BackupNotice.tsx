@@ -1,7 +1,7 @@
 import Link from '@mui/material/Link';
 import { Link as RouterLink } from 'react-router';
-import { BackupMind } from '../../settings/BackupMind';
-import { useBackups } from '../../settings/queries';
+import { BackupMind } from '../../documents/BackupMind';
+import { useBackups } from '../../documents/backups';
 
 /** Above the outings: a week without a backup, or the last one in vain. */
 export function BackupNotice() {

@@ -38,7 +38,7 @@ export function TakeOut({ plan, word }: { plan: FloatPlan; word: Word }) {
     saveFile(`${name}.ics`, 'text/calendar', planCalendar(plan, { id: doc.id, homeAt, callAt, now: Date.now() }));
   };
   const gpx = async () => {
-    const { wayGpx } = await import('#core/floatplan/wayGpx');
+    const { wayGpx } = await import('#core/exchange/wayGpx');
     saveFile(`${name}.gpx`, 'application/gpx+xml', wayGpx(plan));
   };
   return (

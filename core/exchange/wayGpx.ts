@@ -1,5 +1,5 @@
-import { writeGpx } from '../exchange/gpx';
-import type { FloatPlan } from './floatPlan';
+import { writeGpx } from './gpx';
+import type { FloatPlan } from '../floatplan/floatPlan';
 
 /** The way of a plan as GPX: out to the place, and home from it. */
 export function wayGpx({ title, way }: Pick<FloatPlan, 'title' | 'way'>): string {

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { LevelMark } from '../ui/LevelMark';
-import type { BackupState } from './queries';
+import type { BackupState } from './backups';
 
 /** A week without a backup is minded, and an attempt in vain is said. */
 export function BackupMind({ state, children }: { state: BackupState; children?: ReactNode }) {
