@@ -20,6 +20,14 @@ const rows = await db.execute<{ name: string }>(
   sql`select table_name as name from information_schema.tables where table_schema = 'public'`,
 );
 const names = (rows as unknown as { rows: { name: string }[] }).rows.map(({ name }) => `"${name}"`);
+// What the database works out for a row itself cannot be put back.
+const kept = await db.execute<{ name: string; list: string }>(
+  sql`select table_name as name, string_agg('"' || column_name || '"', ', ') as list from information_schema.columns
+    where table_schema = 'public' and is_generated = 'NEVER' group by table_name`,
+);
+const columns = new Map(
+  (kept as unknown as { rows: { name: string; list: string }[] }).rows.map(({ name, list }) => [`"${name}"`, list]),
+);
 await db.execute(sql.raw('create schema first'));
 for (const name of names) await db.execute(sql.raw(`create table first.${name} as table public.${name}`));
 
@@ -31,7 +39,11 @@ async function putBack(empty: boolean): Promise<void> {
   await db.transaction(async (tx) => {
     await tx.execute(sql.raw('set local session_replication_role = replica'));
     await tx.execute(sql.raw(`truncate ${names.join(', ')}`));
-    if (!empty) for (const name of names) await tx.execute(sql.raw(`insert into ${name} select * from first.${name}`));
+    if (!empty)
+      for (const name of names) {
+        const list = columns.get(name) ?? '';
+        await tx.execute(sql.raw(`insert into ${name} (${list}) select ${list} from first.${name}`));
+      }
     // The count of changes goes back to nought: what the server holds of later ones is then known to be of no account.
     await tx.execute(sql`select setval('document_changes', 1, false)`);
   });

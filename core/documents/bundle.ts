@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { canonical } from './canonical';
-import { instantText, text } from './field';
+import { idText, instantText, text } from './field';
 import { openDocument, sayNotOpened } from './open';
 import { type KindName, documentKinds, kindNames } from './registry';
 import { isRecord } from './upgrade';
@@ -20,7 +20,7 @@ export const bundlePartNames = Object.keys(bundleParts) as BundlePart[];
 export const kindsOf = (parts: readonly BundlePart[]): KindName[] =>
   parts.flatMap((part) => [...bundleParts[part].kinds]);
 
-const keyText = z.string().max(200);
+const keyText = idText;
 /** A document as it stood in its house: whatever form it had. */
 const carriedSchema = z.strictObject({ version: z.int().min(1), updatedAt: instantText, doc: z.unknown() });
 export type CarriedDocument = z.infer<typeof carriedSchema>;

@@ -3,6 +3,7 @@ import { type PgTable, getTableConfig } from 'drizzle-orm/pg-core';
 import type { Database } from '../storage/open';
 import {
   anglers,
+  audit,
   checkIns,
   craft,
   house,
@@ -10,9 +11,14 @@ import {
   items,
   outbox,
   outings,
+  passes,
+  people,
   pictures,
   plansLeft,
+  recoveryCodes,
   rulePacks,
+  sessions,
+  signInTries,
   signatures,
   species,
   walkAnswers,
@@ -39,6 +45,12 @@ export const tables: readonly PgTable[] = [
   checkIns,
   outbox,
   imports,
+  people,
+  sessions,
+  passes,
+  recoveryCodes,
+  signInTries,
+  audit,
 ];
 /** The name of each of its columns in the database, by table. */
 export const tableNames = tables.map((table) => getTableName(table));
@@ -66,7 +78,9 @@ export async function writeTable(db: Database, table: PgTable, rows: readonly st
   const name = getTableName(table);
   const first = rows[0];
   if (first === undefined) return;
-  const columns = Object.keys(JSON.parse(first) as object).filter((column) => column !== 'change_no');
+  // What the database works out for each row itself.
+  const workedOut = new Set(['change_no', ...generatedIn(table)]);
+  const columns = Object.keys(JSON.parse(first) as object).filter((column) => !workedOut.has(column));
   const list = sql.join(
     columns.map((column) => sql.identifier(column)),
     sql`, `,
@@ -77,8 +91,8 @@ export async function writeTable(db: Database, table: PgTable, rows: readonly st
       sql`insert into ${sql.identifier(name)} (${list}) select ${list} from jsonb_populate_recordset(null::${sql.identifier(name)}, ${some}::jsonb)`,
     );
   }
-  const counted = getTableConfig(table).columns.find((column) => column.getSQLType() === 'bigserial');
-  if (counted)
+  const numbered = getTableConfig(table).columns.find((column) => column.getSQLType() === 'bigserial');
+  if (numbered)
     await db.execute(
       sql`select setval(pg_get_serial_sequence(${name}, 'id'), (select max(id) from ${sql.identifier(name)}))`,
     );
@@ -92,6 +106,9 @@ export async function countTable(db: Database, table: PgTable): Promise<number> 
   return row?.n ?? 0;
 }
 
+function generatedIn(table: PgTable): string[] {
+  return getTableConfig(table).columns.flatMap(({ name, generated }) => (generated ? [name] : []));
+}
 function keyOf(table: PgTable) {
   const key = getTableConfig(table).columns.find(({ primary }) => primary);
   if (!key) throw new Error(`${getTableName(table)} has no key.`);

@@ -16,6 +16,7 @@ import {
 } from '../storage/schema';
 import { inTransaction } from '../storage/transaction';
 import { hashOf } from '../walkround/store';
+import { plainId, rowKey, scope } from '../people/scope';
 import type { Bundle } from './read';
 
 /** A signature of a bundle, held against its hash again. */
@@ -98,17 +99,18 @@ export function bringIn(
 
 async function written(tx: Database, { kind, id, here }: Compared, doc: { id: string }): Promise<Undone[number]> {
   const table = documentTables[kind];
-  const [before] = await tx.select().from(table).where(eq(table.id, id));
+  const key = rowKey(id);
+  const [before] = await tx.select().from(table).where(eq(table.id, key));
   const [row] = before
     ? await tx
         .update(table)
         .set({ doc, deletedAt: null, version: sql`${table.version} + 1`, updatedAt: sql`now()` })
-        .where(eq(table.id, id))
+        .where(eq(table.id, key))
         .returning({ version: table.version })
     : await tx
         .insert(table)
         // Each at its moment: they stand in the order in which they stood there.
-        .values({ id, version: 1, doc, createdAt: sql`clock_timestamp()` })
+        .values({ id: key, version: 1, doc, createdAt: sql`clock_timestamp()` })
         .returning({ version: table.version });
   return { kind, id, version: row?.version ?? 1, before: before && here !== null ? { doc: before.doc } : null };
 }
@@ -116,14 +118,17 @@ async function written(tx: Database, { kind, id, here }: Compared, doc: { id: st
 /** What only grows is added: each once, by its key, and only to outings that are here. A signature that is not over its content is left. */
 async function recordsIn(tx: Database, bundle: Bundle): Promise<void> {
   const named = [...bundle.answers, ...bundle.signatures, ...bundle.plans, ...bundle.checkIns];
-  const ids = [...new Set(named.map(({ outingId }) => outingId))];
+  const ids = [...new Set(named.map(({ outingId }) => rowKey(outingId)))];
   const there = new Set(
     ids.length === 0
       ? []
       : (await tx.select({ id: outings.id }).from(outings).where(inArray(outings.id, ids))).map(({ id }) => id),
   );
   const here = <T extends { outingId: string }>(list: readonly T[]) =>
-    list.filter(({ outingId }) => there.has(outingId));
+    list.flatMap((one) => {
+      const outingId = rowKey(one.outingId);
+      return there.has(outingId) ? [{ ...one, outingId }] : [];
+    });
   await inSome(here(bundle.answers), (some) =>
     tx.insert(walkAnswers).values(some).onConflictDoNothing({ target: walkAnswers.key }),
   );
@@ -165,7 +170,7 @@ export function takeBack(db: Database, key: string, at: string): Promise<{ back:
           version: sql`${table.version} + 1`,
           updatedAt: sql`now()`,
         })
-        .where(and(eq(table.id, id), eq(table.version, version)))
+        .where(and(eq(table.id, rowKey(id)), eq(table.version, version)))
         .returning({ id: table.id });
       if (rows.length > 0) back += 1;
       else left.push(`${documentKinds[kind].word} ${id}`);
@@ -177,10 +182,10 @@ export function takeBack(db: Database, key: string, at: string): Promise<{ back:
 
 async function rowsHere(db: Database, kind: KindName): Promise<Map<string, KeptHere>> {
   const table = documentTables[kind];
-  const rows = await db.select().from(table);
+  const rows = await db.select().from(table).where(eq(table.owner, scope().owner));
   return new Map(
     rows.map(({ id, version, updatedAt, deletedAt, doc }) => [
-      id,
+      plainId(id),
       { version, updatedAt: new Date(updatedAt).toISOString(), deleted: deletedAt !== null, doc },
     ]),
   );

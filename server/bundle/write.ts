@@ -1,4 +1,4 @@
-import { type SQL, and, asc, inArray, isNull } from 'drizzle-orm';
+import { type SQL, asc, and, eq, inArray, isNull } from 'drizzle-orm';
 import { type BundleList, type BundlePart, bundleJsonSchema, kindsOf } from '#core/documents/bundle';
 import type { Item } from '#core/documents/item';
 import type { Outing } from '#core/documents/outing';
@@ -7,6 +7,7 @@ import { writeLockerCsv } from '#core/exchange/lockerCsv';
 import { wayOf } from '#core/floatplan/make';
 import { wayGpx } from '#core/exchange/wayGpx';
 import { isSetAside, readRow } from '../documents/store';
+import { plainId, rowKey, scope } from '../people/scope';
 import { bytesOf, pack, sumOf } from '../storage/archive';
 import type { Database } from '../storage/open';
 import { checkIns, documentTables, pictures, plansLeft, signatures, walkAnswers } from '../storage/schema';
@@ -28,7 +29,7 @@ export async function writeBundle(
     const rows = await db
       .select()
       .from(table)
-      .where(isNull(table.deletedAt))
+      .where(and(isNull(table.deletedAt), eq(table.owner, scope().owner)))
       .orderBy(asc(table.createdAt), asc(table.id));
     files[`documents/${kind}.json`] = json(
       rows.map(({ version, updatedAt, doc }) => ({ version, updatedAt: iso(updatedAt), doc })),
@@ -65,9 +66,9 @@ async function picturesOf(db: Database, items: readonly Item[]): Promise<Bytes> 
 }
 
 async function recordsOf(db: Database, outings: readonly Outing[]): Promise<Bytes> {
-  const ids = outings.map(({ id }) => id);
+  const ids = outings.map(({ id }) => rowKey(id));
   type Recorded = typeof walkAnswers | typeof signatures | typeof plansLeft | typeof checkIns;
-  const of = (table: Recorded, some: string[]): SQL | undefined => and(inArray(table.outingId, some));
+  const of = (table: Recorded, some: string[]): SQL => inArray(table.outingId, some);
   const [answers, signed, plans, said] = [
     await inSome(ids, (some) => db.select().from(walkAnswers).where(of(walkAnswers, some)).orderBy(walkAnswers.id)),
     await inSome(ids, (some) => db.select().from(signatures).where(of(signatures, some)).orderBy(signatures.id)),
@@ -77,7 +78,16 @@ async function recordsOf(db: Database, outings: readonly Outing[]): Promise<Byte
   return {
     'records/answers.json': json(
       answers.map(({ key, outingId, stepId, verdict, at, note, recordedAt, clockAheadMs }) => ({
-        ...{ key, outingId, stepId, verdict, at: iso(at), note, recordedAt: iso(recordedAt), clockAheadMs },
+        ...{
+          key,
+          outingId: plainId(outingId),
+          stepId,
+          verdict,
+          at: iso(at),
+          note,
+          recordedAt: iso(recordedAt),
+          clockAheadMs,
+        },
       })),
     ),
     'records/signatures.json': json(
@@ -90,11 +100,11 @@ async function recordsOf(db: Database, outings: readonly Outing[]): Promise<Byte
       })),
     ),
     'records/plans.json': json(
-      plans.map(({ key, outingId, plan, leftAt }) => ({ key, outingId, plan, leftAt: iso(leftAt) })),
+      plans.map(({ key, outingId, plan, leftAt }) => ({ key, outingId: plainId(outingId), plan, leftAt: iso(leftAt) })),
     ),
     'records/check-ins.json': json(
       said.map(({ key, outingId, what, at, homeBy, recordedAt, clockAheadMs }) => ({
-        ...{ key, outingId, what, at: iso(at), homeBy: homeBy === null ? null : iso(homeBy) },
+        ...{ key, outingId: plainId(outingId), what, at: iso(at), homeBy: homeBy === null ? null : iso(homeBy) },
         ...{ recordedAt: iso(recordedAt), clockAheadMs },
       })),
     ),

@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm';
+import { ownerIn, plainId, readableOwners } from '../people/scope';
 import { type KindName, documentKinds } from '#core/documents/registry';
 import type { Database } from '../storage/open';
 import { rowsOf } from '../storage/rows';
@@ -7,6 +8,8 @@ import type { Row } from './store';
 export interface ChangedRow extends Row {
   kind: KindName;
   changeNo: number;
+  /** Whose it is; `id` is its name among theirs. */
+  owner: string;
   deleted: boolean;
   createdAt: string;
 }
@@ -34,7 +37,10 @@ export async function* changedRows(
       (
         kind,
       ) => sql`select ${kind}::text as kind, id, version, doc, updated_at, created_at, deleted_at is not null as deleted, change_no
-        from ${sql.identifier(documentKinds[kind].table)} where change_no > ${from}`,
+        from ${sql.identifier(documentKinds[kind].table)} where change_no > ${from} and owner in (${sql.join(
+          readableOwners(kind).map((owner) => sql`${owner}`),
+          sql`, `,
+        )})`,
     );
     const rows = await rowsOf<Record<string, unknown>>(
       db,
@@ -43,7 +49,8 @@ export async function* changedRows(
     if (rows.length === 0) return;
     yield rows.map((row) => ({
       kind: row.kind as KindName,
-      id: String(row.id),
+      id: plainId(String(row.id)),
+      owner: ownerIn(String(row.id)),
       version: Number(row.version),
       doc: typeof row.doc === 'string' ? (JSON.parse(row.doc) as unknown) : row.doc,
       updatedAt: row.updated_at as string,

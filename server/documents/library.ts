@@ -4,8 +4,11 @@ import type { Database } from '../storage/open';
 import { type ChangedRow, changedRows, newestChange } from './changedRows';
 import type { SetAside, Versioned } from '#core/documents/kept';
 import { isSetAside, readRow } from './store';
+import { perOwner } from '../people/scope';
 
 interface Entry {
+  id: string;
+  owner: string;
   changeNo: number;
   createdAt: string;
   /** null: it was deleted. */
@@ -34,6 +37,12 @@ export interface Library {
 }
 
 export function libraryOf(db: Database): Library {
+  const houses = perOwner(() => ownLibrary(db));
+  return { read: () => houses().read(), changesSince: (after) => houses().changesSince(after) };
+}
+
+/** The library of one owner, and what of the club's they read. */
+function ownLibrary(db: Database): Library {
   let entries = emptyEntries();
   let asides = new Map<string, SetAside>();
   let at = 0;
@@ -42,18 +51,19 @@ export function libraryOf(db: Database): Library {
 
   const take = (row: ChangedRow) => {
     const name = row.kind as ReferenceName;
-    const key = `${name}/${row.id}`;
+    const inKind = `${row.owner}~${row.id}`;
+    const key = `${name}/${inKind}`;
     asides.delete(key);
-    entries[name].delete(row.id);
+    entries[name].delete(inKind);
     at = Math.max(at, row.changeNo);
-    const entry = { changeNo: row.changeNo, createdAt: row.createdAt };
+    const entry = { id: row.id, owner: row.owner, changeNo: row.changeNo, createdAt: row.createdAt };
     if (row.deleted) {
-      entries[name].set(row.id, { ...entry, kept: null, json: '' });
+      entries[name].set(inKind, { ...entry, kept: null, json: '' });
       return;
     }
     const read = readRow(name, row);
     if (isSetAside(read)) asides.set(key, read);
-    else entries[name].set(row.id, { ...entry, kept: read, json: JSON.stringify(read) });
+    else entries[name].set(inKind, { ...entry, kept: read, json: JSON.stringify(read) });
   };
   const bringUpToDate = async (): Promise<LibraryState> => {
     const newest = await newestChange(db);
@@ -86,10 +96,13 @@ export function libraryOf(db: Database): Library {
       const { at: now, setAside } = await read();
       const whole = after <= 0 || after > now;
       const parts = referenceNames.map((name) => {
-        const changed = [...entries[name]].filter(([, one]) => whole || one.changeNo > after);
-        const kept = changed.filter(([, one]) => one.kept !== null).sort(([, a], [, b]) => inOrder(a, b));
-        const gone = whole ? [] : changed.filter(([, one]) => one.kept === null).map(([id]) => id);
-        return `"${name}":{"changed":[${kept.map(([, one]) => one.json).join(',')}],"gone":${JSON.stringify(gone)}}`;
+        const all = [...entries[name].values()];
+        const touched = new Set(all.filter(({ changeNo }) => whole || changeNo > after).map(({ id }) => id));
+        const shown = shownOf(all);
+        const kept = shown.filter(({ id }) => touched.has(id)).sort(inOrder);
+        const there = new Set(shown.map(({ id }) => id));
+        const gone = whole ? [] : [...touched].filter((id) => !there.has(id));
+        return `"${name}":{"changed":[${kept.map(({ json }) => json).join(',')}],"gone":${JSON.stringify(gone)}}`;
       });
       return `{"at":${now},"whole":${whole},${parts.join(',')},"setAside":${JSON.stringify(setAside)}}`;
     },
@@ -101,6 +114,12 @@ function emptyEntries(): Entries {
   return Object.fromEntries(referenceNames.map((name) => [name, new Map()])) as unknown as Entries;
 }
 
+/** Those that stand; of one's own and the club's of the same name, one's own. */
+function shownOf(all: readonly Entry[]): Entry[] {
+  const kept = all.filter((one) => one.kept !== null);
+  const own = new Set(kept.filter(({ owner }) => owner !== '').map(({ id }) => id));
+  return own.size === 0 ? kept : kept.filter(({ id, owner }) => owner !== '' || !own.has(id));
+}
 function inOrder(a: Entry, b: Entry): number {
   return a.createdAt < b.createdAt ? -1 : a.createdAt > b.createdAt ? 1 : 0;
 }
@@ -114,15 +133,15 @@ function stateOf(
 ): LibraryState {
   const documents = <Name extends ReferenceName>(name: Name, was: readonly Documents[Name][] | undefined) => {
     if (was && !touched.has(name)) return was;
-    return [...entries[name].values()]
-      .filter((one) => one.kept !== null)
+    return shownOf([...entries[name].values()])
       .sort(inOrder)
       .map((one) => one.kept?.doc as unknown as Documents[Name]);
   };
   const was = before?.references;
   const versions = new Map<string, number>();
   for (const name of referenceNames)
-    for (const [id, { kept }] of entries[name]) if (kept) versions.set(`${name}/${id}`, kept.version);
+    for (const { id, kept } of shownOf([...entries[name].values()]))
+      if (kept) versions.set(`${name}/${id}`, kept.version);
   const anglers = documents('anglers', undefined);
   return {
     at,

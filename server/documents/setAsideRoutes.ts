@@ -2,14 +2,16 @@ import { and, eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { idText } from '#core/documents/field';
 import { type KindName, kindNames } from '#core/documents/registry';
 import { Refusal, notFound, problemSchema } from '../http/problem';
+import { rowKey } from '../people/scope';
 import type { Database } from '../storage/open';
 import { documentTables } from '../storage/schema';
 import type { SetAside } from '#core/documents/kept';
 import { isSetAside, readRow } from './store';
 
-const params = z.strictObject({ kind: z.enum(kindNames as [KindName, ...KindName[]]), id: z.string().max(200) });
+const params = z.strictObject({ kind: z.enum(kindNames as [KindName, ...KindName[]]), id: idText });
 
 /** Rows that cannot be read: written out as they are, and taken away for good when asked for. */
 export function setAsideRoutes(parent: FastifyInstance, db: Database): void {
@@ -18,7 +20,10 @@ export function setAsideRoutes(parent: FastifyInstance, db: Database): void {
   const problems = { 400: problemSchema, 404: problemSchema, 409: problemSchema };
   const rowOf = async ({ kind, id }: z.infer<typeof params>): Promise<{ doc: unknown; aside: SetAside }> => {
     const table = documentTables[kind];
-    const [row] = await db.select().from(table).where(eq(table.id, id));
+    const [row] = await db
+      .select()
+      .from(table)
+      .where(eq(table.id, rowKey(id)));
     const read = row && row.deletedAt === null ? readRow(kind, row) : null;
     if (!row || !read || !isSetAside(read)) throw notFound('thing set aside');
     return { doc: row.doc, aside: read };
@@ -44,7 +49,7 @@ export function setAsideRoutes(parent: FastifyInstance, db: Database): void {
       await db
         .update(table)
         .set({ deletedAt: new Date() })
-        .where(and(eq(table.id, aside.id)));
+        .where(and(eq(table.id, rowKey(aside.id))));
       return { deleted: aside.id };
     },
   );

@@ -1,10 +1,12 @@
-import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { SetAside, Versioned } from '#core/documents/kept';
 import { openDocument, sayNotOpened } from '#core/documents/open';
 import { type Documents, type KindName, documentKinds } from '#core/documents/registry';
 import { isRecord } from '#core/documents/upgrade';
 import type { Database } from '../storage/open';
 import { type DocumentTable, documentTables } from '../storage/schema';
+import { Refusal } from '../http/problem';
+import { ownerIn, plainId, readableOwners, rowKey, scope } from '../people/scope';
 import { inTransaction } from '../storage/transaction';
 
 /** What stands in the way of a write. */
@@ -59,8 +61,8 @@ export function readRow<Name extends KindName>(name: Name, row: Row): Versioned<
   const named = isRecord(row.doc) ? (row.doc.name ?? row.doc.title) : null;
   return {
     kind: name,
-    id: row.id,
-    name: typeof named === 'string' ? named.slice(0, 80) : row.id,
+    id: plainId(row.id),
+    name: typeof named === 'string' ? named.slice(0, 80) : plainId(row.id),
     why: sayNotOpened(opened),
     newer: opened.is === 'newer',
   };
@@ -79,7 +81,20 @@ export function documentStore<Name extends KindName>(db: Database, name: Name): 
     const read = readRow(name, row);
     return isSetAside(read) ? { done: 'set aside', why: read.why } : { done: 'kept', kept: read };
   };
-  const anyRow = async (id: string) => (await db.select().from(table).where(eq(table.id, id)))[0];
+  const rowAt = async (key: string) => (await db.select().from(table).where(eq(table.id, key)))[0];
+  /** One's own; where there is none that stands, the club's. */
+  const anyRow = async (id: string) => {
+    const own = await rowAt(rowKey(id));
+    if ((own && own.deletedAt === null) || readableOwners(name).length === 1) return own;
+    return (await rowAt(id)) ?? own;
+  };
+  /** The key of the row that a change is of. What is the club's is changed by keepers alone. */
+  const keyToChange = async (id: string): Promise<string> => {
+    const key = (await anyRow(id))?.id ?? rowKey(id);
+    if (ownerIn(key) !== scope().owner && !scope().keeper)
+      throw new Refusal(403, 'The club’s', 'This is the club’s: a keeper changes it. A copy of it is yours to change.');
+    return key;
+  };
   const clashOrMissing = async (id: string): Promise<WriteResult<Doc>> => {
     const row = await anyRow(id);
     if (!row || row.deletedAt !== null) return { done: 'missing' };
@@ -91,10 +106,11 @@ export function documentStore<Name extends KindName>(db: Database, name: Name): 
     version: number,
     set: { doc?: Doc; deletedAt?: ReturnType<typeof sql> },
   ): Promise<WriteResult<Doc>> => {
+    const key = await keyToChange(id);
     const [row] = await db
       .update(table)
       .set({ ...set, version: sql`${table.version} + 1`, updatedAt: sql`now()` })
-      .where(and(eq(table.id, id), eq(table.version, version), isNull(table.deletedAt)))
+      .where(and(eq(table.id, key), eq(table.version, version), isNull(table.deletedAt)))
       .returning();
     return row ? written(row) : clashOrMissing(id);
   };
@@ -103,18 +119,26 @@ export function documentStore<Name extends KindName>(db: Database, name: Name): 
       const rows = await db
         .select()
         .from(table)
-        .where(isNull(table.deletedAt))
+        .where(and(isNull(table.deletedAt), inArray(table.owner, readableOwners(name))))
         .orderBy(asc(table.createdAt), asc(table.id));
-      return rows.map((row) => readRow(name, row)).filter((one): one is Versioned<Doc> => !isSetAside(one));
+      const own = new Set(rows.filter(({ owner }) => owner === scope().owner).map(({ id }) => plainId(id)));
+      return rows
+        .filter(({ id, owner }) => owner === scope().owner || !own.has(id))
+        .map((row) => readRow(name, row))
+        .filter((one): one is Versioned<Doc> => !isSetAside(one));
     },
     get: async (id) => {
       const row = await anyRow(id);
       return row && row.deletedAt === null ? readRow(name, row) : null;
     },
     create: async (doc) => {
-      const [row] = await db.insert(table).values({ id: doc.id, version: 1, doc }).onConflictDoNothing().returning();
+      const [row] = await db
+        .insert(table)
+        .values({ id: rowKey(doc.id), version: 1, doc })
+        .onConflictDoNothing()
+        .returning();
       if (row) return written(row);
-      const taken = await anyRow(doc.id);
+      const taken = await rowAt(rowKey(doc.id));
       if (!taken) return { done: 'missing' };
       const result = written(taken);
       return result.done === 'kept' ? { done: 'clash', current: result.kept } : result;
@@ -143,7 +167,7 @@ export function documentStore<Name extends KindName>(db: Database, name: Name): 
       const [row] = await db
         .update(table)
         .set({ deletedAt: null, version: sql`${table.version} + 1`, updatedAt: sql`now()` })
-        .where(eq(table.id, id))
+        .where(eq(table.id, await keyToChange(id)))
         .returning();
       return row ? written(row) : { done: 'missing' };
     },

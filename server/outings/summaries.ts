@@ -12,6 +12,7 @@ import type { Library, LibraryState } from '../documents/library';
 import type { SetAside, Versioned } from '#core/documents/kept';
 import { isSetAside, readRow } from '../documents/store';
 import type { Database } from '../storage/open';
+import { perOwner } from '../people/scope';
 import type { WalkStore } from '../walkround/store';
 import { DAY_MS } from '#core/units/time';
 
@@ -39,6 +40,11 @@ interface Listed {
 const STANDS_MS = 60_000;
 
 export function summariesOf(db: Database, library: Library, walks: WalkStore, now: () => number): Summaries {
+  const houses = perOwner(() => ownSummaries(db, library, walks, now));
+  return { page: (today, most) => houses().page(today, most), use: (without) => houses().use(without) };
+}
+
+function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () => number): Summaries {
   let listed = new Map<string, Listed>();
   let asides = new Map<string, SetAside>();
   let at = 0;

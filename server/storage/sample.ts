@@ -1,6 +1,7 @@
 import { and, eq, inArray, isNull, isNotNull, sql } from 'drizzle-orm';
 import { type Demo, demo } from '#core/demo/demo';
 import { type KindName, kindNames } from '#core/documents/registry';
+import { plainId, rowKey, scope } from '../people/scope';
 import type { Database } from './open';
 import { DEMO_MARK } from './demo';
 import { documentTables, house } from './schema';
@@ -38,7 +39,7 @@ export async function countSample(db: Database): Promise<number> {
     const rows = await db
       .select({ is: sql`1` })
       .from(table)
-      .where(and(inArray(table.id, ids[kind]), eq(table.version, 1), isNull(table.deletedAt)));
+      .where(and(inArray(table.id, ids[kind].map(rowKey)), eq(table.version, 1), isNull(table.deletedAt)));
     sum += rows.length;
   }
   return sum;
@@ -55,9 +56,9 @@ export function clearSample(db: Database): Promise<Taken> {
       const rows = await tx
         .update(table)
         .set({ deletedAt: sql`now()`, version: sql`${table.version} + 1`, updatedAt: sql`now()` })
-        .where(and(inArray(table.id, ids[kind]), eq(table.version, 1), isNull(table.deletedAt)))
+        .where(and(inArray(table.id, ids[kind].map(rowKey)), eq(table.version, 1), isNull(table.deletedAt)))
         .returning({ id: table.id });
-      if (rows.length > 0) taken[kind] = rows.map(({ id }) => id);
+      if (rows.length > 0) taken[kind] = rows.map(({ id }) => plainId(id));
     }
     return taken;
   });
@@ -68,7 +69,7 @@ async function hasProfile(db: Database): Promise<boolean> {
   const rows = await db
     .select({ is: sql`1` })
     .from(anglers)
-    .where(isNull(anglers.deletedAt))
+    .where(and(isNull(anglers.deletedAt), eq(anglers.owner, scope().owner)))
     .limit(1);
   return rows.length > 0;
 }
@@ -86,7 +87,7 @@ export function restoreSample(db: Database, taken: Taken): Promise<number> {
         .update(table)
         // As it came: so that it can be cleared away again.
         .set({ deletedAt: null, version: 1, updatedAt: sql`now()` })
-        .where(and(inArray(table.id, [...ids]), eq(table.version, 2), isNotNull(table.deletedAt)))
+        .where(and(inArray(table.id, ids.map(rowKey)), eq(table.version, 2), isNotNull(table.deletedAt)))
         .returning({ id: table.id });
       sum += rows.length;
     }

@@ -1,4 +1,5 @@
-import { bigint, bigserial, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { sql } from 'drizzle-orm';
+import { bigint, bigserial, boolean, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 
 import type { KindName } from '#core/documents/registry';
 
@@ -15,8 +16,12 @@ function documentTable<Name extends string>(name: Name) {
       deletedAt: timestamp({ withTimezone: true }),
       /** The number of its newest change among all changes of the house; a trigger counts. What changed since is read by it. */
       changeNo: bigint({ mode: 'number' }).notNull().default(0),
+      /** Whose it is, from its key: `owner~name`. Empty: the house's, the club's and its first keeper's. */
+      owner: text()
+        .notNull()
+        .generatedAlwaysAs(sql`case when position('~' in id) > 0 then split_part(id, '~', 1) else '' end`),
     },
-    (table) => [index(`${name}_change_no`).on(table.changeNo)],
+    (table) => [index(`${name}_change_no`).on(table.changeNo), index(`${name}_owner`).on(table.owner, table.changeNo)],
   );
 }
 
@@ -154,6 +159,79 @@ export const imports = pgTable('imports', {
   undo: jsonb().notNull(),
   /** null: it stands. */
   undoneAt: timestamp({ withTimezone: true, mode: 'string' }),
+});
+
+/** Who may come in. One who was removed keeps the row, so that nobody else takes the name's place. */
+export const people = pgTable('people', {
+  id: text().primaryKey(),
+  /** Stands before the names of what is theirs; empty: the first keeper, to whom the house belonged before. */
+  owner: text().notNull().unique(),
+  name: text().notNull(),
+  /** The name as it is compared: no two people have the same. */
+  nameKey: text().notNull().unique(),
+  keeper: boolean().notNull(),
+  passwordHash: text().notNull(),
+  createdAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+  removedAt: timestamp({ withTimezone: true, mode: 'string' }),
+});
+/** Devices that are signed in, each by the hash of its secret. */
+export const sessions = pgTable(
+  'sessions',
+  {
+    id: bigserial({ mode: 'number' }).primaryKey(),
+    tokenHash: text().notNull().unique(),
+    personId: text()
+      .notNull()
+      .references(() => people.id),
+    device: text().notNull(),
+    createdAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+    seenAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+    expiresAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+    revokedAt: timestamp({ withTimezone: true, mode: 'string' }),
+  },
+  (table) => [index('sessions_person').on(table.personId)],
+);
+/** Addresses that let somebody in once: the first keeper, an invitation, a device to be paired. Each by the hash of its secret. */
+export const passes = pgTable('passes', {
+  id: bigserial({ mode: 'number' }).primaryKey(),
+  tokenHash: text().notNull().unique(),
+  kind: text().notNull(),
+  /** Who made it; null: the house. */
+  madeBy: text().references(() => people.id),
+  /** What it says of whoever is asked in. */
+  note: text().notNull(),
+  madeAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+  expiresAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+  usedAt: timestamp({ withTimezone: true, mode: 'string' }),
+});
+/** Codes that make a new password, each good once. */
+export const recoveryCodes = pgTable(
+  'recovery_codes',
+  {
+    id: bigserial({ mode: 'number' }).primaryKey(),
+    personId: text()
+      .notNull()
+      .references(() => people.id),
+    codeHash: text().notNull(),
+    usedAt: timestamp({ withTimezone: true, mode: 'string' }),
+  },
+  (table) => [index('recovery_codes_person').on(table.personId)],
+);
+/** Sign-ins in vain, by person and by address, and until when the next is refused. */
+export const signInTries = pgTable('sign_in_tries', {
+  id: text().primaryKey(),
+  failures: integer().notNull(),
+  lastAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+  until: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+});
+/** What was done about coming in and taking out. Append-only. */
+export const audit = pgTable('audit', {
+  id: bigserial({ mode: 'number' }).primaryKey(),
+  at: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+  personId: text(),
+  what: text().notNull(),
+  detail: text().notNull(),
+  address: text().notNull(),
 });
 
 /** Facts about this database itself, such as when the demo data came in. */

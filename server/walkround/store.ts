@@ -1,10 +1,11 @@
 import { createHash } from 'node:crypto';
-import { and, asc, desc, eq, gte, inArray, max, ne } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, max, ne, sql } from 'drizzle-orm';
 import { canonical } from '#core/documents/canonical';
 import type { SignedSnapshot } from '#core/signing/snapshot';
 import { type Answer, answerSchema, answeredAt } from '#core/walkround/answerSchema';
 import type { Database } from '../storage/open';
 import { signatures, walkAnswers } from '../storage/schema';
+import { rowKey, scope } from '../people/scope';
 import { type Earlier } from '#core/walkround/answers';
 import { type Instant } from '#core/units/time';
 
@@ -59,7 +60,7 @@ export function walkStore(db: Database): WalkStore {
     const rows = await db
       .select()
       .from(walkAnswers)
-      .where(eq(walkAnswers.outingId, outingId))
+      .where(eq(walkAnswers.outingId, rowKey(outingId)))
       .orderBy(asc(walkAnswers.id));
     const answers: Answer[] = [];
     for (const { key, stepId, verdict, at, note, clockAheadMs, recordedAt } of rows) {
@@ -85,14 +86,20 @@ export function walkStore(db: Database): WalkStore {
       if (answers.length === 0) return;
       await db
         .insert(walkAnswers)
-        .values(answers.map((answer) => ({ ...answer, outingId, recordedAt, clockAheadMs })))
+        .values(answers.map((answer) => ({ ...answer, outingId: rowKey(outingId), recordedAt, clockAheadMs })))
         .onConflictDoNothing({ target: walkAnswers.key });
     },
     earlier: async (outingId, since) => {
       const rows = await db
         .select()
         .from(walkAnswers)
-        .where(and(ne(walkAnswers.outingId, outingId), gte(walkAnswers.recordedAt, new Date(since).toISOString())))
+        .where(
+          and(
+            ne(walkAnswers.outingId, rowKey(outingId)),
+            ofOwner(scope().owner),
+            gte(walkAnswers.recordedAt, new Date(since).toISOString()),
+          ),
+        )
         .orderBy(asc(walkAnswers.id));
       const sound = new Map<string, Earlier>();
       for (const { stepId, verdict, at, clockAheadMs, recordedAt } of rows) {
@@ -107,7 +114,7 @@ export function walkStore(db: Database): WalkStore {
       const [row] = await db
         .select()
         .from(signatures)
-        .where(eq(signatures.outingId, outingId))
+        .where(eq(signatures.outingId, rowKey(outingId)))
         .orderBy(desc(signatures.id))
         .limit(1);
       return row ? asSignature(row) : null;
@@ -118,20 +125,26 @@ export function walkStore(db: Database): WalkStore {
         db
           .select({ outingId: table.outingId, id: max(table.id) })
           .from(table)
-          .where(inArray(table.outingId, [...outingIds]))
+          .where(inArray(table.outingId, outingIds.map(rowKey)))
           .groupBy(table.outingId);
       const answered = new Map((await newest(walkAnswers)).map((row) => [row.outingId, row.id]));
       const signed = new Map((await newest(signatures)).map((row) => [row.outingId, row.id]));
-      return new Map(outingIds.map((id) => [id, `${answered.get(id) ?? 0}/${signed.get(id) ?? 0}`]));
+      return new Map(outingIds.map((id) => [id, `${answered.get(rowKey(id)) ?? 0}/${signed.get(rowKey(id)) ?? 0}`]));
     },
     sign: async (outingId, snapshot, signedAt, key) => {
       await db
         .insert(signatures)
-        .values({ outingId, signedAt, hash: hashOf(snapshot), judged: snapshot, key: key ?? null })
+        .values({ outingId: rowKey(outingId), signedAt, hash: hashOf(snapshot), judged: snapshot, key: key ?? null })
         .onConflictDoNothing({ target: signatures.key });
     },
   };
 }
+
+/** Answers of one owner's outings. */
+const ofOwner = (owner: string) =>
+  owner === ''
+    ? sql`position('~' in ${walkAnswers.outingId}) = 0`
+    : sql`starts_with(${walkAnswers.outingId}, ${`${owner}~`})`;
 
 export function hashOf(snapshot: unknown): string {
   return createHash('sha256').update(canonical(snapshot)).digest('hex');

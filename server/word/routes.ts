@@ -9,6 +9,7 @@ import { type PlanState, statusOf } from '#core/floatplan/status';
 import { found, idParams } from '../documents/routes';
 import type { Stores } from '../documents/stores';
 import { problemSchema } from '../http/problem';
+import { asHouse, isMine, plainId } from '../people/scope';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
 import { planPdf } from './planPdf';
@@ -177,11 +178,12 @@ export function wordRoutes(
     async () => {
       const out = [];
       for (const { left, status } of await watch.out()) {
+        if (!isMine(left.outingId)) continue;
         const { state, homeAt, callAt, heardAt, heard } = status;
         if (state === 'left') continue;
         const { title, zone, rescue, who, phone, vehicle } = left.plan;
         const waited = { zone, rescue, who, phone, vehicle };
-        out.push({ outingId: left.outingId, title, ...waited, state, homeAt, callAt, heardAt, heard });
+        out.push({ outingId: plainId(left.outingId), title, ...waited, state, homeAt, callAt, heardAt, heard });
       }
       return { out };
     },
@@ -209,18 +211,20 @@ export function wordRoutes(
     {
       schema: { tags, params: z.strictObject({ token: text(80) }), response: { 200: z.unknown(), 404: z.unknown() } },
     },
-    async ({ params: { token } }, reply) => {
-      void reply
-        .type('text/html; charset=utf-8')
-        .header('cache-control', 'no-store')
-        .header('x-robots-tag', 'noindex')
-        .header('referrer-policy', 'no-referrer');
-      const page = await words.pageBySecret(token);
-      const left = page && (await words.plan(page.outingId));
-      const at = now();
-      const status = left && statusOf(left.plan, await words.heard(left.outingId), at);
-      if (!page || !left || !status || !isWatched(page, status, at)) return reply.code(404).send(noPage());
-      return reply.send(watchPage(left.plan, status, left.leftAt, at));
-    },
+    // Whoever has the address, whoever else they are.
+    ({ params: { token } }, reply) =>
+      asHouse(async () => {
+        void reply
+          .type('text/html; charset=utf-8')
+          .header('cache-control', 'no-store')
+          .header('x-robots-tag', 'noindex')
+          .header('referrer-policy', 'no-referrer');
+        const page = await words.pageBySecret(token);
+        const left = page && (await words.plan(page.outingId));
+        const at = now();
+        const status = left && statusOf(left.plan, await words.heard(left.outingId), at);
+        if (!page || !left || !status || !isWatched(page, status, at)) return reply.code(404).send(noPage());
+        return reply.send(watchPage(left.plan, status, left.leftAt, at));
+      }),
   );
 }

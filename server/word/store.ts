@@ -5,6 +5,7 @@ import type { Message, MessageKind } from '#core/floatplan/message';
 import { type CheckIn, checkInSchema } from '#core/floatplan/checkIn';
 import { answeredAt } from '#core/walkround/answerSchema';
 import type { Database } from '../storage/open';
+import { rowKey } from '../people/scope';
 import { checkIns, outbox, plansLeft, watchPages } from '../storage/schema';
 
 export interface LeftPlan {
@@ -54,7 +55,7 @@ export function wordStore(db: Database) {
       const [row] = await db
         .select()
         .from(plansLeft)
-        .where(eq(plansLeft.outingId, outingId))
+        .where(eq(plansLeft.outingId, rowKey(outingId)))
         .orderBy(desc(plansLeft.id))
         .limit(1);
       return row ? planIn(row) : null;
@@ -82,19 +83,19 @@ export function wordStore(db: Database) {
     leave: async (outingId: string, key: string, plan: FloatPlan, leftAt: string): Promise<boolean> => {
       const rows = await db
         .insert(plansLeft)
-        .values({ key, outingId, plan, leftAt })
+        .values({ key, outingId: rowKey(outingId), plan, leftAt })
         .onConflictDoNothing({ target: plansLeft.key })
         .returning({ id: plansLeft.id });
       return rows.length > 0;
     },
-    page: (outingId: string) => pageWhere(eq(watchPages.outingId, outingId)),
+    page: (outingId: string) => pageWhere(eq(watchPages.outingId, rowKey(outingId))),
     pageBySecret: (token: string) => pageWhere(eq(watchPages.token, token)),
     /** Opens the page of an outing; one that was switched off comes back at another address. */
     open: async (outingId: string, base: string): Promise<void> => {
       const token = randomBytes(SECRET_BYTES).toString('base64url');
       await db
         .insert(watchPages)
-        .values({ outingId, token, base, offAt: null })
+        .values({ outingId: rowKey(outingId), token, base, offAt: null })
         .onConflictDoUpdate({
           target: watchPages.outingId,
           set: {
@@ -108,11 +109,15 @@ export function wordStore(db: Database) {
       await db
         .update(watchPages)
         .set({ offAt: at })
-        .where(and(eq(watchPages.outingId, outingId), isNull(watchPages.offAt)));
+        .where(and(eq(watchPages.outingId, rowKey(outingId)), isNull(watchPages.offAt)));
     },
     /** What was heard, in the order in which it came. Moments are reckoned by the server's clock. */
     heard: async (outingId: string): Promise<CheckIn[]> => {
-      const rows = await db.select().from(checkIns).where(eq(checkIns.outingId, outingId)).orderBy(asc(checkIns.id));
+      const rows = await db
+        .select()
+        .from(checkIns)
+        .where(eq(checkIns.outingId, rowKey(outingId)))
+        .orderBy(asc(checkIns.id));
       return rows.flatMap(({ key, what, at, homeBy, clockAheadMs, recordedAt }) => {
         const read = checkInSchema.safeParse({
           key,
@@ -132,7 +137,7 @@ export function wordStore(db: Database) {
       if (list.length === 0) return;
       await db
         .insert(checkIns)
-        .values(list.map((one) => ({ ...one, outingId, recordedAt, clockAheadMs })))
+        .values(list.map((one) => ({ ...one, outingId: rowKey(outingId), recordedAt, clockAheadMs })))
         .onConflictDoNothing({ target: checkIns.key });
     },
     /** Writes a message once: by its mark it is known again. */
@@ -140,7 +145,11 @@ export function wordStore(db: Database) {
       await db.insert(outbox).values(message).onConflictDoNothing({ target: outbox.mark });
     },
     messages: async (outingId: string): Promise<KeptMessage[]> => {
-      const rows = await db.select().from(outbox).where(eq(outbox.outingId, outingId)).orderBy(asc(outbox.id));
+      const rows = await db
+        .select()
+        .from(outbox)
+        .where(eq(outbox.outingId, rowKey(outingId)))
+        .orderBy(asc(outbox.id));
       return rows.map(asMessage);
     },
     unsent: async (): Promise<KeptMessage[]> => {

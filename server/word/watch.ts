@@ -5,6 +5,7 @@ import { DAY_MS } from '#core/units/time';
 import { isSetAside } from '../documents/store';
 import { stores } from '../documents/stores';
 import type { Database } from '../storage/open';
+import { asHouse } from '../people/scope';
 import { type LeftPlan, type WatchPage, wordStore } from './store';
 
 /** A page of an outing that came home stays so long; one of which nothing was heard, longer. */
@@ -73,39 +74,43 @@ export function watchOver(db: Database, now: () => number, post: Post | null) {
   };
   return {
     /** Plans that somebody has and waits for, each as it stands. */
-    out: async (): Promise<{ left: LeftPlan; status: PlanStatus }[]> => {
-      const at = now();
-      const list: { left: LeftPlan; status: PlanStatus }[] = [];
-      for (const left of await words.plans({
-        launchBefore: new Date(at + DAY_MS).toISOString(),
-        callAfter: new Date(at - UNHEARD_MS).toISOString(),
-      })) {
-        const status = statusOf(left.plan, await words.heard(left.outingId), at);
-        const waits = status.state !== 'home' && at <= status.callAt + UNHEARD_MS;
-        if (waits && !(await isOver(left.outingId))) list.push({ left, status });
-      }
-      return list;
-    },
+    out: (): Promise<{ left: LeftPlan; status: PlanStatus }[]> =>
+      asHouse(async () => {
+        const at = now();
+        const list: { left: LeftPlan; status: PlanStatus }[] = [];
+        for (const left of await words.plans({
+          launchBefore: new Date(at + DAY_MS).toISOString(),
+          callAfter: new Date(at - UNHEARD_MS).toISOString(),
+        })) {
+          const status = statusOf(left.plan, await words.heard(left.outingId), at);
+          const waits = status.state !== 'home' && at <= status.callAt + UNHEARD_MS;
+          if (waits && !(await isOver(left.outingId))) list.push({ left, status });
+        }
+        return list;
+      }),
     /** A plan was left: whoever has it is written to. */
-    left: async (left: LeftPlan) =>
-      write(
-        left,
-        'left',
-        `left:${left.id}`,
-        `${plainText(left.plan, await address(left.outingId))}\n\nNobody but you is watching this: the clock is yours.`,
-        `Plan of ${left.plan.who || 'a kayak angler'}: ${left.plan.title}`,
+    left: (left: LeftPlan) =>
+      asHouse(async () =>
+        write(
+          left,
+          'left',
+          `left:${left.id}`,
+          `${plainText(left.plan, await address(left.outingId))}\n\nNobody but you is watching this: the clock is yours.`,
+          `Plan of ${left.plan.who || 'a kayak angler'}: ${left.plan.title}`,
+        ),
       ),
     /** They are home: whoever waited is told. */
-    home: async (left: LeftPlan, status: PlanStatus) => {
-      if (status.state !== 'home' || !status.heard) return;
-      await write(
-        left,
-        'home',
-        `home:${left.outingId}:${status.heard.key}`,
-        await toldOf(left, status),
-        `Home: ${left.plan.who || left.plan.title}`,
-      );
-    },
+    home: (left: LeftPlan, status: PlanStatus) =>
+      asHouse(async () => {
+        if (status.state !== 'home' || !status.heard) return;
+        await write(
+          left,
+          'home',
+          `home:${left.outingId}:${status.heard.key}`,
+          await toldOf(left, status),
+          `Home: ${left.plan.who || left.plan.title}`,
+        );
+      }),
     async tick(): Promise<void> {
       for (const { left, status } of await this.out()) {
         if (status.state !== 'late' && status.state !== 'overdue') continue;
