@@ -19,6 +19,9 @@ import { sampleRoutes } from './documents/sampleRoutes';
 import { setAsideRoutes } from './documents/setAsideRoutes';
 import { type Serving, guard } from './http/guard';
 import { InvalidInput, handleErrors } from './http/problem';
+import { keepDoor } from './people/door';
+import { noAccounts, peopleRoutes } from './people/routes';
+import { peopleStore } from './people/store';
 import { referenceRoutes } from './documents/referenceRoutes';
 import { stationRoutes } from './station/routes';
 import { stores } from './documents/stores';
@@ -42,6 +45,10 @@ export interface AppParts {
   post?: Post | null;
   /** How often plans that are out are looked at, ms; 0: never, whoever made the app does. */
   watchMs?: number;
+  /** Whether people sign in; else whoever reaches the server is the one person of the house. */
+  accounts?: boolean;
+  /** Addresses of proxies whose word of who asks is taken. */
+  trusted?: readonly string[];
   /** The daily backup; left out: there is none. */
   backups?: Backups;
   /** How often it is asked whether one is due, ms; 0: never. */
@@ -59,6 +66,8 @@ export async function buildApp({
   tls = null,
   post = null,
   watchMs = 0,
+  accounts = false,
+  trusted = [],
   backups = backupsOf(db, null, now),
   backupEveryMs = 0,
 }: AppParts): Promise<FastifyInstance> {
@@ -66,6 +75,7 @@ export async function buildApp({
     logger: log ? { level: 'warn' } : false,
     bodyLimit: BODY_LIMIT,
     routerOptions: { maxParamLength: 200 },
+    ...(trusted.length > 0 ? { trustProxy: [...trusted] } : {}),
   };
   const app = (tls ? Fastify({ ...options, https: tls }) : Fastify(options)) as FastifyInstance;
   app.setValidatorCompiler(({ schema, httpPart }) => (data) => {
@@ -75,6 +85,7 @@ export async function buildApp({
   app.setSerializerCompiler(serializerCompiler);
   handleErrors(app);
   guard(app, serving);
+  if (accounts) await keepDoor(app, peopleStore(db, now));
   // What the browser's clock says is compared with this one.
   app.addHook('onSend', (_request, reply, _payload, done) => {
     reply.header('x-tally-now', String(now()));
@@ -114,6 +125,8 @@ export async function buildApp({
     ok: true,
     now: new Date(now()).toISOString(),
   }));
+  if (accounts) peopleRoutes(app, { db, now, secure: tls !== null });
+  else noAccounts(app);
   referenceRoutes(app, from, library);
   setAsideRoutes(app, db);
   pictureRoutes(app, db);

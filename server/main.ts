@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { buildApp } from './app';
 import { backupsOf } from './backup/daily';
+import { type PeopleStore, peopleStore } from './people/store';
 import { openFrom } from './storage/openFrom';
 import { loadDemo } from './storage/demo';
 import { PlainError, systemCode } from './http/plainError';
@@ -55,6 +56,8 @@ async function main(): Promise<void> {
     tls,
     post: settings.smtpUrl === null ? null : mailer(settings.smtpUrl, settings.mailFrom),
     watchMs: WATCH_MS,
+    accounts: settings.accounts,
+    trusted: settings.trusted,
   });
   const stop = async () => {
     // What is being answered is answered; a browser also keeps connections open that say nothing, and those are not waited for.
@@ -88,7 +91,19 @@ async function main(): Promise<void> {
     });
   const address = app.server.address();
   const port = typeof address === 'object' && address !== null ? address.port : settings.port;
-  console.log(`Unhurried Tally is ready at ${settings.tls ? 'https' : 'http'}://${settings.host}:${port}`);
+  const base = (name: string) => `${settings.tls ? 'https' : 'http'}://${name}:${port}`;
+  console.log(`Unhurried Tally is ready at ${base(settings.host)}`);
+  if (settings.accounts)
+    await sayFirst(peopleStore(db, now), base(settings.names.find((name) => name !== '*') ?? settings.host));
+}
+
+/** In a house that nobody can come into yet: the address that makes its first keeper, said once. */
+async function sayFirst(people: PeopleStore, base: string): Promise<void> {
+  if (!(await people.isEmpty())) return;
+  const { token } = await people.makePass('first', null);
+  console.log(
+    `Nobody can sign in yet. Whoever opens this first, within a day, is the first keeper: ${base}/first#${token}`,
+  );
 }
 
 main().catch((error: unknown) => {

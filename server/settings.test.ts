@@ -23,15 +23,24 @@ describe('what the environment may set', () => {
     expect(() => readSettings({ SMTP_URL: 'mail.example' })).toThrow(/^SMTP_URL must be an address like smtps:/);
     for (const PORT of ['ninety', '70000', '-1', '80.5']) expect(() => readSettings({ PORT })).toThrow(/^PORT must be/);
   });
-  it('does not listen beyond this machine unless that was asked for, and then says why not', () => {
-    expect(() => readSettings({ HOST: '0.0.0.0' })).toThrow(
-      /^HOST is 0\.0\.0\.0: everyone on that network could read and change everything here, .*TALLY_OPEN_NETWORK=1/,
-    );
-    expect(readSettings({ HOST: '0.0.0.0', TALLY_OPEN_NETWORK: '1' }).names).toEqual(['*']);
-    expect(
-      readSettings({ HOST: '0.0.0.0', TALLY_OPEN_NETWORK: '1', TALLY_NAMES: ' Tally.Home , boat ' }).names,
-    ).toEqual(['tally.home', 'boat']);
-    for (const HOST of ['localhost', '127.0.0.2', '::1']) expect(readSettings({ HOST }).host).toBe(HOST);
+  it('has people sign in beyond this machine, unless a network was opened on purpose', () => {
+    expect(readSettings({}).accounts).toBe(false);
+    expect(readSettings({ TALLY_ACCOUNTS: '1' }).accounts).toBe(true);
+    expect(readSettings({ HOST: '0.0.0.0' })).toMatchObject({ accounts: true, names: ['*'] });
+    expect(readSettings({ HOST: '0.0.0.0', TALLY_OPEN_NETWORK: '1' }).accounts).toBe(false);
+    expect(readSettings({ HOST: '0.0.0.0', TALLY_OPEN_NETWORK: '1', TALLY_ACCOUNTS: '1' }).accounts).toBe(true);
+    expect(readSettings({ HOST: '0.0.0.0', TALLY_NAMES: ' Tally.Home , boat ' }).names).toEqual(['tally.home', 'boat']);
+    for (const HOST of ['localhost', '127.0.0.2', '::1']) expect(readSettings({ HOST }).accounts).toBe(false);
+  });
+  it('trusts no proxy but those named by their address', () => {
+    expect(readSettings({}).trusted).toEqual([]);
+    expect(readSettings({ TALLY_TRUSTED_PROXIES: '10.0.0.2, ::1,10.1.0.0/16' }).trusted).toEqual([
+      '10.0.0.2',
+      '::1',
+      '10.1.0.0/16',
+    ]);
+    for (const TALLY_TRUSTED_PROXIES of ['proxy.example', 'true', '10.0.0'])
+      expect(() => readSettings({ TALLY_TRUSTED_PROXIES })).toThrow(/^TALLY_TRUSTED_PROXIES holds addresses/);
   });
   it('backs up where it is told, nowhere when it is told so, and not beside a database that is elsewhere', () => {
     expect(readSettings({ TALLY_BACKUPS: '/mnt/other' }).backups).toBe('/mnt/other');

@@ -1,3 +1,4 @@
+import { isIP } from 'node:net';
 import { join, resolve } from 'node:path';
 import { PlainError } from './http/plainError';
 
@@ -7,6 +8,10 @@ export interface Settings {
   port: number;
   data: string;
   databaseUrl: string | null;
+  /** Whether people sign in; else whoever reaches the server is the one person of the house. */
+  accounts: boolean;
+  /** Addresses of reverse proxies whose word of who asks, and by what, is taken. */
+  trusted: readonly string[];
   /** Folder into which the house is backed up each day; null: it is not. */
   backups: string | null;
   demo: boolean;
@@ -21,27 +26,28 @@ export interface Settings {
 
 const LOOPBACK: readonly string[] = ['127.0.0.1', 'localhost', '::1'];
 
-/** Reads HOST, PORT, TALLY_DATA, DATABASE_URL, TALLY_BACKUPS, TALLY_DEMO, TALLY_OPEN_NETWORK, TALLY_NAMES, TALLY_TLS_CERT, TALLY_TLS_KEY, SMTP_URL and SMTP_FROM; a bad one is a plain error. */
+/** Reads HOST, PORT, TALLY_DATA, DATABASE_URL, TALLY_ACCOUNTS, TALLY_TRUSTED_PROXIES, TALLY_BACKUPS, TALLY_DEMO, TALLY_OPEN_NETWORK, TALLY_NAMES, TALLY_TLS_CERT, TALLY_TLS_KEY, SMTP_URL and SMTP_FROM; a bad one is a plain error. */
 export function readSettings(env: Readonly<Record<string, string | undefined>>): Settings {
   const port = env.PORT === undefined || env.PORT === '' ? 4180 : Number(env.PORT);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new PlainError('bad-setting', `PORT must be a whole number from 0 to 65535, not "${env.PORT ?? ''}".`);
   const host = env.HOST || '127.0.0.1';
   const isOpen = !LOOPBACK.includes(host) && !/^127\./.test(host);
-  if (isOpen && env.TALLY_OPEN_NETWORK !== '1')
-    throw new PlainError(
-      'bad-setting',
-      `HOST is ${host}: everyone on that network could read and change everything here, for there are no accounts. Leave HOST unset, or set TALLY_OPEN_NETWORK=1 to allow it.`,
-    );
-  const named = (env.TALLY_NAMES ?? '')
-    .split(',')
-    .map((name) => name.trim().toLowerCase())
-    .filter((name) => name !== '');
+  // Beyond this machine people sign in, unless a network of one's own was opened on purpose.
+  const accounts = env.TALLY_ACCOUNTS === '1' || (isOpen && env.TALLY_OPEN_NETWORK !== '1');
+  const listed = (text: string | undefined) =>
+    (text ?? '')
+      .split(',')
+      .map((one) => one.trim().toLowerCase())
+      .filter((one) => one !== '');
+  const named = listed(env.TALLY_NAMES);
   const data = resolve(env.TALLY_DATA || 'data');
   return {
     host,
     names: isOpen && named.length === 0 ? ['*'] : named,
     port,
+    accounts,
+    trusted: proxiesIn(listed(env.TALLY_TRUSTED_PROXIES)),
     data,
     databaseUrl: env.DATABASE_URL || null,
     backups: backupsIn(env.TALLY_BACKUPS, env.DATABASE_URL ? null : join(data, 'backups')),
@@ -50,6 +56,16 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
     mailFrom: env.SMTP_FROM || 'Unhurried Tally <tally@localhost>',
     demo: (env.TALLY_DEMO ?? '1') !== '0',
   };
+}
+
+function proxiesIn(list: readonly string[]): readonly string[] {
+  const wrong = list.find((one) => isIP(one.replace(/\/\d{1,3}$/, '')) === 0);
+  if (wrong !== undefined)
+    throw new PlainError(
+      'bad-setting',
+      `TALLY_TRUSTED_PROXIES holds addresses like 10.0.0.2 or 10.0.0.0/24, parted by commas, not "${wrong}".`,
+    );
+  return list;
 }
 
 function backupsIn(folder: string | undefined, usual: string | null): string | null {

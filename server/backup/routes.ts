@@ -3,6 +3,7 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { PlainError } from '../http/plainError';
 import { Refusal, problemSchema } from '../http/problem';
+import { keepersOnly } from '../people/door';
 import type { Backups } from './daily';
 
 const keptSchema = z.object({ name: z.string(), at: z.string(), bytes: z.int() });
@@ -22,6 +23,7 @@ export function backupRoutes(parent: FastifyInstance, backups: Backups): void {
     '/api/backups',
     { schema: { tags, response: { 201: keptSchema, 409: problemSchema } } },
     async (_request, reply) => {
+      keepersOnly();
       try {
         return await reply.code(201).send(await backups.make());
       } catch (error) {

@@ -1,0 +1,79 @@
+import cookie from '@fastify/cookie';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import { Refusal } from '../http/problem';
+import { type Scope, scope, within } from './scope';
+import type { PeopleStore, Person } from './store';
+
+const COOKIE = 'tally';
+const KEPT_S = 90 * 86_400;
+/** What nobody has to be signed in for: the pages themselves, coming in, whether the server lives, and a plan by its secret address. */
+const OPEN = new Set([
+  '/api/health',
+  '/api/me',
+  '/api/first',
+  '/api/join',
+  '/api/sign-in',
+  '/api/recover',
+  '/api/pair',
+  '/watch/:token',
+  '/*',
+]);
+
+declare module 'fastify' {
+  interface FastifyRequest {
+    /** Who is signed in, and by which device; null: nobody. */
+    signedIn: { person: Person; sessionId: number } | null;
+  }
+}
+
+/**
+ * Stands before every route: whoever is not signed in gets no farther than coming in. What is done for a request is done as whoever asks.
+ */
+export async function keepDoor(app: FastifyInstance, people: PeopleStore): Promise<void> {
+  await app.register(cookie);
+  app.decorateRequest('signedIn', null);
+  app.addHook('onRequest', async (request) => {
+    const token = request.cookies[COOKIE];
+    request.signedIn = token === undefined || token.length > 100 ? null : await people.signedIn(token);
+    // Files of the program are the same for everyone; every other address asks who comes.
+    if (request.signedIn || isOpen(request)) return;
+    throw new Refusal(401, 'Sign in', 'Sign in to go on.');
+  });
+  // All of the request runs as whoever asks: entered with a callback, and once more after the body was read, which comes by another way.
+  const enter = (request: FastifyRequest, _reply: FastifyReply, done: () => void) =>
+    within(request.signedIn ? scopeOf(request.signedIn.person) : NOBODY, done);
+  app.addHook('onRequest', enter);
+  app.addHook('preValidation', enter);
+  // Nothing is done for somebody as if it were the house's own doing.
+  app.addHook('preHandler', (request, _reply, done) => {
+    const whose = request.signedIn?.person.id ?? null;
+    done(
+      scope().personId === whose && scope().owner === (request.signedIn?.person.owner ?? NOBODY.owner)
+        ? undefined
+        : new Error('Nobody knows for whom this is done.'),
+    );
+  });
+}
+
+const NOBODY: Scope = { owner: 'nobody', keeper: false, personId: null };
+function scopeOf({ id, owner, keeper }: Person): Scope {
+  return { owner, keeper, personId: id };
+}
+
+function isOpen({ routeOptions, url, method }: FastifyRequest): boolean {
+  const path = routeOptions.url;
+  if (path === undefined) return !url.startsWith('/api');
+  return OPEN.has(path) || (!path.startsWith('/api') && (method === 'GET' || method === 'HEAD'));
+}
+
+export function letIn(reply: FastifyReply, token: string, secure: boolean): void {
+  void reply.setCookie(COOKIE, token, { path: '/', httpOnly: true, sameSite: 'strict', secure, maxAge: KEPT_S });
+}
+export function letOut(reply: FastifyReply): void {
+  void reply.clearCookie(COOKIE, { path: '/' });
+}
+
+/** Only keepers go on; in a house without accounts everyone is one. */
+export function keepersOnly(): void {
+  if (!scope().keeper) throw new Refusal(403, 'Keepers only', 'Only a keeper of this house may do that.');
+}

@@ -1,0 +1,253 @@
+import { randomUUID } from 'node:crypto';
+import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
+import type { Database } from '../storage/open';
+import { audit, passes, people, recoveryCodes, sessions, signInTries } from '../storage/schema';
+import { codeHash, newCode, newToken, tokenHash } from './secrets';
+
+export type Person = typeof people.$inferSelect;
+export type PassKind = 'first' | 'join' | 'pair';
+export type AuditWhat =
+  | 'first keeper'
+  | 'joined'
+  | 'invited'
+  | 'invitation withdrawn'
+  | 'signed in'
+  | 'sign-in refused'
+  | 'signed out'
+  | 'device signed out'
+  | 'device paired'
+  | 'password changed'
+  | 'recovered'
+  | 'removed'
+  | 'made a keeper'
+  | 'exported'
+  | 'brought in';
+
+const DAY_MS = 86_400_000;
+const SESSION_MS = 90 * DAY_MS;
+export const LASTS_MS: Record<PassKind, number> = { first: DAY_MS, join: 7 * DAY_MS, pair: 5 * 60_000 };
+const CODES = 8;
+/** A session says when it was seen last, to the minute. */
+const SEEN_MS = 60_000;
+
+/** Names are the same however they are written. */
+export const nameKey = (name: string): string => name.normalize('NFKC').trim().replace(/\s+/g, ' ').toLowerCase();
+
+/** People, their devices, and what lets somebody in. */
+export function peopleStore(db: Database, now: () => number) {
+  const iso = (at = now()) => new Date(at).toISOString();
+  return {
+    isEmpty: async (): Promise<boolean> =>
+      (
+        await db
+          .select({ is: sql`1` })
+          .from(people)
+          .limit(1)
+      ).length === 0,
+    byName: async (name: string): Promise<Person | null> =>
+      (
+        await db
+          .select()
+          .from(people)
+          .where(and(eq(people.nameKey, nameKey(name)), isNull(people.removedAt)))
+      )[0] ?? null,
+    byId: async (id: string): Promise<Person | null> =>
+      (
+        await db
+          .select()
+          .from(people)
+          .where(and(eq(people.id, id), isNull(people.removedAt)))
+      )[0] ?? null,
+    list: (): Promise<Person[]> =>
+      db.select().from(people).where(isNull(people.removedAt)).orderBy(asc(people.createdAt)),
+    /** null: the name is taken. The first owns what was in the house before. */
+    add: async (name: string, passwordHash: string, { first }: { first: boolean }): Promise<Person | null> => {
+      const id = randomUUID();
+      const [row] = await db
+        .insert(people)
+        .values({
+          ...{ id, name: name.trim(), nameKey: nameKey(name), passwordHash, createdAt: iso() },
+          owner: first ? '' : id.replaceAll('-', '').slice(0, 20),
+          keeper: first,
+        })
+        .onConflictDoNothing()
+        .returning();
+      return row ?? null;
+    },
+    setPassword: async (id: string, passwordHash: string): Promise<void> => {
+      await db.update(people).set({ passwordHash }).where(eq(people.id, id));
+    },
+    setKeeper: async (id: string): Promise<void> => {
+      await db.update(people).set({ keeper: true }).where(eq(people.id, id));
+    },
+    /** Nobody is signed in by it any more; what is theirs stays, and is nobody's to read. */
+    remove: async (id: string): Promise<void> => {
+      await db.update(people).set({ removedAt: iso() }).where(eq(people.id, id));
+      await db
+        .update(sessions)
+        .set({ revokedAt: iso() })
+        .where(and(eq(sessions.personId, id), isNull(sessions.revokedAt)));
+    },
+
+    /** @returns the secret that the device keeps */
+    begin: async (personId: string, device: string): Promise<string> => {
+      const token = newToken();
+      await db.insert(sessions).values({
+        ...{ tokenHash: tokenHash(token), personId, device: device.slice(0, 200) },
+        ...{ createdAt: iso(), seenAt: iso(), expiresAt: iso(now() + SESSION_MS) },
+      });
+      return token;
+    },
+    /** Who is signed in by a secret; null: nobody, or not any more. */
+    signedIn: async (token: string): Promise<{ person: Person; sessionId: number } | null> => {
+      const [row] = await db
+        .select({ person: people, session: sessions })
+        .from(sessions)
+        .innerJoin(people, eq(sessions.personId, people.id))
+        .where(
+          and(
+            eq(sessions.tokenHash, tokenHash(token)),
+            isNull(sessions.revokedAt),
+            isNull(people.removedAt),
+            gt(sessions.expiresAt, iso()),
+          ),
+        );
+      if (!row) return null;
+      if (now() - Date.parse(row.session.seenAt) > SEEN_MS)
+        await db.update(sessions).set({ seenAt: iso() }).where(eq(sessions.id, row.session.id));
+      return { person: row.person, sessionId: row.session.id };
+    },
+    devices: (personId: string) =>
+      db
+        .select()
+        .from(sessions)
+        .where(and(eq(sessions.personId, personId), isNull(sessions.revokedAt), gt(sessions.expiresAt, iso())))
+        .orderBy(desc(sessions.seenAt)),
+    /** @param except of all of a person's devices this one stays signed in */
+    end: async (personId: string, which: { id: number } | { except: number | null }): Promise<number> => {
+      const rows = await db
+        .update(sessions)
+        .set({ revokedAt: iso() })
+        .where(
+          and(
+            eq(sessions.personId, personId),
+            isNull(sessions.revokedAt),
+            'id' in which
+              ? eq(sessions.id, which.id)
+              : which.except === null
+                ? undefined
+                : sql`${sessions.id} <> ${which.except}`,
+          ),
+        )
+        .returning({ id: sessions.id });
+      return rows.length;
+    },
+
+    makePass: async (
+      kind: PassKind,
+      madeBy: string | null,
+      note = '',
+    ): Promise<{ token: string; expiresAt: string }> => {
+      const token = newToken();
+      const expiresAt = iso(now() + LASTS_MS[kind]);
+      await db.insert(passes).values({ tokenHash: tokenHash(token), kind, madeBy, note, madeAt: iso(), expiresAt });
+      return { token, expiresAt };
+    },
+    /** Takes a pass for use: it is good once. null: it is none, was used, withdrawn, or its time is over. */
+    usePass: async (kind: PassKind, token: string): Promise<{ madeBy: string | null } | null> => {
+      const [row] = await db
+        .update(passes)
+        .set({ usedAt: iso() })
+        .where(
+          and(
+            eq(passes.tokenHash, tokenHash(token)),
+            eq(passes.kind, kind),
+            isNull(passes.usedAt),
+            gt(passes.expiresAt, iso()),
+          ),
+        )
+        .returning({ madeBy: passes.madeBy });
+      return row ?? null;
+    },
+    invitations: () =>
+      db
+        .select({ id: passes.id, note: passes.note, madeAt: passes.madeAt, expiresAt: passes.expiresAt })
+        .from(passes)
+        .where(and(eq(passes.kind, 'join'), isNull(passes.usedAt), gt(passes.expiresAt, iso())))
+        .orderBy(asc(passes.id)),
+    withdraw: async (id: number): Promise<boolean> => {
+      const rows = await db
+        .update(passes)
+        .set({ usedAt: iso() })
+        .where(and(eq(passes.id, id), eq(passes.kind, 'join'), isNull(passes.usedAt)))
+        .returning({ id: passes.id });
+      return rows.length > 0;
+    },
+
+    /** New codes in the place of all before. They are shown once. */
+    makeCodes: async (personId: string): Promise<string[]> => {
+      const codes = Array.from({ length: CODES }, newCode);
+      await db
+        .update(recoveryCodes)
+        .set({ usedAt: iso() })
+        .where(and(eq(recoveryCodes.personId, personId), isNull(recoveryCodes.usedAt)));
+      await db.insert(recoveryCodes).values(codes.map((code) => ({ personId, codeHash: codeHash(code) })));
+      return codes;
+    },
+    useCode: async (personId: string, code: string): Promise<boolean> => {
+      const rows = await db
+        .update(recoveryCodes)
+        .set({ usedAt: iso() })
+        .where(
+          and(
+            eq(recoveryCodes.personId, personId),
+            eq(recoveryCodes.codeHash, codeHash(code)),
+            isNull(recoveryCodes.usedAt),
+          ),
+        )
+        .returning({ id: recoveryCodes.id });
+      return rows.length > 0;
+    },
+
+    note: async (what: AuditWhat, personId: string | null, address: string, detail = ''): Promise<void> => {
+      await db.insert(audit).values({ at: iso(), personId, what, detail: detail.slice(0, 200), address });
+    },
+    noted: (most: number) => db.select().from(audit).orderBy(desc(audit.id)).limit(most),
+
+    /** Until when whoever asks by one of these keys is refused, ms; 0: they are not. */
+    refusedUntil: async (keys: readonly string[]): Promise<number> => {
+      const rows = await db
+        .select({ until: signInTries.until })
+        .from(signInTries)
+        .where(
+          sql`${signInTries.id} in (${sql.join(
+            keys.map((key) => sql`${key}`),
+            sql`, `,
+          )})`,
+        );
+      return Math.max(0, ...rows.map(({ until }) => Date.parse(until)));
+    },
+    failed: async (key: string, free: number): Promise<void> => {
+      const [before] = await db.select().from(signInTries).where(eq(signInTries.id, key));
+      // What was long ago is forgotten.
+      const old = !before || now() - Date.parse(before.lastAt) > FORGOTTEN_MS;
+      const failures = (old ? 0 : before.failures) + 1;
+      const row = { failures, lastAt: iso(), until: iso(now() + delayAfter(failures, free)) };
+      await db
+        .insert(signInTries)
+        .values({ id: key, ...row })
+        .onConflictDoUpdate({ target: signInTries.id, set: row });
+    },
+    succeeded: async (key: string): Promise<void> => {
+      await db.delete(signInTries).where(eq(signInTries.id, key));
+    },
+  };
+}
+export type PeopleStore = ReturnType<typeof peopleStore>;
+
+const FORGOTTEN_MS = DAY_MS;
+const LONGEST_MS = 15 * 60_000;
+/** So many in vain are free; then the next is refused for a second, two, four, up to a quarter of an hour. */
+export function delayAfter(failures: number, free: number): number {
+  return failures <= free ? 0 : Math.min(LONGEST_MS, 1000 * 2 ** Math.min(20, failures - free - 1));
+}
