@@ -15,6 +15,8 @@ export interface House {
   /** Kills the server; and starts it again on the same port and data. */
   stop: () => Promise<void>;
   start: () => Promise<void>;
+  /** All that the server has printed since it was started last. */
+  said: () => string;
 }
 
 /** A copy of the demo data, gone again afterwards. Nothing of it is needed then: no time is spent on closing the database. */
@@ -27,14 +29,16 @@ async function onACopy(use: (folder: string) => Promise<Running>): Promise<void>
 }
 
 /** For journeys that kill the server: the product as people start it, on data of its own. */
-export const ownHouseTest = base.extend<{ house: House }>({
-  // eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures wanted from this pattern
-  house: async ({}, use) => {
+export const ownHouseTest = base.extend<{ house: House; settings: Record<string, string> }>({
+  settings: [{}, { option: true }],
+  house: async ({ settings }, use) => {
     await onACopy(async (folder) => {
-      const start = (port = '0') => startServer({ TALLY_DATA: folder, PORT: port }, ['dist/server/main.js']);
+      const start = (port = '0') =>
+        startServer({ TALLY_DATA: folder, PORT: port, ...settings }, ['dist/server/main.js']);
       let running = await start();
       await use({
         url: () => running.url,
+        said: () => running.said(),
         restart: async () => {
           await running.kill('SIGKILL');
           running = await start(new URL(running.url).port);

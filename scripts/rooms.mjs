@@ -32,6 +32,7 @@ export const webMay = {
   documents: ['ui', 'app', 'offline'],
   library: ['ui', 'documents', 'app', 'offline'],
   outing: ['ui', 'documents', 'app', 'workers', 'offline'],
-  settings: ['ui', 'documents', 'app'],
+  settings: ['ui', 'documents', 'app', 'people'],
+  people: ['ui', 'documents', 'offline'],
   workers: [],
 };

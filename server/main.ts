@@ -102,7 +102,7 @@ async function sayFirst(people: PeopleStore, base: string): Promise<void> {
   if (!(await people.isEmpty())) return;
   const { token } = await people.makePass('first', null);
   console.log(
-    `Nobody can sign in yet. Whoever opens this first, within a day, is the first keeper: ${base}/first#${token}`,
+    `Nobody can sign in yet. Whoever opens this first, within a day, is the first keeper: ${base}/first-keeper#${token}`,
   );
 }
 

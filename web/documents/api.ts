@@ -1,5 +1,6 @@
 import { noteReach } from '../offline/reach';
 import { compareClocks } from '../ui/clock';
+import { noteSignedOut } from './signedOut';
 
 /** An error the server explained, as problem details; `status` 0: it did not answer. */
 export class ApiError extends Error {
@@ -37,8 +38,16 @@ export async function request<T>(method: Method, path: string, body?: unknown, k
   compareClocks(serverNow, (sent + Date.now()) / 2);
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer as T;
-  throw explained(response.status, answer);
+  const refusal = explained(response.status, answer);
+  // Whoever only has to sign in again loses nothing: it waits on the device, as it does without a network.
+  if (refusal.status === 401 && !comingIn.test(path)) {
+    noteSignedOut(true);
+    throw new ApiError(0, 'Nobody is signed in on this device.');
+  }
+  throw refusal;
 }
+const comingIn = /^\/api\/(sign-in|recover)$/;
+
 /** What the server said of a refusal. */
 function explained(status: number, answer: unknown): ApiError {
   const problem = (answer ?? {}) as {

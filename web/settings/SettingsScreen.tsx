@@ -28,6 +28,7 @@ import { useDocumentForm } from '../documents/useDocumentForm';
 import { useDocuments, useKept } from '../documents/queries';
 import { Backups } from './Backups';
 import { Bundle } from './Bundle';
+import { People } from './People';
 
 const themeWords: Record<ThemeName, string> = {
   paper: 'Paper, for the table',
@@ -61,6 +62,7 @@ export function SettingsScreen() {
         {({ anglers }) => <Profile kept={anglers[0] ?? null} />}
       </Loaded>
       <Box sx={{ display: 'grid', gap: 4, mt: 5 }}>
+        <People />
         <Bundle />
         <Backups />
       </Box>

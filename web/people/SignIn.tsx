@@ -1,0 +1,75 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useCarriedList } from '../offline/useCarried';
+import { Gate } from './Gate';
+import { Secret } from './Secret';
+import { recover, signIn } from './queries';
+import { useTry } from './useTry';
+
+/** Settled here: who is asking. What would annoy: losing what was typed at the water because one has to sign in again. */
+export function SignIn({ onPast }: { onPast: () => void }) {
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const [code, setCode] = useState<string | null>(null);
+  const { busy, run, at, trouble } = useTry();
+  const carried = useCarriedList();
+  const go = () =>
+    run(async () => {
+      await (code === null ? signIn(name, password) : recover(name, code, password));
+      // Everything is read anew, as whoever came in.
+      window.location.reload();
+    });
+  return (
+    <Gate
+      title={code === null ? 'Sign in' : 'A new password'}
+      lead={
+        code === null
+          ? 'This house is for those who belong to it.'
+          : 'One of the codes that you wrote down makes a new password. Every device is signed out by it.'
+      }
+    >
+      <Box
+        component="form"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void go();
+        }}
+        sx={{ display: 'grid', gap: 2 }}
+      >
+        <Secret label="Name" value={name} onChange={setName} error={at('name')} fill="username" />
+        {code !== null && <Secret label="Code" value={code} onChange={setCode} error={at('code')} fill="off" />}
+        <Secret
+          label={code === null ? 'Password' : 'New password'}
+          value={password}
+          onChange={setPassword}
+          error={at('password')}
+          fill={code === null ? 'current-password' : 'new-password'}
+        />
+        {trouble !== null && (
+          <Typography role="alert" color="error">
+            {trouble}
+          </Typography>
+        )}
+        <Button type="submit" variant="contained" disabled={busy}>
+          {code === null ? 'Sign in' : 'Keep it and sign in'}
+        </Button>
+        <Button onClick={() => setCode(code === null ? '' : null)}>
+          {code === null ? 'I have lost my password' : 'I know my password'}
+        </Button>
+      </Box>
+      {carried.length > 0 && (
+        <Box sx={{ display: 'grid', gap: 1 }}>
+          <Typography variant="body2" color="textSecondary">
+            What is carried on this device can be read, walked and answered without signing in. It is sent when you are.
+          </Typography>
+          <Button variant="outlined" onClick={onPast}>
+            Go on with what is carried
+          </Button>
+        </Box>
+      )}
+    </Gate>
+  );
+}
