@@ -57,6 +57,33 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
     await Promise.all(both.map(({ close }) => close()));
   }, 120_000);
 
+  it('signs people in for every process on it, holds guesses up in all of them, and goes on when one is killed', async () => {
+    const env = { DATABASE_URL: await newDatabase('people'), TALLY_ACCOUNTS: '1' };
+    const one = await startServer(env);
+    await expect.poll(() => one.said(), { timeout: 10_000 }).toMatch(/first-keeper#\S+/);
+    const token = /first-keeper#(\S+)/.exec(one.said())?.[1] ?? '';
+    const other = await startServer(env);
+    const post = (url: string, path: string, body: object, cookie = '') =>
+      fetch(url + path, { method: 'POST', headers: { ...json, cookie }, body: JSON.stringify(body) });
+    const first = await post(one.url, '/api/first', { token, name: 'Ada', password: 'a long enough one' });
+    expect(first.status).toBe(201);
+    const cookie = first.headers.getSetCookie()[0]?.split(';')[0] ?? '';
+    expect((await fetch(`${other.url}/api/references`, { headers: { cookie } })).status).toBe(200);
+    expect((await post(other.url, '/api/first', { token, name: 'Eve', password: 'a long enough one' })).status).toBe(
+      404,
+    );
+    // Guesses at either count for both.
+    const guess = (url: string) => post(url, '/api/sign-in', { name: 'Ada', password: 'guess' });
+    for (let i = 0; i < 5; i += 1) await guess(i % 2 === 0 ? one.url : other.url);
+    expect((await guess(one.url)).status).toBe(429);
+    expect((await guess(other.url)).status).toBe(429);
+    expect(await one.kill('SIGKILL')).toBeNull();
+    expect((await fetch(`${other.url}/api/summaries?today=2000-01-01`, { headers: { cookie } })).status).toBe(200);
+    await post(other.url, '/api/sign-out', {}, cookie);
+    expect((await fetch(`${other.url}/api/references`, { headers: { cookie } })).status).toBe(401);
+    expect(await other.kill('SIGINT')).toBe(0);
+  }, 120_000);
+
   it('may break a connection off in the middle of a transaction: the server goes on', async () => {
     const url = await newDatabase('broken');
     const running = await startServer({ DATABASE_URL: url });

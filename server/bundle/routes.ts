@@ -5,6 +5,8 @@ import { type BundlePart, bundleJsonSchema, bundlePartNames } from '#core/docume
 import { type KindName, kindNames } from '#core/documents/registry';
 import type { Library } from '../documents/library';
 import { problemSchema } from '../http/problem';
+import { scope } from '../people/scope';
+import { peopleStore } from '../people/store';
 import type { Database } from '../storage/open';
 import { bringIn, lookAt, takeBack } from './bringIn';
 import { readBundle } from './read';
@@ -50,6 +52,10 @@ export function bundleRoutes(
   const app = parent.withTypeProvider<ZodTypeProvider>();
   const tags = ['bundle'];
   const problems = { 400: problemSchema, 404: problemSchema, 409: problemSchema };
+  const noted = async (what: 'exported' | 'brought in', address: string, detail: string) => {
+    const { personId } = scope();
+    if (personId !== null) await peopleStore(db, now).note(what, personId, address, detail);
+  };
   const opened = (file: string) => readBundle(new Uint8Array(Buffer.from(file, 'base64')));
   app.get(
     '/api/bundle',
@@ -59,6 +65,7 @@ export function bundleRoutes(
     async (request, reply) => {
       const { references } = await library.read();
       const bytes = await writeBundle(db, references, [...new Set(request.query.parts)], now());
+      await noted('exported', request.ip, request.query.parts.join(', '));
       const day = new Date(now()).toISOString().slice(0, 10);
       return reply
         .header('content-disposition', `attachment; filename="unhurried-tally-${day}.zip"`)
@@ -93,7 +100,9 @@ export function bundleRoutes(
     },
     async (request) => {
       const { file, key, take } = request.body;
-      return bringIn(db, await opened(file), { key, take, at: new Date(now()).toISOString() });
+      const done = await bringIn(db, await opened(file), { key, take, at: new Date(now()).toISOString() });
+      await noted('brought in', request.ip, `${done.written}`);
+      return done;
     },
   );
   app.post(

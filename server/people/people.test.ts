@@ -419,6 +419,8 @@ describe('whose is what', () => {
       documents: { is: string }[];
     }>();
     expect(look.documents.every(({ is }) => is === 'same')).toBe(true);
+    const done = (await ada.get('/api/audit')).json<{ what: string; who: string }[]>();
+    expect(done[0]).toMatchObject({ what: 'exported', who: 'Ben' });
     expect((await ben.get('/api/sample')).json()).toMatchObject({ documents: expect.any(Number) as number });
   });
 });

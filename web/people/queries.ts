@@ -1,5 +1,6 @@
 import useSWR, { useSWRConfig } from 'swr';
 import { request } from '../documents/api';
+import { dropCarried, listCarried } from '../offline/carried';
 
 export interface Person {
   id: string;
@@ -40,7 +41,11 @@ export const recover = (name: string, code: string, password: string) =>
 export const comeIn = (by: 'first' | 'join', token: string, name: string, password: string) =>
   request<CameIn>('POST', `/api/${by}`, { token, name, password });
 export const pair = (token: string) => request<Me>('POST', '/api/pair', { token });
-export const signOut = () => request('POST', '/api/sign-out');
+/** Whoever comes next on this device finds nothing of mine carried on it. */
+export async function signOut(): Promise<void> {
+  await request('POST', '/api/sign-out');
+  for (const { outingId } of await listCarried().catch(() => [])) await dropCarried(outingId);
+}
 export const makePairing = () => request<Pass>('POST', '/api/pairings');
 export const newCodes = (password: string) => request<CameIn>('POST', '/api/recovery-codes', { password });
 export const newPassword = (password: string, next: string) => request('POST', '/api/password', { password, next });
