@@ -35,6 +35,7 @@ function freePort(): Promise<number> {
 export interface RunningPostgres {
   /** The address of a database of that name. */
   url: (database?: string) => string;
+  restart: () => Promise<void>;
   stop: () => Promise<void>;
 }
 
@@ -52,26 +53,37 @@ export async function startPostgres(bin: string): Promise<RunningPostgres> {
   if (made.status !== 0) throw new Error(made.stderr);
   const port = await freePort();
   const settings = ['listen_addresses=127.0.0.1', `unix_socket_directories=${folder}`, 'fsync=off'];
-  const child = spawn(
-    join(bin, 'postgres'),
-    ['-D', data, '-p', String(port), ...settings.flatMap((one) => ['-c', one])],
-    {
-      ...user,
-      cwd: folder,
-      stdio: ['ignore', 'ignore', 'pipe'],
-    },
-  );
-  const stopped = new Promise((done) => child.on('exit', done));
-  await new Promise<void>((done) => {
-    child.stderr.on('data', (chunk: Buffer) => {
-      if (chunk.toString().includes('ready to accept connections')) done();
+  const launch = async () => {
+    const child = spawn(
+      join(bin, 'postgres'),
+      ['-D', data, '-p', String(port), ...settings.flatMap((one) => ['-c', one])],
+      {
+        ...user,
+        cwd: folder,
+        stdio: ['ignore', 'ignore', 'pipe'],
+      },
+    );
+    const stopped = new Promise((done) => child.on('exit', done));
+    await new Promise<void>((done) => {
+      child.stderr.on('data', (chunk: Buffer) => {
+        if (chunk.toString().includes('ready to accept connections')) done();
+      });
     });
-  });
+    return { child, stopped };
+  };
+  let running = await launch();
+  const end = async () => {
+    running.child.kill('SIGINT');
+    await running.stopped;
+  };
   return {
     url: (database = 'postgres') => `postgres://tally@127.0.0.1:${port}/${database}`,
+    restart: async () => {
+      await end();
+      running = await launch();
+    },
     stop: async () => {
-      child.kill('SIGINT');
-      await stopped;
+      await end();
       rmSync(folder, { recursive: true, force: true });
     },
   };

@@ -1,0 +1,25 @@
+import { chanceFrom, trials } from '../server/testing/faults';
+import { ensureBuilt } from './prepare.mjs';
+
+/** `npm run faults`: each trial, how often it was done, and what was lost. TALLY_SEED and TALLY_ROUNDS ask for others, or more. */
+const seed = Number(process.env.TALLY_SEED ?? 20_261_126);
+const rounds = Number(process.env.TALLY_ROUNDS ?? 10);
+const only = process.argv[2];
+await ensureBuilt();
+console.log(`Seed ${seed}, ${rounds} rounds.`);
+let bad = 0;
+for (const { name, run } of trials.filter((one) => only === undefined || one.name.includes(only))) {
+  const began = performance.now();
+  const { tried, lost, leftOut } = await run(chanceFrom(seed), rounds).catch((error: unknown) => ({
+    tried: 0,
+    lost: [`it broke off: ${error instanceof Error ? error.message : String(error)}`],
+    leftOut: null,
+  }));
+  const took = `${Math.round((performance.now() - began) / 1000)} s`;
+  const what =
+    leftOut === null ? (lost.length === 0 ? 'nothing lost' : `${lost.length} lost or wrong`) : `left out: ${leftOut}`;
+  console.log(`${name.padEnd(56)} ${String(tried).padStart(7)}   ${what.padEnd(20)} ${took}`);
+  for (const one of lost.slice(0, 10)) console.log(`    ${one}`);
+  bad += lost.length;
+}
+process.exitCode = bad > 0 ? 1 : 0;
