@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { type House, expect, ownHouseTest, visit } from './house';
+import { type House, expect, kept, ownHouseTest, visit } from './house';
 
 ownHouseTest.use({ settings: { TALLY_ACCOUNTS: '1' } });
 
@@ -91,5 +91,35 @@ ownHouseTest(
     await page.getByLabel('New password').fill('and then they fly away');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: 'Outings', level: 1 })).toBeVisible();
+  },
+);
+
+ownHouseTest(
+  'whose sign-in is over at the water goes on with what is carried, and loses nothing when signing in again',
+  async ({ page, house }) => {
+    await comeIn(page, await firstAddress(house), 'Ada');
+    const id = 'pollack-long-grey';
+    await visit(page, `/outings/${id}/leave-word`);
+    const device = page.getByRole('region', { name: 'On this device' });
+    await device.getByRole('button', { name: 'Carry it' }).click();
+    await expect(device.getByRole('status')).toContainText(/^Carried at/, { timeout: 60_000 });
+    await kept(page);
+    const answersOf = async () =>
+      ((await (await page.request.get(`/api/outings/${id}/walk-round`)).json()) as { answers: unknown[] }).answers
+        .length;
+    const before = await answersOf();
+    // As when ninety days are over, or a keeper signed this device out.
+    await page.request.post('/api/sign-out', { data: {} });
+    await page.goto(`/outings/${id}/walk-round`);
+    await page.getByRole('button', { name: 'Go on with what is carried' }).click();
+    await page.getByRole('button', { name: 'All steps' }).click();
+    await page.getByRole('main').getByRole('listitem').getByRole('button').nth(1).click();
+    await page.getByRole('button', { name: 'Fault', exact: true }).click();
+    await expect(page.getByText(/1 answer kept on this device/)).toBeVisible();
+    await page.reload();
+    await page.getByLabel('Name').fill('Ada');
+    await page.getByLabel('Password').fill(PASSWORD);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(async () => expect(await answersOf()).toBe(before + 1)).toPass({ timeout: 30_000 });
   },
 );

@@ -24,6 +24,9 @@ import { noAnswers } from '#core/walkround/answers';
 import { measureDrag } from './benchDrag';
 import { measureHouse } from './benchHouse';
 import { measureOffline } from './benchOffline';
+import { measureServer } from './benchServer';
+import { type OpenDatabase, openEmbedded, openServer } from '../server/storage/open';
+import { postgresPrograms, startPostgres } from '../server/testing/startPostgres';
 import { floatAt } from '../core/boat/hull/float';
 import { hullOf } from '../core/boat/hull/hull';
 import { afloatWith, gzCurve, hydrostatics, restOf } from '../core/boat/hull/hydrostatics';
@@ -48,6 +51,42 @@ function line(name: string, figure: number, limit: number, unit: string, more = 
 function bench(name: string, limitMs: number, runs: number, work: () => unknown): void {
   const { median, worst } = timed(runs, work);
   line(name, median, limitMs, 'ms', `   worst ${worst.toFixed(2)} ms of ${runs}`);
+}
+
+/** `npm run bench -- server`: a club's server alone, on each database that is here. */
+async function benchServer(): Promise<void> {
+  const size = { things: 10_000, outings: 2000, people: 200, clients: 100, forMs: 60_000, asked: 60 };
+  const figures = async (name: string, opened: OpenDatabase) => {
+    const { listMs, openMs, saveMs, signInMs, together } = await measureServer(
+      opened,
+      size,
+      Date.parse('2026-05-15T19:00:00Z'),
+    );
+    line(`${name}: list, p95`, listMs, 60, 'ms');
+    line(`${name}: open, p95`, openMs, 60, 'ms');
+    line(`${name}: save, p95`, saveMs, 40, 'ms');
+    line(
+      `${name}: a hundred at once for a minute, failed`,
+      together.failed,
+      0,
+      `of ${together.asked}`,
+      `   p95 ${together.p95Ms.toFixed(0)} ms`,
+    );
+    console.log(
+      `${'sign-in, what the password costs'.padEnd(46)} ${signInMs.toFixed(2).padStart(9)} ms   ${signInMs >= 50 ? 'as it should, at least' : 'UNDER'} 50 ms`,
+    );
+  };
+  const migrations = 'server/storage/migrations';
+  await figures('PGlite', await openEmbedded({ memory: true }, migrations));
+  const bin = postgresPrograms();
+  if (bin === null) return console.log('Debian’s postgresql is not installed: PostgreSQL is left out.');
+  const postgres = await startPostgres(bin);
+  await figures('PostgreSQL', await openServer(postgres.url(), migrations));
+  await postgres.stop();
+}
+if (process.argv[2] === 'server') {
+  await benchServer();
+  process.exit();
 }
 
 type Manifest = Record<string, { file: string; imports?: string[]; isEntry?: boolean }>;

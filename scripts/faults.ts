@@ -1,4 +1,5 @@
-import { chanceFrom, trials } from '../server/testing/faults';
+import { trials } from '../server/testing/faults/all';
+import { chanceFrom } from '../server/testing/faults/trial';
 import { ensureBuilt } from './prepare.mjs';
 
 /** `npm run faults`: each trial, how often it was done, and what was lost. TALLY_SEED and TALLY_ROUNDS ask for others, or more. */

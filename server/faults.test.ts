@@ -1,6 +1,7 @@
 import { beforeAll, expect, it } from 'vitest';
 import { ensureBuilt } from '../scripts/prepare.mjs';
-import { chanceFrom, trials } from './testing/faults';
+import { trials } from './testing/faults/all';
+import { chanceFrom } from './testing/faults/trial';
 
 /** The short form of `npm run faults`: what is quick of it, a little of each. */
 const short: Readonly<Record<string, number>> = {

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { FastifyInstance } from 'fastify';
 import { demo } from '#core/demo/demo';
 import { newItem } from '#core/editing/newItem';
@@ -41,25 +41,23 @@ let app: FastifyInstance;
 let close: () => Promise<void>;
 let now = NOW;
 const people = () => peopleStore(db, () => now);
-beforeEach(async () => {
-  now = NOW;
+beforeAll(async () => {
   const opened = await openEmbedded({ dump: readDump() }, 'server/storage/migrations');
   db = opened.db;
   await loadDemo(db, now);
-  app = await buildApp({
-    db,
-    now: () => now,
-    webRoot: null,
-    log: false,
-    accounts: true,
-    backups: backupsOf(db, null, () => now),
-  });
+  const backups = backupsOf(db, null, () => now);
+  app = await buildApp({ db, now: () => now, webRoot: null, log: false, accounts: true, backups });
   close = async () => {
     await app.close();
     await opened.close();
   };
 });
-afterEach(() => close());
+afterAll(() => close());
+// Nobody is in the house yet: whoever came in before owns nothing that those of the next test see.
+beforeEach(async () => {
+  now = NOW;
+  await db.execute('truncate people, sessions, passes, recovery_codes, sign_in_tries, audit');
+});
 
 /** The first keeper, and whoever they ask in. */
 async function keeper(name = 'Ada'): Promise<Visitor> {

@@ -227,19 +227,32 @@ export function peopleStore(db: Database, now: () => number) {
         );
       return Math.max(0, ...rows.map(({ until }) => Date.parse(until)));
     },
-    failed: async (key: string, free: number): Promise<void> => {
-      const [before] = await db.select().from(signInTries).where(eq(signInTries.id, key));
-      // What was long ago is forgotten.
-      const old = !before || now() - Date.parse(before.lastAt) > FORGOTTEN_MS;
-      const failures = (old ? 0 : before.failures) + 1;
-      const row = { failures, lastAt: iso(), until: iso(now() + delayAfter(failures, free)) };
-      await db
+    /** One more attempt, counted as if in vain until it is known to be none. What was long ago is forgotten. */
+    attempted: async (key: string, free: number): Promise<void> => {
+      const at = iso();
+      const [row] = await db
         .insert(signInTries)
-        .values({ id: key, ...row })
-        .onConflictDoUpdate({ target: signInTries.id, set: row });
+        .values({ id: key, failures: 1, lastAt: at, until: at })
+        .onConflictDoUpdate({
+          target: signInTries.id,
+          set: {
+            failures: sql`case when ${signInTries.lastAt} < ${iso(now() - FORGOTTEN_MS)}::timestamptz then 1 else ${signInTries.failures} + 1 end`,
+            lastAt: at,
+          },
+        })
+        .returning({ failures: signInTries.failures });
+      const until = iso(now() + delayAfter(row?.failures ?? 1, free));
+      await db.update(signInTries).set({ until }).where(eq(signInTries.id, key));
     },
-    succeeded: async (key: string): Promise<void> => {
+    forgiven: async (key: string): Promise<void> => {
       await db.delete(signInTries).where(eq(signInTries.id, key));
+    },
+    /** The last attempt was none in vain; those before stay counted. */
+    takenBack: async (key: string): Promise<void> => {
+      await db
+        .update(signInTries)
+        .set({ failures: sql`greatest(0, ${signInTries.failures} - 1)`, until: iso() })
+        .where(eq(signInTries.id, key));
     },
   };
 }

@@ -1,0 +1,160 @@
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { ZodTypeProvider } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import { Refusal } from '../http/problem';
+import type { Database } from '../storage/open';
+import { inTransaction } from '../storage/transaction';
+import { letIn, letOut } from './door';
+import { isPassword, passwordHash } from './secrets';
+import { type PassKind, type PeopleStore, type Person, peopleStore } from './store';
+import {
+  asPerson,
+  codesSchema,
+  doneSchema,
+  givenText,
+  meSchema,
+  nameText,
+  over,
+  passwordText,
+  problems,
+  tokenText,
+} from './wire';
+import type { Wary } from './wary';
+
+/** A house without accounts says so, and has nothing to sign in to. */
+export function noAccounts(parent: FastifyInstance): void {
+  parent
+    .withTypeProvider<ZodTypeProvider>()
+    .get('/api/me', { schema: { tags: ['people'], response: { 200: meSchema } } }, () => ({
+      accounts: false,
+      person: null,
+    }));
+}
+
+/** Coming in for the first time, again, by another way, and going out. */
+export function comingInRoutes(
+  parent: FastifyInstance,
+  {
+    db,
+    now,
+    secure,
+    people,
+    wary,
+  }: { db: Database; now: () => number; secure: boolean; people: PeopleStore; wary: Wary },
+): void {
+  const app = parent.withTypeProvider<ZodTypeProvider>();
+  const tags = ['people'];
+  const { tried, me } = wary;
+  const deviceOf = ({ headers }: FastifyRequest) => String(headers['user-agent'] ?? 'unknown').slice(0, 200);
+  const isSecure = (request: FastifyRequest) => secure || request.protocol === 'https';
+  const enter = async (request: FastifyRequest, reply: FastifyReply, person: Person) =>
+    letIn(reply, await people.begin(person.id, deviceOf(request)), isSecure(request));
+  /** Somebody new comes in by a pass: the pass is used and the person is there, or neither. */
+  const comeIn = async (
+    request: FastifyRequest,
+    reply: FastifyReply,
+    kind: PassKind,
+    given: { token: string; name: string; password: string },
+  ) => {
+    const hashed = await passwordHash(given.password);
+    const { person, codes } = await inTransaction(db, async (tx) => {
+      const inside = peopleStore(tx, now);
+      const first = kind === 'first';
+      const pass = await inside.usePass(kind, given.token);
+      if (!pass || (first && !(await inside.isEmpty()))) throw over();
+      const added = await inside.add(given.name, hashed, { first });
+      if (!added)
+        throw new Refusal(409, 'Taken', 'Somebody here has this name.', [
+          { field: 'name', message: 'Somebody here has this name.' },
+        ]);
+      await inside.note(first ? 'first keeper' : 'joined', added.id, request.ip, added.name);
+      return { person: added, codes: await inside.makeCodes(added.id) };
+    });
+    await enter(request, reply, person);
+    return reply.code(201).send({ person: asPerson(person), codes });
+  };
+
+  app.get('/api/me', { schema: { tags, response: { 200: meSchema } } }, (request) => ({
+    accounts: true,
+    person: request.signedIn && asPerson(request.signedIn.person),
+  }));
+  const newcomer = z.strictObject({ token: tokenText, name: nameText, password: passwordText });
+  for (const [path, kind] of [
+    ['/api/first', 'first'],
+    ['/api/join', 'join'],
+  ] as const)
+    app.post(
+      path,
+      { schema: { tags, body: newcomer, response: { 201: codesSchema, ...problems } } },
+      (request, reply) => comeIn(request, reply, kind, request.body),
+    );
+  app.post(
+    '/api/sign-in',
+    {
+      schema: {
+        tags,
+        body: z.strictObject({ name: givenText, password: givenText }),
+        response: { 200: meSchema, ...problems },
+      },
+    },
+    async (request, reply) => {
+      const { name, password } = request.body;
+      const person = await tried(request, name, async () => {
+        const found = await people.byName(name);
+        return (await isPassword(password, found?.passwordHash ?? null)) ? found : null;
+      });
+      await enter(request, reply, person);
+      await people.note('signed in', person.id, request.ip, deviceOf(request));
+      return reply.send({ accounts: true, person: asPerson(person) });
+    },
+  );
+  app.post(
+    '/api/recover',
+    {
+      schema: {
+        tags,
+        description: 'A recovery code makes a new password, and signs every device out.',
+        body: z.strictObject({ name: givenText, code: givenText, password: passwordText }),
+        response: { 200: meSchema, ...problems },
+      },
+    },
+    async (request, reply) => {
+      const { name, code, password } = request.body;
+      const person = await tried(request, name, async () => {
+        const found = await people.byName(name);
+        return found && (await people.useCode(found.id, code)) ? found : null;
+      });
+      await people.setPassword(person.id, await passwordHash(password));
+      await people.end(person.id, { except: null });
+      await people.note('recovered', person.id, request.ip);
+      await enter(request, reply, person);
+      return reply.send({ accounts: true, person: asPerson(person) });
+    },
+  );
+  app.post(
+    '/api/pair',
+    {
+      schema: { tags, body: z.strictObject({ token: tokenText }), response: { 200: meSchema, ...problems } },
+    },
+    async (request, reply) => {
+      const pass = await people.usePass('pair', request.body.token);
+      const person = pass?.madeBy == null ? null : await people.byId(pass.madeBy);
+      if (!person) throw over();
+      await enter(request, reply, person);
+      await people.note('device paired', person.id, request.ip, deviceOf(request));
+      return reply.send({ accounts: true, person: asPerson(person) });
+    },
+  );
+
+  app.post(
+    '/api/sign-out',
+    { schema: { tags, response: { 200: doneSchema, ...problems } } },
+    async (request, reply) => {
+      const person = me(request);
+      if (request.signedIn) await people.end(person.id, { id: request.signedIn.sessionId });
+      await people.note('signed out', person.id, request.ip);
+      letOut(reply);
+      return reply.send({ done: true });
+    },
+  );
+}

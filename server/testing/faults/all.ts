@@ -1,0 +1,21 @@
+import { hostile, slow } from './clients';
+import { databaseAway, racing } from './database';
+import { backups, batches, firstStart, imports, restores, writes } from './kills';
+import { clockBack, fullDisk, unwritable } from './machine';
+import type { Trial } from './trial';
+
+export const trials: readonly Trial[] = [
+  writes,
+  batches,
+  firstStart,
+  imports,
+  backups,
+  restores,
+  fullDisk,
+  unwritable,
+  databaseAway,
+  racing,
+  clockBack,
+  hostile,
+  slow,
+];
