@@ -24,6 +24,12 @@ describe('what is carried on a device', () => {
     expect(written.at).toBe(evening);
   });
 
+  it('stays when it is written twice at once, as the later was', async () => {
+    const twice = [1, 2, 3].map((n) => writeCarried(one('slip', '2026-05-16', { '/api/a': n }), evening));
+    expect((await Promise.all(twice)).map(({ answers }) => answers['/api/a'])).toEqual([1, 2, 3]);
+    expect((await readCarried('slip'))?.answers).toEqual({ '/api/a': 3 });
+  });
+
   it('is listed by its day, and is gone once taken off', async () => {
     await writeCarried(one('second', '2026-05-18', {}), evening);
     await writeCarried(one('first', '2026-05-16', {}), later);

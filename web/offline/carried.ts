@@ -27,8 +27,22 @@ export function dropCarried(outingId: string): Promise<void> {
   return del(outingId, store());
 }
 
+let turn: Promise<unknown> = Promise.resolve();
+/** One writes after another, in this window and in any other: two at once would each read back what the other wrote. */
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  // Not where the page came by plain HTTP from another machine.
+  const { locks } = (globalThis as { navigator?: { locks?: LockManager | null } }).navigator ?? {};
+  if (locks) return locks.request('tally-carried', work) as Promise<T>;
+  const mine = turn.then(work, work);
+  turn = mine.catch(() => undefined);
+  return mine;
+}
+
 /** Writes an outing to this device and reads it back: what does not come back as it went is not carried. Fails with a reason in words. */
-export async function writeCarried(one: Omit<Carried, 'bytes' | 'at'>, at: string): Promise<Carried> {
+export function writeCarried(one: Omit<Carried, 'bytes' | 'at'>, at: string): Promise<Carried> {
+  return inTurn(() => writeAndReadBack(one, at));
+}
+async function writeAndReadBack(one: Omit<Carried, 'bytes' | 'at'>, at: string): Promise<Carried> {
   const text = JSON.stringify(one.answers);
   const whole: Carried = { ...one, at, bytes: new Blob([text]).size };
   try {

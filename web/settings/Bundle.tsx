@@ -4,9 +4,10 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import FormGroup from '@mui/material/FormGroup';
 import Typography from '@mui/material/Typography';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { type BundlePart, bundlePartNames, bundleParts } from '#core/documents/bundle';
 import { ApiError } from '../documents/api';
+import { FileButton } from '../ui/FileButton';
 import { useToast } from '../ui/Toast';
 import { BringIn } from './BringIn';
 import { type ChosenBundle, bundleAddress, lookAtBundle } from './queries';
@@ -18,9 +19,7 @@ export function Bundle() {
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
   const say = useToast();
-  const input = useId();
-  const open = async (file: File | undefined) => {
-    if (!file) return;
+  const open = async (file: File) => {
     setTrouble('');
     setBusy(true);
     try {
@@ -67,20 +66,12 @@ export function Bundle() {
         >
           Write the file
         </Button>
-        <Button variant="outlined" component="label" htmlFor={input} disabled={busy}>
-          {busy ? 'Being read' : 'Look at a file'}
-        </Button>
-        <Box
-          component="input"
-          id={input}
-          type="file"
+        <FileButton
+          name={busy ? 'Being read' : 'Look at a file'}
+          label="A bundle to look at"
           accept=".zip,application/zip"
-          aria-label="A bundle to look at"
-          onChange={(event: React.ChangeEvent<HTMLInputElement>) => {
-            void open(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-          sx={{ position: 'absolute', width: '1px', height: '1px', opacity: 0, pointerEvents: 'none' }}
+          variant="outlined"
+          onFile={(file) => void open(file)}
         />
       </Box>
       {trouble !== '' && (
