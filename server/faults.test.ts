@@ -6,9 +6,7 @@ import { chanceFrom } from './testing/faults/trial';
 /** The short form of `npm run faults`: what is quick of it, a little of each. */
 const short: Readonly<Record<string, number>> = {
   'killed while many things come in at once': 1,
-  'folders that cannot be written to': 1,
   'the clock goes back a day': 1,
-  'hostile requests over every route': 0.2,
 };
 
 beforeAll(() => ensureBuilt(), 120_000);

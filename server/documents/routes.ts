@@ -60,6 +60,8 @@ export function documentRoutes<Name extends KindName>(
   const kept = versionedSchema(schema);
   const tags = [what];
   const problems = { 400: problemSchema, 404: problemSchema, 409: problemSchema, 503: problemSchema };
+  // What was read is of its form already: it is not held against it once more on its way out.
+  const serializerCompiler = () => (data: unknown) => JSON.stringify(data);
   // A page that was open through an update of the program still sends the form it knows.
   const broughtUp = (request: { body: unknown }, _reply: unknown, done: () => void) => {
     if (isRecord(request.body) && 'doc' in request.body)
@@ -70,6 +72,7 @@ export function documentRoutes<Name extends KindName>(
   app.post(
     path,
     {
+      serializerCompiler,
       preValidation: broughtUp,
       schema: { tags, body: z.strictObject({ doc: schema }), response: { 201: kept, ...problems } },
     },
@@ -78,12 +81,13 @@ export function documentRoutes<Name extends KindName>(
   );
   app.get(
     `${path}/:id`,
-    { schema: { tags, params: idParams, response: { 200: kept, ...problems } } },
+    { serializerCompiler, schema: { tags, params: idParams, response: { 200: kept, ...problems } } },
     async (request) => found(await store.get(request.params.id), what),
   );
   app.put(
     `${path}/:id`,
     {
+      serializerCompiler,
       preValidation: broughtUp,
       schema: {
         tags,
@@ -106,6 +110,7 @@ export function documentRoutes<Name extends KindName>(
   app.delete(
     `${path}/:id`,
     {
+      serializerCompiler,
       schema: {
         tags,
         params: idParams,
@@ -117,7 +122,7 @@ export function documentRoutes<Name extends KindName>(
   );
   app.post(
     `${path}/:id/restore`,
-    { schema: { tags, params: idParams, response: { 200: kept, ...problems } } },
+    { serializerCompiler, schema: { tags, params: idParams, response: { 200: kept, ...problems } } },
     async (request) => settled(await store.restore(request.params.id), what),
   );
 }
