@@ -1,20 +1,6 @@
-import { useSyncExternalStore } from 'react';
+import { flag, useFlag } from '../offline/flag';
 
 /** Whether the server said that nobody is signed in on this device. */
-let signedOut = false;
-const listeners = new Set<() => void>();
-
-export function noteSignedOut(is: boolean): void {
-  if (is === signedOut) return;
-  signedOut = is;
-  for (const listener of listeners) listener();
-}
-export function useSignedOut(): boolean {
-  return useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    () => signedOut,
-  );
-}
+const signedOut = flag(false);
+export const noteSignedOut = signedOut.set;
+export const useSignedOut = (): boolean => useFlag(signedOut);

@@ -1,24 +1,10 @@
-import { useSyncExternalStore } from 'react';
+import { flag, useFlag } from './flag';
 
 /** Whether the server answered the last time it was asked. */
-let reached = true;
-const listeners = new Set<() => void>();
-
-export function noteReach(answers: boolean): void {
-  if (answers === reached) return;
-  reached = answers;
-  for (const listener of listeners) listener();
-}
-export function isReached(): boolean {
-  return reached;
-}
-function subscribe(listener: () => void): () => void {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
-}
-export function useReach(): boolean {
-  return useSyncExternalStore(subscribe, () => reached);
-}
+const reached = flag(true);
+export const noteReach = reached.set;
+export const isReached = reached.is;
+export const useReach = (): boolean => useFlag(reached);
 
 /** Waits longer each time the server does not answer, so that a telephone at the water is not emptied by asking. */
 const FIRST_MS = 3000;
@@ -29,8 +15,8 @@ export function retryAfterMs(failures: number): number {
 
 /** Calls back when the network or the server is there again. */
 export function whenOnline(work: () => void): () => void {
-  const off = subscribe(() => {
-    if (reached) work();
+  const off = reached.subscribe(() => {
+    if (reached.is()) work();
   });
   window.addEventListener('online', work);
   return () => {

@@ -1,12 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Codes } from './Codes';
 import { Gate } from './Gate';
 import { Secret } from './Secret';
 import { comeIn } from './queries';
 import { useTry } from './useTry';
+import { Trouble } from '../ui/Trouble';
 
 /** Settled here: the name and the password of somebody who comes in for the first time. What would annoy: a rule told only after the press. */
 export function ComeIn({ by, token }: { by: 'first' | 'join'; token: string }) {
@@ -50,11 +50,7 @@ export function ComeIn({ by, token }: { by: 'first' | 'join'; token: string }) {
           fill="new-password"
           help="At least ten characters. A sentence is easier to keep than signs."
         />
-        {(trouble ?? at('token')) !== null && (
-          <Typography role="alert" color="error">
-            {trouble ?? at('token')}
-          </Typography>
-        )}
+        <Trouble text={trouble ?? at('token')} />
         <Button type="submit" variant="contained" disabled={busy}>
           Come in
         </Button>

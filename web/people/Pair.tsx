@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { Gate } from './Gate';
 import { pair } from './queries';
 import { useTry } from './useTry';
+import { Trouble } from '../ui/Trouble';
 
 /** Settled here: that this device is mine. It takes a press, so that no preview of the address uses it up. */
 export function Pair({ token }: { token: string }) {
@@ -12,11 +12,7 @@ export function Pair({ token }: { token: string }) {
       title="Sign this device in"
       lead="It was asked for on a screen that is signed in, within the last five minutes."
     >
-      {trouble !== null && (
-        <Typography role="alert" color="error">
-          {trouble}
-        </Typography>
-      )}
+      <Trouble text={trouble} />
       <Button
         variant="contained"
         disabled={busy}

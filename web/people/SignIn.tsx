@@ -7,6 +7,7 @@ import { Gate } from './Gate';
 import { Secret } from './Secret';
 import { recover, signIn } from './queries';
 import { useTry } from './useTry';
+import { Trouble } from '../ui/Trouble';
 
 /** Settled here: who is asking. What would annoy: losing what was typed at the water because one has to sign in again. */
 export function SignIn({ onPast }: { onPast: () => void }) {
@@ -48,11 +49,7 @@ export function SignIn({ onPast }: { onPast: () => void }) {
           error={at('password')}
           fill={code === null ? 'current-password' : 'new-password'}
         />
-        {trouble !== null && (
-          <Typography role="alert" color="error">
-            {trouble}
-          </Typography>
-        )}
+        <Trouble text={trouble} />
         <Button type="submit" variant="contained" disabled={busy}>
           {code === null ? 'Sign in' : 'Keep it and sign in'}
         </Button>

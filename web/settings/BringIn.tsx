@@ -16,6 +16,7 @@ import { capital, count, plural } from '#core/units/words';
 import { ApiError } from '../documents/api';
 import { useToast } from '../ui/Toast';
 import { type BundleLook, type BundledOne, type ChosenBundle, useBringIn } from './queries';
+import { Trouble } from '../ui/Trouble';
 
 const groups: readonly { is: Standing; title: string; says: string }[] = [
   { is: 'new', title: 'New here', says: '' },
@@ -98,11 +99,7 @@ export function BringIn({ chosen, onClose }: { chosen: ChosenBundle; onClose: ()
             <Group key={is} title={title} says={says} list={list} ticked={ticked} onTick={tick} />
           );
         })}
-        {trouble !== '' && (
-          <Typography role="alert" color="error">
-            {trouble}
-          </Typography>
-        )}
+        <Trouble text={trouble} />
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Leave it</Button>

@@ -11,6 +11,7 @@ import { FileButton } from '../ui/FileButton';
 import { useToast } from '../ui/Toast';
 import { BringIn } from './BringIn';
 import { type ChosenBundle, bundleAddress, lookAtBundle } from './queries';
+import { Trouble } from '../ui/Trouble';
 
 /** Settled here: what goes along to another house, and what of another comes in. What would annoy: something of mine replaced unasked. */
 export function Bundle() {
@@ -74,11 +75,7 @@ export function Bundle() {
           onFile={(file) => void open(file)}
         />
       </Box>
-      {trouble !== '' && (
-        <Typography role="alert" color="error">
-          {trouble}
-        </Typography>
-      )}
+      <Trouble text={trouble} />
       <Typography variant="body2" color="textSecondary">
         A file that is looked at changes nothing until you say so, and what was brought in can be taken back.
       </Typography>

@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { type Pass, makePairing } from '../people/queries';
 import { useTry } from '../people/useTry';
 import { OneTimeAddress } from './OneTimeAddress';
+import { Trouble } from '../ui/Trouble';
 
 /** Signs a telephone in without typing a password on it. */
 export function PairPhone() {
@@ -15,11 +15,7 @@ export function PairPhone() {
       <Button variant="outlined" disabled={busy} onClick={() => void run(async () => setPass(await makePairing()))}>
         Pair a phone
       </Button>
-      {trouble !== null && (
-        <Typography role="alert" color="error">
-          {trouble}
-        </Typography>
-      )}
+      <Trouble text={trouble} />
       {pass && (
         <OneTimeAddress
           key={pass.token}

@@ -1,12 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Codes } from '../people/Codes';
 import { Secret } from '../people/Secret';
 import { newCodes, newPassword } from '../people/queries';
 import { useTry } from '../people/useTry';
 import { useToast } from '../ui/Toast';
+import { Trouble } from '../ui/Trouble';
 
 /** A new password, or new recovery codes: each by whoever knows the password now. */
 export function PasswordAndCodes() {
@@ -49,11 +49,7 @@ export function PasswordAndCodes() {
           fill="new-password"
           help="At least ten characters."
         />
-        {trouble !== null && (
-          <Typography role="alert" color="error">
-            {trouble}
-          </Typography>
-        )}
+        <Trouble text={trouble} />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
           <Button type="submit" variant="outlined" disabled={busy}>
             Change it
