@@ -32,6 +32,9 @@ export interface Summaries {
 
 interface Listed {
   kept: Versioned<Outing>;
+  /** The day one is home, and what its place in the list goes by. */
+  home: string;
+  place: string;
   /** What the judgement was made from, and when; null: not judged yet. */
   judged: { from: string; at: number; summary: Summary } | null;
 }
@@ -49,23 +52,28 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
   let asides = new Map<string, SetAside>();
   let at = 0;
   let reading: Promise<void> | null = null;
+  /** All of them in their order; null: it changed since it was made. */
+  let inOrder: readonly Listed[] | null = null;
 
   const bringUpToDate = async () => {
     const newest = await newestChange(db);
+    if (newest === at) return;
     if (newest < at) {
       listed = new Map();
       asides = new Map();
       at = 0;
+      inOrder = null;
     }
     for await (const rows of changedRows(db, ['outings'], at))
       for (const row of rows) {
         at = Math.max(at, row.changeNo);
+        inOrder = null;
         listed.delete(row.id);
         asides.delete(row.id);
         if (row.deleted) continue;
         const read = readRow('outings', row);
         if (isSetAside(read)) asides.set(row.id, read);
-        else listed.set(row.id, { kept: read, judged: null });
+        else listed.set(row.id, listedOf(read));
       }
   };
   const upToDate = () => {
@@ -123,8 +131,9 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
     page: async (today, most) => {
       await upToDate();
       const state = await library.read();
-      const all = [...listed.values()].sort(byDay);
-      const isAhead = ({ kept: { doc } }: Listed) => homeDate(doc.brief) >= today;
+      inOrder ??= [...listed.values()].sort((a, b) => (a.place < b.place ? -1 : 1));
+      const all = inOrder;
+      const isAhead = ({ home }: Listed) => home >= today;
       const ahead = all.filter(isAhead);
       const gone = all.filter((one) => !isAhead(one)).reverse();
       const judgedOf = async (list: readonly Listed[]) => {
@@ -182,7 +191,7 @@ function readsOf(outing: Outing, { references, versions }: LibraryState): string
   return read.map((key) => `${key}:${versions.get(key) ?? 0}`).join(' ');
 }
 
-function byDay(a: Listed, b: Listed): number {
-  const key = ({ kept: { doc } }: Listed) => `${doc.brief.date} ${doc.brief.launchAt} ${doc.id}`;
-  return key(a) < key(b) ? -1 : 1;
+function listedOf(kept: Versioned<Outing>): Listed {
+  const { id, brief } = kept.doc;
+  return { kept, home: homeDate(brief), place: `${brief.date} ${brief.launchAt} ${id}`, judged: null };
 }

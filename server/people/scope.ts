@@ -50,7 +50,7 @@ export function readableOwners(kind: KindName): string[] {
 }
 
 /** So many owners' lists are held at once; whoever was not here for longest is read anew when they come. */
-const MOST_HELD = 50;
+const MOST_HELD = 400;
 
 /** Something that is held for each owner apart. */
 export function perOwner<T>(make: () => T): () => T {

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { and, asc, desc, eq, gte, inArray, max, ne, sql } from 'drizzle-orm';
+import { unionAll } from 'drizzle-orm/pg-core';
 import { canonical } from '#core/documents/canonical';
 import type { SignedSnapshot } from '#core/signing/snapshot';
 import { type Answer, answerSchema, answeredAt } from '#core/walkround/answerSchema';
@@ -121,15 +122,20 @@ export function walkStore(db: Database): WalkStore {
     },
     growth: async (outingIds) => {
       if (outingIds.length === 0) return new Map();
-      const newest = (table: typeof walkAnswers | typeof signatures) =>
+      const newest = (table: typeof walkAnswers | typeof signatures, of: string) =>
         db
-          .select({ outingId: table.outingId, id: max(table.id) })
+          .select({ of: sql<string>`${of}::text`.as('of'), outingId: table.outingId, newest: max(table.id).as('newest') })
           .from(table)
           .where(inArray(table.outingId, outingIds.map(rowKey)))
           .groupBy(table.outingId);
-      const answered = new Map((await newest(walkAnswers)).map((row) => [row.outingId, row.id]));
-      const signed = new Map((await newest(signatures)).map((row) => [row.outingId, row.id]));
-      return new Map(outingIds.map((id) => [id, `${answered.get(rowKey(id)) ?? 0}/${signed.get(rowKey(id)) ?? 0}`]));
+      const rows = await unionAll(newest(walkAnswers, 'answers'), newest(signatures, 'signatures'));
+      const at = new Map(rows.map((row) => [`${row.of} ${row.outingId}`, row.newest]));
+      return new Map(
+        outingIds.map((id) => [
+          id,
+          `${at.get(`answers ${rowKey(id)}`) ?? 0}/${at.get(`signatures ${rowKey(id)}`) ?? 0}`,
+        ]),
+      );
     },
     sign: async (outingId, snapshot, signedAt, key) => {
       await db
