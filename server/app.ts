@@ -21,6 +21,7 @@ import { type Serving, guard } from './http/guard';
 import { InvalidInput, handleErrors } from './http/problem';
 import { keepDoor } from './people/door';
 import { noAccounts } from './people/comingIn';
+import { partyRoutes } from './party/routes';
 import { peopleRoutes } from './people/routes';
 import { peopleStore } from './people/store';
 import { referenceRoutes } from './documents/referenceRoutes';
@@ -86,7 +87,8 @@ export async function buildApp({
   app.setSerializerCompiler(serializerCompiler);
   handleErrors(app);
   guard(app, serving);
-  if (accounts) await keepDoor(app, peopleStore(db, now));
+  const people = peopleStore(db, now);
+  if (accounts) await keepDoor(app, people);
   // What the browser's clock says is compared with this one.
   app.addHook('onSend', (_request, reply, _payload, done) => {
     reply.header('x-tally-now', String(now()));
@@ -121,13 +123,16 @@ export async function buildApp({
 
   const from = stores(db);
   const library = libraryOf(db);
-  const summaries = summariesOf(db, library, walkStore(db), now);
+  const walks = walkStore(db);
+  const summaries = summariesOf(db, library, walks, now);
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean(), now: z.string() }) } } }, () => ({
     ok: true,
     now: new Date(now()).toISOString(),
   }));
-  if (accounts) peopleRoutes(app, { db, now, secure: tls !== null });
-  else noAccounts(app);
+  if (accounts) {
+    peopleRoutes(app, { db, now, secure: tls !== null });
+    partyRoutes(app, { db, stores: from, library, walks, people, now });
+  } else noAccounts(app);
   referenceRoutes(app, from, library);
   setAsideRoutes(app, db);
   pictureRoutes(app, db);

@@ -148,7 +148,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
   };
   const direct = { out: [], home: [] };
   const longGrey: Outing = {
-    format: 'outing/5',
+    format: 'outing/6',
     id: 'pollack-long-grey',
     title: 'Pollack beyond the Long Grey',
     brief: {

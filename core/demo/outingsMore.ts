@@ -96,8 +96,9 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
           name: 'Sample Friend',
           boat: 'Teal, paddle',
           says: ['buoyancy', 'sound-signal', 'call-for-help', 'be-seen-night', 'cut-line', 'water', 'sleep', 'head'],
+          brings: [],
         },
-        { id: 'second', name: 'Sample Cousin', boat: 'Coot, paddle', says: ['buoyancy', 'water', 'sleep'] },
+        { id: 'second', name: 'Sample Cousin', boat: 'Coot, paddle', says: ['buoyancy', 'water', 'sleep'], brings: [] },
       ],
       conditions: {
         ...like.conditions,

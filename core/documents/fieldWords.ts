@@ -50,6 +50,7 @@ export const companionWords: Words<Omit<Companion, 'id'>> = {
   name: 'the name',
   boat: 'the boat',
   says: 'what they said they carry',
+  brings: 'what they bring for all',
 };
 export const rigWords: Words<Omit<Rig, 'id'>> = {
   name: 'the name',

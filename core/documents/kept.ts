@@ -5,6 +5,8 @@ export interface Versioned<Doc> {
   version: number;
   updatedAt: string;
   doc: Doc;
+  /** Of what the club may have: whether it is the club's. Left out: nobody asked. */
+  club?: boolean;
 }
 /** A row that cannot be read as a document of its kind: it is set aside, and everything else goes on. */
 export interface SetAside {

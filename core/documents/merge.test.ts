@@ -86,7 +86,10 @@ describe('changes from two windows', () => {
     ['rigs', (id: string): Outing => ({ ...base, rigs: [...base.rigs, rigNamed(id)] })],
     [
       'company',
-      (id: string): Outing => ({ ...base, company: [...base.company, { id, name: id, boat: '', says: [] }] }),
+      (id: string): Outing => ({
+        ...base,
+        company: [...base.company, { id, name: id, boat: '', says: [], brings: [] }],
+      }),
     ],
     [
       'accepted',

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { acceptanceSchema } from './acceptance';
 import { clockText, dateText, idText, instantText, lineText, nameText, placed, quantity, wholeNumber } from './field';
+import { type KindId, kindIds } from '../catalog/gear/kinds';
 import { needIds } from '../vocabulary/needs';
 import { logSchema } from './log';
 import { stowSchema } from './stow';
@@ -80,25 +81,33 @@ const loadoutEntry = z.strictObject({
   /** The companion whose boat it rides in; null: in one's own. */
   carriedBy: idText.nullable(),
 });
-/** Someone else of the party in a boat of their own, and what they have said they carry for themselves. */
-const companion = z.strictObject({
+/** One thing that somebody else brings for all of the party. */
+const broughtThing = z.strictObject({
+  id: idText,
+  kind: z.enum(kindIds as [KindId, ...KindId[]]),
+  name: lineText,
+  quantity: wholeNumber(1, 50),
+});
+/** Someone else of the party in a boat of their own, what they have said they carry for themselves, and what they bring for all. */
+export const companionSchema = z.strictObject({
   id: idText,
   name: nameText,
   boat: lineText,
   /** Personal needs they have said yes to. */
   says: z.array(z.enum(needIds)).max(needIds.length),
+  brings: z.array(broughtThing).max(60),
 });
-export type Companion = z.infer<typeof companion>;
+export type Companion = z.infer<typeof companionSchema>;
 /** One outing, whole: the document that is edited, judged and signed. */
 export const outingSchema = z.strictObject({
-  format: z.literal('outing/5'),
+  format: z.literal('outing/6'),
   id: idText,
   title: nameText,
   brief: briefSchema,
   conditions: conditionsSchema,
   loadout: z.array(loadoutEntry).max(400),
   /** The others of the party, by name. The party may be larger than what is written here. */
-  company: z.array(companion).max(11),
+  company: z.array(companionSchema).max(11),
   /** Where each thing goes, in every mode. */
   stow: stowSchema,
   rigs: z.array(rigSchema).max(12),

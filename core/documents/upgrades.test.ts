@@ -37,7 +37,11 @@ describe('a document of the first form', () => {
     ]);
   });
   it('goes in its boat as that stands, until a set-up is chosen', () => {
-    expect(opened('outings', sample['outing/1'])).toMatchObject({ format: 'outing/5', brief: { setUpId: null } });
+    expect(opened('outings', sample['outing/1'])).toMatchObject({ format: 'outing/6', brief: { setUpId: null } });
+  });
+  it('has companions who bring nothing for all, until it is written', () => {
+    const { company } = opened('outings', sample['outing/1']) as never as Outing;
+    expect(company).toEqual([{ id: 'b', name: 'B', boat: '', says: [], brings: [] }]);
   });
   it('was left with nobody, tells nothing ashore that was not typed, and knows nobody to call at its water', () => {
     expect(opened('outings', sample['outing/1'])).toMatchObject({

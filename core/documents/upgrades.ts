@@ -63,6 +63,12 @@ export const outingUpgrades: readonly Upgrade[] = [
     name: 'a plan may be left with the person ashore, who may have an address for mail; none has been yet',
     up: (old) => ({ word: noWord, ...old, brief: isRecord(old.brief) ? withMail(old.brief) : old.brief }),
   },
+  {
+    from: 'outing/5',
+    to: 'outing/6',
+    name: 'what the others bring for all of the party may be written; nothing is yet',
+    up: (old) => ({ ...old, company: eachRecord(old.company, (one) => ({ brings: [], ...one })) }),
+  },
 ];
 
 export const craftUpgrades: readonly Upgrade[] = [

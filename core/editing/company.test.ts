@@ -10,7 +10,7 @@ import { type Outing, outingSchema } from '../documents/outing';
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
 const [ready] = outings as [Outing];
-const friend = { id: 'friend', name: 'Sample Friend', boat: '', says: [] };
+const friend = { id: 'friend', name: 'Sample Friend', boat: '', says: [], brings: [] };
 
 describe('a party by name', () => {
   it('grows with its names, and not for one who is named already', () => {

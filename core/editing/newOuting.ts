@@ -34,7 +34,7 @@ export function newOuting(id: string, date: string, references: References, last
   const homeAt = shiftClock(launchAt, AFLOAT_MIN);
   const sameTrip = before?.trip === trip;
   return {
-    format: 'outing/5',
+    format: 'outing/6',
     id,
     title: UNTITLED,
     brief: {

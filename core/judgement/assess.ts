@@ -84,7 +84,7 @@ export function assess(
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
   const { looked, needs, exposures } = context;
   const ready = readyLists(context.plans, namesFor(context.boat, looked.items));
-  const steps = walkSteps(looked, needs, answers, context.plan, ready);
+  const steps = walkSteps(looked, needs, answers, context.plan, ready, outing.company);
   const open = openBlanks(outing.brief, looked);
   const sheets = sheetsInUse(context);
   const troubled = new Set(

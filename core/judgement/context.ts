@@ -31,6 +31,7 @@ import type { Mode } from '../vocabulary/stow';
 import { type ModePlan, type OtherwiseAfloat, modesOf, otherwise, plansOf, withLies } from '../stow/modes';
 import type { Lading } from '../boat/lading';
 import { type Anchorage, anchorOf, anchorageOf } from '../holding/anchorSheet';
+import { broughtBy } from '../needs/company';
 import { firstPaddle } from '../needs/firstPaddle';
 import { type JudgedNeed, type WalkTaken, candidatesByNeed, judgeNeed } from '../needs/match';
 import type { NeedContext } from '../needs/need';
@@ -332,7 +333,7 @@ const derived = deriving<Context, Derived>({
       context.places.water ? sameWhereEqual(raisedNeeds(context, context.places.rulePack), before?.raised ?? []) : [],
   },
   needs: {
-    from: ['raised', 'aboard', 'day', 'workings', 'brief', 'places', 'firstPaddleId', 'lastDay', 'taken'],
+    from: ['raised', 'aboard', 'company', 'day', 'workings', 'brief', 'places', 'firstPaddleId', 'lastDay', 'taken'],
     make: needsOf,
   },
 });
@@ -375,7 +376,7 @@ export function contextOf(
 
 /** What an outing raises, matched with what is aboard; after a change of the loadout only what the change can speak to is matched anew. */
 function needsOf(context: Context, before: Context | null): readonly JudgedNeed[] {
-  const { raised, aboard, lastDay, taken } = context;
+  const { raised, aboard, company, lastDay, taken } = context;
   // What a means is held against: by its type a need sees nothing else of the day but what these say.
   const sameDay =
     before?.day === context.day &&
@@ -383,12 +384,13 @@ function needsOf(context: Context, before: Context | null): readonly JudgedNeed[
     before.brief === context.brief &&
     before.places === context.places &&
     before.lastDay === lastDay &&
+    before.company === company &&
     before.taken === taken;
   const touched = sameDay ? needsTouched(context.moved ?? [], aboard) : null;
   const judged = new Map<RaisedNeed | undefined, JudgedNeed>();
   if (touched) before?.needs.forEach((need, i) => touched.has(need.id) || judged.set(before.raised[i], need));
   const anew = new Set(raised.flatMap((one) => (judged.has(one) ? [] : [one.id])));
-  const candidates = candidatesByNeed(aboard, lastDay, taken, anew);
+  const candidates = candidatesByNeed(aboard, lastDay, taken, anew, broughtBy(company));
   const needContext: NeedContext = context;
   return raised.map(
     (one) => judged.get(one) ?? judgeNeed(one.id, one.raise, needContext, candidates.get(one.id) ?? []),

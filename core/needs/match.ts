@@ -86,12 +86,16 @@ export interface Candidate {
   unserviceable: Shortfall | null;
 }
 
-/** What is aboard, under each need that its kind can be a means of. @param only the needs asked for */
+/**
+ * What is aboard, under each need that its kind can be a means of; and what others bring, under those that the party shares.
+ * @param only the needs asked for @param brought what others bring for all
+ */
 export function candidatesByNeed(
   aboard: readonly Aboard[],
   lastDay: string,
   taken: WalkTaken,
   only: ReadonlySet<NeedId>,
+  brought: readonly Aboard[],
 ): ReadonlyMap<NeedId, Candidate[]> {
   const byNeed = new Map<NeedId, Candidate[]>();
   for (const one of aboard) {
@@ -107,6 +111,10 @@ export function candidatesByNeed(
       else byNeed.set(id, [candidate]);
     }
   }
+  for (const one of brought)
+    for (const id of kinds[one.item.kind].means)
+      if (only.has(id) && catalogue[id].shared === true)
+        byNeed.set(id, [...(byNeed.get(id) ?? []), { aboard: one, unserviceable: outOfService(one, lastDay, taken) }]);
   return byNeed;
 }
 

@@ -33,7 +33,15 @@ function fullSnapshot(): SignedSnapshot {
       landingId: ready.brief.launchId,
       route: { out: [{ latDeg: 1, lonDeg: 2, name: 'mark' }], home: [{ latDeg: 1, lonDeg: 2, name: 'mark' }] },
     },
-    company: [{ id: 'friend', name: 'A Friend', boat: 'red', says: ['buoyancy'] }],
+    company: [
+      {
+        id: 'friend',
+        name: 'A Friend',
+        boat: 'red',
+        says: ['buoyancy'],
+        brings: [{ id: 'pot', kind: 'stove', name: 'Pot', quantity: 1 }],
+      },
+    ],
     rigs: [newRig('rig-1', rod, lookUp(withItem(ready, rod.id, 1), references))],
     workings: { ...ready.workings, deviceHours: { [rod.id]: 3 } },
     accepted: [{ key: 'need-unmet:sun', reason: 'Overcast.', at: '2026-05-15T18:00:00Z', extent: 1 }],
@@ -165,7 +173,7 @@ describe('a signature', () => {
     ],
     [
       'someone who joined',
-      { ...ready, company: [{ id: 'b', name: 'Borrowed Friend', boat: '', says: [] }] },
+      { ...ready, company: [{ id: 'b', name: 'Borrowed Friend', boat: '', says: [], brings: [] }] },
       'Borrowed Friend joined the party.',
     ],
   ] as [string, Outing, string][])('tells of %s', (_, after, sentence) => {

@@ -44,7 +44,7 @@ describe('what was frozen on a device', () => {
         angler: { ...angler, format: 'angler/3' },
       }),
     };
-    expect(snapshot.outing.format).toBe('outing/5');
+    expect(snapshot.outing.format).toBe('outing/6');
     expect(snapshot.outing.word.left).toBeNull();
     expect(snapshot.angler?.about.phone).toBe('');
   });

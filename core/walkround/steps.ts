@@ -1,7 +1,9 @@
 import { kinds } from '../catalog/gear/kinds';
 import { type PlaceId, alongBoat, places, wornPlaces } from '../catalog/gear/places';
 import { catalogue } from '../needs/catalogue';
+import { broughtBy } from '../needs/company';
 import type { JudgedNeed } from '../needs/match';
+import type { Outing } from '../documents/outing';
 import type { Looked } from '../documents/references';
 import { type Placed, type StowPlan, spotAt } from '../stow/plan';
 import type { Ready } from '../stow/ready';
@@ -45,16 +47,21 @@ export function walkSteps(
   answers: Answers = noAnswers,
   plan: StowPlan | null = null,
   ready: readonly Ready[] = [],
+  company: Outing['company'] = [],
 ): Step[] {
   const serving = servedBy(needs);
   const alone: Step[] = [];
   const together = new Map<string, Listed[]>();
-  for (const one of looked.aboard) {
-    const { item, entry } = one;
+  const nameOf = new Map(company.map(({ id, name }) => [id, name]));
+  for (const { item, entry, by } of [
+    ...looked.aboard.map((one) => ({ ...one, by: null })),
+    // What others bring for all is seen where the boats are made ready.
+    ...broughtBy(company).map((one) => ({ ...one, by: nameOf.get(one.entry.carriedBy ?? '') ?? '' })),
+  ]) {
     const kind = kinds[item.kind];
     const { serves = [], lifeCritical: critical = false } = serving.get(item.id) ?? {};
     const placed = plan?.byId.get(item.id) ?? null;
-    const { place, along } = whereOf(kind.place, placed, plan);
+    const { place, along } = by === null ? whereOf(kind.place, placed, plan) : atVehicle;
     const phase = phaseOf(place);
     const own: Step = {
       id: itemStep(item.id),
@@ -62,16 +69,20 @@ export function walkSteps(
       place,
       along,
       title: item.name,
-      how: [inWords(kind.look.how), placed && lookAt(placed)].filter(Boolean).join(' '),
+      how: [by !== null && `Ask ${by}.`, inWords(kind.look.how), placed && lookAt(placed)].filter(Boolean).join(' '),
       bad: kind.look.bad,
       serves,
       critical,
       items: [],
     };
-    const listed = (step: Step, key: string) =>
-      together.set(key, [...(together.get(key) ?? []), { step, quantity: entry.quantity, placed }]);
+    const listed = (step: Step, key: string) => {
+      const list = together.get(key);
+      const one = { step, quantity: entry.quantity, placed };
+      if (list) list.push(one);
+      else together.set(key, [one]);
+    };
     const evening: Step | null =
-      kind.evening === null || (kind.eveningStands && answers.has(carriedStep(item.id)))
+      by !== null || kind.evening === null || (kind.eveningStands && answers.has(carriedStep(item.id)))
         ? null
         : {
             ...own,
@@ -187,6 +198,7 @@ function hashOf(lines: readonly string[]): string {
   return (hash >>> 0).toString(16);
 }
 
+const atVehicle: { place: PlaceId; along: null } = { place: 'vehicle', along: null };
 /** Where along the boat a thing is met: at its place in the plan, else where its kind usually lies. */
 function whereOf(
   usual: PlaceId,
@@ -195,7 +207,7 @@ function whereOf(
 ): { place: PlaceId; along: number | null } {
   if (!placed || !plan || placed.lies.in === 'nowhere') return { place: usual, along: alongBoat[usual] };
   const { lies, zone } = placed;
-  if (lies.in === 'vehicle' || lies.in === 'companion') return { place: 'vehicle', along: null };
+  if (lies.in === 'vehicle' || lies.in === 'companion') return atVehicle;
   if (lies.in === 'body' || !zone)
     return { place: wornPlaces.includes(usual) ? usual : (bodyPlaces[lies.id ?? ''] ?? 'body'), along: null };
   const share =

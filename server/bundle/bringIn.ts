@@ -1,4 +1,4 @@
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { type Compared, type KeptHere, choiceOf, compared, isTakeable } from '#core/documents/bundle';
 import { documentKinds, type KindName, kindNames } from '#core/documents/registry';
@@ -16,7 +16,7 @@ import {
 } from '../storage/schema';
 import { inTransaction } from '../storage/transaction';
 import { hashOf } from '../walkround/store';
-import { plainId, rowKey, scope } from '../people/scope';
+import { ownKeys, ownOwners, plainId, rowKey } from '../people/scope';
 import type { Bundle } from './read';
 
 /** A signature of a bundle, held against its hash again. */
@@ -99,8 +99,12 @@ export function bringIn(
 
 async function written(tx: Database, { kind, id, here }: Compared, doc: { id: string }): Promise<Undone[number]> {
   const table = documentTables[kind];
-  const key = rowKey(id);
-  const [before] = await tx.select().from(table).where(eq(table.id, key));
+  const rows = await tx
+    .select()
+    .from(table)
+    .where(inArray(table.id, ownKeys(id)));
+  const before = rows.find(({ deletedAt }) => deletedAt === null) ?? rows[0];
+  const key = before?.id ?? rowKey(id);
   const [row] = before
     ? await tx
         .update(table)
@@ -170,7 +174,7 @@ export function takeBack(db: Database, key: string, at: string): Promise<{ back:
           version: sql`${table.version} + 1`,
           updatedAt: sql`now()`,
         })
-        .where(and(eq(table.id, rowKey(id)), eq(table.version, version)))
+        .where(and(inArray(table.id, ownKeys(id)), eq(table.version, version), isNull(table.deletedAt)))
         .returning({ id: table.id });
       if (rows.length > 0) back += 1;
       else left.push(`${documentKinds[kind].word} ${id}`);
@@ -182,7 +186,9 @@ export function takeBack(db: Database, key: string, at: string): Promise<{ back:
 
 async function rowsHere(db: Database, kind: KindName): Promise<Map<string, KeptHere>> {
   const table = documentTables[kind];
-  const rows = await db.select().from(table).where(eq(table.owner, scope().owner));
+  const rows = await db.select().from(table).where(inArray(table.owner, ownOwners()));
+  // Of a name that was handed on, the one that stands.
+  rows.sort((a, b) => Number(b.deletedAt !== null) - Number(a.deletedAt !== null));
   return new Map(
     rows.map(({ id, version, updatedAt, deletedAt, doc }) => [
       plainId(id),

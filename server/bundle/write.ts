@@ -1,4 +1,4 @@
-import { type SQL, asc, and, eq, inArray, isNull } from 'drizzle-orm';
+import { type SQL, asc, and, inArray, isNull } from 'drizzle-orm';
 import { type BundleList, type BundlePart, bundleJsonSchema, kindsOf } from '#core/documents/bundle';
 import type { Item } from '#core/documents/item';
 import type { Outing } from '#core/documents/outing';
@@ -7,7 +7,7 @@ import { writeLockerCsv } from '#core/exchange/lockerCsv';
 import { wayOf } from '#core/floatplan/make';
 import { wayGpx } from '#core/exchange/wayGpx';
 import { isSetAside, readRow } from '../documents/store';
-import { plainId, rowKey, scope } from '../people/scope';
+import { ownOwners, plainId, rowKey } from '../people/scope';
 import { bytesOf, pack, sumOf } from '../storage/archive';
 import type { Database } from '../storage/open';
 import { checkIns, documentTables, pictures, plansLeft, signatures, walkAnswers } from '../storage/schema';
@@ -29,7 +29,7 @@ export async function writeBundle(
     const rows = await db
       .select()
       .from(table)
-      .where(and(isNull(table.deletedAt), eq(table.owner, scope().owner)))
+      .where(and(isNull(table.deletedAt), inArray(table.owner, ownOwners())))
       .orderBy(asc(table.createdAt), asc(table.id));
     files[`documents/${kind}.json`] = json(
       rows.map(({ version, updatedAt, doc }) => ({ version, updatedAt: iso(updatedAt), doc })),

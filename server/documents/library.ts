@@ -4,7 +4,7 @@ import type { Database } from '../storage/open';
 import { type ChangedRow, changedRows, newestChange } from './changedRows';
 import type { SetAside, Versioned } from '#core/documents/kept';
 import { isSetAside, readRow } from './store';
-import { perOwner } from '../people/scope';
+import { hasClub, perOwner } from '../people/scope';
 
 interface Entry {
   id: string;
@@ -63,7 +63,10 @@ function ownLibrary(db: Database): Library {
     }
     const read = readRow(name, row);
     if (isSetAside(read)) asides.set(key, read);
-    else entries[name].set(inKind, { ...entry, kept: read, json: JSON.stringify(read) });
+    else {
+      const sent = hasClub(name) ? { ...read, club: row.owner === '' } : read;
+      entries[name].set(inKind, { ...entry, kept: read, json: JSON.stringify(sent) });
+    }
   };
   const bringUpToDate = async (): Promise<LibraryState> => {
     const newest = await newestChange(db);

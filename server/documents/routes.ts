@@ -7,6 +7,8 @@ import { type Documents, type KindName, documentKinds } from '#core/documents/re
 import { upgraded } from '#core/documents/open';
 import { isRecord } from '#core/documents/upgrade';
 import type { Versioned } from '#core/documents/kept';
+import { keepersOnly } from '../people/door';
+import { hasClub } from '../people/scope';
 import { type DocumentStore, type WriteConflict, type WriteResult, isSetAside } from './store';
 
 export const idParams = z.strictObject({ id: idText });
@@ -120,6 +122,32 @@ export function documentRoutes<Name extends KindName>(
     },
     async (request) => settled(await store.remove(request.params.id, request.query.version), what),
   );
+  if (hasClub(name))
+    for (const [act, to] of [
+      ['give', 'club'],
+      ['keep', 'self'],
+    ] as const)
+      app.post(
+        `${path}/:id/${act}`,
+        {
+          serializerCompiler,
+          schema: {
+            tags,
+            description:
+              to === 'club'
+                ? 'Makes one’s own the club’s. For keepers.'
+                : 'Makes the club’s one’s own alone. For keepers.',
+            params: idParams,
+            /** The version of what stands there and is to be replaced; null: nothing is. */
+            body: z.strictObject({ over: versionField.nullable() }),
+            response: { 200: kept, ...problems },
+          },
+        },
+        async (request) => {
+          keepersOnly();
+          return settled(await store.hand(request.params.id, to, request.body.over), what);
+        },
+      );
   app.post(
     `${path}/:id/restore`,
     { serializerCompiler, schema: { tags, params: idParams, response: { 200: kept, ...problems } } },

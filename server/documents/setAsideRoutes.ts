@@ -1,11 +1,11 @@
-import { and, eq } from 'drizzle-orm';
+import { and, inArray, isNull } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { idText } from '#core/documents/field';
 import { type KindName, kindNames } from '#core/documents/registry';
 import { Refusal, notFound, problemSchema } from '../http/problem';
-import { rowKey } from '../people/scope';
+import { ownKeys } from '../people/scope';
 import type { Database } from '../storage/open';
 import { documentTables } from '../storage/schema';
 import type { SetAside } from '#core/documents/kept';
@@ -23,8 +23,8 @@ export function setAsideRoutes(parent: FastifyInstance, db: Database): void {
     const [row] = await db
       .select()
       .from(table)
-      .where(eq(table.id, rowKey(id)));
-    const read = row && row.deletedAt === null ? readRow(kind, row) : null;
+      .where(and(inArray(table.id, ownKeys(id)), isNull(table.deletedAt)));
+    const read = row ? readRow(kind, row) : null;
     if (!row || !read || !isSetAside(read)) throw notFound('thing set aside');
     return { doc: row.doc, aside: read };
   };
@@ -49,7 +49,7 @@ export function setAsideRoutes(parent: FastifyInstance, db: Database): void {
       await db
         .update(table)
         .set({ deletedAt: new Date() })
-        .where(and(eq(table.id, rowKey(aside.id))));
+        .where(and(inArray(table.id, ownKeys(aside.id)), isNull(table.deletedAt)));
       return { deleted: aside.id };
     },
   );

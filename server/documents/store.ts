@@ -6,7 +6,7 @@ import { isRecord } from '#core/documents/upgrade';
 import type { Database } from '../storage/open';
 import { type DocumentTable, documentTables } from '../storage/schema';
 import { Refusal } from '../http/problem';
-import { ownerIn, plainId, readableOwners, rowKey, scope } from '../people/scope';
+import { clubKey, isMine, plainId, readableKeys, readableOwners, rowKey, scope, selfKey } from '../people/scope';
 import { inTransaction } from '../storage/transaction';
 
 /** What stands in the way of a write. */
@@ -40,6 +40,11 @@ export interface DocumentStore<Doc> {
   /** Out of every list, but kept: `restore` brings it back. */
   remove: (id: string, version: number) => Promise<WriteResult<Doc>>;
   restore: (id: string) => Promise<WriteResult<Doc>>;
+  /**
+   * Makes one's own the club's, or the club's one's own alone. A clash where one of that name stands there already, unless it still is at
+   * the version that it is to take the place of.
+   */
+  hand: (id: string, to: 'club' | 'self', over: number | null) => Promise<WriteResult<Doc>>;
 }
 
 export interface Row {
@@ -82,16 +87,19 @@ export function documentStore<Name extends KindName>(db: Database, name: Name): 
     return isSetAside(read) ? { done: 'set aside', why: read.why } : { done: 'kept', kept: read };
   };
   const rowAt = async (key: string) => (await db.select().from(table).where(eq(table.id, key)))[0];
-  /** One's own; where there is none that stands, the club's. */
+  /** One's own; where there is none that stands, the club's; else one that was deleted. */
   const anyRow = async (id: string) => {
-    const own = await rowAt(rowKey(id));
-    if ((own && own.deletedAt === null) || readableOwners(name).length === 1) return own;
-    return (await rowAt(id)) ?? own;
+    const keys = readableKeys(name, id);
+    const rows = await db.select().from(table).where(inArray(table.id, keys));
+    const inOrder = keys.flatMap((key) => rows.filter((row) => row.id === key));
+    return (
+      inOrder.find(({ deletedAt }) => deletedAt === null) ?? inOrder.find(({ id: key }) => isMine(key)) ?? inOrder[0]
+    );
   };
   /** The key of the row that a change is of. What is the club's is changed by keepers alone. */
   const keyToChange = async (id: string): Promise<string> => {
     const key = (await anyRow(id))?.id ?? rowKey(id);
-    if (ownerIn(key) !== scope().owner && !scope().keeper)
+    if (!isMine(key) && !scope().keeper)
       throw new Refusal(403, 'The club’s', 'This is the club’s: a keeper changes it. A copy of it is yours to change.');
     return key;
   };
@@ -121,9 +129,9 @@ export function documentStore<Name extends KindName>(db: Database, name: Name): 
         .from(table)
         .where(and(isNull(table.deletedAt), inArray(table.owner, readableOwners(name))))
         .orderBy(asc(table.createdAt), asc(table.id));
-      const own = new Set(rows.filter(({ owner }) => owner === scope().owner).map(({ id }) => plainId(id)));
+      const own = new Set(rows.filter(({ owner }) => owner !== '').map(({ id }) => plainId(id)));
       return rows
-        .filter(({ id, owner }) => owner === scope().owner || !own.has(id))
+        .filter(({ id, owner }) => owner !== '' || !own.has(id))
         .map((row) => readRow(name, row))
         .filter((one): one is Versioned<Doc> => !isSetAside(one));
     },
@@ -171,5 +179,32 @@ export function documentStore<Name extends KindName>(db: Database, name: Name): 
         .returning();
       return row ? written(row) : { done: 'missing' };
     },
+    hand: (id, to, over) =>
+      inTransaction(db, async (tx) => {
+        const [fromKey, toKey] = to === 'club' ? [selfKey(id), clubKey(id)] : [clubKey(id), selfKey(id)];
+        const rows = await tx
+          .select()
+          .from(table)
+          .where(inArray(table.id, [fromKey, toKey]))
+          .for('update');
+        const from = rows.find((row) => row.id === fromKey && row.deletedAt === null);
+        const there = rows.find((row) => row.id === toKey);
+        if (!from) return { done: 'missing' };
+        if (there && there.deletedAt === null && there.version !== over) {
+          const standing = written(there);
+          return standing.done === 'kept' ? { done: 'clash', current: standing.kept } : standing;
+        }
+        const moved = { version: sql`${table.version} + 1`, updatedAt: sql`now()` };
+        const [row] = await tx
+          .insert(table)
+          .values({ id: toKey, version: 1, doc: from.doc })
+          .onConflictDoUpdate({ target: table.id, set: { ...moved, doc: from.doc, deletedAt: null } })
+          .returning();
+        await tx
+          .update(table)
+          .set({ ...moved, deletedAt: sql`now()` })
+          .where(eq(table.id, fromKey));
+        return row ? written(row) : { done: 'missing' };
+      }),
   };
 }

@@ -1,7 +1,7 @@
 import { learnt, type Learnt } from '#core/ashore/learnt';
 import { homeDate } from '#core/documents/hours';
 import type { Outing } from '#core/documents/outing';
-import { lookUp } from '#core/documents/references';
+import { type References, lookUp } from '#core/documents/references';
 import type { Summary } from '#core/judgement/summary';
 import { assess } from '#core/judgement/assess';
 import { changesSince } from '#core/signing/changes';
@@ -98,7 +98,6 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
     const open = (level: string) =>
       judged.findings.filter((finding) => finding.level === level && finding.accepted === null).length;
     const { water, craft } = lookUp(doc, state.references);
-    const snapshot = signature && signedSnapshot(doc, state.references, lastAnswers(record));
     const summary: Summary = {
       id: doc.id,
       version: one.kept.version,
@@ -114,11 +113,7 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
       counts: { stop: open('stop'), mind: open('mind'), note: open('note') },
       tallies: judged.tallies,
       gateOpen: judged.gate.open,
-      signed: signature &&
-        snapshot && {
-          at: signature.signedAt,
-          stale: changesSince(openSnapshot(signature.judged), snapshot).length > 0,
-        },
+      signed: signedOf(signature, doc, state.references, record),
       logged: doc.log && {
         fish: doc.log.catches.length,
         lostOrBroken: doc.log.items.filter(({ mark }) => mark === 'lost' || mark === 'broken').length,
@@ -164,6 +159,18 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
       };
     },
   };
+}
+
+/** When an outing was signed, and whether that still stands; null: it is not. */
+export function signedOf(
+  signature: Awaited<ReturnType<WalkStore['lastSignature']>>,
+  outing: Outing,
+  references: References,
+  record: Parameters<typeof lastAnswers>[0],
+): Summary['signed'] {
+  if (!signature) return null;
+  const snapshot = signedSnapshot(outing, references, lastAnswers(record));
+  return { at: signature.signedAt, stale: changesSince(openSnapshot(signature.judged), snapshot).length > 0 };
 }
 
 /** The documents that an outing's judgement reads, by their versions. */

@@ -56,7 +56,8 @@ export async function keepDoor(app: FastifyInstance, people: PeopleStore): Promi
 }
 
 const NOBODY: Scope = { owner: 'nobody', keeper: false, personId: null };
-function scopeOf({ id, owner, keeper }: Person): Scope {
+/** All that is somebody's own. */
+export function scopeOf({ id, owner, keeper }: Person): Scope {
   return { owner, keeper, personId: id };
 }
 

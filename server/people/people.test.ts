@@ -1,78 +1,23 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import type { FastifyInstance } from 'fastify';
 import { demo } from '#core/demo/demo';
 import { newItem } from '#core/editing/newItem';
-import { buildApp } from '../app';
-import { loadDemo } from '../storage/demo';
-import { type Database, openEmbedded } from '../storage/open';
-import { backupsOf } from '../backup/daily';
-import { readDump } from '../testing/makeDump';
-import { NOW } from '../testing/openApp';
-import { delayAfter, nameKey, peopleStore } from './store';
+import { type Club, type Method, PASSWORD, Visitor, openClub } from '../testing/club';
+import { delayAfter, nameKey } from './store';
 
 const DAY = 86_400_000;
-const PASSWORD = 'a long enough one';
-type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
-/** Somebody with a browser: it keeps its cookie. */
-class Visitor {
-  cookie = '';
-  constructor(
-    readonly app: FastifyInstance,
-    readonly device = 'a browser',
-  ) {}
-  async ask(method: Method, url: string, payload?: object) {
-    const reply = await this.app.inject({
-      method,
-      url,
-      headers: { 'user-agent': this.device, ...(this.cookie === '' ? {} : { cookie: this.cookie }) },
-      ...(payload ? { payload } : {}),
-    });
-    const set = reply.headers['set-cookie'];
-    if (typeof set === 'string') this.cookie = set.split(';')[0]?.replace(/=$/, '') ?? '';
-    return reply;
-  }
-  get = (url: string) => this.ask('GET', url);
-  post = (url: string, payload: object = {}) => this.ask('POST', url, payload);
-}
-
-let db: Database;
-let app: FastifyInstance;
-let close: () => Promise<void>;
-let now = NOW;
-const people = () => peopleStore(db, () => now);
+let club: Club;
+let app: Club['app'];
+let db: Club['db'];
 beforeAll(async () => {
-  const opened = await openEmbedded({ dump: readDump() }, 'server/storage/migrations');
-  db = opened.db;
-  await loadDemo(db, now);
-  const backups = backupsOf(db, null, () => now);
-  app = await buildApp({ db, now: () => now, webRoot: null, log: false, accounts: true, backups });
-  close = async () => {
-    await app.close();
-    await opened.close();
-  };
+  club = await openClub();
+  ({ app, db } = club);
 });
-afterAll(() => close());
-// Nobody is in the house yet: whoever came in before owns nothing that those of the next test see.
-beforeEach(async () => {
-  now = NOW;
-  await db.execute('truncate people, sessions, passes, recovery_codes, sign_in_tries, audit');
-});
-
-/** The first keeper, and whoever they ask in. */
-async function keeper(name = 'Ada'): Promise<Visitor> {
-  const visitor = new Visitor(app);
-  const { token } = await people().makePass('first', null);
-  const reply = await visitor.post('/api/first', { token, name, password: PASSWORD });
-  expect(reply.statusCode).toBe(201);
-  return visitor;
-}
-async function member(by: Visitor, name: string): Promise<Visitor> {
-  const { token } = (await by.post('/api/invitations', { note: name })).json<{ token: string }>();
-  const visitor = new Visitor(app);
-  expect((await visitor.post('/api/join', { token, name, password: PASSWORD })).statusCode).toBe(201);
-  return visitor;
-}
+afterAll(() => club.close());
+beforeEach(() => club.empty());
+const people = () => club.people;
+const keeper = (name?: string) => club.keeper(name);
+const member = (by: Visitor, name: string) => club.member(by, name);
 const itemNames = async (who: Visitor) =>
   (await who.get('/api/references'))
     .json<{ items: { changed: { doc: { name: string } }[] } }>()
@@ -125,7 +70,7 @@ describe('coming in', () => {
     await ada.ask('DELETE', `/api/invitations/${invitations[0]?.id ?? 0}`);
     expect((await join(withdrawn, 'Cy')).statusCode).toBe(404);
     const late = await invite();
-    now += 7 * DAY + 1;
+    club.wait(7 * DAY + 1);
     expect((await join(late, 'Cy')).statusCode).toBe(404);
   });
   it('a name is taken however it is written, and then the invitation is still good', async () => {
@@ -164,7 +109,7 @@ describe('signing in', () => {
   });
   it('is over after ninety days', async () => {
     const ada = await keeper();
-    now += 90 * DAY + 1;
+    club.wait(90 * DAY + 1);
     expect((await ada.get('/api/me')).json()).toMatchObject({ person: null });
   });
   it('says the same of a wrong name as of a wrong password, and is held up longer each time', async () => {
@@ -179,7 +124,7 @@ describe('signing in', () => {
     expect(held.json<{ detail: string }>().detail).toMatch(/Try again in \d+ s/);
     // The right one too, until the time is over.
     expect((await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode).toBe(429);
-    now += 60_000;
+    club.wait(60_000);
     expect((await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode).toBe(200);
     expect([3, 4, 5, 6].map((n) => delayAfter(n, 3))).toEqual([0, 1000, 2000, 4000]);
     expect(delayAfter(200, 3)).toBe(15 * 60_000);
@@ -190,7 +135,7 @@ describe('signing in', () => {
     for (let i = 0; i < 21; i += 1) await people().attempted('address:127.0.0.1', 20);
     const reply = await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD });
     expect(reply.statusCode).toBe(429);
-    now += 1001;
+    club.wait(1001);
     expect((await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode).toBe(200);
   });
   it('a recovery code makes a new password once, and signs every device out', async () => {
@@ -227,7 +172,7 @@ describe('signing in', () => {
     expect((await itemNames(phone)).length).toBeGreaterThan(100);
     expect((await new Visitor(app).post('/api/pair', { token })).statusCode).toBe(404);
     const late = await pairing();
-    now += 5 * 60_000 + 1;
+    club.wait(5 * 60_000 + 1);
     expect((await new Visitor(app).post('/api/pair', { token: late })).statusCode).toBe(404);
   });
 });
@@ -275,6 +220,43 @@ describe('keepers', () => {
     expect((await ben.get('/api/references')).body).toContain('Ben’s own');
     expect((await ada.get('/api/references')).body).not.toContain('Ben’s own');
   });
+  it('give a water of their own to the club, take one back to themselves, and never over what stands there unseen', async () => {
+    const ada = await keeper();
+    const ben = await member(ada, 'Ben');
+    const cy = await member(ada, 'Cy');
+    const { people: list } = (await ada.get('/api/people')).json<{ people: { id: string; name: string }[] }>();
+    await ada.post(`/api/people/${list.find(({ name }) => name === 'Ben')?.id ?? ''}/keeper`);
+    const like = (await ben.get('/api/waters/ostrey-sound')).json<{ doc: object }>().doc;
+    const url = '/api/waters/the-pool';
+    const named = (name: string) => ({ ...like, id: 'the-pool', name });
+    const seenBy = async (who: Visitor) => (await who.get(url)).json<{ doc?: { name: string } }>().doc?.name ?? null;
+
+    expect((await cy.post('/api/waters', { doc: named('Cy’s') })).statusCode).toBe(201);
+    expect((await cy.post(`${url}/give`, { over: null })).statusCode).toBe(403);
+    await ben.post('/api/waters', { doc: named('Ben’s') });
+    expect(await seenBy(ada)).toBeNull();
+    // Another of that name does not lose its place unless it was seen at that version.
+    await ada.post('/api/waters', { doc: named('Ada’s') });
+    const clash = await ben.post(`${url}/give`, { over: null });
+    expect(clash.statusCode).toBe(409);
+    expect(await seenBy(ben)).toBe('Ben’s');
+    const { version } = clash.json<{ current: { version: number } }>().current;
+    expect((await ben.post(`${url}/give`, { over: version })).statusCode).toBe(200);
+    expect([await seenBy(ada), await seenBy(ben), await seenBy(cy)]).toEqual(['Ben’s', 'Ben’s', 'Cy’s']);
+    expect((await ben.post(`${url}/give`, { over: null })).statusCode).toBe(404);
+
+    // The first keeper, whose all else is the club's, can keep one alone too.
+    const since = (await ben.get('/api/references')).json<{ at: number }>().at;
+    expect((await ada.post(`${url}/keep`, { over: null })).statusCode).toBe(200);
+    expect([await seenBy(ada), await seenBy(ben)]).toEqual(['Ben’s', null]);
+    expect((await ben.get(`/api/references?since=${since}`)).json()).toMatchObject({ waters: { gone: ['the-pool'] } });
+    const hers = (await ada.get(url)).json<{ version: number; doc: object }>();
+    expect(
+      (await ada.ask('PUT', url, { version: hers.version, doc: { ...hers.doc, name: 'Ada’s alone' } })).statusCode,
+    ).toBe(200);
+    expect([await seenBy(ada), await seenBy(ben)]).toEqual(['Ada’s alone', null]);
+    expect((await ada.get('/api/references')).body).toContain('Ada’s alone');
+  });
 });
 
 describe('whose is what', () => {
@@ -315,7 +297,8 @@ describe('whose is what', () => {
       const url = path
         .replace('{kind}', 'outings')
         .replace('{id}', known[kind] ?? (path.includes('{kind}') ? 'pollack-long-grey' : '1'))
-        .replace('{token}', 'x');
+        .replace('{token}', 'x')
+        .replace('{companionId}', 'x');
       for (const method of Object.keys(methods)) {
         asked += 1;
         const upper = method.toUpperCase() as Method;
@@ -342,12 +325,12 @@ describe('whose is what', () => {
   it('with a body that fits, another’s outing is neither read, answered, signed, left nor copied', async () => {
     const ada = await keeper();
     const ben = await member(ada, 'Ben');
-    const { outings, left, references } = demo(now);
+    const { outings, left, references } = demo(club.now());
     const outing = outings.find(({ id }) => id === 'pollack-long-grey');
     const base = 'http://127.0.0.1:4180';
     const key = () => crypto.randomUUID();
     const before = await stateOf(ada);
-    const at = new Date(now).toISOString();
+    const at = new Date(club.now()).toISOString();
     const tries = [
       ['GET', '/api/outings/pollack-long-grey'],
       ['PUT', '/api/outings/pollack-long-grey', { version: 1, doc: outing }],
@@ -392,7 +375,7 @@ describe('whose is what', () => {
   it('an outing of one’s own is judged, walked and left as in a house of one’s own', async () => {
     const ada = await keeper();
     const ben = await member(ada, 'Ben');
-    const { outings, references, left } = demo(now);
+    const { outings, references, left } = demo(club.now());
     const outing = outings[0];
     for (const [path, docs] of [
       ['anglers', [references.angler]],
@@ -401,7 +384,7 @@ describe('whose is what', () => {
       for (const doc of docs) expect((await ben.post(`/api/${path}`, { doc })).statusCode).toBe(201);
     await ben.post('/api/batches/items', { create: references.items });
     expect((await ben.post('/api/outings', { doc: outing })).statusCode).toBe(201);
-    const at = new Date(now).toISOString();
+    const at = new Date(club.now()).toISOString();
     const answers = [{ key: crypto.randomUUID(), stepId: 'evening:radio', verdict: 'good', at, note: '' }];
     expect((await ben.post(`/api/outings/${outing?.id ?? ''}/answers`, { answers })).json()).toMatchObject({
       answers: [{ stepId: 'evening:radio' }],

@@ -13,6 +13,8 @@ export interface Scope {
 
 /** Between owner and name in the key of a row. No name of a document can hold it. */
 const BETWEEN = '~';
+/** Before what the first keeper keeps to themselves of a kind of which the club has some: all else of theirs stands without an owner. */
+const FIRST = 'first';
 /** Kinds of which the club has its own, read by all and written by keepers. */
 const clubs: ReadonlySet<KindName> = new Set<KindName>(['waters', 'species', 'rulePacks']);
 
@@ -29,7 +31,9 @@ export const asHouse = <T>(work: () => T): T => current.run(HOUSE, work);
 
 /** The key of the row of a document, or of what hangs on it, of whoever is asking. A name with an owner in it is the house's to use. */
 export function rowKey(id: string): string {
-  const { owner } = scope();
+  return keyFor(scope().owner, id);
+}
+function keyFor(owner: string, id: string): string {
   if (owner === '') return id;
   if (id.includes(BETWEEN)) throw new Error('A name of a document holds no owner.');
   return `${owner}${BETWEEN}${id}`;
@@ -42,12 +46,26 @@ export function ownerIn(key: string): string {
   const at = key.indexOf(BETWEEN);
   return at < 0 ? '' : key.slice(0, at);
 }
-export const isMine = (key: string): boolean => ownerIn(key) === scope().owner;
-/** Whose documents of a kind whoever is asking may read: their own first. */
+/** As what rows that are one's own may be owned: what is kept to oneself first. */
+export function ownOwners(): string[] {
+  const { owner } = scope();
+  return owner === '' ? [FIRST, ''] : [owner];
+}
+/** The keys under which a document of one's own may stand. */
+export const ownKeys = (id: string): string[] => ownOwners().map((owner) => keyFor(owner, id));
+export const isMine = (key: string): boolean => ownOwners().includes(ownerIn(key));
+/** Whose documents of a kind whoever is asking may read: their own first, then the club's. */
 export function readableOwners(kind: KindName): string[] {
   const { owner } = scope();
-  return owner !== '' && clubs.has(kind) ? [owner, ''] : [owner];
+  if (!clubs.has(kind)) return [owner];
+  return owner === '' ? ownOwners() : [owner, ''];
 }
+export const readableKeys = (kind: KindName, id: string): string[] =>
+  readableOwners(kind).map((owner) => keyFor(owner, id));
+export const hasClub = (kind: KindName): boolean => clubs.has(kind);
+/** Where something stands that is the club's, and where what one keeps to oneself. */
+export const clubKey = (id: string): string => keyFor('', id);
+export const selfKey = (id: string): string => ownKeys(id)[0] ?? id;
 
 /** So many owners' lists are held at once; whoever was not here for longest is read anew when they come. */
 const MOST_HELD = 400;

@@ -217,6 +217,51 @@ export const recoveryCodes = pgTable(
   },
   (table) => [index('recovery_codes_person').on(table.personId)],
 );
+/** Keys that a person's devices hold in place of a password: only what checks them is kept here. */
+export const passkeys = pgTable(
+  'passkeys',
+  {
+    id: text().primaryKey(),
+    personId: text()
+      .notNull()
+      .references(() => people.id),
+    name: text().notNull(),
+    /** The public key, base64url. */
+    publicKey: text().notNull(),
+    /** How often it was used, as the device counts; one that goes back is a copy. */
+    counter: bigint({ mode: 'number' }).notNull(),
+    /** How it is reached, as the browser said: a list as JSON. */
+    transports: text().notNull(),
+    createdAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+    usedAt: timestamp({ withTimezone: true, mode: 'string' }),
+  },
+  (table) => [index('passkeys_person').on(table.personId)],
+);
+/** Outings that others of the house were asked along to: which companion of it somebody is, and the outing of their own that they made of it. */
+export const shares = pgTable(
+  'shares',
+  {
+    id: bigserial({ mode: 'number' }).primaryKey(),
+    outingId: text()
+      .notNull()
+      .references(() => outings.id),
+    companionId: text().notNull(),
+    personId: text()
+      .notNull()
+      .references(() => people.id),
+    madeAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+    declinedAt: timestamp({ withTimezone: true, mode: 'string' }),
+    /** Key of the row of their own outing; null: not made yet. */
+    ownOutingId: text().references(() => outings.id),
+    /** null: it stands. */
+    endedAt: timestamp({ withTimezone: true, mode: 'string' }),
+  },
+  (table) => [
+    index('shares_outing').on(table.outingId),
+    index('shares_person').on(table.personId),
+    index('shares_own_outing').on(table.ownOutingId),
+  ],
+);
 /** Sign-ins in vain, by person and by address, and until when the next is refused. */
 export const signInTries = pgTable('sign_in_tries', {
   id: text().primaryKey(),

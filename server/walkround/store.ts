@@ -124,7 +124,11 @@ export function walkStore(db: Database): WalkStore {
       if (outingIds.length === 0) return new Map();
       const newest = (table: typeof walkAnswers | typeof signatures, of: string) =>
         db
-          .select({ of: sql<string>`${of}::text`.as('of'), outingId: table.outingId, newest: max(table.id).as('newest') })
+          .select({
+            of: sql<string>`${of}::text`.as('of'),
+            outingId: table.outingId,
+            newest: max(table.id).as('newest'),
+          })
           .from(table)
           .where(inArray(table.outingId, outingIds.map(rowKey)))
           .groupBy(table.outingId);

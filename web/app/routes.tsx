@@ -67,6 +67,10 @@ export const router = createBrowserRouter([
         ],
       },
       {
+        path: 'along/:id',
+        lazy: async () => ({ Component: (await import('../library/outings/AlongScreen')).AlongScreen }),
+      },
+      {
         path: 'locker',
         lazy: async () => ({ Component: (await import('../library/locker/LockerScreen')).LockerScreen }),
       },

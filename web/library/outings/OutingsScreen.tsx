@@ -25,6 +25,7 @@ const SetAsideNotice = lazy(async () => ({
 }));
 
 const CarriedList = lazy(async () => ({ default: (await import('./CarriedList')).CarriedList }));
+const AlongList = lazy(async () => ({ default: (await import('./AlongList')).AlongList }));
 const Out = lazy(async () => ({ default: (await import('./Out')).Out }));
 const BackupNotice = lazy(async () => ({ default: (await import('./BackupNotice')).BackupNotice }));
 const SampleNotice = lazy(async () => ({ default: (await import('./SampleNotice')).SampleNotice }));
@@ -86,6 +87,7 @@ export function OutingsScreen() {
       <Suspense>
         <CarriedList />
         <Out />
+        <AlongList />
       </Suspense>
       <Loaded data={data} error={error}>
         {({ ahead, gone, of, house, setAside }) => (
