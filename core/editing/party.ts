@@ -61,7 +61,7 @@ export function withPartyPlan(own: Outing, plan: PartyPlan): Outing {
 export function joinedOuting(
   id: string,
   plan: PartyPlan,
-  of: Pick<Brief, 'targets' | 'techniques'>,
+  { targets, techniques }: Pick<Brief, 'targets' | 'techniques'>,
   own: { references: References; craftId: string | null },
   company: readonly Companion[],
 ): Outing {
@@ -69,7 +69,7 @@ export function joinedOuting(
   return {
     ...fresh,
     title: plan.title,
-    brief: { ...fresh.brief, ...of, ...plan.brief, craftId: own.craftId },
+    brief: { ...fresh.brief, targets, techniques, ...plan.brief, craftId: own.craftId },
     conditions: plan.conditions,
     company: company.slice(0, 11),
   };

@@ -37,7 +37,9 @@ async function riverTrip() {
   ];
   const bens = { ...craft, id: crypto.randomUUID(), name: 'Dabchick' };
   await ben.post('/api/craft', { doc: bens });
-  await ben.post('/api/anglers', { doc: { ...angler, id: crypto.randomUUID(), name: 'Ben Sample' } });
+  await ben.post('/api/anglers', {
+    doc: { ...angler, id: crypto.randomUUID(), contact: { name: 'Ben’s Contact', phone: '', email: '' } },
+  });
   const [first, second] = lead.company;
   if (!first || !second) throw new Error('The sample trip has two companions.');
   return { ada, ben, cy, lead, first, second, craftId: bens.id };
@@ -67,6 +69,8 @@ describe('a party', () => {
     const { doc } = joined.json<Kept<Outing>>();
     expect(doc.brief).toMatchObject({ ...seen.plan.brief, craftId });
     expect(doc.company.map(({ name }) => name)).toEqual(['Sample Angler', second.name]);
+    // Whoever waits for Ben is Ben's to name.
+    expect(doc.brief.contact.name).toBe('Ben’s Contact');
     expect((await ben.post(`/api/along/${id}/join`, { id: crypto.randomUUID(), craftId })).statusCode).toBe(409);
     expect(await along(ben)).toMatchObject([{ coming: 'along', outingId }]);
     expect((await partyOf(ada, lead.id)).members[0]).toMatchObject({ coming: 'along', boat: 'Dabchick', signed: null });

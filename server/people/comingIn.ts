@@ -5,6 +5,7 @@ import { Refusal } from '../http/problem';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
 import { letIn, letOut } from './door';
+import { passkeyRoutes } from './passkeyRoutes';
 import { isPassword, passwordHash } from './secrets';
 import { type PassKind, type PeopleStore, type Person, peopleStore } from './store';
 import {
@@ -74,6 +75,7 @@ export function comingInRoutes(
     return reply.code(201).send({ person: asPerson(person), codes });
   };
 
+  passkeyRoutes(parent, { people, wary, enter });
   app.get('/api/me', { schema: { tags, response: { 200: meSchema } } }, (request) => ({
     accounts: true,
     person: request.signedIn && asPerson(request.signedIn.person),
@@ -113,7 +115,7 @@ export function comingInRoutes(
     {
       schema: {
         tags,
-        description: 'A recovery code makes a new password, and signs every device out.',
+        description: 'A recovery code makes a new password, signs every device out, and takes every passkey away.',
         body: z.strictObject({ name: givenText, code: givenText, password: passwordText }),
         response: { 200: meSchema, ...problems },
       },
@@ -126,6 +128,7 @@ export function comingInRoutes(
       });
       await people.setPassword(person.id, await passwordHash(password));
       await people.end(person.id, { except: null });
+      await people.removePasskeys(person.id);
       await people.note('recovered', person.id, request.ip);
       await enter(request, reply, person);
       return reply.send({ accounts: true, person: asPerson(person) });

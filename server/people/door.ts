@@ -14,6 +14,8 @@ const OPEN = new Set([
   '/api/join',
   '/api/sign-in',
   '/api/recover',
+  '/api/passkey-sign-in',
+  '/api/passkey-sign-in/options',
   '/api/pair',
   '/watch/:token',
   '/*',

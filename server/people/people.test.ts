@@ -290,7 +290,8 @@ describe('whose is what', () => {
       craft: 'grey-wagtail',
       anglers: 'me',
     };
-    const mayBeOpen = /^\/(api\/(health|me|first|join|sign-in|recover|pair)|watch\/\{token\})$/;
+    const mayBeOpen =
+      /^\/(api\/(health|me|first|join|sign-in|recover|pair|passkey-sign-in|passkey-sign-in\/options)|watch\/\{token\})$/;
     let asked = 0;
     for (const [path, methods] of Object.entries(paths)) {
       const kind = /^\/api\/([a-z-]+)/.exec(path)?.[1] ?? '';

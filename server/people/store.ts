@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
 import type { Database } from '../storage/open';
-import { audit, passes, people, recoveryCodes, sessions, signInTries } from '../storage/schema';
+import { audit, passes, passkeys, people, recoveryCodes, sessions, signInTries } from '../storage/schema';
 import { codeHash, newCode, newToken, tokenHash } from './secrets';
 
 export type Person = typeof people.$inferSelect;
-export type PassKind = 'first' | 'join' | 'pair';
+export type Passkey = typeof passkeys.$inferSelect;
+export type PassKind = 'first' | 'join' | 'pair' | 'passkey' | 'passkey sign-in';
 export type AuditWhat =
   | 'first keeper'
   | 'joined'
@@ -16,6 +17,8 @@ export type AuditWhat =
   | 'signed out'
   | 'device signed out'
   | 'device paired'
+  | 'passkey added'
+  | 'passkey removed'
   | 'password changed'
   | 'recovered'
   | 'removed'
@@ -25,7 +28,11 @@ export type AuditWhat =
 
 const DAY_MS = 86_400_000;
 const SESSION_MS = 90 * DAY_MS;
-export const LASTS_MS: Record<PassKind, number> = { first: DAY_MS, join: 7 * DAY_MS, pair: 5 * 60_000 };
+const SHORT_MS = 5 * 60_000;
+export const LASTS_MS: Record<PassKind, number> = {
+  ...{ first: DAY_MS, join: 7 * DAY_MS, pair: SHORT_MS },
+  ...{ passkey: SHORT_MS, 'passkey sign-in': SHORT_MS },
+};
 const CODES = 8;
 /** A session says when it was seen last, to the minute. */
 const SEEN_MS = 60_000;
@@ -150,6 +157,9 @@ export function peopleStore(db: Database, now: () => number) {
     ): Promise<{ token: string; expiresAt: string }> => {
       const token = newToken();
       const expiresAt = iso(now() + LASTS_MS[kind]);
+      // Nobody in particular asks for these, and nobody misses them.
+      if (madeBy === null && kind !== 'first')
+        await db.delete(passes).where(and(eq(passes.kind, kind), lt(passes.expiresAt, iso())));
       await db.insert(passes).values({ tokenHash: tokenHash(token), kind, madeBy, note, madeAt: iso(), expiresAt });
       return { token, expiresAt };
     },
@@ -207,6 +217,40 @@ export function peopleStore(db: Database, now: () => number) {
         )
         .returning({ id: recoveryCodes.id });
       return rows.length > 0;
+    },
+
+    passkeysOf: (personId: string): Promise<Passkey[]> =>
+      db.select().from(passkeys).where(eq(passkeys.personId, personId)).orderBy(asc(passkeys.createdAt)),
+    passkey: async (id: string): Promise<Passkey | null> =>
+      (await db.select().from(passkeys).where(eq(passkeys.id, id)))[0] ?? null,
+    /** false: it is somebody's already. */
+    addPasskey: async (key: Omit<Passkey, 'createdAt' | 'usedAt'>): Promise<boolean> => {
+      const rows = await db
+        .insert(passkeys)
+        .values({ ...key, createdAt: iso() })
+        .onConflictDoNothing()
+        .returning({ id: passkeys.id });
+      return rows.length > 0;
+    },
+    /** false: it was used meanwhile. */
+    usePasskey: async ({ id, counter }: Passkey, newCounter: number): Promise<boolean> => {
+      const rows = await db
+        .update(passkeys)
+        .set({ counter: newCounter, usedAt: iso() })
+        .where(and(eq(passkeys.id, id), eq(passkeys.counter, counter)))
+        .returning({ id: passkeys.id });
+      return rows.length > 0;
+    },
+    removePasskey: async (personId: string, id: string): Promise<boolean> => {
+      const rows = await db
+        .delete(passkeys)
+        .where(and(eq(passkeys.id, id), eq(passkeys.personId, personId)))
+        .returning({ id: passkeys.id });
+      return rows.length > 0;
+    },
+
+    removePasskeys: async (personId: string): Promise<void> => {
+      await db.delete(passkeys).where(eq(passkeys.personId, personId));
     },
 
     note: async (what: AuditWhat, personId: string | null, address: string, detail = ''): Promise<void> => {

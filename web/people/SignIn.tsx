@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useCarriedList } from '../offline/useCarried';
 import { Gate } from './Gate';
 import { Secret } from './Secret';
+import { passkeysWork, signInByPasskey } from './passkeys';
 import { recover, signIn } from './queries';
 import { useTry } from './useTry';
 import { Trouble } from '../ui/Trouble';
@@ -28,7 +29,7 @@ export function SignIn({ onPast }: { onPast: () => void }) {
       lead={
         code === null
           ? 'This house is for those who belong to it.'
-          : 'One of the codes that you wrote down makes a new password. Every device is signed out by it.'
+          : 'One of the codes that you wrote down makes a new password. Every device is signed out by it, and every passkey is taken away.'
       }
     >
       <Box
@@ -53,6 +54,20 @@ export function SignIn({ onPast }: { onPast: () => void }) {
         <Button type="submit" variant="contained" disabled={busy}>
           {code === null ? 'Sign in' : 'Keep it and sign in'}
         </Button>
+        {code === null && passkeysWork() && (
+          <Button
+            variant="outlined"
+            disabled={busy}
+            onClick={() =>
+              void run(async () => {
+                await signInByPasskey();
+                window.location.reload();
+              })
+            }
+          >
+            Sign in with a passkey
+          </Button>
+        )}
         <Button onClick={() => setCode(code === null ? '' : null)}>
           {code === null ? 'I have lost my password' : 'I know my password'}
         </Button>

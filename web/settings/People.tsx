@@ -11,6 +11,7 @@ import { type Me, type Pass, signOut, useAudit, useClub, useDevices, useMe } fro
 import { useToast } from '../ui/Toast';
 import { OneTimeAddress } from './OneTimeAddress';
 import { PairPhone } from './PairPhone';
+import { Passkeys } from './Passkeys';
 import { PasswordAndCodes } from './PasswordAndCodes';
 
 const moment = (iso: string) => {
@@ -52,6 +53,7 @@ function SignedIn({ me }: { me: NonNullable<Me['person']> }) {
       </Box>
       <Devices />
       <PairPhone />
+      <Passkeys />
       <PasswordAndCodes />
       {me.keeper && <House me={me.id} />}
     </Box>

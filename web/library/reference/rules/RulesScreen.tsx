@@ -19,6 +19,7 @@ import { fileNameOf, saveFile } from '../../../ui/saveFile';
 import { useNow } from '../../../ui/useNow';
 import { DocumentDialog } from '../../../documents/DocumentDialog';
 import { useDocuments, useKept, useReferences } from '../../../documents/queries';
+import { Whose } from '../../../people/Whose';
 import { RuleFields } from './RuleFields';
 
 const fresh = (today: string): RulePack => ({
@@ -118,6 +119,7 @@ export function RulesScreen() {
                   . {used.length > 0 ? `For ${used.join(' · ')}.` : 'No water uses it.'}
                   {doc.standing === 'law' ? ' Confirm with the authority.' : ''}
                 </Typography>
+                {!shipped && <Whose kind="rulePacks" kept={kept} />}
                 <Box component="ul" sx={{ listStyle: 'none', m: 0, my: 1, p: 0 }}>
                   {doc.rules.map((rule) => (
                     <Box component="li" key={rule.id} sx={{ borderTop: 1, borderColor: 'divider', py: 0.75 }}>

@@ -13,6 +13,7 @@ import type { Versioned } from '#core/documents/kept';
 import { DocumentDialog } from '../../../documents/DocumentDialog';
 import { useKept } from '../../../documents/queries';
 import { SpeciesFields } from './SpeciesFields';
+import { Whose } from '../../../people/Whose';
 import { SpeciesPage } from './SpeciesPage';
 
 const habitats = {
@@ -108,9 +109,12 @@ export function SpeciesScreen() {
         <Box sx={{ display: { xs: chosen ? 'block' : 'none', md: 'block' } }}>
           <SpeciesPage species={read} />
           {ownChosen && (
-            <Button variant="outlined" onClick={() => setEditing(ownChosen)} sx={{ mt: 2 }}>
-              Edit this fish
-            </Button>
+            <Box sx={{ mt: 2 }}>
+              <Whose kind="species" kept={ownChosen} />
+              <Button variant="outlined" onClick={() => setEditing(ownChosen)}>
+                Edit this fish
+              </Button>
+            </Box>
           )}
         </Box>
       )}
