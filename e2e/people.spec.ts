@@ -123,3 +123,137 @@ ownHouseTest(
     await expect(async () => expect(await answersOf()).toBe(before + 1)).toPass({ timeout: 30_000 });
   },
 );
+
+/** Asks somebody in, who comes in at once. */
+async function askIn(page: Page, as: Page, name: string): Promise<void> {
+  await visit(page, '/settings');
+  await people(page).getByLabel('For whom, so that you know').fill(name);
+  await people(page).getByRole('button', { name: 'Ask somebody in' }).click();
+  await comeIn(
+    as,
+    await people(page)
+      .getByText(/\/join#/)
+      .innerText(),
+    name,
+  );
+}
+
+ownHouseTest(
+  'somebody is asked along, comes with an outing of their own, brings a stove for all, and follows a changed plan; a water is kept back and given again',
+  async ({ page, browser, house }) => {
+    await comeIn(page, await firstAddress(house), 'Ada');
+    const ben = await browserOf(browser, house, 390);
+    await askIn(page, ben, 'Ben');
+    const party = (of: Page) => of.getByRole('region', { name: 'The party' });
+
+    await visit(page, '/outings/venn-overnight/kit');
+    await party(page).getByText('Sample Friend').first().click();
+    await party(page).getByLabel('Sample Friend in this house').click();
+    await page.getByRole('option', { name: 'Ben' }).click();
+    await expect(party(page).getByText('asked along', { exact: true })).toBeVisible();
+
+    await ben.reload();
+    await ben.getByRole('region', { name: 'Asked along' }).getByRole('link').click();
+    await expect(ben.getByText(/would ride in your boat/)).toBeVisible();
+    const wide = await ben.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect(wide).toBeLessThanOrEqual(0);
+    await ben.getByRole('button', { name: 'Come along' }).click();
+    await expect(party(ben).getByText(/leads; where and when you go is theirs to say/)).toBeVisible();
+    // What the other has in his boat comes into his own plan.
+    await party(ben).getByRole('button', { name: 'Take Hard food canister aboard' }).click();
+    await expect(party(ben).getByText('aboard', { exact: true })).toBeVisible();
+    await kept(ben);
+
+    await visit(page, '/outings/venn-overnight/brief');
+    await page.reload();
+    await visit(page, '/outings/venn-overnight/kit');
+    await expect(party(page).getByText('along, not signed yet')).toBeVisible();
+    await party(page).getByText('Sample Friend').first().click();
+    await expect(party(page).getByText(/carries 0 of 10 for themselves/)).toBeVisible();
+    await party(page).getByRole('button', { name: 'Write it here' }).first().click();
+    await expect(
+      party(page)
+        .getByText(/0 of 10/)
+        .first(),
+    ).toBeVisible();
+    await kept(page);
+
+    // The lead sets another hour; it is told, and followed by one press.
+    const outing = async (of: Page, id: string) =>
+      of.evaluate(async (at) => (await fetch(`/api/outings/${at}`)).json() as Promise<KeptOuting>, id);
+    const { version, doc } = await outing(page, 'venn-overnight');
+    await page.evaluate(
+      async ([at, body]) =>
+        fetch(`/api/outings/${at}`, { method: 'PUT', body, headers: { 'content-type': 'application/json' } }),
+      [
+        'venn-overnight',
+        JSON.stringify({ version, doc: { ...doc, brief: { ...doc.brief, launchAt: '10:30' } } }),
+      ] as const,
+    );
+    await ben.reload();
+    await expect(party(ben).getByText(/Otherwise in .* plan: the launch time/)).toBeVisible();
+    await party(ben).getByRole('button', { name: 'Go by it' }).press('Enter');
+    await expect(party(ben).getByText(/Otherwise in/)).toHaveCount(0);
+    await kept(ben);
+    const own = new URL(ben.url()).pathname.split('/')[2] ?? '';
+    expect((await outing(ben, own)).doc.brief.launchAt).toBe('10:30');
+
+    // Who reads a water stands on it.
+    await visit(page, '/waters/ostrey-sound');
+    await page.getByRole('button', { name: 'Keep it to yourself' }).click();
+    await expect(page.getByText('Yours: nobody else sees this water.')).toBeVisible();
+    await ben.goto('/waters');
+    await expect(ben.getByRole('table', { name: 'Waters' })).toBeVisible();
+    await expect(ben.getByText('Ostrey Sound')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Give it to the club' }).click();
+    await expect(page.getByText('The club’s: everyone here reads it, and keepers change it.')).toBeVisible();
+  },
+);
+interface KeptOuting {
+  version: number;
+  doc: { brief: { launchAt: string } };
+}
+
+ownHouseTest('a passkey signs one in without the password, until it is taken away', async ({ page, house }) => {
+  const authenticator = await page.context().newCDPSession(page);
+  await authenticator.send('WebAuthn.enable');
+  await authenticator.send('WebAuthn.addVirtualAuthenticator', {
+    options: {
+      protocol: 'ctap2',
+      transport: 'internal',
+      hasResidentKey: true,
+      hasUserVerification: true,
+      isUserVerified: true,
+      automaticPresenceSimulation: true,
+    },
+  });
+  // A page that has no name but numbers has no passkeys.
+  const named = (address: string) => address.replace('127.0.0.1', 'localhost');
+  await comeIn(page, named(await firstAddress(house)), 'Ada');
+  await page.goto(`${named(house.url())}/settings`);
+  await people(page).getByText('Passkeys', { exact: true }).click();
+  await people(page).getByLabel('Name for this device').fill('The laptop');
+  const password = people(page).getByLabel('Password now').first();
+  await password.fill('not the password');
+  await people(page).getByRole('button', { name: 'Make a passkey' }).click();
+  await expect(people(page).getByText('This is not your password.').first()).toBeVisible();
+  await password.fill(PASSWORD);
+  await people(page).getByRole('button', { name: 'Make a passkey' }).click();
+  await expect(people(page).getByRole('list', { name: 'Passkeys' }).getByText('The laptop')).toBeVisible();
+
+  await people(page).getByRole('button', { name: 'Sign out' }).click();
+  const signIn = page.getByRole('button', { name: 'Sign in with a passkey' });
+  for (let time = 0; time < 2; time += 1) {
+    await signIn.click();
+    await expect(page.getByRole('heading', { name: 'Outings', level: 1 })).toBeVisible();
+    await page.goto(`${named(house.url())}/settings`);
+    await people(page).getByText('Passkeys: 1').click();
+    await expect(people(page).getByText(/used /).first()).toBeVisible();
+    if (time === 0) await people(page).getByRole('button', { name: 'Sign out' }).click();
+  }
+  await people(page).getByRole('button', { name: 'Take The laptop away' }).click();
+  await expect(people(page).getByText('Passkeys', { exact: true })).toBeVisible();
+  await people(page).getByRole('button', { name: 'Sign out' }).click();
+  await signIn.click();
+  await expect(page.getByText('This passkey lets nobody in here.')).toBeVisible();
+});

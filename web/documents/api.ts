@@ -46,7 +46,7 @@ export async function request<T>(method: Method, path: string, body?: unknown, k
   }
   throw refusal;
 }
-const comingIn = /^\/api\/(sign-in|recover)$/;
+const comingIn = /^\/api\/(sign-in|passkey-sign-in|recover)$/;
 
 /** What the server said of a refusal. */
 function explained(status: number, answer: unknown): ApiError {

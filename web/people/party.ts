@@ -55,7 +55,7 @@ export function useParty(outingId: string, version: number) {
 }
 
 export function useAlongList() {
-  return useSWR<Along[]>(useHasOthers() ? ALONG : null, get);
+  return useSWR<Along[]>(useHasOthers() ? ALONG : null, get, { refreshInterval: LOOKED_AGAIN_MS });
 }
 export function useAlong(id: string) {
   const { mutate } = useSWRConfig();

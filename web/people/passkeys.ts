@@ -1,3 +1,4 @@
+import type * as Library from '@simplewebauthn/browser';
 import type {
   PublicKeyCredentialCreationOptionsJSON,
   PublicKeyCredentialRequestOptionsJSON,
@@ -20,7 +21,7 @@ export function passkeysWork(): boolean {
 }
 
 /** What the browser does with a key; that nobody touched it in time is said as what it is. */
-async function asked<T>(work: (lib: typeof import('@simplewebauthn/browser')) => Promise<T>): Promise<T> {
+async function asked<T>(work: (lib: typeof Library) => Promise<T>): Promise<T> {
   const lib = await import('@simplewebauthn/browser');
   try {
     return await work(lib);
