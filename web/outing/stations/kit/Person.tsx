@@ -41,7 +41,10 @@ export function Person({ one, needs, forAll, member, asking }: Props) {
   const set = (change: Partial<Companion>) => edit((outing) => withCompanion(outing, { ...one, ...change }));
   return (
     <Box component="details" sx={{ borderBottom: 1, borderColor: 'divider', py: 0.5 }}>
-      <Box component="summary" sx={{ cursor: 'pointer', py: 1, display: 'list-item', listStylePosition: 'outside', ml: 2.5 }}>
+      <Box
+        component="summary"
+        sx={{ cursor: 'pointer', py: 1, display: 'list-item', listStylePosition: 'outside', ml: 2.5 }}
+      >
         <Box component="span" sx={{ display: 'inline-flex', columnGap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
           {one.name}
           <TallyStrokes counted={said} of={needs.length} size={12} />
