@@ -1,3 +1,4 @@
+import { forms } from '#core/documents/forms';
 import { demoSpecies } from '#core/demo/species';
 import { newItem } from '#core/editing/newItem';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -98,7 +99,7 @@ describe('rule packs', () => {
     expect(status).toBe(200);
     expect(body.properties).toMatchObject({ name: { type: 'string' }, rules: { type: 'array' } });
     const pack = {
-      format: 'rule-pack/1',
+      format: forms.rulePacks,
       id: 'bank-rules',
       name: 'Bank rules',
       authority: 'The bank',

@@ -1,3 +1,4 @@
+import { forms } from '#core/documents/forms';
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { newItem } from '#core/editing/newItem';
@@ -24,7 +25,7 @@ const spoil = (table: (typeof documentTables)[keyof typeof documentTables], id: 
 describe('a row that cannot be read', () => {
   it('is set aside with its name and reason, and everything else works', async () => {
     const before = await call('GET', '/api/references');
-    await spoil(documentTables.items, 'sponge', { format: 'item/3', name: 'Bilge sponge', quantity: 'many' });
+    await spoil(documentTables.items, 'sponge', { format: forms.items, name: 'Bilge sponge', quantity: 'many' });
     await spoil(documentTables.outings, 'cod-wreck', { format: 'outing/99', title: 'From the future' });
     const { status, body } = await call('GET', '/api/references');
     expect(status).toBe(200);

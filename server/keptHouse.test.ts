@@ -1,3 +1,4 @@
+import { forms } from '#core/documents/forms';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -85,7 +86,7 @@ describe('a house kept by the program of the first forms', () => {
   it('brings back what was deleted in it', async () => {
     const reply = await app.inject({ method: 'POST', url: '/api/outings/zander-dusk/restore', payload: {} });
     expect(reply.statusCode).toBe(200);
-    expect(reply.json().doc.format).toBe('outing/6');
+    expect(reply.json().doc.format).toBe(forms.outings);
   });
   it('has the picture that lay inside an item by its own address', async () => {
     const item = (await get('/api/items/my-own-thing')).doc;
@@ -100,13 +101,13 @@ describe('a house kept by the program of the first forms', () => {
     expect(await formOf()).toBe('outing/1');
     const { version, doc } = await get('/api/outings/cod-wreck');
     await app.inject({ method: 'PUT', url: '/api/outings/cod-wreck', payload: { version, doc } });
-    expect(await formOf()).toBe('outing/6');
+    expect(await formOf()).toBe(forms.outings);
   });
   it('takes a document of the first form from a page that was open through the update', async () => {
     const { version } = await get('/api/outings/cod-wreck');
     const old = sample.outings.find(({ id }) => id === 'cod-wreck')?.doc;
     const reply = await app.inject({ method: 'PUT', url: '/api/outings/cod-wreck', payload: { version, doc: old } });
     expect(reply.statusCode).toBe(200);
-    expect(reply.json().doc.format).toBe('outing/6');
+    expect(reply.json().doc.format).toBe(forms.outings);
   });
 });

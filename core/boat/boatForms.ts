@@ -1,3 +1,4 @@
+import { forms } from '../documents/forms';
 import type { Craft } from '../documents/craft';
 import type { HullPreset } from '../vocabulary/boat';
 import { presetFigures, usualShape } from './build';
@@ -105,7 +106,7 @@ export function boatFrom(
   const { preset, ...rest } = own;
   const shape = { ...usualShape({ ...numbers, deck, hull, drive }), depthM };
   return {
-    format: 'craft/5',
+    format: forms.craft,
     id,
     name,
     deck,

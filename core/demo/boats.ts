@@ -1,10 +1,11 @@
+import { forms } from '../documents/forms';
 import { presetFigures } from '../boat/build';
 import { newZone, usualZones } from '../boat/zones';
 import type { Craft } from '../documents/craft';
 import { flushStow, wideStow } from './stow';
 
 const wagtail: Craft = {
-  format: 'craft/5',
+  format: forms.craft,
   id: 'grey-wagtail',
   name: 'Grey Wagtail',
   deck: 'sit-on-top',

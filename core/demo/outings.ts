@@ -1,3 +1,4 @@
+import { forms } from '../documents/forms';
 import { unstowed } from '../documents/stow';
 import { demoAngler } from './people';
 import { noWord, nobody } from '../documents/word';
@@ -148,7 +149,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
   };
   const direct = { out: [], home: [] };
   const longGrey: Outing = {
-    format: 'outing/6',
+    format: forms.outings,
     id: 'pollack-long-grey',
     title: 'Pollack beyond the Long Grey',
     brief: {

@@ -1,9 +1,10 @@
+import { forms } from '../documents/forms';
 import type { Angler } from '../documents/angler';
 import { usualSchools } from '../editing/usualSchools';
 import { METRIC } from '../units/speaking';
 
 export const demoAngler: Angler = {
-  format: 'angler/4',
+  format: forms.anglers,
   id: 'me',
   name: 'Sample Angler',
   massKg: 84,

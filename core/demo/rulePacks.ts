@@ -1,3 +1,4 @@
+import { forms } from '../documents/forms';
 import type { Rule, RulePack } from '../documents/rulePack';
 import { addDays } from '../units/time';
 
@@ -14,7 +15,7 @@ function asks(
 
 /** The invented rules of the demo waters, each of an invented authority. */
 export function demoRulePacks(today: string): readonly RulePack[] {
-  const pack = { format: 'rule-pack/1', standing: 'law' } as const;
+  const pack = { format: forms.rulePacks, standing: 'law' } as const;
   return [
     {
       ...pack,

@@ -1,9 +1,10 @@
+import { forms } from '../documents/forms';
 import type { OwnSpecies } from '../documents/ownSpecies';
 
 /** One fish of the angler's own, so that the shelf shows how one is told. */
 export const demoSpecies: readonly OwnSpecies[] = [
   {
-    format: 'species/2',
+    format: forms.species,
     id: 'venn-dace',
     name: 'Venn dace',
     habitats: ['fresh'],

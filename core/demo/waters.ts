@@ -1,3 +1,4 @@
+import { forms } from '../documents/forms';
 import type { Water } from '../documents/water';
 import type { Rescue } from '../documents/word';
 import { EMPTY_CHART } from '../documents/chart';
@@ -27,7 +28,7 @@ const plain: Pick<
   noteOn: null,
   invented: true,
   authorityNote: '',
-  format: 'water/4',
+  format: forms.waters,
   timeZone: 'UTC-1',
   hazards: [],
   tide: null,

@@ -1,3 +1,4 @@
+import { forms } from './forms';
 import { z } from 'zod';
 import { speechChoices } from '../units/speaking';
 import { idText, nameText, quantity, wholeNumber } from './field';
@@ -6,7 +7,7 @@ import { workingsSchema } from './workings';
 
 /** Who goes: body, skill, limits and schools of practice. One profile in this house. */
 export const anglerSchema = z.strictObject({
-  format: z.literal('angler/4'),
+  format: z.literal(forms.anglers),
   id: idText,
   name: nameText,
   massKg: quantity(25, 250, 'kg'),

@@ -1,8 +1,9 @@
+import { forms } from './forms';
 import type { RulePack } from './rulePack';
 
 /** What this product asks for where no law is known: good practice, not law, and no stand-in for it. Ships with the product. */
 export const baselinePack: RulePack = {
-  format: 'rule-pack/1',
+  format: forms.rulePacks,
   id: 'prudent-baseline',
   name: 'Prudent baseline',
   authority: 'Good practice, no authority',

@@ -1,3 +1,4 @@
+import { forms } from './forms';
 import { z } from 'zod';
 import { outingsCount } from './angler';
 import {
@@ -13,7 +14,7 @@ import { idText, lineText, nameText, noteText, quantity, wholeNumber } from './f
 
 /** A boat. Lengths in metres, masses in kilograms, speeds in metres per second through still water. */
 export const craftSchema = z.strictObject({
-  format: z.literal('craft/5'),
+  format: z.literal(forms.craft),
   id: idText,
   name: nameText,
   deck: z.enum(['sit-on-top', 'sit-inside']),

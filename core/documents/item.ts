@@ -1,3 +1,4 @@
+import { forms } from './forms';
 import { z } from 'zod';
 import { type AttributeId, attributeIds, attributeRange, attributes, qualityIds } from '../catalog/gear/attributes';
 import { kindIds } from '../catalog/gear/kinds';
@@ -10,7 +11,7 @@ const measures = Object.fromEntries(
 
 /** Something owned, in the locker. Mass is of one piece. */
 export const itemSchema = z.strictObject({
-  format: z.literal('item/3'),
+  format: z.literal(forms.items),
   id: idText,
   name: nameText,
   kind: z.enum(kindIds, 'Choose a kind.'),

@@ -1,3 +1,4 @@
+import { forms } from './forms';
 import { z } from 'zod';
 import { acceptanceSchema } from './acceptance';
 import { clockText, dateText, idText, instantText, lineText, nameText, placed, quantity, wholeNumber } from './field';
@@ -100,7 +101,7 @@ export const companionSchema = z.strictObject({
 export type Companion = z.infer<typeof companionSchema>;
 /** One outing, whole: the document that is edited, judged and signed. */
 export const outingSchema = z.strictObject({
-  format: z.literal('outing/6'),
+  format: z.literal(forms.outings),
   id: idText,
   title: nameText,
   brief: briefSchema,

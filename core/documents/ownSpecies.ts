@@ -1,3 +1,4 @@
+import { forms } from './forms';
 import { z } from 'zod';
 import { idText, lineText, nameText, quantity } from './field';
 import { habitats, shapes } from '../catalog/species/speciesRows';
@@ -11,7 +12,7 @@ const size = z.strictObject({ lengthM: quantity(0.05, 6, 'm'), massKg: quantity(
 /** A fish of the angler's own, told as the reference table tells the rest. */
 export const ownSpeciesSchema = z
   .strictObject({
-    format: z.literal('species/2'),
+    format: z.literal(forms.species),
     id: idText,
     name: nameText,
     habitats: z.array(z.enum(habitats)).min(1, 'Say where it lives.').max(4),

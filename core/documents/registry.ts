@@ -1,3 +1,4 @@
+import { forms } from './forms';
 import type { z } from 'zod';
 import { type Angler, anglerSchema } from './angler';
 import { type Craft, craftSchema } from './craft';
@@ -60,7 +61,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'profile',
     table: 'anglers',
     path: 'anglers',
-    format: 'angler/4',
+    format: forms.anglers,
     schema: anglerSchema,
     upgrades: anglerUpgrades,
     listKeys: {},
@@ -75,7 +76,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'boat',
     table: 'craft',
     path: 'craft',
-    format: 'craft/5',
+    format: forms.craft,
     schema: craftSchema,
     upgrades: craftUpgrades,
     listKeys: { zones: 'id', fittings: 'id', setUps: 'id', 'setUps.stow.things': 'itemId' },
@@ -85,7 +86,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'item',
     table: 'items',
     path: 'items',
-    format: 'item/3',
+    format: forms.items,
     schema: itemSchema,
     upgrades: itemUpgrades,
     listKeys: {},
@@ -95,7 +96,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'water',
     table: 'waters',
     path: 'waters',
-    format: 'water/4',
+    format: forms.waters,
     schema: waterSchema,
     upgrades: waterUpgrades,
     listKeys: {
@@ -114,7 +115,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'rule pack',
     table: 'rule_packs',
     path: 'rule-packs',
-    format: 'rule-pack/1',
+    format: forms.rulePacks,
     schema: rulePackSchema,
     upgrades: [],
     listKeys: { rules: 'id' },
@@ -124,7 +125,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'species',
     table: 'species',
     path: 'species',
-    format: 'species/2',
+    format: forms.species,
     schema: ownSpeciesSchema,
     upgrades: speciesUpgrades,
     listKeys: {},
@@ -134,7 +135,7 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     word: 'outing',
     table: 'outings',
     path: 'outings',
-    format: 'outing/6',
+    format: forms.outings,
     schema: outingSchema,
     upgrades: outingUpgrades,
     listKeys: {

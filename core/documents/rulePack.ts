@@ -1,3 +1,4 @@
+import { forms } from './forms';
 import { z } from 'zod';
 import { needIds } from '../vocabulary/needs';
 import { dateText, idText, lineText, nameText, quantity, wholeNumber } from './field';
@@ -51,7 +52,7 @@ export type Rule = z.infer<typeof ruleSchema>;
 
 /** Rules of one authority in our own words. The authority's own text always wins. */
 export const rulePackSchema = z.strictObject({
-  format: z.literal('rule-pack/1'),
+  format: z.literal(forms.rulePacks),
   id: idText,
   name: nameText,
   authority: nameText,

@@ -1,3 +1,4 @@
+import { forms } from './forms';
 import { describe, expect, it } from 'vitest';
 import type { Outing } from './outing';
 import sample from './samples/form-1.json';
@@ -37,7 +38,7 @@ describe('a document of the first form', () => {
     ]);
   });
   it('goes in its boat as that stands, until a set-up is chosen', () => {
-    expect(opened('outings', sample['outing/1'])).toMatchObject({ format: 'outing/6', brief: { setUpId: null } });
+    expect(opened('outings', sample['outing/1'])).toMatchObject({ format: forms.outings, brief: { setUpId: null } });
   });
   it('has companions who bring nothing for all, until it is written', () => {
     const { company } = opened('outings', sample['outing/1']) as never as Outing;
@@ -51,21 +52,21 @@ describe('a document of the first form', () => {
   });
   it('as a boat, an item or a fish has what its form lacked', () => {
     expect(opened('craft', sample['craft/1'])).toMatchObject({
-      format: 'craft/5',
+      format: forms.craft,
       wellKg: null,
       plugNames: '',
       shape: null,
       zones: null,
     });
-    expect(opened('items', sample['item/1'])).toMatchObject({ format: 'item/3', photo: null, stays: '' });
+    expect(opened('items', sample['item/1'])).toMatchObject({ format: forms.items, photo: null, stays: '' });
     const second = { ...sample['item/1'], format: 'item/2', photo: 'a'.repeat(64) };
-    expect(opened('items', second)).toMatchObject({ format: 'item/3', photo: 'a'.repeat(64), stays: '' });
-    expect(opened('species', sample['species/1'])).toMatchObject({ format: 'species/2', shape: 'round' });
+    expect(opened('items', second)).toMatchObject({ format: forms.items, photo: 'a'.repeat(64), stays: '' });
+    expect(opened('species', sample['species/1'])).toMatchObject({ format: forms.species, shape: 'round' });
   });
   it('as a water says where one can get out: by the land of its chart, else at its launches only', () => {
     const kept = sample['water/1'];
     expect(opened('waters', kept)).toMatchObject({
-      format: 'water/4',
+      format: forms.waters,
       getOut: 'by the chart',
       answered: [],
       areas: [{ id: 'bay', distanceM: 350, shoreM: null }],
@@ -87,7 +88,7 @@ describe('a document of the first form', () => {
   });
   it('as a profile has no limit of its own for waves, reads in metres, and has its others as they were', () => {
     expect(opened('anglers', sample['angler/1'])).toMatchObject({
-      format: 'angler/4',
+      format: forms.anglers,
       limits: { ...sample['angler/1'].limits, waveM: null },
       units: METRIC,
       habits: { litresPerHour: null, kjPerHour: null },

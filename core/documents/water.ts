@@ -1,3 +1,4 @@
+import { forms } from './forms';
 import { z } from 'zod';
 import { bottoms } from '../vocabulary/holding';
 import { acceptanceSchema } from './acceptance';
@@ -75,7 +76,7 @@ export const getOuts = ['by the chart', 'anywhere along the banks', 'in places',
 
 /** A place to fish: where one launches, where one goes, and what is known of it. */
 export const waterSchema = z.strictObject({
-  format: z.literal('water/4'),
+  format: z.literal(forms.waters),
   id: idText,
   name: nameText,
   type: z.enum(['fresh', 'brackish', 'salt']),

@@ -1,3 +1,4 @@
+import { forms } from '../documents/forms';
 import type { Angler } from '../documents/angler';
 import { nobody, nothingTold } from '../documents/word';
 import { usualSchools } from './usualSchools';
@@ -6,7 +7,7 @@ import { METRIC } from '../units/speaking';
 /** A profile before anything is told: the limits of the new, the usual schools, and nobody ashore. */
 export function freshProfile(id: string): Angler {
   return {
-    format: 'angler/4',
+    format: forms.anglers,
     id,
     name: '',
     massKg: 80,

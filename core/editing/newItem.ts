@@ -1,3 +1,4 @@
+import { forms } from '../documents/forms';
 import type { Item } from '../documents/item';
 import { type KindId, kinds } from '../catalog/gear/kinds';
 
@@ -5,7 +6,7 @@ import { type KindId, kinds } from '../catalog/gear/kinds';
 export function newItem(id: string, kind: KindId, own: Partial<Item> = {}): Item {
   const { name, massKg, attributes, qualities } = kinds[kind];
   return {
-    format: 'item/3',
+    format: forms.items,
     id,
     name,
     kind,

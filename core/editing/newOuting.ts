@@ -1,3 +1,4 @@
+import { forms } from '../documents/forms';
 import type { Outing } from '../documents/outing';
 import type { References } from '../documents/references';
 import type { Water } from '../documents/water';
@@ -34,7 +35,7 @@ export function newOuting(id: string, date: string, references: References, last
   const homeAt = shiftClock(launchAt, AFLOAT_MIN);
   const sameTrip = before?.trip === trip;
   return {
-    format: 'outing/6',
+    format: forms.outings,
     id,
     title: UNTITLED,
     brief: {

@@ -1,3 +1,4 @@
+import { forms } from '../documents/forms';
 import { EMPTY_CHART, type Chart } from '../documents/chart';
 import { FETCH_BEARINGS, type StreamHour, type TideTurn, type Water } from '../documents/water';
 import { distanceBetween } from '../environment/geo';
@@ -86,7 +87,7 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
   const areas = of(marks, 'place to fish').map((mark) => ({ name: mark.name, at: mark.at, distanceM: out(mark.at) }));
   const places = areas.length > 0 ? areas : [{ name: `off ${launch.name}`, at: launch.at, distanceM: 300 }];
   return {
-    format: 'water/4',
+    format: forms.waters,
     id: newId(),
     name: answers.name,
     type,

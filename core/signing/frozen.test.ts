@@ -1,3 +1,4 @@
+import { forms } from '../documents/forms';
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
 import type { Outing } from '../documents/outing';
@@ -44,7 +45,7 @@ describe('what was frozen on a device', () => {
         angler: { ...angler, format: 'angler/3' },
       }),
     };
-    expect(snapshot.outing.format).toBe('outing/6');
+    expect(snapshot.outing.format).toBe(forms.outings);
     expect(snapshot.outing.word.left).toBeNull();
     expect(snapshot.angler?.about.phone).toBe('');
   });

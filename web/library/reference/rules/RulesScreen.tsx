@@ -1,3 +1,4 @@
+import { forms } from '#core/documents/forms';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -23,7 +24,7 @@ import { Whose } from '../../../people/Whose';
 import { RuleFields } from './RuleFields';
 
 const fresh = (today: string): RulePack => ({
-  format: 'rule-pack/1',
+  format: forms.rulePacks,
   id: crypto.randomUUID(),
   name: '',
   authority: '',

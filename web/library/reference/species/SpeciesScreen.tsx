@@ -1,3 +1,4 @@
+import { forms } from '#core/documents/forms';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -139,7 +140,7 @@ function asOwn(like: Species, copied: boolean): OwnSpecies {
   const { depthM, forageCm, rodM, lineKg, leaderKg, lureG } = like;
   return {
     ...like,
-    format: 'species/2',
+    format: forms.species,
     id: crypto.randomUUID(),
     name: copied ? `${like.name}, mine` : '',
     habitats: [...like.habitats],
