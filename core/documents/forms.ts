@@ -1,0 +1,10 @@
+/** The form of each kind of document that is written today: name and number. The next one is named here, and its upgrade in upgrades.ts. */
+export const forms = {
+  anglers: 'angler/4',
+  craft: 'craft/5',
+  items: 'item/3',
+  waters: 'water/4',
+  rulePacks: 'rule-pack/1',
+  species: 'species/2',
+  outings: 'outing/6',
+} as const;
