@@ -48,6 +48,18 @@ describe('docs/means.md', () => {
   });
 });
 
+describe('docs/sources.md', () => {
+  it('says where every calculator that is served is from', () => {
+    const sources = readFileSync('docs/sources.md', 'utf8');
+    const routes = readFileSync('server/calc/routes.ts', 'utf8');
+    const files = [
+      ...routes.matchAll(/from '#(core\/(?:environment|passage|holding|power|provisions|tackle|boat)\/[\w/]+)'/g),
+    ].map(([, path = '']) => `${path}.ts`);
+    expect(files.length).toBeGreaterThan(15);
+    expect(files.filter((path) => !sources.includes(path))).toEqual([]);
+  });
+});
+
 describe('the pages of docs and the README', () => {
   it('name only files that are there, and every picture is linked', () => {
     const pages = [

@@ -5,6 +5,7 @@ import { anchorTypes } from '#core/holding/anchor';
 import { alignments, bottoms } from '#core/vocabulary/holding';
 import { chemistries } from '#core/power/power';
 import { efforts } from '#core/vocabulary/efforts';
+import { calcInputs } from './inputs';
 import { type TestApp, openApp } from '../testing/openApp';
 
 let test: TestApp;
@@ -173,6 +174,13 @@ describe('calculators over all that they say they take', () => {
 const examples: Record<string, object> = {
   waves: { windSpeedMps: 8, fetchM: 6000, durationS: 3600, depthM: 10 },
   surf: { hsM: 0.8, periodS: 9 },
+  light: { date: '2026-05-16', latDeg: 54.2, lonDeg: -3.1, from: '2026-05-16T06:00:00Z', to: '2026-05-16T22:00:00Z' },
+  tide: {
+    constituents: [{ name: 'M2', amplitude: 1.9, phaseDeg: 40 }],
+    ...{ mean: 2.4, from: '2026-05-16T00:00:00Z', to: '2026-05-17T00:00:00Z' },
+  },
+  cold: { airC: 4, windMps: 7, waterC: 9 },
+  heat: { airC: 31, humidityPct: 70 },
   'wave-on-stream': { hsM: 0.5, periodS: 3.5, streamMps: -0.8 },
   passage: {
     departAt: '2026-05-16T06:00:00Z',
@@ -210,6 +218,9 @@ function replaced(value: unknown, by: number): unknown[] {
 }
 
 describe('figures next to nothing and beyond everything', () => {
+  it('are asked of every calculator', () => {
+    expect(Object.keys(examples).toSorted()).toEqual(Object.keys(calcInputs).toSorted());
+  });
   it.each(Object.keys(examples))('%s: an answer or a refusal with its field, never a failure', async (name) => {
     for (const by of TINY)
       for (const payload of replaced(examples[name], by)) {
