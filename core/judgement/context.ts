@@ -1,5 +1,6 @@
 import { type KindId, kinds } from '../catalog/gear/kinds';
 import { homeDate } from '../documents/hours';
+import { nobody } from '../documents/word';
 import type { Item } from '../documents/item';
 import type { Brief, Conditions, Outing } from '../documents/outing';
 import {
@@ -97,6 +98,7 @@ export interface Context {
   tackle: Looked;
   electrics: Looked;
   ground: Looked;
+  outward: Brief;
   day: DayExposures;
   burden: Burden;
   exposures: Exposures;
@@ -139,6 +141,7 @@ type Derived =
   | 'tackle'
   | 'electrics'
   | 'ground'
+  | 'outward'
   | 'day'
   | 'burden'
   | 'exposures'
@@ -258,10 +261,12 @@ const derived = deriving<Context, Derived>({
   tackle: { from: ['places', 'aboard'], make: only('tackle') },
   electrics: { from: ['places', 'aboard'], make: only('electrics') },
   ground: { from: ['places', 'aboard'], make: only('ground') },
+  // Whoever waits ashore, and when they call, is no part of the day.
+  outward: { from: ['brief'], make: ({ brief }) => sameBrief({ ...brief, contact: nobody, alarmAt: brief.homeAt }) },
   day: {
-    from: ['brief', 'conditions', 'boats', 'waters', 'ownSpecies'],
+    from: ['outward', 'conditions', 'boats', 'waters', 'ownSpecies'],
     keep: DAYS,
-    make: ({ brief, conditions, places }) => dayExposures(brief, conditions, places),
+    make: ({ outward, conditions, places }) => dayExposures(outward, conditions, places),
   },
   burden: {
     from: ['aboard'],
@@ -277,9 +282,14 @@ const derived = deriving<Context, Derived>({
   builtRigs: {
     from: ['rigs', 'tackle'],
     keep: SOME,
-    make: ({ rigs, tackle }) => {
+    make: ({ rigs, tackle }, before) => {
       const ids = idsAboard(tackle);
-      return rigs.filter(({ rodId }) => rodId !== null && ids.has(rodId)).map((one) => buildRig(one, tackle.items));
+      const rigged = rigs.filter(({ rodId }) => rodId !== null && ids.has(rodId));
+      // Of another thing of the tackle nothing of a rig changes.
+      const was = before?.tackle.items === tackle.items ? before.builtRigs : [];
+      return was.length === rigged.length && was.every(({ rig }, i) => rig === rigged[i])
+        ? was
+        : rigged.map((one) => buildRig(one, tackle.items));
     },
   },
   lading: {
@@ -392,9 +402,16 @@ function needsOf(context: Context, before: Context | null): readonly JudgedNeed[
   const anew = new Set(raised.flatMap((one) => (judged.has(one) ? [] : [one.id])));
   const candidates = candidatesByNeed(aboard, lastDay, taken, anew, broughtBy(company));
   const needContext: NeedContext = context;
-  return raised.map(
-    (one) => judged.get(one) ?? judgeNeed(one.id, one.raise, needContext, candidates.get(one.id) ?? []),
-  );
+  const needs = raised.map((one, i) => {
+    const known = judged.get(one);
+    if (known) return known;
+    const made = judgeNeed(one.id, one.raise, needContext, candidates.get(one.id) ?? []);
+    // A thing that was only moved is as good a means as it was.
+    const was = touched ? before?.needs[i] : undefined;
+    return was && was.id === made.id && JSON.stringify(was) === JSON.stringify(made) ? was : made;
+  });
+  const all = before?.needs;
+  return all && all.length === needs.length && needs.every((need, i) => need === all[i]) ? all : needs;
 }
 
 /** What is raised as it was raised before is the same record. */

@@ -1,4 +1,4 @@
-import type { Exposures } from '../exposures/exposures';
+import type { DayExposures } from '../exposures/exposures';
 import { kinds } from '../catalog/gear/kinds';
 import { tackleKinds } from '../catalog/gear/tackleKinds';
 import type { Item } from '../documents/item';
@@ -44,7 +44,7 @@ export function isTackle({ kind, attributes: { lureG, drogueM } }: Item): boolea
 const worked = ['rods', 'lures', 'terminal'] as const;
 
 /** What the angler's school allows itself on this outing; null without a profile. */
-export function tackleBudget({ angler }: Pick<Looked, 'angler'>, e: Exposures): TackleCount | null {
+export function tackleBudget({ angler }: Pick<Looked, 'angler'>, e: DayExposures): TackleCount | null {
   if (!angler) return null;
   const lowered = (e.breakerM ?? 0) > SURF_M || (e.maxDistanceFromShoreM ?? 0) > FAR_M;
   return (lowered ? LOWERED : BUDGETS)[angler.schools.tackle];

@@ -58,12 +58,12 @@ const craftFault = rule({
 
 const overload = rule({
   code: 'overload',
-  reads: ['looked', 'exposures'],
+  reads: ['looked', 'day'],
   station: 'kit',
   measure: 'kg',
   slack: SLACK_KG,
-  find: ({ looked, exposures }) => {
-    const massKg = carriedKg(looked, exposures);
+  find: ({ looked, day }) => {
+    const massKg = carriedKg(looked, day);
     if (massKg === null || !looked.craft) return [];
     const { ratedLoadKg: ratedKg, name: craft } = looked.craft;
     const share = massKg / ratedKg;
@@ -88,14 +88,14 @@ const overload = rule({
 
 const sternOverload = rule({
   code: 'stern-load',
-  reads: ['looked', 'exposures', 'plan'],
+  reads: ['looked', 'day', 'plan'],
   station: 'stow',
   measure: 'kg',
   slack: SLACK_KG,
-  find: ({ looked, exposures, plan }) => {
+  find: ({ looked, day, plan }) => {
     const ratedKg = looked.craft?.wellKg ?? null;
     if (!looked.craft || !plan || ratedKg === null) return [];
-    const { massKg: gearKg, things } = behindSeat(plan, exposures.keepKg);
+    const { massKg: gearKg, things } = behindSeat(plan, day.keepKg);
     const massKg = gearKg + fittedKg(looked.craft, seatOf(looked.craft).xM);
     if (massKg <= ratedKg * STERN_MIND) return [];
     const level: FindingLevel = massKg > ratedKg * STERN_STOP ? 'stop' : 'mind';

@@ -3,7 +3,7 @@ import { addDays, minutesBetween, shiftClock } from '../../units/time';
 import { capital, count, dayWords, duration, listed, plural } from '../../units/words';
 import { SHAKEDOWN_OUTINGS } from '../../vocabulary/trips';
 import { forecastSeenAt, FORECAST_HOURS } from '../../walkround/forecastSeen';
-import type { Exposures } from '../../exposures/exposures';
+import type { DayExposures } from '../../exposures/exposures';
 import type { Unsaid } from '../../exposures/unsaid';
 import { HOUR_MS } from '../../units/time';
 import { rule } from '../rule';
@@ -37,11 +37,11 @@ const briefIncomplete = rule({
 
 const hoursReversed = rule({
   code: 'hours-reversed',
-  reads: ['brief', 'places', 'exposures'],
+  reads: ['brief', 'places', 'day'],
   station: 'brief',
   measure: 'whether',
-  find: ({ brief: { launchAt, homeAt }, places, exposures }) =>
-    places.water && (exposures.launchAt === null || exposures.homeAt === null)
+  find: ({ brief: { launchAt, homeAt }, places, day }) =>
+    places.water && (day.launchAt === null || day.homeAt === null)
       ? [{ level: 'stop', basis: 'physics', extent: 1, facts: { launchAt, homeAt } }]
       : [],
   say: ({ launchAt, homeAt }) => ({
@@ -53,11 +53,11 @@ const hoursReversed = rule({
 
 const hoursGone = rule({
   code: 'hours-gone',
-  reads: ['brief', 'exposures', 'now', 'log'],
+  reads: ['brief', 'day', 'now', 'log'],
   station: 'brief',
   measure: 'whether',
   // Of an outing that is over and logged nothing is asked any more.
-  find: ({ brief: { launchAt, date }, exposures: { homeAt }, now, log }) =>
+  find: ({ brief: { launchAt, date }, day: { homeAt }, now, log }) =>
     homeAt !== null && homeAt < now && log === null
       ? [{ level: 'stop', basis: 'physics', extent: 1, facts: { launchAt, date } }]
       : [],
@@ -78,7 +78,7 @@ const unsaidWords: Record<Unsaid, string> = {
   thunder: 'thunder',
   tide: 'the tide of that day',
 };
-function missingFigures(e: Exposures, surf: boolean): string[] {
+function missingFigures(e: DayExposures, surf: boolean): string[] {
   const known: [string, boolean][] = [
     ['wind', e.wind !== null],
     ['gusts', e.gust !== null],
@@ -96,13 +96,13 @@ function missingFigures(e: Exposures, surf: boolean): string[] {
 
 const conditionsMissing = rule({
   code: 'conditions-missing',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'figures',
-  find: ({ exposures, places }) => {
-    const { launchAt, homeAt } = exposures;
+  find: ({ day, places }) => {
+    const { launchAt, homeAt } = day;
     if (launchAt === null || homeAt === null) return [];
-    const figures = missingFigures(exposures, places.launch?.surf === true);
+    const figures = missingFigures(day, places.launch?.surf === true);
     const hours = Math.ceil(minutesBetween(launchAt, homeAt) / 60);
     return figures.length > 0
       ? [{ level: 'mind', basis: 'judgement', extent: figures.length, facts: { figures, hours } }]
@@ -116,16 +116,16 @@ const conditionsMissing = rule({
 
 const conditionsStale = rule({
   code: 'conditions-stale',
-  reads: ['conditions', 'answers', 'now', 'exposures', 'places', 'log'],
+  reads: ['conditions', 'answers', 'now', 'day', 'places', 'log'],
   station: 'brief',
   measure: 'hours',
-  find: ({ conditions, answers, now, exposures, places, log }) => {
+  find: ({ conditions, answers, now, day, places, log }) => {
     const seen = forecastSeenAt(conditions, answers);
     const hoursOld = seen === null ? null : (now - seen) / HOUR_MS;
-    const unknown = exposures.launchAt === null || exposures.homeAt === null;
+    const unknown = day.launchAt === null || day.homeAt === null;
     // Of an outing that is over nothing is to be looked at again.
     if (unknown || log !== null || hoursOld === null || hoursOld <= FORECAST_HOURS) return [];
-    return missingFigures(exposures, places.launch?.surf === true).length === 0
+    return missingFigures(day, places.launch?.surf === true).length === 0
       ? [{ level: 'note', basis: 'judgement', extent: hoursOld, facts: { hoursOld } }]
       : [];
   },

@@ -163,11 +163,11 @@ const anchorNoRelease = rule({
 
 const poleNoHold = rule({
   code: 'pole-no-hold',
-  reads: ['ground', 'exposures', 'brief'],
+  reads: ['ground', 'day', 'brief'],
   station: 'workings',
   sheet: 'anchor',
   measure: 'whether',
-  find: ({ ground, exposures: { spot }, brief }) => {
+  find: ({ ground, day: { spot }, brief }) => {
     const { aboard, area } = ground;
     if (!brief.techniques.includes('anchored bait') || !area) return [];
     if (aboard.some(({ item }) => anchorOf(item) !== null)) return [];
@@ -199,11 +199,11 @@ const JERKED_M = 0.4;
 /** Made fast to a pile, a buoy or a wreck's line: a way of holding of its own, and never more in stream than an anchor. */
 const madeFast = rule({
   code: 'made-fast',
-  reads: ['ground', 'exposures', 'brief', 'workings'],
+  reads: ['ground', 'day', 'brief', 'workings'],
   station: 'workings',
   sheet: 'anchor',
   measure: 'm/s',
-  find: ({ ground: { aboard, area }, exposures: { spot, hs }, brief, workings }) => {
+  find: ({ ground: { aboard, area }, day: { spot, hs }, brief, workings }) => {
     const hook = aboard.find(({ item }) => item.kind === 'structure-hook')?.item;
     const anchored = aboard.some(({ item }) => anchorOf(item) !== null);
     if (!hook || anchored || !area || !brief.techniques.includes('anchored bait')) return [];

@@ -18,13 +18,13 @@ const inflatableJackets: readonly KindId[] = ['inflatable-jacket', 'hybrid-jacke
 
 const automaticJacket = rule({
   code: 'automatic-jacket',
-  reads: ['aboard', 'exposures', 'places'],
+  reads: ['carried', 'day', 'places'],
   station: 'kit',
   measure: 'whether',
-  find: ({ aboard, exposures, places }) => {
-    const where = exposures.rapids > 0 ? ('rapids' as const) : places.launch?.surf ? ('surf' as const) : null;
+  find: ({ carried, day, places }) => {
+    const where = day.rapids > 0 ? ('rapids' as const) : places.launch?.surf ? ('surf' as const) : null;
     if (!where) return [];
-    return aboard
+    return carried
       .filter(({ item }) => item.kind === 'inflatable-jacket' && item.qualities.includes('automatic'))
       .map(({ item }) => ({
         level: 'mind' as const,
@@ -44,10 +44,10 @@ const automaticJacket = rule({
 /** Cold water, surf and a poor swimmer speak for foam: a school, told once and softly. */
 const foamFavoured = rule({
   code: 'foam-favoured',
-  reads: ['aboard', 'exposures', 'places'],
+  reads: ['carried', 'day', 'places'],
   station: 'kit',
   measure: 'whether',
-  find: ({ aboard, exposures: { immersion, waterC, breakerM }, places: { angler } }) => {
+  find: ({ carried, day: { immersion, waterC, breakerM }, places: { angler } }) => {
     const why =
       angler && angler.swims !== 'well'
         ? ('swim' as const)
@@ -56,8 +56,8 @@ const foamFavoured = rule({
           : (breakerM ?? 0) > FOAM_SURF_M
             ? ('surf' as const)
             : null;
-    if (!why || aboard.some(({ item }) => item.kind === 'foam-jacket')) return [];
-    return aboard
+    if (!why || carried.some(({ item }) => item.kind === 'foam-jacket')) return [];
+    return carried
       .filter(({ item }) => inflatableJackets.includes(item.kind) && !item.qualities.includes('automatic'))
       .map(({ item }) => ({
         level: 'note' as const,
@@ -75,16 +75,16 @@ const foamFavoured = rule({
 
 const gaffAboard = rule({
   code: 'gaff-aboard',
-  reads: ['aboard', 'exposures', 'brief', 'needs'],
+  reads: ['carried', 'day', 'brief', 'needs'],
   station: 'kit',
   measure: 'whether',
   // Where it is what leaves the landing unmet, it is told there.
-  find: ({ aboard, exposures, brief, needs }) => {
+  find: ({ carried, day, brief, needs }) => {
     if (needs.some(({ id, met }) => id === 'land-fish' && !met)) return [];
     const released = brief.keep === 0 && brief.targets.length > 0;
-    const why = exposures.inflatable ? ('inflatable' as const) : released ? ('released' as const) : null;
+    const why = day.inflatable ? ('inflatable' as const) : released ? ('released' as const) : null;
     if (!why) return [];
-    return aboard
+    return carried
       .filter(({ item }) => item.kind === 'gaff')
       .map(({ item }) => ({
         level: 'mind' as const,
@@ -107,13 +107,13 @@ const gaffAboard = rule({
 /** The paddle one sets out with, against body and beam. */
 const paddleSize = rule({
   code: 'paddle-size',
-  reads: ['aboard', 'places'],
+  reads: ['carried', 'places'],
   station: 'kit',
   measure: 'm',
-  find: ({ aboard, places: { angler, craft } }) => {
+  find: ({ carried, places: { angler, craft } }) => {
     if (!angler || !craft || craft.drive !== 'paddle') return [];
     const wantM = fittingPaddleM({ heightM: angler.heightM, beamM: craft.beamM });
-    const whole = aboard.flatMap(({ item }) =>
+    const whole = carried.flatMap(({ item }) =>
       (item.kind === 'paddle' || item.kind === 'long-paddle') && item.attributes.lengthM !== undefined
         ? [{ name: item.name, haveM: item.attributes.lengthM }]
         : [],
@@ -160,11 +160,11 @@ const KG_A_PIECE = 2;
 /** More rods, boxes or mass than the angler's own school carries. */
 const tackleOver = rule({
   code: 'tackle-over',
-  reads: ['tackle', 'exposures'],
+  reads: ['tackle', 'day'],
   station: 'kit',
   measure: 'pieces',
-  find: ({ tackle, exposures }) => {
-    const budget = tackleBudget(tackle, exposures);
+  find: ({ tackle, day }) => {
+    const budget = tackleBudget(tackle, day);
     if (!budget) return [];
     const have = tackleAboard(tackle);
     const over = Math.max(
@@ -184,10 +184,10 @@ const tackleOver = rule({
 /** One thing that is the only call and a camera that the day counts on: three jobs, one battery, one drop. */
 const oneThingManyJobs = rule({
   code: 'one-thing-many-jobs',
-  reads: ['needs', 'exposures'],
+  reads: ['needs', 'day'],
   station: 'kit',
   measure: 'jobs',
-  find: ({ needs, exposures: { competition } }) => {
+  find: ({ needs, day: { competition } }) => {
     const counting = (id: NeedId) =>
       needs
         .find((need) => need.id === id)

@@ -73,12 +73,12 @@ function rodsAllowed(law: OfKind<'rods'>, aboard: readonly Aboard[], lastDay: st
 
 const rodsOverRule = rule({
   code: 'rods-over-rule',
-  reads: ['places', 'aboard', 'exposures', 'lastDay'],
+  reads: ['places', 'carried', 'exposures', 'lastDay'],
   station: 'kit',
   measure: 'rods',
-  find: ({ places, aboard, exposures: { rods }, lastDay }) =>
+  find: ({ places, carried, exposures: { rods }, lastDay }) =>
     held(places, 'rods').flatMap(({ law, authority, citation }) => {
-      const most = rodsAllowed(law, aboard, lastDay);
+      const most = rodsAllowed(law, carried, lastDay);
       if (rods <= most) return [];
       const withPermission = most < (law.withPermission ?? 0) ? law.withPermission : null;
       const facts = { rods, most, withPermission, authority, citation };
@@ -114,10 +114,10 @@ const anchorForbidden = rule({
 
 const sizeLimit = rule({
   code: 'size-limit',
-  reads: ['places', 'exposures'],
+  reads: ['places', 'day'],
   station: 'kit',
   measure: 'whether',
-  find: ({ places, exposures: { keep } }) =>
+  find: ({ places, day: { keep } }) =>
     held(places, 'size').flatMap(({ law: { speciesId, leastM, mostM }, authority, citation }) => {
       const species = nameOf(places, speciesId);
       if (species === null || keep === 0) return [];
@@ -132,10 +132,10 @@ const sizeLimit = rule({
 
 const keepOverRule = rule({
   code: 'keep-over-rule',
-  reads: ['places', 'exposures'],
+  reads: ['places', 'day'],
   station: 'brief',
   measure: 'fish',
-  find: ({ places, exposures: { keep } }) =>
+  find: ({ places, day: { keep } }) =>
     held(places, 'bag').flatMap(({ law: { speciesId, most }, authority, citation }) => {
       const species = nameOf(places, speciesId);
       if (species === null || keep <= most) return [];

@@ -200,11 +200,11 @@ function isToldWith(needs: readonly JudgedNeed[], { id, kind }: Item): boolean {
 // What is out of date and leaves a need unmet is told with that need; here only what would otherwise go unsaid.
 const outOfDateAboard = rule({
   code: 'out-of-date-aboard',
-  reads: ['aboard', 'needs', 'lastDay'],
+  reads: ['carried', 'needs', 'lastDay'],
   station: 'kit',
   measure: 'things',
-  find: ({ aboard, needs, lastDay }) => {
-    const old = aboard.filter(({ item }) => item.expiresOn !== null && item.expiresOn < lastDay);
+  find: ({ carried, needs, lastDay }) => {
+    const old = carried.filter(({ item }) => item.expiresOn !== null && item.expiresOn < lastDay);
     if (old.length === 0) return [];
     const items = old.flatMap(({ item }) =>
       item.expiresOn !== null && !isToldWith(needs, item) ? [{ id: item.id, name: item.name, on: item.expiresOn }] : [],

@@ -248,11 +248,11 @@ const rigSpool = rule({
 
 const rigBites = rule({
   code: 'rig-bites',
-  reads: ['builtRigs', 'exposures', 'needs'],
+  reads: ['builtRigs', 'day', 'needs'],
   ...inWorkings,
   measure: 'whether',
   // With no leader aboard that stands teeth, the need says it.
-  find: ({ builtRigs, exposures: { toothy }, needs }) =>
+  find: ({ builtRigs, day: { toothy }, needs }) =>
     needs.some(({ id, met }) => id === 'leader' && !met)
       ? []
       : eachRig(builtRigs, 'mind', ({ rig, leader }) =>

@@ -230,22 +230,22 @@ function isShut(plan: StowPlan, id: string): boolean {
 
 const highThings = rule({
   code: 'stow-high',
-  reads: ['plan', 'exposures', 'brief'],
+  reads: ['plan', 'day', 'brief'],
   station: 'stow',
   placing: true,
   measure: 'm²',
   slack: 0.05,
-  find: ({ plan, exposures, brief }) => {
+  find: ({ plan, day, brief }) => {
     const high = plan?.things.filter((placed) => standsUp(placed) && topOver(placed) > HIGH_M) ?? [];
     const area = high.reduce((sum, placed) => sum + topOver(placed) * kinds[placed.one.item.kind].sizeM[1], 0);
-    const windy = (exposures.wind?.value ?? 0) >= WINDY_MPS || brief.standing;
+    const windy = (day.wind?.value ?? 0) >= WINDY_MPS || brief.standing;
     if (area < WINDAGE_M2 || !windy) return [];
     const facts = {
       things: named(high),
       many: high.length,
       area,
       thingIds: [] as string[],
-      windMps: exposures.wind?.value ?? null,
+      windMps: day.wind?.value ?? null,
     };
     return [{ level: 'note', basis: 'physics', extent: area, facts }];
   },
@@ -291,16 +291,16 @@ const quiet = rule({
 const STANDS_UP: ReadonlySet<string> = new Set(['push-pole', 'stake-pole', 'short-pole', 'net', 'camera-pole']);
 const rodsUp = rule({
   code: 'stow-rods-up',
-  reads: ['plans', 'exposures', 'places'],
+  reads: ['plans', 'day', 'places'],
   station: 'stow',
   placing: true,
   measure: 'things',
-  find: ({ plans, exposures, places }) => {
+  find: ({ plans, day, places }) => {
     const surf: Mode[] = [];
     const river: Mode[] = [];
     const up = new Map<Mode, Placed[]>();
     for (const { mode, plan } of plans) {
-      const rough = isRough(mode, exposures);
+      const rough = isRough(mode, day);
       if (!rough && !(mode === 'run' && places.water?.branches === true)) continue;
       const list = plan.things.filter(
         (placed) => (isRod(placed.one.item.kind) || STANDS_UP.has(placed.one.item.kind)) && standsUp(placed),
@@ -318,7 +318,7 @@ const rodsUp = rule({
         ? []
         : [{ level: 'mind' as const, basis: 'judgement' as const, extent: list.length, subject: why, facts }];
     };
-    return [...tell(surf, 'surf'), ...tell(river, exposures.rapids > 0 ? 'rapids' : 'branches')];
+    return [...tell(surf, 'surf'), ...tell(river, day.rapids > 0 ? 'rapids' : 'branches')];
   },
   say: ({ things, many, modes, why }) => ({
     title: `${things} ${many === 1 ? 'stands' : 'stand'}, ${listed(modes.map((mode) => modeWords[mode]))}`,

@@ -23,10 +23,10 @@ interface RollLoss {
   lost: readonly Placed[];
 }
 /** Needs that a capsize would leave without any means, in the mode where it tells most. */
-function rollLosses({ plans, exposures, needs }: Pick<Context, 'plans' | 'exposures' | 'needs'>): RollLoss[] {
+function rollLosses({ plans, day, needs }: Pick<Context, 'plans' | 'day' | 'needs'>): RollLoss[] {
   const unmet = (id: NeedId) => needs.some((need) => need.id === id && !need.met);
   const found = new Map<NeedId, RollLoss>();
-  for (const { mode, plan, rough } of afloatPlans({ plans, exposures })) {
+  for (const { mode, plan, rough } of afloatPlans({ plans, day })) {
     for (const need of needs) {
       if (!afterRoll.includes(need.id) || found.has(need.id) || need.counted <= 0) continue;
       // A paddle that nothing holds is told by what asks for its leash.
@@ -44,14 +44,14 @@ function rollLosses({ plans, exposures, needs }: Pick<Context, 'plans' | 'exposu
 
 const rollLoses = rule({
   code: 'roll-loses',
-  reads: ['plans', 'exposures', 'needs'],
+  reads: ['plans', 'day', 'needs'],
   station: 'stow',
   placing: true,
   far: 'shore',
   measure: 'things',
   find: (context) =>
     rollLosses(context).map(({ need, mode, rough, lost }) => {
-      const far = (context.exposures.maxDistanceFromShoreM ?? 0) > FAR_M;
+      const far = (context.day.maxDistanceFromShoreM ?? 0) > FAR_M;
       const level: FindingLevel = need.lifeCritical && (rough || far) ? 'stop' : 'mind';
       const floats = lost.every(({ one }) => one.item.qualities.includes('floats'));
       const facts = {
@@ -81,7 +81,7 @@ const lower = (title: string) => `${title.charAt(0).toLowerCase()}${title.slice(
 
 const loose = rule({
   code: 'stow-loose',
-  reads: ['plans', 'exposures', 'needs'],
+  reads: ['plans', 'day', 'needs'],
   station: 'stow',
   placing: true,
   measure: 'things',
@@ -121,7 +121,7 @@ const loose = rule({
 
 const leashes = rule({
   code: 'stow-leash',
-  reads: ['plans', 'exposures'],
+  reads: ['plans', 'day'],
   station: 'stow',
   placing: true,
   measure: 'leashes',
@@ -190,12 +190,12 @@ const leashes = rule({
 /** Alone, or out of reach of shore, one way to call is on the body: the boat may go without one. */
 const callNotWorn = rule({
   code: 'call-not-worn',
-  reads: ['needs', 'plan', 'plans', 'exposures'],
+  reads: ['needs', 'plan', 'plans', 'day'],
   station: 'stow',
   placing: true,
   measure: 'whether',
   find: (context) => {
-    const { needs, plan, exposures } = context;
+    const { needs, plan, day } = context;
     const need = needs.find(({ id }) => id === 'call-for-help');
     const counted =
       need?.means.flatMap((means) =>
@@ -207,11 +207,11 @@ const callNotWorn = rule({
     const facts = {
       ...toldOf(counted),
       where: listed([...new Set(counted.map(({ lies }) => sayLies(lies)))]),
-      solo: exposures.solo,
+      solo: day.solo,
     };
     return [
       {
-        level: need.lifeCritical && exposures.solo ? ('stop' as const) : ('mind' as const),
+        level: need.lifeCritical && day.solo ? ('stop' as const) : ('mind' as const),
         basis: 'judgement' as const,
         extent: 1,
         facts,

@@ -52,13 +52,13 @@ const unplaced = rule({
 
 const noFit = rule({
   code: 'stow-no-fit',
-  reads: ['plans', 'exposures'],
+  reads: ['plans', 'day'],
   station: 'stow',
   placing: true,
   measure: 'share',
-  find: ({ plans, exposures }) => {
+  find: ({ plans, day }) => {
     const told = new Set<string>();
-    return afloatPlans({ plans, exposures }).flatMap(({ mode, plan }) =>
+    return afloatPlans({ plans, day }).flatMap(({ mode, plan }) =>
       plan.things.flatMap((placed) => {
         const { spot, zone, one } = placed;
         const fault = spot.in === 'zone' && zone ? fitsIn(one.item, zone) : null;
@@ -170,14 +170,14 @@ const isDry = (have: (typeof dryness)[number], want: (typeof dryness)[number]) =
 
 const wet = rule({
   code: 'stow-wet',
-  reads: ['plans', 'exposures', 'places'],
+  reads: ['plans', 'day', 'places'],
   station: 'stow',
   placing: true,
   measure: 'things',
-  find: ({ plans, exposures, places }) => {
+  find: ({ plans, day, places }) => {
     const salt = places.water?.type !== 'fresh';
     const told = new Set<string>();
-    return afloatPlans({ plans, exposures }).flatMap(({ mode, plan, rough }) => {
+    return afloatPlans({ plans, day }).flatMap(({ mode, plan, rough }) => {
       const things = plan.things.filter((placed) => {
         const want = placed.lies.in === 'zone' ? wantsDry(placed, mode, rough, salt) : null;
         return want !== null && !isDry(placed.lies.dry, want) && !told.has(placed.one.item.id);

@@ -23,18 +23,18 @@ export const idsOf = (list: readonly Placed[]) => list.map(({ one }) => one.item
 export const inMode = (mode: Mode) => (mode === 'fish' ? '' : `, ${modeWords[mode]}`);
 
 /** Whether a mode goes through breaking water or rapids, where what floats is lost as well. */
-export function isRough(mode: Mode, { breakerM, rapids }: Pick<Context['exposures'], 'breakerM' | 'rapids'>): boolean {
+export function isRough(mode: Mode, { breakerM, rapids }: Pick<Context['day'], 'breakerM' | 'rapids'>): boolean {
   if (mode === 'run') return rapids > 0;
   return (mode === 'launch' || mode === 'land') && (breakerM ?? 0) > SURF_M;
 }
 /** Plans of the modes that are afloat, each plan once, under the mode in which it is hardest. */
 export function afloatPlans({
   plans,
-  exposures,
-}: Pick<Context, 'plans' | 'exposures'>): { mode: Mode; plan: StowPlan; rough: boolean }[] {
+  day,
+}: Pick<Context, 'plans' | 'day'>): { mode: Mode; plan: StowPlan; rough: boolean }[] {
   const list = plans
     .filter(({ mode }) => mode !== 'carry' && mode !== 'camp')
-    .map((one) => ({ ...one, rough: isRough(one.mode, exposures) }))
+    .map((one) => ({ ...one, rough: isRough(one.mode, day) }))
     .toSorted((a, b) => Number(b.rough) - Number(a.rough) || Number(b.mode === 'fish') - Number(a.mode === 'fish'));
   return list.filter((one, i) => list.findIndex(({ plan, rough }) => plan === one.plan && (rough || !one.rough)) === i);
 }

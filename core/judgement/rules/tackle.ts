@@ -11,12 +11,12 @@ const MANY_MORE = 6;
 
 const sparesFew = rule({
   code: 'spares-few',
-  reads: ['tackle', 'exposures', 'brief', 'workings'],
+  reads: ['tackle', 'day', 'brief', 'workings'],
   station: 'workings',
   sheet: 'spares',
   measure: 'pieces',
-  find: ({ tackle, exposures, brief, workings }) =>
-    spareLines(tackle, exposures, brief, workings).flatMap(({ item, have, carry, expected, hours }) =>
+  find: ({ tackle, day, brief, workings }) =>
+    spareLines(tackle, day, brief, workings).flatMap(({ item, have, carry, expected, hours }) =>
       have !== null && have < carry
         ? [
             {
@@ -37,12 +37,12 @@ const sparesFew = rule({
 
 const sparesMany = rule({
   code: 'spares-many',
-  reads: ['tackle', 'exposures', 'brief', 'workings'],
+  reads: ['tackle', 'day', 'brief', 'workings'],
   station: 'workings',
   sheet: 'spares',
   measure: 'pieces',
-  find: ({ tackle, exposures, brief, workings }) =>
-    spareLines(tackle, exposures, brief, workings).flatMap(({ item, have, carry }) =>
+  find: ({ tackle, day, brief, workings }) =>
+    spareLines(tackle, day, brief, workings).flatMap(({ item, have, carry }) =>
       have !== null && have >= carry && have > carry * MANY_TIMES + MANY_MORE
         ? [
             {

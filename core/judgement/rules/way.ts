@@ -19,10 +19,10 @@ const BAR_M = 0.3;
 
 const cannotHold = rule({
   code: 'cannot-hold',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'whether',
-  find: ({ exposures: { plan }, places: { water } }) => {
+  find: ({ day: { plan }, places: { water } }) => {
     const stopped = plan?.legs.find((leg) => leg.why === 'cannot hold track' || leg.why === 'no headway');
     if (!stopped || !plan || stopped.why === null || stopped.why === 'not reached') return [];
     const { leg, way, why, startsAt } = stopped;
@@ -41,10 +41,10 @@ const cannotHold = rule({
 
 const turnPassed = rule({
   code: 'turn-passed',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'minutes',
-  find: ({ exposures: { plan }, places: { water } }) => {
+  find: ({ day: { plan }, places: { water } }) => {
     if (!plan || plan.spotAt === null || plan.turnAt === null || plan.latestTurn !== null) return [];
     if (plan.legs.some((leg) => leg.way === 'home' && leg.why !== null)) return [];
     const zone = water?.timeZone ?? 'utc';
@@ -60,10 +60,10 @@ const turnPassed = rule({
 
 const homeLate = rule({
   code: 'home-late',
-  reads: ['exposures', 'places', 'brief'],
+  reads: ['day', 'places', 'brief'],
   station: 'brief',
   measure: 'minutes',
-  find: ({ exposures: { plan }, places, brief }) => {
+  find: ({ day: { plan }, places, brief }) => {
     if (!plan || plan.spotAt === null || plan.turnAt === null || plan.homeAt === null) return [];
     const homeShut = plan.legs.some((leg) => leg.way === 'home' && leg.why !== null);
     if ((plan.latestTurn === null && !homeShut) || plan.homeAt <= plan.deadline) return [];
@@ -98,10 +98,10 @@ const homeLate = rule({
 // Darkness that is meant is a note; darkness that comes because one is late is minded.
 const homeAfterDark = rule({
   code: 'home-after-dark',
-  reads: ['exposures', 'places', 'brief'],
+  reads: ['day', 'places', 'brief'],
   station: 'brief',
   measure: 'minutes',
-  find: ({ exposures: { plan }, places: { water }, brief }) => {
+  find: ({ day: { plan }, places: { water }, brief }) => {
     if (!plan || !water || plan.homeAt === null || plan.homeAt <= plan.deadline) return [];
     const { latDeg, lonDeg, timeZone } = water;
     if (isDark(plan.deadline, latDeg, lonDeg) || !isDark(plan.homeAt, latDeg, lonDeg)) return [];
@@ -121,10 +121,10 @@ const homeAfterDark = rule({
 
 const windAgainstStream = rule({
   code: 'wind-against-stream',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'times steeper',
-  find: ({ exposures: { seas }, places: { water } }) => {
+  find: ({ day: { seas }, places: { water } }) => {
     const steep = seas.filter(
       ({ sea }) => sea.windSeaM >= LEAST_SEA_M && (sea.factor === null || sea.factor >= STEEPER),
     );
@@ -154,10 +154,10 @@ const windAgainstStream = rule({
 
 const barLow = rule({
   code: 'bar-low',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'm short of water',
-  find: ({ exposures: { barAtLaunch, barAtLanding }, places: { launch, landing } }) =>
+  find: ({ day: { barAtLaunch, barAtLanding }, places: { launch, landing } }) =>
     (
       [
         { when: 'launch', bar: barAtLaunch, place: launch?.name ?? '' },
@@ -179,10 +179,10 @@ const barLow = rule({
 // A missing second propulsion is told as a need; a slow one here.
 const secondTooSlow = rule({
   code: 'second-too-slow',
-  reads: ['exposures', 'places', 'brief', 'needs'],
+  reads: ['day', 'places', 'brief', 'needs'],
   station: 'brief',
   measure: 'minutes',
-  find: ({ exposures: { plan }, places, brief, needs }) => {
+  find: ({ day: { plan }, places, brief, needs }) => {
     if (!plan || plan.spotAt === null || plan.turnAt === null || plan.homeAt === null) return [];
     if (needs.some((need) => need.id === 'second-propulsion' && !need.met)) return [];
     const alarm = alarmInstant(brief, places) ?? plan.deadline;
@@ -214,10 +214,10 @@ const secondTooSlow = rule({
 /** A straight leg over land is shorter than the way one takes: every hour worked out from it is too early. */
 const wayOverLand = rule({
   code: 'way-over-land',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'legs',
-  find: ({ exposures: { plan }, places: { water } }) => {
+  find: ({ day: { plan }, places: { water } }) => {
     if (!plan || !water) return [];
     const legs = plan.legs
       .filter(({ leg }) => overLand(leg.from, leg.to, water.launches, water.chart))

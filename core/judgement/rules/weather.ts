@@ -16,10 +16,10 @@ const FOG_MIND_M = 1000;
 
 const thunder = rule({
   code: 'thunder',
-  reads: ['exposures'],
+  reads: ['day'],
   station: 'brief',
   measure: '%',
-  find: ({ exposures: { thunder: peak, launchAt } }) => {
+  find: ({ day: { thunder: peak, launchAt } }) => {
     if (launchAt === null || !peak || peak.value < THUNDER_MIND_PCT) return [];
     const level: FindingLevel = peak.value >= THUNDER_STOP_PCT ? 'stop' : 'mind';
     return [{ level, basis: 'physics', extent: peak.value, facts: { percent: peak.value, at: peak.at } }];
@@ -49,8 +49,8 @@ const experienceWords: Record<Reach['experience'], string> = {
   some: 'some experience',
   experienced: 'experienced',
 };
-const reachOfDay = ({ exposures, places }: Pick<Context, 'exposures' | 'places'>) =>
-  places.angler && reachOf(places.angler, places.craft, exposures);
+const reachOfDay = ({ day, places }: Pick<Context, 'day' | 'places'>) =>
+  places.angler && reachOf(places.angler, places.craft, day);
 
 interface Over {
   value: number;
@@ -114,13 +114,13 @@ function sayOver(
 
 const windOverLimit = rule({
   code: 'wind-over-limit',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'm/s',
-  find: ({ exposures, places }) => {
-    const reach = reachOfDay({ exposures, places });
-    if (exposures.launchAt === null || !places.angler || !reach) return [];
-    const over = worstHour(exposures.winds, 'windMps', places.angler.limits.windMps, reach);
+  find: ({ day, places }) => {
+    const reach = reachOfDay({ day, places });
+    if (day.launchAt === null || !places.angler || !reach) return [];
+    const over = worstHour(day.winds, 'windMps', places.angler.limits.windMps, reach);
     if (!over) return [];
     return [toldOver(over, reach)];
   },
@@ -134,15 +134,15 @@ const windOverLimit = rule({
 // Wind and the gusts in it are one cause: told once, by the steady wind where that already passes the limit.
 const gustOverLimit = rule({
   code: 'gust-over-limit',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'm/s',
-  find: ({ exposures, places }) => {
-    const reach = reachOfDay({ exposures, places });
-    if (exposures.launchAt === null || !places.angler || !reach) return [];
+  find: ({ day, places }) => {
+    const reach = reachOfDay({ day, places });
+    if (day.launchAt === null || !places.angler || !reach) return [];
     const { limits } = places.angler;
-    const over = worstHour(exposures.winds, 'gustMps', limits.gustMps, reach);
-    const wind = worstHour(exposures.winds, 'windMps', limits.windMps, reach);
+    const over = worstHour(day.winds, 'gustMps', limits.gustMps, reach);
+    const wind = worstHour(day.winds, 'windMps', limits.windMps, reach);
     if (!over || (wind && (wind.past || !over.past))) return [];
     return [toldOver(over, reach)];
   },
@@ -164,14 +164,14 @@ function overDay(value: number | null, at: string, own: number | null, ceiling: 
 
 const surfOverLimit = rule({
   code: 'surf-over-limit',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'm',
-  find: ({ exposures, places }) => {
-    const reach = reachOfDay({ exposures, places });
+  find: ({ day, places }) => {
+    const reach = reachOfDay({ day, places });
     const { angler, launch } = places;
     if (!angler || !launch || !reach) return [];
-    const over = overDay(exposures.breakerM, launch.name, angler.limits.breakerM, reach.ceiling.breakerM, reach);
+    const over = overDay(day.breakerM, launch.name, angler.limits.breakerM, reach.ceiling.breakerM, reach);
     return over ? [toldOver(over, reach)] : [];
   },
   say: (facts) => ({
@@ -183,13 +183,13 @@ const surfOverLimit = rule({
 
 const wavesOverLimit = rule({
   code: 'waves-over-limit',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'm',
-  find: ({ exposures, places }) => {
-    const reach = reachOfDay({ exposures, places });
-    if (!places.angler || !reach || !exposures.hs) return [];
-    const { value, at } = exposures.hs;
+  find: ({ day, places }) => {
+    const reach = reachOfDay({ day, places });
+    if (!places.angler || !reach || !day.hs) return [];
+    const { value, at } = day.hs;
     const over = overDay(value, at, places.angler.limits.waveM, reach.ceiling.waveM, reach);
     return over ? [toldOver(over, reach)] : [];
   },
@@ -202,13 +202,13 @@ const wavesOverLimit = rule({
 
 const streamOverReach = rule({
   code: 'stream-over-reach',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'm/s',
-  find: ({ exposures, places }) => {
-    const reach = reachOfDay({ exposures, places });
-    if (!reach || !exposures.stream) return [];
-    const { value, at } = exposures.stream;
+  find: ({ day, places }) => {
+    const reach = reachOfDay({ day, places });
+    if (!reach || !day.stream) return [];
+    const { value, at } = day.stream;
     const over = overDay(value, at, null, reach.ceiling.streamMps, reach);
     return over ? [toldOver(over, reach)] : [];
   },
@@ -219,13 +219,13 @@ const streamOverReach = rule({
 /** Past the distance of one's own water a Mind, past that of the next a Stop: from there what is aboard decides for those who may. */
 const farForReach = rule({
   code: 'far-for-reach',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   far: 'shore',
   station: 'brief',
   measure: 'm',
-  find: ({ exposures, places }) => {
-    const reach = reachOfDay({ exposures, places });
-    const metres = exposures.maxDistanceFromShoreM;
+  find: ({ day, places }) => {
+    const reach = reachOfDay({ day, places });
+    const metres = day.maxDistanceFromShoreM;
     if (!reach || metres === null || metres <= reach.ceiling.shoreM) return [];
     const level: FindingLevel = metres > reach.above.shoreM ? 'stop' : 'mind';
     const { experience, steps, ceiling } = reach;
@@ -249,14 +249,14 @@ const GENTLE_MPS = 2;
 /** Told where nothing else speaks of it: off the shore a wind that feels like none grows with every stroke out. */
 const offshoreWind = rule({
   code: 'offshore-wind',
-  reads: ['exposures', 'places'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'm/s',
-  find: ({ exposures, places }) => {
-    const reach = reachOfDay({ exposures, places });
-    const { offshore, launchAt } = exposures;
+  find: ({ day, places }) => {
+    const reach = reachOfDay({ day, places });
+    const { offshore, launchAt } = day;
     if (launchAt === null || !offshore || offshore.value < GENTLE_MPS) return [];
-    if (reach && places.angler && worstHour(exposures.winds, 'windMps', places.angler.limits.windMps, reach)?.offshore)
+    if (reach && places.angler && worstHour(day.winds, 'windMps', places.angler.limits.windMps, reach)?.offshore)
       return [];
     return [
       { level: 'note', basis: 'physics', extent: offshore.value, facts: { mps: offshore.value, at: offshore.at } },
@@ -270,10 +270,10 @@ const offshoreWind = rule({
 
 const fog = rule({
   code: 'fog',
-  reads: ['exposures'],
+  reads: ['day'],
   station: 'brief',
   measure: 'm short of sight',
-  find: ({ exposures: { visibility } }) => {
+  find: ({ day: { visibility } }) => {
     if (visibility === null || visibility.value >= FOG_MIND_M) return [];
     const { value, at } = visibility;
     const level: FindingLevel = value < FOG_STOP_M ? 'stop' : 'mind';
@@ -288,10 +288,10 @@ const fog = rule({
 
 const darkness = rule({
   code: 'darkness',
-  reads: ['exposures', 'needs'],
+  reads: ['day', 'needs'],
   station: 'brief',
   measure: 'minutes',
-  find: ({ exposures: { darkMinutes, darkSpans }, needs }) => {
+  find: ({ day: { darkMinutes, darkSpans }, needs }) => {
     if (darkMinutes < 1) return [];
     const lit = needs.some((need) => need.id === 'be-seen-night' && need.met);
     return [
@@ -308,12 +308,12 @@ const darkness = rule({
 const WARMEST_C = 40;
 const coldWater = rule({
   code: 'cold-water',
-  reads: ['exposures', 'needs'],
+  reads: ['day', 'needs'],
   station: 'brief',
   sheet: 'cold',
   measure: '°C below 40',
   far: 'shore',
-  find: ({ exposures: { immersion, waterC, minutesToShore }, needs }) => {
+  find: ({ day: { immersion, waterC, minutesToShore }, needs }) => {
     if (!immersion || waterC === null || immersion.class === 'warm' || immersion.class === 'cool') return [];
     const dressed = needs.some((need) => need.id === 'immersion-clothing' && need.met);
     const { class: name, exhaustionMin } = immersion;
@@ -334,12 +334,12 @@ const coldWater = rule({
 
 const party = rule({
   code: 'party',
-  reads: ['exposures', 'company'],
+  reads: ['day', 'company'],
   station: 'kit',
   measure: 'people',
-  find: ({ exposures, company }) =>
-    exposures.party > company.length + 1
-      ? [{ level: 'note', basis: 'judgement', extent: exposures.party, facts: { people: exposures.party } }]
+  find: ({ day, company }) =>
+    day.party > company.length + 1
+      ? [{ level: 'note', basis: 'judgement', extent: day.party, facts: { people: day.party } }]
       : [],
   say: ({ people }) => ({
     title: `${capital(count(people))} ${plural(people, 'person', 'people')}, and this counts your own boat`,

@@ -7,12 +7,12 @@ import { rule } from '../rule';
 const station = 'leave-word';
 
 /** Whether there is still somebody to tell: of an outing that is over nothing is asked. */
-const isAhead = ({ log, now, exposures }: Pick<Context, 'log' | 'now' | 'exposures'>) =>
-  log === null && exposures.homeAt !== null && now < exposures.homeAt;
+const isAhead = ({ log, now, day }: Pick<Context, 'log' | 'now' | 'day'>) =>
+  log === null && day.homeAt !== null && now < day.homeAt;
 
 const notLeft = rule({
   code: 'word-not-left',
-  reads: ['brief', 'word', 'needs', 'log', 'now', 'exposures'],
+  reads: ['brief', 'word', 'needs', 'log', 'now', 'day'],
   station,
   later: true,
   measure: 'whether',
@@ -33,14 +33,14 @@ const notLeft = rule({
 const MOST_SAID = 3;
 const changed = rule({
   code: 'word-changed',
-  reads: ['brief', 'company', 'word', 'places', 'aboard', 'log', 'now', 'exposures'],
+  reads: ['brief', 'company', 'word', 'places', 'carried', 'log', 'now', 'day'],
   station,
   later: true,
   measure: 'parts',
   find: (context) => {
-    const { brief, company, word, places, aboard } = context;
+    const { brief, company, word, places, carried } = context;
     if (word.left === null || !isAhead(context)) return [];
-    const changes = planChanges(word.left.says, planSays({ brief, company, word }, places, aboard));
+    const changes = planChanges(word.left.says, planSays({ brief, company, word }, places, carried));
     if (changes.length === 0) return [];
     const facts = { contact: brief.contact.name, changes: changes as readonly PlanChange[] };
     return [{ level: 'mind', basis: 'judgement', extent: changes.length, facts }];
@@ -62,7 +62,7 @@ export function sayChange({ part, was, is }: PlanChange): string {
 
 const notCarried = rule({
   code: 'word-not-carried',
-  reads: ['word', 'places', 'log', 'now', 'exposures'],
+  reads: ['word', 'places', 'log', 'now', 'day'],
   station,
   later: true,
   measure: 'whether',
@@ -92,7 +92,7 @@ const notCarried = rule({
 
 const unwatched = rule({
   code: 'word-unwatched',
-  reads: ['word', 'log', 'now', 'exposures'],
+  reads: ['word', 'log', 'now', 'day'],
   station,
   later: true,
   measure: 'whether',
