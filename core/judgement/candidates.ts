@@ -155,10 +155,25 @@ function made({ kind }: Item, needId: NeedId): number {
   return kinds[kind].means[0] === needId ? 0 : 1;
 }
 
+interface Spare {
+  item: Item;
+  carried: number;
+}
+const spares = rememberFor((_: Context) => new Map<NeedId, readonly Spare[]>());
 /** Owned items that would count, not yet all aboard: of one's own school first, then what is made for it, then the lightest. */
-export function serviceable(needId: NeedId, context: Context): { item: Item; carried: number }[] {
-  const { aboard, items, lastDay, taken } = context;
-  const carriedOf = new Map(aboard.map(({ item, entry }) => [item.id, entry.quantity]));
+export function serviceable(needId: NeedId, context: Context): readonly Spare[] {
+  const known = spares(context);
+  const found = known.get(needId) ?? sparesFor(needId, context);
+  known.set(needId, found);
+  return found;
+}
+const quantitiesOf = rememberFor(
+  (loadout: Context['loadout']): ReadonlyMap<string, number> =>
+    new Map(loadout.map(({ itemId, quantity }) => [itemId, quantity])),
+);
+function sparesFor(needId: NeedId, context: Context): Spare[] {
+  const { loadout, items, lastDay, taken } = context;
+  const carriedOf = quantitiesOf(loadout);
   const need = catalogue[needId];
   const spare = asSpare(context);
   const filled = filledFor(needId, context);

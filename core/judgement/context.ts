@@ -42,7 +42,7 @@ import { type BuiltRig, buildRig } from '../tackle/builtRig';
 import { type JigHour, drogueAboard, jigHours, jigLine } from '../tackle/tackleSheet';
 import { isTackle } from '../tackle/tackleBudget';
 import { type Instant, dateAt } from '../units/time';
-import { interning, rememberFor } from '../units/remember';
+import { interning, rememberFor, sameContent } from '../units/remember';
 import { type NeedId, needIds } from '../vocabulary/needs';
 import { catalogue } from '../needs/catalogue';
 import { type Answers, craftFaults, takenByAnswers } from '../walkround/answers';
@@ -337,7 +337,7 @@ const derived = deriving<Context, Derived>({
     make: ({ aboard, lastDay, taken }) => firstPaddle(aboard, lastDay, taken),
   },
   raised: {
-    from: ['exposures', 'brief', 'places'],
+    from: ['exposures', 'outward', 'places'],
     keep: DAYS,
     make: (context, before) =>
       context.places.water ? sameWhereEqual(raisedNeeds(context, context.places.rulePack), before?.raised ?? []) : [],
@@ -391,12 +391,14 @@ function needsOf(context: Context, before: Context | null): readonly JudgedNeed[
   const sameDay =
     before?.day === context.day &&
     before.workings === context.workings &&
-    before.brief === context.brief &&
+    before.outward === context.outward &&
     before.places === context.places &&
     before.lastDay === lastDay &&
     before.company === company &&
     before.taken === taken;
-  const touched = sameDay ? needsTouched(context.moved ?? [], aboard) : null;
+  const moved = sameDay ? needsTouched(context.moved ?? [], aboard) : null;
+  // Whoever waits ashore speaks to one need alone.
+  const touched = moved && before?.brief !== context.brief ? new Set([...moved, 'float-plan' as const]) : moved;
   const judged = new Map<RaisedNeed | undefined, JudgedNeed>();
   if (touched) before?.needs.forEach((need, i) => touched.has(need.id) || judged.set(before.raised[i], need));
   const anew = new Set(raised.flatMap((one) => (judged.has(one) ? [] : [one.id])));
@@ -408,7 +410,7 @@ function needsOf(context: Context, before: Context | null): readonly JudgedNeed[
     const made = judgeNeed(one.id, one.raise, needContext, candidates.get(one.id) ?? []);
     // A thing that was only moved is as good a means as it was.
     const was = touched ? before?.needs[i] : undefined;
-    return was && was.id === made.id && JSON.stringify(was) === JSON.stringify(made) ? was : made;
+    return was && was.id === made.id && sameContent(was, made) ? was : made;
   });
   const all = before?.needs;
   return all && all.length === needs.length && needs.every((need, i) => need === all[i]) ? all : needs;
@@ -419,7 +421,7 @@ function sameWhereEqual(raised: readonly RaisedNeed[], before: readonly RaisedNe
   const was = new Map(before.map((one) => [one.id, one]));
   return raised.map((one) => {
     const old = was.get(one.id);
-    return old && JSON.stringify(old) === JSON.stringify(one) ? old : one;
+    return old && sameContent(old, one) ? old : one;
   });
 }
 

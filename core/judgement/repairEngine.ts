@@ -98,8 +98,18 @@ function repaired(context: Context, repair: Repair): Context {
   return contextOf(outing, context.references, context.answers, context.now, context);
 }
 
-/** Rules by what they are made from in the end: after a change of the loadout alone, most are not even looked at. */
-const given = new Map(rules.map((rule) => [rule, [...givenFor(rule.reads)]]));
+/** What rules are made from in the end, each a bit: after a change of the loadout alone, most rules are not even looked at. */
+const givenNames = [...new Set(rules.flatMap(({ reads }) => [...givenFor(reads)]))];
+const bitsOf = (has: (name: keyof Context) => boolean) =>
+  givenNames.reduce((bits, name, i) => (has(name) ? bits | (1 << i) : bits), 0);
+const givenBits = new Map(
+  rules.map((rule) => {
+    const given = givenFor(rule.reads);
+    return [rule, bitsOf((name) => given.has(name))];
+  }),
+);
+/** Of those that kept back a repair of such a finding, the last: it is asked first the next time. The answer is the same in any order. */
+const lastWorse = new Map<AnyRule, AnyRule>();
 
 /** Whether a finding is gone after a change, and nothing else has become worse. Its own rule is asked first: most that fail, fail there. */
 function settles(
@@ -108,8 +118,9 @@ function settles(
   { context, byKey, byTold }: Judged,
   { lowered = false, adds = false } = {},
 ): boolean {
-  const mayDiffer = (rule: AnyRule) => given.get(rule)?.some((name) => next[name] !== context[name]) ?? true;
-  const differs = (rule: AnyRule) => mayDiffer(rule) && rule.reads.some((name) => next[name] !== context[name]);
+  const changed = bitsOf((name) => next[name] !== context[name]);
+  const differs = (rule: AnyRule) =>
+    ((givenBits.get(rule) ?? -1) & changed) !== 0 && rule.reads.some((name) => next[name] !== context[name]);
   const worse = (rule: AnyRule) =>
     rule.find(next).some((told) => {
       const { level, extent, subject } = told;
@@ -123,11 +134,14 @@ function settles(
       return keptExtent(extent) > was.extent + rule.slack;
     });
   const own = ruleOf(one.facts.code);
-  return (
-    differs(own) &&
-    !worse(own) &&
-    !rules.some((rule) => rule !== own && !rule.later && !(adds && rule.placing) && differs(rule) && worse(rule))
-  );
+  if (!differs(own) || worse(own)) return false;
+  const keepsBack = (rule: AnyRule) =>
+    rule !== own && !rule.later && !(adds && rule.placing) && differs(rule) && worse(rule);
+  const last = lastWorse.get(own);
+  if (last && keepsBack(last)) return false;
+  const first = rules.find((rule) => rule !== last && keepsBack(rule));
+  if (first) lastWorse.set(own, first);
+  return first === undefined;
 }
 
 interface Asked {

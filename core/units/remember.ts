@@ -30,6 +30,17 @@ export function rememberLast<Inputs extends readonly (string | number)[], Output
   };
 }
 
+/** Whether two plain records say the same, in every part. */
+export function sameContent(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  if (Array.isArray(a))
+    return Array.isArray(b) && a.length === b.length && a.every((part, i) => sameContent(part, b[i]));
+  const keys = Object.keys(a);
+  if (keys.length !== Object.keys(b).length) return false;
+  return keys.every((key) => sameContent((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]));
+}
+
 /** The same record for the same content, so that it is the same input: the last so many. */
 export function interning<Value>(most: number): (value: Value) => Value {
   const known = new Map<string, Value>();

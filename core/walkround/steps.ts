@@ -4,7 +4,7 @@ import { catalogue } from '../needs/catalogue';
 import { broughtBy } from '../needs/company';
 import type { JudgedNeed } from '../needs/match';
 import type { Outing } from '../documents/outing';
-import type { Looked } from '../documents/references';
+import type { Aboard, Looked } from '../documents/references';
 import { type Placed, type StowPlan, spotAt } from '../stow/plan';
 import type { Ready } from '../stow/ready';
 import { inside, onBody } from '../stow/at';
@@ -53,11 +53,8 @@ export function walkSteps(
   const alone: Step[] = [];
   const together = new Map<string, Listed[]>();
   const nameOf = new Map(company.map(({ id, name }) => [id, name]));
-  for (const { item, entry, by } of [
-    ...looked.aboard.map((one) => ({ ...one, by: null })),
-    // What others bring for all is seen where the boats are made ready.
-    ...broughtBy(company).map((one) => ({ ...one, by: nameOf.get(one.entry.carriedBy ?? '') ?? '' })),
-  ]) {
+  /** @param by whose it is, where another brings it for all: it is seen where the boats are made ready */
+  const look = ({ item, entry }: Aboard, by: string | null) => {
     const kind = kinds[item.kind];
     const { serves = [], lifeCritical: critical = false } = serving.get(item.id) ?? {};
     const placed = plan?.byId.get(item.id) ?? null;
@@ -105,7 +102,9 @@ export function walkSteps(
             : phase,
       );
     }
-  }
+  };
+  for (const one of looked.aboard) look(one, null);
+  for (const one of broughtBy(company)) look(one, nameOf.get(one.entry.carriedBy ?? '') ?? '');
   return [
     ...alone,
     ...[...together.values()].map(listStep),
@@ -221,10 +220,12 @@ const bodyPlaces: Readonly<Record<string, PlaceId>> = {
   'right-chest': 'chest',
   legs: 'feet',
 };
+const placesAlong = (Object.entries(alongBoat) as [PlaceId, number | null][]).flatMap(([place, at]) =>
+  at === null ? [] : [{ place, at }],
+);
 function nearestPlace(share: number): PlaceId {
   let [best, far]: [PlaceId, number] = ['centre', Infinity];
-  for (const [place, at] of Object.entries(alongBoat) as [PlaceId, number | null][])
-    if (at !== null && Math.abs(at - share) < far) [best, far] = [place, Math.abs(at - share)];
+  for (const { place, at } of placesAlong) if (Math.abs(at - share) < far) [best, far] = [place, Math.abs(at - share)];
   return best;
 }
 
