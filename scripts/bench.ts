@@ -154,7 +154,7 @@ const everyRule = {
   })),
 };
 const laden = hoard.reduce<Outing>((next, { id }) => withItem(next, id, 1), { ...dusk, loadout: [] });
-bench('assess, 150 things aboard and every rule', 8, 200, () => assess(laden, everyRule, noAnswers, now));
+bench('assess, 150 things aboard and every rule', 8, 600, () => assess(laden, everyRule, noAnswers, now));
 // Everything placed, and every tenth thing elsewhere in each other mode.
 const placedIn = lookUp(laden, everyRule);
 const fourModes = (() => {
@@ -171,7 +171,7 @@ const fourModes = (() => {
   );
   return withPut(laden, puts);
 })();
-bench('assess, 150 things stowed in four modes', 12, 200, () => assess(fourModes, everyRule, noAnswers, now));
+bench('assess, 150 things stowed in four modes', 12, 600, () => assess(fourModes, everyRule, noAnswers, now));
 // `npm run bench -- assess`: the judgement alone.
 if (process.argv[2] === 'assess') process.exit();
 const anchored = outings.find((one) => one.id === 'ling-anchored') ?? ready;

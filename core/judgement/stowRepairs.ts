@@ -307,11 +307,26 @@ export function drying(
       ...moving(context, mode, placed, (zone) => enough(zone.dryness), 2),
     ];
   });
+  return together(list, ways, 'where it is dry');
+}
+/** Each to a place that takes it; all together as one, where every one of them has such a place. */
+export function placing(context: Plans & Pick<Context, 'aboard' | 'angler'>, list: readonly Placed[]): Repair[] {
+  const most = list.length === 1 ? undefined : 1;
+  const ways: Repair[][] = [];
+  for (const placed of list) {
+    const way = moving(context, 'fish', placed, () => true, most);
+    if (way.length === 0) return [];
+    ways.push(way);
+  }
+  return together(list, ways, 'where they fit');
+}
+/** The ways of one thing; of several, the first of each as one repair. */
+function together(list: readonly Placed[], ways: readonly (readonly Repair[])[], where: string): Repair[] {
   const [only = []] = ways;
-  if (ways.length === 1) return only;
+  if (ways.length === 1) return [...only];
   const firsts = ways.map(([first]) => first);
   const puts = firsts.flatMap((repair) => (repair?.do === 'stow' ? repair.puts : []));
-  return puts.length === list.length ? [{ do: 'stow', puts, words: `Put ${namesOf(list)} where it is dry` }] : [];
+  return puts.length === list.length ? [{ do: 'stow', puts, words: `Put ${namesOf(list)} ${where}` }] : [];
 }
 
 /** Covered, by what its kind is covered with. */

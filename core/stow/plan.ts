@@ -106,8 +106,7 @@ export function planOf(
     const was = at < 0 ? undefined : old[at];
     near = at < 0 ? near : at + 1;
     if (was && was.entry === own && standsBySelf(was)) {
-      // Its leash is tied anew.
-      things.push(was.spot.held === 'leashed' ? { ...was, eye: null } : was);
+      things.push(was);
       spots.push(was.spot);
       by.push(was.by);
       continue;
@@ -342,10 +341,11 @@ function drier(a: Lies['dry'], b: Lies['dry']): Lies['dry'] {
 /** Each leash on its pad-eye: the one that is written, else the nearest with room. A leash to a container needs none. */
 function leashed(things: readonly Placed[], craft: Craft): readonly Placed[] {
   const eyes = eyesOf(craft);
-  const taken = new Map<string, number>();
+  const on = new Map<string, number>();
+  const taken = new Map<Placed, Zone>();
   const take = (placed: Placed, eye: Zone) => {
-    taken.set(eye.id, (taken.get(eye.id) ?? 0) + 1);
-    placed.eye = eye;
+    on.set(eye.id, (on.get(eye.id) ?? 0) + 1);
+    taken.set(placed, eye);
   };
   const tied = things.filter(({ spot, zone }) => spot.held === 'leashed' && zone !== null && spot.in === 'zone');
   for (const placed of tied) {
@@ -353,17 +353,21 @@ function leashed(things: readonly Placed[], craft: Craft): readonly Placed[] {
     if (eye) take(placed, eye);
   }
   for (const placed of tied) {
-    if (placed.eye || placed.spot.eyeId !== null) continue;
+    if (placed.spot.eyeId !== null) continue;
     const { xM, yM } = spotAt(placed, craft);
     let nearest: Zone | null = null;
     let far = Infinity;
     for (const eye of eyes) {
       const away = Math.hypot(eye.xM - xM, eye.yM - yM);
-      if (away < far && (taken.get(eye.id) ?? 0) < eye.leashes) [nearest, far] = [eye, away];
+      if (away < far && (on.get(eye.id) ?? 0) < eye.leashes) [nearest, far] = [eye, away];
     }
     if (nearest) take(placed, nearest);
   }
-  return things;
+  // What is tied as it was tied is the same record.
+  return things.map((placed) => {
+    const eye = taken.get(placed) ?? null;
+    return placed.eye === eye ? placed : { ...placed, eye };
+  });
 }
 /** How many leashes are on each pad-eye. */
 export function leashesOn(things: readonly Placed[]): ReadonlyMap<string, number> {

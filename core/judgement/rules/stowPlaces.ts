@@ -12,7 +12,7 @@ import { type Mode } from '../../vocabulary/stow';
 import { itemsServing } from '../../needs/match';
 import { removing } from '../candidates';
 import { type Told, rule } from '../rule';
-import { drying, moving, putting } from '../stowRepairs';
+import { drying, moving, placing, putting } from '../stowRepairs';
 import { named, idsOf, inMode, afloatPlans, again, byZone, byHand, noteOf, toldOf } from './stowTold';
 
 const unplaced = rule({
@@ -44,10 +44,7 @@ const unplaced = rule({
       ? `${things}: the place it had is not there any more, on ${craft} or aboard. Give it another.`
       : `${things}: no usual place of ${craft} takes ${many === 1 ? 'it' : 'them'}. Say where it goes, or leave it ashore.`,
   }),
-  repairs: ({ thingIds }, context) =>
-    again(context, 'fish', thingIds)
-      .slice(0, 1)
-      .flatMap((placed) => moving(context, 'fish', placed, () => true)),
+  repairs: ({ thingIds }, context) => placing(context, again(context, 'fish', thingIds)),
 });
 
 const noFit = rule({
