@@ -18,6 +18,7 @@ import { byClock } from '../units/clockWords';
 interface RepairData {
   'add-items': { items: readonly { itemId: string; quantity: number; name: string; massKg: number }[] };
   'remove-item': { itemId: string; name: string };
+  'remove-items': { items: readonly { itemId: string; name: string }[] };
   'separate-item': { itemId: string; name: string };
   'set-hours': { launchAt: string; homeAt: string };
   'set-date': { date: string };
@@ -66,6 +67,10 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
   'remove-item': {
     apply: (outing, { itemId }) => withItem(outing, itemId, 0),
     say: ({ name }) => `Leave ${name} ashore`,
+  },
+  'remove-items': {
+    apply: (outing, { items }) => items.reduce((next, { itemId }) => withItem(next, itemId, 0), outing),
+    say: ({ items }) => `Leave ${listed(items.map(({ name }) => name))} ashore`,
   },
   fewer: {
     apply: (outing, { itemId, quantity }) => withItem(outing, itemId, quantity),

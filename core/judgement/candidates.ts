@@ -9,7 +9,7 @@ import { catalogue } from '../needs/catalogue';
 import { filledSorts, outOfService } from '../needs/match';
 import { disqualified, isBySort, sortOf } from '../needs/need';
 import { favours } from '../needs/schools';
-import { byItself } from '../documents/references';
+import { type Aboard, byItself } from '../documents/references';
 import { type Context, asSpare } from './context';
 
 /** What might settle a finding, whatever the finding: each is judged before it is offered. The fitting order is said by the rule that asks. */
@@ -94,12 +94,36 @@ export function fewerRods({ aboard }: Pick<Context, 'aboard'>, many: number): Re
     .filter(({ item, entry }) => isRod(item.kind) && entry.quantity > many)
     .map(({ item, entry }) => ({ do: 'fewer', itemId: item.id, quantity: entry.quantity - many, name: item.name }));
 }
-/** Leaving so many rods ashore, where one line of the loadout does it. */
-export function rodsAshore(context: Pick<Context, 'aboard'>, many: number): Repair[] {
-  const enough = new Set(context.aboard.filter(({ entry }) => entry.quantity >= many).map(({ item }) => item.id));
-  return removing(context, isRod)
-    .filter((repair) => repair.do === 'remove-item' && enough.has(repair.itemId))
-    .slice(0, MOST_ROD_LINES);
+/** Leaving so many rods ashore: one line of the loadout where that does it, else several; those that no rig is on go first. */
+export function rodsAshore({ aboard, rigs }: Pick<Context, 'aboard' | 'rigs'>, many: number): Repair[] {
+  if (many <= 0) return [];
+  const rigged = new Set(rigs.map(({ rodId }) => rodId));
+  const rods = aboard
+    .filter(({ item }) => isRod(item.kind))
+    .toSorted(
+      (a, b) =>
+        Number(rigged.has(a.item.id)) - Number(rigged.has(b.item.id)) ||
+        b.item.massKg * b.entry.quantity - a.item.massKg * a.entry.quantity,
+    );
+  const named = ({ item: { id: itemId, name } }: Aboard) => ({ itemId, name });
+  const alone = rods.filter(({ entry }) => entry.quantity >= many);
+  if (alone.length > 0) return alone.slice(0, MOST_ROD_LINES).map((one) => ({ do: 'remove-item', ...named(one) }));
+  let left = many;
+  const gone = rods.filter(({ entry }) => {
+    const goes = left > 0;
+    if (goes) left -= entry.quantity;
+    return goes;
+  });
+  return left > 0 ? [] : [{ do: 'remove-items', items: gone.map(named) }];
+}
+/** One thing aboard in exchange for each sound one of the locker that would do instead. */
+export function swapping(
+  context: Pick<Context, 'aboard' | 'items' | 'lastDay'>,
+  off: (item: Item) => boolean,
+  on: (item: Item) => boolean,
+): Repair[] {
+  const others = owned(context, (item) => on(item) && !isAboard(context, item));
+  return context.aboard.filter(({ item }) => off(item)).flatMap(({ item }) => others.map((other) => swap(item, other)));
 }
 
 /** Sound things of the locker, the lightest first. */

@@ -50,6 +50,21 @@ describe('rules of sizes, anchors and rods', () => {
     expect(find('anchor-forbidden', anchored, at('inner-sound'))).toBeNull();
     expect(find('anchor-forbidden', ready, at(null))).toBeNull();
   });
+  it('leave several rods ashore at once where no line of them alone is enough, those on no rig first', () => {
+    const one = rules({ ...cited, rule: 'rods', most: 1, withPermission: null });
+    const many = withItem(withItem(ready, 'travel-rod', 1), 'troll-rod', 1);
+    const told = find('rods-over-rule', many, one);
+    const [repair] = told?.repairs ?? [];
+    if (repair?.do !== 'remove-items') throw new Error(JSON.stringify(told?.repairs));
+    expect(repair.items).toHaveLength(3);
+    expect(repair.items.map(({ itemId }) => itemId)).toEqual(expect.arrayContaining(['travel-rod', 'troll-rod']));
+    expect(find('rods-over-rule', applyRepair(many, repair, now), one)).toBeNull();
+  });
+  it('change an automatic jacket for foam where surf would fire it', () => {
+    const bare = ready.loadout.filter(({ itemId }) => !['foam-jacket', 'inflatable-jacket'].includes(itemId));
+    const told = find('automatic-jacket', withItem({ ...ready, loadout: bare }, 'auto-jacket', 1));
+    expect(told?.repairs[0]).toMatchObject({ do: 'swap-item', offId: 'auto-jacket', onId: 'foam-jacket' });
+  });
   it('allow a second rod with the permission aboard and in date', () => {
     const one = rules({ ...cited, rule: 'rods', most: 1, withPermission: 2 });
     const bare = find('rods-over-rule', ready, one);

@@ -1,12 +1,13 @@
 import { fittingPaddleM } from '../../boat/paddle';
-import type { KindId } from '../../catalog/gear/kinds';
+import { type KindId, kinds } from '../../catalog/gear/kinds';
+import type { Item } from '../../documents/item';
 import { shareBox } from '../../needs/clash';
 import { idsAboard } from '../../documents/references';
 import { tackleAboard, tackleBudget, tackleKindIds } from '../../tackle/tackleBudget';
 import { amount, mass } from '../../units/amount';
 import { capital, count, plural } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
-import { adding, removing } from '../candidates';
+import { adding, removing, swapping } from '../candidates';
 import { rule } from '../rule';
 
 /** A paddle may differ by this much from what suits, m. Rule of thumb. */
@@ -25,7 +26,7 @@ const automaticJacket = rule({
     const where = day.rapids > 0 ? ('rapids' as const) : places.launch?.surf ? ('surf' as const) : null;
     if (!where) return [];
     return carried
-      .filter(({ item }) => item.kind === 'inflatable-jacket' && item.qualities.includes('automatic'))
+      .filter(({ item }) => isAutomatic(item))
       .map(({ item }) => ({
         level: 'mind' as const,
         basis: 'school' as const,
@@ -38,8 +39,17 @@ const automaticJacket = rule({
     title: `${item} fires by itself when soaked`,
     text: `In ${where} it may go off at the first wave and hinder you. Some accept that for its help when unconscious; foam always works.`,
   }),
-  repairs: (_, context) => removing(context, (kind) => kind === 'inflatable-jacket'),
+  repairs: (_, context) => [
+    ...swapping(context, isAutomatic, ({ kind }) => kind === 'foam-jacket'),
+    ...swapping(
+      context,
+      isAutomatic,
+      (item) => kinds[item.kind].means.includes('buoyancy') && item.kind !== 'foam-jacket' && !isAutomatic(item),
+    ),
+    ...removing(context, (kind) => kind === 'inflatable-jacket'),
+  ],
 });
+const isAutomatic = ({ kind, qualities }: Item) => kind === 'inflatable-jacket' && qualities.includes('automatic');
 
 /** Cold water, surf and a poor swimmer speak for foam: a school, told once and softly. */
 const foamFavoured = rule({
