@@ -104,6 +104,7 @@ const sinks = rule({
     title: `${craft} does not float under this`,
     text: `${amount(massKg, 'kg', 0)} with hull and angler are more than its drawn shape displaces. Less aboard, or another boat.`,
   }),
+  otherwise: () => 'Less aboard, or a boat that carries more.',
 });
 
 const trim = rule({
@@ -135,6 +136,7 @@ const trim = rule({
       ...lighter(context),
     ];
   },
+  otherwise: () => 'Weight moved to the other end, or less aboard.',
 });
 
 const heel = rule({
@@ -166,6 +168,7 @@ const heel = rule({
       ...lighter(context),
     ];
   },
+  otherwise: () => 'As much weight on the other side, or less aboard.',
 });
 
 const freeboard = rule({
@@ -184,6 +187,7 @@ const freeboard = rule({
     title: `${craft} lies deep`,
     text: `${amount(Math.max(0, freeboardM), 'm', 2)} of side over the water at its lowest, with ${mass(massKg)} all told; under ${amount(FREEBOARD_MIND_M, 'm', 2)} every wave is aboard. ${estimate(calibrated)}`,
   }),
+  otherwise: () => 'Less aboard, or a boat that carries more.',
 });
 
 const isUpright = ({ now }: Lain) => now.gmM > 0 && now.heelDeg !== null;
@@ -231,6 +235,7 @@ const unsteady = rule({
       : []),
     ...lighter(context, leastToSteady(context, (STEADY_MIND - share) * aloneM)),
   ],
+  otherwise: () => 'Weight lower down, side floats, or a steadier boat.',
 });
 /** What has to come off at the least for so much more metacentric height, kg: nothing aboard lies so high or widens the waterline so that a kilogram does more. */
 function leastToSteady({ afloat }: Context, wantedM: number): number {
@@ -307,6 +312,7 @@ const leaning = rule({
           title: `Do not turn about in ${craft} to reach the stern`,
           text: `With your legs over the side, as one sits to reach the well, nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden${sayWhen(when)}. What is astern stays there until you land. ${estimate(calibrated)}`,
         },
+  otherwise: () => 'Weight lower down, side floats, a steadier boat; or nobody leans out.',
 });
 
 const notDrawn = rule({

@@ -29,6 +29,7 @@ const craftUnderRepair = rule({
     text: 'Its record says so. Choose another boat, or mark it good when it is.',
   }),
   repairs: (_, context) => otherBoats(context),
+  otherwise: () => 'Another boat; or mend it, and say so where the boat is kept.',
 });
 
 const craftFault = rule({
@@ -84,6 +85,7 @@ const overload = rule({
     ),
     ...fewerFish(context),
   ],
+  otherwise: () => 'Leave the heaviest ashore, keep fewer fish, or take a boat that carries more.',
 });
 
 const sternOverload = rule({
@@ -120,6 +122,7 @@ const sternOverload = rule({
       .map(({ id, name }) => ({ do: 'remove-item' as const, itemId: id, name })),
     ...fewerFish(context),
   ],
+  otherwise: () => 'Less in the stern, or a boat whose well carries more.',
 });
 
 export const boatRules = [craftUnderRepair, craftFault, overload, sternOverload] as const;

@@ -33,6 +33,7 @@ const briefIncomplete = rule({
     title: 'The sentence has open blanks',
     text: `Still to say: ${listed(blanks.map((blank) => blankWords[blank]))}. Nothing can be signed before.`,
   }),
+  otherwise: () => 'Say what is still open in the sentence.',
 });
 
 const hoursReversed = rule({
@@ -49,6 +50,7 @@ const hoursReversed = rule({
     text: `Afloat ${launchAt} to ${homeAt} is no time at all. An hour before the launch means the next morning; for nights in camp, say how many.`,
   }),
   repairs: (_, { brief }) => [{ do: 'set-hours', launchAt: brief.launchAt, homeAt: shiftClock(brief.launchAt, 240) }],
+  otherwise: () => 'Write the hours anew.',
 });
 
 const hoursGone = rule({
@@ -67,6 +69,7 @@ const hoursGone = rule({
   }),
   repairs: (_, { today, brief }) =>
     [today, addDays(today, 1)].filter((date) => date > brief.date).map((date) => ({ do: 'set-date', date })),
+  otherwise: () => 'Another date.',
 });
 
 const unsaidWords: Record<Unsaid, string> = {
@@ -112,6 +115,7 @@ const conditionsMissing = rule({
     title: 'The day has not been written down',
     text: `No figure for ${listed(figures)} in the ${hours === 1 ? 'hour' : `${hours} hours`} afloat. What is not written was not judged.`,
   }),
+  otherwise: () => 'Write the figures, or read them from a file.',
 });
 
 const conditionsStale = rule({

@@ -80,6 +80,7 @@ const anchorShut = rule({
     withoutAnchor,
     ...otherHours(context),
   ],
+  otherwise: () => 'No anchor then: drift, or hold under way; or another place.',
 });
 
 const anchorScope = rule({
@@ -108,6 +109,7 @@ const anchorScope = rule({
     text: `${amount(rodeM, 'm')} of rode in ${amount(depthM, 'm')} of water is a scope of ${figure(scope)}; ${LEAST_SCOPE} to 1 takes ${amount(neededM, 'm')}.`,
   }),
   repairs: (_, context) => [...otherAnchors(context), withoutAnchor, ...otherHours(context)],
+  otherwise: () => 'More rode, a shallower place, or no anchor there.',
 });
 
 const anchorDrags = rule({
@@ -141,6 +143,7 @@ const anchorDrags = rule({
     text: `It holds about ${amount(holdingN, 'N', 0)} on ${bottom} against ${amount(loadN, 'N', 0)}: ${figure(margin)} times, and ${LEAST_MARGIN} times are wanted. A rule of thumb.`,
   }),
   repairs: (_, context) => [...otherAnchors(context), withoutAnchor, ...otherHours(context)],
+  otherwise: () => 'An anchor for that bottom, more rode, or no anchor there.',
 });
 
 const anchorNoRelease = rule({
@@ -159,6 +162,7 @@ const anchorNoRelease = rule({
     text: 'Fouled, or in a wash, it has to be left behind at once.',
   }),
   repairs: (_, context) => [...missingGear(context), ...otherAnchors(context)],
+  otherwise: () => 'A quick release, a float and a trolley, bought or borrowed; or no anchor there.',
 });
 
 const poleNoHold = rule({

@@ -163,6 +163,7 @@ const baitsReact = rule({
     text: 'Elastic and ordinary soft plastics melt into each other. Each in a box of its own.',
   }),
   repairs: ({ itemId, item }) => [{ do: 'separate-item', itemId, name: item }],
+  otherwise: () => 'A box for each of them.',
 });
 
 /** Two kilograms too many are as bad as one rod or box. */
@@ -189,6 +190,7 @@ const tackleOver = rule({
     text: `${capital(count(have.rods))} ${plural(have.rods, 'rod')}, ${count(have.boxes)} ${plural(have.boxes, 'box', 'boxes')}, ${mass(have.massKg)}; your own measure for this outing is ${count(budget.rods)}, ${count(budget.boxes)} and ${mass(budget.massKg)}.`,
   }),
   repairs: (_, context) => removing(context, (kind) => tackleKindIds.has(kind)),
+  otherwise: () => 'Leave a box or a rod ashore.',
 });
 
 /** One thing that is the only call and a camera that the day counts on: three jobs, one battery, one drop. */

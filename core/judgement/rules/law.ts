@@ -58,6 +58,7 @@ const rulePackStale = rule({
     title: `${pack}: last checked ${Math.floor(days / DAYS_A_MONTH)} months ago`,
     text: `Rules change every year. Ask ${authority} what holds now.`,
   }),
+  otherwise: () => 'Read the rules at the authority, and write the day on the pack.',
 });
 
 /** More rods with a permission that is carried and in date. */
@@ -92,6 +93,7 @@ const rodsOverRule = rule({
     ...(withPermission === null ? [] : adding(context, ['second-rod-permit'])),
     ...rodsAshore(context, rods - most),
   ],
+  otherwise: () => 'Fewer rods, or the permission for more.',
 });
 
 const anchorForbidden = rule({
@@ -110,6 +112,7 @@ const anchorForbidden = rule({
     title: `No anchoring at ${area}`,
     text: `You mean to fish bait at anchor there. ${authority}, ${citation}. ${confirm}`,
   }),
+  otherwise: () => 'Fish there without an anchor, or at another place.',
 });
 
 const sizeLimit = rule({
@@ -147,6 +150,7 @@ const keepOverRule = rule({
     text: `${authority}, ${citation}. ${confirm}`,
   }),
   repairs: ({ most }) => [{ do: 'set-keep', keep: most }],
+  otherwise: () => 'Keep fewer.',
 });
 
 /** Whether mm-dd lies within a season that may run over the new year, ends included. */
@@ -173,6 +177,7 @@ const closedSeason = rule({
     title: `${capital(species)} is closed on that day`,
     text: `Closed from ${seasonDay(from)} to ${seasonDay(to)}: ${authority}, ${citation}. ${confirm}`,
   }),
+  otherwise: () => 'Another fish, another date, or another water.',
 });
 
 export const lawRules = [

@@ -251,6 +251,7 @@ const companionSilent = rule({
       text: `Each person carries their own: ${list}. Ask, and tick it under the party.`,
     };
   },
+  otherwise: () => 'Ask, and tick what they say under the party.',
 });
 
 export const needRules = [needUnmet, outOfDateAboard, companionSilent] as const;

@@ -50,6 +50,7 @@ const batteryShort = rule({
         .map(({ item }) => ({ do: 'remove-item' as const, itemId: item.id, name: item.name })),
     ];
   },
+  otherwise: () => 'A larger battery or a second one, bought or borrowed; or fewer hours of what draws on it.',
 });
 
 export const powerRules = [batteryShort] as const;

@@ -224,6 +224,7 @@ const callNotWorn = rule({
   }),
   repairs: ({ thingIds }, context) =>
     again(context, 'fish', thingIds).flatMap((placed) => wearing(context, 'fish', [placed])),
+  otherwise: () => 'A clip or a pocket on the jacket for it.',
 });
 
 export const heldRules = { rollLoses, loose, leashes, callNotWorn } as const;

@@ -105,6 +105,7 @@ const spreadWide = rule({
     ...fewerRods(context, context.exposures.rods - 1),
     ...rodsAshore(context, context.exposures.rods - 1),
   ],
+  otherwise: () => 'One rod across the bow.',
 });
 
 export const tackleRules = [sparesFew, sparesMany, jigLight, spreadWide] as const;

@@ -56,6 +56,7 @@ const turnPassed = rule({
     text: `You would be there at ${spotAt}, and from then on no start brings you in by ${deadline}.`,
   }),
   repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+  otherwise: () => 'Turn for home earlier, or stay ashore.',
 });
 
 const homeLate = rule({
@@ -209,6 +210,7 @@ const secondTooSlow = rule({
         : `You said ${deadline}. If the first fails out there, help is called while you are on your way.`,
   }),
   repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+  otherwise: () => 'A second propulsion that is faster, a nearer place, or other hours.',
 });
 
 /** A straight leg over land is shorter than the way one takes: every hour worked out from it is too early. */
@@ -228,6 +230,7 @@ const wayOverLand = rule({
     title: 'The way leads over land',
     text: `By the chart held here: ${listed(legs)}. Draw it round, so that distance and hours are those of the way you take.`,
   }),
+  otherwise: () => 'Draw the way round the land.',
 });
 
 export const wayRules = [

@@ -243,6 +243,7 @@ const farForReach = rule({
     text: `It ends at ${distance(facts.limitM)}. ${sayReach(facts)} A rule of thumb.`,
   }),
   repairs: (_, context) => otherPlaces(context),
+  otherwise: () => 'A place nearer to ground, somebody who comes along, or not today.',
 });
 
 const GENTLE_MPS = 2;
