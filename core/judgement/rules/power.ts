@@ -34,7 +34,7 @@ const batteryShort = rule({
     });
   },
   say: ({ battery, neededWh, usableWh, darkWh, tempC, darkAfterH, reserve, lasts }) => ({
-    title: lasts ? `${battery} is drawn deeper than spares it` : `${battery} does not last the exposures`,
+    title: lasts ? `${battery} is drawn deeper than spares it` : `${battery} does not last the day`,
     text: lasts
       ? `${figure(neededWh, 0)} Wh are drawn; kept well it gives about ${figure(usableWh, 0)} Wh at ${amount(tempC, '°C')}, ${figure(reserve * 100, 0)} % kept back. It stays lit: dark comes after about ${figure(darkWh, 0)} Wh. An estimate by rules of thumb.`
       : `${figure(neededWh, 0)} Wh are drawn; at ${amount(tempC, '°C')} it is dark after about ${figure(darkWh, 0)} Wh, and ${figure(reserve * 100, 0)} % are kept back. ${darkAfterH === null ? 'It would end in its reserve.' : `Dark after about ${roughly(darkAfterH * 60)}.`} An estimate by rules of thumb.`,
