@@ -170,6 +170,16 @@ export function measured(attribute: AttributeId, value: number): string {
   return amount(value, unit === 'persons' && value === 1 ? 'person' : unit);
 }
 
+/** "3 of 6 L", "one of two": what is counted of what is wanted. */
+export function sayCounted(id: NeedId, have: number, want: number): string {
+  const { amount: measure } = catalogue[id];
+  if (!measure) return `${count(have)} of ${count(want)}`;
+  // The unit is said once where both are in it.
+  const [has, of] = [measured(measure, have), measured(measure, want)];
+  const unit = of.slice(of.lastIndexOf(' '));
+  return `${has.endsWith(unit) ? has.slice(0, -unit.length) : has} of ${of}`;
+}
+
 /** "two ways", "3.8 L", or nothing when one means is enough. */
 export function wantedWords(need: { id: NeedId; want: number }): string {
   const { amount } = catalogue[need.id];

@@ -29,7 +29,7 @@ export function Passkeys() {
       <Box component="summary" sx={{ cursor: 'pointer', py: 1 }}>
         Passkeys{data.length > 0 ? `: ${data.length}` : ''}
       </Box>
-      <Box component="ul" aria-label="Passkeys" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" aria-label="Passkeys" sx={{ listStyle: 'none', m: 0, p: 0, maxWidth: 420 }}>
         {data.map((one) => (
           <Box component="li" key={one.id} sx={{ display: 'flex', gap: 2, alignItems: 'center', py: 0.75 }}>
             <Box sx={{ flex: 1, minWidth: 0, overflowWrap: 'anywhere' }}>

@@ -10,7 +10,7 @@ import type { Item } from '../../documents/item';
 import { catalogue } from '../../needs/catalogue';
 import { personalNeeds } from '../../needs/company';
 import type { JudgedNeed } from '../../needs/match';
-import { measured, sayMeans, sayPurchase, sayReason, sayShortfall } from '../../needs/sayNeeds';
+import { sayCounted, sayMeans, sayPurchase, sayReason, sayShortfall } from '../../needs/sayNeeds';
 import { homeMade } from '../../needs/homeMade';
 import { type Shortfall, eachShortfall } from '../../needs/need';
 import { purchaseOptions } from '../../needs/purchaseOptions';
@@ -52,14 +52,8 @@ function unmetFacts(need: JudgedNeed) {
 }
 function unmetTitle({ needId, want, have }: Unmet): string {
   const { title, amount } = catalogue[needId];
-  if (amount) {
-    // The unit is said once where both are in it.
-    const [has, of] = [measured(amount, have), measured(amount, want)];
-    const unit = of.slice(of.lastIndexOf(' '));
-    return `${title}: ${has.endsWith(unit) ? has.slice(0, -unit.length) : has} of ${of}`;
-  }
-  return have > 0
-    ? `${title}: ${count(have)} of ${count(want)}`
+  return amount || have > 0
+    ? `${title}: ${sayCounted(needId, have, want)}`
     : `${title}: ${want > 1 ? `none of ${count(want)}` : 'not met'}`;
 }
 function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Context): Repair[] {

@@ -169,22 +169,28 @@ function Brings({ one, forAll, set }: Pick<Props, 'one' | 'forAll'> & { set: (ch
   if (forAll.length === 0 && one.brings.length === 0) return null;
   return (
     <Box sx={{ my: 1 }}>
-      <Box component="ul" aria-label={`${one.name} brings for all`} sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {one.brings.map(({ id, name, quantity }) => (
-          <Box component="li" key={id} sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between' }}>
-            <span>
-              brings {quantity > 1 ? `${quantity} × ` : ''}
-              {name}
-            </span>
-            <Button
-              aria-label={`${one.name} does not bring ${name}`}
-              onClick={() => set({ brings: one.brings.filter((other) => other.id !== id) })}
+      {one.brings.length > 0 && (
+        <Box component="ul" aria-label={`${one.name} brings for all`} sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          {one.brings.map(({ id, name, quantity }) => (
+            <Box
+              component="li"
+              key={id}
+              sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between' }}
             >
-              Not
-            </Button>
-          </Box>
-        ))}
-      </Box>
+              <span>
+                brings {quantity > 1 ? `${quantity} × ` : ''}
+                {name}
+              </span>
+              <Button
+                aria-label={`${one.name} does not bring ${name}`}
+                onClick={() => set({ brings: one.brings.filter((other) => other.id !== id) })}
+              >
+                Not
+              </Button>
+            </Box>
+          ))}
+        </Box>
+      )}
       <Autocomplete
         size="small"
         options={forAll}
@@ -192,7 +198,7 @@ function Brings({ one, forAll, set }: Pick<Props, 'one' | 'forAll'> & { set: (ch
         blurOnSelect
         getOptionLabel={(kind) => kinds[kind].name}
         onChange={(_, kind) => add(kind)}
-        renderInput={(params) => <TextField {...params} margin="dense" label={`${one.name} brings for all`} />}
+        renderInput={(params) => <TextField {...params} margin="dense" label={`What ${one.name} brings for all`} />}
       />
     </Box>
   );

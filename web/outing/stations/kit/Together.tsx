@@ -6,8 +6,8 @@ import { planDiffers, withPartyPlan } from '#core/editing/party';
 import { withItem } from '#core/editing/edit';
 import { catalogue } from '#core/needs/catalogue';
 import type { Party } from '#core/needs/party';
-import { measured } from '#core/needs/sayNeeds';
-import { count, listed } from '#core/units/words';
+import { sayCounted } from '#core/needs/sayNeeds';
+import { listed } from '#core/units/words';
 import { ApiError } from '../../../documents/api';
 import { useDocuments } from '../../../documents/queries';
 import { useToast } from '../../../ui/Toast';
@@ -27,7 +27,7 @@ export function Together({ party }: { party: Party }) {
             {gaps.map(({ needId, want, have }) => (
               <li key={needId}>
                 {catalogue[needId].title}
-                {counted(needId, have, want)}
+                {(want > 1 || catalogue[needId].amount) && `: ${sayCounted(needId, have, want)}`}
               </li>
             ))}
           </Box>
@@ -39,12 +39,6 @@ export function Together({ party }: { party: Party }) {
       <Rides party={party} />
     </Box>
   );
-}
-
-function counted(needId: Party['gaps'][number]['needId'], have: number, want: number): string {
-  const { amount } = catalogue[needId];
-  if (amount) return `: ${measured(amount, have)} of ${measured(amount, want)}`;
-  return want > 1 ? `: ${count(have)} of ${count(want)}` : '';
 }
 
 function Plan({ party }: { party: Party }) {
