@@ -176,6 +176,11 @@ ownHouseTest(
         .getByText(/0 of 10/)
         .first(),
     ).toBeVisible();
+    // Of somebody who is not of the house it is written by hand.
+    await party(page).getByText('Sample Cousin').first().click();
+    await party(page).getByLabel('What Sample Cousin brings for all').fill('tarp');
+    await page.getByRole('option', { name: 'Tarp with lines and pegs' }).click();
+    await expect(party(page).getByRole('list', { name: 'Sample Cousin brings for all' })).toContainText('Tarp');
     await kept(page);
 
     // The lead sets another hour; it is told, and followed by one press.

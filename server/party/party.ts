@@ -17,7 +17,7 @@ import type { WalkStore } from '../walkround/store';
 import type { PartyStore, Share } from './store';
 
 /** One person's outing, as they have it and as it is judged now. */
-interface Theirs {
+export interface Theirs {
   person: Person;
   outing: Outing;
   references: References;

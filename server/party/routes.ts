@@ -3,21 +3,23 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { type PartyPlan, joinedOuting } from '#core/editing/party';
 import { idText } from '#core/documents/field';
+import type { References } from '#core/documents/references';
 import { itemSchema } from '#core/documents/item';
 import { briefSchema, companionSchema, conditionsSchema, outingSchema } from '#core/documents/outing';
 import type { Party } from '#core/needs/party';
 import { needIds } from '#core/vocabulary/needs';
 import type { Library } from '../documents/library';
 import { found, idParams, settled, versionedSchema } from '../documents/routes';
-import type { Stores } from '../documents/stores';
+import { type Stores, stores as storesOf } from '../documents/stores';
 import { Refusal, notFound } from '../http/problem';
 import { plainId, rowKey } from '../people/scope';
 import type { PeopleStore } from '../people/store';
 import { waryOf } from '../people/wary';
 import { doneSchema, numbered, problems } from '../people/wire';
 import type { Database } from '../storage/open';
+import { inTransaction } from '../storage/transaction';
 import type { WalkStore } from '../walkround/store';
-import { partiesOf } from './party';
+import { type Theirs, partiesOf } from './party';
 import { type Share, partyStore } from './store';
 
 const planSchema: z.ZodType<PartyPlan> = z.object({
@@ -74,7 +76,9 @@ export function partyRoutes(
   const around = async (share: Share) => {
     const party = await parties.partyAround(share.outingId, share.companionId);
     if (!party) throw notFound('outing');
-    return party;
+    if (share.ownOutingId !== null) return party;
+    // Who has not said yes is told what is brought for all, and not how anybody stands.
+    return { ...party, members: party.members.map((one) => ({ ...one, lacks: [], signed: null })) };
   };
   const shareOf = async (personId: string, id: number): Promise<Share> => {
     const share = await store.one(personId, { id });
@@ -187,15 +191,22 @@ export function partyRoutes(
       const party = await around(share);
       const lead = await parties.leadOf(share.outingId);
       if (!lead) throw notFound('outing');
-      await copied(stores, library, lead);
       const { references } = await library.read();
+      const copies = lackedOf(references, lead);
       const { id, craftId } = request.body;
       const company = party.members.map(({ companionId, name, boat, says, brings }) => ({
         ...{ id: companionId, name, boat, says, brings },
       }));
       const own = joinedOuting(id, party.plan, lead.outing.brief, { references, craftId }, company);
-      const kept = settled(await stores.outings.create(own), 'outing');
-      await store.answer(share.id, { ownOutingKey: rowKey(id) });
+      const kept = await inTransaction(from.db, async (tx) => {
+        const inside = storesOf(tx);
+        for (const water of copies.waters) await inside.waters.create(water);
+        for (const pack of copies.rulePacks) await inside.rulePacks.create(pack);
+        for (const fish of copies.species) await inside.species.create(fish);
+        const made = settled(await inside.outings.create(own), 'outing');
+        await partyStore(tx, now).answer(share.id, { ownOutingKey: rowKey(id) });
+        return made;
+      });
       return reply.code(201).send(kept);
     },
   );
@@ -210,19 +221,15 @@ export function partyRoutes(
   );
 }
 
-/** What a plan points at and whoever comes along cannot read, as copies of their own. What they have by that name stays. */
-async function copied(
-  stores: Stores,
-  library: Library,
-  lead: NonNullable<Awaited<ReturnType<ReturnType<typeof partiesOf>['leadOf']>>>,
-): Promise<void> {
-  const { waterId, targets } = lead.outing.brief;
-  const mine = (await library.read()).references;
+/** What a plan points at and whoever comes along cannot read: they get copies of their own. What they have by that name stays. */
+function lackedOf(mine: References, { outing: { brief }, references }: Theirs) {
   const lacks = <One extends { id: string }>(theirs: readonly One[], own: readonly One[], ids: readonly string[]) =>
     theirs.filter(({ id }) => ids.includes(id) && !own.some((one) => one.id === id));
-  const waters = lacks(lead.references.waters, mine.waters, waterId === null ? [] : [waterId]);
-  for (const water of waters) await stores.waters.create(water);
+  const waters = lacks(references.waters, mine.waters, brief.waterId === null ? [] : [brief.waterId]);
   const packIds = waters.flatMap(({ rulePackId }) => (rulePackId === null ? [] : [rulePackId]));
-  for (const pack of lacks(lead.references.rulePacks, mine.rulePacks, packIds)) await stores.rulePacks.create(pack);
-  for (const fish of lacks(lead.references.species, mine.species, targets)) await stores.species.create(fish);
+  return {
+    waters,
+    rulePacks: lacks(references.rulePacks, mine.rulePacks, packIds),
+    species: lacks(references.species, mine.species, brief.targets),
+  };
 }

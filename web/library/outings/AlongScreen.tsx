@@ -100,8 +100,8 @@ function Asked({ party, join, decline }: { party: Party } & Pick<ReturnType<type
           <Typography>You have no boat here yet; you can add one afterwards.</Typography>
         )}
         <Typography color="textSecondary" variant="body2">
-          It becomes an outing of your own: your boat, your things, your person ashore, your signature. {lead} sees what
-          you bring for all, what you carry for yourself, and whether you signed.
+          It becomes an outing of your own: your boat, your things, your person ashore, your signature. The others see
+          what you bring for all, what you carry for yourself, and whether you signed.
         </Typography>
         <Trouble text={trouble} />
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
