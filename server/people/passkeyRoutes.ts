@@ -46,7 +46,8 @@ export function passkeyRoutes(
   const tags = ['people'];
   const { me, tried, confirmed } = wary;
   const here = ({ protocol, host, hostname }: FastifyRequest) => ({
-    expectedOrigin: `${protocol}://${host}`,
+    // As a browser says it: without a port that goes without saying.
+    expectedOrigin: new URL(`${protocol}://${host}`).origin,
     expectedRPID: hostname,
   });
   const newChallenge = async (kind: PassKind, madeBy: string | null) =>
