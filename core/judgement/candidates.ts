@@ -114,7 +114,8 @@ export function rodsAshore({ aboard, rigs }: Pick<Context, 'aboard' | 'rigs'>, m
     if (goes) left -= entry.quantity;
     return goes;
   });
-  return left > 0 ? [] : [{ do: 'remove-items', items: gone.map(named) }];
+  // More than a few is another outing, not a repair of this one.
+  return left > 0 || gone.length > MOST_ROD_LINES ? [] : [{ do: 'remove-items', items: gone.map(named) }];
 }
 /** One thing aboard in exchange for each sound one of the locker that would do instead. */
 export function swapping(

@@ -5,6 +5,7 @@ import { type Repair, applyRepair } from '../editing/repair';
 import { catalogue } from '../needs/catalogue';
 import { clashOf } from '../needs/clash';
 import { isBySort, sortOf, worthOf } from '../needs/need';
+import { rememberFor } from '../units/remember';
 import type { NeedId } from '../vocabulary/needs';
 import { serviceable } from './candidates';
 import { type Context, contextOf, givenFor } from './context';
@@ -93,9 +94,25 @@ function lowered(one: Found, next: Context): boolean {
   return rule.find(next).every(({ level, subject }) => keyOf(rule, subject) !== one.key || level !== 'stop');
 }
 
+/** Several findings may be settled by the same: it is carried out once, and each rule asked once. */
+const tried = rememberFor((_: Context) => new Map<string, Context>());
+const found = rememberFor((_: Context) => new Map<AnyRule, ReturnType<AnyRule['find']>>());
 function repaired(context: Context, repair: Repair): Context {
+  const known = tried(context);
+  const key = JSON.stringify(repair);
+  const next = known.get(key) ?? carriedOut(context, repair);
+  known.set(key, next);
+  return next;
+}
+function carriedOut(context: Context, repair: Repair): Context {
   const outing: Outing = applyRepair(context.outing, repair, context.now);
   return contextOf(outing, context.references, context.answers, context.now, context);
+}
+function foundIn(rule: AnyRule, context: Context): ReturnType<AnyRule['find']> {
+  const known = found(context);
+  const list = known.get(rule) ?? rule.find(context);
+  known.set(rule, list);
+  return list;
 }
 
 /** What rules are made from in the end, each a bit: after a change of the loadout alone, most rules are not even looked at. */
@@ -122,7 +139,7 @@ function settles(
   const differs = (rule: AnyRule) =>
     ((givenBits.get(rule) ?? -1) & changed) !== 0 && rule.reads.some((name) => next[name] !== context[name]);
   const worse = (rule: AnyRule) =>
-    rule.find(next).some((told) => {
+    foundIn(rule, next).some((told) => {
       const { level, extent, subject } = told;
       if (level === 'note') return false;
       const same = byTold.get(told);
