@@ -14,7 +14,7 @@ import { type Stores, stores as storesOf } from '../documents/stores';
 import { Refusal, notFound } from '../http/problem';
 import { plainId, rowKey } from '../people/scope';
 import type { PeopleStore } from '../people/store';
-import { waryOf } from '../people/wary';
+import { signedInAs } from '../people/door';
 import { doneSchema, numbered, problems } from '../people/wire';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
@@ -71,7 +71,6 @@ export function partyRoutes(
   const { people, stores, library, now } = from;
   const store = partyStore(from.db, now);
   const parties = partiesOf({ ...from, store });
-  const { me } = waryOf(people, now);
   /** The outing that a share is of; whoever asks was asked along to it. */
   const around = async (share: Share) => {
     const party = await parties.partyAround(share.outingId, share.companionId);
@@ -96,7 +95,8 @@ export function partyRoutes(
         response: { 200: z.array(z.object({ id: z.string(), name: z.string() })), ...problems },
       },
     },
-    async (request) => (await people.list()).flatMap(({ id, name }) => (id === me(request).id ? [] : [{ id, name }])),
+    async (request) =>
+      (await people.list()).flatMap(({ id, name }) => (id === signedInAs(request).id ? [] : [{ id, name }])),
   );
   app.get(
     '/api/outings/:id/party',
@@ -104,7 +104,7 @@ export function partyRoutes(
     async (request) => {
       const { doc } = await ownOuting(request.params.id);
       const key = rowKey(doc.id);
-      const share = await store.one(me(request).id, { ownOutingKey: key });
+      const share = await store.one(signedInAs(request).id, { ownOutingKey: key });
       if (share) return around(share);
       return doc.company.length === 0 ? null : parties.partyAround(key, null);
     },
@@ -126,7 +126,7 @@ export function partyRoutes(
       const { doc } = await ownOuting(id);
       const person = await people.byId(request.body.personId);
       if (!doc.company.some((one) => one.id === companionId)) throw notFound('companion');
-      if (!person || person.id === me(request).id) throw notFound('person');
+      if (!person || person.id === signedInAs(request).id) throw notFound('person');
       await store.ask(rowKey(id), companionId, person.id);
       return { done: true as const };
     },
@@ -151,7 +151,7 @@ export function partyRoutes(
     },
     async (request) => {
       const list: z.infer<typeof alongSchema>[] = [];
-      for (const share of await store.of(me(request).id)) {
+      for (const share of await store.of(signedInAs(request).id)) {
         const lead = await parties.leadOf(share.outingId);
         if (!lead) continue;
         const own = share.ownOutingId === null ? null : await stores.outings.get(plainId(share.ownOutingId));
@@ -170,7 +170,7 @@ export function partyRoutes(
   app.get(
     '/api/along/:id',
     { schema: { tags, params: numbered, response: { 200: partySchema, ...problems } } },
-    async (request) => around(await shareOf(me(request).id, request.params.id)),
+    async (request) => around(await shareOf(signedInAs(request).id, request.params.id)),
   );
   app.post(
     '/api/along/:id/join',
@@ -185,7 +185,7 @@ export function partyRoutes(
       },
     },
     async (request, reply) => {
-      const share = await shareOf(me(request).id, request.params.id);
+      const share = await shareOf(signedInAs(request).id, request.params.id);
       if (share.ownOutingId !== null && (await stores.outings.get(plainId(share.ownOutingId))))
         throw new Refusal(409, 'Along already', 'You come along already: your outing is among your own.');
       const party = await around(share);
@@ -214,7 +214,7 @@ export function partyRoutes(
     '/api/along/:id/decline',
     { schema: { tags, params: numbered, response: { 200: doneSchema, ...problems } } },
     async (request) => {
-      const share = await shareOf(me(request).id, request.params.id);
+      const share = await shareOf(signedInAs(request).id, request.params.id);
       await store.answer(share.id, 'not coming');
       return { done: true as const };
     },

@@ -63,6 +63,12 @@ export function scopeOf({ id, owner, keeper }: Person): Scope {
   return { owner, keeper, personId: id };
 }
 
+/** Whoever is signed in; the door has seen to it that somebody is. */
+export function signedInAs({ signedIn }: FastifyRequest): Person {
+  if (!signedIn) throw new Refusal(401, 'Sign in', 'Sign in to go on.');
+  return signedIn.person;
+}
+
 function isOpen({ routeOptions, url, method }: FastifyRequest): boolean {
   const path = routeOptions.url;
   if (path === undefined) return !url.startsWith('/api');

@@ -1,6 +1,7 @@
 import type { FastifyRequest } from 'fastify';
 import { Refusal } from '../http/problem';
 import { isPassword } from './secrets';
+import { signedInAs } from './door';
 import type { PeopleStore, Person } from './store';
 
 /** In vain without a wait: somebody who mistypes; an address behind which many are. */
@@ -48,11 +49,7 @@ export function waryOf(people: PeopleStore, now: () => number) {
             { field: 'password', message: 'This is not your password.' },
           ]),
       ),
-    /** Whoever is signed in; the door has seen to it that somebody is. */
-    me: (request: FastifyRequest): Person => {
-      if (!request.signedIn) throw new Refusal(401, 'Sign in', 'Sign in to go on.');
-      return request.signedIn.person;
-    },
+    me: signedInAs,
   };
 }
 export type Wary = ReturnType<typeof waryOf>;

@@ -77,11 +77,11 @@ function Asked({ party, join, decline }: { party: Party } & Pick<ReturnType<type
         <Line name="For all">
           {members
             .filter(({ brings }) => brings.length > 0)
-            .map(({ name, brings }) => `${name} brings ${listed(brings.map((one) => one.name))}`)
-            .join('; ') || 'nobody brings anything for all yet'}
+            .map(({ name, brings }) => `${name}: ${named(brings)}`)
+            .join('. ') || 'nobody brings anything for all yet'}
         </Line>
         {rides.length > 0 && (
-          <Line name="With you">{listed(rides.map(({ item }) => item.name))} would ride in your boat</Line>
+          <Line name="With you">{named(rides.map(({ item }) => item))} would ride in your boat</Line>
         )}
         {gaps.length > 0 && (
           <Line name="Still lacking">{listed(gaps.map(({ needId }) => catalogue[needId].title.toLowerCase()))}</Line>
@@ -116,6 +116,9 @@ function Asked({ party, join, decline }: { party: Party } & Pick<ReturnType<type
     </Page>
   );
 }
+
+/** Names have commas of their own. */
+const named = (list: readonly { name: string }[]) => list.map(({ name }) => name).join('; ');
 
 function Line({ name, children }: { name: string; children: ReactNode }) {
   return (

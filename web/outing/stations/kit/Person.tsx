@@ -110,7 +110,9 @@ function Themselves({ one, member }: { one: Companion; member: Member }) {
             In {one.name}’s own outing:{' '}
             {[
               boat,
-              brings.length > 0 ? `brings for all ${listed(brings.map(({ name }) => name))}` : 'brings nothing for all',
+              brings.length > 0
+                ? `brings for all ${brings.map(({ name }) => name).join(', ')}`
+                : 'brings nothing for all',
             ]
               .filter(Boolean)
               .join('; ')}
