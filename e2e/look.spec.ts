@@ -28,6 +28,7 @@ const screens = [
   '/reference/practice',
   '/reference/words',
   '/reference/rules',
+  '/reference/procedures',
   '/settings',
 ];
 

@@ -212,6 +212,13 @@ ownHouseTest(
     await expect(ben.getByText('Ostrey Sound')).toHaveCount(0);
     await page.getByRole('button', { name: 'Give it to the club' }).click();
     await expect(page.getByText('The club’s: everyone here reads it, and keepers change it.')).toBeVisible();
+    await visit(page, '/reference/procedures');
+    const count = page.getByRole('region', { name: 'The half-hour count' });
+    await count.getByRole('button', { name: 'Keep it to yourself' }).click();
+    await expect(count.getByText('Yours: nobody else sees this procedure.')).toBeVisible();
+    await ben.goto('/reference/procedures');
+    await expect(ben.getByRole('region', { name: /by Ostrey match rules$/ })).toContainText('The club’s');
+    await expect(ben.getByRole('region', { name: 'The half-hour count' })).toHaveCount(0);
   },
 );
 interface KeptOuting {

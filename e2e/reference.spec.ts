@@ -115,3 +115,37 @@ test('a word of the field explains itself on focus, where it stands and in a lis
   await page.goto('/reference/words');
   await expect(page.getByRole('definition').filter({ hasText: 'Length of rode for each metre' })).toBeVisible();
 });
+
+test('a procedure is written in one’s own words, read before signing, and put back as it ships', async ({ page }) => {
+  await page.goto('/reference/procedures');
+  await page.getByRole('button', { name: 'Write Capsize drill in your own words' }).press('Enter');
+  const form = page.getByRole('dialog');
+  await form.getByLabel('Name of the procedure').fill('Over, and back in');
+  const steps = form.getByLabel('Steps, one to a line');
+  await steps.fill('');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(form.getByText('Write its steps, one to a line.')).toBeVisible();
+  await steps.pressSequentially('Breathe first.\n\nRoll her up from the left.\n');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(form).toBeHidden();
+  const own = page.getByRole('region', { name: 'Over, and back in' });
+  await expect(own.getByRole('listitem')).toHaveText(['Breathe first.', 'Roll her up from the left.']);
+  await expect(page.getByRole('region', { name: 'Capsize drill' })).toHaveCount(0);
+
+  await page.goto('/outings/pollack-long-grey/walk-round');
+  const head = page.getByRole('region', { name: 'To have in the head' });
+  await head.getByText('Over, and back in').click();
+  await expect(head.getByText('Roll her up from the left.')).toBeVisible();
+  await expect(head.getByText('Landing through breakers')).toBeVisible();
+  await expect(head.getByText('Hauling the drogue')).toHaveCount(0);
+
+  await page.goto('/reference/procedures');
+  await page.getByRole('button', { name: 'Edit Over, and back in' }).click();
+  await steps.press('End');
+  await steps.pressSequentially(' Once more.');
+  await expect(form.getByText('Kept')).toBeVisible();
+  await form.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(steps).toHaveValue('Breathe first.\nRoll her up from the left.');
+  await form.getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByRole('region', { name: 'Capsize drill' })).toBeVisible();
+});

@@ -7,17 +7,20 @@ import { noAnswers } from '../walkround/answers';
 import type { Answer } from '../walkround/answerSchema';
 import { assess } from '../judgement/assess';
 import type { Outing } from '../documents/outing';
+import type { Procedure } from '../documents/procedure';
 import { type Instant, dateAt, isoAt } from '../units/time';
 import { demoLocker } from './locker';
 import { demoDawn, demoOutings } from './outings';
 import { demoCraft } from './boats';
 import { demoAngler } from './people';
+import { demoProcedures } from './procedures';
 import { demoRulePacks } from './rulePacks';
 import { demoSpecies } from './species';
 import { demoWaters } from './waters';
 
 export interface Demo {
   references: References;
+  procedures: readonly Procedure[];
   outings: readonly Outing[];
   /** The walk-round of the outing that is ready to sign, every step answered good. */
   answers: { outingId: string; answers: readonly Answer[] };
@@ -44,6 +47,7 @@ export function demo(now: Instant): Demo {
   const at = isoAt(now, 'utc');
   return {
     references,
+    procedures: demoProcedures,
     outings,
     left: outings.flatMap((outing) => {
       const plan = outing.word.left && planFor(outing, references, now);

@@ -13,6 +13,7 @@ export const bundleParts = {
   waters: { word: 'Waters', kinds: ['waters'] },
   species: { word: 'Species of your own', kinds: ['species'] },
   rules: { word: 'Rule packs', kinds: ['rulePacks'] },
+  procedures: { word: 'Procedures', kinds: ['procedures'] },
   outings: { word: 'Outings, with their walk-rounds, signatures, plans and logs', kinds: ['outings'] },
 } as const satisfies Record<string, { word: string; kinds: readonly KindName[] }>;
 export type BundlePart = keyof typeof bundleParts;

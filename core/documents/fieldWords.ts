@@ -3,6 +3,7 @@ import type { Craft } from './craft';
 import type { Item } from './item';
 import type { Brief, Companion, Conditions, LoadoutEntry, Outing } from './outing';
 import type { OwnSpecies } from './ownSpecies';
+import type { Procedure } from './procedure';
 import type { KindName } from './registry';
 import type { RulePack } from './rulePack';
 import type { Water } from './water';
@@ -240,6 +241,13 @@ export const speciesWords: Words<Omit<OwnSpecies, 'id' | 'format'>> = {
   runM: ['the longest run', 'm'],
   note: 'the note',
 };
+const procedureWords: Words<Omit<Procedure, 'id' | 'format'>> = {
+  name: 'the name',
+  inPlaceOf: 'in whose place it stands',
+  occasions: 'when it is gone through',
+  kinds: 'the things that it is about',
+  steps: 'the steps',
+};
 /** The words of a field and its unit, if it has one. */
 export function wordsOf(words: AnyWords, field: string): { name: string; unit: string } {
   const found = words[field];
@@ -254,6 +262,7 @@ const wordsByKind = {
   waters: waterWords,
   rulePacks: rulePackWords,
   species: speciesWords,
+  procedures: procedureWords,
   outings: outingWords,
 } as const;
 /** The parts of an outing whose fields are told one by one. */

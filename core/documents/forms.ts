@@ -6,5 +6,6 @@ export const forms = {
   waters: 'water/4',
   rulePacks: 'rule-pack/1',
   species: 'species/2',
+  procedures: 'procedure/1',
   outings: 'outing/6',
 } as const;

@@ -5,6 +5,7 @@ import { type Craft, craftSchema } from './craft';
 import { type Item, itemSchema } from './item';
 import { type Outing, outingSchema } from './outing';
 import { type OwnSpecies, ownSpeciesSchema } from './ownSpecies';
+import { type Procedure, procedureSchema } from './procedure';
 import { type RulePack, rulePackSchema } from './rulePack';
 import type { Upgrade } from './upgrade';
 import {
@@ -25,10 +26,11 @@ export interface Documents {
   waters: Water;
   rulePacks: RulePack;
   species: OwnSpecies;
+  procedures: Procedure;
   outings: Outing;
 }
 export type KindName = keyof Documents;
-/** What outings point at: every kind but the outing itself. */
+/** What outings point at, or are read beside: every kind but the outing itself. */
 export type ReferenceName = Exclude<KindName, 'outings'>;
 
 /**
@@ -128,6 +130,16 @@ export const documentKinds: { readonly [K in KindName]: DocumentKind<Documents[K
     format: forms.species,
     schema: ownSpeciesSchema,
     upgrades: speciesUpgrades,
+    listKeys: {},
+    unsigned: { format: FORM, id: 'it names the record' },
+  },
+  procedures: {
+    word: 'procedure',
+    table: 'procedures',
+    path: 'procedures',
+    format: forms.procedures,
+    schema: procedureSchema,
+    upgrades: [],
     listKeys: {},
     unsigned: { format: FORM, id: 'it names the record' },
   },

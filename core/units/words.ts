@@ -29,10 +29,10 @@ export function count(n: number): string {
   return words[n] ?? String(n);
 }
 
-/** "a", "a and b", "a, b and c". */
-export function listed(parts: readonly string[]): string {
+/** "a", "a and b", "a, b and c"; or with "or". */
+export function listed(parts: readonly string[], joint: 'and' | 'or' = 'and'): string {
   if (parts.length < 2) return parts[0] ?? '';
-  return `${parts.slice(0, -1).join(', ')} and ${parts[parts.length - 1] ?? ''}`;
+  return `${parts.slice(0, -1).join(', ')} ${joint} ${parts[parts.length - 1] ?? ''}`;
 }
 
 export function plural(n: number, one: string, many = `${one}s`): string {

@@ -16,7 +16,7 @@ const BETWEEN = '~';
 /** Before what the first keeper keeps to themselves of a kind of which the club has some: all else of theirs stands without an owner. */
 const FIRST = 'first';
 /** Kinds of which the club has its own, read by all and written by keepers. */
-const clubs: ReadonlySet<KindName> = new Set<KindName>(['waters', 'species', 'rulePacks']);
+const clubs: ReadonlySet<KindName> = new Set<KindName>(['waters', 'species', 'rulePacks', 'procedures']);
 
 /** A house without accounts, and what the server does by itself. */
 export const HOUSE: Scope = { owner: '', keeper: true, personId: null };

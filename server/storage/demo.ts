@@ -18,13 +18,14 @@ export async function loadDemo(db: Database, now: number): Promise<boolean> {
     const [loaded] = await tx.select().from(house).where(eq(house.name, DEMO_MARK));
     if (loaded || !(await isEmpty(tx))) return false;
     const into = stores(tx);
-    const { references, outings, answers, left } = demo(now);
+    const { references, procedures, outings, answers, left } = demo(now);
     if (references.angler) await into.anglers.create(references.angler);
     for (const one of references.craft) await into.craft.create(one);
     for (const one of references.items) await into.items.create(one);
     for (const one of references.rulePacks) await into.rulePacks.create(one);
     for (const one of references.species) await into.species.create(one);
     for (const one of references.waters) await into.waters.create(one);
+    for (const one of procedures) await into.procedures.create(one);
     for (const one of outings) await into.outings.create(one);
     await walkStore(tx).record(answers.outingId, answers.answers, new Date(now).toISOString(), null);
     const words = wordStore(tx);

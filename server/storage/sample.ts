@@ -13,7 +13,7 @@ function sampleIds(): Record<KindName, string[]> {
   known ??= namesIn(demo(0));
   return known;
 }
-function namesIn({ references, outings }: Demo): Record<KindName, string[]> {
+function namesIn({ references, procedures, outings }: Demo): Record<KindName, string[]> {
   const ids = (list: readonly { id: string }[]) => list.map(({ id }) => id);
   return {
     outings: ids(outings),
@@ -23,6 +23,7 @@ function namesIn({ references, outings }: Demo): Record<KindName, string[]> {
     waters: ids(references.waters),
     rulePacks: ids(references.rulePacks),
     species: ids(references.species),
+    procedures: ids(procedures),
   };
 }
 

@@ -31,12 +31,19 @@ export const items = documentTable('items');
 export const waters = documentTable('waters');
 export const rulePacks = documentTable('rule_packs');
 export const species = documentTable('species');
+export const procedures = documentTable('procedures');
 export const outings = documentTable('outings');
 /** The table of each kind, by the kind's name in the registry. */
-export const documentTables = { anglers, craft, items, waters, rulePacks, species, outings } satisfies Record<
-  KindName,
-  unknown
->;
+export const documentTables = {
+  anglers,
+  craft,
+  items,
+  waters,
+  rulePacks,
+  species,
+  procedures,
+  outings,
+} satisfies Record<KindName, unknown>;
 export type DocumentTable = (typeof documentTables)[KindName];
 
 /** Small pictures, each named by the SHA-256 of its bytes: one that is kept never changes. */

@@ -129,6 +129,12 @@ export const router = createBrowserRouter([
             }),
           },
           {
+            path: 'procedures',
+            lazy: async () => ({
+              Component: (await import('../library/reference/procedures/ProceduresScreen')).ProceduresScreen,
+            }),
+          },
+          {
             path: 'practice',
             lazy: async () => ({
               Component: (await import('../library/reference/practice/PracticeScreen')).PracticeScreen,

@@ -1,11 +1,12 @@
 import type { SetAside, Versioned } from '#core/documents/kept';
-import type { Documents, ReferenceName } from '#core/documents/registry';
+import { type Documents, type ReferenceName, referenceNames } from '#core/documents/registry';
 import { get } from './api';
 
 export type KeptReferences = { readonly [K in ReferenceName]: readonly Versioned<Documents[K]>[] } & {
   readonly setAside: readonly SetAside[];
 };
-type Lists = { [K in ReferenceName]: { changed: Versioned<Documents[K]>[]; gone: string[] } };
+/** What was carried before there was such a kind says nothing of it. */
+type Lists = { [K in ReferenceName]?: { changed: Versioned<Documents[K]>[]; gone: string[] } };
 type Changed = Lists & { at: number; whole: boolean; setAside: SetAside[] };
 
 /** What outings point at, as this page last read it: only what changed since is asked for, and a list without a change stays the same list. */
@@ -26,20 +27,20 @@ export class ReferenceStore {
   private async take(): Promise<KeptReferences> {
     const { at, whole, setAside, ...news } = await this.ask(this.held === null ? 0 : this.at);
     const before = whole ? null : this.held;
-    const names = Object.keys(news) as ReferenceName[];
     const lists = Object.fromEntries(
-      names.map((name) => [name, merged(before?.[name] ?? [], news[name], before === null)]),
+      referenceNames.map((name) => [name, merged(before?.[name] ?? [], news[name] ?? NO_NEWS, before === null)]),
     ) as unknown as { [K in ReferenceName]: readonly Versioned<Documents[K]>[] };
     this.at = at;
     const same =
       before !== null &&
-      names.every((name) => lists[name] === before[name]) &&
+      referenceNames.every((name) => lists[name] === before[name]) &&
       JSON.stringify(before.setAside) === JSON.stringify(setAside);
     this.held = same ? before : { ...lists, setAside };
     return this.held;
   }
 }
 
+const NO_NEWS = { changed: [], gone: [] };
 type Kept = Versioned<{ id: string }>;
 /** Changed ones in their place, new ones at the end, those gone left out. */
 function merged(

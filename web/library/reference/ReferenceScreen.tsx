@@ -7,6 +7,7 @@ const parts = [
   { to: '/reference/needs', name: 'Needs' },
   { to: '/reference/rules', name: 'Rules' },
   { to: '/reference/limits', name: 'Limits' },
+  { to: '/reference/procedures', name: 'Procedures' },
   { to: '/reference/practice', name: 'Practice' },
   { to: '/reference/words', name: 'Words' },
 ] as const;

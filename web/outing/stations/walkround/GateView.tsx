@@ -11,6 +11,7 @@ import { LevelMark } from '../../../ui/LevelMark';
 import { MarginBar } from '../../Margin';
 import { useDesk } from '../../desk';
 import { HoldToSign } from './HoldToSign';
+import { Procedures } from './Procedures';
 
 /** What still keeps the gate shut; when nothing does, the signature. */
 export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void; onSigned: () => void }) {
@@ -87,6 +88,7 @@ export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void
             </Box>
           ))}
         </Box>
+        <Procedures />
         {trouble.map((line) => (
           <Typography key={line} color="error" role="alert" sx={{ mt: 1 }}>
             {line}

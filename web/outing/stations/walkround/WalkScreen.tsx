@@ -18,6 +18,7 @@ import { FromWater } from '../word/FromWater';
 import { useWord } from '../word/useWord';
 import { CarriedWords } from '../../CarriedWords';
 import { GateView } from './GateView';
+import { Procedures } from './Procedures';
 import { SignedCard } from './SignedCard';
 import { StepList } from './StepList';
 import { StepView } from './StepView';
@@ -52,6 +53,7 @@ export function WalkScreen() {
         <Box sx={{ mt: 2 }}>
           <FromWater word={word} />
         </Box>
+        <Procedures />
         <OnTheirWay walk={walk} />
       </Box>
     );

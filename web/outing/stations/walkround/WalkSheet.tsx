@@ -7,10 +7,12 @@ import { beforeMode } from '#core/stow/say';
 import type { Step } from '#core/walkround/steps';
 import { useDesk } from '../../desk';
 import { phaseNames } from './phaseNames';
+import { useProcedures } from './Procedures';
 
-/** The walk-round on paper alone: boxes in order, large enough for half-light, a line to sign on. */
+/** The walk-round on paper alone: boxes in order, large enough for half-light, a line to sign on; the procedures on its back. */
 export const WalkSheet = memo(function WalkSheet() {
   const { doc, looked, assessment } = useDesk();
+  const procedures = useProcedures();
   const phases = [...new Set(assessment.steps.map(({ phase }) => phase))];
   const { brief } = doc;
   const line = (step: Step) => (
@@ -64,6 +66,20 @@ export const WalkSheet = memo(function WalkSheet() {
         A paper signs nothing here: written in afterwards with its hour, it is a record. Find the angler home by{' '}
         {byClock(brief.homeAt)}.
       </Typography>
+      {procedures.length > 0 && (
+        <Box sx={{ breakBefore: 'page', columns: 2, columnGap: '8mm' }}>
+          {procedures.map(({ id, name, steps }) => (
+            <Box key={id} sx={{ breakInside: 'avoid', mb: '4mm' }}>
+              <Typography variant="h3">{name}</Typography>
+              <Box component="ol" sx={{ m: 0, pl: '5mm' }}>
+                {steps.map((step, i) => (
+                  <li key={i}>{step}</li>
+                ))}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      )}
     </Box>
   );
 });
