@@ -8,7 +8,7 @@ import { openFrom } from './storage/openFrom';
 import { loadDemo } from './storage/demo';
 import { PlainError, systemCode } from './http/plainError';
 import { mailer } from './word/mail';
-import { readSettings } from './settings';
+import { publicAddress, readSettings } from './settings';
 
 /** The project's folder, found from the source as well as from the bundle. */
 function projectRoot(): string {
@@ -91,10 +91,8 @@ async function main(): Promise<void> {
     });
   const address = app.server.address();
   const port = typeof address === 'object' && address !== null ? address.port : settings.port;
-  const base = (name: string) => `${settings.tls ? 'https' : 'http'}://${name}:${port}`;
-  console.log(`Unhurried Tally is ready at ${base(settings.host)}`);
-  if (settings.accounts)
-    await sayFirst(peopleStore(db, now), base(settings.names.find((name) => name !== '*') ?? settings.host));
+  console.log(`Unhurried Tally is ready at ${settings.tls ? 'https' : 'http'}://${settings.host}:${port}`);
+  if (settings.accounts) await sayFirst(peopleStore(db, now), publicAddress(settings, port));
 }
 
 /** In a house that nobody can come into yet: the address that makes its first keeper, said once. */

@@ -1,6 +1,6 @@
 import { join, resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { readSettings } from './settings';
+import { publicAddress, readSettings } from './settings';
 
 describe('what the environment may set', () => {
   it('is, without anything set, this machine alone, a folder beside it, a backup within, and the sample', () => {
@@ -47,5 +47,13 @@ describe('what the environment may set', () => {
     expect(readSettings({ TALLY_BACKUPS: 'off' }).backups).toBeNull();
     expect(readSettings({ DATABASE_URL: 'postgres://x/y' }).backups).toBeNull();
     expect(readSettings({ DATABASE_URL: 'postgres://x/y', TALLY_BACKUPS: 'b' }).backups).toBe(resolve('b'));
+  });
+  it('says where people open it as they will reach it', () => {
+    const address = (env: Record<string, string>) => publicAddress(readSettings(env), 4180);
+    expect(address({})).toBe('http://127.0.0.1:4180');
+    expect(address({ HOST: '0.0.0.0', TALLY_NAMES: 'tally.home' })).toBe('http://tally.home:4180');
+    expect(address({ HOST: '0.0.0.0' })).toBe('http://0.0.0.0:4180');
+    const proxied = { TALLY_ACCOUNTS: '1', TALLY_NAMES: 'tally.club.example', TALLY_TRUSTED_PROXIES: '127.0.0.1' };
+    expect(address(proxied)).toBe('https://tally.club.example');
   });
 });

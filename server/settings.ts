@@ -58,6 +58,13 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
   };
 }
 
+/** Where people open it: by its first name; behind a proxy that is trusted by HTTPS at the usual port, as documented. */
+export function publicAddress({ names, host, tls, trusted }: Settings, port: number): string {
+  const name = names.find((one) => one !== '*');
+  if (name !== undefined && trusted.length > 0 && !tls) return `https://${name}`;
+  return `${tls ? 'https' : 'http'}://${name ?? host}:${port}`;
+}
+
 function proxiesIn(list: readonly string[]): readonly string[] {
   const wrong = list.find((one) => isIP(one.replace(/\/\d{1,3}$/, '')) === 0);
   if (wrong !== undefined)

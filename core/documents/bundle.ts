@@ -113,12 +113,18 @@ export interface KeptHere {
 /**
  * Holds what a bundle carries of a kind against what is here. Of a kind of which a house has one, the profile, theirs is held against ours
  * whatever it is called.
+ * @param read what is read here besides one's own, the club's: of what is the same there no second is made
  */
 export function compared(
   kind: KindName,
   theirs: readonly CarriedDocument[],
   here: ReadonlyMap<string, KeptHere>,
+  read: ReadonlyMap<string, KeptHere> = new Map(),
 ): Compared[] {
+  const sameAs = (kept: KeptHere, doc: { id: string }) => {
+    const opened = openDocument<{ id: string }>(documentKinds[kind], kept.doc);
+    return opened.is === 'opened' && canonical(opened.doc) === canonical(doc);
+  };
   const [only] = kind === 'anglers' ? [...here].filter(([, one]) => !one.deleted) : [];
   return theirs.map(({ updatedAt, version, doc: raw }) => {
     const opened = openDocument<{ id: string }>(documentKinds[kind], raw);
@@ -136,10 +142,11 @@ export function compared(
     const doc = only ? { ...opened.doc, id: only[0] } : opened.doc;
     const ours = here.get(doc.id);
     const row = { ...base, id: doc.id, doc };
-    if (!ours || ours.deleted) return { ...row, is: 'new' };
-    const mine = openDocument<{ id: string }>(documentKinds[kind], ours.doc);
-    if (mine.is === 'opened' && canonical(mine.doc) === canonical(doc))
-      return { ...row, is: 'same', here: ours.version };
+    if (!ours || ours.deleted) {
+      const shared = read.get(doc.id);
+      return { ...row, is: shared && !shared.deleted && sameAs(shared, doc) ? 'same' : 'new' };
+    }
+    if (sameAs(ours, doc)) return { ...row, is: 'same', here: ours.version };
     const later = Date.parse(updatedAt) > Date.parse(ours.updatedAt) && version >= ours.version;
     return { ...row, is: later ? 'changed' : 'clash', here: ours.version };
   });

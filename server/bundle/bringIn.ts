@@ -1,6 +1,13 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
-import { type Compared, type KeptHere, choiceOf, compared, isTakeable } from '#core/documents/bundle';
+import {
+  type CarriedDocument,
+  type Compared,
+  type KeptHere,
+  choiceOf,
+  compared,
+  isTakeable,
+} from '#core/documents/bundle';
 import { documentKinds, type KindName, kindNames } from '#core/documents/registry';
 import { Refusal, notFound } from '../http/problem';
 import type { Database } from '../storage/open';
@@ -16,7 +23,7 @@ import {
 } from '../storage/schema';
 import { inTransaction } from '../storage/transaction';
 import { hashOf } from '../walkround/store';
-import { ownKeys, ownOwners, plainId, rowKey } from '../people/scope';
+import { ownKeys, ownOwners, plainId, readableOwners, rowKey } from '../people/scope';
 import type { Bundle } from './read';
 
 /** A signature of a bundle, held against its hash again. */
@@ -38,7 +45,7 @@ export interface Look {
 /** What bringing a bundle in would do here. Nothing is changed. */
 export async function lookAt(db: Database, bundle: Bundle): Promise<Look> {
   const documents: Compared[] = [];
-  for (const [kind, theirs] of bundle.documents) documents.push(...compared(kind, theirs, await rowsHere(db, kind)));
+  for (const [kind, theirs] of bundle.documents) documents.push(...(await heldAgainst(db, kind, theirs)));
   return {
     documents,
     signatures: bundle.signatures.map(({ outingId, signedAt, hash, judged }) => ({
@@ -134,13 +141,22 @@ async function recordsIn(tx: Database, bundle: Bundle): Promise<void> {
       return there.has(outingId) ? [{ ...one, outingId }] : [];
     });
   await inSome(here(bundle.answers), (some) =>
-    tx.insert(walkAnswers).values(some).onConflictDoNothing({ target: walkAnswers.key }),
+    tx
+      .insert(walkAnswers)
+      .values(some)
+      .onConflictDoNothing({ target: [walkAnswers.outingId, walkAnswers.key] }),
   );
   await inSome(here(bundle.plans), (some) =>
-    tx.insert(plansLeft).values(some).onConflictDoNothing({ target: plansLeft.key }),
+    tx
+      .insert(plansLeft)
+      .values(some)
+      .onConflictDoNothing({ target: [plansLeft.outingId, plansLeft.key] }),
   );
   await inSome(here(bundle.checkIns), (some) =>
-    tx.insert(checkIns).values(some).onConflictDoNothing({ target: checkIns.key }),
+    tx
+      .insert(checkIns)
+      .values(some)
+      .onConflictDoNothing({ target: [checkIns.outingId, checkIns.key] }),
   );
   await inSome(bundle.pictures, (some) => tx.insert(pictures).values(some).onConflictDoNothing());
   for (const { outingId, signedAt, hash, judged, key } of here(bundle.signatures)) {
@@ -153,7 +169,7 @@ async function recordsIn(tx: Database, bundle: Bundle): Promise<void> {
       await tx
         .insert(signatures)
         .values({ outingId, signedAt, hash, judged, key })
-        .onConflictDoNothing({ target: signatures.key });
+        .onConflictDoNothing({ target: [signatures.outingId, signatures.key] });
   }
 }
 
@@ -184,9 +200,15 @@ export function takeBack(db: Database, key: string, at: string): Promise<{ back:
   });
 }
 
-async function rowsHere(db: Database, kind: KindName): Promise<Map<string, KeptHere>> {
+async function heldAgainst(db: Database, kind: KindName, theirs: readonly CarriedDocument[]): Promise<Compared[]> {
+  const own = ownOwners();
+  const others = readableOwners(kind).filter((owner) => !own.includes(owner));
+  const read = others.length > 0 ? await rowsHere(db, kind, others) : undefined;
+  return compared(kind, theirs, await rowsHere(db, kind, own), read);
+}
+async function rowsHere(db: Database, kind: KindName, owners: readonly string[]): Promise<Map<string, KeptHere>> {
   const table = documentTables[kind];
-  const rows = await db.select().from(table).where(inArray(table.owner, ownOwners()));
+  const rows = await db.select().from(table).where(inArray(table.owner, owners));
   // Of a name that was handed on, the one that stands.
   rows.sort((a, b) => Number(b.deletedAt !== null) - Number(a.deletedAt !== null));
   return new Map(

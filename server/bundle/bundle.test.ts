@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { eq } from 'drizzle-orm';
-import { bundleJsonSchema } from '#core/documents/bundle';
+import { bundleJsonSchema, bundlePartNames } from '#core/documents/bundle';
 import { readWaypoints } from '#core/exchange/gpx';
 import { readLockerCsv } from '#core/exchange/lockerCsv';
 import { bytesOf, pack, sumOf, textOf, unpack } from '../storage/archive';
@@ -10,7 +10,7 @@ import { hashOf, walkStore } from '../walkround/store';
 import { type TestApp, openApp } from '../testing/openApp';
 
 const OUTING = 'pollack-long-grey';
-const ALL = 'profile,things,boats,waters,species,rules,outings';
+const ALL = bundlePartNames.join(',');
 interface Look {
   documents: { kind: string; id: string; name: string; is: string; why: string; here: number | null }[];
   signatures: { outingId: string; good: boolean }[];

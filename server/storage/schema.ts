@@ -1,5 +1,17 @@
 import { sql } from 'drizzle-orm';
-import { bigint, bigserial, boolean, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import {
+  bigint,
+  bigserial,
+  boolean,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
 
 import type { KindName } from '#core/documents/registry';
 
@@ -59,7 +71,7 @@ export const walkAnswers = pgTable(
   'walk_answers',
   {
     id: bigserial({ mode: 'number' }).primaryKey(),
-    key: uuid().notNull().unique(),
+    key: uuid().notNull(),
     outingId: text()
       .notNull()
       .references(() => outings.id),
@@ -71,7 +83,10 @@ export const walkAnswers = pgTable(
     /** How far the server's clock was ahead of the device's when the answer was sent, ms; null: the device did not say. */
     clockAheadMs: bigint({ mode: 'number' }),
   },
-  (table) => [index('walk_answers_outing').on(table.outingId)],
+  (table) => [
+    index('walk_answers_outing').on(table.outingId),
+    unique('walk_answers_key').on(table.outingId, table.key),
+  ],
 );
 
 /** What was signed, frozen, with its hash. Append-only like the answers. */
@@ -86,9 +101,9 @@ export const signatures = pgTable(
     hash: text().notNull(),
     judged: jsonb().notNull(),
     /** Of one that was made without a network, on the device: sent twice, it is kept once. null: made here. */
-    key: uuid().unique(),
+    key: uuid(),
   },
-  (table) => [index('signatures_outing').on(table.outingId)],
+  (table) => [index('signatures_outing').on(table.outingId), unique('signatures_key').on(table.outingId, table.key)],
 );
 
 /** Plans as they were left with somebody ashore, whole. Append-only: the newest of an outing is the one they have. */
@@ -96,14 +111,14 @@ export const plansLeft = pgTable(
   'plans_left',
   {
     id: bigserial({ mode: 'number' }).primaryKey(),
-    key: uuid().notNull().unique(),
+    key: uuid().notNull(),
     outingId: text()
       .notNull()
       .references(() => outings.id),
     plan: jsonb().notNull(),
     leftAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
   },
-  (table) => [index('plans_left_outing').on(table.outingId)],
+  (table) => [index('plans_left_outing').on(table.outingId), unique('plans_left_key').on(table.outingId, table.key)],
 );
 /** The page on which a plan can be watched, by its secret; one an outing. */
 export const watchPages = pgTable('watch_pages', {
@@ -120,7 +135,7 @@ export const checkIns = pgTable(
   'check_ins',
   {
     id: bigserial({ mode: 'number' }).primaryKey(),
-    key: uuid().notNull().unique(),
+    key: uuid().notNull(),
     outingId: text()
       .notNull()
       .references(() => outings.id),
@@ -131,7 +146,7 @@ export const checkIns = pgTable(
     /** As of the walk-round's answers. */
     clockAheadMs: bigint({ mode: 'number' }),
   },
-  (table) => [index('check_ins_outing').on(table.outingId)],
+  (table) => [index('check_ins_outing').on(table.outingId), unique('check_ins_key').on(table.outingId, table.key)],
 );
 /** Messages to whoever is ashore: each is made once, by its mark. */
 export const outbox = pgTable(

@@ -88,7 +88,7 @@ export function walkStore(db: Database): WalkStore {
       await db
         .insert(walkAnswers)
         .values(answers.map((answer) => ({ ...answer, outingId: rowKey(outingId), recordedAt, clockAheadMs })))
-        .onConflictDoNothing({ target: walkAnswers.key });
+        .onConflictDoNothing({ target: [walkAnswers.outingId, walkAnswers.key] });
     },
     earlier: async (outingId, since) => {
       const rows = await db
@@ -145,7 +145,7 @@ export function walkStore(db: Database): WalkStore {
       await db
         .insert(signatures)
         .values({ outingId: rowKey(outingId), signedAt, hash: hashOf(snapshot), judged: snapshot, key: key ?? null })
-        .onConflictDoNothing({ target: signatures.key });
+        .onConflictDoNothing({ target: [signatures.outingId, signatures.key] });
     },
   };
 }

@@ -84,7 +84,7 @@ export function wordStore(db: Database) {
       const rows = await db
         .insert(plansLeft)
         .values({ key, outingId: rowKey(outingId), plan, leftAt })
-        .onConflictDoNothing({ target: plansLeft.key })
+        .onConflictDoNothing({ target: [plansLeft.outingId, plansLeft.key] })
         .returning({ id: plansLeft.id });
       return rows.length > 0;
     },
@@ -138,7 +138,7 @@ export function wordStore(db: Database) {
       await db
         .insert(checkIns)
         .values(list.map((one) => ({ ...one, outingId: rowKey(outingId), recordedAt, clockAheadMs })))
-        .onConflictDoNothing({ target: checkIns.key });
+        .onConflictDoNothing({ target: [checkIns.outingId, checkIns.key] });
     },
     /** Writes a message once: by its mark it is known again. */
     write: async (message: Omit<typeof outbox.$inferInsert, 'id'>): Promise<void> => {
