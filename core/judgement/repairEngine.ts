@@ -135,25 +135,27 @@ function settles(
   { context, byKey, byTold }: Judged,
   { lowered = false, adds = false } = {},
 ): boolean {
+  const own = ruleOf(one.facts.code);
   const changed = bitsOf((name) => next[name] !== context[name]);
   const differs = (rule: AnyRule) =>
     ((givenBits.get(rule) ?? -1) & changed) !== 0 && rule.reads.some((name) => next[name] !== context[name]);
   const worse = (rule: AnyRule) =>
     foundIn(rule, next).some((told) => {
       const { level, extent, subject } = told;
-      if (level === 'note') return false;
       const same = byTold.get(told);
-      if (same) return same === one;
+      if (same === one) return true;
+      // A Note is settled when it is gone, a Stop or a Mind when no more than a Note is left of it.
+      if (level === 'note') return rule === own && one.level === 'note' && keyOf(rule, subject) === one.key;
+      if (same) return false;
       const key = keyOf(rule, subject);
       if (key === one.key) return !lowered || level === 'stop';
       const was = byKey.get(key);
       if (!was || was.level === 'note' || (level === 'stop' && was.level !== 'stop')) return true;
       return keptExtent(extent) > was.extent + rule.slack;
     });
-  const own = ruleOf(one.facts.code);
   if (!differs(own) || worse(own)) return false;
   const keepsBack = (rule: AnyRule) =>
-    rule !== own && !rule.later && !(adds && rule.placing) && differs(rule) && worse(rule);
+    rule !== own && !rule.later && !rule.notes && !(adds && rule.placing) && differs(rule) && worse(rule);
   const last = lastWorse.get(own);
   if (last && keepsBack(last)) return false;
   const first = rules.find((rule) => rule !== last && keepsBack(rule));

@@ -55,6 +55,8 @@ export interface RuleRecord<Code extends string, Facts, Reads extends Readable> 
   placing?: true;
   /** It is put right after all else, and keeps no repair back. */
   later?: true;
+  /** It only ever notes: whatever it told after a repair, it would not keep that back. */
+  notes?: true;
   /** So much worse, in its measure, does not keep the repair of another finding from being offered. */
   slack?: number;
 }
@@ -68,6 +70,7 @@ export interface Rule<Code extends string = string, Facts = never> {
   readonly boatPart: BoatPart | null;
   readonly placing: boolean;
   readonly later: boolean;
+  readonly notes: boolean;
   readonly slack: number;
   readonly find: (context: Context) => readonly Told<Facts>[];
   readonly say: (facts: Facts) => Sentence;
@@ -92,6 +95,7 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
   boatPart,
   placing,
   later,
+  notes,
   ...record
 }: RuleRecord<Code, Facts, Reads>): Rule<Code, Facts> {
   return {
@@ -100,6 +104,7 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
     boatPart: boatPart ?? null,
     placing: placing ?? false,
     later: later ?? false,
+    notes: notes ?? false,
     slack,
     sheetFor: (facts) => (typeof sheet === 'function' ? sheet(facts) : (sheet ?? null)),
     repairs,

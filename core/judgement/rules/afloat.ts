@@ -317,6 +317,7 @@ const leaning = rule({
 
 const notDrawn = rule({
   code: 'hull-not-drawn',
+  notes: true,
   reads: ['places'],
   station: 'brief',
   boatPart: 'shape',

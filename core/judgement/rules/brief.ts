@@ -120,6 +120,7 @@ const conditionsMissing = rule({
 
 const conditionsStale = rule({
   code: 'conditions-stale',
+  notes: true,
   reads: ['conditions', 'answers', 'now', 'day', 'places', 'log'],
   station: 'brief',
   measure: 'hours',

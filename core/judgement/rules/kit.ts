@@ -54,6 +54,7 @@ const isAutomatic = ({ kind, qualities }: Item) => kind === 'inflatable-jacket' 
 /** Cold water, surf and a poor swimmer speak for foam: a school, told once and softly. */
 const foamFavoured = rule({
   code: 'foam-favoured',
+  notes: true,
   reads: ['carried', 'day', 'places'],
   station: 'kit',
   measure: 'whether',
@@ -171,6 +172,7 @@ const KG_A_PIECE = 2;
 /** More rods, boxes or mass than the angler's own school carries. */
 const tackleOver = rule({
   code: 'tackle-over',
+  notes: true,
   reads: ['tackle', 'day'],
   station: 'kit',
   measure: 'pieces',

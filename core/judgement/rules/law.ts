@@ -117,6 +117,7 @@ const anchorForbidden = rule({
 
 const sizeLimit = rule({
   code: 'size-limit',
+  notes: true,
   reads: ['places', 'day'],
   station: 'kit',
   measure: 'whether',

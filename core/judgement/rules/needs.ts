@@ -194,6 +194,7 @@ function isToldWith(needs: readonly JudgedNeed[], { id, kind }: Item): boolean {
 // What is out of date and leaves a need unmet is told with that need; here only what would otherwise go unsaid.
 const outOfDateAboard = rule({
   code: 'out-of-date-aboard',
+  notes: true,
   reads: ['carried', 'needs', 'lastDay'],
   station: 'kit',
   measure: 'things',

@@ -198,6 +198,7 @@ const rigGuides = rule({
 
 const rigKnot = rule({
   code: 'rig-knot',
+  notes: true,
   reads: ['builtRigs'],
   ...inWorkings,
   measure: 'm longer than the rod',

@@ -230,6 +230,7 @@ function isShut(plan: StowPlan, id: string): boolean {
 
 const highThings = rule({
   code: 'stow-high',
+  notes: true,
   reads: ['plan', 'day', 'brief'],
   station: 'stow',
   placing: true,

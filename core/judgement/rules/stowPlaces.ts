@@ -212,6 +212,7 @@ const wet = rule({
 /** A lid that has to open, with something lying on it. */
 const onLid = rule({
   code: 'stow-on-lid',
+  notes: true,
   reads: ['plan', 'needs'],
   station: 'stow',
   placing: true,

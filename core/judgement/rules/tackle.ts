@@ -37,6 +37,7 @@ const sparesFew = rule({
 
 const sparesMany = rule({
   code: 'spares-many',
+  notes: true,
   reads: ['tackle', 'day', 'brief', 'workings'],
   station: 'workings',
   sheet: 'spares',
@@ -63,6 +64,7 @@ const sparesMany = rule({
 
 const jigLight = rule({
   code: 'jig-light',
+  notes: true,
   reads: ['tackle', 'brief', 'workings', 'jigs'],
   station: 'workings',
   sheet: 'jig',

@@ -250,6 +250,7 @@ const GENTLE_MPS = 2;
 /** Told where nothing else speaks of it: off the shore a wind that feels like none grows with every stroke out. */
 const offshoreWind = rule({
   code: 'offshore-wind',
+  notes: true,
   reads: ['day', 'places'],
   station: 'brief',
   measure: 'm/s',
@@ -289,6 +290,7 @@ const fog = rule({
 
 const darkness = rule({
   code: 'darkness',
+  notes: true,
   reads: ['day', 'needs'],
   station: 'brief',
   measure: 'minutes',
@@ -309,6 +311,7 @@ const darkness = rule({
 const WARMEST_C = 40;
 const coldWater = rule({
   code: 'cold-water',
+  notes: true,
   reads: ['day', 'needs'],
   station: 'brief',
   sheet: 'cold',
@@ -335,6 +338,7 @@ const coldWater = rule({
 
 const party = rule({
   code: 'party',
+  notes: true,
   reads: ['day', 'company'],
   station: 'kit',
   measure: 'people',

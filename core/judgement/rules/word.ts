@@ -92,6 +92,7 @@ const notCarried = rule({
 
 const unwatched = rule({
   code: 'word-unwatched',
+  notes: true,
   reads: ['word', 'log', 'now', 'day'],
   station,
   later: true,
