@@ -20,6 +20,7 @@ import { onWater } from '../boat/drag';
 import { type Plan, planOf } from '../passage/plan';
 import type { Species } from '../catalog/species/species';
 import { HOUR_MS, type Instant, clockAt, dateAt, minutesBetween } from '../units/time';
+import { rememberFor } from '../units/remember';
 import { type Unsaid, unsaidOf } from './unsaid';
 import { type Peak, type WindHour, strongestOffshore, windsOf } from './winds';
 
@@ -131,21 +132,30 @@ export function withBurden(day: DayExposures, { wetSackOnly, ...burden }: Burden
 export function burdenOf(aboard: readonly Aboard[]): Burden {
   let [rods, electricsW, bigHooks] = [0, 0, false];
   let storeUaWK: number | null = null;
-  const stores: KindId[] = [];
+  let [stores, wetSacks] = [0, 0];
   for (const { item, entry } of aboard) {
-    if (isRod(item.kind)) rods += entry.quantity;
-    if (!hasOwnCells(item)) electricsW += (item.attributes.watts ?? 0) * entry.quantity;
-    bigHooks ||= item.qualities.includes('treble');
-    if (kinds[item.kind].means.includes('cold-store')) {
-      const uaWK = item.attributes.uaWK ?? null;
-      // Ice goes into the best store aboard.
-      if (uaWK !== null && (storeUaWK === null || uaWK < storeUaWK)) storeUaWK = uaWK;
-      stores.push(item.kind);
-    }
+    const part = burdenOfOne(item);
+    if (part === null) continue;
+    if (part.rod) rods += entry.quantity;
+    electricsW += part.watts * entry.quantity;
+    bigHooks ||= part.bigHooks;
+    if (!part.store) continue;
+    const uaWK = item.attributes.uaWK ?? null;
+    // Ice goes into the best store aboard.
+    if (uaWK !== null && (storeUaWK === null || uaWK < storeUaWK)) storeUaWK = uaWK;
+    stores += 1;
+    if (item.kind === 'wet-sack') wetSacks += 1;
   }
-  const wetSackOnly = stores.length > 0 && stores.every((kind) => kind === 'wet-sack');
-  return { rods, electricsW, bigHooks, storeUaWK, wetSackOnly };
+  return { rods, electricsW, bigHooks, storeUaWK, wetSackOnly: stores > 0 && stores === wetSacks };
 }
+/** What one thing brings; null: nothing of it. Most things bring nothing, and are asked again and again. */
+export const burdenOfOne = rememberFor((item: Item) => {
+  const rod = isRod(item.kind);
+  const watts = hasOwnCells(item) ? 0 : (item.attributes.watts ?? 0);
+  const bigHooks = item.qualities.includes('treble');
+  const store = kinds[item.kind].means.includes('cold-store');
+  return rod || watts > 0 || bigHooks || store ? { rod, watts, bigHooks, store } : null;
+});
 
 /** What the day and the way expose one to, whatever is aboard. */
 export type DayExposures = Omit<Exposures, keyof Burden | 'coolsByDrying' | 'workings'>;

@@ -21,6 +21,7 @@ import {
   type DayExposures,
   type Exposures,
   burdenOf,
+  burdenOfOne,
   dayExposures,
   withBurden,
 } from '../exposures/exposures';
@@ -183,10 +184,7 @@ const partsOf = rememberFor((item: Item) => ({
   tackle: isTackle(item),
   electrics: (item.attributes.watts ?? 0) > 0 || item.poweredById !== null || batteryOf(item, 1) !== null,
   ground: anchorOf(item) !== null || holds.has(item.kind),
-  burden:
-    (item.attributes.watts ?? 0) > 0 ||
-    item.qualities.includes('treble') ||
-    kinds[item.kind].means.some((id) => id === 'rods' || id === 'cold-store'),
+  burden: burdenOfOne(item) !== null,
 }));
 
 /** Only some of what is aboard; the same record while none of that moved. */
@@ -399,14 +397,13 @@ function needsOf(context: Context, before: Context | null): readonly JudgedNeed[
   const moved = sameDay ? needsTouched(context.moved ?? [], aboard) : null;
   // Whoever waits ashore speaks to one need alone.
   const touched = moved && before?.brief !== context.brief ? new Set([...moved, 'float-plan' as const]) : moved;
-  const judged = new Map<RaisedNeed | undefined, JudgedNeed>();
-  if (touched) before?.needs.forEach((need, i) => touched.has(need.id) || judged.set(before.raised[i], need));
-  const anew = new Set(raised.flatMap((one) => (judged.has(one) ? [] : [one.id])));
+  const known = touched && before ? stillJudged(raised, before, touched) : [];
+  const anew = new Set(raised.flatMap(({ id }, i) => (known[i] ? [] : [id])));
   const candidates = candidatesByNeed(aboard, lastDay, taken, anew, broughtBy(company));
   const needContext: NeedContext = context;
   const needs = raised.map((one, i) => {
-    const known = judged.get(one);
-    if (known) return known;
+    const still = known[i];
+    if (still) return still;
     const made = judgeNeed(one.id, one.raise, needContext, candidates.get(one.id) ?? []);
     // A thing that was only moved is as good a means as it was.
     const was = touched ? before?.needs[i] : undefined;
@@ -414,6 +411,18 @@ function needsOf(context: Context, before: Context | null): readonly JudgedNeed[
   });
   const all = before?.needs;
   return all && all.length === needs.length && needs.every((need, i) => need === all[i]) ? all : needs;
+}
+
+/** Of what is raised, each need that was judged before and is not touched; undefined: it is judged anew. */
+function stillJudged(
+  raised: readonly RaisedNeed[],
+  before: Pick<Context, 'raised' | 'needs'>,
+  touched: ReadonlySet<NeedId>,
+): readonly (JudgedNeed | undefined)[] {
+  const stands = (need: JudgedNeed | undefined) => (need && !touched.has(need.id) ? need : undefined);
+  if (before.raised === raised) return before.needs.map(stands);
+  const judged = new Map(before.raised.map((one, i) => [one, before.needs[i]]));
+  return raised.map((one) => stands(judged.get(one)));
 }
 
 /** What is raised as it was raised before is the same record. */

@@ -119,14 +119,19 @@ function foundIn(rule: AnyRule, context: Context): ReturnType<AnyRule['find']> {
 const givenNames = [...new Set(rules.flatMap(({ reads }) => [...givenFor(reads)]))];
 const bitsOf = (has: (name: keyof Context) => boolean) =>
   givenNames.reduce((bits, name, i) => (has(name) ? bits | (1 << i) : bits), 0);
-const givenBits = new Map(
-  rules.map((rule) => {
+interface Keeper {
+  rule: AnyRule;
+  given: number;
+}
+/** Rules that can keep a repair back. */
+const keepers: readonly Keeper[] = rules
+  .filter(({ later, notes }) => !later && !notes)
+  .map((rule) => {
     const given = givenFor(rule.reads);
-    return [rule, bitsOf((name) => given.has(name))];
-  }),
-);
+    return { rule, given: bitsOf((name) => given.has(name)) };
+  });
 /** Of those that kept back a repair of such a finding, the last: it is asked first the next time. The answer is the same in any order. */
-const lastWorse = new Map<AnyRule, AnyRule>();
+const lastWorse = new Map<AnyRule, Keeper>();
 
 /** Whether a finding is gone after a change, and nothing else has become worse. Its own rule is asked first: most that fail, fail there. */
 function settles(
@@ -136,9 +141,7 @@ function settles(
   { lowered = false, adds = false } = {},
 ): boolean {
   const own = ruleOf(one.facts.code);
-  const changed = bitsOf((name) => next[name] !== context[name]);
-  const differs = (rule: AnyRule) =>
-    ((givenBits.get(rule) ?? -1) & changed) !== 0 && rule.reads.some((name) => next[name] !== context[name]);
+  const reads = (rule: AnyRule) => rule.reads.some((name) => next[name] !== context[name]);
   const worse = (rule: AnyRule) =>
     foundIn(rule, next).some((told) => {
       const { level, extent, subject } = told;
@@ -153,12 +156,14 @@ function settles(
       if (!was || was.level === 'note' || (level === 'stop' && was.level !== 'stop')) return true;
       return keptExtent(extent) > was.extent + rule.slack;
     });
-  if (!differs(own) || worse(own)) return false;
-  const keepsBack = (rule: AnyRule) =>
-    rule !== own && !rule.later && !rule.notes && !(adds && rule.placing) && differs(rule) && worse(rule);
+  if (!reads(own) || worse(own)) return false;
+  // Worked out only now: most of what is tried does not get so far.
+  const changed = bitsOf((name) => next[name] !== context[name]);
+  const keepsBack = ({ rule, given }: Keeper) =>
+    (given & changed) !== 0 && rule !== own && !(adds && rule.placing) && reads(rule) && worse(rule);
   const last = lastWorse.get(own);
   if (last && keepsBack(last)) return false;
-  const first = rules.find((rule) => rule !== last && keepsBack(rule));
+  const first = keepers.find((keeper) => keeper !== last && keepsBack(keeper));
   if (first) lastWorse.set(own, first);
   return first === undefined;
 }

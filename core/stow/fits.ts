@@ -30,8 +30,11 @@ const known = rememberFor((_: Zone) => new WeakMap<Item, NoFit | 'fits'>());
 /** Why a thing does not go into a place of the boat by itself: the opening, the room inside, or its mass; null: it does. */
 export function fitsIn(item: Item, zone: Zone): NoFit | null {
   const tried = known(zone);
-  const answer = tried.get(item) ?? look(item, zone) ?? 'fits';
-  tried.set(item, answer);
+  let answer = tried.get(item);
+  if (answer === undefined) {
+    answer = look(item, zone) ?? 'fits';
+    tried.set(item, answer);
+  }
   return answer === 'fits' ? null : answer;
 }
 function look(item: Item, zone: Zone): NoFit | null {

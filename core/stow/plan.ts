@@ -1,5 +1,5 @@
 import { containerAs, isRod, sizeOf } from '../catalog/gear/stowing';
-import { kinds } from '../catalog/gear/kinds';
+import { type KindId, kindIds, kinds } from '../catalog/gear/kinds';
 import { seatOf, setUpOf } from '../boat/build';
 import { zonesOf } from '../boat/zones';
 import type { Angler } from '../documents/angler';
@@ -62,10 +62,11 @@ export function differsIn({ things, boat }: Stow, mode: Mode): boolean {
   return mode !== 'fish' && (boat[mode] !== null || things.some((one) => one[mode] !== null));
 }
 
+const rodLeashes: ReadonlySet<KindId> = new Set(kindIds.filter((id) => kinds[id].means.includes('rod-retention')));
 export function leashesAboard(aboard: readonly Aboard[], { clearSide }: Pick<Angler, 'clearSide'>): Leashes {
   let [rods, paddle] = [false, false];
   for (const { item } of aboard) {
-    rods ||= kinds[item.kind].means.includes('rod-retention');
+    rods ||= rodLeashes.has(item.kind);
     paddle ||= item.kind === 'paddle-leash';
   }
   return { rods, paddle, clearSide };

@@ -153,6 +153,7 @@ export function thumb(value: number, unit: string): string {
 }
 /** A text with figures to be read in this person's units in braces: "a line {15 m} long". What is in none stands as it is. */
 export function inWords(text: string): string {
+  if (!text.includes('{')) return text;
   return text.replaceAll(/\{(\d+(?:\.\d+)?) ([^}]+)\}/g, (_, digits: string, unit: string) =>
     unitName(unit) === unit
       ? `${digits} ${unit}`

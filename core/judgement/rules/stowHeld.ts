@@ -7,6 +7,7 @@ import { type Placed, eyesOf, leashesOn } from '../../stow/plan';
 import { afterRoll, isLost, lostIn } from '../../stow/roll';
 import { atZone } from '../../stow/at';
 import { sayLies } from '../../stow/say';
+import { rememberFor } from '../../units/remember';
 import { capital, count, listed, plural } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import { type Mode } from '../../vocabulary/stow';
@@ -14,7 +15,7 @@ import type { FindingLevel } from '../../vocabulary/levels';
 import type { Context } from '../context';
 import { rule } from '../rule';
 import { moving, tying, wearing } from '../stowRepairs';
-import { FAR_M, named, idsOf, inMode, afloatPlans, again, byZone, byHand, toldOf } from './stowTold';
+import { type AfloatPlan, FAR_M, named, idsOf, inMode, afloatPlans, again, byZone, byHand, toldOf } from './stowTold';
 
 interface RollLoss {
   need: JudgedNeed;
@@ -22,11 +23,22 @@ interface RollLoss {
   rough: boolean;
   lost: readonly Placed[];
 }
-/** Needs that a capsize would leave without any means, in the mode where it tells most. */
-function rollLosses({ plans, day, needs }: Pick<Context, 'plans' | 'day' | 'needs'>): RollLoss[] {
+const known = rememberFor((_: readonly AfloatPlan[]) => ({
+  needs: null as Context['needs'] | null,
+  losses: [] as readonly RollLoss[],
+}));
+/** Needs that a capsize would leave without any means, in the mode where it tells most: asked by several rules, worked out once. */
+function rollLosses(context: Pick<Context, 'plans' | 'day' | 'needs'>): readonly RollLoss[] {
+  const { needs } = context;
+  const plans = afloatPlans(context);
+  const last = known(plans);
+  if (last.needs !== needs) Object.assign(last, { needs, losses: lossesIn(plans, needs) });
+  return last.losses;
+}
+function lossesIn(plans: readonly AfloatPlan[], needs: Context['needs']): RollLoss[] {
   const unmet = (id: NeedId) => needs.some((need) => need.id === id && !need.met);
   const found = new Map<NeedId, RollLoss>();
-  for (const { mode, plan, rough } of afloatPlans({ plans, day })) {
+  for (const { mode, plan, rough } of plans) {
     for (const need of needs) {
       if (!afterRoll.includes(need.id) || found.has(need.id) || need.counted <= 0) continue;
       // A paddle that nothing holds is told by what asks for its leash.

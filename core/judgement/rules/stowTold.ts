@@ -3,6 +3,7 @@ import { type Placed, type StowPlan } from '../../stow/plan';
 import { count, listed } from '../../units/words';
 import { type Mode, modeWords } from '../../vocabulary/stow';
 import type { Context } from '../context';
+import { rememberFor } from '../../units/remember';
 import type { Told } from '../rule';
 import { planIn } from '../stowRepairs';
 
@@ -27,11 +28,19 @@ export function isRough(mode: Mode, { breakerM, rapids }: Pick<Context['day'], '
   if (mode === 'run') return rapids > 0;
   return (mode === 'launch' || mode === 'land') && (breakerM ?? 0) > SURF_M;
 }
-/** Plans of the modes that are afloat, each plan once, under the mode in which it is hardest. */
-export function afloatPlans({
-  plans,
-  day,
-}: Pick<Context, 'plans' | 'day'>): { mode: Mode; plan: StowPlan; rough: boolean }[] {
+export interface AfloatPlan {
+  mode: Mode;
+  plan: StowPlan;
+  rough: boolean;
+}
+const known = rememberFor((_: Context['plans']) => ({ day: null as Context['day'] | null, list: [] as AfloatPlan[] }));
+/** Plans of the modes that are afloat, each plan once, under the mode in which it is hardest: the same list for the same plans and day. */
+export function afloatPlans({ plans, day }: Pick<Context, 'plans' | 'day'>): readonly AfloatPlan[] {
+  const last = known(plans);
+  if (last.day !== day) Object.assign(last, { day, list: afloatAmong(plans, day) });
+  return last.list;
+}
+function afloatAmong(plans: Context['plans'], day: Context['day']): AfloatPlan[] {
   const list = plans
     .filter(({ mode }) => mode !== 'carry' && mode !== 'camp')
     .map((one) => ({ ...one, rough: isRough(one.mode, day) }))
