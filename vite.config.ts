@@ -79,10 +79,10 @@ const together = {
     {
       name: 'controls',
       test: /[\\/]node_modules[\\/](@mui|react-transition-group|@popperjs)[\\/]/,
-      minShareCount: 4,
+      minShareCount: 6,
       priority: 1,
     },
-    { name: 'counting', test: /[\\/]core[\\/]/, minShareCount: 4, priority: 1 },
+    { name: 'counting', test: /[\\/]core[\\/]/, minShareCount: 6, priority: 1 },
   ],
 };
 

@@ -8,7 +8,7 @@ import type { Answers } from '../walkround/answers';
 import { answersTo } from './accepted';
 import { type Context, contextOf } from './context';
 import type { Finding } from './finding';
-import { judge } from './repairEngine';
+import { loudAfter } from './repairEngine';
 import type { Facts, Found } from './allRules';
 
 /** One launch as it would be judged. */
@@ -50,6 +50,7 @@ export function betterHours(outing: Outing, references: References, answers: Ans
   // One who means to be home by midnight is shown no night; one who means to fish through it is.
   const endsThatDay = brief.nights === 0 && !throughMidnight(brief);
   const like = contextOf(outing, references, answers, now);
+  const loudIn = loudAfter(like);
   const judged: JudgedHour[] = [];
   for (let d = 0; d < DAYS; d += 1) {
     const date = addDays(brief.date, d);
@@ -63,7 +64,7 @@ export function betterHours(outing: Outing, references: References, answers: Ans
       const launchAt = clockAt(midnight + minute * 60_000, water.timeZone);
       const moved = movedTo(brief, date, launchAt);
       const context = contextOf({ ...outing, brief: moved }, references, answers, now, like);
-      judged.push({ date, launchAt, homeAt: moved.homeAt, ...likeOf(context), open: openIn(context) });
+      judged.push({ date, launchAt, homeAt: moved.homeAt, ...likeOf(context), open: openOf(loudIn(context), context) });
     }
   }
   return told(judged);
@@ -73,10 +74,9 @@ interface JudgedHour extends Omit<LaunchChoice, 'stops' | 'minds' | 'first' | 's
   open: readonly Found[];
 }
 
-/** Stops and Minds that stand unanswered. */
-function openIn(context: Context): Found[] {
-  return judge(context).all.filter((one) => {
-    if (one.level === 'note') return false;
+/** Those that stand unanswered. */
+function openOf(loud: readonly Found[], context: Context): Found[] {
+  return loud.filter((one) => {
     const { here, there } = answersTo(one, context);
     return here === null && there === null;
   });

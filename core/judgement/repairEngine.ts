@@ -42,6 +42,17 @@ export function judge(context: Context): Judged {
   return { context, all, byKey: new Map(all.map((one) => [one.key, one])), byTold };
 }
 
+/** For many outings that follow one: their Stops and Minds. A rule that reads nothing that differs is not asked again. */
+export function loudAfter(before: Context): (next: Context) => Found[] {
+  const asked = rules.filter(({ notes }) => !notes).map((rule) => ({ rule, was: rule.find(before) }));
+  return (next) =>
+    asked.flatMap(({ rule, was }) =>
+      (rule.reads.some((name) => next[name] !== before[name]) ? rule.find(next) : was)
+        .filter(({ level }) => level !== 'note')
+        .map((told) => foundFrom(rule, told)),
+    );
+}
+
 /**
  * Repairs that settle a finding, the fitting one first; where none does, what leaves a Mind of a Stop. Each is carried out on a copy and judged: offered only when the finding is gone
  * and no other Stop or Mind has come or grown. Judged is only what reads something that the repair changed.
