@@ -44,16 +44,18 @@ export const StowSheet = memo(function StowSheet() {
           </Box>
         ))}
       </Box>
-      {assessment.ready.map(({ mode, lines }) => (
-        <Box key={mode} sx={{ breakInside: 'avoid', mt: 1 }}>
-          <strong>{beforeMode(mode)}</strong>
-          <ul style={{ margin: 0, paddingLeft: 0, listStyle: 'none' }}>
-            {lines.map((line) => (
-              <li key={line}>☐ {line}</li>
-            ))}
-          </ul>
-        </Box>
-      ))}
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', columnGap: 3, mt: 1 }}>
+        {assessment.ready.map(({ mode, lines }) => (
+          <Box key={mode} sx={{ breakInside: 'avoid' }}>
+            <strong>{beforeMode(mode)}</strong>
+            <ul style={{ margin: 0, paddingLeft: 0, listStyle: 'none' }}>
+              {lines.map((line) => (
+                <li key={line}>☐ {line}</li>
+              ))}
+            </ul>
+          </Box>
+        ))}
+      </Box>
     </Box>
   );
 });
