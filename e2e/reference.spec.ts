@@ -133,7 +133,8 @@ test('a procedure is written in one’s own words, read before signing, and put 
   await expect(page.getByRole('region', { name: 'Capsize drill' })).toHaveCount(0);
 
   await page.goto('/outings/pollack-long-grey/walk-round');
-  const head = page.getByRole('region', { name: 'To have in the head' });
+  const head = page.getByRole('group', { name: 'To have in the head' });
+  await head.getByText(/^To have in the head/).click();
   await head.getByText('Over, and back in').click();
   await expect(head.getByText('Roll her up from the left.')).toBeVisible();
   await expect(head.getByText('Landing through breakers')).toBeVisible();

@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import type { Procedure } from '#core/documents/procedure';
 import { ridesAlong } from '#core/documents/references';
+import { count, plural } from '#core/units/words';
 import { allProcedures, proceduresFor } from '#core/walkround/procedures';
 import { useKept } from '../../../documents/queries';
 import { useDesk } from '../../desk';
@@ -12,13 +13,20 @@ export function Procedures() {
   const procedures = useProcedures();
   if (procedures.length === 0) return null;
   return (
-    <Box component="section" aria-label="To have in the head" sx={{ my: 2 }}>
-      <Typography sx={{ fontWeight: 700 }}>To have in the head</Typography>
+    <Box
+      component="details"
+      role="group"
+      aria-label="To have in the head"
+      sx={{ my: 2, borderTop: 1, borderColor: 'divider' }}
+    >
+      <Box component="summary" sx={{ py: 1.75, cursor: 'pointer', fontSize: '1.05rem' }}>
+        <b>To have in the head:</b> {count(procedures.length)} {plural(procedures.length, 'procedure')}
+      </Box>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 0.5 }}>
         Read them through once; nothing is asked about them.
       </Typography>
       {procedures.map(({ id, name, steps }) => (
-        <Box component="details" key={id} sx={{ borderTop: 1, borderColor: 'divider' }}>
+        <Box component="details" key={id} sx={{ borderTop: 1, borderColor: 'divider', ml: 2 }}>
           <Box component="summary" sx={{ py: 1.75, cursor: 'pointer', fontSize: '1.05rem' }}>
             {name}
           </Box>
