@@ -13,6 +13,7 @@ import { listed } from '#core/units/words';
 import { containersAmong } from './containers';
 import { PhotoField } from './PhotoField';
 import { capital } from '#core/units/words';
+import { FormSeveral } from '../../ui/FormSeveral';
 import { FormChoice, FormDate, FormNumber, FormSwitch, FormText, asOptions } from '../../ui/fields';
 import { NumberField } from '../../ui/NumberField';
 
@@ -96,19 +97,12 @@ export function ItemFields({
           ))}
         </Two>
       )}
-      <Controller
+      <FormSeveral
         control={control}
         name="qualities"
-        render={({ field }) => (
-          <Autocomplete
-            multiple
-            options={qualityIds}
-            value={field.value}
-            getOptionLabel={(quality) => qualities[quality]}
-            onChange={(_, chosen) => field.onChange(chosen)}
-            renderInput={(params) => <TextField {...params} label="What it is" />}
-          />
-        )}
+        label="What it is"
+        options={qualityIds}
+        nameOf={(quality) => qualities[quality]}
       />
       <Two>
         <FormChoice

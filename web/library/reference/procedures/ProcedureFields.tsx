@@ -1,4 +1,3 @@
-import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Controller, type UseFormReturn } from 'react-hook-form';
@@ -6,7 +5,9 @@ import { findKinds } from '#core/catalog/gear/findKinds';
 import { kindIds, kinds } from '#core/catalog/gear/kinds';
 import { type Procedure, procedureOccasions } from '#core/documents/procedure';
 import { capital } from '#core/units/words';
+import { FormSeveral } from '../../../ui/FormSeveral';
 import { FormText } from '../../../ui/fields';
+import { messageIn } from '../../../ui/messageIn';
 
 /** Its name, its steps one to a line, and with which outings it is gone through. */
 export function ProcedureFields({ form: { control } }: { form: UseFormReturn<Procedure> }) {
@@ -21,45 +22,24 @@ export function ProcedureFields({ form: { control } }: { form: UseFormReturn<Pro
             value={field.value}
             onChange={field.onChange}
             onBlur={field.onBlur}
-            error={messageOf(fieldState.error)}
+            error={messageIn(fieldState.error)}
           />
         )}
       />
-      <Controller
+      <FormSeveral
         control={control}
         name="occasions"
-        render={({ field }) => (
-          <Autocomplete
-            multiple
-            options={procedureOccasions}
-            getOptionLabel={capital}
-            value={field.value}
-            onChange={(_, chosen) => field.onChange(chosen)}
-            renderInput={(params) => <TextField {...params} label="Read through with outings" />}
-          />
-        )}
+        label="Read through with outings"
+        options={procedureOccasions}
+        nameOf={capital}
       />
-      <Controller
+      <FormSeveral
         control={control}
         name="kinds"
-        render={({ field, fieldState }) => (
-          <Autocomplete
-            multiple
-            options={kindIds}
-            getOptionLabel={(kind) => kinds[kind].name}
-            filterOptions={(_, { inputValue }) => [...findKinds(inputValue)]}
-            value={field.value}
-            onChange={(_, chosen) => field.onChange(chosen)}
-            renderInput={(params) => (
-              <TextField
-                {...params}
-                label="And with one of these aboard"
-                error={fieldState.error !== undefined}
-                helperText={messageOf(fieldState.error)}
-              />
-            )}
-          />
-        )}
+        label="And with one of these aboard"
+        options={kindIds}
+        nameOf={(kind) => kinds[kind].name}
+        find={findKinds}
       />
     </>
   );
@@ -100,12 +80,4 @@ function stepsIn(text: string): string[] {
 }
 function sameSteps(a: readonly string[], b: readonly string[]): boolean {
   return a.length === b.length && a.every((line, i) => line === b[i]);
-}
-
-/** What is wrong with a list, or with the first of its records that has something wrong. */
-function messageOf(error: unknown): string | undefined {
-  if (typeof error !== 'object' || error === null) return undefined;
-  if ('message' in error && typeof error.message === 'string') return error.message;
-  const at = Object.keys(error).find((key) => key !== 'ref' && key !== 'root' && key !== 'type');
-  return at === undefined ? messageOf('root' in error ? error.root : null) : messageOf(error[at as keyof typeof error]);
 }

@@ -1,9 +1,8 @@
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
-import TextField from '@mui/material/TextField';
-import { Controller, type UseFormReturn } from 'react-hook-form';
+import type { UseFormReturn } from 'react-hook-form';
 import type { OwnSpecies } from '#core/documents/ownSpecies';
 import { habitats } from '#core/catalog/species/speciesRows';
+import { FormSeveral } from '../../../ui/FormSeveral';
 import { FormChoice, FormNumber, FormText, asOptions } from '../../../ui/fields';
 
 const ranges = [
@@ -22,26 +21,7 @@ export function SpeciesFields({ form }: { form: UseFormReturn<OwnSpecies> }) {
   return (
     <>
       <FormText control={control} name="name" label="Its name" />
-      <Controller
-        control={control}
-        name="habitats"
-        render={({ field, fieldState }) => (
-          <Autocomplete
-            multiple
-            options={habitats}
-            value={field.value}
-            onChange={(_, chosen) => field.onChange(chosen)}
-            renderInput={(params) => (
-              <TextField
-                {...params}
-                label="Lives in"
-                error={fieldState.error !== undefined}
-                helperText={fieldState.error?.message}
-              />
-            )}
-          />
-        )}
-      />
+      <FormSeveral control={control} name="habitats" label="Lives in" options={habitats} />
       <Box sx={two}>
         <FormText control={control} name="continents" label="Where on the map" />
         <FormText control={control} name="stands" label="Where it stands" />
