@@ -14,9 +14,17 @@ import type { OtherMode } from '../vocabulary/stow';
 import { withHours } from './hours';
 import { byClock } from '../units/clockWords';
 
+export interface AddedItem {
+  itemId: string;
+  quantity: number;
+  more: number;
+  name: string;
+  massKg: number;
+}
 /** What each action that would settle a finding needs to know. */
 interface RepairData {
-  'add-items': { items: readonly { itemId: string; quantity: number; name: string; massKg: number }[] };
+  /** `quantity` is what is aboard then, in all; `more` of them come. */
+  'add-items': { items: readonly AddedItem[] };
   'remove-item': { itemId: string; name: string };
   'remove-items': { items: readonly { itemId: string; name: string }[] };
   'separate-item': { itemId: string; name: string };
@@ -39,6 +47,8 @@ interface RepairData {
   'set-alignment': { alignment: Alignment };
   'swap-item': { offId: string; off: string; onId: string; on: string };
   'looked-again': object;
+  /** One after another, where one alone does not do. */
+  together: { parts: readonly Repair[] };
   stow: { puts: readonly Put[]; words: string };
   'rig-boat': { mode: OtherMode; seat: SeatHeight | null; floats: 'out' | 'folded' | null; words: string };
 }
@@ -51,6 +61,11 @@ interface RepairKind<Data> {
   /** The words on its button. */
   say: (data: Data) => string;
 }
+/** "Rod leash", "Water bottle × 2", "one more Rod leash". */
+function sayAdded({ name, quantity, more }: AddedItem): string {
+  if (quantity > more) return `${count(more)} more ${name}`;
+  return more > 1 ? `${name} × ${more}` : name;
+}
 const inBrief = (outing: Outing, change: Partial<Outing['brief']>): Outing => ({
   ...outing,
   brief: { ...outing.brief, ...change },
@@ -62,7 +77,7 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
     apply: (outing, { items }) =>
       items.reduce((next, { itemId, quantity }) => withItem(next, itemId, quantity), outing),
     say: ({ items }) =>
-      `Add ${listed(items.map(({ name, quantity }) => (quantity > 1 ? `${name} × ${quantity}` : name)))} (${mass(items.reduce((sum, { massKg }) => sum + massKg, 0))})`,
+      `Add ${listed(items.map(sayAdded))} (${mass(items.reduce((sum, { massKg }) => sum + massKg, 0))})`,
   },
   'remove-item': {
     apply: (outing, { itemId }) => withItem(outing, itemId, 0),
@@ -169,12 +184,18 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
     apply: (outing, { mode, seat, floats }) => withRigged(outing, mode, { seat, floats }),
     say: ({ words }) => words,
   },
+  together: {
+    apply: (outing, { parts }, now) => parts.reduce((next, part) => applyRepair(next, part, now), outing),
+    say: ({ parts: [first, ...rest] }) =>
+      listed([...(first ? [kindOf(first).say(first)] : []), ...rest.map((part) => inside(kindOf(part).say(part)))]),
+  },
   'looked-again': {
     apply: (outing, _, now) => ({ ...outing, conditions: { ...outing.conditions, takenAt: isoAt(now, 'utc') } }),
     say: () => 'I have looked again: as written',
   },
 };
 
+const inside = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 function kindOf(repair: Repair): RepairKind<Repair> {
   return repairKinds[repair.do] as RepairKind<Repair>;
 }

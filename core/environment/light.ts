@@ -54,6 +54,15 @@ export function isDark(at: Instant, latDeg: number, lonDeg: number): boolean {
   return getPosition(new Date(at), latDeg, lonDeg).altitude < SUN_RIM_DEG;
 }
 
+/** How high the sun comes within a span, by its position every half hour, degrees over the horizon; under it, less than nought. */
+export function highestSun(from: Instant, to: Instant, latDeg: number, lonDeg: number): number {
+  let highest = -90;
+  for (let at = from; ; at = Math.min(to, at + HOUR_MS / 2)) {
+    highest = Math.max(highest, getPosition(new Date(at), latDeg, lonDeg).altitude);
+    if (at >= to) return highest;
+  }
+}
+
 /** Local solar noon to within the equation of time, for picking the day. */
 export function noonOf(date: string, lonDeg: number): Instant {
   return Date.parse(`${date}T12:00:00Z`) - (lonDeg / 15) * HOUR_MS;

@@ -1,6 +1,6 @@
 import { type Day, dayOf } from '../environment/day';
 import { heatIndex, windChill } from '../environment/feels';
-import { darkness, lightOfDay, noonOf } from '../environment/light';
+import { darkness, highestSun, lightOfDay, noonOf } from '../environment/light';
 import { type Sea, seaAt } from '../environment/sea';
 import { type KindId, kinds } from '../catalog/gear/kinds';
 import { type SpotHour, spotHours } from '../environment/spot';
@@ -19,7 +19,7 @@ import { farthestFromGround } from '../passage/ground';
 import { onWater } from '../boat/drag';
 import { type Plan, planOf } from '../passage/plan';
 import type { Species } from '../catalog/species/species';
-import { HOUR_MS, type Instant, clockAt, dateAt, minutesBetween } from '../units/time';
+import { DAY_MS, HOUR_MS, type Instant, clockAt, dateAt, minutesBetween } from '../units/time';
 import { rememberFor } from '../units/remember';
 import { type Unsaid, unsaidOf } from './unsaid';
 import { type Peak, type WindHour, strongestOffshore, windsOf } from './winds';
@@ -39,6 +39,8 @@ export interface Exposures {
   darkMinutes: number;
   /** From coming in to sunset; null: it is dark by then, or the sun does not set. */
   daylightLeftMin: number | null;
+  /** How high the sun comes while one is out, degrees; null: not known. */
+  sunHighestDeg: number | null;
   /** Parts of the outing in darkness, as clock times at the water. */
   darkSpans: readonly { from: string; to: string }[];
   /** From a landing, where vehicle, road and help are; and from any ground where one can get out. m. */
@@ -184,6 +186,7 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
     hoursAfloat: span ? minutesBetween(span.from, span.to) / 60 : null,
     darkMinutes: dark.minutes,
     daylightLeftMin: afloat && water ? daylightLeft(afloat.to, water) : null,
+    sunHighestDeg: afloat && water ? sunOf(afloat, brief, water) : null,
     darkSpans: dark.spans.map(([from, to]) => ({ from: clockAt(from, zone), to: clockAt(to, zone) })),
     maxDistanceFromLandingM: distanceM,
     maxDistanceFromShoreM: shoreM,
@@ -240,6 +243,10 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
   };
 }
 
+/** Over days the sun of the first is that of all. */
+function sunOf({ from, to }: { from: Instant; to: Instant }, { nights }: Brief, { latDeg, lonDeg }: Water): number {
+  return highestSun(from, nights > 0 ? Math.min(to, from + DAY_MS) : to, latDeg, lonDeg);
+}
 function daylightLeft(until: Instant, { latDeg, lonDeg, timeZone }: Water): number | null {
   const { sunrise, sunset } = lightOfDay(noonOf(dateAt(until, timeZone), lonDeg), latDeg, lonDeg);
   if (sunrise === null || sunset === null || until < sunrise || until > sunset) return null;

@@ -254,6 +254,18 @@ describe('a finding', () => {
       for (const repair of finding.repairs) expect(sayRepair(repair).length).toBeGreaterThan(3);
     }
   });
+  it('of an estimate is told when it is over by more than practice would grant, and never by a digit that nobody sees', () => {
+    const limit = references.angler?.limits.breakerM ?? NaN;
+    let granted = 0;
+    for (let swellM = 0.3; swellM < 1; swellM += 0.01) {
+      const outing = weather(ready, { swellM });
+      const { exposures, findings } = judge(outing);
+      const told = findings.some(({ key }) => key === 'surf-over-limit');
+      expect(told, `${exposures.breakerM}`).toBe((exposures.breakerM ?? 0) > limit * 1.05);
+      if (!told && (exposures.breakerM ?? 0) > limit) granted += 1;
+    }
+    expect(granted).toBeGreaterThan(0);
+  });
   it('of law or physics cannot be overridden; of judgement only by the experienced; a Mind by anyone', () => {
     const surf = weather(ready, { swellM: 2 });
     expect(find('surf-over-limit', surf, angler({ experience: 'some' }))?.answerable).toBe(false);
@@ -324,6 +336,20 @@ describe('repairs offered', () => {
           expect(came.filter(({ station }) => station !== 'leave-word')).toEqual([]);
         }
     }
+  });
+  it('put something else elsewhere where what comes aboard would weigh the stern down, and say so', () => {
+    const night = outings.find(({ id }) => id === 'venn-overnight') as Outing;
+    const laden = ['filter', 'big-aid', 'dry-set'].reduce((next, id) => withItem(next, id, 0), night);
+    const found = (outing: Outing) => judge(outing).findings.find(({ key }) => key === 'need-unmet:spare-clothes');
+    const [repair] = found(laden)?.repairs ?? [];
+    expect(repair).toMatchObject({ do: 'together', parts: [{ do: 'add-items' }, { do: 'stow' }] });
+    if (!repair) return;
+    expect(sayRepair(repair)).toMatch(/^Add Dry set in a bag \(1\.6 kg\) and put .+/);
+    const after = applyRepair(laden, repair, now);
+    expect(found(after)).toBeUndefined();
+    const stern = (outing: Outing) => judge(outing).findings.find(({ key }) => key === 'stern-load');
+    expect(stern(withItem(laden, 'dry-set', 1))?.level).toBe('stop');
+    expect(stern(after)?.level).not.toBe('stop');
   });
   it('bring the lightest sound item first', () => {
     const second = judge(withItem(ready, 'four-piece', 0)).findings.find(

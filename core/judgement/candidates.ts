@@ -1,14 +1,14 @@
 import { type KindId, kinds } from '../catalog/gear/kinds';
 import { minutesTo } from '../documents/hours';
 import type { Item } from '../documents/item';
-import type { Repair } from '../editing/repair';
+import type { AddedItem, Repair } from '../editing/repair';
 import { clockAt, minutesOf, shiftClock } from '../units/time';
 import { rememberFor } from '../units/remember';
 import type { NeedId } from '../vocabulary/needs';
 import { catalogue } from '../needs/catalogue';
 import { filledSorts, outOfService } from '../needs/match';
 import { disqualified, isBySort, sortOf } from '../needs/need';
-import { favours } from '../needs/schools';
+import { comesFirst } from '../needs/schools';
 import { type Aboard, byItself } from '../documents/references';
 import { type Context, asSpare } from './context';
 
@@ -139,8 +139,12 @@ export function isAboard({ aboard }: Pick<Context, 'aboard'>, { id }: Item): boo
 export function adding(context: Context, kinds_: readonly KindId[]): Repair[] {
   return owned(context, (item) => kinds_.includes(item.kind) && !isAboard(context, item)).map((item) => ({
     do: 'add-items',
-    items: [{ itemId: item.id, quantity: 1, name: item.name, massKg: item.massKg }],
+    items: [theFirst(item)],
   }));
+}
+/** One of a thing of which none is aboard. */
+export function theFirst({ id: itemId, name, massKg }: Item): AddedItem {
+  return { itemId, quantity: 1, more: 1, name, massKg };
 }
 /** Another boat that is fit to go, as well as its own hours and rules allow. */
 export function otherBoats({ boats, places: { craft } }: Pick<Context, 'boats' | 'places'>): Repair[] {
@@ -212,7 +216,7 @@ function sparesFor(needId: NeedId, context: Context): Spare[] {
     })
     .sort(
       (a, b) =>
-        Number(favours(context.angler, b.item)) - Number(favours(context.angler, a.item)) ||
+        Number(comesFirst(context.places, b.item)) - Number(comesFirst(context.places, a.item)) ||
         made(a.item, needId) - made(b.item, needId) ||
         a.item.massKg - b.item.massKg ||
         a.item.id.localeCompare(b.item.id),

@@ -1,7 +1,7 @@
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
 import { byItself } from '../documents/references';
-import { type Repair, applyRepair } from '../editing/repair';
+import { type AddedItem as Added, type Repair, applyRepair } from '../editing/repair';
 import { catalogue } from '../needs/catalogue';
 import { clashOf } from '../needs/clash';
 import { isBySort, sortOf, worthOf } from '../needs/need';
@@ -20,6 +20,7 @@ const MOST_JUDGED = 12;
 /** Of places and loads fewer are tried: the nearest, and the heaviest, come first. */
 const MOST_PLACED = 5;
 const MOST_ADDED = 6;
+const MOST_MOVED = 3;
 const MOST_TRIED = 3;
 /** A thing added may ask for another, and that for a third: a rod wants its leash. */
 const MOST_ROUNDS = 3;
@@ -96,6 +97,7 @@ function mostJudged({ station }: AnyRule, level: Found['level']): number {
   return station === 'stow' ? MOST_PLACED : MOST_JUDGED;
 }
 function adds(repair: Repair, itemId: string): boolean {
+  if (repair.do === 'together') return repair.parts.some((part) => adds(part, itemId));
   return repair.do === 'add-items' && repair.items.some((one) => one.itemId === itemId);
 }
 
@@ -144,13 +146,17 @@ const keepers: readonly Keeper[] = rules
 /** Of those that kept back a repair of such a finding, the last: it is asked first the next time. The answer is the same in any order. */
 const lastWorse = new Map<AnyRule, Keeper>();
 
-/** Whether a finding is gone after a change, and nothing else has become worse. Its own rule is asked first: most that fail, fail there. */
-function settles(
+/** Whether a finding is gone after a change, and nothing else has become worse. */
+function settles(one: Found, next: Context, judged: Judged, how: { lowered?: boolean; adds?: boolean } = {}): boolean {
+  return keptBackBy(one, next, judged, how) === null;
+}
+/** What keeps a change back: the finding itself where it still stands, else one that has come or grown. Its own rule is asked first: most that fail, fail there. */
+function keptBackBy(
   one: Found,
   next: Context,
   { context, byKey, byTold }: Judged,
   { lowered = false, adds = false } = {},
-): boolean {
+): AnyRule | null {
   const own = ruleOf(one.facts.code);
   const reads = (rule: AnyRule) => rule.reads.some((name) => next[name] !== context[name]);
   const worse = (rule: AnyRule) =>
@@ -167,23 +173,22 @@ function settles(
       if (!was || was.level === 'note' || (level === 'stop' && was.level !== 'stop')) return true;
       return keptExtent(extent) > was.extent + rule.slack;
     });
-  if (!reads(own) || worse(own)) return false;
+  if (!reads(own) || worse(own)) return own;
   // Worked out only now: most of what is tried does not get so far.
   const changed = bitsOf((name) => next[name] !== context[name]);
   const keepsBack = ({ rule, given }: Keeper) =>
     (given & changed) !== 0 && rule !== own && !(adds && rule.placing) && reads(rule) && worse(rule);
   const last = lastWorse.get(own);
-  if (last && keepsBack(last)) return false;
+  if (last && keepsBack(last)) return last.rule;
   const first = keepers.find((keeper) => keeper !== last && keepsBack(keeper));
   if (first) lastWorse.set(own, first);
-  return first === undefined;
+  return first?.rule ?? null;
 }
 
 interface Asked {
   needId: NeedId;
   missing: number;
 }
-type Added = Extract<Repair, { do: 'add-items' }>['items'][number];
 
 /**
  * The lightest sound items of the locker that meet the need, added one to another until it is met; where they raise
@@ -202,7 +207,10 @@ function addingItems(asked: Asked, one: Found, judged: Judged, skip: number): Re
     if (chosen.length > MOST_ADDED) return null;
     const repair: Repair = { do: 'add-items', items: chosen };
     const next = repaired(context, repair);
-    if (settles(one, next, judged, { adds: true })) return repair;
+    const by = keptBackBy(one, next, judged, { adds: true });
+    if (by === null) return repair;
+    const withRoom = by === ruleOf(one.facts.code) ? null : stowedToo(repair, by, next, one, judged);
+    if (withRoom) return withRoom;
     open = rulesThatAsk.flatMap((rule) =>
       foundBy(rule, next).flatMap((now) => {
         const asks = now.level === 'note' || byKey.has(now.key) ? null : rule.asks(now.facts);
@@ -211,6 +219,30 @@ function addingItems(asked: Asked, one: Found, judged: Judged, skip: number): Re
     );
   }
   return null;
+}
+
+/** Where what comes aboard lies badly or makes the boat lie badly, something is put elsewhere along with it. */
+function stowedToo(adds: Repair, by: AnyRule, next: Context, one: Found, judged: Judged): Repair | null {
+  const moves = foundIn(by, next)
+    .flatMap((told) => by.repairs(told.facts, next))
+    .filter((repair) => repair.do === 'stow')
+    .slice(0, MOST_MOVED);
+  const before = new Set(misplaced(next));
+  for (const move of moves) {
+    const both: Repair = { do: 'together', parts: [adds, move] };
+    const after = repaired(judged.context, both);
+    // What is moved is not put where it is in the way of something else.
+    if (settles(one, after, judged, { adds: true }) && misplaced(after).every((key) => before.has(key))) return both;
+  }
+  return null;
+}
+/** Stops and Minds of where single things lie. */
+function misplaced(context: Context): string[] {
+  return keepers.flatMap(({ rule }) =>
+    rule.placing
+      ? foundIn(rule, context).flatMap(({ level, subject }) => (level === 'note' ? [] : [keyOf(rule, subject)]))
+      : [],
+  );
 }
 
 function lightest(
@@ -237,7 +269,7 @@ function lightest(
     const more = bySort && !need.amount ? 1 : Math.min(free, Math.max(1, Math.ceil(missing / each - 1e-9)));
     chosen.push({
       item,
-      added: { itemId: item.id, quantity: before + more, name: item.name, massKg: item.massKg * more },
+      added: { itemId: item.id, quantity: before + more, more: before + more - carried, name: item.name, massKg: item.massKg * more },
     });
     missing -= more * each;
   }

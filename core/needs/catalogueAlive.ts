@@ -283,7 +283,8 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       if (!cold) return null;
       const exposed = reasons(aloneOut(exposures), offShore(exposures, 500));
       const veryCold = (exposures.waterC ?? WETSUIT_BELOW_C) < DRYSUIT_BELOW_C;
-      const level = exposed.length > 0 || veryCold ? 'must' : 'should';
+      // In company and by the bank a cold swim is short.
+      const level = exposed.length > 0 || veryCold ? 'must' : exposures.solo ? 'should' : 'could';
       return { level, want: 1, lifeCritical: level === 'must', reasons: [cold, ...exposed] };
     },
     disqualify: ({ item }, { exposures }) =>

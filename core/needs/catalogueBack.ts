@@ -99,11 +99,12 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     far: 'landing',
     fits: 'compass and chart together are one; the compass counts for both',
     title: 'Know where you are',
-    without: 'In dark or mist the shore is a guess.',
+    without: 'In dark or mist shore and landing are a guess.',
     raise: ({ exposures }) => {
-      const dark = inDark(exposures);
-      const must = Boolean(dark) && (exposures.maxDistanceFromLandingM ?? 0) > 1000;
-      return raised(must ? 'must' : 'should', 1, false, reasons(farAfield(exposures, 1000), dark, inFog(exposures)));
+      const [dark, fog, far] = [inDark(exposures), inFog(exposures), farAfield(exposures, 1000)];
+      // Between two banks, in daylight, the river itself is the way.
+      const between = exposures.river && !dark && !fog;
+      return raised(dark && far ? 'must' : between ? 'could' : 'should', 1, false, reasons(far, dark, fog));
     },
     // Chart and compass are one means together: the compass counts for both.
     disqualify: ({ item }, { aboard }) => {

@@ -3,6 +3,8 @@ import type { needsByPurpose } from '../vocabulary/needs';
 import { type Need, type NeedTable, type Part, ownSort, raised, reasons } from './need';
 import { coldAir, coldWater, inDark, outOvernight } from './reason';
 
+/** Farther than this from the vehicle, dry clothes are carried, m. Rule of thumb. */
+const CLOTHES_ABOARD_FROM_M = 300;
 /** Air that feels hotter than this asks for cooling, °C. */
 const HOT_FROM_C = 29;
 
@@ -35,6 +37,8 @@ export const power: NeedTable<(typeof needsByPurpose.power)[number]> = {
   },
 };
 
+/** Under a lower sun skin is not likely to burn within a day: the ultraviolet index stays under 3. Rule of thumb. */
+const BURNS_FROM_DEG = 30;
 /** Sun is kept off by a set: head, eyes and skin. */
 const sunParts: readonly Part[] = [
   { id: 'head', name: 'a hat', kinds: ['hat'] },
@@ -96,7 +100,14 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     without: 'Burnt skin and glare, with nowhere to go.',
     raise: ({ exposures }) => {
       const bright = (exposures.hoursAfloat ?? 0) - exposures.darkMinutes / 60;
-      return raised('should', sunParts.length, false, reasons(bright > 1 && { because: 'hours', hours: bright }));
+      const deg = exposures.sunHighestDeg;
+      const burns = deg === null || deg >= BURNS_FROM_DEG;
+      return raised(
+        burns ? 'should' : 'could',
+        sunParts.length,
+        false,
+        bright > 1 ? reasons({ because: 'hours', hours: bright }, deg !== null && deg > 0 && { because: 'sun', deg }) : [],
+      );
     },
     parts: () => sunParts,
   },
@@ -121,8 +132,11 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     fits: 'a full set: a wrap is one piece of it',
     title: 'Dry clothes in a bag',
     without: 'After a swim there is nothing dry to put on.',
+    far: 'landing',
+    // So near the vehicle, the dry set that lies there does.
     raise: ({ exposures }) => {
-      const list = reasons(coldWater(exposures, 15), outOvernight(exposures));
+      const near = (exposures.maxDistanceFromLandingM ?? Infinity) <= CLOTHES_ABOARD_FROM_M;
+      const list = reasons(!near && coldWater(exposures, 15), outOvernight(exposures));
       return raised(list.length > 1 ? 'must' : 'should', 1, false, list);
     },
     disqualify: ({ item }) => (item.kind === 'warm-wrap' ? { code: 'one-piece' } : null),
@@ -180,11 +194,13 @@ export const camp: NeedTable<(typeof needsByPurpose.camp)[number]> = {
   },
   cook: partyNeed(campNeed('Cook', 'Cold food for days.', 'should')),
   'treat-water': {
-    ...campNeed('Make water drinkable, two ways', 'River water as it is.', 'must'),
+    ...campNeed('Make water drinkable, two ways', 'Water from the bank or a stream, as it is.', 'must'),
     fits: 'two different ways',
     shared: true,
     sort: ownSort,
-    raise: ({ exposures }) => raised('must', 2, false, reasons(outOvernight(exposures))),
+    // On a salt shore what is drunk is carried: a stream ashore is the reserve.
+    raise: ({ exposures, places }) =>
+      raised(places.water?.type === 'salt' ? 'could' : 'must', 2, false, reasons(outOvernight(exposures))),
   },
   waste: { ...campNeed('Waste carried out', 'It stays on the bank.', 'must'), shared: true },
   'hang-food': {

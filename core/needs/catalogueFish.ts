@@ -4,6 +4,7 @@ import {
   type FitContext,
   type RaiseContext,
   type NeedTable,
+  type Part,
   type Reason,
   type Shortfall,
   ownSort,
@@ -28,6 +29,11 @@ const poles: readonly KindId[] = ['stake-pole', 'short-pole', 'push-pole'];
 /** Longer than this, alone: two ways to land it. */
 const LARGE_FISH_M = 1;
 
+/** Bait is hooked, and brought to where the fish are. */
+const terminalParts: readonly Part[] = [
+  { id: 'hook', name: 'hooks', kinds: ['hook-packet', 'jig-heads', 'rig-wallet'] },
+  { id: 'weight', name: 'sinkers or floats', kinds: ['sinkers', 'floats'] },
+];
 const withLures = ['casting', 'jigging', 'trolling', 'fly', 'sight fishing'] as const;
 const competing = (c: RaiseContext): Reason | false => c.exposures.competition && { because: 'competition' };
 
@@ -85,6 +91,7 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
         : { code: exposures.toothy ? 'bites-through' : 'wire-unneeded' },
   },
   bait: {
+    fits: 'alive for live bait: a cold box keeps dead bait only',
     title: 'Bait, kept well',
     without: 'The day waits for bait.',
     raise: ({ exposures, brief }) => {
@@ -96,6 +103,10 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
         reasons(fishing(exposures) && technique !== undefined && { because: 'technique', technique }),
       );
     },
+    disqualify: ({ item }, { brief: { techniques } }) =>
+      item.kind === 'bait-cooler' && techniques.includes('live bait') && !techniques.includes('anchored bait')
+        ? { code: 'keeps-dead-bait' }
+        : null,
   },
   'find-depth': {
     title: 'Depth and speed',
@@ -115,10 +126,17 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     },
   },
   terminal: {
+    fits: 'a set: what hooks, and what sinks or floats it',
     title: 'Hooks and sinkers',
-    without: 'Bait without a hook feeds the fish.',
+    without: 'Bait without a hook feeds the fish; without a weight or a float it is not where they are.',
+    parts: () => terminalParts,
     raise: ({ exposures, brief }) =>
-      raised('must', 1, false, reasons(fishing(exposures) && byTechnique(brief, 'live bait', 'anchored bait'))),
+      raised(
+        'must',
+        terminalParts.length,
+        false,
+        reasons(fishing(exposures) && byTechnique(brief, 'live bait', 'anchored bait')),
+      ),
   },
   'rod-holders': {
     title: 'Rods held for trolling',
@@ -148,8 +166,10 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
 
 export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
   'land-fish': {
-    fits: 'by size, teeth, mouth and fate: a hoop of 0.6 and a bag of 0.5 of its length, coated for what goes back; no gaff for that, nor in an inflatable; no grip for small mouths or large teeth',
+    fits: 'by size, teeth, mouth and fate: a hoop of 0.6 and a bag of 0.5 of its length, coated for what goes back; no gaff and no rope for that, no gaff in an inflatable; no grip for small mouths or large teeth; alone, for a large fish, two different ways',
     title: 'Land the fish',
+    // Two nets are one way.
+    sort: ownSort,
     without: 'The fish is lost, or hurt, at the side of the boat.',
     raise: ({ exposures }) =>
       raised(
@@ -192,9 +212,11 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
       ),
   },
   dispatch: {
+    fits: 'what stuns it: a bleed knife is one piece of a set',
     title: 'Kill and bleed it quickly',
     without: 'A kept fish suffocates slowly.',
     raise: ({ exposures }) => raised('must', 1, false, reasons(keepsFish(exposures))),
+    disqualify: ({ item }) => (item.kind === 'bleed-knife' ? { code: 'one-piece' } : null),
   },
   'cold-store': {
     fits: 'for the hours, and as long as the fish',
@@ -329,7 +351,8 @@ function landingLacks(a: Aboard, { exposures, places }: NeedContext): Shortfall 
       places.targets.some((one) => one.mouth === 'small') && { code: 'grip-mouth' },
       places.targets.some(tooToothyToGrip) && { code: 'grip-teeth' },
     );
-  if (a.item.kind === 'tail-rope') return largest > LARGE_FISH_M ? null : { code: 'rope-small' };
+  if (a.item.kind === 'tail-rope')
+    return together(largest <= LARGE_FISH_M && { code: 'rope-small' }, released && { code: 'rope-release' });
   return together(
     released && !a.item.qualities.includes('coated') && { code: 'not-coated' },
     tooLittle(a, 'hoopM', largest * HOOP_SHARE),

@@ -52,6 +52,7 @@ export type Reason =
   | { because: 'deep'; metres: number }
   | { because: 'released' }
   | { because: 'hours'; hours: number }
+  | { because: 'sun'; deg: number }
   | { because: 'wind'; mps: number }
   | { because: 'heat'; feelsC: number }
   | { because: 'nights'; nights: number }
@@ -105,6 +106,8 @@ export type Shortfall =
         | 'gaff-release'
         | 'grip-mouth'
         | 'rope-small'
+        | 'rope-release'
+        | 'keeps-dead-bait'
         | 'first-paddle'
         | 'not-practised'
         | 'no-contact'

@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { unstowed } from '../documents/stow';
 import { assess } from '../judgement/assess';
 import { demo } from '../demo/demo';
-import { kindIds, kinds } from '../catalog/gear/kinds';
+import { type KindId, kindIds, kinds } from '../catalog/gear/kinds';
 import { withItem } from '../editing/edit';
+import { newItem } from '../editing/newItem';
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
 import type { References } from '../documents/references';
@@ -183,6 +184,40 @@ describe('means that count', () => {
     expect(why('leader', dusk)).toEqual(['bites-through']);
     const bare = item('wide-net', { qualities: [] });
     expect(why('land-fish', withItem(withItem(dusk, 'gaff', 0), 'wide-net', 1), bare)).toEqual(['not-coated']);
+  });
+  it('are two ways for a large fish alone: two nets are one, and a rope is for what is kept', () => {
+    const pike = brief(dusk, { targets: ['pike'], keep: 0, party: 1, craftId: 'dunlin' });
+    const big = item('wide-net', { attributes: { hoopM: 0.9, bagM: 0.8 } });
+    const two = {
+      ...big,
+      items: [
+        ...big.items,
+        newItem('net-2', 'net', { attributes: { hoopM: 0.9, bagM: 0.8 } }),
+        newItem('rope', 'tail-rope'),
+        newItem('cradle', 'fish-cradle', { attributes: { hoopM: 0.9, bagM: 0.8 } }),
+      ],
+    };
+    const one = withItem(withItem(pike, 'gaff', 0), 'wide-net', 1);
+    expect(need('land-fish', withItem(one, 'net-2', 1), two)).toMatchObject({ counted: 1, met: false });
+    expect(why('land-fish', withItem(one, 'rope', 1), two)).toEqual(['rope-release']);
+    expect(need('land-fish', withItem(one, 'cradle', 1), two)).toMatchObject({ counted: 2, met: true });
+  });
+  it('are a set where one piece does not do it: hooks want a weight or a float, a bleed knife wants what stuns', () => {
+    const own = (...kinds: KindId[]) => ({
+      ...references,
+      items: [...references.items, ...kinds.map((kind) => newItem(kind, kind))],
+    });
+    const bait = brief(ready, { techniques: ['live bait'] });
+    const refs = own('sinkers', 'jig-heads', 'floats', 'bleed-knife', 'bait-cooler', 'live-well');
+    expect(need('terminal', withItem(bait, 'sinkers', 1), refs)).toMatchObject({ counted: 1, lacking: ['hooks'] });
+    expect(need('terminal', withItem(bait, 'jig-heads', 1), refs)?.lacking).toEqual(['sinkers or floats']);
+    expect(need('terminal', withItem(withItem(bait, 'jig-heads', 1), 'floats', 1), refs)?.met).toBe(true);
+    const knife = withItem(withItem(ready, 'priest', 0), 'bleed-knife', 1);
+    expect(need('dispatch', knife, refs)?.met).toBe(false);
+    expect(need('bait', withItem(bait, 'bait-cooler', 1), refs)?.met, 'dead bait only').toBe(false);
+    expect(need('bait', withItem(bait, 'live-well', 1), refs)?.met).toBe(true);
+    const both = brief(bait, { techniques: ['live bait', 'anchored bait'] });
+    expect(need('bait', withItem(both, 'bait-cooler', 1), refs)?.met).toBe(true);
   });
   it('of a measured amount are summed', () => {
     const dry = withItem(ready, 'frozen', 0);

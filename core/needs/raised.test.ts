@@ -80,6 +80,7 @@ const need = (id: NeedId, change: Case) => {
 };
 
 const sea = { waterId: 'ostrey-sound', launchId: 'gannet-slip', areaId: 'long-grey' } as const;
+const river = { waterId: 'river-venn', launchId: 'upper-bridge', areaId: 'two-rapids' } as const;
 const fish = { targets: ['perch' as const], trip: 'still-water' as const, techniques: ['casting' as const] };
 const launchCarry = (carryM: number) => ({
   launches:
@@ -91,7 +92,12 @@ const area = (change: Partial<Water['areas'][number]>) => ({
       .find((one) => one.id === 'hallow-mere')
       ?.areas.map((one) => (one.id === 'reed-bays' ? { ...one, ...change } : one)) ?? [],
 });
-
+/** The place to fish moved to so many metres from the only landing. */
+const landing = (metres: number): Partial<Water> => {
+  const [launch] = references.waters.find((one) => one.id === 'hallow-mere')?.launches ?? [];
+  const at = { latDeg: (launch?.latDeg ?? 0) + metres / 111_195, lonDeg: launch?.lonDeg ?? 0 };
+  return area({ ...at, distanceM: metres });
+};
 const needsSounder: Case['angler'] = references.angler
   ? { schools: { ...references.angler.schools, sounder: 'needed' } }
   : {};
@@ -159,7 +165,14 @@ describe('each need is raised by what page and practice say, and not before', ()
       'must',
       {},
     ],
-    ['immersion-clothing', 'water under 18 °C', { waterC: 17.9 }, 'should', { waterC: 18 }],
+    ['immersion-clothing', 'water under 18 °C', { waterC: 17.9 }, 'could', { waterC: 18 }],
+    [
+      'immersion-clothing',
+      'water under 18 °C alone, by the bank',
+      { waterC: 17.9, brief: { party: 1 }, water: area({ shoreM: 100 }) },
+      'should',
+      { waterC: 18, brief: { party: 1 }, water: area({ shoreM: 100 }) },
+    ],
     ['immersion-clothing', 'water under 12 °C', { waterC: 11.9 }, 'must', { waterC: 18 }],
     [
       'immersion-clothing',
@@ -192,6 +205,10 @@ describe('each need is raised by what page and practice say, and not before', ()
       { water: area({ shoreM: 200 }) },
     ],
     ['stop-leak', 'over 1 km', { brief: sea }, 'should', {}],
+    ['navigate', 'a river by day, far below the put-in', { brief: { ...river, homeAt: '13:00' } }, 'could', {}],
+    ['navigate', 'a river in fog', { brief: river, hour: { visibilityM: 500 } }, 'should', {}],
+    ['sun', 'a high sun', {}, 'should', { brief: { launchAt: '21:00', homeAt: '23:00', alarmAt: '23:30' } }],
+    ['sun', 'a low winter sun', { brief: { date: '2026-12-15' } }, 'could', null],
     ['navigate', 'darkness', { brief: { launchAt: '03:00' } }, 'should', {}],
     ['navigate', 'darkness over 1 km out', { brief: { ...sea, launchAt: '03:00' } }, 'must', {}],
     [
@@ -230,13 +247,21 @@ describe('each need is raised by what page and practice say, and not before', ()
     ['power', 'electrics aboard', { aboard: ['sounder'] }, 'must', {}],
     ['food', 'more than three hours', { brief: { homeAt: '12:01' } }, 'should', { brief: { homeAt: '12:00' } }],
     ['wind-rain', 'wind over 5 m/s', { hour: { windMps: 5.1 } }, 'should', { hour: { windMps: 5 } }],
-    ['spare-clothes', 'cold water', { waterC: 14.9 }, 'should', { waterC: 15 }],
+    ['spare-clothes', 'cold water, away from the vehicle', { waterC: 14.9 }, 'should', { waterC: 15 }],
+    [
+      'spare-clothes',
+      'cold water and 310 m to the vehicle',
+      { waterC: 14, water: landing(310) },
+      'should',
+      { waterC: 14, water: landing(290) },
+    ],
     ['spare-clothes', 'cold water and a night out', { waterC: 14, brief: { nights: 1 } }, 'must', {}],
     ['insects', 'a night out', { brief: { nights: 1 } }, 'should', {}],
     ['shelter', 'a night out', { brief: { nights: 1 } }, 'must', {}],
     ['sleep', 'a night out', { brief: { nights: 1 } }, 'must', {}],
     ['cook', 'a night out', { brief: { nights: 1 } }, 'should', {}],
     ['treat-water', 'a night out', { brief: { nights: 1 } }, 'must', {}],
+    ['treat-water', 'a night out on salt water', { brief: { ...sea, nights: 1 } }, 'could', {}],
     ['waste', 'a night out', { brief: { nights: 1 } }, 'must', {}],
     ['hang-food', 'a night out', { brief: { nights: 1 } }, 'should', {}],
     ['fire', 'a night out', { brief: { nights: 1 } }, 'must', {}],

@@ -50,6 +50,7 @@ const because: Say<Reason, 'because'> = {
   rapids: ({ count: n }) => `${count(n)} ${plural(n, 'rapid')} on the way`,
   'cold-water': ({ waterC }) => `water at ${amount(waterC, '°C')}`,
   hours: ({ hours }) => `${figure(hours)} h afloat`,
+  sun: ({ deg }) => `the sun comes ${amount(deg, '°', 0)} high`,
   wind: ({ mps }) => `wind to ${amount(mps, 'm/s')}`,
   heat: ({ feelsC }) => `air that feels like ${amount(feelsC, '°C', 0)}`,
   nights: ({ nights }) => `${count(nights)} ${plural(nights, 'night')} out`,
@@ -104,6 +105,8 @@ const lacks: Say<Shortfall, 'code'> = {
   'gaff-release': () => 'never a gaff for a fish that goes back',
   'grip-mouth': () => 'a grip hurts so small a mouth',
   'rope-small': () => `for fish longer than ${amount(1, 'm')}`,
+  'rope-release': () => 'a rope bruises a fish that goes back',
+  'keeps-dead-bait': () => 'keeps dead bait only',
   'first-paddle': () => 'it is the paddle you set out with',
   'not-practised': () => 'not practised yet, by your profile',
   'no-contact': () => 'nobody is named',
@@ -128,7 +131,9 @@ const lacks: Say<Shortfall, 'code'> = {
   'same-battery': ({ withItem }) => `on the same battery as ${withItem}`,
   'too-little': ({ attribute, have, want }) => {
     const { name, unit } = attributes[attribute];
-    return `${name} ${amount(have, unit, 2)}; ${amount(want, unit, 2)} wanted`;
+    // A twentieth is granted, so that two figures of so many digits never read the same.
+    const decimals = want < 10 ? 2 : 0;
+    return `${name} ${amount(have, unit, decimals)}; ${amount(want, unit, decimals)} wanted`;
   },
 };
 

@@ -1,6 +1,7 @@
 import type { KindId } from '../catalog/gear/kinds';
 import type { Angler } from '../documents/angler';
 import type { Item } from '../documents/item';
+import type { Places } from '../documents/references';
 
 type Schools = Angler['schools'];
 
@@ -16,6 +17,12 @@ const favoured: { [S in keyof Schools]?: Partial<Record<Schools[S], readonly Kin
   fishStore: { bag: ['ice-bag'], 'hard box': ['hard-ice-box'], 'wet sack': ['wet-sack'] },
   visibility: { flag: ['flag'], 'light mast': ['light-flag', 'mast-light'] },
 };
+
+/** Whether a thing comes before others that would do as well: by the angler's own school; of ways to call at sea, the radio, which boats near by hear. */
+export function comesFirst({ angler, water }: Pick<Places, 'angler' | 'water'>, item: Item): boolean {
+  const heard = item.kind === 'vhf-radio' && water?.type === 'salt' && water.coverage !== 'none';
+  return heard || favours(angler, item);
+}
 
 /** Whether an angler's own school speaks for this item among others that would do as well. */
 export function favours(angler: Angler | null, item: Item): boolean {

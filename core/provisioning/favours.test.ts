@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { demo } from '../demo/demo';
 import { demoAngler } from '../demo/people';
 import { newItem } from '../editing/newItem';
 import { kindIds } from '../catalog/gear/kinds';
 import type { Angler } from '../documents/angler';
 import { anglerSchema } from '../documents/angler';
-import { favours } from '../needs/schools';
+import { comesFirst, favours } from '../needs/schools';
 
 const of = (schools: Partial<Angler['schools']>): Angler => ({
   ...demoAngler,
@@ -32,6 +33,15 @@ describe('schools', () => {
     expect(favours(of({ visibility: 'light mast' }), one('light-flag'))).toBe(true);
     expect(favours(of({ phone: 'on a float' }), one('phone', { qualities: ['floats', 'waterproof'] }))).toBe(true);
     expect(favours(of({ phone: 'on a float' }), one('phone'))).toBe(false);
+  });
+  it('come first, and so does a radio at sea where others hear it', () => {
+    const water = (change: object) => ({ ...demo(0).references.waters[0]!, ...change });
+    const radio = one('vhf-radio');
+    const first = (change: object) => comesFirst({ angler: demoAngler, water: water(change) }, radio);
+    expect([first({ type: 'salt', coverage: 'good' }), first({ type: 'salt', coverage: 'patchy' })]).toEqual([true, true]);
+    expect(first({ type: 'salt', coverage: 'none' })).toBe(false);
+    expect(first({ type: 'fresh', coverage: 'good' })).toBe(false);
+    expect(comesFirst({ angler: of({ landing: 'net' }), water: null }, one('net'))).toBe(true);
   });
   it('say nothing without a profile', () => {
     for (const kind of kindIds) expect(favours(null, one(kind))).toBe(false);

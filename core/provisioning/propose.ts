@@ -12,7 +12,7 @@ import { catalogue } from '../needs/catalogue';
 import { type Choosable, cheapestCover } from './cover';
 import type { NeedId } from '../vocabulary/needs';
 import { type Level, type Shortfall, disqualified, isBySort, sortOf, worthOf } from '../needs/need';
-import { favours } from '../needs/schools';
+import { comesFirst } from '../needs/schools';
 import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from '../tackle/tackleBudget';
 import { clashOf } from '../needs/clash';
 import { type JudgedNeed, outOfService } from '../needs/match';
@@ -21,7 +21,7 @@ import { type PurchaseOption, disqualifiedHere, purchaseOptions } from '../needs
 
 /** What each thing costs beside its mass: room, leashes, attention. kg. */
 const CLUTTER_KG = 0.05;
-/** What one's own school speaks for counts as lighter than it is, so that it is taken where it would do as well. */
+/** What one's own school or the water speaks for counts as lighter than it is, so that it is taken where it would do as well. */
 const FAVOURED = 0.6;
 const MOST_NODES = 6000;
 /** Things bring needs with them (a rod its leash, a sounder its charge): as many rounds as such chains are long. */
@@ -332,7 +332,7 @@ function problemOf(
   const aboardIds = idsAboard(context);
   return {
     options: candidates.map(({ item, amounts }): Choosable => ({
-      cost: (item.massKg + CLUTTER_KG) * (favours(context.angler, item) ? FAVOURED : 1),
+      cost: (item.massKg + CLUTTER_KG) * (comesFirst(context.places, item) ? FAVOURED : 1),
       covers: group.flatMap(({ id }, demand) => {
         const amount = amounts.get(id);
         return amount === undefined ? [] : [{ demand, amount }];

@@ -7,6 +7,7 @@ export function figure(value: number, decimals = 1): string {
 /** Minutes as "40 min", "2 h" or "2 h 05 min". Minutes in. */
 export function duration(minutes: number): string {
   const whole = Math.round(minutes);
+  if (whole < 1 && minutes > 0) return 'under a minute';
   if (whole < 60) return `${whole} min`;
   const rest = whole % 60;
   return rest === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')} min`;

@@ -580,7 +580,8 @@ export const livingKinds = {
   },
   'fire-pan': {
     name: 'Fire pan',
-    means: ['fire'],
+    means: [],
+    aside: 'comfort',
     kg: 1.5,
     at: 'tankwell',
     how: 'Ash emptied.',

@@ -16,7 +16,7 @@ import { amount, inWords } from '../../units/amount';
 import { figure, listed } from '../../units/words';
 import { clockAt } from '../../units/time';
 import type { Context } from '../context';
-import { adding, isAboard, otherHours, owned, swap } from '../candidates';
+import { adding, isAboard, otherHours, owned, swap, theFirst } from '../candidates';
 import { rule } from '../rule';
 
 const withoutAnchor: Repair = { do: 'without-technique', technique: 'anchored bait' };
@@ -32,9 +32,7 @@ function missingGear(context: Context): Repair[] {
   if (!gear.released || !gear.buoyed) wanted.push('release-float');
   if (!gear.trolley) wanted.push('anchor-trolley');
   const items = wanted.map((kind) => owned(context, (item) => item.kind === kind && !isAboard(context, item))[0]);
-  const found = items.flatMap((item) =>
-    item ? [{ itemId: item.id, quantity: 1, name: item.name, massKg: item.massKg }] : [],
-  );
+  const found = items.flatMap((item) => (item ? [theFirst(item)] : []));
   return found.length > 0 && found.length === items.length ? [{ do: 'add-items', items: found }] : [];
 }
 function otherAnchors(context: Context): Repair[] {

@@ -12,14 +12,14 @@ import { personalNeeds } from '../../needs/company';
 import type { JudgedNeed } from '../../needs/match';
 import { sayCounted, sayMeans, sayPurchase, sayReason, sayShortfall } from '../../needs/sayNeeds';
 import { homeMade } from '../../needs/homeMade';
-import { type Shortfall, eachShortfall } from '../../needs/need';
+import { type Shortfall, eachShortfall, isBySort, sortOf, worthOf } from '../../needs/need';
 import { purchaseOptions } from '../../needs/purchaseOptions';
 import { shiftClock } from '../../units/time';
 import { rememberFor } from '../../units/remember';
 import { capital, count, dayWords, listed, plural } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import type { SheetId } from '../../vocabulary/sheets';
-import { filledFor, outOfTheDark, owned, removing, rodsAshore, serviceable, swap } from '../candidates';
+import { filledFor, outOfTheDark, owned, removing, rodsAshore, serviceable, swap, theFirst } from '../candidates';
 import { type Basis, type Told, rule } from '../rule';
 import { type FindingLevel } from '../../vocabulary/levels';
 import { inWords } from '../../units/amount';
@@ -108,10 +108,7 @@ function nearer(itemId: string, want: Where, context: Context): Repair[] {
 function batteryFor(itemId: string, shortfalls: readonly Shortfall[], context: Context): Repair[] {
   if (!shortfalls.some(({ code }) => code === 'battery-ashore')) return [];
   const id = context.places.items.get(itemId)?.poweredById;
-  return owned(context, (item) => item.id === id).map(({ id: batteryId, name, massKg }) => ({
-    do: 'add-items',
-    items: [{ itemId: batteryId, quantity: 1, name, massKg }],
-  }));
+  return owned(context, (item) => item.id === id).map((battery) => ({ do: 'add-items', items: [theFirst(battery)] }));
 }
 
 const MOST_NAMED = 2;
@@ -125,12 +122,21 @@ function elseForNeed({ needId, want, have }: Unmet, context: Context): string {
     )
     .slice(0, MOST_NAMED);
   const made = homeMade[needId] && inWords(homeMade[needId]);
-  const part = serviceable(needId, context)
-    .slice(0, MOST_NAMED)
-    .map(({ item }) => item.name);
-  const inPart = part.length > 0 ? `In the locker, and part of it: ${listed(part)}. ` : '';
+  const spares = serviceable(needId, context);
+  const names = listed(spares.slice(0, MOST_NAMED).map(({ item }) => item.name));
+  const need = catalogue[needId];
+  const worth = isBySort(need)
+    ? new Set(spares.map(({ item }) => sortOf(need, item.kind, context))).size
+    : spares.reduce((sum, { item, carried }) => sum + worthOf(need, item, context) * (item.quantity - carried), 0);
+  // What would do, and was not offered, makes something else worse: room, load, or a rule of its own.
+  const inLocker =
+    spares.length === 0
+      ? ''
+      : worth + 1e-9 >= want - have
+        ? `In the locker, but with it aboard the boat is worse off elsewhere: ${names}. Make room first, or take another boat. `
+        : `In the locker, and part of it: ${names}. `;
   if (options.length > 0)
-    return `${inPart}To buy or borrow: ${options.map(sayPurchase).join('; or ')}.${made === undefined ? '' : ` Made at home: ${made}.`}`;
+    return `${inLocker}To buy or borrow: ${options.map(sayPurchase).join('; or ')}.${made === undefined ? '' : ` Made at home: ${made}.`}`;
   return (
     ownDoing[needId] ??
     'Nothing that can be carried meets it here: another place, another way of fishing, or not today.'

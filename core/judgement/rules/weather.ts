@@ -153,12 +153,15 @@ const gustOverLimit = rule({
   repairs: (_, context) => otherHours(context),
 });
 
+/** Seas, breakers and streams are estimates: what is over by no more than this share is not over. What practice would grant. */
+const ESTIMATE_SLACK = 0.05;
 /** What has one figure for the whole day, against one's own limit and the ceiling. */
 function overDay(value: number | null, at: string, own: number | null, ceiling: number, reach: Reach) {
   if (value === null) return null;
   const limit = Math.min(own ?? Infinity, ceiling);
-  if (value <= limit) return null;
-  const past = value > ceiling;
+  const passes = (line: number) => value > line * (1 + ESTIMATE_SLACK);
+  if (!passes(limit)) return null;
+  const past = passes(ceiling);
   return { value, at, limit: past ? ceiling : limit, own: !past, water: reach.ceiling.name, offshore: false, past };
 }
 
