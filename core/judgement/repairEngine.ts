@@ -269,7 +269,13 @@ function lightest(
     const more = bySort && !need.amount ? 1 : Math.min(free, Math.max(1, Math.ceil(missing / each - 1e-9)));
     chosen.push({
       item,
-      added: { itemId: item.id, quantity: before + more, more: before + more - carried, name: item.name, massKg: item.massKg * more },
+      added: {
+        itemId: item.id,
+        quantity: before + more,
+        more: before + more - carried,
+        name: item.name,
+        massKg: item.massKg * more,
+      },
     });
     missing -= more * each;
   }

@@ -127,17 +127,15 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     fits: 'bright, and a flag {1.2 m} up',
     title: 'Be seen by day',
     without: 'A low hull is lost between two waves; a skipper sees you late.',
-    raise: ({ exposures }) =>
-      raised(
-        exposures.traffic === 'busy' ? 'must' : 'should',
-        1,
-        false,
-        reasons(
-          (exposures.traffic === 'busy' || exposures.traffic === 'some') && { because: 'traffic' },
-          exposures.swellM !== null && exposures.swellM > 0.5 && { because: 'swell', metres: exposures.swellM },
-          offShore(exposures, 500),
-        ),
-      ),
+    raise: ({ exposures }) => {
+      const why = reasons(
+        (exposures.traffic === 'busy' || exposures.traffic === 'some') && { because: 'traffic' },
+        exposures.swellM !== null && exposures.swellM > 0.5 && { because: 'swell', metres: exposures.swellM },
+        offShore(exposures, 500),
+      );
+      // By night it is a light that is seen.
+      return raised(exposures.traffic === 'busy' ? 'must' : 'should', 1, false, isByDay(exposures) ? why : []);
+    },
     disqualify: (a) =>
       together(
         !a.item.qualities.includes('bright') && { code: 'not-bright' },
@@ -390,10 +388,16 @@ const nightPart: Part = { id: 'night', name: 'a light seen by night', kinds: byN
 // A hand flare does for either; where both are wanted it is the night's.
 const dayBesideNight: Part = { ...dayPart, kinds: byDay.filter((kind) => !byNight.includes(kind)) };
 const distressSets = { day: [dayPart], night: [nightPart], both: [dayBesideNight, nightPart] } as const;
+/** Less daylight than this is taken as none, min. */
+const DAYLIGHT_MIN = 30;
+/** Whether some of it is by daylight. */
+function isByDay({ darkMinutes, hoursAfloat, nights }: FitContext['exposures']): boolean {
+  return nights > 0 || hoursAfloat === null || hoursAfloat * 60 - darkMinutes >= DAYLIGHT_MIN;
+}
 /** By day and by night are different means: what is wanted follows the hours. */
-function distressParts({ exposures: { darkMinutes, hoursAfloat, nights } }: FitContext): readonly Part[] {
-  const dark = darkMinutes >= 1 || nights > 0;
-  const light = nights > 0 || (hoursAfloat ?? 0) * 60 - darkMinutes >= 30;
+function distressParts({ exposures }: FitContext): readonly Part[] {
+  const dark = exposures.darkMinutes >= 1 || exposures.nights > 0;
+  const light = isByDay(exposures);
   return distressSets[dark && light ? 'both' : dark ? 'night' : 'day'];
 }
 

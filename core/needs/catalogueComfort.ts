@@ -106,7 +106,9 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
         burns ? 'should' : 'could',
         sunParts.length,
         false,
-        bright > 1 ? reasons({ because: 'hours', hours: bright }, deg !== null && deg > 0 && { because: 'sun', deg }) : [],
+        bright > 1
+          ? reasons({ because: 'hours', hours: bright }, deg !== null && deg > 0 && { because: 'sun', deg })
+          : [],
       );
     },
     parts: () => sunParts,

@@ -14,6 +14,7 @@ import {
   tooLittle,
 } from './need';
 import type { KindId } from '../catalog/gear/kinds';
+import { WET_SACK_HOURS } from '../exposures/exposures';
 import type { Technique } from '../vocabulary/trips';
 import { LEAST_SCOPE, STREAM_CARE_MPS, anchorOf } from '../holding/anchorSheet';
 import type { Bottom } from '../vocabulary/holding';
@@ -219,14 +220,15 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     disqualify: ({ item }) => (item.kind === 'bleed-knife' ? { code: 'one-piece' } : null),
   },
   'cold-store': {
-    fits: 'for the hours, and as long as the fish',
+    fits: 'for the hours, and as long as the fish; a wet sack for three hours',
     title: 'Keep it cold',
     without: 'The fish spoils before it is home.',
     raise: ({ exposures }) => raised('must', 1, false, reasons(keepsFish(exposures))),
     disqualify: (a, { exposures, places }) => {
       const longest = Math.max(0, ...places.targets.map((one) => one.usual.lengthM));
+      const hours = Math.min(exposures.hoursAfloat ?? 0, 24);
       return together(
-        tooLittle(a, 'hours', Math.min(exposures.hoursAfloat ?? 0, 24)),
+        a.item.kind === 'wet-sack' ? hours > WET_SACK_HOURS && { code: 'dries-out' } : tooLittle(a, 'hours', hours),
         tooLittle(a, 'lengthM', longest),
       );
     },

@@ -107,6 +107,7 @@ export type Shortfall =
         | 'grip-mouth'
         | 'rope-small'
         | 'rope-release'
+        | 'dries-out'
         | 'keeps-dead-bait'
         | 'first-paddle'
         | 'not-practised'

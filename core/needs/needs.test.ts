@@ -219,6 +219,16 @@ describe('means that count', () => {
     const both = brief(bait, { techniques: ['live bait', 'anchored bait'] });
     expect(need('bait', withItem(both, 'bait-cooler', 1), refs)?.met).toBe(true);
   });
+  it('are no wet sack for longer than it dries, whatever is written of it', () => {
+    const sack = {
+      ...references,
+      items: [...references.items, newItem('sack', 'wet-sack', { attributes: { hours: 12, lengthM: 1.2 } })],
+    };
+    const kept = withItem(withItem(ready, 'ice-bag', 0), 'sack', 1);
+    expect(why('cold-store', kept, sack)).toEqual(['dries-out']);
+    const short = brief(kept, { homeAt: `${String(Number(kept.brief.launchAt.slice(0, 2)) + 2).padStart(2, '0')}:30` });
+    expect(need('cold-store', short, sack)?.met).toBe(true);
+  });
   it('of a measured amount are summed', () => {
     const dry = withItem(ready, 'frozen', 0);
     const want = need('water', dry)?.want ?? 0;

@@ -260,6 +260,13 @@ describe('each need is raised by what page and practice say, and not before', ()
     ['shelter', 'a night out', { brief: { nights: 1 } }, 'must', {}],
     ['sleep', 'a night out', { brief: { nights: 1 } }, 'must', {}],
     ['cook', 'a night out', { brief: { nights: 1 } }, 'should', {}],
+    [
+      'be-seen-day',
+      'a swell by day, and not by night',
+      { hour: { swellM: 0.6, swellPeriodS: 6 } },
+      'should',
+      { hour: { swellM: 0.6, swellPeriodS: 6 }, brief: { launchAt: '22:30', homeAt: '02:00', alarmAt: '03:00' } },
+    ],
     ['treat-water', 'a night out', { brief: { nights: 1 } }, 'must', {}],
     ['treat-water', 'a night out on salt water', { brief: { ...sea, nights: 1 } }, 'could', {}],
     ['waste', 'a night out', { brief: { nights: 1 } }, 'must', {}],

@@ -1,6 +1,7 @@
 import { sayLies, sayMoves } from '../stow/say';
 import { whereWords } from '../vocabulary/where';
 import { type AttributeId, attributes } from '../catalog/gear/attributes';
+import { WET_SACK_HOURS } from '../exposures/exposures';
 import { catalogue } from './catalogue';
 import type { NeedId } from '../vocabulary/needs';
 import { kinds } from '../catalog/gear/kinds';
@@ -50,7 +51,7 @@ const because: Say<Reason, 'because'> = {
   rapids: ({ count: n }) => `${count(n)} ${plural(n, 'rapid')} on the way`,
   'cold-water': ({ waterC }) => `water at ${amount(waterC, '°C')}`,
   hours: ({ hours }) => `${figure(hours)} h afloat`,
-  sun: ({ deg }) => `the sun comes ${amount(deg, '°', 0)} high`,
+  sun: ({ deg }) => `the sun comes ${figure(deg, 0)}° high`,
   wind: ({ mps }) => `wind to ${amount(mps, 'm/s')}`,
   heat: ({ feelsC }) => `air that feels like ${amount(feelsC, '°C', 0)}`,
   nights: ({ nights }) => `${count(nights)} ${plural(nights, 'night')} out`,
@@ -105,6 +106,7 @@ const lacks: Say<Shortfall, 'code'> = {
   'gaff-release': () => 'never a gaff for a fish that goes back',
   'grip-mouth': () => 'a grip hurts so small a mouth',
   'rope-small': () => `for fish longer than ${amount(1, 'm')}`,
+  'dries-out': () => `cools by drying, and for ${count(WET_SACK_HOURS)} hours only`,
   'rope-release': () => 'a rope bruises a fish that goes back',
   'keeps-dead-bait': () => 'keeps dead bait only',
   'first-paddle': () => 'it is the paddle you set out with',
@@ -132,7 +134,7 @@ const lacks: Say<Shortfall, 'code'> = {
   'too-little': ({ attribute, have, want }) => {
     const { name, unit } = attributes[attribute];
     // A twentieth is granted, so that two figures of so many digits never read the same.
-    const decimals = want < 10 ? 2 : 0;
+    const decimals = want >= 10 ? 0 : unit === 'm' ? 2 : 1;
     return `${name} ${amount(have, unit, decimals)}; ${amount(want, unit, decimals)} wanted`;
   },
 };

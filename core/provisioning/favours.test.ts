@@ -38,7 +38,10 @@ describe('schools', () => {
     const water = (change: object) => ({ ...demo(0).references.waters[0]!, ...change });
     const radio = one('vhf-radio');
     const first = (change: object) => comesFirst({ angler: demoAngler, water: water(change) }, radio);
-    expect([first({ type: 'salt', coverage: 'good' }), first({ type: 'salt', coverage: 'patchy' })]).toEqual([true, true]);
+    expect([first({ type: 'salt', coverage: 'good' }), first({ type: 'salt', coverage: 'patchy' })]).toEqual([
+      true,
+      true,
+    ]);
     expect(first({ type: 'salt', coverage: 'none' })).toBe(false);
     expect(first({ type: 'fresh', coverage: 'good' })).toBe(false);
     expect(comesFirst({ angler: of({ landing: 'net' }), water: null }, one('net'))).toBe(true);

@@ -104,7 +104,7 @@ const anchorScope = rule({
   },
   say: ({ anchor, scope, depthM, neededM, rodeM }) => ({
     title: `${anchor}: the rode is short`,
-    text: `${amount(rodeM, 'm')} of rode in ${amount(depthM, 'm')} of water is a scope of ${figure(scope)}; ${LEAST_SCOPE} to 1 takes ${amount(neededM, 'm')}.`,
+    text: `${amount(rodeM, 'm')} of rode in ${amount(depthM, 'm')} of water is a scope of ${figure(scope)}; ${LEAST_SCOPE} to 1 takes ${amount(Math.ceil(neededM), 'm', 0)}.`,
   }),
   repairs: (_, context) => [...otherAnchors(context), withoutAnchor, ...otherHours(context)],
   otherwise: () => 'More rode, a shallower place, or no anchor there.',

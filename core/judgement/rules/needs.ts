@@ -114,7 +114,14 @@ function batteryFor(itemId: string, shortfalls: readonly Shortfall[], context: C
 const MOST_NAMED = 2;
 /** Where nothing owned meets a need: what to buy or borrow and what it must have, what practice makes, or what only one can do oneself. */
 function elseForNeed({ needId, want, have }: Unmet, context: Context): string {
-  const options = purchaseOptions(needId, asSpare(context), want - have, filledFor(needId, context))
+  const need = catalogue[needId];
+  const spares = serviceable(needId, context);
+  // What lies in the locker already is not bought again.
+  const filled = new Set([
+    ...filledFor(needId, context),
+    ...spares.map(({ item }) => sortOf(need, item.kind, context)),
+  ]);
+  const options = purchaseOptions(needId, asSpare(context), want - have, filled)
     .toSorted(
       (a, b) =>
         Number(kinds[a.kind].means[0] !== needId) - Number(kinds[b.kind].means[0] !== needId) ||
@@ -122,9 +129,7 @@ function elseForNeed({ needId, want, have }: Unmet, context: Context): string {
     )
     .slice(0, MOST_NAMED);
   const made = homeMade[needId] && inWords(homeMade[needId]);
-  const spares = serviceable(needId, context);
   const names = listed(spares.slice(0, MOST_NAMED).map(({ item }) => item.name));
-  const need = catalogue[needId];
   const worth = isBySort(need)
     ? new Set(spares.map(({ item }) => sortOf(need, item.kind, context))).size
     : spares.reduce((sum, { item, carried }) => sum + worthOf(need, item, context) * (item.quantity - carried), 0);
