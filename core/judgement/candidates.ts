@@ -8,7 +8,7 @@ import type { NeedId } from '../vocabulary/needs';
 import { catalogue } from '../needs/catalogue';
 import { filledSorts, outOfService } from '../needs/match';
 import { disqualified, isBySort, sortOf } from '../needs/need';
-import { comesFirst } from '../needs/schools';
+import { standingOf } from '../needs/schools';
 import { type Aboard, byItself } from '../documents/references';
 import { type Context, asSpare } from './context';
 
@@ -206,6 +206,7 @@ function sparesFor(needId: NeedId, context: Context): Spare[] {
   const need = catalogue[needId];
   const spare = asSpare(context);
   const filled = filledFor(needId, context);
+  const standing = (item: Item) => standingOf(context.places, context.brief, item);
   return (meansByNeed(items).get(needId) ?? [])
     .map((item) => ({ item, carried: carriedOf.get(item.id) ?? 0 }))
     .filter(({ item, carried }) => {
@@ -216,7 +217,7 @@ function sparesFor(needId: NeedId, context: Context): Spare[] {
     })
     .sort(
       (a, b) =>
-        Number(comesFirst(context.places, b.item)) - Number(comesFirst(context.places, a.item)) ||
+        standing(b.item) - standing(a.item) ||
         made(a.item, needId) - made(b.item, needId) ||
         a.item.massKg - b.item.massKg ||
         a.item.id.localeCompare(b.item.id),

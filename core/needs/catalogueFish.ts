@@ -26,6 +26,7 @@ import type { Aboard } from '../documents/references';
 /** Drawn up from deeper than this, a fish swells, m. Usual practice. */
 const SWELLS_FROM_M = 10;
 const drogues: readonly KindId[] = ['drogue', 'big-drogue', 'chain-drag'];
+const deepJigs: readonly KindId[] = ['jig-box', 'squid-jigs'];
 const poles: readonly KindId[] = ['stake-pole', 'short-pole', 'push-pole'];
 /** Longer than this, alone: two ways to land it. */
 const LARGE_FISH_M = 1;
@@ -61,8 +62,9 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
       raised('must', exposures.rods, false, reasons(exposures.rods > 0 && { because: 'rods', count: exposures.rods })),
   },
   lures: {
-    fits: 'for the technique: flies for the fly, jigs where one jigs or drifts',
+    fits: 'for the technique: flies for the fly, jigs where one jigs or drifts; to jig deeper than {15 m}, jigs',
     title: 'Lures or flies',
+    alsoBy: deepJigs,
     without: 'There is nothing to cast.',
     raise: ({ exposures, brief }) => {
       const technique = withLures.find((one) => brief.techniques.includes(one));
@@ -73,7 +75,12 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
         reasons(fishing(exposures) && technique !== undefined && { because: 'technique', technique }),
       );
     },
-    disqualify: ({ item }, c) => (lureSuits(item.kind, c) ? null : { code: 'wrong-technique' }),
+    disqualify: ({ item }, c) =>
+      lureSuits(item.kind, c)
+        ? isLightToJig(item.kind, c)
+          ? { code: 'light-to-jig' }
+          : null
+        : { code: 'wrong-technique' },
   },
   leader: {
     fits: 'stands teeth where the fish has them, and only there',
@@ -362,6 +369,13 @@ function landingLacks(a: Aboard, { exposures, places }: NeedContext): Shortfall 
   );
 }
 
+/** Deeper than this nothing but a jig gets down to the fish and stays there, m. Rule of thumb. */
+const JIG_DEEP_M = 15;
+/** Where one jigs deep, what does not get down; beside jigs, it is there to be cast. */
+function isLightToJig(kind: KindId, { brief, places, aboard }: NeedContext): boolean {
+  const deep = brief.techniques.includes('jigging') && (places.area?.depthM ?? 0) > JIG_DEEP_M;
+  return deep && !deepJigs.includes(kind) && !aboard.some(({ item }) => deepJigs.includes(item.kind));
+}
 /** Kinds of rods and lures that serve some techniques only; the others serve any but the fly. */
 const rodsFor: Partial<Record<KindId, readonly Technique[]>> = {
   'fly-rod': ['fly', 'sight fishing'],

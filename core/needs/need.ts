@@ -107,6 +107,7 @@ export type Shortfall =
         | 'grip-mouth'
         | 'rope-small'
         | 'rope-release'
+        | 'light-to-jig'
         | 'dries-out'
         | 'keeps-dead-bait'
         | 'first-paddle'

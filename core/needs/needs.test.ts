@@ -202,6 +202,14 @@ describe('means that count', () => {
     expect(why('land-fish', withItem(one, 'rope', 1), two)).toEqual(['rope-release']);
     expect(need('land-fish', withItem(one, 'cradle', 1), two)).toMatchObject({ counted: 2, met: true });
   });
+  it('are jigs where one jigs deep; what else is cast lies beside them', () => {
+    const deep = brief(ready, { techniques: ['jigging', 'casting'] });
+    const soft = withItem(withItem(deep, 'jig-box', 0), 'soft-box', 1);
+    expect(why('lures', soft)).toEqual(['light-to-jig']);
+    expect(need('lures', withItem(soft, 'jig-box', 1))?.means).toHaveLength(2);
+    expect(need('lures', brief(soft, near))?.met, 'in twelve metres it gets down').toBe(true);
+    expect(need('lures', brief(soft, { techniques: ['casting'] }))?.met).toBe(true);
+  });
   it('are a set where one piece does not do it: hooks want a weight or a float, a bleed knife wants what stuns', () => {
     const own = (...kinds: KindId[]) => ({
       ...references,

@@ -107,6 +107,7 @@ const lacks: Say<Shortfall, 'code'> = {
   'grip-mouth': () => 'a grip hurts so small a mouth',
   'rope-small': () => `for fish longer than ${amount(1, 'm')}`,
   'dries-out': () => `cools by drying, and for ${count(WET_SACK_HOURS)} hours only`,
+  'light-to-jig': () => 'too light to jig so deep',
   'rope-release': () => 'a rope bruises a fish that goes back',
   'keeps-dead-bait': () => 'keeps dead bait only',
   'first-paddle': () => 'it is the paddle you set out with',

@@ -1,5 +1,6 @@
 import type { KindId } from '../catalog/gear/kinds';
 import type { Angler } from '../documents/angler';
+import type { Brief } from '../documents/outing';
 import type { Item } from '../documents/item';
 import type { Places } from '../documents/references';
 
@@ -18,10 +19,20 @@ const favoured: { [S in keyof Schools]?: Partial<Record<Schools[S], readonly Kin
   visibility: { flag: ['flag'], 'light mast': ['light-flag', 'mast-light'] },
 };
 
-/** Whether a thing comes before others that would do as well: by the angler's own school; of ways to call at sea, the radio, which boats near by hear. */
-export function comesFirst({ angler, water }: Pick<Places, 'angler' | 'water'>, item: Item): boolean {
+/** What does it where nothing made for it is to hand: a rod in pieces as the spare, a filter for a day that a bottle lasts. */
+const makeshift = (kind: KindId, nights: number) => kind === 'travel-rod' || (kind === 'water-filter' && nights === 0);
+/**
+ * How a thing stands among others that would do as well: 1 before them, by the angler's own school or, of ways to call at sea, as the
+ * radio that boats near by hear; -1 after them.
+ */
+export function standingOf(
+  { angler, water }: Pick<Places, 'angler' | 'water'>,
+  { nights }: Pick<Brief, 'nights'>,
+  item: Item,
+): -1 | 0 | 1 {
   const heard = item.kind === 'vhf-radio' && water?.type === 'salt' && water.coverage !== 'none';
-  return heard || favours(angler, item);
+  if (heard || favours(angler, item)) return 1;
+  return makeshift(item.kind, nights) ? -1 : 0;
 }
 
 /** Whether an angler's own school speaks for this item among others that would do as well. */

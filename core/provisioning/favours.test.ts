@@ -4,8 +4,9 @@ import { demoAngler } from '../demo/people';
 import { newItem } from '../editing/newItem';
 import { kindIds } from '../catalog/gear/kinds';
 import type { Angler } from '../documents/angler';
+import type { Item } from '../documents/item';
 import { anglerSchema } from '../documents/angler';
-import { comesFirst, favours } from '../needs/schools';
+import { favours, standingOf } from '../needs/schools';
 
 const of = (schools: Partial<Angler['schools']>): Angler => ({
   ...demoAngler,
@@ -34,17 +35,18 @@ describe('schools', () => {
     expect(favours(of({ phone: 'on a float' }), one('phone', { qualities: ['floats', 'waterproof'] }))).toBe(true);
     expect(favours(of({ phone: 'on a float' }), one('phone'))).toBe(false);
   });
-  it('come first, and so does a radio at sea where others hear it', () => {
+  it('come first, and so does a radio at sea where others hear it; a makeshift comes last', () => {
     const water = (change: object) => ({ ...demo(0).references.waters[0]!, ...change });
     const radio = one('vhf-radio');
-    const first = (change: object) => comesFirst({ angler: demoAngler, water: water(change) }, radio);
-    expect([first({ type: 'salt', coverage: 'good' }), first({ type: 'salt', coverage: 'patchy' })]).toEqual([
-      true,
-      true,
-    ]);
-    expect(first({ type: 'salt', coverage: 'none' })).toBe(false);
-    expect(first({ type: 'fresh', coverage: 'good' })).toBe(false);
-    expect(comesFirst({ angler: of({ landing: 'net' }), water: null }, one('net'))).toBe(true);
+    const stands = (item: Item, change: object, nights = 0) =>
+      standingOf({ angler: demoAngler, water: water(change) }, { nights }, item);
+    const first = (change: object) => stands(radio, change);
+    expect([first({ type: 'salt', coverage: 'good' }), first({ type: 'salt', coverage: 'patchy' })]).toEqual([1, 1]);
+    expect(first({ type: 'salt', coverage: 'none' })).toBe(0);
+    expect(first({ type: 'fresh', coverage: 'good' })).toBe(0);
+    expect(standingOf({ angler: of({ landing: 'net' }), water: null }, { nights: 0 }, one('net'))).toBe(1);
+    expect([stands(one('water-filter'), {}), stands(one('water-filter'), {}, 1)]).toEqual([-1, 0]);
+    expect(stands(one('travel-rod'), {}, 1), 'a spare').toBe(-1);
   });
   it('say nothing without a profile', () => {
     for (const kind of kindIds) expect(favours(null, one(kind))).toBe(false);

@@ -92,6 +92,25 @@ describe('a proposed loadout', () => {
     const kindsAboard = filled.loadout.map((entry) => references.items.find((item) => item.id === entry.itemId)?.kind);
     expect(kindsAboard).toContain('rod-leash');
   });
+  it('takes what the technique uses: jigs to jig deep, a rod made for it before one in pieces, bottles for a day', () => {
+    const kindsIn = (outing: Outing) => {
+      const ids = new Set(take(outing).loadout.map(({ itemId }) => itemId));
+      return new Set<string>(references.items.filter(({ id }) => ids.has(id)).map(({ kind }) => kind));
+    };
+    const jigging = kindsIn({ ...ready, loadout: [], rigs: [], brief: { ...ready.brief, techniques: ['jigging'] } });
+    expect(jigging.has('jig-box')).toBe(true);
+    expect(jigging.has('travel-rod') || jigging.has('soft-bait-box')).toBe(false);
+    const perch = outings.find(({ id }) => id === 'perch-spring') as Outing;
+    expect(kindsIn({ ...perch, loadout: [] }).has('water-filter')).toBe(false);
+  });
+  it('takes a second way to call where the only one takes the pictures all day', () => {
+    const cup = outings.find(({ id }) => id === 'mere-cup-day') as Outing;
+    const bare = { ...cup, loadout: [], rigs: [] };
+    const { findings } = assess(take(bare), references, noAnswers, now);
+    expect(findings.filter(({ facts }) => facts.code === 'one-thing-many-jobs')).toEqual([]);
+    const calls = references.items.filter(({ kind }) => kinds[kind].means.includes('call-for-help'));
+    expect(take(bare).loadout.filter(({ itemId }) => calls.some(({ id }) => id === itemId)).length).toBeGreaterThan(1);
+  });
   it('takes what is owned of a need though it does not meet all of it, so that what is left is really left', () => {
     const bottle = newItem('one-bottle', 'water-bottle', { quantity: 1 });
     const hat = newItem('own-hat', 'hat');

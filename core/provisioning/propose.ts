@@ -1,8 +1,9 @@
 import { type Context, asSpare, contextOf } from '../judgement/context';
-import { judge } from '../judgement/repairEngine';
+import { judge, repairsFor } from '../judgement/repairEngine';
 import { rules } from '../judgement/allRules';
 import { kindIds, kinds } from '../catalog/gear/kinds';
 import { withItem } from '../editing/edit';
+import type { AddedItem } from '../editing/repair';
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
 import { type References, byItself, idsAboard } from '../documents/references';
@@ -12,7 +13,7 @@ import { catalogue } from '../needs/catalogue';
 import { type Choosable, cheapestCover } from './cover';
 import type { NeedId } from '../vocabulary/needs';
 import { type Level, type Shortfall, disqualified, isBySort, sortOf, worthOf } from '../needs/need';
-import { comesFirst } from '../needs/schools';
+import { standingOf } from '../needs/schools';
 import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from '../tackle/tackleBudget';
 import { clashOf } from '../needs/clash';
 import { type JudgedNeed, outOfService } from '../needs/match';
@@ -21,8 +22,8 @@ import { type PurchaseOption, disqualifiedHere, purchaseOptions } from '../needs
 
 /** What each thing costs beside its mass: room, leashes, attention. kg. */
 const CLUTTER_KG = 0.05;
-/** What one's own school or the water speaks for counts as lighter than it is, so that it is taken where it would do as well. */
-const FAVOURED = 0.6;
+/** What one's own school or the water speaks for counts as lighter than it is, and a makeshift as heavier. */
+const weight = { 1: 0.6, 0: 1, [-1]: 4 } as const;
 const MOST_NODES = 6000;
 /** Things bring needs with them (a rod its leash, a sounder its charge): as many rounds as such chains are long. */
 const MOST_ROUNDS = 6;
@@ -72,9 +73,15 @@ export interface Proposal {
 export function propose(outing: Outing, references: References, answers: Answers, now: Instant): Proposal {
   const forbidden = new Set<string>();
   const before = troubles(outing, references, answers, now);
+  let start = outing;
   for (let tried = 0; ; tried += 1) {
     const owned = references.items.filter(({ id }) => !forbidden.has(id));
-    const { taken, proposal } = lightest(outing, { references, owned }, answers, now);
+    const { taken, proposal } = lightest({ outing, start }, { references, owned }, answers, now);
+    const besides = start === outing ? alsoWanted(outing, taken, references, answers, now) : [];
+    if (besides.length > 0) {
+      start = besides.reduce((next, { itemId, quantity }) => withItem(next, itemId, quantity), outing);
+      continue;
+    }
     const brought = [...troubles(taken, references, answers, now)].filter((key) => !before.has(key));
     if (brought.length === 0 || tried >= MOST_RETRIES) return proposal;
     // What brings a Stop or a Mind of its own is left where it lies, and the rest is chosen again without it.
@@ -112,13 +119,31 @@ function troubles(outing: Outing, references: References, answers: Answers, now:
   return new Set(all.flatMap(({ key, level, facts }) => (level === 'note' || ofTheWhole.has(facts.code) ? [] : [key])));
 }
 
-function lightest(
+/** What one more thing would settle that the whole brings with it: another way to call where the only one takes the pictures. */
+function alsoWanted(
   outing: Outing,
+  taken: Outing,
+  references: References,
+  answers: Answers,
+  now: Instant,
+): AddedItem[] {
+  const before = new Set(judge(contextOf(outing, references, answers, now)).all.map(({ key }) => key));
+  const judged = judge(contextOf(taken, references, answers, now));
+  return judged.all
+    .filter(({ key, level, facts }) => level !== 'note' && facts.code !== 'need-unmet' && !before.has(key))
+    .flatMap((one) => {
+      const [first] = repairsFor(one, judged).repairs;
+      return first?.do === 'add-items' ? first.items : [];
+    });
+}
+
+function lightest(
+  { outing, start }: { outing: Outing; start: Outing },
   { references, owned }: { references: References; owned: readonly Item[] },
   answers: Answers,
   now: Instant,
 ): { taken: Outing; proposal: Proposal } {
-  let next = outing;
+  let next = start;
   let cost = 0;
   let bound = 0;
   const serves = new Map<string, NeedId[]>();
@@ -332,7 +357,7 @@ function problemOf(
   const aboardIds = idsAboard(context);
   return {
     options: candidates.map(({ item, amounts }): Choosable => ({
-      cost: (item.massKg + CLUTTER_KG) * (comesFirst(context.places, item) ? FAVOURED : 1),
+      cost: (item.massKg + CLUTTER_KG) * weight[standingOf(context.places, context.brief, item)],
       covers: group.flatMap(({ id }, demand) => {
         const amount = amounts.get(id);
         return amount === undefined ? [] : [{ demand, amount }];
