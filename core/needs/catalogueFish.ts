@@ -17,6 +17,7 @@ import type { KindId } from '../catalog/gear/kinds';
 import { WET_SACK_HOURS } from '../exposures/exposures';
 import type { Technique } from '../vocabulary/trips';
 import { LEAST_SCOPE, STREAM_CARE_MPS, anchorOf } from '../holding/anchorSheet';
+import { pole } from '../holding/pole';
 import type { Bottom } from '../vocabulary/holding';
 import { BAG_SHARE, HOOP_SHARE, tooToothyToGrip, unhookingParts } from '../catalog/species/handling';
 import { halfAndHalf, iceSum } from '../provisions/supplies';
@@ -288,7 +289,7 @@ function iceWanted({ exposures }: RaiseContext): number {
 
 export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
   'hold-boat': {
-    fits: 'by technique, bottom, depth, stream and school: a rode of three times the depth; drogues for drifting',
+    fits: 'by technique, bottom, depth, stream and school: a rode of three times the depth; a pole in mud or sand that it reaches; drogues for drifting',
     title: 'Hold or slow the boat',
     without: 'The boat leaves the mark faster than you can fish it.',
     raise: ({ brief }) => {
@@ -300,8 +301,13 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
       if (drogues.includes(item.kind))
         return brief.techniques.includes('drifting') ? null : { code: 'wrong-technique' };
       // Of an anchor that is aboard the sheet speaks; here what is not worth bringing.
-      const ground = aboard.some((one) => one.item.id === item.id) ? null : groundLacks(a, places, exposures);
-      if (ground) return ground;
+      const isAboard = aboard.some((one) => one.item.id === item.id);
+      const lacks = isAboard
+        ? null
+        : poles.includes(item.kind)
+          ? poleLacks(a, places, exposures)
+          : groundLacks(a, places, exposures);
+      if (lacks) return lacks;
       const school = places.angler?.schools.riverAnchor;
       if (poles.includes(item.kind) || !exposures.river || !inCurrent(exposures)) return null;
       if (school !== 'trolley, float and release') return { code: 'school-no-anchor' };
@@ -407,6 +413,29 @@ const groundFor: Partial<Record<KindId, readonly Bottom[]>> = {
 function rodeFalls({ item }: Aboard, wantM: number): Shortfall | null {
   const [have, want] = [item.attributes.rodeM ?? 0, Math.ceil(wantM)];
   return have >= want ? null : { code: 'too-little', attribute: 'rodeM', have, want };
+}
+/** Longer poles are not carried, m. Rule of thumb. */
+const LONGEST_POLE_M = 5;
+/** A pole that is short, on ground that does not hold it, or in a stream that takes it. */
+function poleLacks(
+  { item }: Aboard,
+  { area }: NeedContext['places'],
+  { spot }: NeedContext['exposures'],
+): Shortfall | null {
+  if (!area) return null;
+  const { reaches, bottomHolds, streamAllows, neededM } = pole({
+    poleM: item.attributes.lengthM ?? 0,
+    depthM: Math.max(area.depthM, ...spot.map(({ depthM }) => depthM)),
+    tideRiseM: 0,
+    bottom: area.bottom,
+    streamMps: Math.max(0, ...spot.map(({ streamMps }) => streamMps)),
+  });
+  if (!bottomHolds) return { code: 'wrong-bottom', bottom: area.bottom };
+  if (neededM > LONGEST_POLE_M) return { code: 'deep-for-poles' };
+  return together(
+    !reaches && { code: 'too-little', attribute: 'lengthM', have: item.attributes.lengthM ?? 0, want: neededM },
+    !streamAllows && { code: 'pole-in-stream' },
+  );
 }
 /** An anchor on the wrong ground, or with a rode too short for its least scope. */
 function groundLacks(

@@ -107,6 +107,8 @@ export type Shortfall =
         | 'grip-mouth'
         | 'rope-small'
         | 'rope-release'
+        | 'deep-for-poles'
+        | 'pole-in-stream'
         | 'light-to-jig'
         | 'dries-out'
         | 'keeps-dead-bait'

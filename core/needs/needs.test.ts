@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { unstowed } from '../documents/stow';
 import { assess } from '../judgement/assess';
+import { asSpare, contextOf } from '../judgement/context';
 import { demo } from '../demo/demo';
 import { type KindId, kindIds, kinds } from '../catalog/gear/kinds';
 import { withItem } from '../editing/edit';
@@ -8,6 +9,8 @@ import { newItem } from '../editing/newItem';
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
 import type { References } from '../documents/references';
+import type { Water } from '../documents/water';
+import { choicesFor } from '../provisioning/choose';
 import { noAnswers } from '../walkround/answers';
 import { catalogue } from './catalogue';
 import { type NeedId, needIds } from '../vocabulary/needs';
@@ -30,6 +33,12 @@ const item = (id: string, change: Partial<Item>): References => ({
   ...references,
   items: references.items.map((one) => (one.id === id ? { ...one, ...change } : one)),
 });
+/** Why a thing of the locker would not count if it came aboard. */
+const choicesWhy = (id: NeedId, itemId: string, outing: Outing, refs: References) => {
+  const context = contextOf(outing, refs, noAnswers, now);
+  const found = choicesFor(id, refs.items, asSpare(context), context.lastDay, context.taken);
+  return found.find(({ item: one }) => one.id === itemId)?.shortfall;
+};
 const near = { areaId: 'inner-sound', route: { out: [], home: [] } };
 
 describe('the tables', () => {
@@ -201,6 +210,27 @@ describe('means that count', () => {
     expect(need('land-fish', withItem(one, 'net-2', 1), two)).toMatchObject({ counted: 1, met: false });
     expect(why('land-fish', withItem(one, 'rope', 1), two)).toEqual(['rope-release']);
     expect(need('land-fish', withItem(one, 'cradle', 1), two)).toMatchObject({ counted: 2, met: true });
+  });
+  it('are a pole only where it reaches, in ground that holds it, and in little stream', () => {
+    const pole = (lengthM: number) => {
+      const kind = newItem('pole', 'stake-pole', { attributes: { lengthM } });
+      return (at: Partial<Water['areas'][number]>): References => ({
+        ...references,
+        items: [...references.items, kind],
+        waters: references.waters.map((one) =>
+          one.id === 'hallow-mere' ? { ...one, areas: one.areas.map((area) => ({ ...area, ...at })) } : one,
+        ),
+      });
+    };
+    const bait = brief(
+      { ...dusk, loadout: [] },
+      { areaId: 'reed-bays', techniques: ['anchored bait'], craftId: 'dunlin' },
+    );
+    const why = (refs: References) => choicesWhy('hold-boat', 'pole', bait, refs);
+    expect(why(pole(2.4)({ depthM: 1.5, bottom: 'mud' }))).toBeNull();
+    expect(why(pole(2.2)({ depthM: 1.5, bottom: 'mud' }))).toMatchObject({ code: 'too-little', want: 2.3 });
+    expect(why(pole(2.4)({ depthM: 1.5, bottom: 'rock' }))).toEqual({ code: 'wrong-bottom', bottom: 'rock' });
+    expect(why(pole(9)({ depthM: 4.5, bottom: 'mud' }))).toEqual({ code: 'deep-for-poles' });
   });
   it('are jigs where one jigs deep; what else is cast lies beside them', () => {
     const deep = brief(ready, { techniques: ['jigging', 'casting'] });

@@ -2,6 +2,7 @@ import { sayLies, sayMoves } from '../stow/say';
 import { whereWords } from '../vocabulary/where';
 import { type AttributeId, attributes } from '../catalog/gear/attributes';
 import { WET_SACK_HOURS } from '../exposures/exposures';
+import { POLE_STREAM_MPS } from '../holding/pole';
 import { catalogue } from './catalogue';
 import type { NeedId } from '../vocabulary/needs';
 import { kinds } from '../catalog/gear/kinds';
@@ -108,6 +109,8 @@ const lacks: Say<Shortfall, 'code'> = {
   'rope-small': () => `for fish longer than ${amount(1, 'm')}`,
   'dries-out': () => `cools by drying, and for ${count(WET_SACK_HOURS)} hours only`,
   'light-to-jig': () => 'too light to jig so deep',
+  'deep-for-poles': () => 'too deep there for a pole',
+  'pole-in-stream': () => `a pole is for less than ${amount(POLE_STREAM_MPS, 'm/s')} of stream`,
   'rope-release': () => 'a rope bruises a fish that goes back',
   'keeps-dead-bait': () => 'keeps dead bait only',
   'first-paddle': () => 'it is the paddle you set out with',

@@ -5,6 +5,7 @@ import { newItem } from '../editing/newItem';
 import { kindIds } from '../catalog/gear/kinds';
 import type { Angler } from '../documents/angler';
 import type { Item } from '../documents/item';
+import type { Water } from '../documents/water';
 import { anglerSchema } from '../documents/angler';
 import { favours, standingOf } from '../needs/schools';
 
@@ -36,7 +37,7 @@ describe('schools', () => {
     expect(favours(of({ phone: 'on a float' }), one('phone'))).toBe(false);
   });
   it('come first, and so does a radio at sea where others hear it; a makeshift comes last', () => {
-    const water = (change: object) => ({ ...demo(0).references.waters[0]!, ...change });
+    const water = (change: object) => ({ ...(demo(0).references.waters[0] as Water), ...change });
     const radio = one('vhf-radio');
     const stands = (item: Item, change: object, nights = 0) =>
       standingOf({ angler: demoAngler, water: water(change) }, { nights }, item);

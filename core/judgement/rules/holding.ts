@@ -9,7 +9,7 @@ import {
   leaveSpans,
   shutWhy,
 } from '../../holding/anchorSheet';
-import { pole } from '../../holding/pole';
+import { POLE_STREAM_MPS, pole } from '../../holding/pole';
 import type { Repair } from '../../editing/repair';
 import type { KindId } from '../../catalog/gear/kinds';
 import { amount, inWords } from '../../units/amount';
@@ -163,6 +163,7 @@ const anchorNoRelease = rule({
   otherwise: () => 'A quick release, a float and a trolley, bought or borrowed; or no anchor there.',
 });
 
+const poles: readonly KindId[] = ['stake-pole', 'short-pole', 'push-pole'];
 const poleNoHold = rule({
   code: 'pole-no-hold',
   reads: ['ground', 'day', 'brief'],
@@ -173,7 +174,7 @@ const poleNoHold = rule({
     const { aboard, area } = ground;
     if (!brief.techniques.includes('anchored bait') || !area) return [];
     if (aboard.some(({ item }) => anchorOf(item) !== null)) return [];
-    const carried = aboard.find(({ item }) => item.kind === 'stake-pole' || item.kind === 'short-pole')?.item;
+    const carried = aboard.find(({ item }) => poles.includes(item.kind))?.item;
     const deepest = spot.toSorted((a, b) => b.depthM - a.depthM)[0];
     if (!carried || !deepest) return [];
     const streamMps = Math.max(...spot.map((hour) => hour.streamMps));
@@ -191,7 +192,7 @@ const poleNoHold = rule({
         ? `It is ${amount(poleM, 'm')}; ${amount(neededM, 'm')} reach the bottom, ${amount(0.5, 'm')} of it, and a hand above.`
         : why === 'bottom'
           ? `A pole holds in mud or sand; there it is ${bottom}.`
-          : `The stream runs to ${amount(streamMps, 'm/s', 2)}; a pole is for less than ${amount(0.5, 'm/s')}.`,
+          : `The stream runs to ${amount(streamMps, 'm/s', 2)}; a pole is for less than ${amount(POLE_STREAM_MPS, 'm/s')}.`,
   }),
   repairs: (_, context) => [withoutAnchor, ...otherHours(context)],
 });
