@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { HOUR_MS } from '../units/time';
-import { darkness, isDark, lightOfDay, noonOf } from './light';
+import { darkness, highestSun, isDark, isNight, lightOfDay, noonOf } from './light';
 
 const day = (date: string, lat: number, lon: number) => lightOfDay(noonOf(date, lon), lat, lon);
 const hoursOfLight = (date: string, lat: number) => {
@@ -16,6 +16,26 @@ function arcHours(latDeg: number, declinationDeg: number): number {
     (Math.cos(latDeg * rad) * Math.cos(declinationDeg * rad));
   return (2 * Math.acos(cos)) / rad / 15;
 }
+
+describe('the height of the sun', () => {
+  it('at noon is what latitude and declination leave, and within a morning what that comes to', () => {
+    const noon = Date.parse('2026-12-21T12:00:00Z');
+    // Closed form: 90° − latitude + declination; half an hour of sampling and the equation of time take a little off.
+    expect(highestSun(noon - 3 * HOUR_MS, noon + 3 * HOUR_MS, 47.5, 0)).toBeCloseTo(90 - 47.5 - 23.44, 0);
+    expect(highestSun(noon - 4 * HOUR_MS, noon - 3.9 * HOUR_MS, 47.5, 0)).toBeLessThan(5);
+    expect(highestSun(noon - 12 * HOUR_MS, noon - 11 * HOUR_MS, 47.5, 0)).toBeLessThan(-40);
+  });
+  it('is night past civil twilight, not from sunset on', () => {
+    const { sunset, dusk } = day('2026-03-20', 47.5, 0);
+    if (sunset === null || dusk === null) throw new Error('no sunset');
+    expect([sunset + 60_000, dusk - 120_000, dusk + 180_000].map((at) => isNight(at, 47.5, 0))).toEqual([
+      false,
+      false,
+      true,
+    ]);
+    expect(isDark(sunset + 60_000, 47.5, 0)).toBe(true);
+  });
+});
 
 describe('light', () => {
   it.each([

@@ -63,6 +63,11 @@ export function highestSun(from: Instant, to: Instant, latDeg: number, lonDeg: n
   }
 }
 
+/** Night proper, past civil twilight: the sun more than 6° under. */
+export function isNight(at: Instant, latDeg: number, lonDeg: number): boolean {
+  return getPosition(new Date(at), latDeg, lonDeg).altitude < -6;
+}
+
 /** Local solar noon to within the equation of time, for picking the day. */
 export function noonOf(date: string, lonDeg: number): Instant {
   return Date.parse(`${date}T12:00:00Z`) - (lonDeg / 15) * HOUR_MS;

@@ -1,6 +1,6 @@
 import { type Day, dayOf } from '../environment/day';
 import { heatIndex, windChill } from '../environment/feels';
-import { darkness, highestSun, lightOfDay, noonOf } from '../environment/light';
+import { darkness, highestSun, isNight, lightOfDay, noonOf } from '../environment/light';
 import { type Sea, seaAt } from '../environment/sea';
 import { type KindId, kinds } from '../catalog/gear/kinds';
 import { type SpotHour, spotHours } from '../environment/spot';
@@ -39,6 +39,8 @@ export interface Exposures {
   darkMinutes: number;
   /** From coming in to sunset; null: it is dark by then, or the sun does not set. */
   daylightLeftMin: number | null;
+  /** Past civil twilight when one launches or comes in: what breaks there is not seen. */
+  nightAtShore: boolean;
   /** How high the sun comes while one is out, degrees; null: not known. */
   sunHighestDeg: number | null;
   /** Parts of the outing in darkness, as clock times at the water. */
@@ -186,6 +188,7 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
     hoursAfloat: span ? minutesBetween(span.from, span.to) / 60 : null,
     darkMinutes: dark.minutes,
     daylightLeftMin: afloat && water ? daylightLeft(afloat.to, water) : null,
+    nightAtShore: afloat !== null && water !== null && isNightAtEither(afloat, water),
     sunHighestDeg: afloat && water ? sunOf(afloat, brief, water) : null,
     darkSpans: dark.spans.map(([from, to]) => ({ from: clockAt(from, zone), to: clockAt(to, zone) })),
     maxDistanceFromLandingM: distanceM,
@@ -243,6 +246,9 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
   };
 }
 
+function isNightAtEither({ from, to }: { from: Instant; to: Instant }, { latDeg, lonDeg }: Water): boolean {
+  return isNight(from, latDeg, lonDeg) || isNight(to, latDeg, lonDeg);
+}
 /** Over days the sun of the first is that of all. */
 function sunOf({ from, to }: { from: Instant; to: Instant }, { nights }: Brief, { latDeg, lonDeg }: Water): number {
   return highestSun(from, nights > 0 ? Math.min(to, from + DAY_MS) : to, latDeg, lonDeg);

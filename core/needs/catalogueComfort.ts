@@ -5,6 +5,8 @@ import { coldAir, coldWater, inDark, outOvernight } from './reason';
 
 /** Farther than this from the vehicle, dry clothes are carried, m. Rule of thumb. */
 const CLOTHES_ABOARD_FROM_M = 300;
+/** In warmer air a wind is welcome, °C. Rule of thumb. */
+const WIND_COOLS_BELOW_C = 25;
 /** Air that feels hotter than this asks for cooling, °C. */
 const HOT_FROM_C = 29;
 
@@ -123,7 +125,9 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
         1,
         false,
         reasons(
-          exposures.wind !== null && exposures.wind.value > 5 && { because: 'wind', mps: exposures.wind.value },
+          exposures.wind !== null &&
+            exposures.wind.value > 5 &&
+            (exposures.airMinC ?? 0) < WIND_COOLS_BELOW_C && { because: 'wind', mps: exposures.wind.value },
           exposures.wind === null &&
             (exposures.hoursAfloat ?? 0) > 3 && { because: 'hours', hours: exposures.hoursAfloat ?? 0 },
         ),

@@ -246,6 +246,13 @@ describe('each need is raised by what page and practice say, and not before', ()
     ['hold-boat', 'drifting', { brief: { ...fish, techniques: ['drifting'] } }, 'should', { brief: fish }],
     ['power', 'electrics aboard', { aboard: ['sounder'] }, 'must', {}],
     ['food', 'more than three hours', { brief: { homeAt: '12:01' } }, 'should', { brief: { homeAt: '12:00' } }],
+    [
+      'wind-rain',
+      'wind in air that it cools',
+      { hour: { windMps: 6, airC: 24 } },
+      'should',
+      { hour: { windMps: 6, airC: 26 } },
+    ],
     ['wind-rain', 'wind over 5 m/s', { hour: { windMps: 5.1 } }, 'should', { hour: { windMps: 5 } }],
     ['spare-clothes', 'cold water, away from the vehicle', { waterC: 14.9 }, 'should', { waterC: 15 }],
     [

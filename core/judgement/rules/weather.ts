@@ -3,7 +3,7 @@ import type { WindHour } from '../../exposures/winds';
 import { amount, distance, inWords } from '../../units/amount';
 import { capital, count, duration, figure, listed, plural } from '../../units/words';
 import type { Context } from '../context';
-import { otherHours, otherLaunches, otherPlaces } from '../candidates';
+import { otherHours, otherLaunches, otherPlaces, outOfTheDark } from '../candidates';
 import { rule } from '../rule';
 import { type FindingLevel } from '../../vocabulary/levels';
 
@@ -165,23 +165,31 @@ function overDay(value: number | null, at: string, own: number | null, ceiling: 
   return { value, at, limit: past ? ceiling : limit, own: !past, water: reach.ceiling.name, offshore: false, past };
 }
 
+/** Where sheltered water ends. */
+const STANDING_WAVE_M = 0.3;
+
 const surfOverLimit = rule({
   code: 'surf-over-limit',
   reads: ['day', 'places'],
   station: 'brief',
   measure: 'm',
   find: ({ day, places }) => {
-    const reach = reachOfDay({ day, places });
+    const plain = reachOfDay({ day, places });
     const { angler, launch } = places;
-    if (!angler || !launch || !reach) return [];
+    if (!angler || !launch || !plain) return [];
+    // Sets are not seen in the dark.
+    const unseen = day.nightAtShore;
+    const reach = unseen ? { ...plain, ceiling: plain.offshore } : plain;
     const over = overDay(day.breakerM, launch.name, angler.limits.breakerM, reach.ceiling.breakerM, reach);
-    return over ? [toldOver(over, reach)] : [];
+    if (!over) return [];
+    const { facts, ...told } = toldOver(over, reach);
+    return [{ ...told, facts: { ...facts, unseen } }];
   },
   say: (facts) => ({
     title: `Surf passes ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
-    text: `Breakers, an estimate from swell and wind sea: ${sayOver(facts, 'm', facts)} They are met twice, going out and, tired, coming in.`,
+    text: `Breakers, an estimate from swell and wind sea: ${sayOver(facts, 'm', facts)}${facts.unseen && !facts.own ? ' In the dark a step lower: the sets are not seen.' : ''} They are met twice, going out and, tired, coming in.`,
   }),
-  repairs: (_, context) => [...otherLaunches(context), ...otherHours(context)],
+  repairs: (_, context) => [...otherLaunches(context), ...outOfTheDark(context), ...otherHours(context)],
 });
 
 const wavesOverLimit = rule({
@@ -201,6 +209,24 @@ const wavesOverLimit = rule({
     text: `Wind sea and swell together, an estimate: ${sayOver(facts, 'm', facts)}`,
   }),
   repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+});
+
+/** Whose hull carries one standing is another sum; in waves it is the feet that decide, and flat water is where one stands. */
+const standingInWaves = rule({
+  code: 'standing-in-waves',
+  reads: ['day', 'brief'],
+  station: 'brief',
+  measure: 'm',
+  find: ({ day: { hs }, brief }) => {
+    if (!brief.standing || !hs || hs.value <= STANDING_WAVE_M * (1 + ESTIMATE_SLACK)) return [];
+    const facts = { waveM: hs.value, at: hs.at };
+    return [{ level: 'mind', basis: 'judgement', extent: hs.value, facts }];
+  },
+  say: ({ waveM, at }) => ({
+    title: `Standing in waves of ${amount(waveM, 'm')} at ${at}`,
+    text: `An estimate from wind, fetch and stream. Over about ${amount(STANDING_WAVE_M, 'm')} the deck moves faster than feet do. A rule of thumb.`,
+  }),
+  repairs: (_, context) => [{ do: 'sit-to-fish' }, ...otherHours(context)],
 });
 
 const streamOverReach = rule({
@@ -273,20 +299,23 @@ const offshoreWind = rule({
   }),
 });
 
+/** Where boats pass close, nobody launches in a sight under this, m. */
+const FOG_BUSY_STOP_M = 500;
 const fog = rule({
   code: 'fog',
   reads: ['day'],
   station: 'brief',
   measure: 'm short of sight',
-  find: ({ day: { visibility } }) => {
+  find: ({ day: { visibility, traffic } }) => {
     if (visibility === null || visibility.value >= FOG_MIND_M) return [];
     const { value, at } = visibility;
-    const level: FindingLevel = value < FOG_STOP_M ? 'stop' : 'mind';
-    return [{ level, basis: 'judgement', extent: FOG_MIND_M - value, facts: { visibilityM: value, at } }];
+    const busy = traffic === 'busy';
+    const level: FindingLevel = value < (busy ? FOG_BUSY_STOP_M : FOG_STOP_M) ? 'stop' : 'mind';
+    return [{ level, basis: 'judgement', extent: FOG_MIND_M - value, facts: { visibilityM: value, at, busy } }];
   },
-  say: ({ visibilityM, at }) => ({
+  say: ({ visibilityM, at, busy }) => ({
     title: `Visibility ${amount(visibilityM, 'm', 0)} at ${at}`,
-    text: 'Nobody sees you, and you do not see the shore. A horn and a compass are no more than that.',
+    text: `${busy ? 'Boats pass close. ' : ''}Nobody sees you, and you do not see the shore. A horn and a compass are no more than that.`,
   }),
   repairs: (_, context) => otherHours(context),
 });
@@ -362,6 +391,7 @@ export const weatherRules = [
   offshoreWind,
   surfOverLimit,
   wavesOverLimit,
+  standingInWaves,
   streamOverReach,
   farForReach,
   fog,

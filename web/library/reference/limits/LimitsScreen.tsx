@@ -71,9 +71,9 @@ export function LimitsScreen() {
       </TableContainer>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 1, mb: 3 }}>
         New to it: sheltered. Some experience: moderate. Experienced: advanced. A step lower each for{' '}
-        {listed(Object.values(stepWords).map(inWords))}; for the wind, a step lower where it blows off the shore. Past
-        the distance of one’s own water a Mind, past that of the next a Stop. Yours goes by experience and practice, set
-        under{' '}
+        {listed(Object.values(stepWords).map(inWords))}; for the wind, a step lower where it blows off the shore; for
+        the surf, in the dark. Past the distance of one’s own water a Mind, past that of the next a Stop. Yours goes by
+        experience and practice, set under{' '}
         <Link component={RouterLink} to="/settings">
           Settings
         </Link>
