@@ -2,7 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { type Reach, ceilings, reachOf, type stepWords } from './ceilings';
 
 const calm = { solo: false, waterC: 18 };
-const angler = (experience: Reach['experience'], reentryPractised = true) => ({ experience, reentryPractised });
+const angler = (experience: Reach['experience'], reentryPractised = true) => ({
+  experience,
+  reentryPractised,
+  swims: 'well' as const,
+});
 const rigid = { hull: 'rigid' } as const;
 const name = (reach: Reach) => reach.ceiling.name;
 
@@ -16,6 +20,7 @@ describe('the water within reach', () => {
   });
   it.each<[keyof typeof stepWords, Reach]>([
     ['practice', reachOf(angler('experienced', false), rigid, calm)],
+    ['no-swimmer', reachOf({ ...angler('experienced'), swims: 'not' }, rigid, calm)],
     ['inflatable', reachOf(angler('experienced'), { hull: 'inflatable' }, calm)],
     ['alone-cold', reachOf(angler('experienced'), rigid, { solo: true, waterC: 9.9 })],
   ])('is a step lower for %s, and says so', (step, reach) => {

@@ -45,6 +45,7 @@ const byExperience: Record<Angler['experience'], number> = { new: 1, some: 2, ex
 export const ALONE_COLD_BELOW_C = 10;
 export const stepWords = {
   practice: 'getting back in not practised',
+  'no-swimmer': 'not swimming',
   inflatable: 'an inflated hull',
   'alone-cold': 'alone in water under {10 °C}',
 } as const;
@@ -61,13 +62,14 @@ export interface Reach {
   above: Ceiling;
 }
 export function reachOf(
-  angler: Pick<Angler, 'experience' | 'reentryPractised'>,
+  angler: Pick<Angler, 'experience' | 'reentryPractised' | 'swims'>,
   craft: Pick<Craft, 'hull'> | null,
   { solo, waterC }: Pick<Exposures, 'solo' | 'waterC'>,
 ): Reach {
   const { experience } = angler;
   const steps: Step[] = [];
   if (!angler.reentryPractised && experience !== 'new') steps.push('practice');
+  if (angler.swims === 'not') steps.push('no-swimmer');
   if (craft?.hull === 'inflatable') steps.push('inflatable');
   if (solo && waterC !== null && waterC < ALONE_COLD_BELOW_C) steps.push('alone-cold');
   const at = (step: number): Ceiling =>

@@ -50,6 +50,22 @@ describe('exposures', () => {
     });
     expect(of(river)).toMatchObject({ darkMinutes: 0, rapids: 2, river: true, nights: 1, remote: true });
     expect(of(river).hoursAfloat).toBe(30);
+    expect(of(river).campH).toBeGreaterThan(6);
+    expect(of(withBrief(river, { nights: 0, homeAt: '15:00' })).campH).toBe(0);
+    // A gale at midnight blows over the tents; the cold of it is felt all the same.
+    const gale = (clock: string) => ({
+      ...river,
+      conditions: {
+        ...river.conditions,
+        hours: river.conditions.hours.map((hour) =>
+          hour.at.slice(11, 13) === clock ? { ...hour, windMps: 18, airC: -4 } : { ...hour, windMps: 3, airC: 12 },
+        ),
+      },
+    });
+    expect(of(gale('01')).wind?.value).toBe(3);
+    expect(of(gale('01')).airMinC).toBe(-4);
+    expect(of(gale('11')).wind?.value).toBe(18);
+    expect(of(gale('01')).spot.every(({ windMps }) => windMps < 4)).toBe(true);
   });
   it('take peaks only from the hours afloat', () => {
     const at = instantOf(ready.brief.date, ready.brief.homeAt, 'UTC-1') ?? 0;

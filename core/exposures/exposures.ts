@@ -35,6 +35,8 @@ export interface Exposures {
   launchAt: Instant | null;
   homeAt: Instant | null;
   hoursAfloat: number | null;
+  /** Of those, the hours of darkness that nights out are spent ashore. */
+  campH: number;
   /** Afloat between sunset and sunrise. */
   darkMinutes: number;
   /** From coming in to sunset; null: it is dark by then, or the sun does not set. */
@@ -108,6 +110,8 @@ export interface Exposures {
   rods: number;
   electricsW: number;
   bigHooks: boolean;
+  /** A pole and no anchor is aboard to hold the boat. */
+  heldByPole: boolean;
   /** Heat let in by the fish store aboard, W/K; null: none is. */
   storeUaWK: number | null;
   /** A wet sack, and no better store, in air dry enough and for hours few enough to cool by drying. */
@@ -126,7 +130,9 @@ export function exposures(outing: Outing, looked: Looked): Exposures {
 }
 
 /** What the loadout brings with it. */
-export type Burden = Pick<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK'> & { wetSackOnly: boolean };
+export type Burden = Pick<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK' | 'heldByPole'> & {
+  wetSackOnly: boolean;
+};
 /** The whole, with what the loadout makes of the day. */
 export function withBurden(day: DayExposures, { wetSackOnly, ...burden }: Burden, workings: Workings): Exposures {
   const dry = day.humidityMaxPct !== null && day.humidityMaxPct <= WET_SACK_PCT;
@@ -137,12 +143,15 @@ export function burdenOf(aboard: readonly Aboard[]): Burden {
   let [rods, electricsW, bigHooks] = [0, 0, false];
   let storeUaWK: number | null = null;
   let [stores, wetSacks] = [0, 0];
+  let [anchors, poles] = [false, false];
   for (const { item, entry } of aboard) {
     const part = burdenOfOne(item);
     if (part === null) continue;
     if (part.rod) rods += entry.quantity;
     electricsW += part.watts * entry.quantity;
     bigHooks ||= part.bigHooks;
+    anchors ||= part.holds === 'anchor';
+    poles ||= part.holds === 'pole';
     if (!part.store) continue;
     const uaWK = item.attributes.uaWK ?? null;
     // Ice goes into the best store aboard.
@@ -150,15 +159,24 @@ export function burdenOf(aboard: readonly Aboard[]): Burden {
     stores += 1;
     if (item.kind === 'wet-sack') wetSacks += 1;
   }
-  return { rods, electricsW, bigHooks, storeUaWK, wetSackOnly: stores > 0 && stores === wetSacks };
+  return {
+    rods,
+    electricsW,
+    bigHooks,
+    storeUaWK,
+    heldByPole: poles && !anchors,
+    wetSackOnly: stores > 0 && stores === wetSacks,
+  };
 }
 /** What one thing brings; null: nothing of it. Most things bring nothing, and are asked again and again. */
 export const burdenOfOne = rememberFor((item: Item) => {
   const rod = isRod(item.kind);
   const watts = hasOwnCells(item) ? 0 : (item.attributes.watts ?? 0);
   const bigHooks = item.qualities.includes('treble');
-  const store = kinds[item.kind].means.includes('cold-store');
-  return rod || watts > 0 || bigHooks || store ? { rod, watts, bigHooks, store } : null;
+  const { means } = kinds[item.kind];
+  const store = means.includes('cold-store');
+  const holds = means.includes('anchor-release') ? 'anchor' : stakePoles.includes(item.kind) ? 'pole' : null;
+  return rod || watts > 0 || bigHooks || store || holds !== null ? { rod, watts, bigHooks, store, holds } : null;
 });
 
 /** What the day and the way expose one to, whatever is aboard. */
@@ -172,7 +190,10 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
   const until = span && Math.max(span.to, plan?.homeAt ?? 0);
   const afloat = span && until ? { from: span.from, to: until } : null;
   const dark = afloat && water ? darkOf(afloat, brief, water) : { minutes: 0, spans: [] };
-  const hours = afloat ? hoursWithin(conditions.hours, afloat.from, afloat.to) : [];
+  const all = afloat ? hoursWithin(conditions.hours, afloat.from, afloat.to) : [];
+  const camp = afloat && water && brief.nights > 0 ? nightsAshore(afloat, dark.spans, water) : noNights;
+  // What blows and breaks while one lies in camp is not met.
+  const hours = brief.nights > 0 ? all.filter((hour) => !camp.at(Date.parse(hour.at) + HOUR_MS / 2)) : all;
   const zone = water?.timeZone ?? 'utc';
   const distanceM = farthest(looked, plan);
   const shoreM = farthestFromGround(looked, plan, distanceM);
@@ -186,6 +207,7 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
     launchAt: span?.from ?? null,
     homeAt: span?.to ?? null,
     hoursAfloat: span ? minutesBetween(span.from, span.to) / 60 : null,
+    campH: camp.hours,
     darkMinutes: dark.minutes,
     daylightLeftMin: afloat && water ? daylightLeft(afloat.to, water) : null,
     nightAtShore: afloat !== null && water !== null && isNightAtEither(afloat, water),
@@ -203,11 +225,11 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
     solo: brief.party === 1,
     waterC: conditions.waterC,
     immersion: conditions.waterC === null ? null : immersion(conditions.waterC),
-    airMinC: least(hours.map((hour) => hour.airC)),
-    airMaxC: peak(hours, 'airC', zone)?.value ?? null,
-    humidityMaxPct: most(hours.map(({ humidityPct }) => humidityPct)),
-    feelsMinC: least(hours.map(coldest)),
-    feelsMaxC: most(hours.map(hottest)),
+    airMinC: least(all.map((hour) => hour.airC)),
+    airMaxC: peak(all, 'airC', zone)?.value ?? null,
+    humidityMaxPct: most(all.map(({ humidityPct }) => humidityPct)),
+    feelsMinC: least(all.map(coldest)),
+    feelsMaxC: most(all.map(hottest)),
     wind: peak(hours, 'windMps', zone),
     gust: peak(hours, 'gustMps', zone),
     winds,
@@ -217,7 +239,9 @@ export function dayExposures(brief: Brief, conditions: Conditions, looked: Place
     seas,
     spot:
       looked.area && water && day && afloat
-        ? spotHours(looked.area, water, day, hours, plan?.spotAt ?? afloat.from, plan?.turnAt ?? afloat.to)
+        ? spotHours(looked.area, water, day, hours, plan?.spotAt ?? afloat.from, plan?.turnAt ?? afloat.to).filter(
+            ({ at }) => !camp.at(at),
+          )
         : [],
     hs: highest(seas, ({ sea }) => sea.onStreamM, zone),
     stream: highest(seas, ({ streamMps }) => streamMps, zone),
@@ -303,6 +327,8 @@ function barOf(place: Launch | null, day: Day | null, at: Instant | null, zone: 
 function hasOwnCells({ kind, poweredById }: Item): boolean {
   return poweredById === null && ownCells.includes(kind);
 }
+/** What holds the boat by being driven in: nothing of it is let go in a hurry. */
+export const stakePoles: readonly KindId[] = ['stake-pole', 'short-pole', 'push-pole'];
 const ownCells: readonly KindId[] = ['handheld-sounder', 'gps'];
 
 function isRod(kind: KindId): boolean {
@@ -315,6 +341,29 @@ export function hoursOf(brief: Brief, looked: Pick<Places, 'water'>): { from: In
   return hours && hours.homeAt > hours.launchAt ? { from: hours.launchAt, to: hours.homeAt } : null;
 }
 
+/** Hours on the water: nights ashore left out. */
+export function hoursOnWater({ hoursAfloat, campH }: Pick<Exposures, 'hoursAfloat' | 'campH'>): number {
+  return (hoursAfloat ?? 0) - campH;
+}
+interface NightsAshore {
+  hours: number;
+  at: (moment: Instant) => boolean;
+}
+const noNights: NightsAshore = { hours: 0, at: () => false };
+/** The darkness of nights out: all of it that is not launched into or landed out of. */
+function nightsAshore(
+  { from, to }: { from: Instant; to: Instant },
+  afloatInDark: readonly (readonly [Instant, Instant])[],
+  { latDeg, lonDeg }: Water,
+): NightsAshore {
+  const spans = darkness(from, to, latDeg, lonDeg).spans.filter(
+    ([start, end]) => !afloatInDark.some((span) => span[0] === start || span[1] === end),
+  );
+  return {
+    hours: spans.reduce((sum, [start, end]) => sum + (end - start), 0) / HOUR_MS,
+    at: (moment) => spans.some(([start, end]) => moment >= start && moment < end),
+  };
+}
 // With nights out the dark hours are spent ashore: only the launch before sunrise and the landing after sunset count.
 function darkOf(span: { from: Instant; to: Instant }, brief: Brief, water: { latDeg: number; lonDeg: number }) {
   const { latDeg, lonDeg } = water;

@@ -1,4 +1,5 @@
 import { carriedHours, halfAndHalf, wantedFood, wantedWater } from '../provisions/supplies';
+import { hoursOnWater } from '../exposures/exposures';
 import type { needsByPurpose } from '../vocabulary/needs';
 import { type Need, type NeedTable, type Part, ownSort, raised, reasons } from './need';
 import { coldAir, coldWater, inDark, outOvernight } from './reason';
@@ -101,7 +102,7 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     title: 'Sun kept off',
     without: 'Burnt skin and glare, with nowhere to go.',
     raise: ({ exposures }) => {
-      const bright = (exposures.hoursAfloat ?? 0) - exposures.darkMinutes / 60;
+      const bright = hoursOnWater(exposures) - exposures.darkMinutes / 60;
       const deg = exposures.sunHighestDeg;
       const burns = deg === null || deg >= BURNS_FROM_DEG;
       return raised(

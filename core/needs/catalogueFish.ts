@@ -14,7 +14,8 @@ import {
   tooLittle,
 } from './need';
 import type { KindId } from '../catalog/gear/kinds';
-import { WET_SACK_HOURS } from '../exposures/exposures';
+import { type Exposures, WET_SACK_HOURS, stakePoles } from '../exposures/exposures';
+import type { Brief } from '../documents/outing';
 import type { Technique } from '../vocabulary/trips';
 import { LEAST_SCOPE, STREAM_CARE_MPS, anchorOf } from '../holding/anchorSheet';
 import { pole } from '../holding/pole';
@@ -28,7 +29,6 @@ import type { Aboard } from '../documents/references';
 const SWELLS_FROM_M = 10;
 const drogues: readonly KindId[] = ['drogue', 'big-drogue', 'chain-drag'];
 const deepJigs: readonly KindId[] = ['jig-box', 'squid-jigs'];
-const poles: readonly KindId[] = ['stake-pole', 'short-pole', 'push-pole'];
 /** Longer than this, alone: two ways to land it. */
 const LARGE_FISH_M = 1;
 
@@ -304,12 +304,12 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
       const isAboard = aboard.some((one) => one.item.id === item.id);
       const lacks = isAboard
         ? null
-        : poles.includes(item.kind)
+        : stakePoles.includes(item.kind)
           ? poleLacks(a, places, exposures)
           : groundLacks(a, places, exposures);
       if (lacks) return lacks;
       const school = places.angler?.schools.riverAnchor;
-      if (poles.includes(item.kind) || !exposures.river || !inCurrent(exposures)) return null;
+      if (stakePoles.includes(item.kind) || !exposures.river || !inCurrent(exposures)) return null;
       if (school !== 'trolley, float and release') return { code: 'school-no-anchor' };
       return item.qualities.includes('release') ? null : { code: 'no-release' };
     },
@@ -317,13 +317,15 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
   'anchor-trolley': {
     title: 'Anchor led to bow or stern',
     without: 'Anchored by the side, the stream rolls the boat over.',
-    raise: ({ exposures, brief }) => raised('should', 1, false, reasons(anchors(brief) && inCurrent(exposures))),
+    raise: ({ exposures, brief }) =>
+      raised('should', 1, false, reasons(anchors(brief, exposures) && inCurrent(exposures))),
   },
   'anchor-release': {
     fits: 'a release to hand and a float on the line',
     title: 'Anchor let go by hand, and found again',
     without: 'Held fast by the stream, the bow goes under and the line will not come off.',
-    raise: ({ exposures, brief }) => raised('must', 1, false, reasons(anchors(brief) && inCurrent(exposures))),
+    raise: ({ exposures, brief }) =>
+      raised('must', 1, false, reasons(anchors(brief, exposures) && inCurrent(exposures))),
     disqualify: ({ item }) =>
       item.qualities.includes('release') && item.qualities.includes('buoyed') ? null : { code: 'no-release' },
   },
@@ -344,8 +346,9 @@ function byTechnique(brief: NeedContext['brief'], ...some: Technique[]): Reason 
   const technique = some.find((one) => brief.techniques.includes(one));
   return technique !== undefined && { because: 'technique', technique };
 }
-function anchors(brief: NeedContext['brief']): boolean {
-  return brief.techniques.includes('anchored bait');
+/** At an anchor, as far as is known: with a pole alone there is none. */
+function anchors({ techniques }: Brief, { heldByPole }: Exposures): boolean {
+  return techniques.includes('anchored bait') && !heldByPole;
 }
 /** Stream from which an anchor needs its release, m/s. */
 function inCurrent(exposures: NeedContext['exposures']): Reason | false {

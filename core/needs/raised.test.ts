@@ -323,6 +323,13 @@ describe('each need is raised by what page and practice say, and not before', ()
       { brief: fish, water: area({ depthM: 10 }) },
     ],
     ['ice', 'keeping fish', { brief: { ...fish, keep: 1 } }, 'should', { brief: fish }],
+    [
+      'anchor-release',
+      'no pole, which is only pulled out',
+      stream(0.6),
+      'must',
+      { ...stream(0.6), aboard: ['short-pole'] },
+    ],
     ['anchor-trolley', 'anchoring in half a metre a second', stream(0.5), 'should', stream(0.49)],
     ['anchor-release', 'anchoring in half a metre a second', stream(0.5), 'must', stream(0.49)],
     ['stand-up', 'standing', { brief: { standing: true } }, 'should', {}],

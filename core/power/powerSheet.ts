@@ -1,4 +1,4 @@
-import type { Exposures } from '../exposures/exposures';
+import { type Exposures, hoursOnWater } from '../exposures/exposures';
 import type { KindId } from '../catalog/gear/kinds';
 import { kinds } from '../catalog/gear/kinds';
 import type { Item } from '../documents/item';
@@ -125,7 +125,7 @@ export function powerSheet(looked: Looked, e: Exposures, workings: Workings): Po
 }
 
 function deviceOf({ item, entry }: Aboard, e: Exposures, workings: Workings): Device {
-  const afloat = Math.min(e.hoursAfloat ?? 0, MOST_HOURS);
+  const afloat = Math.min(hoursOnWater(e), MOST_HOURS);
   const dark = Math.min(e.darkMinutes / 60, afloat);
   const light = lights.includes(item.kind);
   const hours = workings.deviceHours[item.id] ?? (light ? dark : afloat);
@@ -149,7 +149,7 @@ function supplyOf(
 ): Supply {
   const loads = devices.map(({ item: { name }, watts, duty, hours }) => ({ name, watts, duty, hours }));
   const sum = power({ battery, tempC, loads, reserve: workings.powerReserve });
-  const afloat = Math.min(e.hoursAfloat ?? 0, MOST_HOURS);
+  const afloat = Math.min(hoursOnWater(e), MOST_HOURS);
   const emptyAt = sum.enough ? null : emptyHour(sum.usableWh, (hour) => drawnBy(devices, hour), afloat);
   const longest = Math.max(0, ...loads.map(({ hours }) => hours));
   const dark = darkWh(battery, longest > 0 ? sum.neededWh / longest : 0, tempC);
@@ -164,7 +164,7 @@ function drawnBy(devices: readonly Device[], hour: number): number {
 
 /** Charge left at each half hour from the launch, Wh, nothing kept back. */
 export function chargeLeft({ devices, sum }: Supply, e: Exposures): { hour: number; wh: number }[] {
-  const afloat = Math.min(e.hoursAfloat ?? 0, MOST_HOURS);
+  const afloat = Math.min(hoursOnWater(e), MOST_HOURS);
   return Array.from({ length: Math.ceil(afloat * 2) + 1 }, (_, i) => {
     const hour = Math.min(i / 2, afloat);
     return { hour, wh: Math.max(0, sum.usableWh - drawnBy(devices, hour)) };

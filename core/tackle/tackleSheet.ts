@@ -1,5 +1,5 @@
 import { onWater } from '../boat/drag';
-import type { DayExposures, Exposures } from '../exposures/exposures';
+import { type DayExposures, type Exposures, hoursOnWater } from '../exposures/exposures';
 import { kinds } from '../catalog/gear/kinds';
 import { drift } from '../holding/drift';
 import type { SpotHour } from '../environment/spot';
@@ -31,7 +31,7 @@ export interface SpareLine {
 
 /** Spares of each lure and terminal kind aboard, against what is likely to be lost. */
 export function spareLines(looked: Looked, e: DayExposures, brief: Brief, workings: Workings): SpareLine[] {
-  const hours = Math.min(e.hoursAfloat ?? 0, 24);
+  const hours = Math.min(hoursOnWater(e), 24);
   return looked.aboard
     .filter(({ item }) => kinds[item.kind].means.some((id) => id === 'lures' || id === 'terminal'))
     .map(({ item, entry }) => {

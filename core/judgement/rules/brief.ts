@@ -87,6 +87,7 @@ function missingFigures(e: DayExposures, surf: boolean): string[] {
     ['gusts', e.gust !== null],
     ['air', e.airMinC !== null],
     ['water temperature', e.waterC !== null],
+    ['thunder', e.thunder !== null],
     ['swell and its period', !surf || e.breakerM !== null],
   ];
   const missing = known.flatMap(([name, is]) => (is ? [] : [name]));

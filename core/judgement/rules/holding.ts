@@ -9,6 +9,7 @@ import {
   leaveSpans,
   shutWhy,
 } from '../../holding/anchorSheet';
+import { stakePoles } from '../../exposures/exposures';
 import { POLE_STREAM_MPS, pole } from '../../holding/pole';
 import type { Repair } from '../../editing/repair';
 import type { KindId } from '../../catalog/gear/kinds';
@@ -163,7 +164,6 @@ const anchorNoRelease = rule({
   otherwise: () => 'A quick release, a float and a trolley, bought or borrowed; or no anchor there.',
 });
 
-const poles: readonly KindId[] = ['stake-pole', 'short-pole', 'push-pole'];
 const poleNoHold = rule({
   code: 'pole-no-hold',
   reads: ['ground', 'day', 'brief'],
@@ -174,7 +174,7 @@ const poleNoHold = rule({
     const { aboard, area } = ground;
     if (!brief.techniques.includes('anchored bait') || !area) return [];
     if (aboard.some(({ item }) => anchorOf(item) !== null)) return [];
-    const carried = aboard.find(({ item }) => poles.includes(item.kind))?.item;
+    const carried = aboard.find(({ item }) => stakePoles.includes(item.kind))?.item;
     const deepest = spot.toSorted((a, b) => b.depthM - a.depthM)[0];
     if (!carried || !deepest) return [];
     const streamMps = Math.max(...spot.map((hour) => hour.streamMps));
