@@ -144,19 +144,19 @@ ownHouseTest(
 
 test('a mind is accepted with a reason that stands on the card, and can be taken back', async ({ page }) => {
   await page.goto('/outings/pollack-long-grey/kit');
-  await page.getByRole('button', { name: 'Leave ashore: Hat with a cord' }).click();
+  await page.getByRole('button', { name: 'Leave ashore: Bow line, 4 m' }).click();
   const margin = page.getByRole('complementary', { name: 'Margin' });
-  const mind = margin.getByRole('listitem').filter({ hasText: 'Sun kept off' });
+  const mind = margin.getByRole('listitem').filter({ hasText: 'Bow or tow line' });
   await mind.getByRole('button', { name: 'Accept, and say why' }).click();
   await mind.getByRole('button', { name: 'Accept', exact: true }).click();
   await expect(mind.getByText('Say why, in a few words.')).toBeVisible();
-  await mind.getByLabel('Why you accept it').fill('Overcast all morning');
+  await mind.getByLabel('Why you accept it').fill('A painter is spliced on');
   await mind.getByRole('button', { name: 'Accept', exact: true }).click();
-  await expect(mind).toContainText('Accepted: Overcast all morning');
+  await expect(mind).toContainText('Accepted: A painter is spliced on');
   await kept(page);
   await page.getByRole('link', { name: /^Walk-round/ }).click();
   await page.getByRole('button', { name: 'All steps' }).click();
   await page.getByRole('button', { name: 'To the gate' }).click();
   await holdToSign(page);
-  await expect(page.getByText('Sun kept off: Overcast all morning')).toBeVisible();
+  await expect(page.getByText('Bow or tow line: A painter is spliced on')).toBeVisible();
 });

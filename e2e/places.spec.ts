@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, kept, openBlank, test } from './house';
+import { expect, kept, test } from './house';
 
 test('an outing is copied to another day, deleted, and brought back', async ({ page }) => {
   await page.goto('/outings');
@@ -79,21 +79,6 @@ test('a CSV file is shown before it is kept, its bad line told', async ({ page }
   await expect(page.getByRole('row', { name: /Long pump/ })).toContainText('800 g');
 });
 
-test('the locker is put in order by any column, and as it was', async ({ page }) => {
-  await page.goto('/locker');
-  const first = page.getByRole('table', { name: 'The locker' }).getByRole('row').nth(1);
-  await expect(first).toContainText('Foam jacket');
-  const mass = page.getByRole('columnheader', { name: 'Mass, each' });
-  await mass.getByRole('button').click();
-  await mass.getByRole('button').click();
-  await expect(mass).toHaveAttribute('aria-sort', 'descending');
-  await expect(first).toContainText('4.6 kg');
-  await mass.getByRole('button').click();
-  await expect(first).toContainText('Foam jacket');
-  await page.getByRole('columnheader', { name: 'State' }).getByRole('button').click();
-  await expect(first).toContainText(/out of date|under repair|failed/);
-});
-
 test('an item that goes out of date stops counting in the outing that carries it', async ({ page }) => {
   await page.goto('/locker');
   await page.getByRole('button', { name: 'Electronic flare' }).click();
@@ -105,41 +90,6 @@ test('an item that goes out of date stops counting in the outing that carries it
   await expect(page.getByRole('complementary')).toContainText(
     'Electronic flare does not count: out of date since 1 January 2020',
   );
-});
-
-test('a figure out of range stays where it was typed, says what is allowed, and is not taken', async ({ page }) => {
-  await page.goto('/outings/pollack-long-grey/brief');
-  await page.getByRole('button', { name: 'Write by hand' }).click();
-  const water = page.getByLabel('Water temperature');
-  await water.fill('99');
-  await expect(page.getByText('A number from −2 to 40 °C.')).toBeVisible();
-  await expect(water).toHaveValue('99');
-  await water.fill('9');
-  await expect(page.getByText('A number from −2 to 40 °C.')).toBeHidden();
-  await kept(page);
-  const keep = await openBlank(page, 'Fish kept');
-  await keep.getByRole('textbox').fill('five');
-  await expect(keep.getByText('A whole number from 0 to 50.')).toBeVisible();
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('button', { name: 'Fish kept: two' })).toBeVisible();
-});
-
-test('a need opens, tells why, and takes another means aboard', async ({ page }) => {
-  await page.goto('/outings/pollack-long-grey/kit');
-  await page.getByRole('button', { name: /^Distress at a distance/ }).click();
-  await expect(page.getByText('Those who look for you look past you.')).toBeVisible();
-  await page.getByRole('button', { name: 'Leave ashore: Signal mirror' }).click();
-  await expect(page.getByRole('button', { name: /^Distress at a distance/ })).toContainText('a signal seen by day');
-  await page.getByRole('button', { name: 'Put aboard: Signal mirror' }).click();
-  await expect(page.getByRole('button', { name: 'Leave ashore: Signal mirror' })).toBeVisible();
-  await page.getByRole('button', { name: 'Choose from the locker' }).click();
-  const picker = page.getByRole('dialog', { name: 'From the locker' });
-  await picker.getByLabel('Find by name, kind or need').fill('submarine');
-  await expect(picker.getByText('Nothing fits these words.')).toBeVisible();
-  await picker.getByLabel('Find by name, kind or need').fill('crate');
-  await picker.getByRole('checkbox', { name: /^Crate/ }).check();
-  await picker.getByRole('button', { name: 'Done' }).click();
-  await expect(page.getByRole('heading', { name: 'Passengers' })).toBeVisible();
 });
 
 test('a proposal is made, taken in part, then whole, and names what to buy', async ({ page }) => {

@@ -4,23 +4,6 @@ import { expect, kept, test, visit } from './house';
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
 const sheet = (page: Page, name: string | RegExp) => page.getByRole('article', { name });
 
-test('a rig is put together, its weak part seen and mended by a repair', async ({ page }) => {
-  await page.goto('/outings/cod-wreck/workings/rigs');
-  await expect(margin(page)).toContainText('Small snaps, 6 kg breaks first');
-  await margin(page).getByRole('button', { name: 'Use Strong snaps, 22 kg' }).click();
-  await expect(margin(page)).not.toContainText('breaks first');
-  const rigs = sheet(page, 'Rigs');
-  await expect(rigs.getByLabel('Snap or swivel of Jigging, metal')).toHaveValue('strong-snaps');
-  await rigs.getByRole('button', { name: 'Copy this rig' }).first().click();
-  const copy = rigs.getByRole('region', { name: 'Casting, plugs, again', exact: true });
-  await copy.getByLabel('Leader of Casting, plugs, again', { exact: true }).selectOption('heavy-leader');
-  await expect(margin(page)).toContainText('Casting, plugs, again: Thin braid, 0.13 mm breaks first');
-  await copy.getByRole('button', { name: 'Take it apart' }).click();
-  await expect(copy).toBeHidden();
-  await expect(margin(page)).not.toContainText('breaks first');
-  await kept(page);
-});
-
 test('the launch moves, and the anchoring hours, the jig and the battery move with it', async ({ page }) => {
   await page.goto('/outings/ling-anchored/workings/anchor');
   const anchor = sheet(page, /^Anchor at/);
@@ -68,16 +51,6 @@ test('a number is tried, felt, put back; tried again and kept where it belongs',
   await page.getByLabel('Find', { exact: true }).fill('lead battery');
   await page.getByRole('button', { name: 'Old lead battery, 7 Ah' }).click();
   await expect(page.getByRole('dialog').getByLabel('Capacity', { exact: true })).toHaveValue('40');
-});
-
-test('a number of the outing itself is kept with the outing', async ({ page }) => {
-  await page.goto('/outings/cod-wreck/workings/jig');
-  await sheet(page, 'Jig mass').getByLabel('Angle of the line').fill('60');
-  await page.getByRole('button', { name: 'Keep for this outing' }).click();
-  await expect(margin(page)).not.toContainText('the jig wants');
-  await kept(page);
-  await page.reload();
-  await expect(sheet(page, 'Jig mass').getByLabel('Angle of the line')).toHaveValue('60');
 });
 
 test('a number left behind is kept or let go, and a habit of the body is counted once for every outing', async ({

@@ -76,6 +76,8 @@ export async function buildApp({
   const options = {
     logger: log ? { level: 'warn' } : false,
     bodyLimit: BODY_LIMIT,
+    // On a machine with much else to do the parts start slowly, and start all the same.
+    pluginTimeout: 60_000,
     routerOptions: { maxParamLength: 200 },
     ...(trusted.length > 0 ? { trustProxy: [...trusted] } : {}),
   };

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { unstowed } from '../documents/stow';
-import { assess } from '../judgement/assess';
 import { asSpare, contextOf } from '../judgement/context';
 import { demo } from '../demo/demo';
 import { type KindId, kindIds, kinds } from '../catalog/gear/kinds';
@@ -18,7 +17,7 @@ import { type NeedId, needIds } from '../vocabulary/needs';
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
 const [ready, dusk] = outings as [Outing, Outing];
-const judge = (outing: Outing, refs: References = references) => assess(outing, refs, noAnswers, now).needs;
+const judge = (outing: Outing, refs: References = references) => contextOf(outing, refs, noAnswers, now).needs;
 const need = (id: NeedId, outing: Outing, refs?: References) =>
   judge(outing, refs).find((one) => one.id === id) ?? null;
 const brief = (outing: Outing, change: Partial<Outing['brief']>): Outing => ({
@@ -66,7 +65,7 @@ describe('needs raised, on both sides of their thresholds', () => {
   it('night lights only in the dark, with one and a half times the hours', () => {
     expect(need('be-seen-night', ready)).toMatchObject({ want: 2, lifeCritical: true, met: true });
     expect(need('be-seen-night', brief(ready, { launchAt: '09:00' }))).toBeNull();
-    const dark = (assess(dusk, references, noAnswers, now).exposures.darkMinutes / 60) * 1.5;
+    const dark = (contextOf(dusk, references, noAnswers, now).exposures.darkMinutes / 60) * 1.5;
     const lit = withItem(withItem(dusk, 'headlamp', 1), 'mast-light', 1);
     expect(need('be-seen-night', lit, item('headlamp', { attributes: { hours: dark + 0.01 } }))?.met).toBe(true);
     expect(need('be-seen-night', lit, item('headlamp', { attributes: { hours: dark - 0.01 } }))?.met).toBe(false);

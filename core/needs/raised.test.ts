@@ -1,7 +1,7 @@
 import { noStreamTable } from '../environment/waterTide';
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
-import { assess } from '../judgement/assess';
+import { contextOf } from '../judgement/context';
 import { whyNeed } from './sayNeeds';
 import { withItem } from '../editing/edit';
 import type { Outing } from '../documents/outing';
@@ -72,7 +72,7 @@ function world({ water, angler }: Case): References {
     })),
   };
 }
-const raised = (change: Case) => assess(outing(change), world(change), noAnswers, now).needs;
+const raised = (change: Case) => contextOf(outing(change), world(change), noAnswers, now).needs;
 const seen = new Set<NeedId>(['motor-power']);
 const need = (id: NeedId, change: Case) => {
   seen.add(id);

@@ -139,7 +139,9 @@ export function amountOnly(value: number, unit: string, decimals = 1): string {
 }
 /** The figure with this person's unit: `amount(6, 'wind')` is "6 m/s" or "11.7 kn". @param decimals at most so many in the kept unit */
 export function amount(value: number, unit: string, decimals = 1): string {
-  return `${amountOnly(value, unit, decimals)} ${unitName(unit)}`.trimEnd();
+  // Degrees of an angle stand close to their figure; those of warmth do not.
+  const gap = unit === '°' ? '' : ' ';
+  return `${amountOnly(value, unit, decimals)}${gap}${unitName(unit)}`.trimEnd();
 }
 /** One figure where that is as near as the rule itself, else two. */
 function sensible(value: number): number {

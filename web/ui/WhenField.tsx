@@ -73,7 +73,10 @@ export function WhenField({
           if (good) setTyped(null);
         }}
         onKeyDown={(event) => {
-          if (event.key === 'Enter' && good) onEnter?.();
+          if (event.key !== 'Enter' || !good || !onEnter) return;
+          // Else the same press goes on to what has the focus next, and opens it again.
+          event.preventDefault();
+          onEnter();
         }}
         slotProps={{
           htmlInput: {

@@ -11,7 +11,7 @@ import { DayStrip } from './DayStrip';
 import { Forecast } from './Forecast';
 import { Legs, TurnFor } from './Passage';
 import { RouteChart } from './RouteChart';
-import { Sentence } from './Sentence';
+import { Sentence } from './sentence/Sentence';
 
 const Meanings = styled('dl')(({ theme }) => ({
   margin: 0,

@@ -154,7 +154,10 @@ export function Count({
             if (/^\d+$/.test(event.target.value.trim()) && next >= min && next <= max) onChange(next);
           }}
           onKeyDown={(event) => {
-            if (event.key === 'Enter' && good) onDone();
+            if (event.key !== 'Enter' || !good) return;
+            // Else the same press goes on to the blank, and opens it again.
+            event.preventDefault();
+            onDone();
           }}
           slotProps={{ htmlInput: { inputMode: 'numeric' } }}
         />

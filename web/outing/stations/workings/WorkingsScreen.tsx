@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { type ComponentType, useMemo, useState } from 'react';
-import { NavLink, Navigate, useParams } from 'react-router';
+import { Link, Navigate, useParams } from 'react-router';
 import { exposures } from '#core/exposures/exposures';
 import { type SheetId, sheetIds, sheets as sheetNames } from '#core/vocabulary/sheets';
 import { sheetFor } from '#core/judgement/sheets';
@@ -105,7 +105,7 @@ export function WorkingsScreen() {
           {sheetIds.map((id) => (
             <Box
               key={id}
-              component={NavLink}
+              component={Link}
               to={`/outings/${doc.id}/workings/${id}`}
               aria-current={id === open ? 'page' : undefined}
               ref={id === open ? intoView : undefined}

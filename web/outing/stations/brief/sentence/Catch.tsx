@@ -1,0 +1,39 @@
+import { allSpecies } from '#core/catalog/species/speciesOf';
+import { capital, count, listed } from '#core/units/words';
+import { Blank } from '../Blank';
+import { Count, PickSeveral } from '../editors';
+import { useBrief } from './useBrief';
+
+/** What is fished for, and how many are kept. */
+export function Catch() {
+  const { brief, looked, references, set } = useBrief();
+  return (
+    <>
+      {'For '}
+      <Blank asks="Which fish" text={listed(looked.targets.map((one) => one.name))}>
+        {(close) => (
+          <PickSeveral
+            options={allSpecies(references.species).map(({ id, name }) => ({ id, name: capital(name) }))}
+            chosen={brief.targets}
+            most={6}
+            onChange={(targets) => set({ targets })}
+            onDone={close}
+          />
+        )}
+      </Blank>
+      {', keeping '}
+      <Blank asks="Fish kept" text={count(brief.keep)}>
+        {(close) => (
+          <Count
+            label="Fish kept"
+            value={brief.keep}
+            min={0}
+            max={50}
+            onChange={(keep) => set({ keep })}
+            onDone={close}
+          />
+        )}
+      </Blank>
+    </>
+  );
+}

@@ -1,0 +1,45 @@
+import { capital, count } from '#core/units/words';
+import { Blank } from '../Blank';
+import { Count, PickOne } from '../editors';
+import { useBrief } from './useBrief';
+
+/** How many, and where they land. */
+export function Company() {
+  const { brief, looked, set } = useBrief();
+  const { water } = looked;
+  return (
+    <>
+      {', '}
+      <Blank asks="Party" text={brief.party === 1 ? 'alone' : `${count(brief.party)} together`}>
+        {(close) => (
+          <Count
+            label="People, you included"
+            value={brief.party}
+            min={1}
+            max={12}
+            onChange={(party) => set({ party })}
+            onDone={close}
+          />
+        )}
+      </Blank>
+      {water && water.launches.length > 1 && (
+        <>
+          {', landing at '}
+          <Blank asks="Landing" text={looked.landing?.name ?? ''}>
+            {(close) => (
+              <PickOne
+                label="Landing"
+                options={water.launches.map(({ id, name }) => ({ id, name: capital(name) }))}
+                chosen={looked.landing?.id ?? null}
+                onPick={(picked) => {
+                  set({ landingId: picked === brief.launchId ? null : picked });
+                  close();
+                }}
+              />
+            )}
+          </Blank>
+        </>
+      )}
+    </>
+  );
+}
