@@ -31,6 +31,15 @@ describe('the order of purchase', () => {
       'fly-box',
     ]);
   });
+  it('puts what keeps one well before what catches fish, and both after the law', () => {
+    const heat = missing('heat', { level: 'should' }, 'electrolyte');
+    expect(purchases([lure, heat, licence], null).map(({ needIds }) => needIds[0])).toEqual([
+      'licence',
+      'heat',
+      'lures',
+    ]);
+    expect(purchases([lure, heat], kinds.electrolyte.usualEuro).map(({ within }) => within)).toEqual([true, false]);
+  });
   it('never gives up the first for the later: what does not fit is said, not skipped', () => {
     const price = kinds['foam-jacket'].usualEuro;
     const list = purchases([lure, jacket], price - 1);

@@ -1,6 +1,6 @@
 import { kinds } from '../catalog/gear/kinds';
 import { catalogue } from '../needs/catalogue';
-import type { NeedId } from '../vocabulary/needs';
+import { type NeedId, needsByPurpose } from '../vocabulary/needs';
 import type { Need } from '../needs/need';
 import type { Missing } from './propose';
 import type { PurchaseOption } from '../needs/purchaseOptions';
@@ -13,10 +13,12 @@ export interface Purchase extends PurchaseOption {
   within: boolean;
 }
 
+/** What is for the fish: never bought before what is for whoever fishes. */
+const tackle: ReadonlySet<NeedId> = new Set<NeedId>([...needsByPurpose.hook, ...needsByPurpose.land]);
 const rank = { law: 1, must: 2, should: 3, could: 4 } as const;
 
 /**
- * What to buy first: what life hangs on, then law, musts and shoulds, the cheapest way of each; one thing that settles several is bought
+ * What to buy first: what life hangs on, then law, then what keeps one well before what catches fish, musts before shoulds, the cheapest way of each; one thing that settles several is bought
  * once. Prices are a rule of thumb. What comes first is never given up for what comes later: from the first thing that is too dear, what
  * keeps one alive still stands before all else, and what no longer fits is said so. What is made for a need comes before what also does it.
  * @param budgetEuro null: no limit
@@ -24,7 +26,13 @@ const rank = { law: 1, must: 2, should: 3, could: 4 } as const;
 export function purchases(missing: readonly Missing[], budgetEuro: number | null): Purchase[] {
   const order = missing
     .filter((one) => one.would.length > 0)
-    .toSorted((a, b) => Number(b.lifeCritical) - Number(a.lifeCritical) || rank[a.level] - rank[b.level]);
+    .toSorted(
+      (a, b) =>
+        Number(b.lifeCritical) - Number(a.lifeCritical) ||
+        Number(b.level === 'law') - Number(a.level === 'law') ||
+        Number(tackle.has(a.needId)) - Number(tackle.has(b.needId)) ||
+        rank[a.level] - rank[b.level],
+    );
   const list: Purchase[] = [];
   let spentEuro = 0;
   let open = true;

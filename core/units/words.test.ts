@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { distance, mass } from './amount';
-import { capital, count, dayWords, duration, figure, listed, plural } from './words';
+import { capital, count, dayWords, duration, figure, howMany, listed, plural } from './words';
 
 describe('figures for people', () => {
   it('carry no trailing noughts and a true minus', () => {
@@ -30,6 +30,11 @@ describe('words', () => {
     expect([count(0), count(12), count(13)]).toEqual(['none', 'twelve', '13']);
     expect([listed([]), listed(['a']), listed(['a', 'b', 'c'])]).toEqual(['', 'a', 'a, b and c']);
     expect([plural(1, 'Stop'), plural(2, 'Stop'), plural(2, 'is', 'are')]).toEqual(['Stop', 'Stops', 'are']);
+    expect([howMany(0, 'box', 'boxes'), howMany(1, 'rod'), howMany(3, 'box', 'boxes')]).toEqual([
+      'no box',
+      'one rod',
+      'three boxes',
+    ]);
     expect([capital('the wreck'), dayWords('2026-05-16')]).toEqual(['The wreck', '16 May 2026']);
   });
 });

@@ -30,6 +30,11 @@ export function count(n: number): string {
   return words[n] ?? String(n);
 }
 
+/** "no box", "one box", "three boxes". */
+export function howMany(n: number, one: string, many = `${one}s`): string {
+  return n === 0 ? `no ${one}` : `${count(n)} ${plural(n, one, many)}`;
+}
+
 /** "a", "a and b", "a, b and c"; or with "or". */
 export function listed(parts: readonly string[], joint: 'and' | 'or' = 'and'): string {
   if (parts.length < 2) return parts[0] ?? '';

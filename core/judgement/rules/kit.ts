@@ -5,7 +5,7 @@ import { shareBox } from '../../needs/clash';
 import { idsAboard } from '../../documents/references';
 import { tackleAboard, tackleBudget, tackleKindIds } from '../../tackle/tackleBudget';
 import { amount, mass } from '../../units/amount';
-import { capital, count, plural } from '../../units/words';
+import { capital, count, howMany } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import { adding, removing, swapping } from '../candidates';
 import { rule } from '../rule';
@@ -189,7 +189,7 @@ const tackleOver = rule({
   },
   say: ({ have, budget }) => ({
     title: 'More tackle than you mean to carry',
-    text: `${capital(count(have.rods))} ${plural(have.rods, 'rod')}, ${count(have.boxes)} ${plural(have.boxes, 'box', 'boxes')}, ${mass(have.massKg)}; your own measure for this outing is ${count(budget.rods)}, ${count(budget.boxes)} and ${mass(budget.massKg)}.`,
+    text: `${capital(howMany(have.rods, 'rod'))}, ${howMany(have.boxes, 'box', 'boxes')}, ${mass(have.massKg)}; your own measure for this outing is ${count(budget.rods)}, ${count(budget.boxes)} and ${mass(budget.massKg)}.`,
   }),
   repairs: (_, context) => removing(context, (kind) => tackleKindIds.has(kind)),
   otherwise: () => 'Leave a box or a rod ashore.',

@@ -8,7 +8,7 @@ import type { Missing, Omitted, Proposal } from '#core/provisioning/propose';
 import { homeMade } from '#core/needs/homeMade';
 import { purchases } from '#core/provisioning/shopping';
 import { mass, inWords } from '#core/units/amount';
-import { count, listed, plural } from '#core/units/words';
+import { count, howMany, listed, plural } from '#core/units/words';
 import { NumberField } from '../../../ui/NumberField';
 import { ProposedLine } from './ProposedLine';
 
@@ -17,9 +17,8 @@ export function TackleLine({ tackle: { have, budget } }: { tackle: Proposal['tac
   if (!budget) return null;
   return (
     <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1.5 }}>
-      Tackle then: {count(have.rods)} {plural(have.rods, 'rod')}, {count(have.boxes)}{' '}
-      {plural(have.boxes, 'box', 'boxes')}, {mass(have.massKg)}. Your measure for this outing: {count(budget.rods)},{' '}
-      {count(budget.boxes)}, {mass(budget.massKg)}.
+      Tackle then: {howMany(have.rods, 'rod')}, {howMany(have.boxes, 'box', 'boxes')}, {mass(have.massKg)}. Your measure
+      for this outing: {count(budget.rods)}, {count(budget.boxes)}, {mass(budget.massKg)}.
     </Typography>
   );
 }
