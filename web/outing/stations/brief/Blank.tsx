@@ -24,16 +24,46 @@ const Gap = styled('button')(({ theme }) => ({
   [theme.breakpoints.down('sm')]: { padding: '10px 0' },
 }));
 
+/** No line begins with a comma: it stays with the last word, and is no part of what is underlined. */
+const Marked = styled('span')(({ theme }) => ({
+  whiteSpace: 'nowrap',
+  '& > span': { display: 'inline-block', color: theme.palette.text.primary },
+}));
+/** A longer word may have to be broken anywhere. */
+const LONG_WORD = 20;
+function WithMark({ text, mark }: { text: string; mark: string }) {
+  const cut = text.lastIndexOf(' ') + 1;
+  const last = text.slice(cut);
+  if (last.length > LONG_WORD)
+    return (
+      <>
+        {text}
+        {mark}
+      </>
+    );
+  return (
+    <>
+      {text.slice(0, cut)}
+      <Marked>
+        {last}
+        <span>{mark}</span>
+      </Marked>
+    </>
+  );
+}
+
 interface Props {
   /** What the blank asks for. */
   asks: string;
   /** What stands in it; empty: nothing yet. */
   text: string;
+  /** The mark that follows it, on the same line. */
+  mark?: ',' | ':' | '.';
   children: (close: () => void) => ReactNode;
 }
 
 /** A blank in the sentence: opened, filled, closed. */
-export function Blank({ asks, text, children }: Props) {
+export function Blank({ asks, text, mark, children }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const open = text === '';
   const close = () => setAnchor(null);
@@ -47,7 +77,7 @@ export function Blank({ asks, text, children }: Props) {
         aria-label={open ? `${asks}: not said yet` : `${asks}: ${text}`}
         data-open={open || undefined}
       >
-        {open ? asks.toLowerCase() : text}
+        <WithMark text={open ? asks.toLowerCase() : text} mark={mark ?? ''} />
       </Gap>
       {anchor && (
         <Popover

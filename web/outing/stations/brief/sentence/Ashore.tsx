@@ -12,7 +12,7 @@ export function Ashore() {
   const contact = brief.contact.name;
   return (
     <>
-      {'. If nothing is heard, '}
+      {' If nothing is heard, '}
       <Blank asks="Person ashore" text={contact}>
         {(close) => (
           <>
@@ -47,7 +47,7 @@ export function Ashore() {
         )}
       </Blank>
       {' calls for help at '}
-      <Blank asks="Hour to call for help" text={byClock(brief.alarmAt)}>
+      <Blank asks="Hour to call for help" mark="." text={byClock(brief.alarmAt)}>
         {(close) => (
           <>
             <Button variant="outlined" onClick={() => set({ alarmAt: shiftClock(brief.homeAt, 60) })}>

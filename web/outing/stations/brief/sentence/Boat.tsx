@@ -15,10 +15,11 @@ const setUpWords = (craft: Craft) =>
 export function Boat() {
   const { brief, looked, references, set } = useBrief();
   const { edit } = useDesk();
+  const setUps = looked.craft?.setUps ?? [];
   return (
     <>
-      {', in '}
-      <Blank asks="Boat" text={looked.craft?.name ?? ''}>
+      {' in '}
+      <Blank asks="Boat" mark={setUps.length > 1 ? ',' : ':'} text={looked.craft?.name ?? ''}>
         {(close) =>
           references.craft.length === 0 ? (
             <Empty to="/boats" text="No boat is kept yet. Add one." />
@@ -39,17 +40,17 @@ export function Boat() {
           )
         }
       </Blank>
-      {looked.craft && looked.craft.setUps.length > 1 && (
+      {looked.craft && setUps.length > 1 && (
         <>
-          {', '}
-          <Blank asks="Set-up" text={setUpWords(looked.craft)}>
+          {' '}
+          <Blank asks="Set-up" mark=":" text={setUpWords(looked.craft)}>
             {(close) => (
               <PickOne
                 label="Set-up"
-                options={looked.craft?.setUps.map(({ id, name, seat }) => ({ id, name, more: `seat ${seat}` })) ?? []}
+                options={setUps.map(({ id, name, seat }) => ({ id, name, more: `seat ${seat}` }))}
                 chosen={looked.craft?.setUpId ?? null}
                 onPick={(setUpId) => {
-                  const setUp = looked.craft?.setUps.find(({ id }) => id === setUpId);
+                  const setUp = setUps.find(({ id }) => id === setUpId);
                   if (setUp) edit((outing) => withSetUpApplied(outing, setUp));
                   close();
                 }}

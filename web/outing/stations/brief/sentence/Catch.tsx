@@ -10,7 +10,7 @@ export function Catch() {
   return (
     <>
       {'For '}
-      <Blank asks="Which fish" text={listed(looked.targets.map((one) => one.name))}>
+      <Blank asks="Which fish" mark="," text={listed(looked.targets.map((one) => one.name))}>
         {(close) => (
           <PickSeveral
             options={allSpecies(references.species).map(({ id, name }) => ({ id, name: capital(name) }))}
@@ -21,8 +21,8 @@ export function Catch() {
           />
         )}
       </Blank>
-      {', keeping '}
-      <Blank asks="Fish kept" text={count(brief.keep)}>
+      {' keeping '}
+      <Blank asks="Fish kept" mark="," text={count(brief.keep)}>
         {(close) => (
           <Count
             label="Fish kept"

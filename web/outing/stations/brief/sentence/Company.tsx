@@ -9,8 +9,8 @@ export function Company() {
   const { water } = looked;
   return (
     <>
-      {', '}
-      <Blank asks="Party" text={brief.party === 1 ? 'alone' : `${count(brief.party)} together`}>
+      {' '}
+      <Blank asks="Party" mark="," text={brief.party === 1 ? 'alone' : `${count(brief.party)} together`}>
         {(close) => (
           <Count
             label="People, you included"
@@ -24,8 +24,8 @@ export function Company() {
       </Blank>
       {water && water.launches.length > 1 && (
         <>
-          {', landing at '}
-          <Blank asks="Landing" text={looked.landing?.name ?? ''}>
+          {' landing at '}
+          <Blank asks="Landing" mark="," text={looked.landing?.name ?? ''}>
             {(close) => (
               <PickOne
                 label="Landing"

@@ -13,13 +13,13 @@ export function Hours() {
   const { brief, set } = useBrief();
   return (
     <>
-      {', on '}
-      <Blank asks="Day" text={dayInWords(brief.date)}>
+      {' on '}
+      <Blank asks="Day" mark="," text={dayInWords(brief.date)}>
         {(close) => (
           <When kind="date" label="Day" value={brief.date} onChange={(date) => set({ date }, 'date')} onDone={close} />
         )}
       </Blank>
-      {', afloat '}
+      {' afloat '}
       <Blank asks="Launch time" text={byClock(brief.launchAt)}>
         {(close) => (
           <When
@@ -45,6 +45,7 @@ export function Hours() {
       </Blank>{' '}
       <Blank
         asks="Nights out"
+        mark=","
         text={
           brief.nights === 0
             ? throughMidnight(brief)

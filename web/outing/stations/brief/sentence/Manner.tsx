@@ -9,8 +9,8 @@ export function Manner() {
   const { brief, set } = useBrief();
   return (
     <>
-      {': '}
-      <Blank asks="Kind of trip" text={tripWords[brief.trip]}>
+      {' '}
+      <Blank asks="Kind of trip" mark="," text={tripWords[brief.trip]}>
         {(close) => (
           <PickOne
             label="Kind of trip"
@@ -23,9 +23,8 @@ export function Manner() {
             }}
           />
         )}
-      </Blank>
-      {', '}
-      <Blank asks="How you fish" text={listed(brief.techniques) || 'without tackle'}>
+      </Blank>{' '}
+      <Blank asks="How you fish" mark="," text={listed(brief.techniques) || 'without tackle'}>
         {(close) => (
           <PickSeveral
             options={techniques.map((id) => ({ id, name: capital(id), more: techniqueAsks[id] }))}
@@ -35,9 +34,8 @@ export function Manner() {
             onDone={close}
           />
         )}
-      </Blank>
-      {', '}
-      <Blank asks="Seated or standing" text={brief.standing ? 'standing' : 'seated'}>
+      </Blank>{' '}
+      <Blank asks="Seated or standing" mark="." text={brief.standing ? 'standing' : 'seated'}>
         {(close) => (
           <PickOne
             label="Seated or standing"

@@ -22,7 +22,7 @@ export function Sentence() {
       <Company />
       <Boat />
       <Manner />
-      <Ashore />.
+      <Ashore />
     </Typography>
   );
 }

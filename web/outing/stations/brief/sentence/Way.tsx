@@ -16,7 +16,7 @@ export function Way() {
   const { water } = looked;
   return (
     <>
-      {', from '}
+      {' from '}
       <Blank asks="Launch" text={looked.launch?.name ?? ''}>
         {(close) =>
           launches.length === 0 ? (
@@ -49,7 +49,7 @@ export function Way() {
         }
       </Blank>
       {' out to '}
-      <Blank asks="Place to fish" text={looked.area?.name ?? ''}>
+      <Blank asks="Place to fish" mark="," text={looked.area?.name ?? ''}>
         {(close) =>
           water ? (
             <PickOne

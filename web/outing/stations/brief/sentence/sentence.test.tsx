@@ -29,7 +29,7 @@ describe('the sentence', () => {
       brief: { ...ready.brief, targets: [], waterId: null, launchId: null, areaId: null, craftId: null },
     };
     atDesk(blank, <Sentence />, { references: { ...world.references, waters: [], craft: [] } });
-    expect(screen.getByRole('button', { name: 'Which fish: not said yet' }).textContent).toBe('which fish');
+    expect(screen.getByRole('button', { name: 'Which fish: not said yet' }).textContent).toBe('which fish,');
     expect((await open('Boat')).getByRole('link').getAttribute('href')).toBe('/boats');
     await userEvent.keyboard('{Escape}');
     expect((await open('Launch')).getByRole('link').getAttribute('href')).toBe('/waters');
