@@ -3,7 +3,7 @@ import type { Outing } from '../documents/outing';
 import type { Rig } from '../documents/workings';
 import { type Instant, isoAt } from '../units/time';
 import { distance, mass } from '../units/amount';
-import { capital, count, dayWords, listed } from '../units/words';
+import { capital, count, dayWords, listed, uncapital } from '../units/words';
 import type { Alignment } from '../vocabulary/holding';
 import type { Technique } from '../vocabulary/trips';
 import { withItem } from './edit';
@@ -187,7 +187,7 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
   together: {
     apply: (outing, { parts }, now) => parts.reduce((next, part) => applyRepair(next, part, now), outing),
     say: ({ parts: [first, ...rest] }) =>
-      listed([...(first ? [kindOf(first).say(first)] : []), ...rest.map((part) => inside(kindOf(part).say(part)))]),
+      listed([...(first ? [kindOf(first).say(first)] : []), ...rest.map((part) => uncapital(kindOf(part).say(part)))]),
   },
   'looked-again': {
     apply: (outing, _, now) => ({ ...outing, conditions: { ...outing.conditions, takenAt: isoAt(now, 'utc') } }),
@@ -195,7 +195,6 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
   },
 };
 
-const inside = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 function kindOf(repair: Repair): RepairKind<Repair> {
   return repairKinds[repair.do] as RepairKind<Repair>;
 }

@@ -48,6 +48,10 @@ export function plural(n: number, one: string, many = `${one}s`): string {
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
+/** As it stands within a sentence. */
+export function uncapital(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}
 
 const MONTHS = 'January February March April May June July August September October November December'.split(' ');
 

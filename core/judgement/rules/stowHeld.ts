@@ -8,7 +8,7 @@ import { afterRoll, isLost, lostIn } from '../../stow/roll';
 import { atZone } from '../../stow/at';
 import { sayLies } from '../../stow/say';
 import { rememberFor } from '../../units/remember';
-import { capital, count, listed, plural } from '../../units/words';
+import { capital, count, listed, plural, uncapital } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import { type Mode } from '../../vocabulary/stow';
 import type { FindingLevel } from '../../vocabulary/levels';
@@ -78,7 +78,7 @@ const rollLoses = rule({
     }),
   say: ({ needId, things, many, where, mode, rough, floats }) => ({
     title: `${things} ${floats ? (many === 1 ? 'drifts' : 'drift') + ' away' : many === 1 ? 'goes' : 'go'} with the first capsize`,
-    text: `${many === 1 ? 'It lies' : 'They lie'} loose, ${where}${inMode(mode)}. Then nothing aboard serves to ${lower(catalogue[needId].title)}${rough ? ', and it is here that one capsizes' : ''}.`,
+    text: `${many === 1 ? 'It lies' : 'They lie'} loose, ${where}${inMode(mode)}. Then nothing aboard serves to ${uncapital(catalogue[needId].title)}${rough ? ', and it is here that one capsizes' : ''}.`,
   }),
   repairs: ({ thingIds, mode }, context) => {
     const list = again(context, mode, thingIds);
@@ -89,7 +89,6 @@ const rollLoses = rule({
     ];
   },
 });
-const lower = (title: string) => `${title.charAt(0).toLowerCase()}${title.slice(1)}`;
 
 const loose = rule({
   code: 'stow-loose',
