@@ -15,6 +15,7 @@ import type { Item } from '../documents/item';
 import { type Workings, withHabits } from '../documents/workings';
 import { NO_STREAM, speedOf } from '../environment/flow';
 import { distanceBetween } from '../environment/geo';
+import { stakePoles } from '../holding/pole';
 import { farthestFromGround } from '../passage/ground';
 import { onWater } from '../boat/drag';
 import { type Plan, planOf } from '../passage/plan';
@@ -327,8 +328,6 @@ function barOf(place: Launch | null, day: Day | null, at: Instant | null, zone: 
 function hasOwnCells({ kind, poweredById }: Item): boolean {
   return poweredById === null && ownCells.includes(kind);
 }
-/** What holds the boat by being driven in: nothing of it is let go in a hurry. */
-export const stakePoles: readonly KindId[] = ['stake-pole', 'short-pole', 'push-pole'];
 const ownCells: readonly KindId[] = ['handheld-sounder', 'gps'];
 
 function isRod(kind: KindId): boolean {

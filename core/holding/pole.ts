@@ -1,4 +1,8 @@
+import type { KindId } from '../catalog/gear/kinds';
 import type { Bottom } from '../vocabulary/holding';
+
+/** What holds the boat by being driven in: nothing of it is let go in a hurry. */
+export const stakePoles: readonly KindId[] = ['stake-pole', 'short-pole', 'push-pole'];
 
 /** Driven in, and left above the water, m. Rule of thumb. */
 export const POLE_PENETRATION_M = 0.5;

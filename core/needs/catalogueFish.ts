@@ -14,20 +14,15 @@ import {
   tooLittle,
 } from './need';
 import type { KindId } from '../catalog/gear/kinds';
-import { type Exposures, WET_SACK_HOURS, stakePoles } from '../exposures/exposures';
-import type { Brief } from '../documents/outing';
+import { WET_SACK_HOURS } from '../exposures/exposures';
 import type { Technique } from '../vocabulary/trips';
-import { LEAST_SCOPE, STREAM_CARE_MPS, anchorOf } from '../holding/anchorSheet';
-import { pole } from '../holding/pole';
-import type { Bottom } from '../vocabulary/holding';
 import { BAG_SHARE, HOOP_SHARE, tooToothyToGrip, unhookingParts } from '../catalog/species/handling';
 import { halfAndHalf, iceSum } from '../provisions/supplies';
-import { deeper, fishing, keepsFish, largestFish } from './reason';
+import { byTechnique, deeper, fishing, keepsFish, largestFish } from './reason';
 import type { Aboard } from '../documents/references';
 
 /** Drawn up from deeper than this, a fish swells, m. Usual practice. */
 const SWELLS_FROM_M = 10;
-const drogues: readonly KindId[] = ['drogue', 'big-drogue', 'chain-drag'];
 const deepJigs: readonly KindId[] = ['jig-box', 'squid-jigs'];
 /** Longer than this, alone: two ways to land it. */
 const LARGE_FISH_M = 1;
@@ -287,74 +282,6 @@ function iceWanted({ exposures }: RaiseContext): number {
   return Math.ceil((iceSum(exposures).iceKg - 1e-9) * 10) / 10;
 }
 
-export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
-  'hold-boat': {
-    fits: 'by technique, bottom, depth, stream and school: a rode of three times the depth; a pole in mud or sand that it reaches; drogues for drifting',
-    title: 'Hold or slow the boat',
-    without: 'The boat leaves the mark faster than you can fish it.',
-    raise: ({ brief }) => {
-      const technique = (['anchored bait', 'drifting'] as const).find((one) => brief.techniques.includes(one));
-      return raised('should', 1, false, reasons(technique !== undefined && { because: 'technique', technique }));
-    },
-    disqualify: (a, { brief, exposures, places, aboard }) => {
-      const { item } = a;
-      if (drogues.includes(item.kind))
-        return brief.techniques.includes('drifting') ? null : { code: 'wrong-technique' };
-      // Of an anchor that is aboard the sheet speaks; here what is not worth bringing.
-      const isAboard = aboard.some((one) => one.item.id === item.id);
-      const lacks = isAboard
-        ? null
-        : stakePoles.includes(item.kind)
-          ? poleLacks(a, places, exposures)
-          : groundLacks(a, places, exposures);
-      if (lacks) return lacks;
-      const school = places.angler?.schools.riverAnchor;
-      if (stakePoles.includes(item.kind) || !exposures.river || !inCurrent(exposures)) return null;
-      if (school !== 'trolley, float and release') return { code: 'school-no-anchor' };
-      return item.qualities.includes('release') ? null : { code: 'no-release' };
-    },
-  },
-  'anchor-trolley': {
-    title: 'Anchor led to bow or stern',
-    without: 'Anchored by the side, the stream rolls the boat over.',
-    raise: ({ exposures, brief }) =>
-      raised('should', 1, false, reasons(anchors(brief, exposures) && inCurrent(exposures))),
-  },
-  'anchor-release': {
-    fits: 'a release to hand and a float on the line',
-    title: 'Anchor let go by hand, and found again',
-    without: 'Held fast by the stream, the bow goes under and the line will not come off.',
-    raise: ({ exposures, brief }) =>
-      raised('must', 1, false, reasons(anchors(brief, exposures) && inCurrent(exposures))),
-    disqualify: ({ item }) =>
-      item.qualities.includes('release') && item.qualities.includes('buoyed') ? null : { code: 'no-release' },
-  },
-  'stand-up': {
-    title: 'Something to stand up by',
-    without: 'Getting up and down is when a standing angler goes in.',
-    raise: ({ exposures }) => raised('should', 1, false, reasons(exposures.standing && { because: 'standing' })),
-  },
-  'pole-boat': {
-    title: 'Pole or push the boat',
-    without: 'A paddle blade slaps, and the flat empties.',
-    raise: ({ exposures, brief }) =>
-      raised('should', 1, false, reasons(exposures.standing && byTechnique(brief, 'sight fishing'))),
-  },
-};
-
-function byTechnique(brief: NeedContext['brief'], ...some: Technique[]): Reason | false {
-  const technique = some.find((one) => brief.techniques.includes(one));
-  return technique !== undefined && { because: 'technique', technique };
-}
-/** At an anchor, as far as is known: with a pole alone there is none. */
-function anchors({ techniques }: Brief, { heldByPole }: Exposures): boolean {
-  return techniques.includes('anchored bait') && !heldByPole;
-}
-/** Stream from which an anchor needs its release, m/s. */
-function inCurrent(exposures: NeedContext['exposures']): Reason | false {
-  return (exposures.stream?.value ?? 0) >= STREAM_CARE_MPS && { because: 'current' };
-}
-
 function onlyFly({ brief }: Pick<FitContext, 'brief'>): boolean {
   return brief.techniques.includes('fly') && brief.techniques.every((one) => one === 'fly' || one === 'sight fishing');
 }
@@ -402,56 +329,4 @@ function rodSuits(kind: KindId, c: FitContext): boolean {
 function lureSuits(kind: KindId, c: FitContext): boolean {
   if (onlyFly(c)) return kind === 'fly-box';
   return luresFor[kind]?.some((one) => c.brief.techniques.includes(one)) ?? true;
-}
-
-/** What each anchor is made for; where its own holding was measured, that speaks. */
-const groundFor: Partial<Record<KindId, readonly Bottom[]>> = {
-  anchor: ['mud', 'sand', 'gravel', 'weed'],
-  'fluke-anchor': ['mud', 'sand', 'gravel'],
-  'grapnel-anchor': ['rock', 'weed', 'gravel'],
-  'mushroom-anchor': ['mud', 'sand'],
-  'structure-hook': ['rock', 'weed'],
-};
-/** A rode is no length that practice grants less of: its scope is asked for on the sheet. In whole metres. */
-function rodeFalls({ item }: Aboard, wantM: number): Shortfall | null {
-  const [have, want] = [item.attributes.rodeM ?? 0, Math.ceil(wantM)];
-  return have >= want ? null : { code: 'too-little', attribute: 'rodeM', have, want };
-}
-/** Longer poles are not carried, m. Rule of thumb. */
-const LONGEST_POLE_M = 5;
-/** A pole that is short, on ground that does not hold it, or in a stream that takes it. */
-function poleLacks(
-  { item }: Aboard,
-  { area }: NeedContext['places'],
-  { spot }: NeedContext['exposures'],
-): Shortfall | null {
-  if (!area) return null;
-  const { reaches, bottomHolds, streamAllows, neededM } = pole({
-    poleM: item.attributes.lengthM ?? 0,
-    depthM: Math.max(area.depthM, ...spot.map(({ depthM }) => depthM)),
-    tideRiseM: 0,
-    bottom: area.bottom,
-    streamMps: Math.max(0, ...spot.map(({ streamMps }) => streamMps)),
-  });
-  if (!bottomHolds) return { code: 'wrong-bottom', bottom: area.bottom };
-  if (neededM > LONGEST_POLE_M) return { code: 'deep-for-poles' };
-  return together(
-    !reaches && { code: 'too-little', attribute: 'lengthM', have: item.attributes.lengthM ?? 0, want: neededM },
-    !streamAllows && { code: 'pole-in-stream' },
-  );
-}
-/** An anchor on the wrong ground, or with a rode too short for its least scope. */
-function groundLacks(
-  a: Aboard,
-  { area }: NeedContext['places'],
-  { spot, workings }: NeedContext['exposures'],
-): Shortfall | null {
-  const fits = groundFor[a.item.kind];
-  if (!fits || !area) return null;
-  return together(
-    a.item.attributes.holdK === undefined &&
-      !fits.includes(area.bottom) && { code: 'wrong-bottom', bottom: area.bottom },
-    anchorOf(a.item) !== null &&
-      rodeFalls(a, (Math.max(area.depthM, ...spot.map(({ depthM }) => depthM)) + workings.attachHeightM) * LEAST_SCOPE),
-  );
 }

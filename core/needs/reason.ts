@@ -1,4 +1,6 @@
 import type { Exposures } from '../exposures/exposures';
+import type { Brief } from '../documents/outing';
+import type { Technique } from '../vocabulary/trips';
 import type { Reason } from './need';
 
 /** Farther than this many metres from ground where one can get out, as a reason; false when nearer or not known. */
@@ -63,4 +65,9 @@ export function keepsFish(exposures: Exposures): Reason | false {
 export function largestFish(exposures: Exposures): Reason | false {
   const { largest } = exposures;
   return largest !== null && { because: 'species', name: largest.species.name, lengthM: largest.lengthM };
+}
+/** One of these ways of fishing is meant. */
+export function byTechnique(brief: Brief, ...some: Technique[]): Reason | false {
+  const technique = some.find((one) => brief.techniques.includes(one));
+  return technique !== undefined && { because: 'technique', technique };
 }

@@ -9,8 +9,7 @@ import {
   leaveSpans,
   shutWhy,
 } from '../../holding/anchorSheet';
-import { stakePoles } from '../../exposures/exposures';
-import { POLE_STREAM_MPS, pole } from '../../holding/pole';
+import { POLE_STREAM_MPS, pole, stakePoles } from '../../holding/pole';
 import type { Repair } from '../../editing/repair';
 import type { KindId } from '../../catalog/gear/kinds';
 import { amount, inWords } from '../../units/amount';

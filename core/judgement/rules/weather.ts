@@ -1,4 +1,4 @@
-import { type Reach, type Step, reachOf, stepWords } from '../../exposures/ceilings';
+import { type Reach, type Step, reachOf, sheltered, stepWords } from '../../exposures/ceilings';
 import type { WindHour } from '../../exposures/winds';
 import { amount, distance, inWords } from '../../units/amount';
 import { capital, count, duration, figure, listed, plural } from '../../units/words';
@@ -165,9 +165,6 @@ function overDay(value: number | null, at: string, own: number | null, ceiling: 
   return { value, at, limit: past ? ceiling : limit, own: !past, water: reach.ceiling.name, offshore: false, past };
 }
 
-/** Where sheltered water ends. */
-const STANDING_WAVE_M = 0.3;
-
 const surfOverLimit = rule({
   code: 'surf-over-limit',
   reads: ['day', 'places'],
@@ -218,13 +215,13 @@ const standingInWaves = rule({
   station: 'brief',
   measure: 'm',
   find: ({ day: { hs }, brief }) => {
-    if (!brief.standing || !hs || hs.value <= STANDING_WAVE_M * (1 + ESTIMATE_SLACK)) return [];
+    if (!brief.standing || !hs || hs.value <= sheltered.waveM * (1 + ESTIMATE_SLACK)) return [];
     const facts = { waveM: hs.value, at: hs.at };
     return [{ level: 'mind', basis: 'judgement', extent: hs.value, facts }];
   },
   say: ({ waveM, at }) => ({
     title: `Standing in waves of ${amount(waveM, 'm')} at ${at}`,
-    text: `An estimate from wind, fetch and stream. Over about ${amount(STANDING_WAVE_M, 'm')} the deck moves faster than feet do. A rule of thumb.`,
+    text: `An estimate from wind, fetch and stream. Over about ${amount(sheltered.waveM, 'm')} the deck moves faster than feet do. A rule of thumb.`,
   }),
   repairs: (_, context) => [{ do: 'sit-to-fish' }, ...otherHours(context)],
 });

@@ -1,7 +1,8 @@
 import { allSpecies } from '#core/catalog/species/speciesOf';
 import { capital, count, listed } from '#core/units/words';
 import { Blank } from '../Blank';
-import { Count, PickSeveral } from '../editors';
+import { PickSeveral } from '../editors';
+import { CountBlank } from './CountBlank';
 import { useBrief } from './useBrief';
 
 /** What is fished for, and how many are kept. */
@@ -22,18 +23,14 @@ export function Catch() {
         )}
       </Blank>
       {' keeping '}
-      <Blank asks="Fish kept" mark="," text={count(brief.keep)}>
-        {(close) => (
-          <Count
-            label="Fish kept"
-            value={brief.keep}
-            min={0}
-            max={50}
-            onChange={(keep) => set({ keep })}
-            onDone={close}
-          />
-        )}
-      </Blank>
+      <CountBlank
+        asks="Fish kept"
+        text={count(brief.keep)}
+        value={brief.keep}
+        min={0}
+        max={50}
+        onChange={(keep) => set({ keep })}
+      />
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { capital, count } from '#core/units/words';
 import { Blank } from '../Blank';
-import { Count, PickOne } from '../editors';
+import { PickOne } from '../editors';
+import { CountBlank } from './CountBlank';
 import { useBrief } from './useBrief';
 
 /** How many, and where they land. */
@@ -10,18 +11,15 @@ export function Company() {
   return (
     <>
       {' '}
-      <Blank asks="Party" mark="," text={brief.party === 1 ? 'alone' : `${count(brief.party)} together`}>
-        {(close) => (
-          <Count
-            label="People, you included"
-            value={brief.party}
-            min={1}
-            max={12}
-            onChange={(party) => set({ party })}
-            onDone={close}
-          />
-        )}
-      </Blank>
+      <CountBlank
+        asks="Party"
+        label="People, you included"
+        text={brief.party === 1 ? 'alone' : `${count(brief.party)} together`}
+        value={brief.party}
+        min={1}
+        max={12}
+        onChange={(party) => set({ party })}
+      />
       {water && water.launches.length > 1 && (
         <>
           {' landing at '}

@@ -3,7 +3,7 @@ import { throughMidnight } from '#core/documents/hours';
 import { dayInWords } from '#core/units/time';
 import { count } from '#core/units/words';
 import { Blank } from '../Blank';
-import { Count } from '../editors';
+import { CountBlank } from './CountBlank';
 import { byClock } from '#core/units/clockWords';
 import { When } from './When';
 import { useBrief } from './useBrief';
@@ -43,9 +43,8 @@ export function Hours() {
           />
         )}
       </Blank>{' '}
-      <Blank
+      <CountBlank
         asks="Nights out"
-        mark=","
         text={
           brief.nights === 0
             ? throughMidnight(brief)
@@ -53,18 +52,11 @@ export function Hours() {
               : 'the same day'
             : `after ${count(brief.nights)} ${brief.nights === 1 ? 'night' : 'nights'} out`
         }
-      >
-        {(close) => (
-          <Count
-            label="Nights out"
-            value={brief.nights}
-            min={0}
-            max={21}
-            onChange={(nights) => set({ nights })}
-            onDone={close}
-          />
-        )}
-      </Blank>
+        value={brief.nights}
+        min={0}
+        max={21}
+        onChange={(nights) => set({ nights })}
+      />
     </>
   );
 }
