@@ -1,22 +1,33 @@
 import type { Hour } from '../documents/outing';
 import { forceToMps } from '../units/beaufort';
 import { bearingOfPoint } from '../units/compass';
-import type { Instant } from '../units/time';
+import { HOUR_MS, type Instant } from '../units/time';
 
 export type Figures = Partial<Omit<Hour, 'at'>>;
 
 /** What a line says up to the word being read. */
 export interface Reading {
-  /** Figures go to the spell that is open. */
+  /** Figures go to the clause that is being read; of two of a kind the worse. */
   put: (figures: Figures) => void;
+  /** A comma or a full stop: what was read before it goes to the spell that is open. */
+  clause: () => void;
   /** From some moment on something else holds. */
   open: (moment: Instant) => void;
-  /** A time behind what it is about moves the spell that is open; one before it opens a new one. */
+  /** A time behind what it is about moves that alone; one before it opens a new spell. */
   timed: (moment: Instant) => void;
+  /** "At first": what follows, or what comes after the next "then", begins later. */
+  first: (moment: Instant) => void;
+  then: () => void;
   water: (waterC: number) => void;
   note: (words: string) => void;
   /** The last wind said, m/s; null: none yet. */
   wind: () => number | null;
+  /** The last wind said as a bare number, which may be a force or in the unit of its gusts; null: none in this clause. */
+  bare: () => number | null;
+  /** A wind said as a bare number, and what it was first taken for. */
+  putBare: (value: number, windMps: number) => void;
+  /** The bare number was in this unit after all. */
+  retake: (windMps: number) => void;
   /** A share of the outing, as a moment on the hour. */
   share: (part: number) => Instant;
   /** A clock time of the day of the outing; null: none. */
@@ -37,6 +48,7 @@ export interface Token {
 const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
 const RANGE = String.raw`(${NUMBER})(?:\s*(?:-|to|or|/)\s*(${NUMBER}))?`;
 const SPEED = String.raw`(kn|kts?|knots?|mph|m/s|mps|km/h|kmh|kph)`;
+const SECONDS = String.raw`(?:s|secs?|seconds)`;
 const LENGTH = String.raw`(m|metres|ft|feet)`;
 const COMPASS = String.raw`(?:(?:north|south|east|west)(?:[\s-]?(?:north|south|east|west)){0,2}(?:erl(?:y|ies)|ern)?|[ns](?:[ns]?[ew])?|[ew](?:[ns][ew])?)`;
 const FORCE = String.raw`(?:f|force|bft|beaufort)?\s*`;
@@ -57,6 +69,9 @@ const BREEZES: Readonly<Record<string, number>> = {
   gale: 8,
   storm: 10,
   calm: 0,
+  'flat calm': 0,
+  'no wind': 0,
+  nil: 0,
 };
 /** Heights of the seas by the words for them, m: the upper end of each (WMO code table 3700). */
 const SEAS: Readonly<Record<string, number>> = {
@@ -83,6 +98,8 @@ const PARTS: Readonly<Record<string, string>> = {
   dawn: '05:00',
   morning: '06:00',
   noon: '12:00',
+  lunch: '13:00',
+  lunchtime: '13:00',
   midday: '12:00',
   afternoon: '12:00',
   evening: '18:00',
@@ -91,6 +108,8 @@ const PARTS: Readonly<Record<string, string>> = {
   tonight: '21:00',
   overnight: '21:00',
 };
+/** Hours that "mid" and "late" add to the beginning of a part of the day. */
+const INTO: Readonly<Record<string, number>> = { early: 0, mid: 2, late: 3 };
 const WHILES: Readonly<Record<string, number>> = { soon: 1 / 4, later: 2 / 3 };
 const FIRST_ENDS = 1 / 3;
 /** A chance of thunder that is named without a figure, %. */
@@ -125,25 +144,41 @@ function between(a: number, b: number): number {
   return (a + (((b - a + 540) % 360) - 180) / 2 + 360) % 360;
 }
 const figureAhead = new RegExp(String.raw`^\s*(?:to\s+|by\s+)?(?:${COMPASS}\b\s*)?${FORCE}\d`);
+/** What a time stands before: another wind, or where it comes from, with no comma between. */
+const windAhead = new RegExp(
+  String.raw`^\s*:?\s*(?:winds?\s*)?(?:variable|${COMPASS}(?![a-z])|${FORCE}\d|(?:${oneOf(BREEZES)})\b)`,
+);
 const whenAhead = new RegExp(
   String.raw`^\s*(?:later|soon|(?:in|by|this)\s+(?:the\s+)?(?:morning|afternoon|evening|night))\b`,
 );
 
+const CLOCK = String.raw`(\d{1,2})(?:[:.h](\d{2})|\s*([ap]m)\b|\s*h\b)|([012]\d)([0-5]\d)(?:\s*(?:h|hrs|hours)\b)?(?![\d.])`;
+const SPAN = String.raw`(?:\s*(?:-|to|until)\s*\d{1,2}(?:[:.h]?\d{2}|\s*[ap]m)\b)?`;
+
 const times: readonly Token[] = [
   token(String.raw`(later|soon)\b`, ([, word], r) => done(r.timed(r.share(WHILES[word ?? ''] ?? 0)))),
-  token(String.raw`(?:at )?first\b`, (_, r) => done(r.open(r.share(FIRST_ENDS)))),
+  token(String.raw`(?:at )?first\b|early(?! (?:${oneOf(PARTS)}))\b`, (_, r) => done(r.first(r.share(FIRST_ENDS)))),
+  token(String.raw`(?:and )?then\b`, (_, r) => done(r.then())),
   token(
-    String.raw`(?:from|after|by|at|around|about|until|till)\s+(\d{1,2})(?:[:.h](\d{2})|\s*([ap]m)|\s*h\b|00\b)`,
-    ([whole, h, m = '00', half], r) => {
-      const hour = half === undefined ? Number(h) : (Number(h) % 12) + (half === 'pm' ? 12 : 0);
-      const moment = hour > 23 ? null : r.clock(`${String(hour).padStart(2, '0')}:${m}`);
+    String.raw`(?:(?:from|after|by|at|around|about|until|till)\s+)?(?:${CLOCK})${SPAN}`,
+    ([whole, h, m, half, hh, mm], r) => {
+      const hour = half === undefined ? Number(h ?? hh) : (Number(h) % 12) + (half === 'pm' ? 12 : 0);
+      const moment = hour > 23 ? null : r.clock(`${String(hour).padStart(2, '0')}:${m ?? mm ?? '00'}`);
       return moment === null ? `"${whole ?? ''}" is no time.` : done(r.timed(moment));
     },
   ),
-  token(String.raw`(?:(?:from|after|by|in|at|this|during|before)\s+)?(?:the\s+)?(${oneOf(PARTS)})\b`, ([, part], r) =>
-    done(r.timed(r.clock(PARTS[part ?? ''] ?? '12:00') ?? r.share(0))),
+  token(String.raw`(until|till)\s+(?:the\s+)?(?:(early|mid|late)[\s-]?)?(${oneOf(PARTS)})\b`, ([, , into, part], r) =>
+    done(r.open(partOf(part, into, r))),
+  ),
+  token(
+    String.raw`(?:(?:from|after|by|in|at|this|during|before)\s+)?(?:the\s+)?(?:(early|mid|late)[\s-]?)?(${oneOf(PARTS)})\b`,
+    ([, into, part], r) => done(r.timed(partOf(part, into, r))),
   ),
 ];
+function partOf(part = '', into = 'early', r: Reading): Instant {
+  const begins = r.clock(PARTS[part] ?? '12:00') ?? r.share(0);
+  return begins + (INTO[into] ?? 0) * HOUR_MS;
+}
 
 const trends: readonly Token[] = [
   token(
@@ -152,6 +187,12 @@ const trends: readonly Token[] = [
       const value = higher(a, b);
       const gustMps = speedOf(value, unit ?? (value > MOST_FORCE ? r.unit : null));
       if (gustMps === null) return `Gusts of ${a ?? ''}: of what? Write kn, mph, m/s or km/h; a force goes to 12.`;
+      const [bare, wind] = [r.bare(), r.wind()];
+      // "W 12 gusting 20 kn": as a force the wind would pass its own gusts, so it is in their unit.
+      if (unit !== undefined && bare !== null && wind !== null && wind > gustMps) {
+        r.retake(speedOf(bare, unit) ?? wind);
+        r.note(`The wind of ${bare} is taken in ${unit}, as its gusts are.`);
+      }
       return done(r.put({ gustMps }));
     },
   ),
@@ -170,38 +211,62 @@ const trends: readonly Token[] = [
       return done(r.note('It falls, without a figure: that is not counted on.'));
     },
   ),
-  token(String.raw`(?:veering|backing|turning|going|becoming)\s+(${COMPASS})\b`, ([, point], r) => {
+  token(String.raw`(?:veering|backing|turning|going|becoming)\s+(?:to\s+)?(${COMPASS})(?![a-z])`, ([, point], r) => {
     const windFromDeg = bearingOfPoint(point ?? '');
     if (windFromDeg === null) return `"${point ?? ''}" is no direction.`;
     r.open(r.share(WHILES.later ?? 1));
     return done(r.put({ windFromDeg }));
   }),
+  token(String.raw`becoming\b`, (_, r) => done(r.open(r.share(WHILES.later ?? 1)))),
+  token(String.raw`(gusty|squally|breezy|windy|blustery)\b`, ([, word], r) =>
+    windAhead.test(r.ahead()) && word === 'breezy'
+      ? null
+      : `"${word ?? ''}": by how much? Write it as gusts 6, or gusts 25 kn.`,
+  ),
 ];
 
 const seas: readonly Token[] = [
   token(
-    String.raw`swells?\s*(?:of|from)?\s*(?:${COMPASS}\b)?\s*${RANGE}\s*${LENGTH}?(?:\s*(?:at|every|,|/|@)?\s*(${NUMBER})\s*(?:s|sec|seconds)\b)?`,
+    String.raw`(?:swells?|wave detail)\s*:?\s*(?:of|from)?\s*(?:${COMPASS}(?![a-z]))?\s*${RANGE}\s*${LENGTH}?(?:\s*(?:at|every|,|/|@)?\s*(${NUMBER})\s*${SECONDS}\b)?`,
     ([, a, b, unit, period], r) =>
       done(
         r.put({ swellM: metres(higher(a, b), unit), ...(period === undefined ? {} : { swellPeriodS: num(period) }) }),
       ),
   ),
   token(String.raw`no swell\b`, (_, r) => done(r.put({ swellM: 0 }))),
-  token(String.raw`(?:seas?(?: state)?|waves?)\s*(?:of)?\s*${RANGE}\s*${LENGTH}?(?![\w°])`, ([, a, b, unit], r) =>
-    done(r.put({ waveM: metres(higher(a, b), unit) })),
+  token(
+    String.raw`swells?\s*(low|moderate|heavy|slight|long|short)\b|(low|heavy)\s+swells?\b`,
+    ([, a, b]) => `Swell ${a ?? b ?? ''}: how high, and how far apart? Write it as swell 0.5 m 8 s.`,
   ),
   token(
-    String.raw`(?:seas?(?: state)?|waves?)\s*(${oneOf(SEAS)})\b(?:\s*(?:or|to)\s*(${oneOf(SEAS)})\b)?`,
+    String.raw`(?:seas?(?: state)?|waves?(?: heights?)?)\s*:?\s*(?:of)?\s*${RANGE}\s*${LENGTH}?(?![\w°])(?:\s*(?:,|at|every|@|period)*\s*${NUMBER}\s*${SECONDS}\b)?`,
+    ([, a, b, unit], r) => done(r.put({ waveM: metres(higher(a, b), unit) })),
+  ),
+  token(
+    String.raw`(?:seas?(?: state)?|waves?)\s*:?\s*(${oneOf(SEAS)})\b(?:\s*(?:or|to)\s*(${oneOf(SEAS)})\b)?`,
+    ([, a, b], r) => done(r.put({ waveM: Math.max(SEAS[a ?? ''] ?? 0, SEAS[b ?? ''] ?? 0) })),
+  ),
+  // As sea forecasts have them, without the word "sea": "Slight or moderate."
+  token(
+    String.raw`(smooth|slight|rough|very rough|moderate(?=\s+(?:or|to)\s+(?:slight|rough|very rough)\b))\b(?:\s*(?:or|to)\s*(${oneOf(SEAS)})\b)?`,
     ([, a, b], r) => done(r.put({ waveM: Math.max(SEAS[a ?? ''] ?? 0, SEAS[b ?? ''] ?? 0) })),
   ),
 ];
 
 const weather: readonly Token[] = [
   token(
-    String.raw`(?:visibility|vis|sight)\s*(${oneOf(SIGHTS)})\b(?:\s*(?:or|to)\s*(${oneOf(SIGHTS)})\b)?`,
+    String.raw`(?:visibility|vis|sight)\s*:?\s*(${oneOf(SIGHTS)})\b(?:\s*(?:or|to)\s*(${oneOf(SIGHTS)})\b)?`,
     ([, a, b], r) => done(r.put({ visibilityM: Math.min(SIGHTS[a ?? ''] ?? 1e5, SIGHTS[b ?? ''] ?? 1e5) })),
   ),
-  token(String.raw`(?:visibility|vis|sight)\s*(${NUMBER})\s*(${oneOf(SIGHT_PER)})\b`, ([, a, unit], r) =>
+  token(
+    String.raw`(good|poor|very poor|moderate(?=\s+(?:or|to)\s+(?:good|poor|very poor)\b))\b(?:\s*(?:or|to)\s*(${oneOf(SIGHTS)})\b)?(?:\s+(?:visibility|vis|sight)\b)?`,
+    ([, a, b], r) => done(r.put({ visibilityM: Math.min(SIGHTS[a ?? ''] ?? 1e5, SIGHTS[b ?? ''] ?? 1e5) })),
+  ),
+  token(
+    String.raw`moderate(?=\s*(?:[,.;]|$))`,
+    () => '"moderate": the sea, or the sight? Write sea moderate, or visibility moderate.',
+  ),
+  token(String.raw`(?:visibility|vis|sight)\s*:?\s*(${NUMBER})\s*(${oneOf(SIGHT_PER)})\b`, ([, a, unit], r) =>
     done(r.put({ visibilityM: Math.round(num(a) * (SIGHT_PER[unit ?? 'm'] ?? 1)) })),
   ),
   token(String.raw`(?:thick )?fog(?: patches|gy)?\b`, (_, r) => done(r.put({ visibilityM: 300 }))),
@@ -211,18 +276,34 @@ const weather: readonly Token[] = [
     String.raw`(?:(\d{1,3})\s*%\s*(?:chance of\s*)?)?(?:thunder(?:y|storms?)?|lightning)(?:\s*showers?)?(?:\s*(\d{1,3})\s*%)?`,
     ([, before, behind], r) => done(r.put({ thunderPct: Math.min(100, Number(before ?? behind ?? THUNDER_PCT)) })),
   ),
-  token(String.raw`(${oneOf(RAINS)})\b(?:\s*(${NUMBER})\s*mm)?`, ([, word, mm], r) =>
-    done(r.put({ rainMm: mm === undefined ? (RAINS[word ?? ''] ?? 1) : num(mm) })),
+  // A chance of rain counts as rain: how likely it is is not kept.
+  token(
+    String.raw`(?:\d{1,3}\s*%\s*(?:chance of\s*)?)?(?:light\s+)?(${oneOf(RAINS)})\b(?:\s*(${NUMBER})\s*mm|\s*\d{1,3}\s*%)?`,
+    ([, word, mm], r) => done(r.put({ rainMm: mm === undefined ? (RAINS[word ?? ''] ?? 1) : num(mm) })),
+  ),
+  token(
+    String.raw`pressure\s*:?\s*\d{3,4}\s*(?:hpa|mb|mbar|millibars)?\b|\d{3,4}\s*(?:hpa|mb|mbar|millibars)\b`,
+    () => null,
   ),
   token(String.raw`(?:humidity|damp)\s*(\d{1,3})\s*%|(\d{1,3})\s*%\s*(?:humidity|damp)`, ([, a, b], r) =>
     done(r.put({ humidityPct: Math.min(100, Number(a ?? b)) })),
   ),
-  token(String.raw`water\s*(?:temp(?:erature)?\s*)?(-?${NUMBER})\s*(?:°\s*)?([cf])?(?![\w%])`, ([, a, unit], r) =>
-    done(r.water(celsius(num(a), unit))),
+  token(
+    String.raw`(?:water\s*(?:temp(?:erature)?\s*)?|sea\s*temp(?:erature)?)\s*:?\s*(-?${NUMBER})\s*(?:°\s*)?([cf])?(?![\w%])`,
+    ([, a, unit], r) => done(r.water(celsius(num(a), unit))),
   ),
   token(
-    String.raw`(?:air\s*(?:temp(?:erature)?\s*)?)?(-?${NUMBER})\s*(?:°\s*([cf])?|([cf])\b|degrees\b)|air\s*(-?${NUMBER})(?![\w%])`,
+    String.raw`(?:air\s*(?:temp(?:erature)?\s*)?)?(-?${NUMBER})\s*(?:°\s*([cf])?|([cf])\b|degrees\b)|(?:air|temp(?:erature)?)\s*:?\s*(-?${NUMBER})(?![\w%])`,
     ([, a, b, c, bare], r) => done(r.put({ airC: celsius(num(a ?? bare), b ?? c) })),
+  ),
+];
+
+/** Where the wind comes from in degrees: three figures, so that it is no temperature. */
+const bearings: readonly Token[] = [
+  token(
+    String.raw`(?:from\s+)?([0-3]\d\d)\s*(?:°|deg(?:rees)?\b)?\s*(?:true\b|t\b)?(?!\s*[\d%]|\s*${SPEED})`,
+    ([, deg], r) =>
+      Number(deg) > 360 ? `"${deg ?? ''}" is no direction.` : done(r.put({ windFromDeg: Number(deg) % 360 })),
   ),
 ];
 
@@ -234,11 +315,12 @@ const winds: readonly Token[] = [
     r.put({ windMps });
     return b === undefined ? null : done(r.note(`Of ${a ?? ''} to ${b} the higher is taken.`));
   }),
-  token(String.raw`${FORCE}${RANGE}(?![\w:°%.])`, ([whole, a, b], r) => {
+  token(String.raw`${FORCE}${RANGE}(?![\w:°%]|\.\d)`, ([whole, a, b], r) => {
     const windMps = speedOf(higher(a, b), null);
     if (windMps === null)
       return `"${(whole ?? '').trim()}": of what? A force goes to 12; write kn, mph, m/s or km/h behind a speed.`;
-    r.put({ windMps });
+    if (/^\d/.test(whole ?? '')) r.putBare(higher(a, b), windMps);
+    else r.put({ windMps });
     return b === undefined ? null : done(r.note(`Of force ${a ?? ''} to ${b} the higher is taken.`));
   }),
   token(String.raw`(${oneOf(BREEZES)})\b(?:\s+(?:breezes?|winds?))?`, ([, word], r) =>
@@ -252,23 +334,38 @@ const winds: readonly Token[] = [
 ];
 
 const fillers: readonly Token[] = [
-  token(String.raw`[\s,;.()]+`, () => null),
+  token(String.raw`[,;.()]+`, (_, r) => done(r.clause())),
+  token(String.raw`[\s:]+`, () => null),
   token(
-    String.raw`(?:winds?|the|an?|of|about|around|mostly|mainly|generally|occasionally|at times|perhaps|possibly|and|with|from|becoming|in|on|but|then|some|chance|risk|breezes?|now|locally|slowly|quickly|gradually|sunny|cloudy|clouds?|overcast|clear|fair|bright|dry|spells?|intervals?|temperatures?|temp|today|steady|all day)\b`,
+    String.raw`(?:winds?|the|an?|of|about|around|mostly|mainly|generally|occasionally|at times|perhaps|possibly|possible|likely|isolated|scattered|patchy|patches|or less|and|with|from|at|in|on|but|after(?:wards)?|direction|some|chance|risk|breezes?|hot|warm|cold|cool|frosty?|settled|now|locally|slowly|quickly|gradually|sunny|cloudy|clouds?|overcast|clear|fair|bright|dry|spells?|intervals?|temperatures?|temp|today|steady|all day)\b`,
     () => null,
   ),
 ];
 
 /** Every kind of word, the one that looks most like itself first. */
 export const forecastTokens: readonly Token[] = [
-  ...fillers.slice(0, 1),
+  ...fillers.slice(0, 2),
+  ...weather.filter(({ is }) => is.source.includes('hpa')),
+  ...bearings,
   ...times,
   ...trends,
   ...seas,
   ...weather,
   ...winds,
-  ...fillers.slice(1),
+  ...fillers.slice(2),
 ];
+
+/** A number written as a word, behind a force or where the wind comes from: "southwest four". */
+const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+const written = new RegExp(String.raw`\b((?:force|gusting|${COMPASS})\s+)(${NUMBERS.join('|')})\b`, 'g');
+export function withFigures(line: string): string {
+  return line.replaceAll(written, (_, before: string, word: string) => before + String(NUMBERS.indexOf(word) + 1));
+}
+
+/** Whether another wind stands next. */
+export function isWindAhead(rest: string): boolean {
+  return windAhead.test(rest);
+}
 
 /** The last unit of speed in a line. */
 export function lastUnit(line: string): string | null {

@@ -1,7 +1,7 @@
 import { type Hour, hourSchema } from '../documents/outing';
 import { NO_FIGURES } from '../editing/hours';
 import { HOUR_MS, type Instant, dateAt, instantOf, isoAt } from '../units/time';
-import { type Figures, type Reading, forecastTokens, lastUnit } from './forecastTokens';
+import { type Figures, type Reading, forecastTokens, isWindAhead, lastUnit, withFigures } from './forecastTokens';
 import { type Imported, refused } from './imported';
 
 /** What holds from some moment on; what a later spell does not say goes on from the one before. */
@@ -23,35 +23,79 @@ export interface ForecastWords {
  * @param from @param to the hours the words are for @param zone clock of the water
  */
 export function readForecastWords(text: string, from: Instant, to: Instant, zone: string): Imported<ForecastWords> {
-  let rest = text.toLowerCase().replaceAll(/[−–]/g, '-').trim();
+  let rest = withFigures(text.toLowerCase().replaceAll(/[−–]/g, '-').trim());
   if (rest === '') return refused('Nothing is written. Write it as you read it: SW 4 gusting 7, rising 5 later.');
   const start = Math.floor(from / HOUR_MS) * HOUR_MS;
   const notes = new Set<string>();
   let now: Spell = { from: start, figures: {} };
   const spells = [now];
+  /** What the clause being read says, and the wind in it that was a bare number. */
+  let clause: Figures = {};
+  let bare: number | null = null;
   let waterC: number | null = null;
   /** A spell is opened by a trend, and its own time may still be to come. */
   let untimed = false;
+  /** "At first" was said before anything else: where what follows the next "then" begins. */
+  let thenFrom: Instant | null = null;
+  const keep = () => {
+    const held = now.figures.windMps ?? null;
+    if (held !== null && clause.windMps !== undefined && clause.windMps !== held)
+      notes.add('Of two winds without a time the stronger is taken.');
+    now.figures = worse(now.figures, clause);
+    clause = {};
+    bare = null;
+  };
   const open = (moment: Instant) => {
+    keep();
     now = { from: Math.max(start, moment), figures: {} };
     spells.push(now);
   };
   const reading: Reading = {
-    put: (figures) => void Object.assign(now.figures, figures),
+    put: (figures) => {
+      clause = worse(clause, figures);
+    },
+    clause: keep,
+    bare: () => bare,
+    putBare: (value, windMps) => {
+      clause = worse(clause, { windMps });
+      bare = value;
+    },
+    retake: (windMps) => {
+      clause.windMps = windMps;
+      bare = null;
+    },
     open: (moment) => {
       open(moment);
       untimed = true;
     },
     timed: (moment) => {
+      const behind = Object.keys(clause).length > 0 && !isWindAhead(rest);
       if (untimed) now.from = Math.max(start, moment);
-      else open(moment);
+      else if (behind) {
+        const said = clause;
+        clause = {};
+        open(moment);
+        clause = said;
+      } else open(moment);
       untimed = false;
+    },
+    first: (moment) => {
+      const isSaid = Object.keys(clause).length > 0 || spells.some(({ figures }) => Object.keys(figures).length > 0);
+      if (isSaid) open(moment);
+      else thenFrom = moment;
+    },
+    // ("Then" alone has no time: of what it divides the worse holds.)
+    then: () => {
+      if (thenFrom === null) keep();
+      else open(thenFrom);
+      thenFrom = null;
     },
     water: (value) => {
       waterC = value;
     },
     note: (words) => void notes.add(words),
-    wind: () => spells.findLast(({ figures }) => figures.windMps !== undefined)?.figures.windMps ?? null,
+    wind: () =>
+      clause.windMps ?? spells.findLast(({ figures }) => figures.windMps !== undefined)?.figures.windMps ?? null,
     share: (part) => start + Math.round(((to - start) * part) / HOUR_MS) * HOUR_MS,
     clock: (hhmm) => instantOf(dateAt(from, zone), hhmm, zone),
     ahead: () => rest,
@@ -67,6 +111,7 @@ export function readForecastWords(text: string, from: Instant, to: Instant, zone
     const why = met.token.does(met.match, reading);
     if (why !== null) return refused(why);
   }
+  keep();
   const told = spells.filter(({ figures }) => Object.keys(figures).length > 0).toSorted((a, b) => a.from - b.from);
   if (told.length === 0 && waterC === null)
     return refused('No figure is in it. Write wind as SW 4, SW 15 kn or SW 8 m/s.');
@@ -82,6 +127,20 @@ export function readForecastWords(text: string, from: Instant, to: Instant, zone
   const wrong = hours.map((hour) => hourSchema.safeParse(hour).error?.issues[0]).find((issue) => issue !== undefined);
   if (wrong) return refused(`${figureNames[String(wrong.path[0])] ?? 'A figure'}: ${wrong.message}`);
   return { taken: true, value: { hours, waterC, notes: [...notes] }, troubles: [] };
+}
+
+/** Two sayings of the same hours together: the stronger wind with where it comes from, the higher sea, the shorter sight. */
+function worse(a: Figures, b: Figures): Figures {
+  const both = { ...a, ...b };
+  const most = (key: 'windMps' | 'gustMps' | 'waveM' | 'swellM' | 'rainMm' | 'thunderPct') => {
+    const [one, other] = [a[key] ?? null, b[key] ?? null];
+    if (one !== null && other !== null) both[key] = Math.max(one, other);
+  };
+  for (const key of ['windMps', 'gustMps', 'waveM', 'swellM', 'rainMm', 'thunderPct'] as const) most(key);
+  if (a.windMps != null && b.windMps != null && a.windMps > b.windMps && a.windFromDeg !== undefined)
+    both.windFromDeg = a.windFromDeg;
+  if (a.visibilityM != null && b.visibilityM != null) both.visibilityM = Math.min(a.visibilityM, b.visibilityM);
+  return both;
 }
 
 /** What a line says once of sea, sight or weather holds all the while, wherever it stands in the line; wind goes by its time. */

@@ -242,6 +242,21 @@ describe('words for gear', () => {
       for (const word of otherWords[id]) expect(findKinds(word), word).toContain(id);
     }
   });
+  it('find, for a bare noun, such a thing before what only belongs to one', () => {
+    const first = ['rod', 'reels', 'net', 'anchor', 'pump', 'cart', 'battery', 'paddle', 'socks', 'torch batteries'];
+    expect(first.map((words) => findKinds(words)[0])).toEqual([
+      'spinning-rod',
+      'reel',
+      'net',
+      'anchor',
+      'pump',
+      'cart',
+      'battery-pack',
+      'paddle',
+      'boots',
+      'spare-cells',
+    ]);
+  });
   it('that are none find nothing, and none at all finds everything', () => {
     expect(findKinds('xylophone')).toEqual([]);
     expect(findKinds('  ')).toEqual(kindIds);
