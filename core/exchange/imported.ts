@@ -12,3 +12,8 @@ export function told(troubles: readonly string[]): string[] {
   if (troubles.length <= MOST_TOLD) return [...troubles];
   return [...troubles.slice(0, MOST_TOLD), `And ${troubles.length - MOST_TOLD} more like these.`];
 }
+
+/** A line whose commas part its figures has gaps instead, so that "1,0.5" is two figures and "4,3 m" stays one. */
+export function withoutListCommas(line: string): string {
+  return /[\s;]/.test(line.trim()) ? line : line.replaceAll(',', ' ');
+}

@@ -12,6 +12,16 @@ const hours = (text: string) => {
   return typeof result === 'string' ? result : result.hours;
 };
 
+describe('figures parted by commas', () => {
+  it('are not run together as decimals, and a heading names the unit', () => {
+    const result = readStreamText('hour,towards,springs (kn),neaps (kn)\n-6,045,2,1\n+6,225,1,0.5');
+    expect(result.taken && result.value).toEqual([
+      { hour: -6, towardDeg: 45, springMps: 1.029, neapMps: 0.514 },
+      { hour: 6, towardDeg: 225, springMps: 0.514, neapMps: 0.257 },
+    ]);
+  });
+});
+
 describe('a stream by the hours about high water', () => {
   it('is read a line an hour, in order, with half the rate at neaps where none is written', () => {
     expect(hours('+1 225 0.9\n-1 045 1.2 0.6')).toEqual([

@@ -2,7 +2,7 @@ import type { StreamHour } from '../documents/water';
 import { fromSpoken, parseAmount } from '../units/amount';
 import { bearingOfPoint } from '../units/compass';
 import { figure } from '../units/words';
-import { type Imported, refused, told } from './imported';
+import { type Imported, refused, told, withoutListCommas } from './imported';
 
 const MOST_HOURS = 15;
 const MOST_MPS = 8;
@@ -10,7 +10,7 @@ const MOST_MPS = 8;
 const HOUR =
   /^(?:(?:hw|high water)\s*)?(?:([+-]?\d(?:[.,]\d{1,2})?)\s*(?:h|hours?)?\s*(before|after)?(?:\s*(?:hw|high water))?|(?:at\s+)?(?:hw|high water))(?=[\s,;:]|$)/i;
 const BEARING = /^(\d{1,3}(?:[.,]\d)?)\s*(?:°|deg|degrees|t|true)?(?=[\s,;]|$)|^([nesw][a-z-]*)(?=[\s,;]|$)/i;
-const RATE = /^(\d+(?:[.,]\d+)?)\s*(kn|kts?|knots?|m\/s|mph|km\/h)?(?=[\s,;]|$)/i;
+const RATE = /^(\d+(?:[.,]\d+)?)\s*(kn|kts?|knots?|m\/s|mph|km\/h)?(?=[\s,;/]|$)/i;
 
 /**
  * A stream by the hour about high water as an atlas or a pilot gives it: a line an hour with the hour, the bearing it runs toward, its rate
@@ -18,11 +18,13 @@ const RATE = /^(\d+(?:[.,]\d+)?)\s*(kn|kts?|knots?|m\/s|mph|km\/h)?(?=[\s,;]|$)/
  * Bare rates are in the unit that a rate in the text names, else in the reader's.
  */
 export function readStreamText(text: string): Imported<StreamHour[]> {
-  const named = /\d\s*(kn|kts?|knots?|m\/s|mph|km\/h)\b/i.exec(text)?.[1] ?? null;
+  const named =
+    (/\d\s*(kn|kts?|knots?|m\/s|mph|km\/h)\b/i.exec(text) ?? /\b(kn|kts?|knots?|m\/s|mph|km\/h)\b/i.exec(text))?.[1] ??
+    null;
   const hours: StreamHour[] = [];
   const troubles: string[] = [];
   for (const [i, raw] of text.split(/\r?\n/).entries()) {
-    const line = raw.replaceAll('−', '-').replaceAll(/[\t|]/g, ' ').trim();
+    const line = withoutListCommas(raw.replaceAll('−', '-').replaceAll(/[\t|]/g, ' ').trim());
     if (line === '' || !/\d|slack|hw|high water/i.test(line)) continue;
     const row = rowOf(line, named);
     if (typeof row === 'string') troubles.push(`Line ${i + 1}: ${row}`);
@@ -69,7 +71,7 @@ function rateOf(digits: string, unit: string | null): number {
 }
 const skip = (text: string) =>
   text
-    .replace(/^[\s,;:]+/, '')
+    .replace(/^[\s,;:/]+/, '')
     .replace(/^(toward|to|springs?|neaps?)\b[\s,;:]*/i, '')
     .trimEnd();
 const rounded = (mps: number) => Math.round(mps * 1000) / 1000;

@@ -1,9 +1,9 @@
 import { DateTime } from 'luxon';
 import type { TideTurn } from '../documents/water';
-import { addDays, instantOf } from '../units/time';
+import { addDays, clockAt, instantOf } from '../units/time';
 import { amount } from '../units/amount';
 import { dayWords, figure } from '../units/words';
-import { type Imported, refused, told } from './imported';
+import { type Imported, refused, told, withoutListCommas } from './imported';
 
 const FOOT_M = 0.3048;
 /** High and low waters lie so far apart, h: closer ones are one turn written twice, farther ones have one missing between them. */
@@ -22,14 +22,27 @@ const DATES: readonly { is: RegExp; order: 'ymd' | 'dmy' | 'mdy' }[] = [
     order: 'dmy',
   },
   {
-    is: new RegExp(String.raw`(?:\b${WEEKDAY})?\b${MONTH}\s+(\d{1,2})(?:st|nd|rd|th)?(?:,?\s+(\d{4}))?`, 'i'),
+    is: new RegExp(String.raw`(?:\b${WEEKDAY})?\b${MONTH}\s+(\d{1,2})(?!\d)(?:st|nd|rd|th)?(?:,?\s+(\d{4}))?`, 'i'),
     order: 'mdy',
   },
 ];
+/** A month over its days, and days by their number alone: "26 Th 0412 5.1", "TU 26 0412 5.1", "26 0412 5.1". */
+const MONTH_ALONE = new RegExp(String.raw`^\s*${MONTH}\s+(\d{4})\s*$`, 'i');
+const SHORT_DAY = String.raw`(?:m|mo|t|tu|w|we|th|f|fr|s|sa|su|mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?`;
+const DAY_ALONE = new RegExp(
+  String.raw`^\s*(?:(\d{1,2})\s+${SHORT_DAY}(?=\s|$)|${SHORT_DAY},?\s+(\d{1,2})(?:st|nd|rd|th)?(?=\s|$)|(\d{1,2})(?=\s*$|\s+\d{4}\s+-?\d+[.,]\d))`,
+  'i',
+);
+/** An instant as programs write it, with its own offset; and a table that says its times are of Greenwich. */
+const INSTANT = /\b\d{4}-\d\d-\d\d[T ]\d\d:\d\d(?::\d\d(?:\.\d+)?)?\s?(?:Z|[+-]\d\d:?\d\d)(?![\d.])/gi;
+const GREENWICH = /\btimes?\b[^\n\d]*\b(?:gmt|utc)\b|\b(?:gmt|utc)\b[^\n\d]*\btimes?\b/i;
+const INSTANT_IN = new RegExp(INSTANT.source, 'i');
+/** "4.3 m at 05:12": the height first. */
+const HEIGHT_FIRST = /(-?\d{0,2}[.,]?\d{1,2})\s*(m|ft)\s*(?:at|@)\s*(\d{1,2}[:.]?\d{2}(?:\s*[ap]m)?)/gi;
 /** A clock time and a height behind it, with words for high and low before, between or behind. */
 const WORD = String.raw`(h\.?w\.?|l\.?w\.?|high(?:\s*(?:water|tide))?|low(?:\s*(?:water|tide))?|[hl])`;
 const TURN = new RegExp(
-  String.raw`(?:\b${WORD}[\s,;:]+)?\b(\d{1,2})[:.h]?(\d{2})(?::\d{2})?\s*([ap]\.?m\.?)?(?:\s*(?:z|utc|gmt|[a-z]{3,4}t))?[\s,;|]+(?:${WORD}[\s,;:|]+)?\(?(-?\d{1,2}(?:[.,]\d{1,2})?)\s*(m|ft|feet|metres|meters)?\b\)?(?:[\s,;|]+${WORD}\b(?![\s,;:]+\d{1,2}[:.h]?\d{2}))?`,
+  String.raw`(?:\b${WORD}[\s,;:]+)?\b(\d{1,2})[:.h]?(\d{2})(?::\d{2})?\s*([ap]\.?m\.?)?(?:\s*(z|utc|gmt|[a-z]{2,4}t))?[\s,;|]+(?:${WORD}[\s,;:|]+)?\(?(-?(?:\d{1,2}(?:[.,]\d{1,3})?|[.,]\d{1,3}))\s*(m|ft|feet|metres|meters)?\b\)?(?:[\s,;|]+${WORD}\b(?![\s,;:]+\d{1,2}[:.h]?\d{2}))?`,
   'gi',
 );
 
@@ -38,6 +51,8 @@ export interface TideText {
   /** How it was understood, to be shown before it is kept. */
   days: number;
   feet: boolean;
+  /** Its times are of Greenwich, and turned to the clock of the water. */
+  greenwich: boolean;
 }
 
 /**
@@ -54,15 +69,29 @@ export function readTideText(text: string, firstDate: string, zone: string): Imp
   const troubles: string[] = [];
   const found: (TideTurn & { known: boolean; line: number })[] = [];
   let date = firstDate;
+  let greenwich = GREENWICH.test(text);
+  const monthFirst = isMonthFirst(text);
+  const ofWater = (written: string) =>
+    DateTime.fromISO(written.replace(/(\d) (?=\d\d:)/, '$1T').replace(' ', ''))
+      .setZone(zone)
+      .toFormat('yyyy-MM-dd HH:mm');
   for (const [i, raw] of text.split(/\r?\n/).entries()) {
-    const line = raw.replaceAll(/["\t|]/g, ' ').replaceAll('−', '-');
-    const dated = dateIn(line, firstDate);
-    if (dated.is === 'wrong') troubles.push(`Line ${i + 1}: ${dated.why}`);
+    const line = withoutListCommas(raw)
+      .replaceAll(/["\t|]/g, ' ')
+      .replaceAll('−', '-')
+      .replaceAll(INSTANT, ofWater)
+      .replaceAll(HEIGHT_FIRST, '$3 $1 $2');
+    const dated = dateIn(line, firstDate, date, monthFirst);
+    if (dated.is === 'wrong') {
+      troubles.push(`Line ${i + 1}: ${dated.why}`);
+      continue;
+    }
     if (dated.is === 'date') date = dated.date;
     const rest = dated.is === 'date' ? dated.rest : line;
     let before = '';
     for (const match of rest.matchAll(TURN)) {
-      const [, wordBefore, h = '', m = '', half = '', wordBetween, height = '', unit = '', wordBehind] = match;
+      const [, wordBefore, h = '', m = '', half = '', named = '', wordBetween, height = '', unit = '', wordBehind] =
+        match;
       const clock = clockOf(Number(h), Number(m), half);
       if (clock === null) {
         troubles.push(`Line ${i + 1}: ${h}:${m} is no time.`);
@@ -71,7 +100,10 @@ export function readTideText(text: string, firstDate: string, zone: string): Imp
       // A time earlier than the one before it in the same line belongs to the next day.
       if (before !== '' && clock < before && dated.is !== 'date') date = addDays(date, 1);
       before = clock;
-      const at = instantOf(date, clock, zone);
+      if (/^(z|utc|gmt)$/i.test(named)) greenwich = true;
+      else if (named !== '' && !isClockOf(named, date, zone))
+        troubles.push(`Line ${i + 1}: "${named}" is taken for the water’s own clock.`);
+      const at = instantOf(date, clock, greenwich && !INSTANT_IN.test(raw) ? 'utc' : zone);
       const heightM = Number(height.replace(',', '.')) * ((unit === '' ? feet : /^f/i.test(unit)) ? FOOT_M : 1);
       const word = (wordBefore ?? wordBetween ?? wordBehind ?? '').toLowerCase();
       if (at === null || Math.abs(heightM) > 25) {
@@ -96,7 +128,7 @@ export function readTideText(text: string, firstDate: string, zone: string): Imp
     );
   const turns = ordered(found, troubles);
   const days = new Set(turns.map(({ at }) => DateTime.fromISO(at, { zone }).toISODate())).size;
-  return { taken: true, value: { turns, days, feet }, troubles: told(troubles) };
+  return { taken: true, value: { turns, days, feet, greenwich }, troubles: told(troubles) };
 }
 
 /** In order of time, each high or low by its word or by its neighbours; what cannot be is told. */
@@ -132,10 +164,31 @@ function clockOf(h: number, m: number, half: string): string | null {
   return `${String(hour).padStart(2, '0')}:${String(m).padStart(2, '0')}`;
 }
 
+/** Whether letters are what the clock of the water is called on a day: "CET", "BST". */
+function isClockOf(letters: string, date: string, zone: string): boolean {
+  const noon = DateTime.fromISO(`${date}T12:00`, { zone });
+  return ['en-GB', 'en-US', 'en-AU'].some(
+    (locale) => noon.setLocale(locale).offsetNameShort?.toLowerCase() === letters.toLowerCase(),
+  );
+}
+
+/** Whether a table writes 11/26/2026: a second figure past twelve, and no first one. */
+function isMonthFirst(text: string): boolean {
+  const dates = [...text.matchAll(/\b(\d{1,2})[./](\d{1,2})[./]\d{2,4}\b/g)];
+  return dates.some(([, , b]) => Number(b) > 12) && dates.every(([, a]) => Number(a) <= 12);
+}
+
 type Dated = { is: 'date'; date: string; rest: string } | { is: 'none' } | { is: 'wrong'; why: string };
 /** The first date of a line, and the line without it. */
-function dateIn(line: string, near: string): Dated {
-  for (const { is, order } of DATES) {
+function dateIn(line: string, near: string, last: string, monthFirst: boolean): Dated {
+  const month = MONTH_ALONE.exec(line);
+  if (month) {
+    const [, name = '', year = ''] = month;
+    const number = MONTHS.indexOf(name.slice(0, 3).toLowerCase()) + 1;
+    return { is: 'date', date: `${year}-${String(number).padStart(2, '0')}-01`, rest: '' };
+  }
+  for (const { is, order: usual } of DATES) {
+    const order = monthFirst && usual === 'dmy' && is.source.includes('[./]') ? 'mdy' : usual;
     const match = is.exec(line);
     if (!match) continue;
     const [whole, a = '', b = '', c] = match;
@@ -150,7 +203,16 @@ function dateIn(line: string, near: string): Dated {
     const date = (behind ? read.plus({ years: 1 }) : read).toISODate();
     return { is: 'date', date, rest: line.replace(whole, ' ').replace(/^\s*T/, ' ') };
   }
-  return { is: 'none' };
+  const alone = DAY_ALONE.exec(line);
+  const day = Number(alone?.[1] ?? alone?.[2] ?? alone?.[3] ?? 0);
+  if (!alone || day < 1 || day > 31) return { is: 'none' };
+  const before = DateTime.fromISO(last, { zone: 'utc' });
+  // A day long before the last one is of the next month.
+  const of = before.startOf('month').plus({ months: before.day - day > 15 ? 1 : 0 });
+  const read = of.set({ day });
+  return read.hasSame(of, 'month')
+    ? { is: 'date', date: read.toISODate() ?? last, rest: line.replace(alone[0], ' ') }
+    : { is: 'wrong', why: `There is no ${day}. in that month.` };
 }
 
 /** High and low waters as lines that can be read again: a day a line. */
@@ -170,5 +232,9 @@ export function writeTideText(turns: readonly TideTurn[], zone: string): string 
 export function sayTurns(turns: readonly TideTurn[], zone: string): string {
   const day = (turn: TideTurn | undefined) => dayWords(DateTime.fromISO(turn?.at ?? '', { zone }).toISODate() ?? '');
   const highs = turns.filter(({ high }) => high).length;
-  return `${highs} high and ${turns.length - highs} low waters, ${day(turns[0])} to ${day(turns[turns.length - 1])}`;
+  const first = turns.find(({ high }) => high);
+  const at = first
+    ? `; the first high water at ${clockAt(Date.parse(first.at), zone)}, ${amount(first.heightM, 'm', 2)}`
+    : '';
+  return `${highs} high and ${turns.length - highs} low waters, ${day(turns[0])} to ${day(turns[turns.length - 1])}${at}`;
 }

@@ -113,6 +113,17 @@ describe('a figure that is typed', () => {
     ];
     for (const [text, unit, value] of cases) expect(typed(text, unit), text).toBeCloseTo(value, 3);
   });
+  it('of hours or minutes is understood as a span of time', () => {
+    expect(['1:30', '1h30', '1 h 30 min', '90 min', '1.5 hrs', '1,5'].map((text) => typed(text, 'h'))).toEqual(
+      Array(6).fill(1.5),
+    );
+    expect([typed('1:30', 'min'), typed('2 h', 'min'), typed('12', 'min')]).toEqual([90, 120, 12]);
+    expect(typed('half an hour', 'h')).toMatch(/not a number/);
+  });
+  it('with a gap or a fraction is read; a comma that may part thousands is asked after', () => {
+    expect([typed('1 200', 'm'), typed('6½', 'm'), typed('0,250', 'kg')]).toEqual([1200, 6.5, 0.25]);
+    expect(typed('1,200 m', 'm')).toMatch(/may be thousands or thousandths/);
+  });
   it('that is none, or of another kind, is refused in words', () => {
     for (const [text, unit] of [
       ['calm', 'wind'],

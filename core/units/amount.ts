@@ -64,7 +64,7 @@ const scales: Readonly<Record<Dimension, Readonly<Record<string, Scale>>>> = {
     'ft²': { perSi: 1 / FOOT ** 2, words: ['ft²', 'ft2', 'sq ft'] },
   },
   mass: {
-    kg: { perSi: 1, words: ['kg', 'kilos', 'kilo', 'kilograms'] },
+    kg: { perSi: 1, words: ['kg', 'kgs', 'kilos', 'kilo', 'kilogram', 'kilograms'] },
     g: { perSi: 1000, words: ['g', 'gr', 'grams', 'gram'] },
     lb: { perSi: 1 / POUND, words: ['lb', 'lbs', 'pound', 'pounds'] },
     oz: { perSi: 16 / POUND, words: ['oz', 'ounce', 'ounces'] },
@@ -204,6 +204,8 @@ export function amountTyped(value: number | null, unit: string): string {
 
 export type ParsedAmount = { is: 'amount'; value: number | null } | { is: 'trouble'; why: string };
 
+const FRACTIONS: Readonly<Record<string, number>> = { '½': 0.5, '¼': 0.25, '¾': 0.75 };
+
 /**
  * A figure as it is typed: alone, in this person's unit; or with any unit of its kind, in parts too ("6'2\"", "12 lb 4 oz", "5 st 3").
  * A wind may be a Beaufort force ("F4": the middle of it). Empty is null. @returns the value in the kept unit
@@ -215,11 +217,20 @@ export function parseAmount(text: string, unit: string): ParsedAmount {
     .replaceAll('−', '-')
     .replaceAll('′', "'")
     .replaceAll(/[″”]/g, '"')
-    .replaceAll('’', "'");
+    .replaceAll('’', "'")
+    .replaceAll(/(\d)[\u00a0\u202f ](?=\d{3}(?!\d))/g, '$1')
+    .replaceAll(/(?<=\d)[½¼¾]|[½¼¾]/g, (part) => String(FRACTIONS[part] ?? '').slice(1));
   if (typed === '') return { is: 'amount', value: null };
+  if (/^[-+]?[1-9]\d{0,2},\d{3}$/.test(typed.replace(/[^\d,+-].*$/, '').trim()))
+    return {
+      is: 'trouble',
+      why: `“${text.trim()}” may be thousands or thousandths. Write it without the comma, or with a point.`,
+    };
   const alone = numberOf(typed);
   if (alone !== null) return { is: 'amount', value: tidy(fromSpoken(alone, unit)) };
   const trouble = (why: string): ParsedAmount => ({ is: 'trouble', why });
+  const span = unit === 'h' || unit === 'min' ? minutesTyped(typed) : null;
+  if (span !== null) return { is: 'amount', value: tidy(unit === 'h' ? span / 60 : span) };
   if (!isUnit(unit)) {
     const [, size = '', word = ''] = /^(\S*?)\s*([^\d\s].*)$/.exec(typed) ?? [];
     const plain = numberOf(size);
@@ -255,6 +266,16 @@ export function parseAmount(text: string, unit: string): ParsedAmount {
     last = name;
   }
   return { is: 'amount', value: tidy(sum / size) };
+}
+
+/** "1:30", "1h30", "2 hrs", "1 h 15 min", "90 min", in minutes; null: no span of time. */
+function minutesTyped(typed: string): number | null {
+  const clock = /^(\d+):([0-5]\d)$/.exec(typed);
+  if (clock) return Number(clock[1]) * 60 + Number(clock[2]);
+  const [whole, hours, minutes] =
+    /^(?:(\d+(?:[.,]\d+)?)\s*(?:h|hrs?|hours?))?\s*(?:(\d+(?:[.,]\d+)?)\s*(?:mins?|minutes?)?)?$/.exec(typed) ?? [];
+  if (whole === undefined || (hours === undefined && !/[a-z]$/.test(typed))) return null;
+  return (numberOf(hours ?? '0') ?? 0) * 60 + (numberOf(minutes ?? '0') ?? 0);
 }
 
 /** "6'2" and "5 st 3" leave the smaller unit out. */

@@ -34,6 +34,15 @@ describe('a position', () => {
     "47°7'24.24''N, 18°32'35.52''W",
     '47 7 24.24 N 18 32 35.52 W',
     '47.1234\t-18.5432',
+    '47-07.404N 018-32.592W',
+    '47:07:24.24N 18:32:35.52W',
+    '47d07m24.24s N 18d32m35.52s W',
+    '470724.24N 0183235.52W',
+    '4707.404N 01832.592W',
+    '47 degrees 7.404 minutes north, 18 degrees 32.592 minutes west',
+    'lat: 47.1234 lng: -18.5432',
+    'https://maps.example.org/@47.1234,-18.5432,15z',
+    '{"lat": 47.1234, "lng": -18.5432}',
   ])('is understood as it is written: %s', (text) => {
     expect(at(text)).toEqual([47.1234, -18.5432]);
   });

@@ -15,7 +15,24 @@ const ANGLE = new RegExp(
   'i',
 );
 /** What programs and people write around a position. */
-const AROUND = /\b(lat(itude)?|lon(g(itude)?)?|position|pos|geo)\b\.?\s*[:=]?/gi;
+const AROUND = /\b(lat(itude)?|lon(g(itude)?)?|lng|position|pos|geo)\b\.?\s*[:=]?/gi;
+/** Two signed decimals in an address of a map or in what a program writes, before a zoom or whatever else. */
+const IN_ADDRESS =
+  /(?:https?:|@|&|\{).*?(-?\d{1,2}\.\d{2,})(?:\s*(?:,|%2C|;)\s*|[^\d-]*(?:lo?n|lo?ng|longitude)["']?\s*[:=]\s*)(-?\d{1,3}\.\d{2,})/i;
+/** "500724N 0052556W" and "5007.404N 00525.926W": degrees, minutes and seconds with nothing between. */
+const CLOSE = /\b(\d{2,3})(\d{2})(\d{2}(?:\.\d+)?|\.\d+)\s*([NSEWO])(?![a-z])/gi;
+const spelt = (text: string) =>
+  text
+    .replaceAll(/\b(north|south|east|west)\b/gi, (word) => word.charAt(0).toUpperCase())
+    .replaceAll(/(\d)\s*(?:degrees?|deg|d)(?![a-z])\.?/gi, '$1° ')
+    .replaceAll(/(\d)\s*(?:minutes?|mins?|m)(?![a-z])\.?/gi, "$1' ")
+    .replaceAll(/(\d)\s*(?:seconds?|secs?)(?![a-z])\.?/gi, '$1" ')
+    .replaceAll(/(' \d+(?:\.\d+)?)s(?=\s*[NSEWO])/gi, '$1"')
+    // 50-07.404N and 50:07:24N: what parts degrees from minutes is neither a minus nor a clock.
+    .replaceAll(/(\d)[-:](?=\d)/g, '$1 ')
+    .replaceAll(CLOSE, (_, d: string, m: string, s: string, letter: string) =>
+      s.startsWith('.') ? `${d} ${m}${s} ${letter} ` : `${d} ${m} ${s} ${letter} `,
+    );
 
 export type ParsedPosition = { is: 'position'; position: Position } | { is: 'trouble'; why: string };
 const trouble = (why: string): ParsedPosition => ({ is: 'trouble', why });
@@ -25,10 +42,12 @@ const trouble = (why: string): ParsedPosition => ({ is: 'trouble', why });
  * Latitude first, unless letters say otherwise. Refused in words: what is no position, out of range, or half of one.
  */
 export function parsePosition(text: string): ParsedPosition {
-  const plain = text
+  const quoted = text
     .replaceAll(/[′’‘´`]/g, "'")
     .replaceAll(/[″“”]/g, '"')
-    .replaceAll(/[−–]/g, '-')
+    .replaceAll(/[−–]/g, '-');
+  const address = IN_ADDRESS.exec(quoted);
+  const plain = (address ? `${address[1] ?? ''}, ${address[2] ?? ''}` : spelt(quoted))
     .replaceAll(AROUND, ' ')
     .replaceAll(/[()[\]]/g, ' ')
     .trim();

@@ -32,7 +32,9 @@ export function TideTextField({ turns, zone, onChange }: Props) {
         hint="A line a day, as many days as you have. Heights over chart datum; between them half a cosine, an estimate."
         text={text}
         read={read}
-        understood={(value) => `${sayTurns(value.turns, zone)}${value.feet ? ', from feet' : ''}`}
+        understood={(value) =>
+          `${sayTurns(value.turns, zone)}${value.feet ? ', from feet' : ''}${value.greenwich ? ', by Greenwich turned to the water’s clock' : ''}`
+        }
         maxRows={10}
         onChange={take}
       />
