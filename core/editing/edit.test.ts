@@ -98,7 +98,12 @@ describe('a new outing', () => {
   });
   it('is given a trip that its water is for', () => {
     for (const setting of ['still', 'river', 'estuary', 'coast', 'open', 'flats'] as const)
-      expect(tripFits(tripFor(setting), setting)).toBe(true);
+      for (const surf of [false, true]) expect(tripFits(tripFor(setting, surf), setting)).toBe(true);
+    expect([tripFor('coast', false), tripFor('coast', true), tripFor('still', true)]).toEqual([
+      'estuary',
+      'beyond-surf',
+      'still-water',
+    ]);
     expect([tripFits('still-water', 'coast'), tripFits('night', 'coast'), tripFits('river-day', 'still')]).toEqual([
       false,
       true,

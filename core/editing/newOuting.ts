@@ -30,7 +30,7 @@ export function newOuting(id: string, date: string, references: References, last
   const launch = water && (onlyOr(water.launches, before?.launchId) ?? water.launches[0] ?? null);
   const area = water && onlyOr(water.areas, before?.areaId);
   const craft = onlyOr(references.craft, before?.craftId);
-  const trip = tripOf(water, before?.trip);
+  const trip = tripOf(water, launch?.surf ?? false, before?.trip);
   const launchAt = water ? firstLight(water, date) : USUAL_LAUNCH;
   const homeAt = shiftClock(launchAt, AFLOAT_MIN);
   const sameTrip = before?.trip === trip;
@@ -80,9 +80,9 @@ function onlyOr<One extends { id: string }>(list: readonly One[], lastId: string
   return list.find((one) => one.id === lastId) ?? null;
 }
 
-function tripOf(water: Water | null, last: TripType | undefined): TripType {
+function tripOf(water: Water | null, surf: boolean, last: TripType | undefined): TripType {
   if (!water) return last ?? 'still-water';
-  return last && tripFits(last, water.setting) ? last : tripFor(water.setting);
+  return last && tripFits(last, water.setting) ? last : tripFor(water.setting, surf);
 }
 
 /** The quarter of an hour after sunrise there; the usual hour where the sun does not rise or is up all night. */

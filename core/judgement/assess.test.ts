@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
+import { kinds } from '../catalog/gear/kinds';
 import { withAcceptance, withAnswerKept, withItem } from '../editing/edit';
 import { applyRepair } from '../editing/repair';
 import type { Item } from '../documents/item';
@@ -390,6 +391,31 @@ describe('repairs offered', () => {
       (one) => one.key === 'need-unmet:second-propulsion',
     );
     expect(next?.repairs[0]).toMatchObject({ do: 'add-items', items: [{ itemId: 'paddle' }] });
+  });
+  it('bring a second paddle where none is aboard: the first that comes is no spare', () => {
+    const without = brief(withItem(withItem(ready, 'paddle', 0), 'four-piece', 0), { craftId: 'dunlin' });
+    const second = judge(without).findings.find((one) => one.key === 'need-unmet:second-propulsion');
+    const [repair] = second?.repairs ?? [];
+    expect(repair?.do === 'add-items' && repair.items.length).toBe(2);
+  });
+  it('that the locker could bring, and do not, say what would come with them', () => {
+    const bare = {
+      ...references,
+      items: references.items.filter(({ kind }) => !['hook-cutter', 'line-hook', 'multi-tool'].includes(kind)),
+    };
+    const onlyTrebles = {
+      ...bare,
+      items: bare.items.filter((one) => !kinds[one.kind].means.includes('lures') || one.qualities.includes('treble')),
+    };
+    const aboard = ready.loadout.filter(({ itemId }) => onlyTrebles.items.some(({ id }) => id === itemId));
+    const lureless = aboard.filter(({ itemId }) => {
+      const kind = onlyTrebles.items.find(({ id }) => id === itemId)?.kind;
+      return kind !== undefined && !kinds[kind].means.includes('lures');
+    });
+    const lures = judge({ ...ready, loadout: lureless }, onlyTrebles).findings.find(
+      ({ key }) => key === 'need-unmet:lures',
+    );
+    expect(lures?.otherwise).toMatch(/^In the locker: .+; but with it comes “.+: not met”\. See to that as well\./);
   });
   it('are none where the locker has nothing and nothing else settles it', () => {
     const bare = {

@@ -66,7 +66,7 @@ export function assess(
     const { answerable, keepable, here, there } = answersTo(one, context);
     const accepted = here ?? there;
     const asked = withRepairs && accepted === null;
-    const { repairs, lowers } = asked ? repairsFor(one, judged) : noRepairs;
+    const { repairs, lowers, comes } = asked ? repairsFor(one, judged) : noRepairs;
     const helpless = asked && repairs.length === 0 && one.level !== 'note';
     const rule = ruleOf(one.facts.code);
     return {
@@ -78,7 +78,7 @@ export function assess(
       keepable,
       repairs,
       lowers,
-      otherwise: helpless ? rule.otherwise(one.facts, context) : null,
+      otherwise: helpless ? rule.otherwise(one.facts, context, comes) : null,
     };
   });
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
@@ -117,7 +117,7 @@ export function assess(
   };
 }
 
-const noRepairs = { repairs: [], lowers: [] } as const;
+const noRepairs = { repairs: [], lowers: [], comes: null } as const;
 
 /** Places of things that nothing stands against, of all that have one to settle. */
 function stowTally({ plan }: Context, findings: readonly Finding[]): Tally {

@@ -10,7 +10,7 @@ import type { NeedId } from '../vocabulary/needs';
 import { serviceable } from './candidates';
 import { type Context, contextOf, givenFor } from './context';
 import { type AnyRule, type Found, foundBy, foundFrom, keyOf, ruleOf, rules } from './allRules';
-import { keptExtent } from './rule';
+import { type Comes, keptExtent } from './rule';
 
 /** Repairs offered for one finding at the most, and candidates judged to find them. */
 const MOST_OFFERED = 3;
@@ -58,18 +58,20 @@ export function loudAfter(before: Context): (next: Context) => Found[] {
  * Repairs that settle a finding, the fitting one first; where none does, what leaves a Mind of a Stop. Each is carried out on a copy and judged: offered only when the finding is gone
  * and no other Stop or Mind has come or grown. Judged is only what reads something that the repair changed.
  */
-export function repairsFor(one: Found, judged: Judged): { repairs: readonly Repair[]; lowers: readonly Repair[] } {
+export function repairsFor(one: Found, judged: Judged): Settling {
   const rule = ruleOf(one.facts.code);
   const most = one.level === 'note' ? MOST_FOR_A_NOTE : MOST_OFFERED;
   const offered: Repair[] = [];
   const lowers: Repair[] = [];
   const asked = rule.asks(one.facts);
+  let comes: Comes | null = null;
   if (asked) {
     // Where the lightest opens another hole, the next lightest is tried.
     for (let skip = 0; skip < MOST_TRIED && offered.length === 0; skip += 1) {
       const added = addingItems(asked, one, judged, skip);
       if (added === 'none') break;
-      if (added) offered.push(added);
+      if ('do' in added) offered.push(added);
+      else comes ??= added.comes;
     }
   }
   let tried = 0;
@@ -89,7 +91,7 @@ export function repairsFor(one: Found, judged: Judged): { repairs: readonly Repa
     )
       lowers.push(repair);
   }
-  return { repairs: offered, lowers: offered.length > 0 ? [] : lowers };
+  return { repairs: offered, lowers: offered.length > 0 ? [] : lowers, comes };
 }
 
 function mostJudged({ station }: AnyRule, level: Found['level']): number {
@@ -185,6 +187,11 @@ function keptBackBy(
   return first?.rule ?? null;
 }
 
+interface Settling {
+  repairs: readonly Repair[];
+  lowers: readonly Repair[];
+  comes: Comes | null;
+}
 interface Asked {
   needId: NeedId;
   missing: number;
@@ -192,33 +199,50 @@ interface Asked {
 
 /**
  * The lightest sound items of the locker that meet the need, added one to another until it is met; where they raise
- * a need of their own, that is met too. null: this way leads nowhere; 'none': the locker cannot.
+ * a need of their own, that is met too, and where one of them takes the place of another, so is the rest.
+ * @returns 'none': the locker cannot; `comes`: this way leads nowhere, for what comes with it
  */
-function addingItems(asked: Asked, one: Found, judged: Judged, skip: number): Repair | 'none' | null {
+function addingItems(
+  asked: Asked,
+  one: Found,
+  judged: Judged,
+  skip: number,
+): Repair | 'none' | { comes: Comes | null } {
   const { context, byKey } = judged;
   let chosen: readonly Added[] = [];
   let open: readonly Asked[] = [asked];
+  let comes: Comes | null = null;
   for (let round = 0; round < MOST_ROUNDS && open.length > 0; round += 1) {
     for (const need of open) {
       const added = lightest(need, context, chosen, need === asked ? skip : 0);
-      if (!added) return need === asked ? 'none' : null;
+      if (!added) return need === asked ? 'none' : { comes };
       chosen = [...chosen.filter((item) => !added.some((more) => more.itemId === item.itemId)), ...added];
     }
-    if (chosen.length > MOST_ADDED) return null;
+    if (chosen.length > MOST_ADDED) return { comes };
     const repair: Repair = { do: 'add-items', items: chosen };
     const next = repaired(context, repair);
     const by = keptBackBy(one, next, judged, { adds: true });
     if (by === null) return repair;
     const withRoom = by === ruleOf(one.facts.code) ? null : stowedToo(repair, by, next, one, judged);
     if (withRoom) return withRoom;
+    comes = comingWith(by, next, judged) ?? comes;
     open = rulesThatAsk.flatMap((rule) =>
       foundBy(rule, next).flatMap((now) => {
-        const asks = now.level === 'note' || byKey.has(now.key) ? null : rule.asks(now.facts);
+        const asks = now.level === 'note' || (byKey.has(now.key) && now.key !== one.key) ? null : rule.asks(now.facts);
         return asks ? [asks] : [];
       }),
     );
   }
-  return null;
+  return { comes };
+}
+
+/** What of a rule's a change would bring, or make worse. */
+function comingWith(by: AnyRule, next: Context, { byKey }: Judged): Comes | null {
+  const worse = foundBy(by, next).find(({ key, level, extent }) => {
+    const was = byKey.get(key);
+    return level !== 'note' && (!was || was.level === 'note' || extent > was.extent + by.slack);
+  });
+  return worse ? { title: by.say(worse.facts).title, isNeed: by.canAsk } : null;
 }
 
 /** Where what comes aboard lies badly or makes the boat lie badly, something is put elsewhere along with it. */

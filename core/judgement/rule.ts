@@ -48,7 +48,7 @@ export interface RuleRecord<Code extends string, Facts, Reads extends Readable> 
   /** What could settle it, the sensible one first; each is judged before it is offered. */
   repairs?: (facts: Facts, context: Context) => readonly Repair[];
   /** What would help where nothing owned and no repair does: to buy, to borrow, to make, another hour or place, or not today. */
-  otherwise?: (facts: Facts, context: Context) => string;
+  otherwise?: (facts: Facts, context: Context, comes: Comes | null) => string;
   /** A need that owned things could meet: they are tried before the repairs. */
   asks?: (facts: Facts) => { needId: NeedId; missing: number };
   /** Told of where a thing lies: whoever only adds the thing has not placed it yet, and is not kept from adding it. */
@@ -59,6 +59,12 @@ export interface RuleRecord<Code extends string, Facts, Reads extends Readable> 
   notes?: true;
   /** So much worse, in its measure, does not keep the repair of another finding from being offered. */
   slack?: number;
+}
+/** What would come with a thing of the locker, and so keeps it there. */
+export interface Comes {
+  title: string;
+  /** Another thing is wanted then; else it is of the boat, or of where things lie, and room helps. */
+  isNeed: boolean;
 }
 /** A rule as the engine knows it, its facts closed up. */
 export interface Rule<Code extends string = string, Facts = never> {
@@ -76,7 +82,7 @@ export interface Rule<Code extends string = string, Facts = never> {
   readonly say: (facts: Facts) => Sentence;
   readonly sheetFor: (facts: Facts) => SheetId | null;
   readonly repairs: (facts: Facts, context: Context) => readonly Repair[];
-  readonly otherwise: (facts: Facts, context: Context) => string;
+  readonly otherwise: (facts: Facts, context: Context, comes: Comes | null) => string;
   readonly canAsk: boolean;
   readonly asks: (facts: Facts) => { needId: NeedId; missing: number } | null;
 }

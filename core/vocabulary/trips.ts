@@ -90,7 +90,7 @@ export const techniqueAsks: Record<Technique, string> = {
   'sight fishing': 'polarised glasses; standing, if you do',
 };
 
-type Setting = 'still' | 'river' | 'estuary' | 'coast' | 'open' | 'flats';
+export type Setting = 'still' | 'river' | 'estuary' | 'coast' | 'open' | 'flats';
 const settingTrip: Record<Setting, TripType> = {
   still: 'still-water',
   river: 'river-day',
@@ -110,9 +110,9 @@ const tripSettings: Partial<Record<TripType, readonly Setting[]>> = {
   'beyond-surf': ['coast', 'open'],
   'open-water': ['coast', 'open'],
 };
-/** The kind of trip that such a water is for. */
-export function tripFor(setting: Setting): TripType {
-  return settingTrip[setting];
+/** The kind of trip that such a water is for. @param surf whether waves break where one launches */
+export function tripFor(setting: Setting, surf: boolean): TripType {
+  return setting === 'coast' && surf ? 'beyond-surf' : settingTrip[setting];
 }
 /** Whether a kind of trip can be made on such a water. */
 export function tripFits(trip: TripType, setting: Setting): boolean {

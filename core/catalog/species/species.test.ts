@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { handlingFor } from './handling';
+import { isMetOn } from './speciesOf';
 import { heightOf, powerFor, speciesIds, speciesTable, techniquesFor } from './species';
 
 const all = speciesIds.map((id) => speciesTable[id]);
@@ -27,6 +28,23 @@ describe('the species table', () => {
       expect(one.airS, one.name).toBeLessThanOrEqual(60);
       expect(one.runM, one.name).toBeGreaterThan(0);
     }
+  });
+  it('says of each where it is usual: sea bass on no lake, and every fish on some water', () => {
+    const met = (id: 'sea-bass' | 'largemouth-bass', type: 'fresh' | 'salt' | 'brackish', setting: 'still' | 'coast') =>
+      isMetOn(speciesTable[id], { type, setting });
+    expect([met('sea-bass', 'salt', 'coast'), met('sea-bass', 'fresh', 'still')]).toEqual([true, false]);
+    expect([met('largemouth-bass', 'salt', 'coast'), met('largemouth-bass', 'brackish', 'still')]).toEqual([
+      false,
+      true,
+    ]);
+    for (const one of all)
+      expect(
+        (['still', 'river', 'estuary', 'coast', 'open', 'flats'] as const).some((setting) =>
+          (['fresh', 'brackish', 'salt'] as const).some((type) => isMetOn(one, { type, setting })),
+        ),
+        one.name,
+      ).toBe(true);
+    expect(isMetOn(speciesTable['sea-bass'], null)).toBe(true);
   });
   it('keeps length and mass in one another’s reach: a fish is no plank and no balloon', () => {
     for (const one of all)

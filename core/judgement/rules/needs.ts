@@ -20,7 +20,7 @@ import { capital, count, dayWords, listed, plural } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import type { SheetId } from '../../vocabulary/sheets';
 import { filledFor, outOfTheDark, owned, removing, rodsAshore, serviceable, swap, theFirst } from '../candidates';
-import { type Basis, type Told, rule } from '../rule';
+import { type Basis, type Comes, type Told, rule } from '../rule';
 import { type FindingLevel } from '../../vocabulary/levels';
 import { inWords } from '../../units/amount';
 
@@ -113,7 +113,7 @@ function batteryFor(itemId: string, shortfalls: readonly Shortfall[], context: C
 
 const MOST_NAMED = 2;
 /** Where nothing owned meets a need: what to buy or borrow and what it must have, what practice makes, or what only one can do oneself. */
-function elseForNeed({ needId, want, have }: Unmet, context: Context): string {
+function elseForNeed({ needId, want, have }: Unmet, context: Context, comes: Comes | null): string {
   const need = catalogue[needId];
   const spares = serviceable(needId, context);
   // What lies in the locker already is not bought again.
@@ -138,7 +138,7 @@ function elseForNeed({ needId, want, have }: Unmet, context: Context): string {
     spares.length === 0
       ? ''
       : worth + 1e-9 >= want - have
-        ? `In the locker, but with it aboard the boat is worse off elsewhere: ${names}. Make room first, or take another boat. `
+        ? `In the locker: ${names}${comes === null ? '' : `; but with it comes “${comes.title}”`}. ${comes?.isNeed ? 'See to that as well.' : 'Make room first, or take another boat.'} `
         : `In the locker, and part of it: ${names}. `;
   if (options.length > 0)
     return `${inLocker}To buy or borrow: ${options.map(sayPurchase).join('; or ')}.${made === undefined ? '' : ` Made at home: ${made}.`}`;

@@ -31,7 +31,8 @@ export function Way() {
                 const there = references.waters.find((one) => one.id === waterId);
                 const areas = there?.areas ?? [];
                 // A kind of trip that such a water is not for gives its place to one that is.
-                const trip = there && !tripFits(brief.trip, there.setting) ? tripFor(there.setting) : null;
+                const surf = there?.launches.some(({ id, surf: breaks }) => id === launchId && breaks) ?? false;
+                const trip = there && !tripFits(brief.trip, there.setting) ? tripFor(there.setting, surf) : null;
                 const areaId =
                   waterId === brief.waterId ? brief.areaId : areas.length === 1 ? (areas[0]?.id ?? null) : null;
                 set({

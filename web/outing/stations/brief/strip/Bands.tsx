@@ -84,7 +84,7 @@ export function WindBand({
         />
       </g>
       {line === '' && (
-        <text x={axis.left + 8} y={(top + bottom) / 2} fontSize={13} fill={inks.slate}>
+        <text x={axis.left + 8} y={bottom - 10} fontSize={13} fill={inks.slate}>
           No wind known for these hours. Ask the station, or write it.
         </text>
       )}
