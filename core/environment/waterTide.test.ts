@@ -5,7 +5,16 @@ import { HOUR_MS } from '../units/time';
 import { bearingOf, speedOf } from './flow';
 import { valueAt } from './tide';
 import { heightBetween, tableCovers, tableSeries, turnsWithin } from './tideTable';
-import { hoursFromSlack, mainBearing, noStreamTable, sayTideSource, streamOf, tideIsSilent, tideOf } from './waterTide';
+import {
+  hoursFromSlack,
+  mainBearing,
+  noStreamTable,
+  sayTideSource,
+  streamIsSilent,
+  streamOf,
+  tideIsSilent,
+  tideOf,
+} from './waterTide';
 
 const noon = Date.parse('2026-06-01T12:00:00Z');
 const turn = (h: number, heightM: number, high: boolean): TideTurn => ({
@@ -67,6 +76,17 @@ describe('the height of the tide from high and low waters', () => {
     expect(tideIsSilent({ tide }, noon + 200 * HOUR_MS, noon + 210 * HOUR_MS)).toBe(true);
     expect(tideIsSilent({ tide: { ...tide, turns: [] } }, noon, noon + HOUR_MS)).toBe(true);
     expect(tideIsSilent({ tide: null }, noon, noon + HOUR_MS)).toBe(false);
+  });
+  it('is what a stream by its hours hangs on: without a high water written it is silent, not still', () => {
+    const stream = { towardDeg: 90, steadyMps: 0, constituents: [], ...noStreamTable };
+    const hours = [{ hour: 0, towardDeg: 90, springMps: 1, neapMps: 0.5 }];
+    const silent = (water: Parameters<typeof streamIsSilent>[0], h = 0) =>
+      streamIsSilent(water, noon + h * HOUR_MS, noon + (h + 1) * HOUR_MS);
+    expect(silent({ tide: null, stream: { ...stream, hours } })).toBe(true);
+    expect(silent({ tide, stream: { ...stream, hours } })).toBe(false);
+    expect(silent({ tide, stream: { ...stream, hours } }, 200)).toBe(true);
+    expect([silent({ tide, stream }), silent({ tide, stream: null })]).toEqual([true, false]);
+    expect(silent({ tide: null, stream: { ...stream, steadyMps: 0.4 } })).toBe(false);
   });
 });
 

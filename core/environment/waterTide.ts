@@ -17,6 +17,14 @@ export function tideIsSilent({ tide }: Pick<Water, 'tide'>, from: Instant, to: I
   return tide !== null && tide.constituents.length === 0 && !tableCovers(tide.turns, from, to);
 }
 
+/** Whether a stream is held but what it does in these hours is not: its hours go by a high water that nobody wrote, or it has no figure at all. */
+export function streamIsSilent(water: Pick<Water, 'tide' | 'stream'>, from: Instant, to: Instant): boolean {
+  const { stream, tide } = water;
+  if (stream === null) return false;
+  if (stream.hours.length > 0) return tide === null || tideIsSilent(water, from, to);
+  return stream.constituents.length === 0 && stream.steadyMps === 0;
+}
+
 /** A stream without a table of hours. */
 export const noStreamTable = { hours: [] as StreamHour[], springRangeM: null, neapRangeM: null };
 

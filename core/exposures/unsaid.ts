@@ -1,10 +1,10 @@
 import type { Hour } from '../documents/outing';
 import type { Places } from '../documents/references';
-import { tideIsSilent } from '../environment/waterTide';
+import { streamIsSilent, tideIsSilent } from '../environment/waterTide';
 import type { Instant } from '../units/time';
 
 /** What a day can keep silent about. */
-export type Unsaid = 'wind' | 'wind direction' | 'swell' | 'air' | 'water' | 'thunder' | 'tide';
+export type Unsaid = 'wind' | 'wind direction' | 'swell' | 'air' | 'water' | 'thunder' | 'tide' | 'stream';
 
 /** Farther from ground than this, where the wind comes from matters, m. */
 const DIRECTION_FROM_M = 150;
@@ -20,7 +20,11 @@ export function unsaidOf(
   const { water, launch, landing } = looked;
   const missing = (list: readonly Hour[], key: 'windMps' | 'windFromDeg' | 'swellM' | 'thunderPct' | 'airC') =>
     list.some((hour) => hour[key] === null);
-  if (hours.length === 0) return [];
+  const ofTide = [
+    ...(water && tideIsSilent(water, afloat.from, afloat.to) ? (['tide'] as const) : []),
+    ...(water && streamIsSilent(water, afloat.from, afloat.to) ? (['stream'] as const) : []),
+  ];
+  if (hours.length === 0) return ofTide;
   const openCoast = water?.setting === 'open' || water?.setting === 'coast' || launch?.surf || landing?.surf;
   return [
     ...(missing(hours, 'windMps')
@@ -32,6 +36,6 @@ export function unsaidOf(
     ...(missing(near, 'thunderPct') ? (['thunder'] as const) : []),
     ...(waterC === null ? (['water'] as const) : []),
     ...(missing(hours, 'airC') ? (['air'] as const) : []),
-    ...(water && tideIsSilent(water, afloat.from, afloat.to) ? (['tide'] as const) : []),
+    ...ofTide,
   ];
 }

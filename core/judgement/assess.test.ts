@@ -268,6 +268,23 @@ describe('findings, on both sides of their limits', () => {
   });
 });
 
+describe('a tide that nobody wrote', () => {
+  const of = (change: Partial<References['waters'][number]>): References => ({
+    ...references,
+    waters: references.waters.map((one) => ({ ...one, ...change })),
+  });
+  it('is told on salt water, and a stream that goes by it is asked for', () => {
+    expect(found('tide-not-held', ready)).toBeNull();
+    expect(found('tide-not-held', ready, of({ tide: null, stream: null }))?.level).toBe('note');
+    expect(found('tide-not-held', ready, of({ tide: null, stream: null, type: 'fresh' }))).toBeNull();
+    const hours = [-2, 2].map((hour) => ({ hour, towardDeg: 90, springMps: 1, neapMps: 0.5 }));
+    const stream = { towardDeg: 90, steadyMps: 0, constituents: [], hours, springRangeM: null, neapRangeM: null };
+    expect(found('conditions-missing', ready, of({ tide: null, stream }))?.facts).toMatchObject({
+      figures: ['the stream of that day'],
+    });
+  });
+});
+
 describe('a finding', () => {
   it('is said in whole sentences with figures, promises nothing and shouts at nobody', () => {
     const odd = [

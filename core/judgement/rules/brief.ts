@@ -1,3 +1,4 @@
+import type { Water } from '../../documents/water';
 import { type Blank, openBlanks } from '../../documents/references';
 import { addDays, minutesBetween, shiftClock } from '../../units/time';
 import { capital, count, dayWords, duration, listed, plural } from '../../units/words';
@@ -80,6 +81,7 @@ const unsaidWords: Record<Unsaid, string> = {
   water: 'water temperature',
   thunder: 'thunder',
   tide: 'the tide of that day',
+  stream: 'the stream of that day',
 };
 function missingFigures(e: DayExposures, surf: boolean): string[] {
   const known: [string, boolean][] = [
@@ -117,6 +119,24 @@ const conditionsMissing = rule({
     text: `No figure for ${listed(figures)} in the ${hours === 1 ? 'hour' : `${hours} hours`} afloat. What is not written was not judged.`,
   }),
   otherwise: () => 'Write the figures, or read them from a file.',
+});
+
+/** Settings of a water where the sea comes and goes. */
+const tidal: readonly Water['setting'][] = ['estuary', 'coast', 'flats', 'open'];
+const tideNotHeld = rule({
+  code: 'tide-not-held',
+  notes: true,
+  reads: ['places'],
+  station: 'brief',
+  measure: 'whether',
+  find: ({ places: { water } }) =>
+    water && water.type !== 'fresh' && tidal.includes(water.setting) && water.tide === null && water.stream === null
+      ? [{ level: 'note', basis: 'physics', extent: 1, facts: { water: water.name } }]
+      : [],
+  say: ({ water }) => ({
+    title: `No tide is held for ${water}`,
+    text: 'Heights, streams and water over a bar were taken as they never change. Where the sea comes and goes, write its high and low waters with the water.',
+  }),
 });
 
 const conditionsStale = rule({
@@ -167,6 +187,7 @@ export const briefRules = [
   hoursReversed,
   hoursGone,
   conditionsMissing,
+  tideNotHeld,
   conditionsStale,
   firstOutings,
 ] as const;
