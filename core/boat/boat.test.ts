@@ -68,7 +68,7 @@ describe('an inclining test', () => {
     const boat = (yM: number, massKg: number) =>
       hydrostatics(
         afloatWith(
-          hullsOf(craft, true),
+          hullsOf(craft, 'coarse'),
           [
             ...[laden(craft, sitting ?? { massKg: 0, heightM: 1.8 }, 'seated low', null)],
             { massKg, xM: craft.seat?.xM ?? 0, yM, zM: 0.36 * (craft.shape?.depthM ?? 0) + 0.1 },

@@ -2,7 +2,7 @@ import type { Craft } from '../documents/craft';
 import type { HullForm } from '../documents/hullShape';
 import { rememberFor } from '../units/remember';
 import { figuresOf, floatsOutM, shapeOf } from './build';
-import { type Hull, hullOf } from './hull/hull';
+import { type Hull, type Mesh, hullOf } from './hull/hull';
 import { zonesOf } from './zones';
 
 const FLOAT_FORM = { planExponent: 2, sectionExponent: 2, sheerM: 0 };
@@ -14,10 +14,10 @@ function floatForm({ lengthM, beamM, depthM }: NonNullable<Craft['floats']>): Hu
 }
 
 /** A boat's hulls as it is put together now: side floats where they are, water standing in its wells where scuppers are open. */
-export function hullsOf(craft: Craft, coarse = false): Hull {
+export function hullsOf(craft: Craft, mesh: Mesh = 'usual'): Hull {
   const outM = floatsOutM(craft);
   return hullOf(shapeOf(craft), {
-    coarse,
+    mesh,
     floats:
       craft.floats && outM !== null
         ? { shape: { form: floatForm(craft.floats) }, outM, overM: craft.floats.overM, alongM: craft.floats.alongM }
@@ -26,7 +26,7 @@ export function hullsOf(craft: Craft, coarse = false): Hull {
   });
 }
 /** The same, quick enough to be judged by at every change. */
-export const coarseHull = rememberFor((craft: Craft) => hullsOf(craft, true));
+export const coarseHull = rememberFor((craft: Craft) => hullsOf(craft, 'coarse'));
 
 /** Wells in the deck: where water would stand, were it let in. */
 function wellsOf(craft: Craft) {

@@ -60,13 +60,13 @@ export function inclinedFit(craft: Craft, test: IncliningTest): InclinedFit | nu
   const tapedM = draftBowM !== null && draftSternM !== null ? (draftBowM + draftSternM) / 2 + rockerM : null;
   const withExponent = (sectionExponent: number): Craft => ({ ...craft, shape: { ...figures, sectionExponent } });
   const draftOf = (sectionExponent: number) =>
-    hydrostatics(afloat(hullsOf(withExponent(sectionExponent), true), craft, test)).draftM;
+    hydrostatics(afloat(hullsOf(withExponent(sectionExponent), 'coarse'), craft, test)).draftM;
   const sectionExponent =
     formed && tapedM !== null
       ? bisect(SECTION.least, SECTION.most, (m) => (draftOf(m) ?? Infinity) - tapedM)
       : figures.sectionExponent;
   const shaped = withExponent(sectionExponent);
-  const hull = hullsOf(shaped, true);
+  const hull = hullsOf(shaped, 'coarse');
   const heelsAt = (ownVcgM: number) =>
     readings.map((reading) => {
       const rest = restOf(afloat(hull, { ...shaped, ownVcgM }, test, reading));

@@ -57,7 +57,7 @@ export function swamped(
     anglerLoad(craft, angler, seatedIn(craft), setUpOf(craft).seat),
     ...(gear ? [gear] : []),
   ];
-  const boat = { ...afloatWith(hullsOf(craft, true), loads, waterDensity), flooded };
+  const boat = { ...afloatWith(hullsOf(craft, 'coarse'), loads, waterDensity), flooded };
   const water = flooded.reduce((sum, { volumeM3 }) => sum + volumeM3, 0);
   const sinks = boat.massKg + water * waterDensity >= wholeVolume(boat.bodies, boat.midM) * waterDensity;
   if (sinks)

@@ -174,8 +174,19 @@ const calculators: { [N in Name]: (input: In<N>) => Out<N> } = {
   heat: heatIndex,
   anchor: (input) => anchor(given(input)),
   drift: (input) => drift({ ...given(input), drogue: input.drogue && given(input.drogue) }),
-  hydrostatics: ({ hull, waterDensity, loads, gz = false }) =>
-    hydrostatics(afloatWith(hullOf(hull), loads, waterDensity), { gz }),
+  // How it rests is asked to half a millimetre of any hull; its curve is drawn, and the usual cut is as near as the eye.
+  hydrostatics: ({ hull, waterDensity, loads, gz = false }) => {
+    const rest = hydrostatics(afloatWith(hullOf(hull, { mesh: 'fine' }), loads, waterDensity));
+    if (!gz) return rest;
+    const curve = hydrostatics(afloatWith(hullOf(hull), loads, waterDensity), { gz });
+    return {
+      ...rest,
+      gz: curve.gz,
+      gzMax: curve.gzMax,
+      vanishingDeg: curve.vanishingDeg,
+      deckEdgeDeg: curve.deckEdgeDeg,
+    };
+  },
   pole,
   rig: (input) => rig(given({ ...input, parts: input.parts.map(given) })),
   spool,

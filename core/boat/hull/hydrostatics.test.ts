@@ -324,6 +324,50 @@ describe('a form of the usual kind', () => {
   });
 });
 
+describe('a full form whose ends leave the water', () => {
+  const full = {
+    lengthM: 4.2,
+    beamM: 1.05,
+    depthM: 0.39,
+    rockerM: 0.11,
+    sheerM: 0.13,
+    planExponent: 6,
+    sectionExponent: 6.4,
+  };
+  const massKg = 115;
+  /** Volume, its moment about the base line and the waterplane's moment of inertia at a level draft, each section in closed form. */
+  const lying = (draftM: number) => {
+    const sums = { volume: 0, moment: 0, inertia: 0 };
+    const [steps, m] = [20_000, full.sectionExponent];
+    for (let i = 0; i < steps; i += 1) {
+      const u = (2 * (i + 0.5)) / steps - 1;
+      const half = (full.beamM / 2) * (1 - Math.abs(u) ** full.planExponent);
+      const keel = full.rockerM * u * u;
+      const high = full.depthM + full.sheerM * u * u - keel;
+      const t = Math.max(0, draftM - keel) / high;
+      const dx = full.lengthM / steps;
+      const area = ((2 * half * high * m) / (m + 1)) * t ** ((m + 1) / m);
+      sums.volume += area * dx;
+      sums.moment += (area * keel + ((2 * half * high * high * m) / (2 * m + 1)) * t ** ((2 * m + 1) / m)) * dx;
+      sums.inertia += (2 / 3) * (half * t ** (1 / m)) ** 3 * dx;
+    }
+    return sums;
+  };
+  it('cut finely has its draft to a twentieth of a millimetre and its metacentre to half of one', () => {
+    let [low, high] = [0, full.depthM];
+    for (let i = 0; i < 40; i += 1) {
+      const draft = (low + high) / 2;
+      if (lying(draft).volume * SALT_WATER < massKg) low = draft;
+      else high = draft;
+    }
+    const { volume, moment, inertia } = lying(low);
+    const hull = hullOf({ form: full }, { mesh: 'fine' });
+    const found = hydrostatics(afloatWith(hull, [load(massKg, 2.1, 0, 0.28)], SALT_WATER));
+    expect(Math.abs((found.draftM ?? NaN) - low)).toBeLessThan(5e-5);
+    expect(Math.abs((found.gmTransverseM ?? NaN) - (inertia / volume + moment / volume - 0.28))).toBeLessThan(5e-4);
+  });
+});
+
 function fineStations(): Station[] {
   const m = form.sectionExponent;
   return Array.from({ length: 241 }, (_, i) => {

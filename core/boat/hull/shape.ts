@@ -54,9 +54,9 @@ function sharesOfBreadth(m: number, stretches: number): number[] {
 }
 
 /** Stations joined by straight lines, cut into an even number of slices between each two, so that no kink lies inside a pair of slices. */
-export function sliced(stations: readonly Station[]): Station[] {
+export function sliced(stations: readonly Station[], least = LEAST_INTERVALS): Station[] {
   const gaps = stations.length - 1;
-  const each = 2 * Math.ceil(LEAST_INTERVALS / gaps / 2);
+  const each = 2 * Math.ceil(least / gaps / 2);
   const slices: Station[] = [];
   for (let g = 0; g < gaps; g += 1) {
     const from = stations[g];
