@@ -42,6 +42,21 @@ describe('offsets of a hull', () => {
       })),
     );
   });
+  it('are read in inches, of both sides or of the port side; bare millimetres are asked for their unit', () => {
+    const section = (x: number, y: number, z: number) => [`${x},0,${z / 4}`, `${x},${y},${z}`, `${x},${-y},${z}`];
+    const table = (head: string, lines: string[]) => readOffsets([head, ...lines].join('\n'));
+    const both = table('station in,half-breadth in,height in', [...section(0, 10, 12), ...section(150, 16, 12)]);
+    expect(both).toMatchObject({ taken: true, troubles: ['One side was read: both are taken as alike.'] });
+    expect(both.taken && both.value.stations[1]).toMatchObject({
+      xM: 3.81,
+      outline: [{ yM: 0 }, { yM: 0.4064, zM: 0.3048 }],
+    });
+    const port = table('x;y;z', ['0;0;0,1', '0;-0,250;0,3', '3,720;0;0,1', '3,720;-0,395;0,3']);
+    expect(port).toMatchObject({ taken: true, troubles: ['The port side was read: both are taken as alike.'] });
+    expect(port.taken && port.value.stations[1]).toMatchObject({ xM: 3.72, outline: [{}, { yM: 0.395 }] });
+    const bare = table('x,y,z', [...section(0, 250, 300), ...section(3720, 400, 300)]);
+    expect(bare.taken ? '' : bare.why).toMatch(/Write the unit in the heading: station \(mm\)/);
+  });
   it('are read from JSON too', () => {
     const shape = { stations: stationsOf(form, 5, 4) };
     expect(stations(JSON.stringify(shape))).toEqual(shape.stations);

@@ -10,6 +10,10 @@ const COLUMNS = {
   halfBreadth: /^(half[- ]?breadth|half[- ]?beam|y|breadth)\b/i,
   height: /^(height|z|above base)\b/i,
 } as const;
+/** The unit at the end of a heading, in brackets or not. */
+const UNIT = /(?:^|[\s([,_])(mm|cm|m|in|inch|inches|ft|feet)\s*[)\]]?\s*$/i;
+/** Farther from the stern than this no station of a kayak lies, m: the figures are of another unit. */
+const MOST_LENGTH_M = 20;
 type Column = keyof typeof COLUMNS;
 const names: Record<Column, string> = { station: 'station', halfBreadth: 'half-breadth', height: 'height' };
 
@@ -36,28 +40,46 @@ function fromJson(text: string): Imported<Extract<HullShape, { stations: unknown
 function fromCsv(text: string): Imported<Extract<HullShape, { stations: unknown }>> {
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
   const [head = [], ...rows] = data;
-  const places = {} as Record<Column, { at: number; unit: string }>;
+  const places = {} as Record<Column, { at: number; unit: string | null }>;
   for (const column of Object.keys(COLUMNS) as Column[]) {
     const at = head.findIndex((name) => COLUMNS[column].test(name.trim()));
     if (at < 0)
       return refused(`The first line has no column for ${names[column]}. Name three: station, half-breadth, height.`);
-    places[column] = { at, unit: /[([,]\s*([a-z]+)\s*[)\]]?\s*$/i.exec(head[at] ?? '')?.[1] ?? 'm' };
+    places[column] = { at, unit: UNIT.exec(head[at] ?? '')?.[1] ?? null };
   }
   const troubles: string[] = [];
-  const sections = new Map<number, { yM: number; zM: number }[]>();
+  const points: { xM: number; yM: number; zM: number }[] = [];
   rows.forEach((row, i) => {
     const value = (column: Column) => {
       const { at, unit } = places[column];
-      const read = parseAmount(`${row[at] ?? ''} ${unit}`, 'm');
+      const read = parseAmount(`${(row[at] ?? '').replace(',', '.')} ${unit ?? 'm'}`, 'm');
       return read.is === 'amount' ? read.value : null;
     };
     const [xM, yM, zM] = [value('station'), value('halfBreadth'), value('height')];
     if (xM === null || yM === null || zM === null)
       troubles.push(`Line ${i + 2} is not three lengths: ${row.slice(0, 4).join(', ').slice(0, 40)}.`);
-    else sections.set(xM, [...(sections.get(xM) ?? []), { yM, zM }]);
+    else points.push({ xM, yM, zM });
   });
+  const isBare = Object.values(places).every(({ unit }) => unit === null);
+  if (isBare && points.some(({ xM }) => xM > MOST_LENGTH_M))
+    return refused(
+      'So long is no boat in metres. Write the unit in the heading: station (mm), half-breadth (mm), height (mm).',
+    );
+  const sections = new Map<number, { yM: number; zM: number }[]>();
+  for (const { xM, yM, zM } of oneSide(points, troubles)) sections.set(xM, [...(sections.get(xM) ?? []), { yM, zM }]);
   const stations = [...sections].sort(([a], [b]) => a - b).map(([xM, outline]) => ({ xM, outline: onKeel(outline) }));
   return checked({ stations }, troubles);
+}
+
+/** Half-breadths are of one side. Of a table of both sides one is read; the port side alone is read as the starboard one. */
+function oneSide<Point extends { yM: number }>(points: Point[], troubles: string[]): Point[] {
+  const port = points.filter(({ yM }) => yM < 0);
+  if (port.length === 0) return points;
+  const mirrored = points.every(({ yM }) => yM <= 0);
+  troubles.push(
+    mirrored ? 'The port side was read: both are taken as alike.' : 'One side was read: both are taken as alike.',
+  );
+  return mirrored ? points.map((point) => ({ ...point, yM: Math.abs(point.yM) })) : points.filter(({ yM }) => yM >= 0);
 }
 
 /** A section that is given from its flat bottom outward has its keel put in. */

@@ -65,7 +65,7 @@ function rowOf(line: string, named: string | null): StreamHour | string {
 }
 
 function rateOf(digits: string, unit: string | null): number {
-  const read = unit === null ? null : parseAmount(`${digits} ${unit}`, 'm/s');
+  const read = unit === null ? null : parseAmount(`${digits.replace(',', '.')} ${unit}`, 'm/s');
   if (read?.is === 'amount' && read.value !== null) return read.value;
   return fromSpoken(Number(digits.replace(',', '.')), 'm/s');
 }
