@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { browserPath } from './scripts/browser.mjs';
 
 export default defineConfig({
   testDir: 'e2e',
@@ -18,7 +19,7 @@ export default defineConfig({
     // Nothing is asked of the fades: waiting for each to end took a tenth of the time.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: browserPath(),
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -34,21 +34,32 @@ for (const name of names) await db.execute(sql.raw(`create table first.${name} a
 const counted = await db.execute<{ last: string }>(sql`select last_value as last from document_changes`);
 const lastChange = Number((counted as unknown as { rows: { last: string }[] }).rows[0]?.last ?? 1);
 
-/** Everything as it was at the first start, or nothing at all. Rows are put in whole, whatever points at them. */
-async function putBack(empty: boolean): Promise<void> {
+const outings = '"outings"';
+const insert = (name: string) => {
+  const list = columns.get(name) ?? '';
+  return `insert into ${name} (${list}) select ${list} from first.${name};`;
+};
+/** Does some work in one go, whatever its rows point at. */
+async function atOnce(work: string[]): Promise<void> {
   await db.transaction(async (tx) => {
     await tx.execute(sql.raw('set local session_replication_role = replica'));
-    // Emptied row by row: a table that is truncated gets files of its own anew, and there are many tables.
-    const work = names.map((name) => `delete from ${name};`);
-    if (!empty)
-      for (const [name, list] of columns) work.push(`insert into ${name} (${list}) select ${list} from first.${name};`);
     await tx.execute(sql.raw(`do $$ begin ${work.join(' ')} end $$`));
-    // The count of changes goes back to nought: what the server holds of later ones is then known to be of no account.
-    await tx.execute(sql`select setval('document_changes', 1, false)`);
   });
-  // It is asked once while the count is nought, so that it forgets; another journey's changes may have had the same numbers.
+}
+
+/** Everything as it was at the first start, or nothing at all. Rows are put in whole. */
+async function putBack(empty: boolean): Promise<void> {
+  const others = empty ? [] : names.filter((name) => name !== outings);
+  // Emptied row by row: a table that is truncated gets files of its own anew, and there are many tables.
+  // The count of changes goes back to nought: what the server holds of later ones is then known to be of no account.
+  await atOnce([
+    ...names.map((name) => `delete from ${name};`),
+    ...others.map(insert),
+    "perform setval('document_changes', 1, false);",
+  ]);
+  // It is asked once while the count is nought, so that it forgets; and while there are no outings, so that it judges none.
   for (const url of ['/api/references', '/api/summaries?today=2026-01-01']) await app.inject({ url });
-  if (!empty) await db.execute(sql`select setval('document_changes', ${lastChange})`);
+  if (!empty) await atOnce([insert(outings), `perform setval('document_changes', ${lastChange});`]);
 }
 
 const now = () => Date.now();

@@ -23,6 +23,7 @@ import { shiftClock } from '#core/units/time';
 import { noAnswers } from '#core/walkround/answers';
 import { measureDrag } from './benchDrag';
 import { measureHouse } from './benchHouse';
+import { browserPath } from './browser.mjs';
 import { measureOffline } from './benchOffline';
 import { measureServer } from './benchServer';
 import { type OpenDatabase, openEmbedded, openServer } from '../server/storage/open';
@@ -291,7 +292,7 @@ else {
   line('first load (outings), script as sent', scriptFor(manifest, ['OutingsScreen']), 250, 'kB');
   line('first load at a brief, script as sent', scriptFor(manifest, ['OutingScreen', 'BriefScreen']), 400, 'kB');
 }
-if (existsSync('dist/server/main.js') && existsSync('/usr/bin/chromium')) {
+if (existsSync('dist/server/main.js') && existsSync(browserPath())) {
   const { handleMs, placeMs, thingMs } = await measureDrag(eight);
   line('script per frame of a dragged handle', handleMs, 16, 'ms');
   line('script per frame of a place dragged on a boat', placeMs, 16, 'ms');

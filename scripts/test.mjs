@@ -1,5 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { ensureChromium } from './browser.mjs';
 import { checkNode, ensureBuilt, ensureInstalled, root, run, runAside } from './prepare.mjs';
 
 checkNode();
@@ -54,13 +55,4 @@ function report(path) {
   } catch {
     return null;
   }
-}
-
-function ensureChromium() {
-  if (existsSync('/usr/bin/chromium')) return;
-  console.log('Installing Debian’s chromium for the journeys.');
-  run('apt-get', ['update', '-qq']);
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium']);
-  if (!existsSync('/usr/bin/chromium'))
-    console.error('chromium is missing and could not be installed; the journeys will fail.');
 }

@@ -1,0 +1,2 @@
+export function browserPath(): string;
+export function ensureChromium(): void;
