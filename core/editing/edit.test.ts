@@ -3,7 +3,7 @@ import { tripFits, tripFor } from '../vocabulary/trips';
 import { demo } from '../demo/demo';
 import { alwaysAboard, withAcceptance, withItem } from './edit';
 import { applyRepair } from './repair';
-import { copyOuting, newOuting } from './newOuting';
+import { copyOuting, newOuting, withKnown } from './newOuting';
 import { type Outing, outingSchema } from '../documents/outing';
 import { UNTITLED, withBrief } from './title';
 
@@ -95,6 +95,27 @@ describe('a new outing', () => {
     expect(next).toMatchObject({ waterId, launchId, areaId, craftId, trip, techniques, targets: [], party: 1 });
     const gone = { ...references, craft: references.craft.filter(({ id }) => id !== craftId) };
     expect(newOuting('two', '2026-05-17', gone, ready).brief.craftId).toBeNull();
+  });
+  it('begun before anything was told takes up what is told since, and leaves what was filled', () => {
+    const [water] = references.waters.filter(({ id }) => id === 'hallow-mere');
+    const later = { ...references, waters: water ? [water] : [], craft: references.craft.slice(0, 1) };
+    const nothing = { ...references, angler: null, waters: [], craft: [], items: [] };
+    const begun = newOuting('two', '2026-05-17', nothing);
+    expect(withKnown(begun, nothing)).toBe(begun);
+    const known = withKnown(begun, later);
+    const wanted = newOuting('two', '2026-05-17', later).brief;
+    expect(known.brief).toMatchObject({
+      waterId: 'hallow-mere',
+      launchId: wanted.launchId,
+      craftId: wanted.craftId,
+      launchAt: wanted.launchAt,
+      contact: wanted.contact,
+    });
+    expect(withKnown(known, later)).toBe(known);
+    const moved = withBrief(begun, { launchAt: '10:00', homeAt: '12:00' }, nothing);
+    expect(withKnown(moved, later).brief).toMatchObject({ launchAt: '10:00', homeAt: '12:00', waterId: 'hallow-mere' });
+    // Of several waters none is taken by itself.
+    expect(withKnown(begun, { ...references, craft: [] }).brief.waterId).toBeNull();
   });
   it('is given a trip that its water is for', () => {
     for (const setting of ['still', 'river', 'estuary', 'coast', 'open', 'flats'] as const)

@@ -8,7 +8,7 @@ import { lightOfDay, noonOf } from '../environment/light';
 import { clockAt, shiftClock } from '../units/time';
 import { type TripType, tripFits, tripFor, tripTechniques } from '../vocabulary/trips';
 import { alwaysAboard } from './edit';
-import { UNTITLED } from './title';
+import { UNTITLED, withBrief } from './title';
 import { usualWorkings } from './usualWorkings';
 
 /** Hours afloat that a new outing begins with, and after which a call is asked for, minutes. */
@@ -71,6 +71,31 @@ export function newOuting(id: string, date: string, references: References, last
     log: null,
     accepted: [],
   };
+}
+
+/**
+ * An outing with what has come to be known since it was begun put into its open blanks: the only water, launch, place and boat, and who
+ * waits ashore. The same outing where there is nothing.
+ */
+export function withKnown(outing: Outing, references: References): Outing {
+  const { brief } = outing;
+  const fresh = newOuting(outing.id, brief.date, references).brief;
+  const water = brief.waterId === null && fresh.waterId !== null;
+  const boat = brief.craftId === null && fresh.craftId !== null;
+  const contact = brief.contact.name === '' && brief.contact.phone === '' && fresh.contact.name !== '';
+  if (!water && !boat && !contact) return outing;
+  const untouched = brief.launchAt === USUAL_LAUNCH && brief.homeAt === shiftClock(USUAL_LAUNCH, AFLOAT_MIN);
+  const { waterId, launchId, areaId, trip, techniques, launchAt, homeAt, alarmAt } = fresh;
+  return withBrief(
+    outing,
+    {
+      ...(water ? { waterId, launchId, areaId, trip, techniques } : {}),
+      ...(water && untouched ? { launchAt, homeAt, alarmAt } : {}),
+      ...(boat ? { craftId: fresh.craftId } : {}),
+      ...(contact ? { contact: fresh.contact } : {}),
+    },
+    references,
+  );
 }
 
 /** The only one of a list, else the one that was chosen last; null: several, and none of them was. */

@@ -22,6 +22,7 @@ const plain: WaterAnswers = {
   acrossM: null,
   turns: [],
   streamHours: [],
+  steady: null,
 };
 
 describe('a water from a handful of answers', () => {
@@ -36,6 +37,13 @@ describe('a water from a handful of answers', () => {
       latDeg: here.latDeg,
       invented: false,
     });
+  });
+  it('of a river runs as was told, and stands nowhere written where nothing was', () => {
+    const river = { ...plain, setting: 'river', type: 'fresh' } as const;
+    const water = waterFrom({ ...river, steady: { mps: 0.8, towardDeg: 135 } }, id);
+    expect(waterSchema.safeParse(water).error?.issues).toBeUndefined();
+    expect(water.stream).toMatchObject({ towardDeg: 135, steadyMps: 0.8, hours: [], constituents: [] });
+    expect(waterFrom(river, id).stream).toBeNull();
   });
   it('takes each mark for what it is said to be, and works out how far out each place lies', () => {
     const marks = [

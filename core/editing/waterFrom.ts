@@ -31,6 +31,8 @@ export interface WaterAnswers {
   acrossM: number | null;
   turns: readonly TideTurn[];
   streamHours: readonly StreamHour[];
+  /** How a river runs, and where; null: not told. */
+  steady: { mps: number; towardDeg: number } | null;
 }
 
 /** Open water where a side is not open to the sea, and where nothing is told at all, m. */
@@ -67,6 +69,13 @@ export function fetchFor(
   if (drawn) return drawn;
   const near = acrossM ?? USUAL_ACROSS[setting];
   return Array.from({ length: FETCH_BEARINGS }, (_, i) => (openFrom.includes(i) ? OPEN_SEA_M : near));
+}
+
+function streamFrom({ streamHours, steady }: WaterAnswers): Water['stream'] {
+  const none = { ...noStreamTable, constituents: [] };
+  if (streamHours.length > 0)
+    return { ...none, towardDeg: mainBearing(streamHours), steadyMps: 0, hours: [...streamHours] };
+  return steady && { ...none, towardDeg: steady.towardDeg, steadyMps: steady.mps };
 }
 
 /** A water from a handful of answers; all else as is usual for its kind. A launch alone is a place to fish too, close in. */
@@ -117,16 +126,7 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
     coverage: 'not known',
     fetchM: fetchFor(answers, launch.at),
     tide: answers.turns.length > 0 ? { meanM: 0, constituents: [], turns: [...answers.turns] } : null,
-    stream:
-      answers.streamHours.length > 0
-        ? {
-            ...noStreamTable,
-            towardDeg: mainBearing(answers.streamHours),
-            steadyMps: 0,
-            constituents: [],
-            hours: [...answers.streamHours],
-          }
-        : null,
+    stream: streamFrom(answers),
     chart: answers.chart,
     answered: [],
     rapids: 0,

@@ -80,13 +80,17 @@ describe('the height of the tide from high and low waters', () => {
   it('is what a stream by its hours hangs on: without a high water written it is silent, not still', () => {
     const stream = { towardDeg: 90, steadyMps: 0, constituents: [], ...noStreamTable };
     const hours = [{ hour: 0, towardDeg: 90, springMps: 1, neapMps: 0.5 }];
-    const silent = (water: Parameters<typeof streamIsSilent>[0], h = 0) =>
-      streamIsSilent(water, noon + h * HOUR_MS, noon + (h + 1) * HOUR_MS);
+    const silent = (
+      water: Omit<Parameters<typeof streamIsSilent>[0], 'setting'>,
+      h = 0,
+      setting: 'coast' | 'river' = 'coast',
+    ) => streamIsSilent({ ...water, setting }, noon + h * HOUR_MS, noon + (h + 1) * HOUR_MS);
     expect(silent({ tide: null, stream: { ...stream, hours } })).toBe(true);
     expect(silent({ tide, stream: { ...stream, hours } })).toBe(false);
     expect(silent({ tide, stream: { ...stream, hours } }, 200)).toBe(true);
     expect([silent({ tide, stream }), silent({ tide, stream: null })]).toEqual([true, false]);
     expect(silent({ tide: null, stream: { ...stream, steadyMps: 0.4 } })).toBe(false);
+    expect(silent({ tide: null, stream: null }, 0, 'river'), 'a river runs').toBe(true);
   });
 });
 

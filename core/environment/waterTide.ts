@@ -18,9 +18,10 @@ export function tideIsSilent({ tide }: Pick<Water, 'tide'>, from: Instant, to: I
 }
 
 /** Whether a stream is held but what it does in these hours is not: its hours go by a high water that nobody wrote, or it has no figure at all. */
-export function streamIsSilent(water: Pick<Water, 'tide' | 'stream'>, from: Instant, to: Instant): boolean {
+export function streamIsSilent(water: Pick<Water, 'tide' | 'stream' | 'setting'>, from: Instant, to: Instant): boolean {
   const { stream, tide } = water;
-  if (stream === null) return false;
+  // A river runs, whether or not anybody has written how.
+  if (stream === null) return water.setting === 'river';
   if (stream.hours.length > 0) return tide === null || tideIsSilent(water, from, to);
   return stream.constituents.length === 0 && stream.steadyMps === 0;
 }

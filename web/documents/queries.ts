@@ -57,14 +57,17 @@ export function useDocuments<K extends ReferenceName>(kind: K) {
   const { mutate } = useSWRConfig();
   const path = `/api/${documentKinds[kind].path}`;
   type Doc = Documents[K];
-  const then = async <T>(work: Promise<T>): Promise<T> => {
+  const then = async <T>(work: Promise<T>, doc?: Doc): Promise<T> => {
     const done = await work;
+    // No screen need read the profile for its units to hold from now on.
+    if (doc?.format.startsWith('angler/')) speakFor(doc as Documents['anglers']);
     await mutate(REFERENCES);
     return done;
   };
   return {
-    create: (doc: Doc) => then(request<Versioned<Doc>>('POST', path, { doc })),
-    put: (doc: Doc, version: number) => then(request<Versioned<Doc>>('PUT', `${path}/${doc.id}`, { version, doc })),
+    create: (doc: Doc) => then(request<Versioned<Doc>>('POST', path, { doc }), doc),
+    put: (doc: Doc, version: number) =>
+      then(request<Versioned<Doc>>('PUT', `${path}/${doc.id}`, { version, doc }), doc),
     remove: (id: string, version: number) =>
       then(request<Versioned<Doc>>('DELETE', `${path}/${id}?version=${version}`)),
     restore: (id: string) => then(request<Versioned<Doc>>('POST', `${path}/${id}/restore`)),

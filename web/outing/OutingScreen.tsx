@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import { Suspense, lazy, useCallback, useEffect, useMemo, useState } from 'react';
 import { Outlet, useMatch, useParams } from 'react-router';
 import { assess } from '#core/judgement/assess';
+import { withKnown } from '#core/editing/newOuting';
 import { sayRepair } from '#core/editing/repair';
 import { type Station } from '#core/vocabulary/stations';
 import type { Repair } from '#core/editing/repair';
@@ -82,6 +83,8 @@ function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; reference
     },
     [editor, say],
   );
+  // What was told elsewhere since it was begun need not be told here again.
+  useEffect(() => editor.edit((outing) => withKnown(outing, references)), [editor, references]);
   useEffect(() => {
     if (state.told === null) return;
     say(state.told);

@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
 import { isSea, waterFrom, withShore } from '#core/editing/waterFrom';
 import { waterSchema } from '#core/documents/water';
+import { amount } from '#core/units/amount';
 import { POINTS } from '#core/units/compass';
 import { Page } from '../../ui/Page';
 import { NumberField } from '../../ui/NumberField';
@@ -19,8 +20,10 @@ import { MarkChart } from '../waters/MarkChart';
 import { TideTextField } from '../waters/TideTextField';
 import { MarkList } from './MarkList';
 import { StreamFields } from './StreamFields';
+import { Loaded } from '../../documents/Loaded';
+import { useReferences } from '../../documents/queries';
 import { useFirstDocument } from './useFirstDocument';
-import { type WaterDraft, answersOf, withDraft } from './waterDraft';
+import { type WaterDraft, answersOf, isRiverHalfTold, withDraft } from './waterDraft';
 
 const settings: Readonly<Record<WaterDraft['setting'], string>> = {
   still: 'Lake or pond',
@@ -36,6 +39,16 @@ const EIGHT = POINTS.map((name, i) => ({ name, i })).filter(({ i }) => i % 2 ===
 
 /** Settled here: where one launches, where one goes, how open it is. What would annoy: figures that stand in no book one owns. */
 export function FirstWaterScreen() {
+  const { references, error } = useReferences();
+  // In the units of whose house it is; and not before that is known.
+  return (
+    <Loaded data={references} error={error}>
+      {() => <WaterForm />}
+    </Loaded>
+  );
+}
+
+function WaterForm() {
   const { keep, trouble, draft: stored } = useFirstDocument<WaterDraft>('waters', 'water');
   const [draft, setDraft] = useState<WaterDraft>(() => withDraft(stored.read()));
   const [asked, setAsked] = useState(false);
@@ -169,6 +182,29 @@ export function FirstWaterScreen() {
                 />
               </Box>
             )}
+          </Part>
+        )}
+        {setting === 'river' && (
+          <Part name="How it runs">
+            <Typography variant="body2" color="textSecondary">
+              Somebody who walks goes {amount(1.4, 'm/s')}. Left open, the outing asks for it: no river stands.
+            </Typography>
+            <Box sx={two}>
+              <NumberField
+                label="It runs, about"
+                unit="m/s"
+                value={draft.riverMps}
+                onChange={(riverMps) => set({ riverMps })}
+                error={asked && isRiverHalfTold(draft) && draft.riverMps === null ? 'How hard it runs.' : undefined}
+              />
+              <NumberField
+                label="Toward"
+                unit="°"
+                value={draft.riverTowardDeg}
+                onChange={(riverTowardDeg) => set({ riverTowardDeg })}
+                error={isRiverHalfTold(draft) && draft.riverTowardDeg === null ? 'A bearing: 90 is east.' : undefined}
+              />
+            </Box>
           </Part>
         )}
         {sea && (

@@ -5,11 +5,14 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useForm, useWatch } from 'react-hook-form';
-import { Link as RouterLink } from 'react-router';
+import { useState } from 'react';
+import { Navigate, Link as RouterLink } from 'react-router';
 import { type Angler, anglerSchema } from '#core/documents/angler';
 import { freshProfile } from '#core/editing/freshProfile';
 import { Page } from '../../ui/Page';
 import { FormChoice, FormNumber, FormSpeech, FormSwitch, FormText, asOptions } from '../../ui/fields';
+import { Loaded } from '../../documents/Loaded';
+import { useReferences } from '../../documents/queries';
 import { useFirstDocument } from './useFirstDocument';
 
 /** What was left half filled, in the form that is written today. */
@@ -20,6 +23,18 @@ function begun(left: Angler | null): Angler {
 
 /** Settled here: whose body and skill is judged, and who waits ashore. What would annoy: being asked for limits before one has any. */
 export function FirstYouScreen() {
+  const { references, error } = useReferences();
+  // In the units of whose house it is; and not before that is known.
+  return (
+    <Loaded data={references} error={error}>
+      {({ angler }) => <YouForm known={angler !== null} />}
+    </Loaded>
+  );
+}
+
+function YouForm({ known }: { known: boolean }) {
+  // Whoever is told already is changed in the settings; not while being kept here.
+  const [isTold] = useState(known);
   const { keep, trouble, draft } = useFirstDocument<Angler>('anglers', 'profile');
   const { control, handleSubmit, subscribe, formState } = useForm<Angler>({
     defaultValues: begun(draft.read()),
@@ -30,6 +45,7 @@ export function FirstYouScreen() {
   // The figures above are shown in other units once they are chosen.
   useWatch({ control, name: 'units' });
   const grid = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 };
+  if (isTold) return <Navigate to="/settings" replace />;
   return (
     <Page title="You" lead="What every outing is judged by. It stays in this house.">
       <Box

@@ -39,6 +39,17 @@ describe('a water while it is being told', () => {
   });
 });
 
+describe('a river', () => {
+  it('runs so hard toward there, both told or neither; on another water that counts for nothing', () => {
+    const river = (more: Partial<WaterDraft>) => answersOf(told({ setting: 'river', ...more }));
+    expect(river({ riverMps: 0.8, riverTowardDeg: -90 })?.steady).toEqual({ mps: 0.8, towardDeg: 270 });
+    expect(river({})?.steady).toBeNull();
+    expect([river({ riverMps: 0.8 }), river({ riverTowardDeg: 10 })]).toEqual([null, null]);
+    expect(river({ stream: stream({ springMps: null }) })?.streamHours).toEqual([]);
+    expect(answersOf(told({ riverMps: 0.8 }))?.steady).toBeNull();
+  });
+});
+
 describe('its stream', () => {
   it('half told is no answer: a rate without a direction, or the other way round', () => {
     expect(hoursOf(stream({ floodTowardDeg: null }))).toBeNull();

@@ -5,13 +5,16 @@ import type { Position } from '#core/units/position';
 import { type StreamHour } from '#core/documents/water';
 
 /** A water while it is being told: some of it still open. */
-export interface WaterDraft extends Omit<WaterAnswers, 'launch' | 'marks' | 'streamHours'> {
+export interface WaterDraft extends Omit<WaterAnswers, 'launch' | 'marks' | 'streamHours' | 'steady'> {
   launch: Position | null;
   launchName: string;
   surf: boolean;
   marks: readonly Mark[];
   /** The stream by its greatest rate and slack water; null: none told. */
   stream: StreamDraft | null;
+  /** How a river runs. */
+  riverMps: number | null;
+  riverTowardDeg: number | null;
 }
 export interface StreamDraft {
   springMps: number | null;
@@ -37,6 +40,8 @@ function freshDraft(): WaterDraft {
     acrossM: null,
     turns: [],
     stream: null,
+    riverMps: null,
+    riverTowardDeg: null,
   };
 }
 
@@ -48,13 +53,29 @@ export function withDraft(left: Partial<WaterDraft> | null): WaterDraft {
 
 /** The answers of a draft that says enough; null: a name or the launch is still open, or the stream is half told. */
 export function answersOf(draft: WaterDraft): WaterAnswers | null {
-  const { launch, launchName, surf, stream, ...rest } = draft;
-  if (launch === null || draft.name.trim() === '') return null;
-  const hours = stream === null ? [] : streamHours(stream);
+  const { launch, launchName, surf, stream, riverMps, riverTowardDeg, ...rest } = draft;
+  if (launch === null || draft.name.trim() === '' || isRiverHalfTold(draft)) return null;
+  const isRiver = draft.setting === 'river';
+  const hours = stream === null || isRiver ? [] : streamHours(stream);
+  const steady =
+    isRiver && riverMps !== null && riverTowardDeg !== null
+      ? { mps: riverMps, towardDeg: around(riverTowardDeg) }
+      : null;
   return (
-    hours && { ...rest, launch: { name: launchName.trim() || 'The launch', at: launch, surf }, streamHours: hours }
+    hours && {
+      ...rest,
+      launch: { name: launchName.trim() || 'The launch', at: launch, surf },
+      streamHours: hours,
+      steady,
+    }
   );
 }
+
+/** How hard a river runs and where to are told together or not at all. */
+export function isRiverHalfTold({ setting, riverMps, riverTowardDeg }: WaterDraft): boolean {
+  return setting === 'river' && (riverMps === null) !== (riverTowardDeg === null);
+}
+const around = (deg: number) => ((deg % 360) + 360) % 360;
 
 function streamHours({ springMps, neapMps, floodTowardDeg, floodEndsH, hours }: StreamDraft) {
   if (hours.length > 0) return [...hours];
@@ -62,7 +83,7 @@ function streamHours({ springMps, neapMps, floodTowardDeg, floodEndsH, hours }: 
   return hoursFromSlack({
     springMps,
     neapMps: neapMps ?? springMps / 2,
-    floodTowardDeg: ((floodTowardDeg % 360) + 360) % 360,
+    floodTowardDeg: around(floodTowardDeg),
     floodEndsH: floodEndsH ?? 0,
   });
 }

@@ -6,14 +6,17 @@ import { useTheme } from '@mui/material/styles';
 import { type PointerEvent, useState } from 'react';
 import type { Chart } from '#core/documents/chart';
 import type { Mark } from '#core/editing/waterFrom';
-import { fromPlane, toPlane } from '#core/environment/geo';
+import { distanceBetween, fromPlane, toPlane } from '#core/environment/geo';
 import type { Position } from '#core/units/position';
 import { distance } from '#core/units/amount';
 
 const SIZE = 420;
 const GRID = 4;
 /** Half the side of the chart, m. */
-const REACHES = [250, 500, 1000, 2000, 5000, 10_000, 20_000];
+const MOST_REACH_M = 20_000;
+const REACHES = [250, 500, 1000, 2000, 5000, 10_000, MOST_REACH_M];
+/** Until another is chosen: or as much more as the marks want. */
+const USUAL_REACH_M = 1000;
 
 interface Props {
   centre: Position;
@@ -26,7 +29,9 @@ interface Props {
 /** A blank chart with a grid about the launch: a press sets a mark, or a point of the shore while one is drawn. */
 export function MarkChart({ centre, marks, chart, onMark, onShore }: Props) {
   const { inks } = useTheme();
-  const [reach, setReach] = useState(1000);
+  const [chosen, setReach] = useState<number | null>(null);
+  const out = Math.max(...marks.map((mark) => distanceBetween(centre, mark.at)), 0);
+  const reach = chosen ?? REACHES.find((metres) => metres >= Math.max(USUAL_REACH_M, out * 1.1)) ?? MOST_REACH_M;
   const [shore, setShore] = useState<readonly Position[] | null>(null);
   const scale = SIZE / 2 / reach;
   const at = (place: Position) => {
