@@ -44,6 +44,15 @@ describe('a water from a handful of answers', () => {
     expect(waterSchema.safeParse(water).error?.issues).toBeUndefined();
     expect(water.stream).toMatchObject({ towardDeg: 135, steadyMps: 0.8, hours: [], constituents: [] });
     expect(waterFrom(river, id).stream).toBeNull();
+    // Whatever way it is to a landing: half way across is the farthest from the banks.
+    const marks = [{ name: 'The bend', use: 'place to fish', at: placeAt(here, 135, 2400) }] as const;
+    const shores = (more: Partial<WaterAnswers>) => waterFrom({ ...plain, marks, ...more }, id).areas[0]?.shoreM;
+    expect([shores(river), shores({ ...river, acrossM: 40 })]).toEqual([150, 20]);
+    expect([shores({ setting: 'still', acrossM: 600 }), shores({ setting: 'still' }), shores({})]).toEqual([
+      300,
+      null,
+      null,
+    ]);
   });
   it('takes each mark for what it is said to be, and works out how far out each place lies', () => {
     const marks = [

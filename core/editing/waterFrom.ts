@@ -27,7 +27,7 @@ export interface WaterAnswers {
   chart: Chart;
   /** Of sixteen points, those from which the open sea comes in; for who has drawn no shore. */
   openFrom: readonly number[];
-  /** How far it is across at its longest, m; for a lake or a river without a drawn shore. null: not told. */
+  /** How far it is across, m, a lake at its longest; without a drawn shore. null: not told. */
   acrossM: number | null;
   turns: readonly TideTurn[];
   streamHours: readonly StreamHour[];
@@ -71,6 +71,13 @@ export function fetchFor(
   return Array.from({ length: FETCH_BEARINGS }, (_, i) => (openFrom.includes(i) ? OPEN_SEA_M : near));
 }
 
+/** No place of a lake or a river lies farther from ground than half way across, whatever way it is to a landing. null: the chart says, or nothing does. */
+function fromBanks({ setting, acrossM, chart }: WaterAnswers, distanceM: number): number | null {
+  const across = acrossM ?? (setting === 'river' ? USUAL_ACROSS.river : null);
+  const isBetweenBanks = (setting === 'river' || setting === 'still') && chart.features.length === 0;
+  return isBetweenBanks && across !== null ? Math.min(distanceM, across / 2) : null;
+}
+
 function streamFrom({ streamHours, steady }: WaterAnswers): Water['stream'] {
   const none = { ...noStreamTable, constituents: [] };
   if (streamHours.length > 0)
@@ -109,7 +116,7 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
       name,
       ...rounded(at),
       distanceM,
-      shoreM: null,
+      shoreM: fromBanks(answers, distanceM),
       depthM: DEPTHS[setting],
       bottom: sea ? 'sand' : 'mud',
     })),

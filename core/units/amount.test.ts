@@ -113,6 +113,12 @@ describe('a figure that is typed', () => {
     ];
     for (const [text, unit, value] of cases) expect(typed(text, unit), text).toBeCloseTo(value, 3);
   });
+  it('of a bearing may be a point of the compass', () => {
+    expect([typed('SE', '°'), typed('north-west', '°'), typed('135', '°'), typed('135°', '°')]).toEqual([
+      135, 315, 135, 135,
+    ]);
+    expect(typed('downhill', '°')).toMatch(/not a number/);
+  });
   it('of hours or minutes is understood as a span of time', () => {
     expect(['1:30', '1h30', '1 h 30 min', '90 min', '1.5 hrs', '1,5'].map((text) => typed(text, 'h'))).toEqual(
       Array(6).fill(1.5),

@@ -1,4 +1,5 @@
 import { forceToMps } from './beaufort';
+import { bearingOfPoint } from './compass';
 import { type Speech, spoken } from './speaking';
 import { figure } from './words';
 
@@ -208,7 +209,7 @@ const FRACTIONS: Readonly<Record<string, number>> = { '½': 0.5, '¼': 0.25, '¾
 
 /**
  * A figure as it is typed: alone, in this person's unit; or with any unit of its kind, in parts too ("6'2\"", "12 lb 4 oz", "5 st 3").
- * A wind may be a Beaufort force ("F4": the middle of it). Empty is null. @returns the value in the kept unit
+ * A bearing may be a point of the compass ("SE"), a wind a Beaufort force ("F4": the middle of it). Empty is null. @returns the value in the kept unit
  */
 export function parseAmount(text: string, unit: string): ParsedAmount {
   const typed = text
@@ -231,6 +232,8 @@ export function parseAmount(text: string, unit: string): ParsedAmount {
   const trouble = (why: string): ParsedAmount => ({ is: 'trouble', why });
   const span = unit === 'h' || unit === 'min' ? minutesTyped(typed) : null;
   if (span !== null) return { is: 'amount', value: tidy(unit === 'h' ? span / 60 : span) };
+  const bearing = unit === '°' ? bearingOfPoint(typed) : null;
+  if (bearing !== null) return { is: 'amount', value: bearing };
   if (!isUnit(unit)) {
     const [, size = '', word = ''] = /^(\S*?)\s*([^\d\s].*)$/.exec(typed) ?? [];
     const plain = numberOf(size);

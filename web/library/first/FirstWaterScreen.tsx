@@ -175,7 +175,7 @@ function WaterForm() {
             ) : (
               <Box sx={{ maxWidth: 300 }}>
                 <NumberField
-                  label="Across at its longest, about"
+                  label={setting === 'river' ? 'How wide it is, about' : 'Across at its longest, about'}
                   unit="m"
                   value={draft.acrossM}
                   onChange={(acrossM) => set({ acrossM })}
@@ -202,7 +202,11 @@ function WaterForm() {
                 unit="°"
                 value={draft.riverTowardDeg}
                 onChange={(riverTowardDeg) => set({ riverTowardDeg })}
-                error={isRiverHalfTold(draft) && draft.riverTowardDeg === null ? 'A bearing: 90 is east.' : undefined}
+                error={
+                  isRiverHalfTold(draft) && draft.riverTowardDeg === null
+                    ? 'A bearing, or a point such as SE.'
+                    : undefined
+                }
               />
             </Box>
           </Part>

@@ -54,7 +54,7 @@ export function StreamFields({
                 unit="°"
                 value={stream.floodTowardDeg}
                 onChange={(floodTowardDeg) => set({ floodTowardDeg })}
-                error={stream.floodTowardDeg === null ? 'A bearing: 90 is east.' : undefined}
+                error={stream.floodTowardDeg === null ? 'A bearing, or a point such as SE.' : undefined}
               />
               <NumberField
                 label="The flood ends, after high water"

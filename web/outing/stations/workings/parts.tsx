@@ -309,10 +309,10 @@ export function Figures({
             </tr>
           </thead>
           <tbody>
-            {rows.map((row) => (
-              <tr key={row.join('|')}>
-                {row.map((cell, i) => (
-                  <td key={heads[i]}>{byClock(cell)}</td>
+            {rows.map((row, i) => (
+              <tr key={`${i} ${row[0] ?? ''}`}>
+                {row.map((cell, column) => (
+                  <td key={heads[column]}>{byClock(cell)}</td>
                 ))}
               </tr>
             ))}

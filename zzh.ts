@@ -1,2 +1,0 @@
-import { chromium } from 'playwright-core';
-export async function hand(w=1280,h=800){ const b=await chromium.launch({executablePath:'/usr/bin/chromium',args:['--no-sandbox','--disable-gpu','--disable-quic','--disable-background-networking','--disable-component-update','--disable-sync','--no-first-run']}); const c=await b.newContext({viewport:{width:w,height:h}}); const p=await c.newPage(); p.setDefaultTimeout(8000); p.on('pageerror',e=>console.log('PAGEERROR',e.message)); p.on('console',m=>{if(m.type()==='error')console.log('CONSOLE',m.text().slice(0,200))}); return {b,p}; }
