@@ -5,8 +5,8 @@ import { useWidth } from '../timeAxis';
 
 export const ZOOM = 1.5;
 const PAN = 0.18;
-/** What lies on the chart stands so far left of its middle that no name is under the buttons. */
-const CLEAR_PX = 22;
+/** So much of the right side is left to the buttons: no name is under them. */
+const BUTTONS_PX = 44;
 
 /** What is looked at: metres in the plane of the water, y downwards as the screen has it. */
 export interface ChartView {
@@ -37,11 +37,12 @@ export function useChartView({ water, lines, height, onPlace, around }: Looked) 
   const [holder, px] = useWidth<HTMLDivElement>(300);
   const aspect = Math.max(0.5, px / height);
   const near = around && toPlane(water, around.place);
-  const wide = Math.max(box.width, box.height * aspect);
+  const shown = Math.max(200, px);
+  const wide = (Math.max(box.width, box.height * aspect) * shown) / (shown - BUTTONS_PX);
   const whole =
     near && around
       ? { x: near.x, y: -near.y, width: around.radiusM * 2 * aspect }
-      : { ...box, x: box.x + (CLEAR_PX * wide) / Math.max(200, px), width: wide };
+      : { ...box, x: box.x + ((BUTTONS_PX / 2) * wide) / shown, width: wide };
   const width = looking?.width ?? whole.width;
   const centre = { x: looking?.x ?? whole.x, y: looking?.y ?? whole.y };
   const unit = (width / Math.max(200, px)) * 1.6;
