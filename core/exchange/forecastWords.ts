@@ -84,7 +84,7 @@ export function readForecastWords(text: string, from: Instant, to: Instant, zone
       if (isSaid) open(moment);
       else thenFrom = moment;
     },
-    // ("Then" alone has no time: of what it divides the worse holds.)
+    // "Then" alone has no time: of what it divides the worse holds.
     then: () => {
       if (thenFrom === null) keep();
       else open(thenFrom);

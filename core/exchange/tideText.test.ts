@@ -68,6 +68,9 @@ describe('a tide table as people have it', () => {
     expect(read('Times in UTC\n27 Jul 04:12 4.3 10:31 0.9', '2026-07-27', 'Europe/Paris').turns[0]).toBe(
       '07-27T04:12 H 4.3',
     );
+    expect(read('Times are BST (GMT+1)\n27 Jul 04:12 4.3 10:31 0.9', '2026-07-27', 'Europe/Paris').turns[0]).toBe(
+      '07-27T03:12 H 4.3',
+    );
     expect(read('27 Jul 04:12 CEST 4.3 10:31 CEST 0.9', '2026-07-27', 'Europe/Paris').turns[0]).toBe(
       '07-27T02:12 H 4.3',
     );

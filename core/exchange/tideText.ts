@@ -35,7 +35,8 @@ const DAY_ALONE = new RegExp(
 );
 /** An instant as programs write it, with its own offset; and a table that says its times are of Greenwich. */
 const INSTANT = /\b\d{4}-\d\d-\d\d[T ]\d\d:\d\d(?::\d\d(?:\.\d+)?)?\s?(?:Z|[+-]\d\d:?\d\d)(?![\d.])/gi;
-const GREENWICH = /\btimes?\b[^\n\d]*\b(?:gmt|utc)\b|\b(?:gmt|utc)\b[^\n\d]*\btimes?\b/i;
+const GREENWICH =
+  /\btimes?\b[^\n\d]*\b(?:gmt|utc)\b\s?([+-]\d{1,2})?|\b(?:gmt|utc)\b\s?([+-]\d{1,2})?[^\n\d]*\btimes?\b/i;
 const INSTANT_IN = new RegExp(INSTANT.source, 'i');
 /** "4.3 m at 05:12": the height first. */
 const HEIGHT_FIRST = /(-?\d{0,2}[.,]?\d{1,2})\s*(m|ft)\s*(?:at|@)\s*(\d{1,2}[:.]?\d{2}(?:\s*[ap]m)?)/gi;
@@ -51,8 +52,8 @@ export interface TideText {
   /** How it was understood, to be shown before it is kept. */
   days: number;
   feet: boolean;
-  /** Its times are of Greenwich, and turned to the clock of the water. */
-  greenwich: boolean;
+  /** The clock that it names, in words, where its times were turned from that to the water's own; null: it is the water's own. */
+  clock: string | null;
 }
 
 /**
@@ -69,7 +70,8 @@ export function readTideText(text: string, firstDate: string, zone: string): Imp
   const troubles: string[] = [];
   const found: (TideTurn & { known: boolean; line: number })[] = [];
   let date = firstDate;
-  let greenwich = GREENWICH.test(text);
+  const headed = GREENWICH.exec(text);
+  let clock = headed ? `UTC${headed[1] ?? headed[2] ?? ''}` : null;
   const monthFirst = isMonthFirst(text);
   const ofWater = (written: string) =>
     DateTime.fromISO(written.replace(/(\d) (?=\d\d:)/, '$1T').replace(' ', ''))
@@ -92,22 +94,22 @@ export function readTideText(text: string, firstDate: string, zone: string): Imp
     for (const match of rest.matchAll(TURN)) {
       const [, wordBefore, h = '', m = '', half = '', named = '', wordBetween, height = '', unit = '', wordBehind] =
         match;
-      const clock = clockOf(Number(h), Number(m), half);
-      if (clock === null) {
+      const hhmm = clockOf(Number(h), Number(m), half);
+      if (hhmm === null) {
         troubles.push(`Line ${i + 1}: ${h}:${m} is no time.`);
         continue;
       }
       // A time earlier than the one before it in the same line belongs to the next day.
-      if (before !== '' && clock < before && dated.is !== 'date') date = addDays(date, 1);
-      before = clock;
-      if (/^(z|utc|gmt)$/i.test(named)) greenwich = true;
+      if (before !== '' && hhmm < before && dated.is !== 'date') date = addDays(date, 1);
+      before = hhmm;
+      if (/^(z|utc|gmt)$/i.test(named)) clock ??= 'UTC';
       else if (named !== '' && !isClockOf(named, date, zone))
         troubles.push(`Line ${i + 1}: "${named}" is taken for the water’s own clock.`);
-      const at = instantOf(date, clock, greenwich && !INSTANT_IN.test(raw) ? 'utc' : zone);
+      const at = instantOf(date, hhmm, clock !== null && !INSTANT_IN.test(raw) ? clock : zone);
       const heightM = Number(height.replace(',', '.')) * ((unit === '' ? feet : /^f/i.test(unit)) ? FOOT_M : 1);
       const word = (wordBefore ?? wordBetween ?? wordBehind ?? '').toLowerCase();
       if (at === null || Math.abs(heightM) > 25) {
-        troubles.push(`Line ${i + 1}: ${clock} ${height} is no tide.`);
+        troubles.push(`Line ${i + 1}: ${hhmm} ${height} is no tide.`);
         continue;
       }
       const rounded = Math.round(heightM * 1000) / 1000;
@@ -128,7 +130,7 @@ export function readTideText(text: string, firstDate: string, zone: string): Imp
     );
   const turns = ordered(found, troubles);
   const days = new Set(turns.map(({ at }) => DateTime.fromISO(at, { zone }).toISODate())).size;
-  return { taken: true, value: { turns, days, feet, greenwich }, troubles: told(troubles) };
+  return { taken: true, value: { turns, days, feet, clock }, troubles: told(troubles) };
 }
 
 /** In order of time, each high or low by its word or by its neighbours; what cannot be is told. */

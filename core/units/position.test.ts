@@ -35,6 +35,7 @@ describe('a position', () => {
     '47 7 24.24 N 18 32 35.52 W',
     '47.1234\t-18.5432',
     '47-07.404N 018-32.592W',
+    '47.1234/-18.5432',
     '47:07:24.24N 18:32:35.52W',
     '47d07m24.24s N 18d32m35.52s W',
     '470724.24N 0183235.52W',
@@ -45,6 +46,9 @@ describe('a position', () => {
     '{"lat": 47.1234, "lng": -18.5432}',
   ])('is understood as it is written: %s', (text) => {
     expect(at(text)).toEqual([47.1234, -18.5432]);
+  });
+  it('a minus between two figures is not lost', () => {
+    expect(at('47.1234-18.5432')).not.toEqual([47.1234, 18.5432]);
   });
   it('south and east are told by letters or by the sign', () => {
     expect(at('S 33.5 E 151.25')).toEqual([-33.5, 151.25]);

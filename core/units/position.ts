@@ -28,8 +28,9 @@ const spelt = (text: string) =>
     .replaceAll(/(\d)\s*(?:minutes?|mins?|m)(?![a-z])\.?/gi, "$1' ")
     .replaceAll(/(\d)\s*(?:seconds?|secs?)(?![a-z])\.?/gi, '$1" ')
     .replaceAll(/(' \d+(?:\.\d+)?)s(?=\s*[NSEWO])/gi, '$1"')
-    // 50-07.404N and 50:07:24N: what parts degrees from minutes is neither a minus nor a clock.
-    .replaceAll(/(\d)[-:](?=\d)/g, '$1 ')
+    .replaceAll(/(\d):(?=\d)/g, '$1 ')
+    // 50-07.404N: where letters say which half, what parts degrees from minutes is no minus.
+    .replaceAll(/(?<![\d.])(\d{1,3})-(?=\d)/g, /[NSEWO]/i.test(text) ? '$1 ' : '$&')
     .replaceAll(CLOSE, (_, d: string, m: string, s: string, letter: string) =>
       s.startsWith('.') ? `${d} ${m}${s} ${letter} ` : `${d} ${m} ${s} ${letter} `,
     );

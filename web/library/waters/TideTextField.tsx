@@ -33,7 +33,7 @@ export function TideTextField({ turns, zone, onChange }: Props) {
         text={text}
         read={read}
         understood={(value) =>
-          `${sayTurns(value.turns, zone)}${value.feet ? ', from feet' : ''}${value.greenwich ? ', by Greenwich turned to the water’s clock' : ''}`
+          `${sayTurns(value.turns, zone)}${value.feet ? ', from feet' : ''}${value.clock === null ? '' : `, from ${value.clock} turned to the water’s clock`}`
         }
         maxRows={10}
         onChange={take}
