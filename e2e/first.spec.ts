@@ -111,6 +111,11 @@ test('on a phone: a water by waypoints from another program, tides pasted, wrong
   page,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
+  // An outing that is begun first takes up the water once it is told.
+  await page.goto('/');
+  await page.getByRole('button', { name: 'The outing' }).click();
+  await expect(page.getByRole('button', { name: /^Launch:/ })).toBeVisible();
+  const begun = page.url();
   await page.goto('/first/water');
   await page.getByRole('button', { name: 'Keep this water' }).click();
   await expect(page.getByText('Give it a name.')).toBeVisible();
@@ -147,6 +152,8 @@ test('on a phone: a water by waypoints from another program, tides pasted, wrong
   await page.goto('/waters');
   await page.getByText('Quiet Sound').first().click();
   await expect(page.getByText(/Reef edge/i).first()).toBeVisible();
+  await page.goto(begun);
+  await expect(page.getByRole('button', { name: 'Launch: Slipway' })).toBeVisible();
 });
 
 test('by keyboard: find, Enter, find, Enter; more, fewer, and by another word', async ({ page }) => {

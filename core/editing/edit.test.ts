@@ -114,6 +114,9 @@ describe('a new outing', () => {
     expect(withKnown(known, later)).toBe(known);
     const moved = withBrief(begun, { launchAt: '10:00', homeAt: '12:00' }, nothing);
     expect(withKnown(moved, later).brief).toMatchObject({ launchAt: '10:00', homeAt: '12:00', waterId: 'hallow-mere' });
+    // Whom an outing leaves out that has water and boat, it leaves out.
+    const alone = withBrief(known, { contact: { ...known.brief.contact, name: '', phone: '' } }, later);
+    expect(withKnown(alone, later)).toBe(alone);
     // Of several waters none is taken by itself.
     expect(withKnown(begun, { ...references, craft: [] }).brief.waterId).toBeNull();
   });

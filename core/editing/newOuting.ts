@@ -74,16 +74,16 @@ export function newOuting(id: string, date: string, references: References, last
 }
 
 /**
- * An outing with what has come to be known since it was begun put into its open blanks: the only water, launch, place and boat, and who
- * waits ashore. The same outing where there is nothing.
+ * An outing that was begun before its water or its boat was told, with what is known since put into its open blanks: the only water,
+ * launch, place and boat, and who waits ashore. The same outing where there is nothing, or where only a person ashore is left out.
  */
 export function withKnown(outing: Outing, references: References): Outing {
   const { brief } = outing;
   const fresh = newOuting(outing.id, brief.date, references).brief;
   const water = brief.waterId === null && fresh.waterId !== null;
   const boat = brief.craftId === null && fresh.craftId !== null;
-  const contact = brief.contact.name === '' && brief.contact.phone === '' && fresh.contact.name !== '';
-  if (!water && !boat && !contact) return outing;
+  if (!water && !boat) return outing;
+  const contact = brief.contact.name === '' && brief.contact.phone === '';
   const untouched = brief.launchAt === USUAL_LAUNCH && brief.homeAt === shiftClock(USUAL_LAUNCH, AFLOAT_MIN);
   const { waterId, launchId, areaId, trip, techniques, launchAt, homeAt, alarmAt } = fresh;
   return withBrief(
