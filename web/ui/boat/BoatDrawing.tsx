@@ -233,7 +233,8 @@ function FromSide({
   const slope = lies ? Math.tan((lies.trimDeg * TRIM_DRAWN * Math.PI) / 180) : 0;
   const level = (xM: number) => z((lies?.draftM ?? 0) - (xM - craft.lengthM / 2) * slope);
   const tilted = lies !== null && Math.abs(lies.trimDeg) >= 0.05;
-  const ends = [-0.15, craft.lengthM + 0.15] as const;
+  // The water reaches from edge to edge.
+  const ends = [-x(0) / px(1), (width - x(0)) / px(1)] as const;
   return (
     <svg
       width="100%"
