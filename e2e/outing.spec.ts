@@ -83,6 +83,10 @@ ownHouseTest(
     const fish = await openBlank(page, 'Which fish');
     await fish.getByRole('checkbox', { name: 'Pike' }).check();
     await fish.getByRole('button', { name: 'Done' }).click();
+    for (const station of [/^Kit/, /^Ashore/]) {
+      await page.getByRole('link', { name: station }).click();
+      await expect(page.getByText('No longer as signed.')).toBeVisible();
+    }
     await page.getByRole('link', { name: /^Walk-round/ }).click();
     await expect(page.getByRole('heading', { name: 'Signed, then changed' })).toBeVisible();
     await expect(page.getByText('The target was zander; now zander and pike.')).toBeVisible();

@@ -28,6 +28,7 @@ import { Margin, MarginBar } from './Margin';
 import { type WalkRecord, useKeptOuting, useWalk } from './queries';
 import { useDocumentEditor, useUndoKeys } from '../documents/useDocumentEditor';
 import { useSWRConfig } from 'swr';
+import { StaleLine } from './StaleLine';
 import { StationLine } from './StationLine';
 
 const ConflictDialog = lazy(async () => ({ default: (await import('../documents/ConflictDialog')).ConflictDialog }));
@@ -133,6 +134,7 @@ function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; reference
           <Heading />
           <StationLine />
         </Calm>
+        {!walking && <StaleLine />}
       </Box>
       <Box sx={{ display: 'flex', flex: 1, minHeight: 0 }}>
         <Box component="main" sx={{ flex: 1, minWidth: 0, px: { xs: 2, sm: 3 }, py: { xs: 2, sm: 2.5 } }}>
