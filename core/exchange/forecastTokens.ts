@@ -281,10 +281,6 @@ const weather: readonly Token[] = [
     String.raw`(?:\d{1,3}\s*%\s*(?:chance of\s*)?)?(?:light\s+)?(${oneOf(RAINS)})\b(?:\s*(${NUMBER})\s*mm|\s*\d{1,3}\s*%)?`,
     ([, word, mm], r) => done(r.put({ rainMm: mm === undefined ? (RAINS[word ?? ''] ?? 1) : num(mm) })),
   ),
-  token(
-    String.raw`pressure\s*:?\s*\d{3,4}\s*(?:hpa|mb|mbar|millibars)?\b|\d{3,4}\s*(?:hpa|mb|mbar|millibars)\b`,
-    () => null,
-  ),
   token(String.raw`(?:humidity|damp)\s*(\d{1,3})\s*%|(\d{1,3})\s*%\s*(?:humidity|damp)`, ([, a, b], r) =>
     done(r.put({ humidityPct: Math.min(100, Number(a ?? b)) })),
   ),
@@ -304,6 +300,14 @@ const bearings: readonly Token[] = [
     String.raw`(?:from\s+)?([0-3]\d\d)\s*(?:°|deg(?:rees)?\b)?\s*(?:true\b|t\b)?(?!\s*[\d%]|\s*${SPEED})`,
     ([, deg], r) =>
       Number(deg) > 360 ? `"${deg ?? ''}" is no direction.` : done(r.put({ windFromDeg: Number(deg) % 360 })),
+  ),
+];
+
+/** Read before anything that is a bare number. */
+const pressures: readonly Token[] = [
+  token(
+    String.raw`pressure\s*:?\s*\d{3,4}\s*(?:hpa|mb|mbar|millibars)?\b|\d{3,4}\s*(?:hpa|mb|mbar|millibars)\b`,
+    () => null,
   ),
 ];
 
@@ -345,7 +349,7 @@ const fillers: readonly Token[] = [
 /** Every kind of word, the one that looks most like itself first. */
 export const forecastTokens: readonly Token[] = [
   ...fillers.slice(0, 2),
-  ...weather.filter(({ is }) => is.source.includes('hpa')),
+  ...pressures,
   ...bearings,
   ...times,
   ...trends,

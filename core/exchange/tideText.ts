@@ -14,9 +14,10 @@ const HOUR_MS = 3_600_000;
 const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
 const WEEKDAY = String.raw`(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?,?\s+`;
 const MONTH = `(${MONTHS.join('|')})[a-z]*\\.?`;
-const DATES: readonly { is: RegExp; order: 'ymd' | 'dmy' | 'mdy' }[] = [
+/** `figures`: in figures alone, so that a table may mean the month first. */
+const DATES: readonly { is: RegExp; order: 'ymd' | 'dmy' | 'mdy'; figures?: true }[] = [
   { is: /\b(\d{4})-(\d{1,2})-(\d{1,2})(?=T|\b)/i, order: 'ymd' },
-  { is: /\b(\d{1,2})[./](\d{1,2})[./](\d{4}|\d{2})\b/, order: 'dmy' },
+  { is: /\b(\d{1,2})[./](\d{1,2})[./](\d{4}|\d{2})\b/, order: 'dmy', figures: true },
   {
     is: new RegExp(String.raw`(?:\b${WEEKDAY})?\b(\d{1,2})(?:st|nd|rd|th)?\s+${MONTH}(?:\s+(\d{4}))?`, 'i'),
     order: 'dmy',
@@ -189,8 +190,8 @@ function dateIn(line: string, near: string, last: string, monthFirst: boolean): 
     const number = MONTHS.indexOf(name.slice(0, 3).toLowerCase()) + 1;
     return { is: 'date', date: `${year}-${String(number).padStart(2, '0')}-01`, rest: '' };
   }
-  for (const { is, order: usual } of DATES) {
-    const order = monthFirst && usual === 'dmy' && is.source.includes('[./]') ? 'mdy' : usual;
+  for (const { is, order: usual, figures } of DATES) {
+    const order = monthFirst && figures ? 'mdy' : usual;
     const match = is.exec(line);
     if (!match) continue;
     const [whole, a = '', b = '', c] = match;

@@ -220,7 +220,7 @@ export function parseAmount(text: string, unit: string): ParsedAmount {
     .replaceAll(/[″”]/g, '"')
     .replaceAll('’', "'")
     .replaceAll(/(\d)[\u00a0\u202f ](?=\d{3}(?!\d))/g, '$1')
-    .replaceAll(/(?<=\d)[½¼¾]|[½¼¾]/g, (part) => String(FRACTIONS[part] ?? '').slice(1));
+    .replaceAll(/[½¼¾]/g, (part) => String(FRACTIONS[part] ?? '').slice(1));
   if (typed === '') return { is: 'amount', value: null };
   if (/^[-+]?[1-9]\d{0,2},\d{3}$/.test(typed.replace(/[^\d,+-].*$/, '').trim()))
     return {

@@ -14,8 +14,7 @@ import { craftSchema } from '#core/documents/craft';
 import { Page } from '../../ui/Page';
 import { FormNumber, FormText } from '../../ui/fields';
 import { BoatPicture } from './BoatPicture';
-import { Loaded } from '../../documents/Loaded';
-import { useReferences } from '../../documents/queries';
+import { OnceRead } from './OnceRead';
 import { useFirstDocument } from './useFirstDocument';
 import { z } from 'zod';
 
@@ -38,13 +37,7 @@ const usual = (form: BoatFormId): Omit<Fields, 'name' | 'form'> => {
 
 /** Settled here: which boat it is, near enough to judge by. What would annoy: figures that are on no label and in no memory. */
 export function FirstBoatScreen() {
-  const { references, error } = useReferences();
-  // In the units of whose house it is; and not before that is known.
-  return (
-    <Loaded data={references} error={error}>
-      {() => <BoatForm />}
-    </Loaded>
-  );
+  return <OnceRead>{() => <BoatForm />}</OnceRead>;
 }
 
 function BoatForm() {

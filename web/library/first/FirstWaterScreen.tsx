@@ -20,8 +20,7 @@ import { MarkChart } from '../waters/MarkChart';
 import { TideTextField } from '../waters/TideTextField';
 import { MarkList } from './MarkList';
 import { StreamFields } from './StreamFields';
-import { Loaded } from '../../documents/Loaded';
-import { useReferences } from '../../documents/queries';
+import { OnceRead } from './OnceRead';
 import { useFirstDocument } from './useFirstDocument';
 import { type WaterDraft, answersOf, isRiverHalfTold, withDraft } from './waterDraft';
 
@@ -39,13 +38,7 @@ const EIGHT = POINTS.map((name, i) => ({ name, i })).filter(({ i }) => i % 2 ===
 
 /** Settled here: where one launches, where one goes, how open it is. What would annoy: figures that stand in no book one owns. */
 export function FirstWaterScreen() {
-  const { references, error } = useReferences();
-  // In the units of whose house it is; and not before that is known.
-  return (
-    <Loaded data={references} error={error}>
-      {() => <WaterForm />}
-    </Loaded>
-  );
+  return <OnceRead>{() => <WaterForm />}</OnceRead>;
 }
 
 function WaterForm() {

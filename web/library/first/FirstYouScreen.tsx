@@ -11,8 +11,7 @@ import { type Angler, anglerSchema } from '#core/documents/angler';
 import { freshProfile } from '#core/editing/freshProfile';
 import { Page } from '../../ui/Page';
 import { FormChoice, FormNumber, FormSpeech, FormSwitch, FormText, asOptions } from '../../ui/fields';
-import { Loaded } from '../../documents/Loaded';
-import { useReferences } from '../../documents/queries';
+import { OnceRead } from './OnceRead';
 import { useFirstDocument } from './useFirstDocument';
 
 /** What was left half filled, in the form that is written today. */
@@ -23,13 +22,7 @@ function begun(left: Angler | null): Angler {
 
 /** Settled here: whose body and skill is judged, and who waits ashore. What would annoy: being asked for limits before one has any. */
 export function FirstYouScreen() {
-  const { references, error } = useReferences();
-  // In the units of whose house it is; and not before that is known.
-  return (
-    <Loaded data={references} error={error}>
-      {({ angler }) => <YouForm known={angler !== null} />}
-    </Loaded>
-  );
+  return <OnceRead>{({ angler }) => <YouForm known={angler !== null} />}</OnceRead>;
 }
 
 function YouForm({ known }: { known: boolean }) {
