@@ -18,6 +18,9 @@ interface FigureProps {
   size?: 'small' | 'medium';
 }
 
+/** As fine as anybody sets a figure of a hull; what was solved for is kept finer. */
+const shown = (value: number) => Number(value.toPrecision(6));
+
 /** One figure of the boat: kept as soon as it fits, and what does not fit is said under it. */
 export function Figure({ label, unit, value, set, clear, size = 'small' }: FigureProps) {
   const { change } = useBoat();
@@ -26,7 +29,7 @@ export function Figure({ label, unit, value, set, clear, size = 'small' }: Figur
     <NumberField
       label={label}
       unit={unit}
-      value={value}
+      value={value === null ? null : shown(value)}
       size={size}
       error={trouble ?? undefined}
       onChange={(next) => {
