@@ -1,5 +1,6 @@
 import { withPut } from '../core/editing/stow';
 import { planOf as stowPlanOf } from '../core/stow/plan';
+import { spotOf } from '../core/documents/stow';
 import { existsSync, readFileSync, statSync } from 'node:fs';
 import { dayOf } from '#core/environment/day';
 import { demo } from '#core/demo/demo';
@@ -164,7 +165,7 @@ const everyRule = {
   })),
 };
 const laden = hoard.reduce<Outing>((next, { id }) => withItem(next, id, 1), { ...dusk, loadout: [] });
-bench('assess, 150 things aboard and every rule', 8, 600, () => assess(laden, everyRule, noAnswers, now));
+bench('assess, 150 things aboard and every rule', 4, 600, () => assess(laden, everyRule, noAnswers, now));
 // Everything placed, and every tenth thing elsewhere in each other mode.
 const placedIn = lookUp(laden, everyRule);
 const fourModes = (() => {
@@ -181,7 +182,33 @@ const fourModes = (() => {
   );
   return withPut(laden, puts);
 })();
-bench('assess, 150 things stowed in four modes', 12, 600, () => assess(fourModes, everyRule, noAnswers, now));
+bench('assess, 150 things stowed in four modes', 6, 600, () => assess(fourModes, everyRule, noAnswers, now));
+// The same as somebody goes on writing: each time something is otherwise than ever before, and what it does not touch is known.
+let nth = 0;
+const others = placedIn.aboard.map(({ item }) => item.id);
+const editing: Record<string, [number, (n: number) => Outing]> = {
+  'another contact': [
+    10,
+    (n) => ({ ...laden, brief: { ...laden.brief, contact: { ...laden.brief.contact, name: `N ${n}` } } }),
+  ],
+  'two things less': [
+    26,
+    (n) => ({ ...laden, loadout: laden.loadout.filter((_, i) => i !== n % 149 && i !== (n * 7) % 150) }),
+  ],
+  'a thing elsewhere': [
+    24,
+    (n) => withPut(laden, [{ itemId: others[n % 150] ?? '', mode: 'fish', spot: spotAside(n), fish: spotAside(n) }]),
+  ],
+  'another launch': [
+    34,
+    (n) => ({ ...laden, brief: { ...laden.brief, launchAt: shiftClock(laden.brief.launchAt, -(n % 600)) } }),
+  ],
+};
+function spotAside(n: number) {
+  return { ...spotOf('zone', 'well'), at: { xM: 0.5 + (n % 997) / 2000, yM: 0 }, held: 'strapped' as const };
+}
+for (const [what, [limit, edit]] of Object.entries(editing))
+  bench(`assess, 150 things, after ${what}`, limit, 200, () => assess(edit((nth += 1)), everyRule, noAnswers, now));
 // `npm run bench -- assess`: the judgement alone.
 if (process.argv[2] === 'assess') process.exit();
 const anchored = outings.find((one) => one.id === 'ling-anchored') ?? ready;

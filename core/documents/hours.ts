@@ -7,10 +7,8 @@ export interface OutingHours {
   homeAt: Instant;
   /** When home is to be begun; null: not written. */
   turnAt: Instant | null;
-  /** When the person ashore calls for help. */
-  alarmAt: Instant;
 }
-type Hours = Pick<Brief, 'date' | 'launchAt' | 'turnAt' | 'homeAt' | 'alarmAt' | 'nights'>;
+type Hours = Pick<Brief, 'date' | 'launchAt' | 'turnAt' | 'homeAt' | 'nights'>;
 
 /** A call longer after home than this is taken as one that was meant for before it. */
 const LATEST_CALL_MIN = 12 * 60;
@@ -32,18 +30,21 @@ export function minutesTo(from: string, to: string): number {
 }
 
 /** Whether a call by the clock is on the day after coming home: past midnight, and not half a day away. */
-function callsNextDay({ homeAt, alarmAt }: Pick<Hours, 'homeAt' | 'alarmAt'>): boolean {
+function callsNextDay({ homeAt, alarmAt }: Pick<Brief, 'homeAt' | 'alarmAt'>): boolean {
   return alarmAt < homeAt && minutesTo(homeAt, alarmAt) <= LATEST_CALL_MIN;
 }
 
 /** @param zone of the water @returns null when a date or time is none */
 export function outingHours(brief: Hours, zone: string): OutingHours | null {
-  const home = homeDate(brief);
   const launchAt = instantOf(brief.date, brief.launchAt, zone);
-  const homeAt = instantOf(home, brief.homeAt, zone);
-  const alarmAt = instantOf(addDays(home, callsNextDay(brief) ? 1 : 0), brief.alarmAt, zone);
-  if (launchAt === null || homeAt === null || alarmAt === null) return null;
-  return { launchAt, homeAt, turnAt: turnOf(brief, zone), alarmAt };
+  const homeAt = instantOf(homeDate(brief), brief.homeAt, zone);
+  if (launchAt === null || homeAt === null) return null;
+  return { launchAt, homeAt, turnAt: turnOf(brief, zone) };
+}
+
+/** When the person ashore calls for help. @param zone of the water @returns null when the date or time is none */
+export function callInstant(brief: Hours & Pick<Brief, 'alarmAt'>, zone: string): Instant | null {
+  return instantOf(addDays(homeDate(brief), callsNextDay(brief) ? 1 : 0), brief.alarmAt, zone);
 }
 
 /** A turn before the launch by the clock is one after midnight; with nights out it is on the day of coming home. */

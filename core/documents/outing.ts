@@ -61,6 +61,8 @@ export const briefSchema = z.strictObject({
   alarmAt: clockText,
 });
 export type Brief = z.infer<typeof briefSchema>;
+/** A brief without whoever waits ashore and when they call: nothing of the day and the way hangs on those. */
+export type Outward = Omit<Brief, 'contact' | 'alarmAt'>;
 
 export const conditionsSchema = z.strictObject({
   /** Typed by hand, read off the simulated station, or imported from a file. */

@@ -152,22 +152,17 @@ export function loadedBy(
   return sameLoaded({ anglerKg, heightM, gearKg: Math.round(gearKg / GEAR_STEP_KG) * GEAR_STEP_KG });
 }
 
-/** @param before what was aboard before: a line that is still the same is the same record, where it stands nearly as it stood */
-export function aboardOf(
-  loadout: Outing['loadout'],
-  items: readonly Item[],
-  before: readonly Aboard[] = [],
-): readonly Aboard[] {
+const lineOf = rememberFor((_: LoadoutEntry) => ({ aboard: null as Aboard | null }));
+/** What a loadout puts aboard: the same record for a line as long as the line and its thing are the same. */
+export function aboardOf(loadout: Outing['loadout'], items: readonly Item[]): readonly Aboard[] {
   const index = itemIndex(items);
   const aboard: Aboard[] = [];
-  let at = 0;
   for (const entry of loadout) {
-    // One taken out moves all behind it up by one.
-    const step = before[at]?.entry === entry ? 0 : before[at + 1]?.entry === entry ? 1 : null;
-    const same = step === null ? undefined : before[at + step];
-    if (step !== null) at += step + 1;
     const item = index.get(entry.itemId);
-    if (item) aboard.push(same?.item === item ? same : { item, entry });
+    if (!item) continue;
+    const line = lineOf(entry);
+    if (line.aboard?.item !== item) line.aboard = { item, entry };
+    aboard.push(line.aboard);
   }
   return aboard;
 }

@@ -26,17 +26,22 @@ const days = new WeakMap<Conditions, { water: Water; from: Instant; to: Instant;
 export function dayOf(conditions: Conditions, water: Water, from: Instant, to: Instant): Day {
   const known = days.get(conditions);
   if (known && known.water === water && known.from <= from && known.to >= to) return known.day;
-  const span = { from: Math.floor(from / DAY_MS) * DAY_MS - DAY_MS / 2, to: to + 3 * DAY_MS };
+  // From noon to noon: a tide is corrected from day to day, and so comes out alike whichever days were asked for.
+  const span = {
+    from: Math.floor(from / DAY_MS) * DAY_MS - DAY_MS / 2,
+    to: Math.ceil(to / DAY_MS) * DAY_MS + 2.5 * DAY_MS,
+  };
   const day = workOut(conditions, water, span.from, span.to);
   days.set(conditions, { water, ...span, day });
   return day;
 }
 
 type Tides = Pick<Day, 'tideSeries' | 'turns' | 'slacks'> & { stream: WaterStream | null };
-const tides = new WeakMap<Water, Map<Instant, Tides>>();
+const tides = new WeakMap<Water, Map<string, Tides>>();
 
 function tidesOf(water: Water, from: Instant, to: Instant): Tides {
-  const known = tides.get(water)?.get(from);
+  const key = `${from} ${to}`;
+  const known = tides.get(water)?.get(key);
   if (known) return known;
   const tideSeries = tideOf(water, from, to);
   const stream = streamOf(water, from, to);
@@ -46,9 +51,9 @@ function tidesOf(water: Water, from: Instant, to: Instant): Tides {
     turns: tideSeries ? turnsOfTide(tideSeries, from, to) : [],
     slacks: stream ? slackWaters(stream.series, from, to) : [],
   };
-  const map = tides.get(water) ?? new Map<Instant, Tides>();
+  const map = tides.get(water) ?? new Map<string, Tides>();
   if (map.size > 40) map.clear();
-  tides.set(water, map.set(from, made));
+  tides.set(water, map.set(key, made));
   return made;
 }
 

@@ -7,7 +7,7 @@ import { type SpotHour, spotHours } from '../environment/spot';
 import { valueAt } from '../environment/tide';
 import { type Immersion, immersion } from '../environment/immersion';
 import { surf } from '../environment/surf';
-import type { Brief, Conditions, Hour, Outing } from '../documents/outing';
+import type { Conditions, Hour, Outing, Outward } from '../documents/outing';
 import type { Launch, Water } from '../documents/water';
 import { outingHours } from '../documents/hours';
 import type { Aboard, Looked, Places } from '../documents/references';
@@ -182,7 +182,7 @@ export const burdenOfOne = rememberFor((item: Item) => {
 
 /** What the day and the way expose one to, whatever is aboard. */
 export type DayExposures = Omit<Exposures, keyof Burden | 'coolsByDrying' | 'workings'>;
-export function dayExposures(brief: Brief, conditions: Conditions, looked: Places): DayExposures {
+export function dayExposures(brief: Outward, conditions: Conditions, looked: Places): DayExposures {
   const { water, craft } = looked;
   const span = hoursOf(brief, looked);
   const day = span && water ? dayOf(conditions, water, span.from, span.to) : null;
@@ -275,7 +275,7 @@ function isNightAtEither({ from, to }: { from: Instant; to: Instant }, { latDeg,
   return isNight(from, latDeg, lonDeg) || isNight(to, latDeg, lonDeg);
 }
 /** Over days the sun of the first is that of all. */
-function sunOf({ from, to }: { from: Instant; to: Instant }, { nights }: Brief, { latDeg, lonDeg }: Water): number {
+function sunOf({ from, to }: { from: Instant; to: Instant }, { nights }: Outward, { latDeg, lonDeg }: Water): number {
   return highestSun(from, nights > 0 ? Math.min(to, from + DAY_MS) : to, latDeg, lonDeg);
 }
 function daylightLeft(until: Instant, { latDeg, lonDeg, timeZone }: Water): number | null {
@@ -335,7 +335,7 @@ function isRod(kind: KindId): boolean {
 }
 
 /** Launch and coming home as instants; null until the water (and so the time zone) is known, or where they are one moment. */
-export function hoursOf(brief: Brief, looked: Pick<Places, 'water'>): { from: Instant; to: Instant } | null {
+export function hoursOf(brief: Outward, looked: Pick<Places, 'water'>): { from: Instant; to: Instant } | null {
   const hours = looked.water && outingHours(brief, looked.water.timeZone);
   return hours && hours.homeAt > hours.launchAt ? { from: hours.launchAt, to: hours.homeAt } : null;
 }
@@ -364,7 +364,7 @@ function nightsAshore(
   };
 }
 // With nights out the dark hours are spent ashore: only the launch before sunrise and the landing after sunset count.
-function darkOf(span: { from: Instant; to: Instant }, brief: Brief, water: { latDeg: number; lonDeg: number }) {
+function darkOf(span: { from: Instant; to: Instant }, brief: Outward, water: { latDeg: number; lonDeg: number }) {
   const { latDeg, lonDeg } = water;
   if (brief.nights === 0) return darkness(span.from, span.to, latDeg, lonDeg);
   const first = darkness(span.from, span.from + 6 * HOUR_MS, latDeg, lonDeg);

@@ -1,4 +1,4 @@
-import { outingHours } from '../documents/hours';
+import { callInstant, outingHours } from '../documents/hours';
 import type { Chart } from '../documents/chart';
 import type { Outing, Waypoint } from '../documents/outing';
 import { type Looked, ridesAlong } from '../documents/references';
@@ -46,7 +46,8 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
   const { angler, craft, water, launch, landing, area } = looked;
   if (!water || !launch) return null;
   const hours = outingHours(brief, water.timeZone);
-  if (!hours) return null;
+  const callAt = callInstant(brief, water.timeZone);
+  if (!hours || callAt === null) return null;
   const zone = water.timeZone;
   // What is typed, else the latest that is still home by the hour; none where none is.
   const turnAt = hours.turnAt ?? exposures.plan?.latestTurn ?? null;
@@ -90,7 +91,7 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
       launchAt: isoAt(hours.launchAt, zone),
       turnAt: turnAt === null ? null : isoAt(turnAt, zone),
       homeAt: isoAt(hours.homeAt, zone),
-      callAt: isoAt(hours.alarmAt, zone),
+      callAt: isoAt(callAt, zone),
     },
     sections: [
       {

@@ -1,4 +1,4 @@
-import { outingHours } from '../documents/hours';
+import { callInstant, outingHours } from '../documents/hours';
 import type { Outing } from '../documents/outing';
 import type { Aboard, Places } from '../documents/references';
 import { kinds } from '../catalog/gear/kinds';
@@ -54,7 +54,7 @@ export function planSays(
     launchAt: moment(hours?.launchAt ?? null),
     turnAt: moment(hours?.turnAt ?? null),
     homeAt: moment(hours?.homeAt ?? null),
-    callAt: moment(hours?.alarmAt ?? null),
+    callAt: moment(callInstant(brief, zone)),
     contact: [brief.contact.name, brief.contact.phone].filter(Boolean).join(', '),
     boat: craft ? [craft.name, craft.colour].filter(Boolean).join(', ') : '',
     launch: placeOf(launch),

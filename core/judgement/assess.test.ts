@@ -57,6 +57,25 @@ const answer = (stepId: string, verdict: Answer['verdict']): Answer => ({
   note: '',
 });
 
+describe('what is remembered of one judgement for the next', () => {
+  // A boat of which nobody measured pace or drag.
+  const unmeasured = brief(ready, { craftId: 'little-stint' });
+  const homeAt = (outing: Outing, refs = references) => judge(outing, refs).exposures.plan?.homeAt ?? null;
+  const anew = (outing: Outing, refs = references) => homeAt(structuredClone(outing), structuredClone(refs));
+  it('does not keep the pace of a lighter boat', () => {
+    const heavy = item('ice-bag', { massKg: 90 });
+    const without = { ...unmeasured, loadout: unmeasured.loadout.filter(({ itemId }) => itemId !== 'ice-bag') };
+    const light = homeAt(without, heavy);
+    expect(light).not.toBeNull();
+    expect(homeAt(withItem(without, 'ice-bag', 1), heavy)).not.toBe(light);
+  });
+  it('does not keep the pace of somebody lighter', () => {
+    const big = angler({ massKg: 130 });
+    expect(homeAt(unmeasured, big)).toBeCloseTo(anew(unmeasured, big) ?? NaN, -3);
+    expect(homeAt(unmeasured, big)).not.toBe(homeAt(unmeasured));
+  });
+});
+
 const carried = judge(ready).carriedKg ?? NaN;
 const laid = contextOf(ready, references, noAnswers, now);
 const behind = laid.plan ? behindSeat(laid.plan, laid.exposures.keepKg).massKg : NaN;

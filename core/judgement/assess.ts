@@ -5,15 +5,14 @@ import { type Blank, type References, blanks, openBlanks } from '../documents/re
 import type { Exposures } from '../exposures/exposures';
 import type { JudgedNeed } from '../needs/match';
 import { alarmInstant } from '../needs/catalogueAlive';
-import { unneeded } from '../needs/unneeded';
 import type { Instant } from '../units/time';
 import type { Station } from '../vocabulary/stations';
 import type { SheetId } from '../vocabulary/sheets';
 import type { Answers } from '../walkround/answers';
-import { type Step, walkSteps } from '../walkround/steps';
+import type { Step } from '../walkround/steps';
 import { type Context, contextOf } from './context';
-import { type Ready, readyLists } from '../stow/ready';
-import { isPlain, namesFor } from '../stow/say';
+import type { Ready } from '../stow/ready';
+import { isPlain } from '../stow/say';
 import type { Finding } from './finding';
 import { answersTo } from './accepted';
 import { type Gate, gate } from './gate';
@@ -82,9 +81,7 @@ export function assess(
     };
   });
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
-  const { looked, needs, exposures } = context;
-  const ready = readyLists(context.plans, namesFor(context.boat, looked.items));
-  const steps = walkSteps(looked, needs, answers, context.plan, ready, outing.company);
+  const { looked, needs, exposures, steps } = context;
   const open = openBlanks(outing.brief, looked);
   const sheets = sheetsInUse(context);
   const troubled = new Set(
@@ -95,11 +92,11 @@ export function assess(
     needs,
     findings,
     openBlanks: open,
-    unneeded: unneeded(needs, looked, outing),
+    unneeded: context.unneeded,
     gearKg: gearKg(looked),
     carriedKg: carriedKg(looked, exposures),
     steps,
-    ready,
+    ready: context.ready,
     sheets,
     gate: gate(outing, findings, steps, answers, now),
     tallies: {

@@ -1,8 +1,7 @@
 import { type KindId, kinds } from '../catalog/gear/kinds';
 import { homeDate } from '../documents/hours';
-import { nobody } from '../documents/word';
 import type { Item } from '../documents/item';
-import type { Brief, Conditions, Outing } from '../documents/outing';
+import type { Brief, Conditions, Outing, Outward } from '../documents/outing';
 import {
   type Aboard,
   type Loaded,
@@ -30,7 +29,8 @@ import type { Craft } from '../documents/craft';
 import { planLading } from '../stow/lading';
 import { type StowPlan, planOf } from '../stow/plan';
 import type { Mode } from '../vocabulary/stow';
-import { type ModePlan, type OtherwiseAfloat, modesOf, otherwise, plansOf, withLies } from '../stow/modes';
+import { withLies } from '../stow/lies';
+import { type ModePlan, type OtherwiseAfloat, modesOf, otherwise, plansOf } from '../stow/modes';
 import type { Lading } from '../boat/lading';
 import { type Anchorage, anchorOf, anchorageOf } from '../holding/anchorSheet';
 import { broughtBy } from '../needs/company';
@@ -38,6 +38,7 @@ import { firstPaddle } from '../needs/firstPaddle';
 import { type JudgedNeed, type WalkTaken, candidatesByNeed, judgeNeed } from '../needs/match';
 import type { NeedContext } from '../needs/need';
 import { type RaisedNeed, raisedNeeds } from '../needs/raise';
+import { unneeded } from '../needs/unneeded';
 import { batteryOf } from '../power/powerSheet';
 import { type BuiltRig, buildRig } from '../tackle/builtRig';
 import { type JigHour, drogueAboard, jigHours, jigLine } from '../tackle/tackleSheet';
@@ -48,7 +49,10 @@ import { type NeedId, needIds } from '../vocabulary/needs';
 import { catalogue } from '../needs/catalogue';
 import { type Answers, craftFaults, takenByAnswers } from '../walkround/answers';
 import type { HullPart } from '../walkround/hullParts';
-import { deriving } from './derive';
+import { type Step, walkSteps } from '../walkround/steps';
+import { type Ready, readyLists } from '../stow/ready';
+import { namesFor } from '../stow/say';
+import { derivation, deriving } from './derive';
 import { withHabits } from '../documents/workings';
 
 /** Everything a judgement may look at. A rule names what it reads, and is given that. */
@@ -91,15 +95,14 @@ export interface Context {
   plan: StowPlan | null;
   /** The same for each mode of such an outing; a mode in which nothing differs is the same plan. */
   plans: readonly ModePlan[];
-  /** What came aboard or went since the outing that this one follows; null: it follows none. */
-  moved: readonly Aboard[] | null;
   /** Places, and all that is aboard. */
   looked: Looked;
   /** The same with only some of what is aboard: rods, lines, lures, drogues; what draws and what feeds it; what holds the boat. */
   tackle: Looked;
   electrics: Looked;
   ground: Looked;
-  outward: Brief;
+  /** The brief without whoever waits ashore, and when they call. */
+  outward: Outward;
   day: DayExposures;
   burden: Burden;
   exposures: Exposures;
@@ -125,6 +128,11 @@ export interface Context {
   firstPaddleId: string | null;
   raised: readonly RaisedNeed[];
   needs: readonly JudgedNeed[];
+  /** Items aboard that meet no need of this outing. */
+  unneeded: readonly string[];
+  /** What is made ready before each mode, in words. */
+  ready: readonly Ready[];
+  steps: readonly Step[];
 }
 type Derived =
   | 'selection'
@@ -137,7 +145,6 @@ type Derived =
   | 'keepKg'
   | 'plan'
   | 'plans'
-  | 'moved'
   | 'looked'
   | 'tackle'
   | 'electrics'
@@ -160,17 +167,22 @@ type Derived =
   | 'lastDay'
   | 'firstPaddleId'
   | 'raised'
-  | 'needs';
+  | 'needs'
+  | 'unneeded'
+  | 'ready'
+  | 'steps';
 
 const sameSelection = interning<Context['selection']>(200);
-const sameBrief = interning<Brief>(2000);
-const sameWorkings = interning<Workings>(200);
+const sameBrief = rememberFor(interning<Brief>(2000));
+const sameOutward = interning<Outward>(2000);
+const sameWorkings = rememberFor(interning<Workings>(200));
+// A repair is tried again after a change of something else: what it makes of these is then known.
+const sameLoadout = rememberFor(interning<Outing['loadout']>(100));
+const sameStow = rememberFor(interning<Outing['stow']>(100));
 const sameBurden = interning<Burden>(200);
 const sameLading = interning<Lading | null>(500);
 /** Hours are tried again and again, by one judgement and by the next: so many days are remembered. */
 const DAYS = 300;
-/** What costs less, or is asked for with fewer inputs. */
-const SOME = 30;
 
 const holds: ReadonlySet<KindId> = new Set<KindId>([
   'stake-pole',
@@ -188,14 +200,24 @@ const partsOf = rememberFor((item: Item) => ({
 }));
 
 /** Only some of what is aboard; the same record while none of that moved. */
-function only(part: 'tackle' | 'electrics' | 'ground'): (context: Context, before: Context | null) => Looked {
-  return (context, before) => {
-    const { places, aboard, moved } = context;
-    if (before?.places === places && !moved?.some(({ item }) => partsOf(item)[part])) return before[part];
+function only(part: 'tackle' | 'electrics' | 'ground') {
+  return ({ places, aboard }: Pick<Context, 'places' | 'aboard'>, before: Context | null): Looked => {
+    if (before?.places === places && !movedSince(before, aboard).some(({ item }) => partsOf(item)[part]))
+      return before[part];
     return { ...places, aboard: aboard.filter(({ item }) => partsOf(item)[part]) };
   };
 }
 
+const lastMoved = rememberFor((_: readonly Aboard[]) => ({
+  was: null as readonly Aboard[] | null,
+  moved: [] as readonly Aboard[],
+}));
+/** What came aboard, went or was put elsewhere since the outing that this one follows. */
+function movedSince({ aboard: was }: Context, is: readonly Aboard[]): readonly Aboard[] {
+  const last = lastMoved(is);
+  if (last.was !== was) Object.assign(last, { was, moved: movedBetween(was, is) });
+  return last.moved;
+}
 function movedBetween(was: readonly Aboard[], is: readonly Aboard[]): readonly Aboard[] {
   // Most of it stands where it stood: only what lies between is compared.
   let from = 0;
@@ -208,78 +230,79 @@ function movedBetween(was: readonly Aboard[], is: readonly Aboard[]): readonly A
   return [...came, ...before];
 }
 
+const made = derivation<Context>();
+const needsRead = [
+  ...(['raised', 'aboard', 'company', 'day', 'workings', 'brief', 'outward'] as const),
+  ...(['places', 'firstPaddleId', 'lastDay', 'taken'] as const),
+] as const;
 const derived = deriving<Context, Derived>({
-  selection: {
+  selection: made({
     from: ['brief'],
     make: ({ brief: { waterId, launchId, areaId, landingId, craftId, setUpId, targets } }) =>
       sameSelection({ waterId, launchId, areaId, landingId, craftId, setUpId, targets }),
-  },
-  loaded: {
+  }),
+  loaded: made({
     from: ['selection', 'angler', 'boats', 'aboard'],
     leaf: true,
-    make: ({ selection, references, aboard }) => loadedBy(selection, references, aboard),
-  },
-  places: {
+    make: ({ selection, angler, boats: craft, aboard }) => loadedBy(selection, { angler, craft }, aboard),
+  }),
+  places: made({
     from: ['selection', 'loaded', 'angler', 'boats', 'items', 'waters', 'packs', 'ownSpecies'],
-    keep: SOME,
-    make: ({ selection, references, loaded }) => placesOf(selection, references, loaded),
-  },
-  carried: {
+    make: ({ selection, loaded, angler, boats: craft, items, waters, packs: rulePacks, ownSpecies: species }) =>
+      placesOf(selection, { angler, craft, items, waters, rulePacks, species }, loaded),
+  }),
+  carried: made({
     from: ['loadout', 'items'],
-    keep: SOME,
-    make: ({ loadout, items }, before) => aboardOf(loadout, items, before?.carried),
-  },
-  boat: {
+    make: ({ loadout, items }) => aboardOf(loadout, items),
+  }),
+  boat: made({
     from: ['selection', 'boats'],
     leaf: true,
     make: ({ selection: { craftId, setUpId }, boats }) =>
       putTogether(boats.find(({ id }) => id === craftId) ?? null, setUpId),
-  },
-  modes: { from: ['brief'], leaf: true, make: ({ brief }) => modesOf(brief) },
-  keepKg: { from: ['exposures'], leaf: true, make: ({ exposures }) => exposures.keepKg },
-  plan: {
+  }),
+  modes: made({ from: ['outward'], leaf: true, make: ({ outward }) => modesOf(outward) }),
+  keepKg: made({ from: ['exposures'], leaf: true, make: ({ exposures }) => exposures.keepKg }),
+  plan: made({
     from: ['carried', 'boat', 'angler', 'stow'],
-    keep: SOME,
-    make: ({ carried, boat, angler, stow }, before) =>
-      boat && angler && planOf({ aboard: carried, craft: boat, angler, stow }, 'fish', before?.plan),
-  },
-  plans: {
+    make: ({ carried, boat, angler, stow }) => boat && angler && planOf({ aboard: carried, craft: boat, angler, stow }),
+  }),
+  plans: made({
     from: ['carried', 'plan', 'stow', 'angler', 'modes'],
-    keep: SOME,
-    make: ({ plan, stow, angler, modes, carried }, before) =>
-      plan && angler ? plansOf(plan, { aboard: carried, craft: plan.craft, angler, stow }, modes, before?.plans) : [],
-  },
-  aboard: {
+    make: ({ plan, stow, angler, modes, carried }) =>
+      plan && angler ? plansOf(plan, { aboard: carried, craft: plan.craft, angler, stow }, modes) : [],
+  }),
+  aboard: made({
     from: ['carried', 'plan'],
-    keep: SOME,
-    make: ({ carried, plan }, before) => (plan ? withLies(plan, before?.aboard) : carried),
-  },
-  moved: { from: ['aboard', 'loadout'], make: ({ aboard }, before) => before && movedBetween(before.aboard, aboard) },
-  looked: { from: ['places', 'aboard'], make: ({ places, aboard }) => ({ ...places, aboard }) },
-  tackle: { from: ['places', 'aboard'], make: only('tackle') },
-  electrics: { from: ['places', 'aboard'], make: only('electrics') },
-  ground: { from: ['places', 'aboard'], make: only('ground') },
-  // Whoever waits ashore, and when they call, is no part of the day.
-  outward: { from: ['brief'], make: ({ brief }) => sameBrief({ ...brief, contact: nobody, alarmAt: brief.homeAt }) },
-  day: {
-    from: ['outward', 'conditions', 'boats', 'waters', 'ownSpecies'],
+    make: ({ carried, plan }) => (plan ? plan.things.map(({ one, lies }) => withLies(one, lies)) : carried),
+  }),
+  looked: made({ from: ['places', 'aboard'], make: ({ places, aboard }) => ({ ...places, aboard }) }),
+  tackle: made({ from: ['places', 'aboard'], make: only('tackle') }),
+  electrics: made({ from: ['places', 'aboard'], make: only('electrics') }),
+  ground: made({ from: ['places', 'aboard'], make: only('ground') }),
+  outward: made({
+    from: ['brief'],
+    make: ({ brief: { contact: _, alarmAt: __, ...outward } }) => sameOutward(outward),
+  }),
+  day: made({
+    from: ['outward', 'conditions', 'places'],
     keep: DAYS,
     make: ({ outward, conditions, places }) => dayExposures(outward, conditions, places),
-  },
-  burden: {
+  }),
+  burden: made({
     from: ['aboard'],
-    make: ({ aboard, moved }, before) =>
-      before && !moved?.some(({ item }) => partsOf(item).burden) ? before.burden : sameBurden(burdenOf(aboard)),
-  },
-  exposures: {
+    make: ({ aboard }, before) =>
+      before && !movedSince(before, aboard).some(({ item }) => partsOf(item).burden)
+        ? before.burden
+        : sameBurden(burdenOf(aboard)),
+  }),
+  exposures: made({
     from: ['day', 'burden', 'workings', 'angler'],
     keep: DAYS,
-    make: ({ day, burden, workings, references }) =>
-      withBurden(day, burden, withHabits(workings, references.angler?.habits)),
-  },
-  builtRigs: {
+    make: ({ day, burden, workings, angler }) => withBurden(day, burden, withHabits(workings, angler?.habits)),
+  }),
+  builtRigs: made({
     from: ['rigs', 'tackle'],
-    keep: SOME,
     make: ({ rigs, tackle }, before) => {
       const ids = idsAboard(tackle);
       const rigged = rigs.filter(({ rodId }) => rodId !== null && ids.has(rodId));
@@ -289,61 +312,67 @@ const derived = deriving<Context, Derived>({
         ? was
         : rigged.map((one) => buildRig(one, tackle.items));
     },
-  },
-  lading: {
+  }),
+  lading: made({
     from: ['plan', 'angler', 'keepKg'],
-    keep: SOME,
     leaf: true,
     make: ({ plan, angler, keepKg }) => sameLading(plan && angler && planLading(plan, angler.heightM, keepKg)),
-  },
-  afloat: {
+  }),
+  afloat: made({
     from: ['places', 'lading'],
-    keep: SOME,
     make: ({ places, lading }) => ladenBoat(places, lading),
-  },
-  otherwiseAfloat: {
+  }),
+  otherwiseAfloat: made({
     from: ['plans', 'places', 'lading', 'keepKg', 'stow'],
-    keep: SOME,
     make: ({ plans, places, lading, keepKg, stow }) => otherwise(plans, places, lading, keepKg, stow),
-  },
-  drogueM: {
-    from: ['tackle', 'brief'],
-    make: ({ tackle, brief }) =>
-      brief.techniques.includes('drifting') ? (drogueAboard(tackle)?.mouthM ?? null) : null,
-  },
-  jigLineMm: {
+  }),
+  drogueM: made({
+    from: ['tackle', 'outward'],
+    make: ({ tackle, outward }) =>
+      outward.techniques.includes('drifting') ? (drogueAboard(tackle)?.mouthM ?? null) : null,
+  }),
+  jigLineMm: made({
     from: ['tackle', 'rigs'],
     make: ({ tackle, rigs }) => jigLine(rigs, tackle)?.attributes.diameterMm ?? null,
-  },
-  jigs: {
+  }),
+  jigs: made({
     from: ['places', 'day', 'workings', 'drogueM', 'jigLineMm'],
-    keep: SOME,
     make: ({ places, day, workings, drogueM, jigLineMm }) => jigHours(places, day, workings, drogueM, jigLineMm),
-  },
-  anchorage: {
-    keep: SOME,
-    from: ['ground', 'exposures', 'workings', 'brief'],
-    make: ({ ground, exposures, workings, brief }) =>
-      brief.techniques.includes('anchored bait') ? anchorageOf(ground, exposures.spot, workings) : null,
-  },
-  taken: { from: ['answers'], keep: 5, make: ({ answers }) => takenByAnswers(answers) },
-  craftFaults: { from: ['answers'], keep: 5, make: ({ answers }) => craftFaults(answers) },
-  today: { from: ['now', 'places'], make: ({ now, places }) => dateAt(now, places.water?.timeZone ?? 'utc') },
-  lastDay: { from: ['brief'], make: ({ brief }) => homeDate(brief) },
-  firstPaddleId: {
+  }),
+  anchorage: made({
+    from: ['ground', 'exposures', 'workings', 'outward'],
+    make: ({ ground, exposures, workings, outward }) =>
+      outward.techniques.includes('anchored bait') ? anchorageOf(ground, exposures.spot, workings) : null,
+  }),
+  taken: made({ from: ['answers'], make: ({ answers }) => takenByAnswers(answers) }),
+  craftFaults: made({ from: ['answers'], make: ({ answers }) => craftFaults(answers) }),
+  today: made({ from: ['now', 'places'], make: ({ now, places }) => dateAt(now, places.water?.timeZone ?? 'utc') }),
+  lastDay: made({ from: ['outward'], make: ({ outward }) => homeDate(outward) }),
+  firstPaddleId: made({
     from: ['aboard', 'lastDay', 'taken'],
     make: ({ aboard, lastDay, taken }) => firstPaddle(aboard, lastDay, taken),
-  },
-  raised: {
+  }),
+  raised: made({
     from: ['exposures', 'outward', 'places'],
     keep: DAYS,
-    make: (context, before) =>
-      context.places.water ? sameWhereEqual(raisedNeeds(context, context.places.rulePack), before?.raised ?? []) : [],
-  },
-  needs: {
-    from: ['raised', 'aboard', 'company', 'day', 'workings', 'brief', 'places', 'firstPaddleId', 'lastDay', 'taken'],
-    make: needsOf,
-  },
+    make: ({ exposures, outward, places }, before) =>
+      places.water
+        ? sameWhereEqual(raisedNeeds({ exposures, brief: outward, places }, places.rulePack), before?.raised ?? [])
+        : [],
+  }),
+  needs: made({ from: needsRead, make: needsOf }),
+  unneeded: made({
+    from: ['needs', 'looked', 'rigs'],
+    make: ({ needs, looked, rigs }) => unneeded(needs, looked, { rigs }),
+  }),
+  ready: made({
+    from: ['plans', 'boat', 'places'],
+    make: ({ plans, boat, places }) => readyLists(plans, namesFor(boat, places.items)),
+  }),
+  steps: made({
+    from: ['looked', 'needs', 'answers', 'plan', 'ready', 'company'],
+    make: ({ looked, needs, answers, plan, ready, company }) => walkSteps(looked, needs, answers, plan, ready, company),
+  }),
 });
 
 /** @param before the context of an outing that this one follows: what the difference cannot have changed is taken over from it */
@@ -360,16 +389,16 @@ export function contextOf(
     {
       outing,
       references,
-      brief: before?.outing.brief === brief ? before.brief : sameBrief(brief),
+      brief: sameBrief(brief),
       conditions,
       company,
       rigs,
-      workings: before?.outing.workings === workings ? before.workings : sameWorkings(workings),
+      workings: sameWorkings(workings),
       log,
       answers,
       now,
-      loadout,
-      stow,
+      loadout: sameLoadout(loadout),
+      stow: sameStow(stow),
       word,
       angler,
       boats,
@@ -383,8 +412,8 @@ export function contextOf(
 }
 
 /** What an outing raises, matched with what is aboard; after a change of the loadout only what the change can speak to is matched anew. */
-function needsOf(context: Context, before: Context | null): readonly JudgedNeed[] {
-  const { raised, aboard, company, lastDay, taken } = context;
+function needsOf(context: Pick<Context, (typeof needsRead)[number]>, before: Context | null): readonly JudgedNeed[] {
+  const { raised, aboard, company, lastDay, taken, day, workings, brief, places, firstPaddleId } = context;
   // What a means is held against: by its type a need sees nothing else of the day but what these say.
   const sameDay =
     before?.day === context.day &&
@@ -394,13 +423,14 @@ function needsOf(context: Context, before: Context | null): readonly JudgedNeed[
     before.lastDay === lastDay &&
     before.company === company &&
     before.taken === taken;
-  const moved = sameDay ? needsTouched(context.moved ?? [], aboard) : null;
+  const moved = before && sameDay ? needsTouched(movedSince(before, aboard), aboard) : null;
   // Whoever waits ashore speaks to one need alone.
   const touched = moved && before?.brief !== context.brief ? new Set([...moved, 'float-plan' as const]) : moved;
   const known = touched && before ? stillJudged(raised, before, touched) : [];
   const anew = new Set(raised.flatMap(({ id }, i) => (known[i] ? [] : [id])));
   const candidates = candidatesByNeed(aboard, lastDay, taken, anew, broughtBy(company));
-  const needContext: NeedContext = context;
+  const exposures = { ...day, workings: withHabits(workings, places.angler?.habits) };
+  const needContext: NeedContext = { exposures, brief, places, aboard, firstPaddleId };
   const needs = raised.map((one, i) => {
     const still = known[i];
     if (still) return still;

@@ -10,15 +10,49 @@ export interface Derivation<Whole extends object, Value> {
   /** @param before the whole that this one follows, where only a little changed; null: none */
   make: (whole: Whole, before: Whole | null) => Value;
 }
+/** Writes a derivation down so that it is given what it says that it reads, and nothing else. */
+export function derivation<Whole extends object>() {
+  return <const Read extends keyof Whole, Value>(
+    record: Omit<Derivation<Whole, Value>, 'from' | 'make'> & {
+      from: readonly Read[];
+      make: (whole: Pick<Whole, Read>, before: Whole | null) => Value;
+    },
+  ): Derivation<Whole, Value> => record;
+}
 export type Derivations<Whole extends object, Names extends keyof Whole> = {
   readonly [Name in Names]: Derivation<Whole, Whole[Name]>;
 };
 
 const UNKNOWN = Symbol('not worked out yet');
+/** Answers remembered where nothing else is said: of the whole as it is, and as each change that is tried would make it. */
+export const USUALLY_KEPT = 64;
 
-interface Remembered {
-  inputs: readonly unknown[];
-  value: unknown;
+/**
+ * What is made of some parts of a whole, remembered by those parts: records are never changed, so that the same record is the same input.
+ * @param keep how many answers to remember for inputs that were met before
+ */
+export function remembering<Whole, Value, Rest extends unknown[]>(
+  from: readonly (keyof Whole)[],
+  keep: number,
+  make: (whole: Whole, ...rest: Rest) => Value,
+): (whole: Whole, ...rest: Rest) => Value {
+  const known: { inputs: readonly unknown[]; value: Value }[] = [];
+  const find = (inputs: readonly unknown[]): number => {
+    for (let at = 0; at < known.length; at += 1) if (isMet(known[at]?.inputs ?? [], inputs)) return at;
+    return -1;
+  };
+  return (whole, ...rest) => {
+    const inputs = from.map((name) => whole[name]);
+    const at = find(inputs);
+    const found = known[at] ?? { inputs, value: make(whole, ...rest) };
+    if (at !== 0) {
+      // The latest first; what was not asked for longest is forgotten.
+      if (at > 0) known.splice(at, 1);
+      known.unshift(found);
+      if (known.length > keep) known.pop();
+    }
+    return found.value;
+  };
 }
 
 /**
@@ -30,7 +64,10 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
   derivations: Derivations<Whole, Names>,
 ): Deriving<Whole, Names> {
   const names = Object.keys(derivations) as Names[];
-  const memory: Remembered[][] = names.map(() => []);
+  const makers = names.map((name) => {
+    const { from, keep = USUALLY_KEPT, make } = derivations[name];
+    return keep === 0 ? make : remembering(from, keep, make);
+  });
 
   /** A whole with what it follows and what was worked out for it so far. */
   class Derived {
@@ -43,21 +80,8 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
     }
   }
   const workOut = (i: number, name: Names, whole: Whole & Derived): unknown => {
-    const { from, keep = 0, make } = derivations[name];
     const { before } = whole;
-    if (before && isSame(from, whole, before)) return before[name];
-    if (keep === 0) return make(whole, before);
-    const known = memory[i] ?? [];
-    const inputs = from.map((input) => whole[input]);
-    const at = known.findIndex((one) => isMet(one.inputs, inputs));
-    const found = known[at] ?? { inputs, value: make(whole, before) };
-    if (at !== 0) {
-      // The latest first; what was not asked for longest is forgotten.
-      if (at > 0) known.splice(at, 1);
-      known.unshift(found);
-      if (known.length > keep) known.pop();
-    }
-    return found.value;
+    return before && isSame(derivations[name].from, whole, before) ? before[name] : makers[i]?.(whole, before);
   };
   names.forEach((name, i) =>
     Object.defineProperty(Derived.prototype, name, {

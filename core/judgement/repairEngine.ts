@@ -109,9 +109,8 @@ function lowered(one: Found, next: Context): boolean {
   return rule.find(next).every(({ level, subject }) => keyOf(rule, subject) !== one.key || level !== 'stop');
 }
 
-/** Several findings may be settled by the same: it is carried out once, and each rule asked once. */
+/** Several findings may be settled by the same: it is carried out once. */
 const tried = rememberFor((_: Context) => new Map<string, Context>());
-const found = rememberFor((_: Context) => new Map<AnyRule, ReturnType<AnyRule['find']>>());
 function repaired(context: Context, repair: Repair): Context {
   const known = tried(context);
   const key = JSON.stringify(repair);
@@ -122,12 +121,6 @@ function repaired(context: Context, repair: Repair): Context {
 function carriedOut(context: Context, repair: Repair): Context {
   const outing: Outing = applyRepair(context.outing, repair, context.now);
   return contextOf(outing, context.references, context.answers, context.now, context);
-}
-function foundIn(rule: AnyRule, context: Context): ReturnType<AnyRule['find']> {
-  const known = found(context);
-  const list = known.get(rule) ?? rule.find(context);
-  known.set(rule, list);
-  return list;
 }
 
 /** What rules are made from in the end, each a bit: after a change of the loadout alone, most rules are not even looked at. */
@@ -150,19 +143,22 @@ const lastWorse = new Map<AnyRule, Keeper>();
 
 /** Whether a finding is gone after a change, and nothing else has become worse. */
 function settles(one: Found, next: Context, judged: Judged, how: { lowered?: boolean; adds?: boolean } = {}): boolean {
-  return keptBackBy(one, next, judged, how) === null;
+  return keptBackBy(one, next, judged, { ...how, whichever: true }) === null;
 }
-/** What keeps a change back: the finding itself where it still stands, else one that has come or grown. Its own rule is asked first: most that fail, fail there. */
+/**
+ * What keeps a change back: the finding itself where it still stands, else one that has come or grown. Its own rule is asked first: most
+ * that fail, fail there. @param how.whichever where several do: any of them, and not the first
+ */
 function keptBackBy(
   one: Found,
   next: Context,
   { context, byKey, byTold }: Judged,
-  { lowered = false, adds = false } = {},
+  { lowered = false, adds = false, whichever = false } = {},
 ): AnyRule | null {
   const own = ruleOf(one.facts.code);
   const reads = (rule: AnyRule) => rule.reads.some((name) => next[name] !== context[name]);
   const worse = (rule: AnyRule) =>
-    foundIn(rule, next).some((told) => {
+    rule.find(next).some((told) => {
       const { level, extent, subject } = told;
       const same = byTold.get(told);
       if (same === one) return true;
@@ -180,7 +176,7 @@ function keptBackBy(
   const changed = bitsOf((name) => next[name] !== context[name]);
   const keepsBack = ({ rule, given }: Keeper) =>
     (given & changed) !== 0 && rule !== own && !(adds && rule.placing) && reads(rule) && worse(rule);
-  const last = lastWorse.get(own);
+  const last = whichever ? lastWorse.get(own) : undefined;
   if (last && keepsBack(last)) return last.rule;
   const first = keepers.find((keeper) => keeper !== last && keepsBack(keeper));
   if (first) lastWorse.set(own, first);
@@ -247,7 +243,8 @@ function comingWith(by: AnyRule, next: Context, { byKey }: Judged): Comes | null
 
 /** Where what comes aboard lies badly or makes the boat lie badly, something is put elsewhere along with it. */
 function stowedToo(adds: Repair, by: AnyRule, next: Context, one: Found, judged: Judged): Repair | null {
-  const moves = foundIn(by, next)
+  const moves = by
+    .find(next)
     .flatMap((told) => by.repairs(told.facts, next))
     .filter((repair) => repair.do === 'stow')
     .slice(0, MOST_MOVED);
@@ -264,7 +261,7 @@ function stowedToo(adds: Repair, by: AnyRule, next: Context, one: Found, judged:
 function misplaced(context: Context): string[] {
   return keepers.flatMap(({ rule }) =>
     rule.placing
-      ? foundIn(rule, context).flatMap(({ level, subject }) => (level === 'note' ? [] : [keyOf(rule, subject)]))
+      ? rule.find(context).flatMap(({ level, subject }) => (level === 'note' ? [] : [keyOf(rule, subject)]))
       : [],
   );
 }

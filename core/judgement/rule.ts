@@ -7,6 +7,7 @@ import type { SheetId } from '../vocabulary/sheets';
 import { type Station, stations } from '../vocabulary/stations';
 import type { BoatPart } from '../vocabulary/boat';
 import type { Context } from './context';
+import { USUALLY_KEPT, remembering } from './derive';
 
 /** What a finding rests on. Law and physics cannot be overridden. */
 export type Basis = 'law' | 'physics' | 'judgement' | 'school';
@@ -106,6 +107,7 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
 }: RuleRecord<Code, Facts, Reads>): Rule<Code, Facts> {
   return {
     ...record,
+    find: remembering(record.reads, USUALLY_KEPT, record.find),
     far: far ?? null,
     boatPart: boatPart ?? null,
     placing: placing ?? false,

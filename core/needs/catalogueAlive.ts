@@ -1,5 +1,5 @@
 import { DRYSUIT_BELOW_C, WETSUIT_BELOW_C } from '../environment/immersion';
-import { outingHours } from '../documents/hours';
+import { callInstant } from '../documents/hours';
 import { minutesBetween } from '../units/time';
 import type { needsByPurpose } from '../vocabulary/needs';
 import type { AttributeId, QualityId } from '../catalog/gear/attributes';
@@ -410,5 +410,5 @@ function contactLacks({ brief, exposures, places }: NeedContext) {
 
 /** When the person ashore calls for help; null until the water is known. */
 export function alarmInstant(brief: NeedContext['brief'], places: NeedContext['places']) {
-  return places.water && (outingHours(brief, places.water.timeZone)?.alarmAt ?? null);
+  return places.water && callInstant(brief, places.water.timeZone);
 }

@@ -1,5 +1,5 @@
 import type { KindId } from '../catalog/gear/kinds';
-import type { Brief } from '../documents/outing';
+import type { Outward } from '../documents/outing';
 import type { Aboard } from '../documents/references';
 import type { Exposures } from '../exposures/exposures';
 import { LEAST_SCOPE, STREAM_CARE_MPS, anchorOf } from '../holding/anchorSheet';
@@ -67,7 +67,7 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
 };
 
 /** At an anchor, as far as is known: with a pole alone there is none. */
-function anchors({ techniques }: Brief, { heldByPole }: Exposures): boolean {
+function anchors({ techniques }: Outward, { heldByPole }: Exposures): boolean {
   return techniques.includes('anchored bait') && !heldByPole;
 }
 /** Stream from which an anchor needs its release, m/s. */

@@ -1,7 +1,7 @@
 import type { AttributeId } from '../catalog/gear/attributes';
 import type { KindId } from '../catalog/gear/kinds';
 import type { DayExposures, Exposures } from '../exposures/exposures';
-import type { Brief } from '../documents/outing';
+import type { Brief, Outward } from '../documents/outing';
 import type { Item } from '../documents/item';
 import type { Aboard, Lies, Places } from '../documents/references';
 import type { Where } from '../vocabulary/where';
@@ -155,7 +155,7 @@ export type FitExposures = DayExposures & Pick<Exposures, 'workings'>;
 /** What a means is held against, whatever else is aboard. */
 export interface FitContext {
   exposures: FitExposures;
-  brief: Brief;
+  brief: Outward;
   places: Places;
 }
 /** What may raise a need: the day with what the loadout makes of it. */
@@ -163,6 +163,7 @@ export interface RaiseContext extends FitContext {
   exposures: Exposures;
 }
 export interface NeedContext extends FitContext {
+  brief: Brief;
   aboard: readonly Aboard[];
   /** The paddle that is the first propulsion of a paddled boat, so not its spare. */
   firstPaddleId: string | null;

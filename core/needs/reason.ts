@@ -1,5 +1,5 @@
 import type { Exposures } from '../exposures/exposures';
-import type { Brief } from '../documents/outing';
+import type { Outward } from '../documents/outing';
 import type { Technique } from '../vocabulary/trips';
 import type { Reason } from './need';
 
@@ -67,7 +67,7 @@ export function largestFish(exposures: Exposures): Reason | false {
   return largest !== null && { because: 'species', name: largest.species.name, lengthM: largest.lengthM };
 }
 /** One of these ways of fishing is meant. */
-export function byTechnique(brief: Brief, ...some: Technique[]): Reason | false {
+export function byTechnique(brief: Outward, ...some: Technique[]): Reason | false {
   const technique = some.find((one) => brief.techniques.includes(one));
   return technique !== undefined && { because: 'technique', technique };
 }

@@ -28,7 +28,7 @@ function mayBeLeft({ kind, always, stays }: Item): boolean {
 }
 
 /** Items aboard that no raised need asks for, where leaving them ashore is sound. A container with something in it is at work, and so is a part of a rig whose rod is aboard. */
-export function unneeded(needs: readonly JudgedNeed[], looked: Looked, { rigs }: Outing): string[] {
+export function unneeded(needs: readonly JudgedNeed[], looked: Looked, { rigs }: Pick<Outing, 'rigs'>): string[] {
   const raised = new Set<string>(needs.map((need) => need.id));
   const { aboard } = looked;
   const ids = idsAboard(looked);

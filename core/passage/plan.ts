@@ -1,5 +1,5 @@
 import type { Day } from '../environment/day';
-import type { Brief } from '../documents/outing';
+import type { Outward } from '../documents/outing';
 import { type OnWater, onWater } from '../boat/drag';
 import type { Places } from '../documents/references';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
@@ -61,7 +61,7 @@ function spareHull(boat: OnWater): Hull {
 }
 
 /** The passage of an outing, with its latest turn and what would change it. null until boat, water, places and hours are known. */
-export function planOf(brief: Brief, looked: Places, day: Day, span: { from: Instant; to: Instant }): Plan | null {
+export function planOf(brief: Outward, looked: Places, day: Day, span: { from: Instant; to: Instant }): Plan | null {
   const { craft, water } = looked;
   const route = routeOf(brief.route, looked);
   if (!craft || !water || !route) return null;

@@ -3,7 +3,7 @@ import type { Lading } from '../boat/lading';
 import { setUpOf } from '../boat/build';
 import type { Craft } from '../documents/craft';
 import type { Brief } from '../documents/outing';
-import type { Aboard, Lies, Move, Places } from '../documents/references';
+import type { Places } from '../documents/references';
 import type { Stow } from '../documents/stow';
 import { rememberFor } from '../units/remember';
 import type { SeatHeight } from '../vocabulary/boat';
@@ -41,15 +41,9 @@ export function modesOf({ trip, nights }: Pick<Brief, 'trip' | 'nights'>): reado
 }
 
 /** The plan of each mode; one in which nothing differs is the plan of fishing itself. */
-export function plansOf(
-  fishing: StowPlan,
-  input: PlanInput,
-  list: readonly Mode[],
-  before: readonly ModePlan[] = [],
-): readonly ModePlan[] {
-  const was = (mode: Mode) => before.find((one) => one.mode === mode)?.plan ?? null;
+export function plansOf(fishing: StowPlan, input: PlanInput, list: readonly Mode[]): readonly ModePlan[] {
   const differs = (mode: Mode) => differsIn(input.stow, mode) || differsIn(setUpOf(input.craft).stow ?? NOTHING, mode);
-  return list.map((mode) => ({ mode, plan: differs(mode) ? planOf(input, mode, was(mode)) : fishing }));
+  return list.map((mode) => ({ mode, plan: differs(mode) ? planOf(input, mode) : fishing }));
 }
 const NOTHING: Stow = { things: [], boat: { carry: null, launch: null, land: null, run: null, camp: null } };
 
@@ -100,33 +94,4 @@ export function otherwise(
     if (boat) list.push({ mode, empty: empty && keepKg > 0, boat });
   }
   return list;
-}
-
-const sameMove = (a: Move, b: Move | undefined) =>
-  a.do === b?.do && (a.do !== 'open' || (b.do === 'open' && a.name === b.name));
-const same = (a: Lies | undefined, b: Lies) =>
-  a === b ||
-  (a !== undefined &&
-    a.in === b.in &&
-    a.id === b.id &&
-    a.place === b.place &&
-    a.reach === b.reach &&
-    a.dry === b.dry &&
-    a.held === b.held &&
-    a.state === b.state &&
-    a.compartment === b.compartment &&
-    a.moves.length === b.moves.length &&
-    a.boxes.length === b.boxes.length &&
-    a.boxes.every((box, i) => box.id === b.boxes[i]?.id && box.name === b.boxes[i].name) &&
-    a.moves.every((move, i) => sameMove(move, b.moves[i])));
-
-/** What is aboard with where it lies. @param before the same of a judgement that this one follows: what lies as it lay is the same record */
-export function withLies({ things }: StowPlan, before: readonly Aboard[] = []): readonly Aboard[] {
-  let at = 0;
-  return things.map(({ one, lies }) => {
-    const near = before[at]?.entry === one.entry ? at : before[at + 1]?.entry === one.entry ? at + 1 : -1;
-    const was = near < 0 ? undefined : before[near];
-    if (near >= 0) at = near + 1;
-    return was?.item === one.item && same(was.lies, lies) ? was : { ...one, lies };
-  });
 }

@@ -14,7 +14,8 @@ import type { Mode } from '../vocabulary/stow';
 import { atZone, onBody } from './at';
 import { isClosed } from './fits';
 import { reachIn } from './reach';
-import { type Leashes, spotInThing, usualSpotOf } from './usual';
+import { sameLies } from './lies';
+import { type Leashes, type UsualSpots, spotInThing, usualSpots } from './usual';
 
 /** One thing with where it is in a mode, and what follows from that. */
 export interface Placed {
@@ -44,16 +45,19 @@ export interface PlanInput {
   stow: Stow;
 }
 
+/** Where in the list each thing is. */
+const indexOf = rememberFor(
+  (aboard: readonly Aboard[]): ReadonlyMap<string, number> => new Map(aboard.map(({ item }, i) => [item.id, i])),
+);
 const byItem = rememberFor((things: readonly Stowed[]) => new Map(things.map((one) => [one.itemId, one])));
-const zoneIndex = rememberFor((zones: readonly Zone[]) => new Map(zones.map((zone) => [zone.id, zone])));
 
 /** What holds leashes, with how many. */
 export const eyesOf: (craft: Craft) => readonly Zone[] = rememberFor((craft: Craft) =>
   zonesOf(craft).filter(({ leashes }) => leashes > 0),
 );
 /** The spot somebody wrote for a thing in a mode; null: nobody did. */
-function written(list: readonly Stowed[] | undefined, itemId: string, mode: Mode): Spot | null {
-  const one = list && byItem(list).get(itemId);
+function spotIn(list: readonly Stowed[], itemId: string, mode: Mode): Spot | null {
+  const one = byItem(list).get(itemId);
   return one ? (one[mode] ?? one.fish) : null;
 }
 
@@ -74,160 +78,149 @@ export function leashesAboard(aboard: readonly Aboard[], { clearSide }: Pick<Ang
 
 /**
  * Everything aboard in its place in one mode. What lies in a thing that is not aboard, or in a place that the boat has not, is nowhere, and
- * said to be. @param before the plan that this one follows: what lies as it lay is the same record
+ * said to be. What lies as it lay in a plan before is the same record.
  */
-export function planOf(
-  { aboard, craft, angler, stow }: PlanInput,
-  mode: Mode = 'fish',
-  before: StowPlan | null = null,
-): StowPlan {
+export function planOf({ aboard, craft, angler, stow }: PlanInput, mode: Mode = 'fish'): StowPlan {
   const entries = byItem(stow.things);
   const ofSetUp = setUpOf(craft).stow?.things;
-  const zones = zoneIndex(zonesOf(craft));
-  const leashes = leashesAboard(aboard, angler);
-  const followed = before instanceof Plan && before.follows(mode, craft, angler, leashes) ? before : null;
-  const fewer = followed && withoutLone(followed, aboard, entries);
-  if (fewer) return new Plan(mode, craft, fewer, angler, leashes);
-  const old = followed?.things ?? [];
-  let known: Map<string, number> | null = null;
-  const index = (id: string): number | undefined => {
-    known ??= new Map(aboard.map(({ item }, i) => [item.id, i]));
-    return known.get(id);
-  };
-  const things: (Placed | undefined)[] = [];
+  const ground = groundOf(craft, angler, leashesAboard(aboard, angler));
+  const index = indexOf(aboard);
+  /** Of each thing where it is known to lie, whatever else is aboard. */
+  const alone: (Placed | null)[] = [];
   const spots: Spot[] = [];
   const by: Placed['by'][] = [];
-  let [rods, near, anyBuried] = [0, 0, false];
+  const written: (Stowed | undefined)[] = [];
+  const bottoms = new Set<string | null>();
+  let rods = 0;
   for (const one of aboard) {
     const { item, entry } = one;
     const nth = isRod(item.kind) ? rods++ : 0;
     const own = entries.get(item.id);
-    // Most of it lies as it lay: what came or went moves the rest by one.
-    const at = old[near]?.one === one ? near : old[near + 1]?.one === one ? near + 1 : -1;
-    const was = at < 0 ? undefined : old[at];
-    near = at < 0 ? near : at + 1;
-    if (was && was.entry === own && standsBySelf(was)) {
-      things.push(was);
-      spots.push(was.spot);
-      by.push(was.by);
+    written.push(own);
+    const lone = own || ofSetUp ? null : ground.loneOf(one);
+    alone.push(lone);
+    if (lone) {
+      spots.push(lone.spot);
+      by.push('kind');
       continue;
     }
     const planned = own ? (own[mode] ?? own.fish) : null;
-    const setUp = planned ? null : written(ofSetUp, item.id, mode);
-    const boxAt = !entry.outsideContainer && item.containerId !== null ? index(item.containerId) : undefined;
+    const setUp = planned || !ofSetUp ? null : spotIn(ofSetUp, item.id, mode);
+    const boxAt = !entry.outsideContainer && item.containerId !== null ? index.get(item.containerId) : undefined;
     const box = boxAt === undefined ? undefined : aboard[boxAt]?.item;
-    const spot = planned ?? setUp ?? (box ? boxedSpot(item, box) : usualSpotOf(item, craft, angler, leashes, nth));
-    things.push(undefined);
+    const spot = planned ?? setUp ?? (box ? boxedSpot(item, box) : ground.usual(item, nth));
     spots.push(spot);
     by.push(planned ? 'plan' : setUp ? 'set-up' : 'kind');
-    anyBuried ||= spot.layer === 'bottom';
+    if (spot.layer === 'bottom') bottoms.add(spot.id);
   }
+  // Where something lies at the bottom, what lies there over it.
   const covering = new Set<string>();
-  if (anyBuried) for (const spot of spots) if (spot.layer !== 'bottom') covering.add(placeKey(spot));
+  if (bottoms.size > 0)
+    for (const spot of spots) if (spot.layer !== 'bottom' && bottoms.has(spot.id)) covering.add(placeKey(spot));
   const buried = (spot: Spot) => spot.layer === 'bottom' && covering.has(placeKey(spot));
 
   const located: (Located | undefined)[] = [];
   const resolve = (i: number, seen: number): Located => {
-    const known = things[i] ?? located[i];
-    if (known) return known;
-    const made = seen > aboard.length ? NOWHERE : locate(i, seen);
-    located[i] = made;
-    return made;
+    const found = alone[i] ?? located[i] ?? (seen > aboard.length ? NOWHERE : locate(i, seen));
+    located[i] = found;
+    return found;
   };
   const locate = (i: number, seen: number): Located => {
     const [one, spot] = [aboard[i], spots[i]];
     if (!one || !spot) return NOWHERE;
     if (one.entry.carriedBy !== null) return elsewhere('companion', one.entry.carriedBy);
-    if (spot.in !== 'thing') return plainly(spot, { zones, craft, angler, buried: buried(spot) });
-    const at = spot.id === null || spot.id === one.item.id ? undefined : index(spot.id);
+    if (spot.in !== 'thing') return plainly(spot, buried(spot), ground);
+    const at = spot.id === null || spot.id === one.item.id ? undefined : index.get(spot.id);
     const box = at === undefined ? undefined : aboard[at]?.item;
     if (at === undefined || !box) return NOWHERE;
     return inBox(spot, one.item.id, box, resolve(at, seen + 1), buried(spot));
   };
-  const placed = aboard.map((one, i): Placed => {
+  const things = aboard.map((one, i): Placed => {
+    const lone = alone[i];
+    if (lone) return lone;
     const { lies, zone } = resolve(i, 0);
-    return (
-      things[i] ?? {
-        one,
-        spot: spots[i] ?? LOST,
-        entry: entries.get(one.item.id),
-        by: by[i] ?? 'kind',
-        lies,
-        zone,
-        eye: null,
-      }
-    );
+    return { one, spot: spots[i] ?? LOST, entry: written[i], by: by[i] ?? 'kind', lies, zone, eye: null };
   });
-  return new Plan(mode, craft, leashed(placed, craft), angler, leashes);
+  const eyes = leashed(things, craft);
+  return new Plan(
+    mode,
+    craft,
+    things.map((placed, i) => alone[i] ?? sameAsWas(placed, eyes.get(placed) ?? null, ground)),
+  );
 }
 /** Where a thing lies, as others share it. */
 const placeKey = ({ in: where, id }: Spot) => `${where} ${id ?? ''}`;
-/** Whether where it is hangs on nothing else aboard. */
-function standsBySelf({ one, spot }: Placed): boolean {
-  return spot.in !== 'thing' && spot.layer !== 'bottom' && one.item.containerId === null && !isRod(one.item.kind);
-}
-
-/** What is left of a plan when only things went on which nothing else hangs: it lies as it lay. null: more than that changed. */
-function withoutLone(
-  before: Plan,
-  aboard: readonly Aboard[],
-  entries: ReadonlyMap<string, Stowed>,
-): readonly Placed[] | null {
-  if (aboard.length >= before.things.length) return null;
-  const kept: Placed[] = [];
-  for (const placed of before.things) {
-    const stays = placed.one === aboard[kept.length];
-    if (stays && placed.entry === entries.get(placed.one.item.id)) kept.push(placed);
-    else if (stays || !before.isLone(placed)) return null;
-  }
-  return kept.length === aboard.length ? kept : null;
-}
 
 class Plan implements StowPlan {
   private known: ReadonlyMap<string, Placed> | null = null;
-  private hung: { on: ReadonlySet<string>; covers: ReadonlyMap<string, number> } | null = null;
   constructor(
     readonly mode: Mode,
     readonly craft: Craft,
     readonly things: readonly Placed[],
-    private readonly angler: Angler,
-    private readonly leashes: Leashes,
   ) {}
-  follows(mode: Mode, craft: Craft, angler: Angler, { rods, paddle }: Leashes): boolean {
-    const { leashes } = this;
-    return (
-      this.mode === mode &&
-      this.craft === craft &&
-      this.angler === angler &&
-      leashes.rods === rods &&
-      leashes.paddle === paddle
-    );
-  }
-  /** Whether nothing aboard lies in a thing or under it, shares its leashes, or is counted after it. */
-  isLone({ one: { item }, spot }: Placed): boolean {
-    this.hung ??= this.counted();
-    const { on, covers } = this.hung;
-    return (
-      !isRod(item.kind) &&
-      spot.held !== 'leashed' &&
-      !on.has(item.id) &&
-      (spot.layer === 'bottom' || covers.get(placeKey(spot)) !== 1)
-    );
-  }
-  /** What something lies in, and how many lie over the bottom of each place. */
-  private counted() {
-    const on = new Set<string>();
-    const covers = new Map<string, number>();
-    for (const { spot } of this.things) {
-      if (spot.in === 'thing' && spot.id !== null) on.add(spot.id);
-      if (spot.layer !== 'bottom') covers.set(placeKey(spot), (covers.get(placeKey(spot)) ?? 0) + 1);
-    }
-    return { on, covers };
-  }
   get byId() {
     this.known ??= new Map(this.things.map((placed) => [placed.one.item.id, placed]));
     return this.known;
   }
+}
+
+/** A boat with whoever sits in it: what is worked out for a thing there is worked out once. */
+interface Ground {
+  craft: Craft;
+  angler: Angler;
+  zones: ReadonlyMap<string, Zone>;
+  usual: UsualSpots;
+  /** Of a spot that is in no other thing, as it lies free and under others. */
+  locatedOf: (spot: Spot) => { free: Located | null; under: Located | null };
+  /** A thing where its kind usually is, if that hangs on nothing else aboard and nothing was written of it; null: it does. */
+  loneOf: (one: Aboard) => Placed | null;
+  /** The last records of a thing: it is tried here and there, and comes back to where it was. */
+  placedOf: (one: Aboard) => Placed[];
+}
+const grounds = rememberFor((_: Craft) => new Map<string, Ground>());
+function groundOf(craft: Craft, angler: Angler, leashes: Leashes): Ground {
+  const known = grounds(craft);
+  const key = `${angler.heightM} ${leashes.clearSide} ${String(leashes.rods)} ${String(leashes.paddle)}`;
+  const found = known.get(key);
+  if (found) return found;
+  const ground: Ground = {
+    craft,
+    angler,
+    zones: new Map(zonesOf(craft).map((zone) => [zone.id, zone])),
+    usual: usualSpots(craft, angler, leashes),
+    locatedOf: rememberFor((_: Spot) => ({ free: null, under: null })),
+    loneOf: rememberFor((one: Aboard) => placedAlone(one, ground)),
+    placedOf: rememberFor((_: Aboard) => []),
+  };
+  known.set(key, ground);
+  return ground;
+}
+function placedAlone(one: Aboard, ground: Ground): Placed | null {
+  const { item, entry } = one;
+  if (isRod(item.kind) || item.containerId !== null || entry.carriedBy !== null) return null;
+  const spot = ground.usual(item, 0);
+  if (spot.layer === 'bottom' || spot.held === 'leashed') return null;
+  return { one, spot, entry: undefined, by: 'kind', ...plainly(spot, false, ground), eye: null };
+}
+const MOST_RECORDS = 4;
+/** A thing as it lies, by the record it had when it last lay so. */
+function sameAsWas(now: Placed, eye: Zone | null, { placedOf }: Ground): Placed {
+  const records = placedOf(now.one);
+  const { spot, entry, by, lies, zone } = now;
+  for (const was of records)
+    if (
+      was.spot === spot &&
+      was.entry === entry &&
+      was.by === by &&
+      was.zone === zone &&
+      was.eye === eye &&
+      sameLies(was.lies, lies)
+    )
+      return was;
+  const made: Placed = { ...now, eye };
+  if (records.length >= MOST_RECORDS) records.shift();
+  records.push(made);
+  return made;
 }
 
 interface Located {
@@ -246,22 +239,13 @@ function elsewhere(where: 'companion' | 'vehicle', id: string | null): Located {
   return { lies: { ...NOWHERE.lies, in: where, id, place, reach: 'ashore', dry: 'sealed', held: true }, zone: null };
 }
 
-interface Ground {
-  zones: ReadonlyMap<string, Zone>;
-  craft: Craft;
-  angler: Angler;
-  buried: boolean;
+/** A spot that is in no other thing. */
+function plainly(spot: Spot, buried: boolean, ground: Ground): Located {
+  const known = ground.locatedOf(spot);
+  if (buried) return (known.under ??= placeOf(spot, buried, ground));
+  return (known.free ??= placeOf(spot, buried, ground));
 }
-/** A spot that is in no other thing, worked out once for a boat and whoever sits in it: the same record while nothing of that changes. */
-const plain = rememberFor((_: Spot) => ({ craft: null as Craft | null, heightM: 0, buried: false, located: NOWHERE }));
-function plainly(spot: Spot, ground: Ground): Located {
-  const known = plain(spot);
-  const { craft, angler, buried } = ground;
-  if (known.craft !== craft || known.heightM !== angler.heightM || known.buried !== buried)
-    Object.assign(known, { craft, heightM: angler.heightM, buried, located: placeOf(spot, ground) });
-  return known.located;
-}
-function placeOf({ in: where, id, held, state }: Spot, { zones, craft, angler, buried }: Ground): Located {
+function placeOf({ in: where, id, held, state }: Spot, buried: boolean, { zones, craft, angler }: Ground): Located {
   if (where === 'vehicle') return elsewhere('vehicle', null);
   if (where === 'body')
     return {
@@ -340,11 +324,14 @@ function drier(a: Lies['dry'], b: Lies['dry']): Lies['dry'] {
 }
 
 /** Each leash on its pad-eye: the one that is written, else the nearest with room. A leash to a container needs none. */
-function leashed(things: readonly Placed[], craft: Craft): readonly Placed[] {
+function leashed<One extends Pick<Placed, 'spot' | 'zone'>>(
+  things: readonly One[],
+  craft: Craft,
+): ReadonlyMap<One, Zone> {
   const eyes = eyesOf(craft);
   const on = new Map<string, number>();
-  const taken = new Map<Placed, Zone>();
-  const take = (placed: Placed, eye: Zone) => {
+  const taken = new Map<One, Zone>();
+  const take = (placed: One, eye: Zone) => {
     on.set(eye.id, (on.get(eye.id) ?? 0) + 1);
     taken.set(placed, eye);
   };
@@ -364,11 +351,7 @@ function leashed(things: readonly Placed[], craft: Craft): readonly Placed[] {
     }
     if (nearest) take(placed, nearest);
   }
-  // What is tied as it was tied is the same record.
-  return things.map((placed) => {
-    const eye = taken.get(placed) ?? null;
-    return placed.eye === eye ? placed : { ...placed, eye };
-  });
+  return taken;
 }
 /** How many leashes are on each pad-eye. */
 export function leashesOn(things: readonly Placed[]): ReadonlyMap<string, number> {

@@ -7,19 +7,19 @@ import { demoAngler } from '../demo/people';
 import type { Craft } from '../documents/craft';
 import { newItem } from '../editing/newItem';
 import { fitsIn } from './fits';
-import { type Leashes, isClothing, spotIn, usualHold, usualSpotOf } from './usual';
+import { type Leashes, isClothing, spotIn, usualHold, usualSpots } from './usual';
 
 const leashes: Leashes = { rods: true, paddle: true, clearSide: 'right' };
 const [wagtail] = demoCraft as [Craft];
 const spot = (kind: KindId, craft = wagtail, given = leashes) =>
-  usualSpotOf(newItem(`a-${kind}`, kind), craft, demoAngler, given, 0);
+  usualSpots(craft, demoAngler, given)(newItem(`a-${kind}`, kind), 0);
 
 describe('the usual place of a thing', () => {
   it.each(demoCraft.map((craft) => [craft.name, craft] as const))('on %s takes it, whatever its kind', (_, craft) => {
     const zones = new Map(zonesOf(craft).map((zone) => [zone.id, zone]));
     for (const kind of kindIds) {
       const item = newItem(`a-${kind}`, kind);
-      const usual = usualSpotOf(item, craft, demoAngler, leashes, 0);
+      const usual = usualSpots(craft, demoAngler, leashes)(item, 0);
       if (usual.in !== 'zone') continue;
       const zone = zones.get(usual.id ?? '');
       expect(zone, `${kind} at ${usual.id ?? ''}`).toBeDefined();
@@ -42,9 +42,8 @@ describe('the usual place of a thing', () => {
   });
   it('of a first and a second rod are two places', () => {
     const rod = kindIds.find(isRod) as KindId;
-    const [first, second] = [0, 1].map((nth) =>
-      usualSpotOf(newItem(`rod-${nth}`, rod), wagtail, demoAngler, leashes, nth),
-    );
+    const usual = usualSpots(wagtail, demoAngler, leashes);
+    const [first, second] = [0, 1].map((nth) => usual(newItem(`rod-${nth}`, rod), nth));
     expect(first?.id).not.toBe(second?.id);
   });
   it('changes with the side one climbs in by only for what may lie on either', () => {

@@ -14,7 +14,7 @@ import { zonesOf } from '../boat/zones';
 import type { Zone } from '../documents/boatParts';
 import type { Craft } from '../documents/craft';
 import type { Item } from '../documents/item';
-import { type Spot, spotOf } from '../documents/stow';
+import type { Spot } from '../documents/stow';
 import { rememberFor } from '../units/remember';
 import type { BodyPart } from '../vocabulary/stow';
 import { fitsIn, isClosed } from './fits';
@@ -101,7 +101,6 @@ export function usualHold(item: Item, zone: Pick<Zone, 'kind' | 'cord'>, leashes
 
 /** What comes in a packet, and stays in it. */
 const inPacket: ReadonlySet<KindId> = new Set<KindId>(['hook-packet', 'jig-heads', 'feather-rig']);
-const NOT_YET = spotOf('nowhere', null);
 /** All that is not the place itself, as it usually is. */
 function manner({ kind, qualities }: Item): Pick<Spot, 'eyeId' | 'cover' | 'layer' | 'state' | 'at'> {
   const { means, aside } = kinds[kind];
@@ -181,45 +180,15 @@ function isNear(zone: Zone, xM: number, craft: Craft): boolean {
 }
 const NEAR = 0.34;
 
-interface Known extends Leashes {
-  craft: Craft | null;
-  heightM: number;
-  nth: number;
-  spot: Spot;
-}
-const known = rememberFor((_: Item): Known => ({
-  craft: null,
-  heightM: 0,
-  nth: 0,
-  rods: false,
-  paddle: false,
-  clearSide: 'left',
-  spot: NOT_YET,
-}));
-
 /** Where a thing of its kind usually is on this boat, and what usually keeps it there. @param nth of how many of its sort came before it */
-export function usualSpotOf(item: Item, craft: Craft, angler: Angler, leashes: Leashes, nth: number): Spot {
-  const last = known(item);
-  const { heightM } = angler;
-  const { rods, paddle, clearSide } = leashes;
-  const same =
-    last.craft === craft &&
-    last.heightM === heightM &&
-    last.nth === nth &&
-    last.rods === rods &&
-    last.paddle === paddle &&
-    last.clearSide === clearSide;
-  if (!same)
-    Object.assign(last, {
-      craft,
-      heightM,
-      nth,
-      rods,
-      paddle,
-      clearSide,
-      spot: makeSpot(item, craft, angler, leashes, nth),
-    });
-  return last.spot;
+export type UsualSpots = (item: Item, nth: number) => Spot;
+/** Usual places on a boat for whoever sits in it, each worked out once. */
+export function usualSpots(craft: Craft, angler: Angler, leashes: Leashes): UsualSpots {
+  const spotsOf = rememberFor((_: Item) => [] as (Spot | undefined)[]);
+  return (item, nth) => {
+    const spots = spotsOf(item);
+    return (spots[nth] ??= makeSpot(item, craft, angler, leashes, nth));
+  };
 }
 
 function makeSpot(item: Item, craft: Craft, angler: Angler, leashes: Leashes, nth: number): Spot {

@@ -4,7 +4,7 @@ import { kinds } from '../catalog/gear/kinds';
 import { drift } from '../holding/drift';
 import type { SpotHour } from '../environment/spot';
 import type { Item } from '../documents/item';
-import type { Brief } from '../documents/outing';
+import type { Outward } from '../documents/outing';
 import type { Looked, Places } from '../documents/references';
 import type { Rig, Workings } from '../documents/workings';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
@@ -30,7 +30,7 @@ export interface SpareLine {
 }
 
 /** Spares of each lure and terminal kind aboard, against what is likely to be lost. */
-export function spareLines(looked: Looked, e: DayExposures, brief: Brief, workings: Workings): SpareLine[] {
+export function spareLines(looked: Looked, e: DayExposures, brief: Outward, workings: Workings): SpareLine[] {
   const hours = Math.min(hoursOnWater(e), 24);
   return looked.aboard
     .filter(({ item }) => kinds[item.kind].means.some((id) => id === 'lures' || id === 'terminal'))

@@ -39,7 +39,7 @@ const level = (
   otherwiseAfloat: Context['otherwiseAfloat'] = [],
 ) => {
   const rule = afloatRules.find((one) => one.code === code);
-  return rule?.find({ afloat, otherwiseAfloat, brief: { standing } } as unknown as Context)[0]?.level ?? null;
+  return rule?.find({ afloat, otherwiseAfloat, outward: { standing } } as unknown as Context)[0]?.level ?? null;
 };
 
 describe('a boat afloat', () => {

@@ -246,13 +246,13 @@ const MOST_ARM_M = 2;
 
 const unsteadyStanding = rule({
   code: 'standing-unsteady',
-  reads: ['afloat', 'otherwiseAfloat', 'brief'],
+  reads: ['afloat', 'otherwiseAfloat', 'outward'],
   station: 'brief',
   boatPart: 'afloat',
   measure: 'm',
   slack: 0.005,
   find: (context) => {
-    if (!context.brief.standing) return [];
+    if (!context.outward.standing) return [];
     // One stands to fish: with the catch aboard and before it.
     const ways = waysAfloat(context, 'standing').filter(({ when }) => when === null || when.mode === 'fish');
     const held = worstOf(ways, ({ now }) => -now.gmM, 0.005);

@@ -21,10 +21,10 @@ const blankWords: Record<Blank, string> = {
 
 const briefIncomplete = rule({
   code: 'brief-incomplete',
-  reads: ['brief', 'places'],
+  reads: ['outward', 'places'],
   station: 'brief',
   measure: 'blanks',
-  find: ({ brief, places }) => {
+  find: ({ outward: brief, places }) => {
     const blanks = openBlanks(brief, places);
     return blanks.length > 0
       ? [{ level: 'stop', basis: 'physics', extent: blanks.length, facts: { blanks: blanks as readonly Blank[] } }]
@@ -39,10 +39,10 @@ const briefIncomplete = rule({
 
 const hoursReversed = rule({
   code: 'hours-reversed',
-  reads: ['brief', 'places', 'day'],
+  reads: ['outward', 'places', 'day'],
   station: 'brief',
   measure: 'whether',
-  find: ({ brief: { launchAt, homeAt }, places, day }) =>
+  find: ({ outward: { launchAt, homeAt }, places, day }) =>
     places.water && (day.launchAt === null || day.homeAt === null)
       ? [{ level: 'stop', basis: 'physics', extent: 1, facts: { launchAt, homeAt } }]
       : [],
@@ -56,11 +56,11 @@ const hoursReversed = rule({
 
 const hoursGone = rule({
   code: 'hours-gone',
-  reads: ['brief', 'day', 'now', 'log'],
+  reads: ['outward', 'day', 'now', 'log'],
   station: 'brief',
   measure: 'whether',
   // Of an outing that is over and logged nothing is asked any more.
-  find: ({ brief: { launchAt, date }, day: { homeAt }, now, log }) =>
+  find: ({ outward: { launchAt, date }, day: { homeAt }, now, log }) =>
     homeAt !== null && homeAt < now && log === null
       ? [{ level: 'stop', basis: 'physics', extent: 1, facts: { launchAt, date } }]
       : [],
@@ -164,10 +164,10 @@ const conditionsStale = rule({
 
 const firstOutings = rule({
   code: 'first-outings',
-  reads: ['places', 'brief'],
+  reads: ['places', 'outward'],
   station: 'brief',
   measure: 'whether',
-  find: ({ places: { craft, angler }, brief }) => {
+  find: ({ places: { craft, angler }, outward: brief }) => {
     if (!craft || craft.outingsLogged >= SHAKEDOWN_OUTINGS || brief.trip === 'shakedown') return [];
     const level: FindingLevel = angler?.experience === 'new' ? 'mind' : 'note';
     return [{ level, basis: 'school', extent: 1, facts: { craft: craft.name, logged: craft.outingsLogged } }];

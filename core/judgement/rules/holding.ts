@@ -165,11 +165,11 @@ const anchorNoRelease = rule({
 
 const poleNoHold = rule({
   code: 'pole-no-hold',
-  reads: ['ground', 'day', 'brief'],
+  reads: ['ground', 'day', 'outward'],
   station: 'workings',
   sheet: 'anchor',
   measure: 'whether',
-  find: ({ ground, day: { spot }, brief }) => {
+  find: ({ ground, day: { spot }, outward: brief }) => {
     const { aboard, area } = ground;
     if (!brief.techniques.includes('anchored bait') || !area) return [];
     if (aboard.some(({ item }) => anchorOf(item) !== null)) return [];
@@ -201,11 +201,11 @@ const JERKED_M = 0.4;
 /** Made fast to a pile, a buoy or a wreck's line: a way of holding of its own, and never more in stream than an anchor. */
 const madeFast = rule({
   code: 'made-fast',
-  reads: ['ground', 'day', 'brief', 'workings'],
+  reads: ['ground', 'day', 'outward', 'workings'],
   station: 'workings',
   sheet: 'anchor',
   measure: 'm/s',
-  find: ({ ground: { aboard, area }, day: { spot, hs }, brief, workings }) => {
+  find: ({ ground: { aboard, area }, day: { spot, hs }, outward: brief, workings }) => {
     const hook = aboard.find(({ item }) => item.kind === 'structure-hook')?.item;
     const anchored = aboard.some(({ item }) => anchorOf(item) !== null);
     if (!hook || anchored || !area || !brief.techniques.includes('anchored bait')) return [];
@@ -255,12 +255,12 @@ const DRIFT_MINDED = 2.5;
 /** The drift by its own sum, with the drogue that is aboard, against what is wanted. */
 const driftFast = rule({
   code: 'drift-fast',
-  reads: ['jigs', 'brief', 'workings', 'needs'],
+  reads: ['jigs', 'outward', 'workings', 'needs'],
   station: 'workings',
   sheet: 'drift',
   measure: 'm/s',
   // With nothing aboard to slow the boat, the need says it.
-  find: ({ jigs, brief, workings: { targetDriftMps }, needs }) => {
+  find: ({ jigs, outward: brief, workings: { targetDriftMps }, needs }) => {
     if (!brief.techniques.includes('drifting') || needs.some(({ id, met }) => id === 'hold-boat' && !met)) return [];
     const worst = jigs.toSorted((a, b) => b.driftMps - a.driftMps)[0];
     if (!worst || worst.driftMps < targetDriftMps * DRIFT_TOLD) return [];

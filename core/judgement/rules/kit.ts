@@ -86,11 +86,11 @@ const foamFavoured = rule({
 
 const gaffAboard = rule({
   code: 'gaff-aboard',
-  reads: ['carried', 'day', 'brief', 'needs'],
+  reads: ['carried', 'day', 'outward', 'needs'],
   station: 'kit',
   measure: 'whether',
   // Where it is what leaves the landing unmet, it is told there.
-  find: ({ carried, day, brief, needs }) => {
+  find: ({ carried, day, outward: brief, needs }) => {
     if (needs.some(({ id, met }) => id === 'land-fish' && !met)) return [];
     const released = brief.keep === 0 && brief.targets.length > 0;
     const why = day.inflatable ? ('inflatable' as const) : released ? ('released' as const) : null;

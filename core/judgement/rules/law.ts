@@ -98,10 +98,10 @@ const rodsOverRule = rule({
 
 const anchorForbidden = rule({
   code: 'anchor-forbidden',
-  reads: ['places', 'brief'],
+  reads: ['places', 'outward'],
   station: 'brief',
   measure: 'whether',
-  find: ({ places, brief }) =>
+  find: ({ places, outward: brief }) =>
     held(places, 'no-anchor').flatMap(({ law, authority, citation }) => {
       const there = law.areaId === null || law.areaId === places.area?.id;
       if (!there || !brief.techniques.includes('anchored bait')) return [];
@@ -164,10 +164,10 @@ function seasonDay(monthDay: string): string {
 
 const closedSeason = rule({
   code: 'closed-season',
-  reads: ['places', 'brief'],
+  reads: ['places', 'outward'],
   station: 'brief',
   measure: 'whether',
-  find: ({ places, brief: { date } }) =>
+  find: ({ places, outward: { date } }) =>
     held(places, 'closed').flatMap(({ law: { speciesId, from, to }, authority, citation }) => {
       const species = nameOf(places, speciesId);
       if (species === null || !inSeason(date.slice(5), from, to)) return [];

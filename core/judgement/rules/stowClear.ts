@@ -18,11 +18,11 @@ const WINDY_MPS = 6;
 type ClearWhat = 're-entry' | 'net' | 'fight' | 'cast' | 'sweep' | 'knees' | 'fly line';
 const clear = rule({
   code: 'stow-in-the-way',
-  reads: ['plan', 'angler', 'brief'],
+  reads: ['plan', 'angler', 'outward'],
   station: 'stow',
   placing: true,
   measure: 'things',
-  find: ({ plan, angler, brief }) => {
+  find: ({ plan, angler, outward: brief }) => {
     if (!plan || !angler) return [];
     const { craft } = plan;
     const seat = seatOf(craft);
@@ -231,12 +231,12 @@ function isShut(plan: StowPlan, id: string): boolean {
 const highThings = rule({
   code: 'stow-high',
   notes: true,
-  reads: ['plan', 'day', 'brief'],
+  reads: ['plan', 'day', 'outward'],
   station: 'stow',
   placing: true,
   measure: 'm²',
   slack: 0.05,
-  find: ({ plan, day, brief }) => {
+  find: ({ plan, day, outward: brief }) => {
     const high = plan?.things.filter((placed) => standsUp(placed) && topOver(placed) > HIGH_M) ?? [];
     const area = high.reduce((sum, placed) => sum + topOver(placed) * kinds[placed.one.item.kind].sizeM[1], 0);
     const windy = (day.wind?.value ?? 0) >= WINDY_MPS || brief.standing;
@@ -258,11 +258,11 @@ const highThings = rule({
 
 const quiet = rule({
   code: 'stow-hard',
-  reads: ['plan', 'brief'],
+  reads: ['plan', 'outward'],
   station: 'stow',
   placing: true,
   measure: 'things',
-  find: ({ plan, brief }) => {
+  find: ({ plan, outward: brief }) => {
     if (!plan || !brief.techniques.includes('sight fishing')) return [];
     const list = plan.things.filter(
       ({ one, zone, spot }) =>

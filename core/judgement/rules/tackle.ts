@@ -11,11 +11,11 @@ const MANY_MORE = 6;
 
 const sparesFew = rule({
   code: 'spares-few',
-  reads: ['tackle', 'day', 'brief', 'workings'],
+  reads: ['tackle', 'day', 'outward', 'workings'],
   station: 'workings',
   sheet: 'spares',
   measure: 'pieces',
-  find: ({ tackle, day, brief, workings }) =>
+  find: ({ tackle, day, outward: brief, workings }) =>
     spareLines(tackle, day, brief, workings).flatMap(({ item, have, carry, expected, hours }) =>
       have !== null && have < carry
         ? [
@@ -38,11 +38,11 @@ const sparesFew = rule({
 const sparesMany = rule({
   code: 'spares-many',
   notes: true,
-  reads: ['tackle', 'day', 'brief', 'workings'],
+  reads: ['tackle', 'day', 'outward', 'workings'],
   station: 'workings',
   sheet: 'spares',
   measure: 'pieces',
-  find: ({ tackle, day, brief, workings }) =>
+  find: ({ tackle, day, outward: brief, workings }) =>
     spareLines(tackle, day, brief, workings).flatMap(({ item, have, carry }) =>
       have !== null && have >= carry && have > carry * MANY_TIMES + MANY_MORE
         ? [
@@ -65,11 +65,11 @@ const sparesMany = rule({
 const jigLight = rule({
   code: 'jig-light',
   notes: true,
-  reads: ['tackle', 'brief', 'workings', 'jigs'],
+  reads: ['tackle', 'outward', 'workings', 'jigs'],
   station: 'workings',
   sheet: 'jig',
   measure: 'g',
-  find: ({ tackle, brief: { techniques }, workings, jigs }) => {
+  find: ({ tackle, outward: { techniques }, workings, jigs }) => {
     const haveG = Math.max(0, ...tackle.aboard.map(({ item }) => item.attributes.lureG ?? 0));
     if (!techniques.includes('jigging') || haveG === 0) return [];
     const most = jigs.toSorted((a, b) => b.massG - a.massG)[0];
@@ -87,11 +87,11 @@ const jigLight = rule({
 
 const spreadWide = rule({
   code: 'spread-wide',
-  reads: ['tackle', 'exposures', 'brief', 'workings'],
+  reads: ['tackle', 'exposures', 'outward', 'workings'],
   station: 'workings',
   sheet: 'spread',
   measure: 'm',
-  find: ({ tackle, exposures, brief, workings }) => {
+  find: ({ tackle, exposures, outward: brief, workings }) => {
     if (!brief.techniques.includes('trolling') || exposures.traffic !== 'busy' || exposures.rods < 2) return [];
     const sum = trollingSpread(tackle, workings);
     if (!sum || sum.spreadM <= CROWD_M) return [];

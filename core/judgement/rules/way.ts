@@ -99,10 +99,10 @@ const homeLate = rule({
 // Darkness that is meant is a note; darkness that comes because one is late is minded.
 const homeAfterDark = rule({
   code: 'home-after-dark',
-  reads: ['day', 'places', 'brief'],
+  reads: ['day', 'places', 'outward'],
   station: 'brief',
   measure: 'minutes',
-  find: ({ day: { plan }, places: { water }, brief }) => {
+  find: ({ day: { plan }, places: { water }, outward: brief }) => {
     if (!plan || !water || plan.homeAt === null || plan.homeAt <= plan.deadline) return [];
     const { latDeg, lonDeg, timeZone } = water;
     if (isDark(plan.deadline, latDeg, lonDeg) || !isDark(plan.homeAt, latDeg, lonDeg)) return [];

@@ -211,10 +211,10 @@ const wavesOverLimit = rule({
 /** Whose hull carries one standing is another sum; in waves it is the feet that decide, and flat water is where one stands. */
 const standingInWaves = rule({
   code: 'standing-in-waves',
-  reads: ['day', 'brief'],
+  reads: ['day', 'outward'],
   station: 'brief',
   measure: 'm',
-  find: ({ day: { hs }, brief }) => {
+  find: ({ day: { hs }, outward: brief }) => {
     if (!brief.standing || !hs || hs.value <= sheltered.waveM * (1 + ESTIMATE_SLACK)) return [];
     const facts = { waveM: hs.value, at: hs.at };
     return [{ level: 'mind', basis: 'judgement', extent: hs.value, facts }];
