@@ -33,8 +33,7 @@ export const ownHouseTest = base.extend<{ house: House; settings: Record<string,
   settings: [{}, { option: true }],
   house: async ({ settings }, use) => {
     await onACopy(async (folder) => {
-      const start = (port = '0') =>
-        startServer({ TALLY_DATA: folder, PORT: port, ...settings }, ['dist/server/main.js']);
+      const start = (port = '0') => startServer({ TALLY_DATA: folder, PORT: port, ...settings });
       let running = await start();
       await use({
         url: () => running.url,

@@ -1,7 +1,5 @@
-import { mkdirSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
-import { PGlite } from '@electric-sql/pglite';
-import { setup as makeDump, readDump } from '../server/testing/makeDump';
+import { rmSync } from 'node:fs';
+import { emptyHouse } from '../server/testing/makeDump';
 import { startServer } from '../server/testing/startServer';
 import { templateFolder } from './house';
 
@@ -9,15 +7,9 @@ import { templateFolder } from './house';
 async function makeTemplate(): Promise<void> {
   const { ensureBuilt } = await import('../scripts/prepare.mjs');
   await ensureBuilt();
-  await makeDump();
   rmSync(templateFolder, { recursive: true, force: true });
-  mkdirSync(templateFolder, { recursive: true });
-  const client = await PGlite.create({
-    dataDir: join(templateFolder, 'db'),
-    loadDataDir: readDump(),
-  });
-  await client.close();
-  const server = await startServer({ TALLY_DATA: templateFolder }, ['dist/server/main.js']);
+  await emptyHouse(templateFolder);
+  const server = await startServer({ TALLY_DATA: templateFolder });
   await server.kill('SIGINT');
 }
 

@@ -31,7 +31,7 @@ const dragged = {
 /** Script per frame, ms, in a real browser: while the launch of an eight-hour outing with eight legs is dragged, a place on a boat, and a thing from place to place. */
 export async function measureDrag(outing: Outing): Promise<{ handleMs: number; placeMs: number; thingMs: number }> {
   const folder = mkdtempSync(join(tmpdir(), 'tally-bench-'));
-  const server = await startServer({ TALLY_DATA: folder }, ['dist/server/main.js']);
+  const server = await startServer({ TALLY_DATA: folder });
   const browser = await chromium.launch(config.use?.launchOptions ?? {});
   try {
     const path = `/api/outings/${outing.id}`;

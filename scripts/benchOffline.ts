@@ -12,7 +12,7 @@ const RELOADS = 5;
 /** A carried outing in a real browser: from a reload without a server to the first step, the median of a few, and from opening the page to two hundred answers on the server, ms. */
 export async function measureOffline(): Promise<{ reloadMs: number; sentMs: number }> {
   const folder = mkdtempSync(join(tmpdir(), 'tally-bench-'));
-  const start = (port = '0') => startServer({ TALLY_DATA: folder, PORT: port }, ['dist/server/main.js']);
+  const start = (port = '0') => startServer({ TALLY_DATA: folder, PORT: port });
   let server = await start();
   const browser = await chromium.launch(config.use?.launchOptions ?? {});
   try {

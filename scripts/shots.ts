@@ -97,7 +97,7 @@ const shots: readonly Shot[] = [
 
 await ensureBuilt();
 const folder = mkdtempSync(join(tmpdir(), 'tally-shots-'));
-const server = await startServer({ TALLY_DATA: folder }, ['dist/server/main.js']);
+const server = await startServer({ TALLY_DATA: folder });
 const browser = await chromium.launch(config.use?.launchOptions ?? {});
 for (const { name, path, theme = 'paper', phone, before } of shots) {
   const page = await browser.newPage({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 } });

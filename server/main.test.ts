@@ -8,7 +8,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { often } from '../scripts/testRuns';
 import type { Outing } from '#core/documents/outing';
 import { ensureBuilt } from '../scripts/prepare.mjs';
-import { type Running, startServer as start } from './testing/startServer';
+import { emptyHouse } from './testing/makeDump';
+import { type Running, startServer } from './testing/startServer';
 
 const folder = mkdtempSync(join(tmpdir(), 'tally-main-'));
 const data = join(folder, 'data');
@@ -18,8 +19,6 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-// As people start it: from the bundle.
-const startServer = (env: Record<string, string>) => start(env, ['dist/server/main.js']);
 beforeAll(() => ensureBuilt());
 
 const path = '/api/outings/zander-dusk';
@@ -29,6 +28,7 @@ describe('the server as a process', () => {
   it(
     'is killed right after an acknowledged save, again and again, and loses nothing',
     async () => {
+      await emptyHouse(data);
       running = await startServer({ TALLY_DATA: data });
       for (let round = 1; round <= often(2); round += 1) {
         const { version, doc } = await read(running.url);
@@ -55,6 +55,7 @@ describe('the server as a process', () => {
 
   it('refuses a port in use and a folder it cannot write to, each in one sentence', async () => {
     const port = new URL(running?.url ?? 'http://127.0.0.1').port;
+    await emptyHouse(join(folder, 'other'));
     await expect(startServer({ TALLY_DATA: join(folder, 'other'), PORT: port, TALLY_DEMO: '0' })).rejects.toThrow(
       /^exit 1: Port \d+ on 127\.0\.0\.1 is already in use\. .*\n$/,
     );

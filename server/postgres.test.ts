@@ -3,6 +3,7 @@ import { createServer } from 'node:net';
 import { Pool } from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { newItem } from '#core/editing/newItem';
+import { ensureBuilt } from '../scripts/prepare.mjs';
 import { buildApp } from './app';
 import { openServer } from './storage/open';
 import { loadDemo } from './storage/demo';
@@ -23,6 +24,7 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
   let postgres: RunningPostgres;
   let admin: Pool;
   beforeAll(async () => {
+    await ensureBuilt();
     postgres = await startPostgres(bin ?? '');
     admin = new Pool({ connectionString: postgres.url(), max: 2 });
     admin.on('error', () => undefined);

@@ -10,6 +10,7 @@ import { openEmbedded } from '../storage/open';
 import * as schema from '../storage/schema';
 import { walkStore } from '../walkround/store';
 import { type TestApp, openApp } from '../testing/openApp';
+import { emptyHouse } from '../testing/makeDump';
 import { startServer } from '../testing/startServer';
 import { bytesOf, pack, textOf, unpack } from '../storage/archive';
 import { makeBackup, migrationsOf, readBackup, restoreBackup } from './backup';
@@ -183,7 +184,8 @@ it('a running server is asked for one, a stopped house is looked at and restored
   const where = { data, databaseUrl: null, backups: join(data, 'backups') };
   const clock = () => Date.now();
   await ensureBuilt();
-  const server = await startServer({ TALLY_DATA: data }, ['dist/server/main.js']);
+  await emptyHouse(data);
+  const server = await startServer({ TALLY_DATA: data });
   await fetch(`${server.url}/api/outings/zander-dusk?version=1`, { method: 'DELETE' });
   await backUp(where, MIGRATIONS, clock, say);
   const name = said.at(-1)?.split(',')[0] ?? '';
@@ -194,6 +196,7 @@ it('a running server is asked for one, a stopped house is looked at and restored
 
   const other = { ...where, data: join(folder, 'other'), backups: join(folder, 'kept') };
   const file = join(where.backups, name);
+  await emptyHouse(other.data);
   await restore(other, MIGRATIONS, { file, goOn: false }, clock, say);
   expect(said.at(-1)).toContain('Nothing was changed');
   expect(await listBackups(other.backups)).toEqual([]);

@@ -1,11 +1,7 @@
-import {
-  type AuthenticationResponseJSON,
-  type AuthenticatorTransportFuture,
-  type RegistrationResponseJSON,
-  generateAuthenticationOptions,
-  generateRegistrationOptions,
-  verifyAuthenticationResponse,
-  verifyRegistrationResponse,
+import type {
+  AuthenticationResponseJSON,
+  AuthenticatorTransportFuture,
+  RegistrationResponseJSON,
 } from '@simplewebauthn/server';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
@@ -16,6 +12,8 @@ import type { Wary } from './wary';
 import { asPerson, doneSchema, givenText, meSchema, nameText, problems } from './wire';
 
 const MOST = 10;
+// Read when the first passkey is made or used: a start need not wait for it.
+const library = () => import('@simplewebauthn/server');
 const HOUSE_NAME = 'Unhurried Tally';
 
 /** What a browser answers with; the library looks at every part of it. */
@@ -93,7 +91,9 @@ export function passkeyRoutes(
       const known = await people.passkeysOf(person.id);
       if (known.length >= MOST)
         throw new Refusal(409, 'Enough', `Nobody needs more than ${MOST} passkeys. Take one away first.`);
-      const options = await generateRegistrationOptions({
+      const options = await (
+        await library()
+      ).generateRegistrationOptions({
         ...{ rpName: HOUSE_NAME, rpID: here(request).expectedRPID },
         ...{ userName: person.name, userID: new TextEncoder().encode(person.id) },
         challenge: await newChallenge('passkey', person.id),
@@ -116,12 +116,16 @@ export function passkeyRoutes(
     async (request, reply) => {
       const person = me(request);
       const { name, answer } = request.body;
-      const verified = await verifyRegistrationResponse({
-        response: answer as unknown as RegistrationResponseJSON,
-        expectedChallenge: taken('passkey', person.id),
-        ...here(request),
-        requireUserVerification: false,
-      }).catch(() => null);
+      const verified = await (
+        await library()
+      )
+        .verifyRegistrationResponse({
+          response: answer as unknown as RegistrationResponseJSON,
+          expectedChallenge: taken('passkey', person.id),
+          ...here(request),
+          requireUserVerification: false,
+        })
+        .catch(() => null);
       const credential = verified?.verified ? verified.registrationInfo.credential : null;
       const kept =
         credential !== null &&
@@ -162,7 +166,9 @@ export function passkeyRoutes(
       },
     },
     async (request) => ({
-      ...(await generateAuthenticationOptions({
+      ...(await (
+        await library()
+      ).generateAuthenticationOptions({
         rpID: here(request).expectedRPID,
         challenge: await newChallenge('passkey sign-in', null),
         userVerification: 'preferred',
@@ -182,17 +188,21 @@ export function passkeyRoutes(
         async () => {
           const key = await people.passkey(answer.id);
           if (!key) return null;
-          const verified = await verifyAuthenticationResponse({
-            response: answer as unknown as AuthenticationResponseJSON,
-            expectedChallenge: taken('passkey sign-in', null),
-            ...here(request),
-            requireUserVerification: false,
-            credential: {
-              ...{ id: key.id, counter: key.counter },
-              publicKey: new Uint8Array(Buffer.from(key.publicKey, 'base64url')),
-              transports: JSON.parse(key.transports) as AuthenticatorTransportFuture[],
-            },
-          }).catch(() => null);
+          const verified = await (
+            await library()
+          )
+            .verifyAuthenticationResponse({
+              response: answer as unknown as AuthenticationResponseJSON,
+              expectedChallenge: taken('passkey sign-in', null),
+              ...here(request),
+              requireUserVerification: false,
+              credential: {
+                ...{ id: key.id, counter: key.counter },
+                publicKey: new Uint8Array(Buffer.from(key.publicKey, 'base64url')),
+                transports: JSON.parse(key.transports) as AuthenticatorTransportFuture[],
+              },
+            })
+            .catch(() => null);
           if (!verified?.verified) return null;
           // Of two at once with the same count one is a copy.
           if (!(await people.usePasskey(key, verified.authenticationInfo.newCounter))) return null;

@@ -2,12 +2,10 @@ import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { type ExtractTablesWithRelations, sql } from 'drizzle-orm';
-import { drizzle as drizzleServer } from 'drizzle-orm/node-postgres';
-import { migrate as migrateServer } from 'drizzle-orm/node-postgres/migrator';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { drizzle as drizzleLite } from 'drizzle-orm/pglite';
 import { migrate as migrateLite } from 'drizzle-orm/pglite/migrator';
-import { Pool } from 'pg';
+import type { Pool } from 'pg';
 import { PlainError } from '../http/plainError';
 import * as schema from './schema';
 
@@ -63,7 +61,13 @@ const FIRST_START_LOCK = 7401;
 
 /** A PostgreSQL server by its URL. */
 export async function openServer(url: string, migrations: string): Promise<OpenDatabase> {
-  const pool = new Pool({
+  // Read only where a server is used: a house in a folder does without.
+  const [{ Pool: PoolOfConnections }, { drizzle: drizzleServer }, { migrate: migrateServer }] = await Promise.all([
+    import('pg'),
+    import('drizzle-orm/node-postgres'),
+    import('drizzle-orm/node-postgres/migrator'),
+  ]);
+  const pool = new PoolOfConnections({
     connectionString: url,
     max: 8,
     connectionTimeoutMillis: CONNECT_MS,

@@ -23,6 +23,14 @@ export function readDump(): Blob {
   return new Blob([readFileSync(dumpPath())], { type: 'application/x-gzip' });
 }
 
+/** A data folder whose database is empty and migrated: beginning with it saves a start the three seconds of making one. */
+export async function emptyHouse(data: string): Promise<void> {
+  await setup();
+  mkdirSync(data, { recursive: true });
+  const client = await PGlite.create({ dataDir: join(data, 'db'), loadDataDir: readDump() });
+  await client.close();
+}
+
 /** Vitest's global setup. */
 export async function setup(): Promise<void> {
   const path = dumpPath();

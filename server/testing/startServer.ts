@@ -10,10 +10,10 @@ export interface Running {
 
 const READY = /ready at (http:\/\/\S+)/;
 
-/** Starts the real server as a process of its own, on a free port. Fails with what it said when it ends before it is ready. */
+/** Starts the server as it was built, as a process of its own, on a free port. Fails with what it said when it ends before it is ready. */
 export async function startServer(
   env: Readonly<Record<string, string>>,
-  command: readonly string[] = ['--import', 'tsx', 'server/main.ts'],
+  command: readonly string[] = ['dist/server/main.js'],
 ): Promise<Running> {
   // Without the optimising compiler of WebAssembly a start takes half the time of a core; the code run is the same.
   const child = spawn(process.execPath, ['--liftoff-only', ...command], {

@@ -1,5 +1,5 @@
 import { createRequire } from 'node:module';
-import pdfmake from 'pdfmake';
+import type pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import { plainText } from '#core/floatplan/plainText';
@@ -19,11 +19,15 @@ const faces = {
   Head: face('fraunces', 'latin', 600),
   HeadMore: face('fraunces', 'latin-ext', 600),
 };
-pdfmake.setFonts(faces);
-// A plan fetches nothing and reads nothing but its letters.
 const letterFiles: ReadonlySet<string> = new Set(Object.values(faces).flatMap((one) => Object.values(one)));
-pdfmake.setUrlAccessPolicy(() => false);
-pdfmake.setLocalAccessPolicy((path) => letterFiles.has(path));
+/** The press, read with the first page: a start need not wait for it. A plan fetches nothing and reads nothing but its letters. */
+async function pressOf(): Promise<typeof pdfmake> {
+  const { default: press } = await import('pdfmake');
+  press.setFonts(faces);
+  press.setUrlAccessPolicy(() => false);
+  press.setLocalAccessPolicy((path) => letterFiles.has(path));
+  return press;
+}
 
 /** Letters that the first part of a typeface holds; others are set from its second. */
 const FIRST =
@@ -59,10 +63,11 @@ const SIZES = [10.8, 9.6, 8.8, 8, 7.2, 6.4];
 
 /** The plan as one page of paper, as it looks here. @param page its watch page; empty: none */
 export async function planPdf(plan: FloatPlan, paper: Paper, page: string, now: number): Promise<Buffer> {
+  const press = await pressOf();
   let last: Buffer | null = null;
   for (const size of SIZES) {
     const pages = { count: 0 };
-    last = await pdfmake.createPdf(definition(plan, { paper, page, now, size, pages })).getBuffer();
+    last = await press.createPdf(definition(plan, { paper, page, now, size, pages })).getBuffer();
     if (pages.count === 1) break;
   }
   if (!last) throw new Error('No page was made.');

@@ -9,7 +9,7 @@ export const databaseAway: Trial = {
     if (bin === null) return { tried: 0, lost: [], leftOut: 'Debian’s postgresql is not installed' };
     const lost: string[] = [];
     const postgres = await startPostgres(bin);
-    const running = await startServer({ DATABASE_URL: postgres.url() }, ['dist/server/main.js']);
+    const running = await startServer({ DATABASE_URL: postgres.url() });
     const { version, doc } = await read<KeptOuting>(`${running.url}/api/outings/${OUTING}`);
     let at = version;
     for (let round = 0; round < rounds; round += 1) {
@@ -41,7 +41,7 @@ export const racing: Trial = {
     const lost: string[] = [];
     const postgres = await startPostgres(bin);
     const env = { DATABASE_URL: postgres.url() };
-    const both = await Promise.all([0, 1].map(() => startServer(env, ['dist/server/main.js'])));
+    const both = await Promise.all([0, 1].map(() => startServer(env)));
     const url = (nth: number) => `${both[nth % 2]?.url ?? ''}/api/outings/${OUTING}`;
     for (let round = 0; round < rounds * 10; round += 1) {
       const { version, doc } = await read<KeptOuting>(url(0));

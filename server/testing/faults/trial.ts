@@ -1,7 +1,8 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Outing } from '#core/documents/outing';
+import { emptyHouse } from '../makeDump';
 import { type Running, startServer } from '../startServer';
 
 /*
@@ -43,8 +44,11 @@ export async function inFolder<T>(work: (folder: string) => Promise<T>): Promise
     rmSync(folder, { recursive: true, force: true });
   }
 }
-export const start = (data: string, more: Record<string, string> = {}) =>
-  startServer({ TALLY_DATA: data, ...more }, ['dist/server/main.js']);
+/** The server on a folder, which is begun from the dump where there is nothing in it. */
+export async function start(data: string, more: Record<string, string> = {}): Promise<Running> {
+  if (!existsSync(join(data, 'db'))) await emptyHouse(data);
+  return startServer({ TALLY_DATA: data, ...more });
+}
 export const send = (url: string, method: string, body?: object) =>
   fetch(url, { method, headers: json, ...(body ? { body: JSON.stringify(body) } : {}) });
 export async function read<T>(url: string): Promise<T> {

@@ -1,0 +1,13 @@
+import { chromium } from 'playwright-core';
+import fs from 'node:fs';
+const b = await chromium.launch({ executablePath: process.env.CB, args: ['--no-sandbox','--disable-gpu'] });
+const url = process.argv[2]!;
+const c = await b.newContext({ baseURL: url, reducedMotion: 'reduce', viewport: { width: 1280, height: 800 } });
+const p = await c.newPage(); 
+const s = await c.newCDPSession(p); await s.send('Profiler.enable'); await s.send('Profiler.setSamplingInterval', { interval: 200 }); await s.send('Performance.enable');
+await s.send('Profiler.start');
+await p.goto(url + (process.argv[3] ?? '/outings/pollack-long-grey/brief')); await p.getByRole('heading').first().waitFor(); await p.getByText('Margin', { exact: true }).first().waitFor(); await p.waitForTimeout(500);
+const { profile } = await s.send('Profiler.stop'); fs.mkdirSync('/tmp/prof', { recursive: true }); for (const f of fs.readdirSync('/tmp/prof')) fs.rmSync('/tmp/prof/' + f); fs.writeFileSync('/tmp/prof/x.cpuprofile', JSON.stringify(profile));
+const m = await s.send('Performance.getMetrics'); for (const { name, value } of m.metrics) if (/Duration|Nodes|Listeners|Heap|Count/.test(name)) console.log(name, value);
+console.log(await p.evaluate(() => JSON.stringify(performance.getEntriesByType('paint').map(e => [e.name, e.startTime])) + ' ' + JSON.stringify(performance.getEntriesByType('resource').map((e: any) => [e.name.split('/').pop(), Math.round(e.startTime), Math.round(e.responseEnd), e.encodedBodySize]))));
+await b.close();
