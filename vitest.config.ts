@@ -1,4 +1,14 @@
 import { defineConfig } from 'vitest/config';
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
+
+/** What is tested in a DOM comes last: a worker that goes from one surroundings to another begins anew, and reads everything again. */
+class OneAfterAnother extends BaseSequencer {
+  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const sorted = await super.sort(files);
+    const inDom = ({ moduleId }: TestSpecification) => moduleId.endsWith('.tsx');
+    return [...sorted.filter((one) => !inDom(one)), ...sorted.filter(inDom)];
+  }
+}
 
 export default defineConfig({
   test: {
@@ -10,5 +20,6 @@ export default defineConfig({
     maxWorkers: 2,
     // Modules without state of their own need not be read anew for each file: it halves the time.
     isolate: false,
+    sequence: { sequencer: OneAfterAnother },
   },
 });
