@@ -1,7 +1,8 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 
 export const root = fileURLToPath(new URL('..', import.meta.url));
@@ -60,11 +61,41 @@ function isInstalled() {
   }
 }
 
-/** Builds web and server, unless the sources are those that were built last. */
+/** Builds web and server, unless the sources are those that were built last. Of several that ask at once one builds. */
 export async function ensureBuilt() {
   const stamp = join(root, 'dist/stamp');
   const now = sourceHash();
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
+  const isBuilt = () => existsSync(stamp) && readFileSync(stamp, 'utf8') === now;
+  if (isBuilt()) return;
+  const lock = join(root, 'node_modules/.cache/tally-building');
+  mkdirSync(join(root, 'node_modules/.cache'), { recursive: true });
+  while (!taken(lock)) await pause(200);
+  try {
+    if (!isBuilt()) await buildAll(stamp, now);
+  } finally {
+    rmSync(lock, { force: true });
+  }
+}
+
+/** Puts this process's mark where it builds; false while another that lives has its own there. */
+function taken(lock) {
+  try {
+    writeFileSync(lock, String(process.pid), { flag: 'wx' });
+    return true;
+  } catch (error) {
+    if (error.code !== 'EEXIST') throw error;
+  }
+  try {
+    const by = Number(readFileSync(lock, 'utf8'));
+    // Workers of one process share its number, and one of them may be at it.
+    if (by > 0) process.kill(by, 0);
+  } catch (error) {
+    if (error.code === 'ESRCH') rmSync(lock, { force: true });
+  }
+  return false;
+}
+
+async function buildAll(stamp, now) {
   console.log('Building.');
   const { build } = await import('vite');
   // A build declares itself to be for production; what runs after it in this process is not.
@@ -76,6 +107,9 @@ export async function ensureBuilt() {
   mkdirSync(join(root, 'dist'), { recursive: true });
   writeFileSync(stamp, now);
 }
+
+/** What is no part of what is built. */
+const isTesting = ({ name, parentPath }) => name.includes('.test.') || parentPath.includes('/testing');
 
 function sourceHash() {
   const hash = createHash('sha256');
@@ -89,7 +123,7 @@ function sourceHash() {
     for (const path of readdirSync(join(root, room), { recursive: true, withFileTypes: true }).filter((entry) =>
       entry.isFile(),
     ))
-      if (!path.name.includes('.test.')) take(join(path.parentPath ?? path.path, path.name).slice(root.length));
+      if (!isTesting(path)) take(join(path.parentPath ?? path.path, path.name).slice(root.length));
   for (const path of ['package-lock.json', 'vite.config.ts', 'vite.server.config.ts']) take(path);
   return hash.digest('hex');
 }

@@ -4,8 +4,8 @@ import { buildApp } from '../app';
 import { backupsOf } from '../backup/daily';
 import { peopleStore } from '../people/store';
 import { loadDemo } from '../storage/demo';
-import { type Database, openEmbedded } from '../storage/open';
-import { readDump } from './makeDump';
+import type { Database } from '../storage/open';
+import { emptyDatabase } from './emptyDatabase';
 import { NOW } from './openApp';
 
 export const PASSWORD = 'a long enough one';
@@ -50,7 +50,7 @@ export interface Club {
 
 /** A house with accounts and the demo data, and a clock that only the test moves. */
 export async function openClub(): Promise<Club> {
-  const opened = await openEmbedded({ dump: readDump() }, 'server/storage/migrations');
+  const opened = await emptyDatabase();
   const { db } = opened;
   let at = NOW;
   const now = () => at;

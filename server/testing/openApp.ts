@@ -1,8 +1,8 @@
 import type { FastifyInstance } from 'fastify';
 import { buildApp } from '../app';
-import { type Database, openEmbedded } from '../storage/open';
+import type { Database } from '../storage/open';
 import { loadDemo } from '../storage/demo';
-import { readDump } from './makeDump';
+import { emptyDatabase } from './emptyDatabase';
 
 /** The moment at which every server test takes place. */
 export const NOW = Date.parse('2026-05-15T19:00:00Z');
@@ -18,8 +18,7 @@ export interface TestApp {
 
 /** The app over a database opened from the dump, with the demo data or empty, and a clock that only the test moves. */
 export async function openApp({ withDemo }: { withDemo: boolean }): Promise<TestApp> {
-  const dump = readDump();
-  const { db, close } = await openEmbedded({ dump }, 'server/storage/migrations');
+  const { db, close } = await emptyDatabase();
   let now = NOW;
   if (withDemo) await loadDemo(db, now);
   const app = await buildApp({ db, now: () => now, webRoot: null, log: false });
