@@ -166,7 +166,7 @@ async function phone(
 
 // The same chance for everyone who runs it; TALLY_CUTS and TALLY_SEED ask for more, or for another.
 const SEED = Number(process.env.TALLY_SEED ?? 20_261_126);
-const CUTS = Number(process.env.TALLY_CUTS ?? 5);
+const CUTS = Number(process.env.TALLY_CUTS ?? 4);
 
 ownHouseTest(
   'no answer is lost and none comes twice, however often network, server and browser are killed',
