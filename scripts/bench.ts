@@ -139,6 +139,18 @@ const span = hoursOf(eight.brief, looked);
 if (!span || !looked.water) throw new Error('The demo outing has hours and a water.');
 const day = dayOf(eight.conditions, looked.water, span.from, span.to);
 
+/** The same work each time, nothing of the product's: by it the speed of the machine in this minute is told from that of the code. */
+function sayMachine(): void {
+  const text = JSON.stringify(references);
+  const { quiet, median } = timed(60, () => {
+    const index = new Map((JSON.parse(text) as typeof references).items.map((one) => [one.id, one]));
+    return [...index.keys()].toSorted().length;
+  });
+  console.log(
+    `${'the machine itself, a fixed piece of work'.padEnd(46)} ${quiet.toFixed(2).padStart(9)} ms   of all 60 ${median.toFixed(2)} ms`,
+  );
+}
+sayMachine();
 bench('assess, the outing ready to sign', 5, 400, () => assess(ready, references, noAnswers, now));
 bench('assess, the outing with Stops', 8, 400, () => assess(dusk, references, noAnswers, now));
 // The wind that lets a boat make hardly any way home is the dearest to reckon with.
@@ -209,6 +221,7 @@ function spotAside(n: number) {
 }
 for (const [what, [limit, edit]] of Object.entries(editing))
   bench(`assess, 150 things, after ${what}`, limit, 200, () => assess(edit((nth += 1)), everyRule, noAnswers, now));
+sayMachine();
 // `npm run bench -- assess`: the judgement alone.
 if (process.argv[2] === 'assess') process.exit();
 const anchored = outings.find((one) => one.id === 'ling-anchored') ?? ready;

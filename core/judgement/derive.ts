@@ -66,7 +66,7 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
   const names = Object.keys(derivations) as Names[];
   const makers = names.map((name) => {
     const { from, keep = USUALLY_KEPT, make } = derivations[name];
-    return keep === 0 ? make : remembering(from, keep, make);
+    return remembering(from, keep, make);
   });
 
   /** A whole with what it follows and what was worked out for it so far. */
