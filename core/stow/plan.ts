@@ -324,14 +324,11 @@ function drier(a: Lies['dry'], b: Lies['dry']): Lies['dry'] {
 }
 
 /** Each leash on its pad-eye: the one that is written, else the nearest with room. A leash to a container needs none. */
-function leashed<One extends Pick<Placed, 'spot' | 'zone'>>(
-  things: readonly One[],
-  craft: Craft,
-): ReadonlyMap<One, Zone> {
+function leashed(things: readonly Placed[], craft: Craft): ReadonlyMap<Placed, Zone> {
   const eyes = eyesOf(craft);
   const on = new Map<string, number>();
-  const taken = new Map<One, Zone>();
-  const take = (placed: One, eye: Zone) => {
+  const taken = new Map<Placed, Zone>();
+  const take = (placed: Placed, eye: Zone) => {
     on.set(eye.id, (on.get(eye.id) ?? 0) + 1);
     taken.set(placed, eye);
   };
