@@ -2,6 +2,7 @@ import { type FlowAt, type FlowPoint, STILL, flowBetween, fromBearing } from './
 import type { Conditions, Hour } from '../documents/outing';
 import type { Water } from '../documents/water';
 import { DAY_MS, type Instant } from '../units/time';
+import { rememberFor } from '../units/remember';
 import { type Series, type TurnOfTide, slackWaters, turnsOfTide } from './tide';
 import { type WaterStream, streamOf, tideOf } from './waterTide';
 
@@ -20,19 +21,19 @@ export interface Day {
   slacks: readonly Instant[];
 }
 
-const days = new WeakMap<Conditions, { water: Water; from: Instant; to: Instant; day: Day }>();
+const days = rememberFor((_: Conditions) => rememberFor((_of: Water) => new Map<string, Day>()));
 
 /** The day of an outing, worked out once for the same figures, water and days. */
 export function dayOf(conditions: Conditions, water: Water, from: Instant, to: Instant): Day {
-  const known = days.get(conditions);
-  if (known && known.water === water && known.from <= from && known.to >= to) return known.day;
   // From noon to noon: a tide is corrected from day to day, and so comes out alike whichever days were asked for.
   const span = {
     from: Math.floor(from / DAY_MS) * DAY_MS - DAY_MS / 2,
     to: Math.ceil(to / DAY_MS) * DAY_MS + 2.5 * DAY_MS,
   };
-  const day = workOut(conditions, water, span.from, span.to);
-  days.set(conditions, { water, ...span, day });
+  const known = days(conditions)(water);
+  const key = `${span.from} ${span.to}`;
+  const day = known.get(key) ?? workOut(conditions, water, span.from, span.to);
+  known.set(key, day);
   return day;
 }
 
