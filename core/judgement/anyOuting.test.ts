@@ -99,20 +99,9 @@ const anyOuting: fc.Arbitrary<Outing> = fc
   });
 
 const judge = (outing: Outing, refs: References = references) => assess(outing, refs, noAnswers, now);
-/** Figures may differ by so much of themselves, and instants by so many milliseconds: how a boat rests is found from where it last lay. */
-const ROUND = { share: 1e-5, ms: 500 };
-const isInstant = (value: number) => Math.abs(value) > 1e11;
-const isOfTenths = (value: number) => Math.abs(value * 10 - Math.round(value * 10)) < 1e-9;
-function alike(a: number, b: number): boolean {
-  const apart = Math.abs(a - b);
-  if (apart <= (isInstant(a) ? ROUND.ms : ROUND.share * Math.max(1, Math.abs(a)))) return true;
-  // What lies between two tenths is rounded up or down by its last digit.
-  return apart < 0.1 + 1e-9 && isOfTenths(a) && isOfTenths(b);
-}
 /** Where two judgements differ, as a path; null: nowhere. */
 function difference(a: unknown, b: unknown, path = ''): string | null {
   if (Object.is(a, b)) return null;
-  if (typeof a === 'number' && typeof b === 'number') return alike(a, b) ? null : `${path}: ${a}, ${b}`;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null)
     return `${path}: ${String(a)}, ${String(b)}`;
   for (const key of new Set([...Object.keys(a), ...Object.keys(b)])) {

@@ -232,8 +232,17 @@ function movedBetween(was: readonly Aboard[], is: readonly Aboard[]): readonly A
 
 const made = derivation<Context>();
 const needsRead = [
-  ...(['raised', 'aboard', 'company', 'day', 'workings', 'brief', 'outward'] as const),
-  ...(['places', 'firstPaddleId', 'lastDay', 'taken'] as const),
+  'raised',
+  'aboard',
+  'company',
+  'day',
+  'workings',
+  'brief',
+  'outward',
+  'places',
+  'firstPaddleId',
+  'lastDay',
+  'taken',
 ] as const;
 const derived = deriving<Context, Derived>({
   selection: made({

@@ -1,5 +1,5 @@
 import type { Aboard, Lies, Move } from '../documents/references';
-import { rememberFor } from '../units/remember';
+import { sameRecords } from '../units/remember';
 
 const sameMove = (a: Move, b: Move | undefined) =>
   a.do === b?.do && (a.do !== 'open' || (b.do === 'open' && a.name === b.name));
@@ -19,14 +19,6 @@ export const sameLies = (a: Lies, b: Lies): boolean =>
     a.boxes.every((box, i) => box.id === b.boxes[i]?.id && box.name === b.boxes[i].name) &&
     a.moves.every((move, i) => sameMove(move, b.moves[i])));
 
-const MOST_RECORDS = 4;
-const laidAs = rememberFor((_: Aboard) => [] as Required<Aboard>[]);
+const laid = sameRecords<Aboard, Required<Aboard>>(4, (a, b) => sameLies(a.lies, b.lies));
 /** A thing aboard with where it lies: what lies as it lay is the same record. */
-export function withLies(one: Aboard, lies: Lies): Aboard {
-  const records = laidAs(one);
-  for (const was of records) if (sameLies(was.lies, lies)) return was;
-  const made = { ...one, lies };
-  if (records.length >= MOST_RECORDS) records.shift();
-  records.push(made);
-  return made;
-}
+export const withLies = (one: Aboard, lies: Lies): Aboard => laid(one, { ...one, lies });

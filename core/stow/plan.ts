@@ -8,7 +8,7 @@ import type { Craft } from '../documents/craft';
 import type { Item } from '../documents/item';
 import type { Aboard, Lies, Move } from '../documents/references';
 import { type Spot, type Stow, type Stowed, spotOf } from '../documents/stow';
-import { rememberFor } from '../units/remember';
+import { rememberFor, sameRecords } from '../units/remember';
 import { dryness, reaches } from '../vocabulary/boat';
 import type { Mode } from '../vocabulary/stow';
 import { atZone, onBody } from './at';
@@ -145,7 +145,7 @@ export function planOf({ aboard, craft, angler, stow }: PlanInput, mode: Mode = 
   return new Plan(
     mode,
     craft,
-    things.map((placed, i) => alone[i] ?? sameAsWas(placed, eyes.get(placed) ?? null, ground)),
+    things.map((placed, i) => alone[i] ?? ground.sameAsWas(placed.one, { ...placed, eye: eyes.get(placed) ?? null })),
   );
 }
 /** Where a thing lies, as others share it. */
@@ -174,8 +174,8 @@ interface Ground {
   locatedOf: (spot: Spot) => { free: Located | null; under: Located | null };
   /** A thing where its kind usually is, if that hangs on nothing else aboard and nothing was written of it; null: it does. */
   loneOf: (one: Aboard) => Placed | null;
-  /** The last records of a thing: it is tried here and there, and comes back to where it was. */
-  placedOf: (one: Aboard) => Placed[];
+  /** A thing as it lies, by the record it had when it last lay so: it is tried here and there, and comes back to where it was. */
+  sameAsWas: (one: Aboard, now: Placed) => Placed;
 }
 const grounds = rememberFor((_: Craft) => new Map<string, Ground>());
 function groundOf(craft: Craft, angler: Angler, leashes: Leashes): Ground {
@@ -190,7 +190,7 @@ function groundOf(craft: Craft, angler: Angler, leashes: Leashes): Ground {
     usual: usualSpots(craft, angler, leashes),
     locatedOf: rememberFor((_: Spot) => ({ free: null, under: null })),
     loneOf: rememberFor((one: Aboard) => placedAlone(one, ground)),
-    placedOf: rememberFor((_: Aboard) => []),
+    sameAsWas: sameRecords(4, isSamePlaced),
   };
   known.set(key, ground);
   return ground;
@@ -202,26 +202,13 @@ function placedAlone(one: Aboard, ground: Ground): Placed | null {
   if (spot.layer === 'bottom' || spot.held === 'leashed') return null;
   return { one, spot, entry: undefined, by: 'kind', ...plainly(spot, false, ground), eye: null };
 }
-const MOST_RECORDS = 4;
-/** A thing as it lies, by the record it had when it last lay so. */
-function sameAsWas(now: Placed, eye: Zone | null, { placedOf }: Ground): Placed {
-  const records = placedOf(now.one);
-  const { spot, entry, by, lies, zone } = now;
-  for (const was of records)
-    if (
-      was.spot === spot &&
-      was.entry === entry &&
-      was.by === by &&
-      was.zone === zone &&
-      was.eye === eye &&
-      sameLies(was.lies, lies)
-    )
-      return was;
-  const made: Placed = { ...now, eye };
-  if (records.length >= MOST_RECORDS) records.shift();
-  records.push(made);
-  return made;
-}
+const isSamePlaced = (a: Placed, b: Placed) =>
+  a.spot === b.spot &&
+  a.entry === b.entry &&
+  a.by === b.by &&
+  a.zone === b.zone &&
+  a.eye === b.eye &&
+  sameLies(a.lies, b.lies);
 
 interface Located {
   lies: Lies;

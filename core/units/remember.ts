@@ -13,7 +13,22 @@ export function rememberFor<Input extends object, Output>(make: (input: Input) =
   };
 }
 
-/** The same for arguments that are numbers and texts: the last so many answers, all forgotten when there are more. */
+/** Of each key the last few records: for one that is alike the record of then is given, so that it is the same input. */
+export function sameRecords<Key extends object, Value>(
+  most: number,
+  alike: (a: Value, b: Value) => boolean,
+): (key: Key, value: Value) => Value {
+  const recordsOf = rememberFor((_: Key) => [] as Value[]);
+  return (key, value) => {
+    const records = recordsOf(key);
+    for (const was of records) if (alike(was, value)) return was;
+    if (records.length >= most) records.shift();
+    records.push(value);
+    return value;
+  };
+}
+
+/** Remembers what a function made of arguments that are numbers and texts: the last so many answers, all forgotten when there are more. */
 export function rememberLast<Inputs extends readonly (string | number)[], Output>(
   most: number,
   make: (...inputs: Inputs) => Output,
