@@ -57,7 +57,7 @@ export const ownHouseTest = base.extend<{ house: House; settings: Record<string,
 export const test = base.extend<{ empty: boolean }, { shared: Running }>({
   empty: [false, { option: true }],
   shared: [
-    // eslint-disable-next-line no-empty-pattern -- as above
+    // oxlint-disable-next-line no-empty-pattern -- as above
     async ({}, use) => {
       await onACopy(async (folder) => {
         const running = await startServer({}, ['--import', 'tsx', 'e2e/serve.ts', folder]);

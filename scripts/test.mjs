@@ -22,7 +22,7 @@ await ensureBuilt();
 console.log('\nTypes, lint (import fence, format, unused code) and unit tests, side by side');
 const unit = 'test-results/unit.json';
 const [types, lint, unitCode] = await Promise.all([
-  runAside('npx', ['tsc', '-b']),
+  runAside('npm', ['run', '--silent', 'types']),
   runAside('npm', ['run', '--silent', 'lint']),
   runAside('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`]),
 ]);

@@ -3,7 +3,7 @@ import { rangeInWords } from '../units/amount';
 import { isTimeZone } from '../units/time';
 
 // Postgres keeps neither NUL nor half a surrogate pair in JSON: such text is refused at the door, in words.
-/* eslint-disable no-control-regex -- control characters are just what is looked for */
+/* oxlint-disable no-control-regex -- control characters are just what is looked for */
 const unkeepable =
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
 

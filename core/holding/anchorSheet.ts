@@ -54,7 +54,9 @@ export function anchorGear(item: Item, { aboard }: Pick<Looked, 'aboard'>): Anch
 
 /** Whether one may lie to an anchor at a moment, and what forbids it. */
 export type Leave =
-  { may: 'yes' } | { may: 'with care' } | { may: 'no'; why: 'stream' | 'school' | 'beam' | 'gear' | 'reach' };
+  | { may: 'yes' }
+  | { may: 'with care' }
+  | { may: 'no'; why: 'stream' | 'school' | 'beam' | 'gear' | 'reach' };
 export interface AnchorHour {
   hour: SpotHour;
   sum: AnchorSum;

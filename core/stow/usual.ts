@@ -231,7 +231,10 @@ export function spotInThing(item: Item, container: Item): Spot {
 export function spotIn(
   item: Item,
   where:
-    { in: 'zone'; zone: Zone } | { in: 'thing'; container: Item } | { in: 'body'; part: BodyPart } | { in: 'vehicle' },
+    | { in: 'zone'; zone: Zone }
+    | { in: 'thing'; container: Item }
+    | { in: 'body'; part: BodyPart }
+    | { in: 'vehicle' },
   before: Spot,
   leashes: Leashes,
 ): Spot {

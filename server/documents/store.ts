@@ -11,7 +11,9 @@ import { inTransaction } from '../storage/transaction';
 
 /** What stands in the way of a write. */
 export type WriteConflict<Doc> =
-  { done: 'clash'; current: Versioned<Doc> } | { done: 'missing' } | { done: 'set aside'; why: string };
+  | { done: 'clash'; current: Versioned<Doc> }
+  | { done: 'missing' }
+  | { done: 'set aside'; why: string };
 export type WriteResult<Doc> = { done: 'kept'; kept: Versioned<Doc> } | WriteConflict<Doc>;
 
 export interface DocumentVersion {

@@ -31,7 +31,7 @@ async function pressOf(): Promise<typeof pdfmake> {
 
 /** Letters that the first part of a typeface holds; others are set from its second. */
 const FIRST =
-  /[\u0000-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122\u2191\u2193\u2212\u2215]+|[^\u0000-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122\u2191\u2193\u2212\u2215]+/gu; // eslint-disable-line no-control-regex -- the whole of the first letters
+  /[\u0000-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122\u2191\u2193\u2212\u2215]+|[^\u0000-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122\u2191\u2193\u2212\u2215]+/gu; // oxlint-disable-line no-control-regex -- the whole of the first letters
 /** A text in runs, each in the part of the typeface that has its letters. */
 function set(text: string, font: 'Text' | 'Head', more: object = {}): Content {
   // The typeface has no prime.

@@ -55,7 +55,8 @@ describe('a plan left ashore', () => {
   });
   it('is refused with the field where it is no plan, and nothing is left', async () => {
     const { left } = await wordOf();
-    const bad = { ...(left?.plan as FloatPlan), times: { ...(left?.plan as FloatPlan).times, homeAt: 'soon' } };
+    const sent = left?.plan as FloatPlan;
+    const bad = { ...sent, times: { ...sent.times, homeAt: 'soon' } };
     const reply = await post(`/api/outings/${ID}/word`, { key: randomUUID(), plan: bad, base });
     expect(reply.statusCode).toBe(400);
     expect(reply.json<{ errors: { field: string }[] }>().errors[0]?.field).toBe('plan.times.homeAt');

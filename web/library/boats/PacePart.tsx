@@ -76,7 +76,8 @@ export function PacePart() {
               {amount(sheet.hull.overM2, 'm²', 2)} of hull over water
               {sheet.fittingsAbeamM2 > 0
                 ? ` + ${amount(sheet.fittingsAbeamM2, 'm²', 2)} of what stands on deck`
-                : ''} = {amount(sheet.estimated.lateralAirM2, 'm²', 2)}. From ahead: 0.6 × the body + 0.5 ×{' '}
+                : ''} ={' '}
+              {amount(sheet.estimated.lateralAirM2, 'm²', 2)}. From ahead: 0.6 × the body + 0.5 ×{' '}
               {amount(sheet.hull.aheadM2, 'm²', 2)} = {amount(sheet.estimated.windageM2, 'm²', 2)}. Water from the side:
               1.2 × {amount(sheet.hull.underM2, 'm²', 2)} = {amount(sheet.estimated.lateralWaterM2, 'm²', 2)}.
             </p>

@@ -40,7 +40,7 @@ export function BetterHours({ onClose }: { onClose: () => void }) {
       over = true;
     };
     // Judged once, as the outing stands when this is opened.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, []);
   const days = [...new Set((choices ?? []).map((choice) => choice.date))];
   const said = chosen?.first ? sayFinding(chosen.first.facts) : null;

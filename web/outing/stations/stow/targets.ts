@@ -9,7 +9,10 @@ import { type BodyPart, bodyPartIds, bodyParts } from '#core/vocabulary/stow';
 
 /** Where a thing can be put. */
 export type Target =
-  { in: 'zone'; id: string } | { in: 'thing'; id: string } | { in: 'body'; part: BodyPart } | { in: 'vehicle' };
+  | { in: 'zone'; id: string }
+  | { in: 'thing'; id: string }
+  | { in: 'body'; part: BodyPart }
+  | { in: 'vehicle' };
 
 /** A target as one text, and back. */
 export function keyOf(target: Target): string {
