@@ -31,8 +31,8 @@ async function acceptAll(hand: Hand) {
   }
 }
 
-/** From nothing to the signature: who, boat, water, kit, outing, forecast, loadout, walk-round. */
-async function wholeWay(hand: Hand) {
+/** Settles in: who, boat, water, kit. */
+async function settleIn(hand: Hand) {
   const { page } = hand;
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'The first evening' })).toBeVisible();
@@ -64,6 +64,11 @@ async function wholeWay(hand: Hand) {
     await hand.key('Enter');
   }
   await expect(page.getByText(/Keeping …/)).toHaveCount(0);
+}
+
+/** Then to the signature: outing, forecast, loadout, walk-round. */
+async function goOut(hand: Hand) {
+  const { page } = hand;
   await hand.link('Outings');
   await expect(page.getByText('4 of 5')).toBeVisible();
   await hand.button('The outing');
@@ -90,20 +95,20 @@ async function wholeWay(hand: Hand) {
 
 test('from an empty house to a signed outing of one’s own, in two hundred presses', async ({ page }) => {
   const hand = new Hand(page);
-  const { judged, steps } = await wholeWay(hand);
+  await settleIn(hand);
+  const { judged, steps } = await goOut(hand);
   console.log(`From an empty house: judged after ${judged} presses, signed after ${hand.presses}; ${steps} steps.`);
   expect(judged).toBeLessThanOrEqual(90);
   expect(steps).toBeLessThanOrEqual(40);
   expect(hand.presses).toBeLessThanOrEqual(200);
 });
 
-test('the same by keyboard alone', async ({ page }) => {
-  await wholeWay(new KeyHand(page));
-});
-
-test('the same on a phone, where nothing is wider than the screen', async ({ page }) => {
+test('the same again: settled in by keyboard alone, gone out with on a phone, where nothing is wider than the screen', async ({
+  page,
+}) => {
+  await settleIn(new KeyHand(page));
   await page.setViewportSize({ width: 390, height: 844 });
-  await wholeWay(new ThumbHand(page));
+  await goOut(new ThumbHand(page));
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
 

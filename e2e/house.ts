@@ -2,7 +2,7 @@ import { once } from 'node:events';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type Locator, type Page, test as base, expect } from '@playwright/test';
+import { type BrowserContextOptions, type Locator, type Page, test as base, expect } from '@playwright/test';
 import { type Running, startServer } from '../server/testing/startServer';
 
 export const templateFolder = 'node_modules/.cache/tally/template';
@@ -53,8 +53,28 @@ export const ownHouseTest = base.extend<{ house: House; settings: Record<string,
   baseURL: async ({ house }, use) => use(house.url()),
 });
 
-/** Each other journey finds the demo data as it was at the first start, or nothing at all, in one house a worker. */
-export const test = base.extend<{ empty: boolean }, { shared: Running }>({
+/** A page of the house that is none of the product's: here a tab waits, with no work of the last journey in it. */
+const WAITING = '/mark.svg';
+const isWaiting = (page: Page) => page.url() === 'about:blank' || new URL(page.url()).pathname === WAITING;
+
+/** Waits there, with nothing kept on the device, as a browser that has never been here. */
+async function leave(page: Page): Promise<void> {
+  for (const other of page.context().pages()) if (other !== page) await other.close();
+  await page.goto(WAITING);
+  await page.evaluate(() => sessionStorage.clear());
+  const device = await page.context().newCDPSession(page);
+  await device.send('Storage.clearDataForOrigin', { origin: new URL(page.url()).origin, storageTypes: 'all' });
+  await device.detach();
+  await page.context().clearCookies();
+  await page.emulateMedia({ media: null });
+  await page.mouse.move(0, 0);
+}
+
+/**
+ * Each other journey finds the demo data as it was at the first start, or nothing at all, in one house a worker; and
+ * in one tab, which knows the program's code by then: a new one takes twice the time of a core for each first load.
+ */
+export const test = base.extend<{ empty: boolean }, { shared: Running; tab: Page }>({
   empty: [false, { option: true }],
   shared: [
     // oxlint-disable-next-line no-empty-pattern -- as above
@@ -67,6 +87,29 @@ export const test = base.extend<{ empty: boolean }, { shared: Running }>({
     },
     { scope: 'worker' },
   ],
+  tab: [
+    async ({ browser, shared }, use, { project }) => {
+      const { contextOptions, viewport } = project.use;
+      const options: BrowserContextOptions = { ...contextOptions, viewport, baseURL: shared.url };
+      const context = await browser.newContext(options);
+      await use(await context.newPage());
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+  // A screen that is touched is another device.
+  context: async ({ tab, browser, baseURL, viewport, hasTouch, contextOptions }, use) => {
+    if (!hasTouch) return use(tab.context());
+    const context = await browser.newContext({ ...contextOptions, viewport, hasTouch, baseURL });
+    await use(context);
+    await context.close();
+  },
+  page: async ({ tab, context, viewport }, use) => {
+    if (context !== tab.context()) return use(await context.newPage());
+    if (viewport) await tab.setViewportSize(viewport);
+    await use(tab);
+    await leave(tab);
+  },
   baseURL: async ({ shared, empty }, use) => {
     const done = once(shared.child, 'message');
     shared.child.send({ empty });
@@ -77,7 +120,7 @@ export const test = base.extend<{ empty: boolean }, { shared: Running }>({
 
 /** Goes to a screen as the back button would, without loading the app anew. */
 export async function visit(page: Page, path: string): Promise<void> {
-  if (page.url() === 'about:blank') await page.goto(path);
+  if (isWaiting(page)) await page.goto(path);
   else
     await page.evaluate((to) => {
       document.querySelector('main')?.setAttribute('data-left', '');

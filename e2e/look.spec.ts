@@ -1,8 +1,9 @@
+import { readFileSync } from 'node:fs';
 import type axe from 'axe-core';
 import type { Page } from '@playwright/test';
+import { givenNames, metricIn } from './metric';
 import { expect, test, visit } from './house';
 
-const themes = ['paper', 'dark', 'half-light'] as const;
 const screens = [
   '/outings',
   '/outings/zander-dusk/brief',
@@ -31,6 +32,13 @@ const screens = [
   '/reference/procedures',
   '/settings',
 ];
+/** Sheets are looked at by the journeys of Workings; here their figures are read. */
+const sheets = [
+  ...['jig', 'spares', 'spread', 'drift', 'supplies', 'ice', 'cold', 'power'].map(
+    (sheet) => `/outings/ling-anchored/workings/${sheet}`,
+  ),
+  '/reference/limits',
+];
 
 // Of colours the palettes are checked by themselves, in units: contrast is asked of the screens that draw, in each theme.
 const themed = new Set([
@@ -45,58 +53,102 @@ const themed = new Set([
 ]);
 
 const ofColour = ['color-contrast', 'link-in-text-block'];
-// Of all its rules only contrast asks what theme it is: the others are asked in one theme. It takes most of the time.
-async function clean(page: Page, where: string, theme: (typeof themes)[number], drawn = true): Promise<void> {
-  const without = Object.fromEntries(ofColour.map((rule) => [rule, { enabled: false }]));
-  const rules = theme === 'paper' ? (drawn ? {} : { rules: without }) : { runOnly: ofColour };
+const source = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
+
+/** A tab that has been nowhere, with a theme chosen on it, and with what looks at it. */
+async function inTheme(page: Page, theme: string): Promise<void> {
+  await page.goto('/mark.svg');
+  await page.evaluate((name) => localStorage.setItem('tally-theme', name), theme);
+  await visit(page, '/settings');
+  await page.evaluate(`${source}; 0`);
+}
+async function clean(page: Page, where: string, asked: axe.RunOptions = {}): Promise<void> {
   const found = await page.evaluate(
-    async (asked) => {
-      const { violations } = await (window as unknown as { axe: typeof axe }).axe.run(document, asked);
+    async (options) => {
+      const { violations } = await (window as unknown as { axe: typeof axe }).axe.run(document, options);
       return violations.flatMap(({ id, nodes }) => nodes.map((node) => `${id}: ${node.html.slice(0, 160)}`));
     },
-    { ...rules, resultTypes: ['violations'] } satisfies axe.RunOptions,
+    { ...asked, resultTypes: ['violations'], preload: false } satisfies axe.RunOptions,
   );
   expect(found, where).toEqual([]);
 }
+// Contrast takes most of the time.
+const withoutColour = { rules: Object.fromEntries(ofColour.map((rule) => [rule, { enabled: false }])) };
 
-for (const theme of themes)
-  test(`axe finds nothing on any screen in the ${theme} theme`, async ({ page }) => {
-    await page.addInitScript({ path: 'node_modules/axe-core/axe.min.js' });
-    await page.addInitScript((name) => localStorage.setItem('tally-theme', name), theme);
-    for (const screen of screens.filter((one) => theme === 'paper' || themed.has(one))) {
+// Asked again until it has been laid out anew for the narrower screen.
+async function notWide(page: Page, where: string): Promise<void> {
+  const wide = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  await expect.poll(wide, where).toBeLessThanOrEqual(0);
+}
+
+test('units chosen in the settings are read on every screen; axe finds nothing on any, and none is wider than a phone', async ({
+  page,
+}) => {
+  await inTheme(page, 'paper');
+  await page.getByRole('combobox', { name: 'Units' }).click();
+  await page.getByRole('option', { name: 'Imperial, US' }).click();
+  await expect(page.getByLabel('Mass, dressed')).toHaveValue('185.2');
+  await expect(page.getByText(/kept at/)).toBeVisible();
+  const names = await givenNames(page);
+  const desk = { width: 1280, height: 800 };
+  const phone = { width: 390, height: 844 };
+  const looks = {
+    desk: async (screen: string) => {
+      await page.setViewportSize(desk);
+      await clean(page, screen, themed.has(screen) ? {} : withoutColour);
+    },
+    phone: async (screen: string) => {
+      await page.setViewportSize(phone);
+      await notWide(page, screen);
+    },
+  };
+  // By turns, so that the screen is made wide or narrow once for each.
+  let order = [looks.desk, looks.phone];
+  const read: string[] = [];
+  for (const screen of [...screens, ...sheets]) {
+    await visit(page, screen);
+    read.push(...(await metricIn(page, names)).map((line) => `${screen}: ${line}`));
+    if (sheets.includes(screen)) continue;
+    for (const look of order) await look(screen);
+    order = order.toReversed();
+  }
+  expect(read).toEqual([]);
+});
+
+test('axe finds nothing on what opens over a screen', async ({ page }) => {
+  await inTheme(page, 'paper');
+  await visit(page, '/outings/zander-dusk/brief');
+  await page.getByRole('button', { name: 'Launch:' }).click();
+  await expect(page.getByRole('dialog', { name: 'Launch' })).toBeVisible();
+  await clean(page, 'a blank');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Better hours' }).click();
+  await expect(page.getByRole('button', { name: /^\d\d:\d\d: / }).first()).toBeVisible();
+  await clean(page, 'better hours');
+  await visit(page, '/outings/zander-dusk/kit');
+  await page.getByRole('button', { name: /^Be seen at night/ }).click();
+  await page.getByRole('button', { name: 'Choose from the locker' }).click();
+  await expect(page.getByRole('dialog', { name: 'From the locker' })).toBeVisible();
+  await clean(page, 'the locker picker');
+  await visit(page, '/locker');
+  await page.getByRole('button', { name: 'Add an item' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await clean(page, 'an item’s form');
+});
+
+// Of all its rules only these ask what theme it is.
+for (const theme of ['dark', 'half-light'])
+  test(`letters stand out on what is drawn, in the ${theme} theme`, async ({ page }) => {
+    await inTheme(page, theme);
+    for (const screen of themed) {
       await visit(page, screen);
-      await clean(page, screen, theme, themed.has(screen));
+      await clean(page, screen, { runOnly: ofColour });
     }
-    if (theme !== 'paper') return;
-    await visit(page, '/outings/zander-dusk/brief');
-    await page.getByRole('button', { name: 'Launch:' }).click();
-    await expect(page.getByRole('dialog', { name: 'Launch' })).toBeVisible();
-    await clean(page, 'a blank', theme);
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'Better hours' }).click();
-    await expect(page.getByRole('button', { name: /^\d\d:\d\d: / }).first()).toBeVisible();
-    await clean(page, 'better hours', theme);
-    await visit(page, '/outings/zander-dusk/kit');
-    await page.getByRole('button', { name: /^Be seen at night/ }).click();
-    await page.getByRole('button', { name: 'Choose from the locker' }).click();
-    await expect(page.getByRole('dialog', { name: 'From the locker' })).toBeVisible();
-    await clean(page, 'the locker picker', theme);
-    await visit(page, '/locker');
-    await page.getByRole('button', { name: 'Add an item' }).click();
-    await expect(page.getByRole('dialog')).toBeVisible();
-    await clean(page, 'an item’s form', theme);
   });
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
-  test('nothing is wider than the screen, and the walk-round’s buttons are big', async ({ page }) => {
-    for (const screen of screens) {
-      await visit(page, screen);
-      const wide = await page.evaluate(
-        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-      );
-      expect(wide, screen).toBeLessThanOrEqual(0);
-    }
+  test('the walk-round’s buttons are big', async ({ page }) => {
     await visit(page, '/outings/zander-dusk/walk-round');
     for (const name of ['Good', 'Fault', 'Not here', '‹ Back', 'Leave for later ›'])
       expect(
@@ -116,6 +168,12 @@ test.describe('on a phone', () => {
     await margin.getByRole('button', { name: /^Add Foam jacket, high back/ }).click();
     await expect(margin).not.toContainText('Buoyancy, worn');
     await margin.getByRole('button', { name: 'Close' }).click();
+    // What was done is said above what one goes on by.
+    const [said, bar] = await Promise.all([
+      page.locator('[role=alert]').filter({ hasText: 'Foam jacket' }).boundingBox(),
+      page.getByRole('button', { name: /^Margin:/ }).boundingBox(),
+    ]);
+    expect(said && bar && said.y + said.height).toBeLessThanOrEqual(bar?.y ?? 0);
     await expect(page.getByRole('button', { name: /^Buoyancy, worn/ })).toContainText('Foam jacket, high back');
   });
 });

@@ -117,7 +117,7 @@ test('a fault on the walk-round takes its means away and shuts the gate until it
   await expect(page.getByRole('heading', { name: 'The gate is open' })).toBeVisible();
 });
 
-test('a signature let go too early is none', async ({ page }) => {
+test('a signature let go too early is none; one held by a key stands', async ({ page }) => {
   await page.goto('/outings/pollack-long-grey/walk-round');
   const button = page.getByRole('button', { name: 'Hold to sign' });
   await button.hover();
@@ -127,6 +127,11 @@ test('a signature let go too early is none', async ({ page }) => {
   await expect(button).toBeVisible();
   await page.reload();
   await expect(button).toBeVisible();
+  // Held long enough by a key, it is one.
+  await button.focus();
+  await page.keyboard.down('Space');
+  await expect(page.getByRole('heading', { name: 'Signed', exact: true })).toBeVisible();
+  await page.keyboard.up('Space');
 });
 
 ownHouseTest(

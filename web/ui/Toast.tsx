@@ -33,6 +33,8 @@ export function ToastProvider({ children }: { children: ReactNode }) {
           if (reason !== 'clickaway') setOpen(false);
         }}
         message={word?.text}
+        // Beside what one goes on by: the rail of places; on a phone their row at the foot, and the bar of the margin on it.
+        sx={{ bottom: { xs: 128, sm: 24 }, left: { sm: 100 } }}
         action={
           word?.action && (
             <Button
