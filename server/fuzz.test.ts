@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { often, runs } from '../scripts/testRuns';
 import { type TestApp, openApp } from './testing/openApp';
 
-const BODIES_PER_ROUTE = 150;
+const BODIES_PER_ROUTE = 60;
 const odd = fc.oneof(
   fc.string(),
   fc.string({ unit: 'binary' }),

@@ -161,7 +161,7 @@ describe('any outing at all', () => {
         const anew = judge(structuredClone(next), structuredClone(references));
         expect(difference(judge(next), anew)).toBeNull();
       }),
-      runs(10),
+      runs(6),
     );
   });
 
@@ -193,7 +193,7 @@ describe('any outing at all', () => {
         for (const { title, text } of sayExposures(exposures)) [title, text].forEach(readable);
         for (const bar of gate.bars) readable(sayBar(bar));
       }),
-      runs(30),
+      runs(12),
     );
   });
 
@@ -206,7 +206,7 @@ describe('any outing at all', () => {
         for (const { level, basis, answerable } of findings)
           if (level === 'stop' && (basis === 'law' || basis === 'physics')) expect(answerable).toBe(false);
       }),
-      runs(25),
+      runs(12),
     );
   });
 
@@ -223,7 +223,7 @@ describe('any outing at all', () => {
         for (const { key } of accepted)
           expect(again.find((one) => one.key === key)?.accepted, `${key} stays accepted`).not.toBeNull();
       }),
-      runs(30),
+      runs(12),
     );
   });
 

@@ -129,7 +129,7 @@ describe('a sound outing', () => {
             .map(({ facts, level }) => `${level} ${sayFinding(facts).title}: ${sayFinding(facts).text}`);
           expect(said).toEqual([]);
         }),
-        runs(20),
+        runs(8),
       );
     },
     often(120_000),
@@ -169,7 +169,7 @@ describe('a sound outing', () => {
           if (gone) expect(came).toContain(`need-unmet:${need.id}`);
           expect(came.filter((key) => !touched.has(key) && !notOfTheKit.test(key))).toEqual([]);
         }),
-        runs(20),
+        runs(8),
       );
     },
     often(120_000),
