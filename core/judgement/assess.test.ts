@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { often } from '../../scripts/testRuns';
 import { demo } from '../demo/demo';
 import { kinds } from '../catalog/gear/kinds';
 import { withAcceptance, withAnswerKept, withItem } from '../editing/edit';
@@ -480,9 +481,11 @@ describe('unneeded', () => {
 
 describe('judging again after a repair', () => {
   it('comes to what judging from nothing comes to, whatever is added, taken off or opened', () => {
-    for (const outing of outings) {
+    // Each thing on one outing; on each of them in a long run.
+    const among = Math.max(1, Math.round(outings.length / often(1)));
+    for (const [turn, outing] of outings.entries()) {
       const before = contextOf(outing, references, noAnswers, now);
-      for (const { id } of references.items.slice(0, 133)) {
+      for (const { id } of references.items.filter((_, i) => i % among === turn % among)) {
         const has = outing.loadout.some((entry) => entry.itemId === id);
         const changed = withItem(outing, id, has ? 0 : 1);
         const again = contextOf(changed, references, noAnswers, now, before);
