@@ -55,11 +55,15 @@ const themed = new Set([
 const ofColour = ['color-contrast', 'link-in-text-block'];
 const source = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 
+const PAPER = 'rgb(247, 244, 236)';
+
 /** A tab that has been nowhere, with a theme chosen on it, and with what looks at it. */
 async function inTheme(page: Page, theme: string): Promise<void> {
   await page.goto('/mark.svg');
   await page.evaluate((name) => localStorage.setItem('tally-theme', name), theme);
   await visit(page, '/settings');
+  const paper = expect(page.locator('body'));
+  await (theme === 'paper' ? paper : paper.not).toHaveCSS('background-color', PAPER);
   await page.evaluate(`${source}; 0`);
 }
 async function clean(page: Page, where: string, asked: axe.RunOptions = {}): Promise<void> {
@@ -158,7 +162,7 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Half-light' }).click();
     await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(9, 1, 1)');
     await page.getByRole('button', { name: 'Full light' }).click();
-    await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(247, 244, 236)');
+    await expect(page.locator('body')).toHaveCSS('background-color', PAPER);
   });
   test('the margin opens from its bar', async ({ page }) => {
     await visit(page, '/outings/zander-dusk/kit');
