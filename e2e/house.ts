@@ -54,7 +54,7 @@ export const ownHouseTest = base.extend<{ house: House; settings: Record<string,
 });
 
 /** A page of the house that is none of the product's: here a tab waits, with no work of the last journey in it. */
-const WAITING = '/mark.svg';
+export const WAITING = '/mark.svg';
 const isWaiting = (page: Page) => page.url() === 'about:blank' || new URL(page.url()).pathname === WAITING;
 
 /** Waits there, with nothing kept on the device, as a browser that has never been here. */

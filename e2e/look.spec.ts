@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type axe from 'axe-core';
 import type { Page } from '@playwright/test';
 import { givenNames, metricIn } from './metric';
-import { expect, test, visit } from './house';
+import { WAITING, expect, test, visit } from './house';
 
 const screens = [
   '/outings',
@@ -59,7 +59,7 @@ const PAPER = 'rgb(247, 244, 236)';
 
 /** A tab that has been nowhere, with a theme chosen on it, and with what looks at it. */
 async function inTheme(page: Page, theme: string): Promise<void> {
-  await page.goto('/mark.svg');
+  await page.goto(WAITING);
   await page.evaluate((name) => localStorage.setItem('tally-theme', name), theme);
   await visit(page, '/settings');
   const paper = expect(page.locator('body'));
