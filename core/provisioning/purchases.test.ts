@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
-import { assess } from '../judgement/assess';
+import { contextOf } from '../judgement/context';
 import { kinds } from '../catalog/gear/kinds';
 import { newItem } from '../editing/newItem';
 import { withItem } from '../editing/edit';
@@ -22,7 +22,7 @@ const bare = outings.map((outing): [string, Outing] => [
   { ...outing, loadout: [], rigs: [], company: [], accepted: [], log: null },
 ]);
 const needOf = (outing: Outing, items: typeof references.items, id: string) =>
-  assess(outing, { ...references, items }, noAnswers, now, { withRepairs: false }).needs.find((need) => need.id === id);
+  contextOf(outing, { ...references, items }, noAnswers, now).needs.find((need) => need.id === id);
 
 /** A thing as it is asked for in the shop, where the usual one falls short. */
 function better(item: Item, asked: readonly Shortfall[]): Item {
