@@ -185,25 +185,3 @@ export async function repairAll(page: Page): Promise<void> {
     await expect(margin).not.toHaveText(before, { useInnerText: true });
   }
 }
-
-/** Answers every step good with the key 1, until the gate is reached. */
-export async function walkRound(page: Page): Promise<void> {
-  const gate = page.getByRole('heading', { name: /^The gate is/ });
-  const step = page.getByText(/step \d+ of \d+/);
-  // The keys answer from the moment the step's heading has the focus.
-  await expect(page.locator('h2:focus')).toBeVisible();
-  for (let i = 0; i < 120 && !(await gate.isVisible()); i += 1) {
-    const before = await step.innerText();
-    await page.keyboard.press('1');
-    await expect(gate.or(step.filter({ hasNotText: before }))).toBeVisible();
-  }
-  await expect(gate).toBeVisible();
-}
-
-export async function holdToSign(page: Page): Promise<void> {
-  const button = page.getByRole('button', { name: 'Hold to sign' });
-  await button.hover();
-  await page.mouse.down();
-  await expect(page.getByRole('heading', { name: 'Signed', exact: true })).toBeVisible();
-  await page.mouse.up();
-}
