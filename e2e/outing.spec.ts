@@ -30,7 +30,9 @@ async function writeTheDay(page: Page): Promise<void> {
   await page.getByRole('button', { name: `Copy ${hour} to every later hour` }).click();
 }
 
-test('a new outing is filled by mouse, settled, and left with somebody; loaded anew it is as it was', async ({ page }) => {
+test('a new outing is filled by mouse, settled, and left with somebody; loaded anew it is as it was', async ({
+  page,
+}) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New outing' }).click();
   await expect(page.getByRole('button', { name: 'Which fish:' })).toBeVisible();
