@@ -104,10 +104,12 @@ export const test = base.extend<{ empty: boolean }, { shared: Running; tab: Page
     await use(context);
     await context.close();
   },
-  page: async ({ tab, context, viewport }, use) => {
+  page: async ({ tab, context, viewport }, use, { expectedStatus, title }) => {
     if (context !== tab.context()) return use(await context.newPage());
     if (viewport) await tab.setViewportSize(viewport);
     await use(tab);
+    // What stood there when it failed is gone with the next journey.
+    if (base.info().status !== expectedStatus) console.log(`${title}\n${await tab.locator('body').innerText()}`);
     await leave(tab);
   },
   baseURL: async ({ shared, empty }, use) => {

@@ -28,180 +28,169 @@ async function firstAddress(house: House): Promise<string> {
   return /first keeper: (\S+)/.exec(house.said())?.[1] ?? '';
 }
 
-ownHouseTest(
-  'a house is kept, somebody is asked in and has their own, a phone is paired, and a device is signed out',
-  async ({ page, browser, house }) => {
-    const nobody = await browserOf(browser, house);
-    await nobody.goto('/outings');
-    await expect(nobody.getByRole('heading', { name: 'Sign in' })).toBeVisible();
-
-    await comeIn(page, await firstAddress(house), 'Ada');
-    await expect(page.getByText('Pollack beyond the Long Grey')).toBeVisible();
-    await visit(page, '/settings');
-    await people(page).getByLabel('For whom, so that you know').fill('Ben');
-    await people(page).getByRole('button', { name: 'Ask somebody in' }).click();
-    const address = await people(page)
-      .getByText(/\/join#/)
-      .innerText();
-    await expect(people(page).getByAltText('The address as a code')).toBeVisible();
-
-    await comeIn(nobody, address, 'Ben');
-    await expect(nobody.getByText('Pollack beyond the Long Grey')).toHaveCount(0);
-    await visit(nobody, '/waters');
-    await expect(nobody.getByText('Ostrey Sound').first()).toBeVisible();
-    await visit(nobody, '/settings');
-    await expect(people(nobody).getByText('Who may come in')).toHaveCount(0);
-
-    await people(page).getByRole('button', { name: 'Pair a phone' }).click();
-    const pairing = await people(page)
-      .getByText(/\/pair#/)
-      .innerText();
-    const phone = await browserOf(browser, house, 390);
-    await phone.goto(pairing);
-    await phone.getByRole('button', { name: 'Sign it in' }).click();
-    await expect(phone.getByText('Pollack beyond the Long Grey')).toBeVisible();
-    await page.reload();
-    await people(page).getByRole('button', { name: 'Sign it out' }).first().click();
-    await expect(people(page).getByRole('button', { name: 'Sign it out' })).toHaveCount(0);
-    await phone.reload();
-    await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();
-    const wide = await phone.evaluate(
-      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-    );
-    expect(wide).toBeLessThanOrEqual(0);
-  },
-);
-
-ownHouseTest(
-  'whose sign-in is over at the water goes on with what is carried, and loses nothing when signing in again',
-  async ({ page, house }) => {
-    await comeIn(page, await firstAddress(house), 'Ada');
-    const id = 'pollack-long-grey';
-    await visit(page, `/outings/${id}/leave-word`);
-    const device = page.getByRole('region', { name: 'On this device' });
-    await device.getByRole('button', { name: 'Carry it' }).click();
-    await expect(device.getByRole('status')).toContainText(/^Carried at/, { timeout: 60_000 });
-    await kept(page);
-    const answersOf = async () =>
-      ((await (await page.request.get(`/api/outings/${id}/walk-round`)).json()) as { answers: unknown[] }).answers
-        .length;
-    const before = await answersOf();
-    // As when ninety days are over, or a keeper signed this device out.
-    await page.request.post('/api/sign-out', { data: {} });
-    await page.goto(`/outings/${id}/walk-round`);
-    await page.getByRole('button', { name: 'Go on with what is carried' }).click();
-    await page.getByRole('button', { name: 'All steps' }).click();
-    await page.getByRole('main').getByRole('listitem').getByRole('button').nth(1).click();
-    await page.getByRole('button', { name: 'Fault', exact: true }).click();
-    await expect(page.getByText(/1 answer kept on this device/)).toBeVisible();
-    await page.reload();
-    await page.getByLabel('Name').fill('Ada');
-    await page.getByLabel('Password').fill(PASSWORD);
-    await page.getByRole('button', { name: 'Sign in' }).click();
-    await expect(async () => expect(await answersOf()).toBe(before + 1)).toPass({ timeout: 30_000 });
-  },
-);
-
-/** Asks somebody in, who comes in at once. */
-async function askIn(page: Page, as: Page, name: string): Promise<void> {
+/** Somebody is asked in, and has what is their own beside what is the club's. */
+async function askIn(page: Page, ben: Page): Promise<void> {
+  await expect(page.getByText('Pollack beyond the Long Grey')).toBeVisible();
   await visit(page, '/settings');
-  await people(page).getByLabel('For whom, so that you know').fill(name);
+  await people(page).getByLabel('For whom, so that you know').fill('Ben');
   await people(page).getByRole('button', { name: 'Ask somebody in' }).click();
-  await comeIn(
-    as,
-    await people(page)
-      .getByText(/\/join#/)
-      .innerText(),
-    name,
-  );
+  const address = await people(page)
+    .getByText(/\/join#/)
+    .innerText();
+  await expect(people(page).getByAltText('The address as a code')).toBeVisible();
+
+  await comeIn(ben, address, 'Ben');
+  await expect(ben.getByText('Pollack beyond the Long Grey')).toHaveCount(0);
+  await visit(ben, '/waters');
+  await expect(ben.getByText('Ostrey Sound').first()).toBeVisible();
+  await visit(ben, '/settings');
+  await expect(people(ben).getByText('Who may come in')).toHaveCount(0);
 }
 
-ownHouseTest(
-  'somebody is asked along, comes with an outing of their own, brings a stove for all, and follows a changed plan; a water is kept back and given again',
-  async ({ page, browser, house }) => {
-    await comeIn(page, await firstAddress(house), 'Ada');
-    const ben = await browserOf(browser, house, 390);
-    await askIn(page, ben, 'Ben');
-    const party = (of: Page) => of.getByRole('region', { name: 'The party' });
+/** A phone is paired, and signed out again. */
+async function pairPhone(page: Page, phone: Page): Promise<void> {
+  await people(page).getByRole('button', { name: 'Pair a phone' }).click();
+  const pairing = await people(page)
+    .getByText(/\/pair#/)
+    .innerText();
+  await phone.goto(pairing);
+  await phone.getByRole('button', { name: 'Sign it in' }).click();
+  await expect(phone.getByText('Pollack beyond the Long Grey')).toBeVisible();
+  await page.reload();
+  await people(page).getByRole('button', { name: 'Sign it out' }).first().click();
+  await expect(people(page).getByRole('button', { name: 'Sign it out' })).toHaveCount(0);
+  await phone.reload();
+  await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  const wide = await phone.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  expect(wide).toBeLessThanOrEqual(0);
+}
 
-    await visit(page, '/outings/venn-overnight/kit');
-    await party(page).getByText('Sample Friend').first().click();
-    await party(page).getByLabel('Sample Friend in this house').click();
-    await page.getByRole('option', { name: 'Ben' }).click();
-    await expect(party(page).getByText('asked along', { exact: true })).toBeVisible();
+/** Somebody is asked along, comes with an outing of their own, brings a stove for all, and follows a changed plan. */
+async function goAlong(page: Page, ben: Page): Promise<void> {
+  const party = (of: Page) => of.getByRole('region', { name: 'The party' });
 
-    await ben.reload();
-    await ben.getByRole('region', { name: 'Asked along' }).getByRole('link').click();
-    await expect(ben.getByText(/would ride in your boat/)).toBeVisible();
-    const wide = await ben.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-    expect(wide).toBeLessThanOrEqual(0);
-    await ben.getByRole('button', { name: 'Come along' }).click();
-    await expect(party(ben).getByText(/leads; where and when you go is theirs to say/)).toBeVisible();
-    // What the other has in his boat comes into his own plan.
-    await party(ben).getByRole('button', { name: 'Take Hard food canister aboard' }).click();
-    await expect(party(ben).getByText('aboard', { exact: true })).toBeVisible();
-    await kept(ben);
+  await visit(page, '/outings/venn-overnight/kit');
+  await party(page).getByText('Sample Friend').first().click();
+  await party(page).getByLabel('Sample Friend in this house').click();
+  await page.getByRole('option', { name: 'Ben' }).click();
+  await expect(party(page).getByText('asked along', { exact: true })).toBeVisible();
 
-    await visit(page, '/outings/venn-overnight/brief');
-    await page.reload();
-    await visit(page, '/outings/venn-overnight/kit');
-    await expect(party(page).getByText('along, not signed yet')).toBeVisible();
-    await party(page).getByText('Sample Friend').first().click();
-    await expect(party(page).getByText(/carries 0 of 10 for themselves/)).toBeVisible();
-    await party(page).getByRole('button', { name: 'Write it here' }).first().click();
-    await expect(
-      party(page)
-        .getByText(/0 of 10/)
-        .first(),
-    ).toBeVisible();
-    // Of somebody who is not of the house it is written by hand.
-    await party(page).getByText('Sample Cousin').first().click();
-    await party(page).getByLabel('What Sample Cousin brings for all').fill('tarp');
-    await page.getByRole('option', { name: 'Tarp with lines and pegs' }).click();
-    await expect(party(page).getByRole('list', { name: 'Sample Cousin brings for all' })).toContainText('Tarp');
-    await kept(page);
+  await ben.goto('/outings');
+  await ben.getByRole('region', { name: 'Asked along' }).getByRole('link').click();
+  await expect(ben.getByText(/would ride in your boat/)).toBeVisible();
+  const wide = await ben.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  expect(wide).toBeLessThanOrEqual(0);
+  await ben.getByRole('button', { name: 'Come along' }).click();
+  await expect(party(ben).getByText(/leads; where and when you go is theirs to say/)).toBeVisible();
+  // What the other has in his boat comes into his own plan.
+  await party(ben).getByRole('button', { name: 'Take Hard food canister aboard' }).click();
+  await expect(party(ben).getByText('aboard', { exact: true })).toBeVisible();
+  await kept(ben);
 
-    // The lead sets another hour; it is told, and followed by one press.
-    const outing = async (of: Page, id: string) =>
-      of.evaluate(async (at) => (await fetch(`/api/outings/${at}`)).json() as Promise<KeptOuting>, id);
-    const { version, doc } = await outing(page, 'venn-overnight');
-    await page.evaluate(
-      async ([at, body]) =>
-        fetch(`/api/outings/${at}`, { method: 'PUT', body, headers: { 'content-type': 'application/json' } }),
-      [
-        'venn-overnight',
-        JSON.stringify({ version, doc: { ...doc, brief: { ...doc.brief, launchAt: '10:30' } } }),
-      ] as const,
-    );
-    await ben.reload();
-    await expect(party(ben).getByText(/Otherwise in .* plan: the launch time/)).toBeVisible();
-    await party(ben).getByRole('button', { name: 'Go by it' }).press('Enter');
-    await expect(party(ben).getByText(/Otherwise in/)).toHaveCount(0);
-    await kept(ben);
-    const own = new URL(ben.url()).pathname.split('/')[2] ?? '';
-    expect((await outing(ben, own)).doc.brief.launchAt).toBe('10:30');
+  await visit(page, '/outings/venn-overnight/brief');
+  await page.reload();
+  await visit(page, '/outings/venn-overnight/kit');
+  await expect(party(page).getByText('along, not signed yet')).toBeVisible();
+  await party(page).getByText('Sample Friend').first().click();
+  await expect(party(page).getByText(/carries 0 of 10 for themselves/)).toBeVisible();
+  await party(page).getByRole('button', { name: 'Write it here' }).first().click();
+  await expect(
+    party(page)
+      .getByText(/0 of 10/)
+      .first(),
+  ).toBeVisible();
+  // Of somebody who is not of the house it is written by hand.
+  await party(page).getByText('Sample Cousin').first().click();
+  await party(page).getByLabel('What Sample Cousin brings for all').fill('tarp');
+  await page.getByRole('option', { name: 'Tarp with lines and pegs' }).click();
+  await expect(party(page).getByRole('list', { name: 'Sample Cousin brings for all' })).toContainText('Tarp');
+  await kept(page);
 
-    // Who reads a water stands on it.
-    await visit(page, '/waters/ostrey-sound');
-    await page.getByRole('button', { name: 'Keep it to yourself' }).click();
-    await expect(page.getByText('Yours: nobody else sees this water.')).toBeVisible();
-    await ben.goto('/waters');
-    await expect(ben.getByRole('table', { name: 'Waters' })).toBeVisible();
-    await expect(ben.getByText('Ostrey Sound')).toHaveCount(0);
-    await page.getByRole('button', { name: 'Give it to the club' }).click();
-    await expect(page.getByText('The club’s: everyone here reads it, and keepers change it.')).toBeVisible();
-    await visit(page, '/reference/procedures');
-    const count = page.getByRole('region', { name: 'The half-hour count' });
-    await count.getByRole('button', { name: 'Keep it to yourself' }).click();
-    await expect(count.getByText('Yours: nobody else sees this procedure.')).toBeVisible();
-    await ben.goto('/reference/procedures');
-    await expect(ben.getByRole('region', { name: /by Ostrey match rules$/ })).toContainText('The club’s');
-    await expect(ben.getByRole('region', { name: 'The half-hour count' })).toHaveCount(0);
-  },
-);
+  // The lead sets another hour; it is told, and followed by one press.
+  const outing = async (of: Page, id: string) =>
+    of.evaluate(async (at) => (await fetch(`/api/outings/${at}`)).json() as Promise<KeptOuting>, id);
+  const { version, doc } = await outing(page, 'venn-overnight');
+  await page.evaluate(
+    async ([at, body]) =>
+      fetch(`/api/outings/${at}`, { method: 'PUT', body, headers: { 'content-type': 'application/json' } }),
+    [
+      'venn-overnight',
+      JSON.stringify({ version, doc: { ...doc, brief: { ...doc.brief, launchAt: '10:30' } } }),
+    ] as const,
+  );
+  await ben.reload();
+  await expect(party(ben).getByText(/Otherwise in .* plan: the launch time/)).toBeVisible();
+  await party(ben).getByRole('button', { name: 'Go by it' }).press('Enter');
+  await expect(party(ben).getByText(/Otherwise in/)).toHaveCount(0);
+  await kept(ben);
+  const own = new URL(ben.url()).pathname.split('/')[2] ?? '';
+  expect((await outing(ben, own)).doc.brief.launchAt).toBe('10:30');
+}
 interface KeptOuting {
   version: number;
   doc: { brief: { launchAt: string } };
+}
+
+/** A water and a procedure are kept to oneself, and the water is given again. */
+async function keepToOneself(page: Page, ben: Page): Promise<void> {
+  // Who reads a water stands on it.
+  await visit(page, '/waters/ostrey-sound');
+  await page.getByRole('button', { name: 'Keep it to yourself' }).click();
+  await expect(page.getByText('Yours: nobody else sees this water.')).toBeVisible();
+  await ben.goto('/waters');
+  await expect(ben.getByRole('table', { name: 'Waters' })).toBeVisible();
+  await expect(ben.getByText('Ostrey Sound')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Give it to the club' }).click();
+  await expect(page.getByText('The club’s: everyone here reads it, and keepers change it.')).toBeVisible();
+  await visit(page, '/reference/procedures');
+  const count = page.getByRole('region', { name: 'The half-hour count' });
+  await count.getByRole('button', { name: 'Keep it to yourself' }).click();
+  await expect(count.getByText('Yours: nobody else sees this procedure.')).toBeVisible();
+  await ben.goto('/reference/procedures');
+  await expect(ben.getByRole('region', { name: /by Ostrey match rules$/ })).toContainText('The club’s');
+  await expect(ben.getByRole('region', { name: 'The half-hour count' })).toHaveCount(0);
+}
+
+ownHouseTest(
+  'a house is kept: somebody is asked in and goes along, a phone is paired and signed out, and a water is kept back and given again',
+  async ({ page, browser, house }) => {
+    const ben = await browserOf(browser, house, 390);
+    await ben.goto('/outings');
+    await expect(ben.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    await comeIn(page, await firstAddress(house), 'Ada');
+    await askIn(page, ben);
+    await pairPhone(page, await browserOf(browser, house, 390));
+    await goAlong(page, ben);
+    await keepToOneself(page, ben);
+  },
+);
+
+/** Whose sign-in is over at the water goes on with what is carried, and loses nothing when signing in again. */
+async function signedOutAtTheWater(page: Page): Promise<void> {
+  const at = (path: string) => new URL(path, page.url()).href;
+  const id = 'pollack-long-grey';
+  await visit(page, `/outings/${id}/leave-word`);
+  const device = page.getByRole('region', { name: 'On this device' });
+  await device.getByRole('button', { name: 'Carry it' }).click();
+  await expect(device.getByRole('status')).toContainText(/^Carried at/, { timeout: 60_000 });
+  await kept(page);
+  const answersOf = async () =>
+    ((await (await page.request.get(at(`/api/outings/${id}/walk-round`))).json()) as { answers: unknown[] }).answers
+      .length;
+  const before = await answersOf();
+  // As when ninety days are over, or a keeper signed this device out.
+  await page.request.post(at('/api/sign-out'), { data: {} });
+  await page.goto(at(`/outings/${id}/walk-round`));
+  await page.getByRole('button', { name: 'Go on with what is carried' }).click();
+  await page.getByRole('button', { name: 'All steps' }).click();
+  await page.getByRole('main').getByRole('listitem').getByRole('button').nth(1).click();
+  await page.getByRole('button', { name: 'Fault', exact: true }).click();
+  await expect(page.getByText(/1 answer kept on this device/)).toBeVisible();
+  await page.reload();
+  await page.getByLabel('Name').fill('Ada');
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(async () => expect(await answersOf()).toBe(before + 1)).toPass({ timeout: 30_000 });
 }
 
 /** Out, and in again by keyboard: a wrong password, then a new one by a code. */
@@ -224,8 +213,38 @@ async function byKeyboard(page: Page, code: string): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Outings', level: 1 })).toBeVisible();
 }
 
+/** By a passkey, until it is taken away. */
+async function byPasskey(page: Page): Promise<void> {
+  await visit(page, '/settings');
+  await people(page).getByText('Passkeys', { exact: true }).click();
+  await people(page).getByLabel('Name for this device').fill('The laptop');
+  const password = people(page).getByLabel('Password now').first();
+  await password.fill('not the password');
+  await people(page).getByRole('button', { name: 'Make a passkey' }).click();
+  await expect(people(page).getByText('This is not your password.').first()).toBeVisible();
+  await password.fill(NEXT_PASSWORD);
+  await people(page).getByRole('button', { name: 'Make a passkey' }).click();
+  await expect(people(page).getByRole('list', { name: 'Passkeys' }).getByText('The laptop')).toBeVisible();
+
+  await people(page).getByRole('button', { name: 'Sign out' }).click();
+  const signIn = page.getByRole('button', { name: 'Sign in with a passkey' });
+  for (let time = 0; time < 2; time += 1) {
+    await signIn.click();
+    await expect(page.getByRole('heading', { name: 'Outings', level: 1 })).toBeVisible();
+    await visit(page, '/settings');
+    await people(page).getByText('Passkeys: 1').click();
+    await expect(people(page).getByText(/used /).first()).toBeVisible();
+    if (time === 0) await people(page).getByRole('button', { name: 'Sign out' }).click();
+  }
+  await people(page).getByRole('button', { name: 'Take The laptop away' }).click();
+  await expect(people(page).getByText('Passkeys', { exact: true })).toBeVisible();
+  await people(page).getByRole('button', { name: 'Sign out' }).click();
+  await signIn.click();
+  await expect(page.getByText('This passkey lets nobody in here.')).toBeVisible();
+}
+
 ownHouseTest(
-  'one signs out and in again: with a wrong password, by a code, and by a passkey until it is taken away',
+  'one comes in again: after the sign-in was over at the water, with a wrong password and by a code, and by a passkey until it is taken away',
   async ({ page, house }) => {
     const authenticator = await page.context().newCDPSession(page);
     await authenticator.send('WebAuthn.enable');
@@ -242,32 +261,8 @@ ownHouseTest(
     // A page that has no name but numbers has no passkeys.
     const named = (address: string) => address.replace('127.0.0.1', 'localhost');
     const code = await comeIn(page, named(await firstAddress(house)), 'Ada');
+    await signedOutAtTheWater(page);
     await byKeyboard(page, code);
-    await visit(page, '/settings');
-    await people(page).getByText('Passkeys', { exact: true }).click();
-    await people(page).getByLabel('Name for this device').fill('The laptop');
-    const password = people(page).getByLabel('Password now').first();
-    await password.fill('not the password');
-    await people(page).getByRole('button', { name: 'Make a passkey' }).click();
-    await expect(people(page).getByText('This is not your password.').first()).toBeVisible();
-    await password.fill(NEXT_PASSWORD);
-    await people(page).getByRole('button', { name: 'Make a passkey' }).click();
-    await expect(people(page).getByRole('list', { name: 'Passkeys' }).getByText('The laptop')).toBeVisible();
-
-    await people(page).getByRole('button', { name: 'Sign out' }).click();
-    const signIn = page.getByRole('button', { name: 'Sign in with a passkey' });
-    for (let time = 0; time < 2; time += 1) {
-      await signIn.click();
-      await expect(page.getByRole('heading', { name: 'Outings', level: 1 })).toBeVisible();
-      await visit(page, '/settings');
-      await people(page).getByText('Passkeys: 1').click();
-      await expect(people(page).getByText(/used /).first()).toBeVisible();
-      if (time === 0) await people(page).getByRole('button', { name: 'Sign out' }).click();
-    }
-    await people(page).getByRole('button', { name: 'Take The laptop away' }).click();
-    await expect(people(page).getByText('Passkeys', { exact: true })).toBeVisible();
-    await people(page).getByRole('button', { name: 'Sign out' }).click();
-    await signIn.click();
-    await expect(page.getByText('This passkey lets nobody in here.')).toBeVisible();
+    await byPasskey(page);
   },
 );
