@@ -1,3 +1,4 @@
+import type { SyntheticEvent } from 'react';
 import { type Theme, createTheme } from '@mui/material/styles';
 import { type Inks, type ThemeName, inks } from './palettes';
 
@@ -107,6 +108,13 @@ export function makeTheme(name: ThemeName): Theme {
         styleOverrides: { tooltip: { background: c.ink, color: c.paper, fontSize: '0.85rem', borderRadius: 4 } },
       },
       MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: c.slate } } },
+      // A press that opens a list ends over one of its choices, where the list covers what was pressed: on a busy machine
+      // that would choose it. Only a press of its own chooses.
+      MuiSelect: {
+        defaultProps: {
+          MenuProps: { slotProps: { list: { onMouseUpCapture: (event: SyntheticEvent) => event.stopPropagation() } } },
+        },
+      },
       MuiMenuItem: { styleOverrides: { root: { minHeight: 44, whiteSpace: 'normal' } } },
       MuiSnackbarContent: { styleOverrides: { root: { background: c.ink, color: c.paper } } },
     },
