@@ -21,6 +21,15 @@ test('a plan is left, changed, and left again; what changed is said', async ({ p
   await expect(margin(page)).not.toContainText('does not have the plan yet');
   await kept(page);
 
+  const tops = await page.evaluateHandle(() => {
+    const seen = new Set<number>();
+    const look = () => {
+      seen.add(document.querySelector('main')?.getBoundingClientRect().top ?? -1);
+      requestAnimationFrame(look);
+    };
+    look();
+    return seen;
+  });
   await visit(page, '/outings/cod-wreck/brief');
   const alarm = await openBlank(page, 'Hour to call for help');
   await alarm.getByLabel('Call at').fill('19:45');
@@ -33,6 +42,9 @@ test('a plan is left, changed, and left again; what changed is said', async ({ p
   const messages = page.getByRole('region', { name: 'What they have' });
   await expect(messages).toContainText('A simulated outbox');
   await expect(messages.getByText(/Plan of Sample Angler/)).toHaveCount(2);
+  await kept(page);
+  // Nothing has moved while what was changed was being kept: a press would have missed its button.
+  expect(await tops.evaluate((seen) => [...seen])).toHaveLength(1);
 });
 
 test('afloat, later, home: each by one press; whoever has the address sees it without an account, until it is switched off', async ({

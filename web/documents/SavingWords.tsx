@@ -18,7 +18,19 @@ export function SavingWords({
     <Typography
       variant="caption"
       role="status"
-      sx={{ color: trouble ? 'error.main' : 'text.secondary', maxWidth: 340 }}
+      data-usual={byClock('kept at 00:00')}
+      sx={{
+        color: trouble ? 'error.main' : 'text.secondary',
+        maxWidth: 340,
+        // As wide as what it says most, so that nothing beside it is set anew, or pushed down, with each change.
+        '&::after': {
+          content: 'attr(data-usual)',
+          display: 'block',
+          height: 0,
+          overflow: 'hidden',
+          visibility: 'hidden',
+        },
+      }}
     >
       {unfit === null ? saysSaving(saving, zone) : `Not kept: ${unfit}`}
     </Typography>
