@@ -7,19 +7,16 @@ import { sketchOf } from '#core/floatplan/sketch';
 import { sayCall, sayHours, sayMomentInFull } from '#core/floatplan/status';
 
 const { resolve } = createRequire(import.meta.url);
-const file = (face: string, letters: string, weight: number) =>
-  resolve(`@fontsource/${face}/files/${face}-${letters}-${weight}-normal.woff`);
-const face = (name: string, letters: string, bold: number) => {
-  const [normal, heavy] = [file(name, letters, 400), file(name, letters, bold)];
-  return { normal, bold: heavy, italics: normal, bolditalics: heavy };
-};
+const file = (family: string, face: string) => resolve(`@expo-google-fonts/${family}/${face}.ttf`);
+// As they are, and not packed as for a browser: the press would unpack them with each letter.
+const text = file('atkinson-hyperlegible-next', '400Regular/AtkinsonHyperlegibleNext_400Regular');
+const bold = file('atkinson-hyperlegible-next', '700Bold/AtkinsonHyperlegibleNext_700Bold');
+const head = file('fraunces', '600SemiBold/Fraunces_600SemiBold');
 const faces = {
-  Text: face('atkinson-hyperlegible-next', 'latin', 700),
-  TextMore: face('atkinson-hyperlegible-next', 'latin-ext', 700),
-  Head: face('fraunces', 'latin', 600),
-  HeadMore: face('fraunces', 'latin-ext', 600),
+  Text: { normal: text, bold, italics: text, bolditalics: bold },
+  Head: { normal: head, bold: head, italics: head, bolditalics: head },
 };
-const letterFiles: ReadonlySet<string> = new Set(Object.values(faces).flatMap((one) => Object.values(one)));
+const letterFiles: ReadonlySet<string> = new Set([text, bold, head]);
 /** The press, read with the first page: a start need not wait for it. A plan fetches nothing and reads nothing but its letters. */
 async function pressOf(): Promise<typeof pdfmake> {
   const { default: press } = await import('pdfmake');
@@ -29,29 +26,9 @@ async function pressOf(): Promise<typeof pdfmake> {
   return press;
 }
 
-/** Letters that the first part of a typeface holds; others are set from its second. */
-const FIRST =
-  /[\u0000-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122\u2191\u2193\u2212\u2215]+|[^\u0000-\u00ff\u0131\u0152\u0153\u02bb\u02bc\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122\u2191\u2193\u2212\u2215]+/gu; // oxlint-disable-line no-control-regex -- the whole of the first letters
-/** A text in runs, each in the part of the typeface that has its letters. */
-function set(text: string, font: 'Text' | 'Head', more: object = {}): Content {
-  // The typeface has no prime.
-  const runs = text.replaceAll('′', "'").match(FIRST) ?? [];
-  return {
-    text: runs.map((run) => ({
-      text: run,
-      font: run.codePointAt(0) !== undefined && isFirst(run) ? font : `${font}More`,
-    })),
-    ...more,
-  };
-}
-function isFirst(run: string): boolean {
-  const at = run.codePointAt(0) ?? 0;
-  return (
-    at <= 0xff ||
-    (at >= 0x2000 && at <= 0x206f) ||
-    [0x131, 0x152, 0x153, 0x20ac, 0x2122, 0x2191, 0x2193, 0x2212, 0x2215].includes(at) ||
-    (at >= 0x2bb && at <= 0x2dc && [0x2bb, 0x2bc, 0x2c6, 0x2da, 0x2dc].includes(at))
-  );
+/** A text in one of the typefaces, which have no prime. */
+function set(words: string, font: keyof typeof faces, more: object = {}): Content {
+  return { text: words.replaceAll('′', "'"), font, ...more };
 }
 
 const INK = '#17303a';
