@@ -93,23 +93,29 @@ async function goOut(hand: Hand) {
   return { judged, steps };
 }
 
-test('from an empty house to a signed outing of one’s own, in two hundred presses', async ({ page }) => {
-  const hand = new Hand(page);
-  await settleIn(hand);
-  const { judged, steps } = await goOut(hand);
-  console.log(`From an empty house: judged after ${judged} presses, signed after ${hand.presses}; ${steps} steps.`);
-  expect(judged).toBeLessThanOrEqual(90);
-  expect(steps).toBeLessThanOrEqual(40);
-  expect(hand.presses).toBeLessThanOrEqual(200);
-});
-
-test('the same again: settled in by keyboard alone, gone out with on a phone, where nothing is wider than the screen', async ({
+test('from an empty house, at the desk, to a signed outing of one’s own, on a phone, in two hundred presses; nothing is wider than the screen', async ({
   page,
 }) => {
-  await settleIn(new KeyHand(page));
+  const desk = new Hand(page);
+  await settleIn(desk);
   await page.setViewportSize({ width: 390, height: 844 });
-  await goOut(new ThumbHand(page));
+  const thumb = new ThumbHand(page);
+  const { judged, steps } = await goOut(thumb);
+  const all = desk.presses + thumb.presses;
+  console.log(
+    `From an empty house: judged after ${desk.presses + judged} presses, signed after ${all}; ${steps} steps.`,
+  );
+  expect(desk.presses + judged).toBeLessThanOrEqual(90);
+  expect(steps).toBeLessThanOrEqual(40);
+  expect(all).toBeLessThanOrEqual(200);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
+
+test('who, boat, water and kit of an empty house are settled by keyboard alone', async ({ page }) => {
+  const hand = new KeyHand(page);
+  await settleIn(hand);
+  await hand.link('Outings');
+  await expect(page.getByText('4 of 5')).toBeVisible();
 });
 
 test('on a phone: a water by waypoints from another program, tides pasted, wrong input everywhere', async ({
