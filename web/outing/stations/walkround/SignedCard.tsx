@@ -33,8 +33,9 @@ export function SignedCard({
   const { brief } = outing;
   const area = water?.areas.find(({ id }) => id === brief.areaId);
   const mark = area ? `${area.name}, ${sayPosition(area)}` : 'not said';
-  const planned = stale ? null : (assessment.exposures.plan?.turnAt ?? null);
-  const turn = brief.turnAt ?? (planned === null ? 'not reckoned' : `by ${clockAt(planned, zone)}`);
+  const planned = assessment.exposures.plan?.turnAt ?? null;
+  const reckoned = planned === null ? 'not reckoned' : `by ${clockAt(planned, zone)}`;
+  const turn = brief.turnAt ?? (stale ? 'reckoned anew when it is signed again' : reckoned);
   const lines = [
     ['Boat', craft ? `${craft.name}, ${craft.colour}` : 'not said'],
     ['Launch', `${brief.launchAt}, ${dayWords(brief.date)}`],
