@@ -11,7 +11,8 @@ import { useDesk } from '../../desk';
 import { Handle } from './Handle';
 import { SeaBand, TideBand, WindBand } from './strip/Bands';
 import { Events } from './strip/Events';
-import { LEFT, layoutFor, placeNames } from './strip/layout';
+import { eventsOf, hourNames } from './strip/events';
+import { LEFT, layoutFor, placeNames, placeUnder } from './strip/layout';
 import { Light } from './strip/Light';
 import { Stream } from './strip/Stream';
 import { Trouble } from './strip/Trouble';
@@ -68,7 +69,14 @@ export function DayStrip() {
     handles.map(({ name, at }) => ({ x: x(at), text: `${name} ${byClock(clockAt(at, zone))}` })),
     axis,
   );
-  const layout = layoutFor(held ? MOST_ROWS : 1 + Math.max(0, ...names.map(({ row }) => row)));
+  const events = placeUnder(
+    eventsOf(axis, water, day).map(({ at, text }) => ({ x: x(at), text })),
+    axis,
+  );
+  const rowsOf = (placed: readonly { row: number }[]) => 1 + Math.max(0, ...placed.map(({ row }) => row));
+  const layout = layoutFor(held ? MOST_ROWS : rowsOf(names), rowsOf(events));
+  const hourLines = ticks(axis, 46);
+  const called = hourNames(hourLines, zone);
   const { top, wind, sea, tide } = layout;
   const set = (which: HandleName, moment: number) =>
     edit((outing) => {
@@ -89,11 +97,11 @@ export function DayStrip() {
           <rect x={axis.left} y={0} width={axis.right - axis.left} height={tide.bottom} />
         </clipPath>
         <Light axis={axis} water={water} top={top} bottom={tide.bottom} />
-        {ticks(axis, 46).map((hour) => (
+        {hourLines.map((hour, i) => (
           <g key={hour}>
             <line x1={x(hour)} x2={x(hour)} y1={top} y2={layout.axis - 14} stroke={inks.rule} strokeWidth={0.7} />
             <text x={x(hour)} y={layout.axis} fontSize={12} textAnchor="middle" fill={inks.slate}>
-              {clockAt(hour, zone).slice(0, 2)}
+              {called[i]}
             </text>
           </g>
         ))}
@@ -108,7 +116,7 @@ export function DayStrip() {
             towardDeg={water.stream?.towardDeg ?? 0}
           />
         )}
-        <Events axis={axis} y={layout.height - 4} />
+        <Events placed={events} y={layout.under} />
         <Trouble axis={axis} top={top} bottom={tide.bottom} named={wind.bottom - 6} />
         {handles.map(({ which, name, at, filled }, i) => (
           <Handle

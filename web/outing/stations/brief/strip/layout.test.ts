@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { layoutFor, placeNames } from './layout';
+import { layoutFor, placeNames, placeUnder } from './layout';
 
 const edges = { left: 52, right: 340 };
 
@@ -62,5 +62,41 @@ describe('the bands', () => {
       true,
     ]);
     expect(layoutFor(3).height - one.height).toBe(32);
+  });
+});
+
+describe('words under the axis', () => {
+  const words = fc.record({
+    x: fc.integer({ min: 52, max: 340 }),
+    text: fc.constantFrom('sunrise 07:33', 'high 11:10 · 3.4 m', 'low 05:02 · 0.6 m'),
+  });
+  it('stand below their moments in one row where there is room', () => {
+    const [one, two] = placeUnder(
+      [
+        { x: 120, text: 'sunrise 07:33' },
+        { x: 400, text: 'sunset 16:19' },
+      ],
+      { left: 52, right: 700 },
+    );
+    expect([one?.row, two?.row]).toEqual([0, 0]);
+    expect(one && one.start + ('sunrise 07:33'.length * 6.6) / 2).toBeCloseTo(120);
+  });
+  it('never leave the edges and never lie on each other; the first of three finds room', () => {
+    fc.assert(
+      fc.property(fc.array(words, { maxLength: 12 }), (list) => {
+        const sorted = [...list].sort((a, b) => a.x - b.x);
+        const placed = placeUnder(sorted, edges);
+        expect(placed.length).toBeGreaterThanOrEqual(Math.min(3, list.length));
+        placed.forEach(({ start, text, row }, i) => {
+          expect(start).toBeGreaterThanOrEqual(edges.left);
+          expect(start + text.length * 6.6).toBeLessThanOrEqual(edges.right + 0.01);
+          for (const other of placed.slice(i + 1))
+            if (other.row === row) expect(other.start).toBeGreaterThanOrEqual(start + text.length * 6.6);
+        });
+      }),
+    );
+  });
+  it('make the strip higher by a row each', () => {
+    expect(layoutFor(1, 3).height - layoutFor(1).height).toBe(32);
   });
 });
