@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { Hand, KeyHand, ThumbHand } from './hands';
-import { test } from './house';
+import { notWide, test } from './house';
 
 test.use({ empty: true });
 
@@ -108,7 +108,7 @@ test('from an empty house, at the desk, to a signed outing of one’s own, on a 
   expect(desk.presses + judged).toBeLessThanOrEqual(90);
   expect(steps).toBeLessThanOrEqual(40);
   expect(all).toBeLessThanOrEqual(200);
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await notWide(page);
 });
 
 test('who, boat, water and kit of an empty house are settled by keyboard alone', async ({ page }) => {
@@ -156,8 +156,7 @@ test('on a phone: a water by waypoints from another program, tides pasted, wrong
   await tide.fill('27 Nov 2026 HW 05:12 4.3 m LW 11:30 0.9 m HW 17:40 4.5 m\n28 Nov HW 06:02 4.4 LW 12:20 0.8');
   await expect(page.getByText(/^Understood: 3 high and 2 low waters/)).toBeVisible();
   await page.getByRole('checkbox', { name: 'W', exact: true }).click();
-  const wide = await page.evaluate(() => document.documentElement.scrollWidth);
-  expect(wide).toBeLessThanOrEqual(390);
+  await notWide(page);
   await page.getByRole('button', { name: 'Keep this water' }).click();
   await expect(page.getByText('Kept: your water.')).toBeVisible();
   await page.goto('/waters');

@@ -166,6 +166,12 @@ export async function firstHour(page: Page): Promise<string> {
   return (await hours.first().innerText()).slice(0, 5);
 }
 
+/** Nothing is wider than the screen; asked again until it has been laid out anew for a narrower one. */
+export async function notWide(page: Page, where?: string): Promise<void> {
+  const wide = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  await expect.poll(wide, where).toBeLessThanOrEqual(0);
+}
+
 /** Waits until the newest change is kept. */
 export async function kept(page: Page): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: /^kept at/ })).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test, visit } from './house';
+import { expect, notWide, test, visit } from './house';
 
 const keeping = (page: Page) => page.getByRole('region', { name: 'Everything with you' });
 const comesIn = (page: Page) => page.getByRole('dialog', { name: 'What comes in' });
@@ -70,7 +70,6 @@ test.describe('in an empty house', () => {
     await expect(comesIn(page).getByRole('button', { name: 'Bring in the records' })).toBeDisabled();
     await comesIn(page).getByRole('button', { name: 'Leave it' }).click();
     await expect(comesIn(page)).toBeHidden();
-    const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-    expect(wide).toBeLessThanOrEqual(0);
+    await notWide(page);
   });
 });

@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { type House, expect, kept, ownHouseTest, visit } from './house';
+import { type House, expect, kept, notWide, ownHouseTest, visit } from './house';
 
 ownHouseTest.use({ settings: { TALLY_ACCOUNTS: '1' } });
 
@@ -61,8 +61,7 @@ async function pairPhone(page: Page, phone: Page): Promise<void> {
   await expect(people(page).getByRole('button', { name: 'Sign it out' })).toHaveCount(0);
   await phone.reload();
   await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();
-  const wide = await phone.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-  expect(wide).toBeLessThanOrEqual(0);
+  await notWide(phone);
 }
 
 /** Somebody is asked along, comes with an outing of their own, brings a stove for all, and follows a changed plan. */
@@ -78,8 +77,7 @@ async function goAlong(page: Page, ben: Page): Promise<void> {
   await ben.goto('/outings');
   await ben.getByRole('region', { name: 'Asked along' }).getByRole('link').click();
   await expect(ben.getByText(/would ride in your boat/)).toBeVisible();
-  const wide = await ben.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-  expect(wide).toBeLessThanOrEqual(0);
+  await notWide(ben);
   await ben.getByRole('button', { name: 'Come along' }).click();
   await expect(party(ben).getByText(/leads; where and when you go is theirs to say/)).toBeVisible();
   // What the other has in his boat comes into his own plan.

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, kept, test, visit } from './house';
+import { expect, kept, notWide, test, visit } from './house';
 
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
 const sheet = (page: Page, name: string | RegExp) => page.getByRole('article', { name });
@@ -131,8 +131,7 @@ test.describe('on a phone', () => {
           .or(page.getByText(/^(Say|No|Every|Nothing)/).first())
           .first(),
       ).toBeVisible();
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
-      expect(wide, one).toBeLessThanOrEqual(360);
+      await notWide(page, one);
     }
   });
 });

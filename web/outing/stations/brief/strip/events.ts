@@ -1,22 +1,18 @@
-import { type Day } from '#core/environment/day';
+import type { Water } from '#core/documents/water';
+import type { Day } from '#core/environment/day';
 import { lightOfDay, noonOf } from '#core/environment/light';
 import { amount } from '#core/units/amount';
 import { byClock } from '#core/units/clockWords';
 import { addDays, clockAt, dateAt, dayInWords } from '#core/units/time';
 import type { TimeAxis } from '../../../../ui/timeAxis';
 
-interface Place {
-  timeZone: string;
-  latDeg: number;
-  lonDeg: number;
-}
-export interface StripEvent {
+interface StripEvent {
   at: number;
   text: string;
 }
 
 /** Each rising and setting of the sun and each turn of the tide on the axis, in their order. */
-export function eventsOf({ from, to }: TimeAxis, { timeZone, latDeg, lonDeg }: Place, day: Day): StripEvent[] {
+export function eventsOf({ from, to }: TimeAxis, { timeZone, latDeg, lonDeg }: Water, day: Day): StripEvent[] {
   const events: StripEvent[] = day.turns.map(({ at, high, value }) => ({
     at,
     text: byClock(`${high ? 'high' : 'low'} ${clockAt(at, timeZone)} · ${amount(value, 'm')}`),
