@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, notWide, openBlank, test } from './house';
+import { expect, notWide, openBlank, test, visit } from './house';
 
 const row = (page: Page, name: string) => page.getByRole('row').filter({ hasText: name });
 const part = (page: Page, name: string) => page.getByRole('tab', { name }).click();
@@ -140,7 +140,7 @@ test('a boat is inclined at the water’s edge, and its figures change and say s
   await part(page, 'Afloat');
   await expect(row(page, 'seated low')).not.toHaveText(figures ?? '');
   await kept(page);
-  await page.goto('/boats');
+  await visit(page, '/boats');
   await expect(page.getByRole('listitem').filter({ hasText: 'Dunlin' })).toContainText('Inclined.');
 });
 
@@ -172,6 +172,6 @@ test('a set-up is chosen for one outing in its sentence, and the boat stays as i
   await blank.getByText('Wide for drifting').click();
   await expect(page.getByRole('button', { name: 'Set-up: wide for drifting' })).toBeVisible();
   await expect(page.getByText(/^kept at/)).toBeVisible();
-  await page.goto('/boats/grey-wagtail');
+  await visit(page, '/boats/grey-wagtail');
   await expect(page.getByRole('button', { name: 'Bare for casting', pressed: true })).toBeVisible();
 });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, kept, test } from './house';
+import { expect, kept, test, visit } from './house';
 
 const ready = '/outings/pollack-long-grey/brief';
 const slider = (page: Page, name: string | RegExp) => page.getByRole('slider', { name });
@@ -56,7 +56,7 @@ test('by keyboard: the handles step, the chart takes a point, a better hour is c
   await expect(page.getByRole('textbox', { name: 'Name of point 1' })).toHaveValue('point 1');
   await expect(page.getByRole('table', { name: 'Passage, leg by leg' })).toContainText('The Long Grey to point 1');
 
-  await page.goto('/outings/long-grey-late/brief');
+  await visit(page, '/outings/long-grey-late/brief');
   const margin = page.getByRole('complementary', { name: 'Margin' });
   await expect(margin).toContainText('The way out is shut');
   await page.getByRole('button', { name: 'Better hours' }).press('Enter');

@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { Hand, KeyHand, ThumbHand } from './hands';
-import { notWide, test } from './house';
+import { notWide, test, visit } from './house';
 
 test.use({ empty: true });
 
@@ -127,7 +127,7 @@ test('on a phone: a water by waypoints from another program, tides pasted, wrong
   await page.getByRole('button', { name: 'The outing' }).click();
   await expect(page.getByRole('button', { name: /^Launch:/ })).toBeVisible();
   const begun = page.url();
-  await page.goto('/first/water');
+  await visit(page, '/first/water');
   await page.getByRole('button', { name: 'Keep this water' }).click();
   await expect(page.getByText('Give it a name.')).toBeVisible();
   await expect(page.getByText('A position is wanted here.')).toBeVisible();
@@ -147,8 +147,8 @@ test('on a phone: a water by waypoints from another program, tides pasted, wrong
   await page.getByRole('option', { name: 'left out' }).click();
   // Left half filled and come back to: nothing typed is lost.
   await page.getByLabel('Name', { exact: true }).fill('Quiet Sound');
-  await page.goto('/outings');
-  await page.goto('/first/water');
+  await visit(page, '/outings');
+  await visit(page, '/first/water');
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Quiet Sound');
   const tide = page.getByLabel(/High and low waters/);
   await tide.fill('in the morning');
@@ -159,10 +159,10 @@ test('on a phone: a water by waypoints from another program, tides pasted, wrong
   await notWide(page);
   await page.getByRole('button', { name: 'Keep this water' }).click();
   await expect(page.getByText('Kept: your water.')).toBeVisible();
-  await page.goto('/waters');
+  await visit(page, '/waters');
   await page.getByText('Quiet Sound').first().click();
   await expect(page.getByText(/Reef edge/i).first()).toBeVisible();
-  await page.goto(begun);
+  await visit(page, new URL(begun).pathname);
   await expect(page.getByRole('button', { name: 'Launch: Slipway' })).toBeVisible();
 });
 
@@ -181,7 +181,7 @@ test('by keyboard: find, Enter, find, Enter; more, fewer, and by another word', 
   await find.fill('');
   await page.getByRole('button', { name: 'One Headlamp fewer' }).click();
   await expect(page.getByRole('button', { name: 'Headlamp: one owned, add another' })).toBeVisible();
-  await page.goto('/locker');
+  await visit(page, '/locker');
   await expect(page.getByRole('row', { name: /Sounder/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /Headlamp/ })).toBeVisible();
 });

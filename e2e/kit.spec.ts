@@ -1,4 +1,4 @@
-import { expect, kept, openBlank, test } from './house';
+import { expect, kept, openBlank, test, visit } from './house';
 
 test('pollack kept becomes bonefish released: the kit follows, and a proposal is taken in part', async ({ page }) => {
   await page.goto('/outings/pollack-long-grey/kit');
@@ -52,15 +52,15 @@ test('a jacket that runs out is felt in the locker, the kit, the margin, the gat
   await expect(page.getByRole('row', { name: /Foam jacket, high back/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /Headlamp/ })).toHaveCount(0);
 
-  await page.goto('/outings/pollack-long-grey/kit');
+  await visit(page, '/outings/pollack-long-grey/kit');
   const margin = page.getByRole('complementary', { name: 'Margin' });
   await expect(margin).toContainText('Foam jacket, high back does not count: out of date since 1 January 2020');
   await expect(page.getByRole('button', { name: /^Buoyancy, worn/ })).toContainText('out of date');
-  await page.goto('/outings');
+  await visit(page, '/outings');
   const row = page.getByRole('listitem').filter({ hasText: 'Pollack beyond the Long Grey' });
   await expect(row).toContainText('1 Stop');
   // The automatic jacket would count, and would open a Mind of its own in the surf there: it is not offered as a repair.
-  await page.goto('/outings/pollack-long-grey/kit');
+  await visit(page, '/outings/pollack-long-grey/kit');
   await page.getByRole('button', { name: /^Buoyancy, worn/ }).click();
   await page.getByRole('button', { name: 'Put aboard: Inflatable jacket, automatic' }).click();
   await expect(margin).not.toContainText('Buoyancy, worn');
@@ -137,7 +137,7 @@ test('a fish of one’s own is told, kept, and sought', async ({ page }) => {
   await form.getByLabel('Depth, from').fill('1');
   await form.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(form).toBeHidden();
-  await page.goto('/outings/pollack-long-grey/brief');
+  await visit(page, '/outings/pollack-long-grey/brief');
   const fish = await openBlank(page, 'Which fish');
   await fish.getByLabel('Mere perch', { exact: true }).click();
   await fish.getByRole('button', { name: 'Done' }).click();
@@ -159,7 +159,7 @@ test('what is owned and not written down yet goes into the locker and aboard in 
   await expect(cells).not.toContainText('not yet counted');
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(cells).toContainText('not yet counted');
-  await page.goto('/locker');
+  await visit(page, '/locker');
   await expect(page.getByRole('status').first()).toHaveText('143 of 143');
 });
 
@@ -175,7 +175,7 @@ test('a Mind is answered once for every outing on a water, and taken back', asyn
   await hands.getByRole('button', { name: 'Accept', exact: true }).click();
   await expect(page.getByText('Kept for Hallow Mere.')).toBeVisible();
   await expect(margin).toContainText('Accepted for Hallow Mere: Pogies are on the paddle');
-  await page.goto('/outings/perch-spring/kit');
+  await visit(page, '/outings/perch-spring/kit');
   await expect(margin).toContainText('Accepted for Hallow Mere: Pogies are on the paddle');
   await margin.getByRole('button', { name: 'Take it back' }).click();
   await expect(page.getByText('Taken back for Hallow Mere.')).toBeVisible();

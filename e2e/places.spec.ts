@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, kept, test } from './house';
+import { expect, kept, test, visit } from './house';
 
 test('an outing is copied to another day, deleted, and brought back', async ({ page }) => {
   await page.goto('/outings');
@@ -86,7 +86,7 @@ test('an item that goes out of date stops counting in the outing that carries it
   await expect(page.getByRole('dialog')).toContainText(/kept at/);
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByRole('row', { name: /Electronic flare/ })).toContainText('out of date since 1 January 2020');
-  await page.goto('/outings/pollack-long-grey/kit');
+  await visit(page, '/outings/pollack-long-grey/kit');
   await expect(page.getByRole('complementary')).toContainText(
     'Electronic flare does not count: out of date since 1 January 2020',
   );

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from './house';
+import { expect, test, visit } from './house';
 
 test('a fish is found by its continent, read, and linked by its address', async ({ page }) => {
   await page.goto('/reference');
@@ -30,11 +30,11 @@ test('a rule is written, bites in the outing, is written out, and read back besi
   await expect(form).toBeHidden();
   await expect(pack).toContainText('At most one rod. Byelaw 99');
 
-  await page.goto('/outings/pollack-long-grey/kit');
+  await visit(page, '/outings/pollack-long-grey/kit');
   await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Two rods aboard, one allowed');
   await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Confirm with the authority.');
 
-  await page.goto('/reference/rules');
+  await visit(page, '/reference/rules');
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Write out Ostrey coast rules' }).click(),
@@ -112,7 +112,7 @@ test('a word of the field explains itself on focus, where it stands and in a lis
   await expect(page.getByRole('tooltip')).toContainText('Length of rode for each metre');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('tooltip')).toBeHidden();
-  await page.goto('/reference/words');
+  await visit(page, '/reference/words');
   await expect(page.getByRole('definition').filter({ hasText: 'Length of rode for each metre' })).toBeVisible();
 });
 
@@ -132,7 +132,7 @@ test('a procedure is written in one’s own words, read before signing, and put 
   await expect(own.getByRole('listitem')).toHaveText(['Breathe first.', 'Roll her up from the left.']);
   await expect(page.getByRole('region', { name: 'Capsize drill' })).toHaveCount(0);
 
-  await page.goto('/outings/pollack-long-grey/walk-round');
+  await visit(page, '/outings/pollack-long-grey/walk-round');
   const head = page.getByRole('group', { name: 'To have in the head' });
   await head.getByText(/^To have in the head/).click();
   await head.getByText('Over, and back in').click();
@@ -140,7 +140,7 @@ test('a procedure is written in one’s own words, read before signing, and put 
   await expect(head.getByText('Landing through breakers')).toBeVisible();
   await expect(head.getByText('Hauling the drogue')).toHaveCount(0);
 
-  await page.goto('/reference/procedures');
+  await visit(page, '/reference/procedures');
   await page.getByRole('button', { name: 'Edit Over, and back in' }).click();
   await steps.press('End');
   await steps.pressSequentially(' Once more.');

@@ -1,5 +1,5 @@
 import { type Page, expect } from '@playwright/test';
-import { notWide, test } from './house';
+import { notWide, test, visit } from './house';
 
 const kept = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^kept at/ })).toBeVisible();
 const figures = (page: Page) => page.getByLabel('How it floats');
@@ -100,7 +100,7 @@ test('a set-up is looked at beside this plan, put on, changed in two things, and
   await page.getByLabel('What you call it').fill('Long Grey, pump forward');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Set-up: Long Grey, pump forward' })).toBeVisible();
-  await page.goto('/boats/grey-wagtail/fitted');
+  await visit(page, '/boats/grey-wagtail/fitted');
   await expect(page.getByRole('button', { name: 'Long Grey, pump forward' })).toBeVisible();
 });
 
@@ -126,7 +126,7 @@ test('for the surf what is loose and what stands is settled by repairs; a moved 
     .click();
   await expect(margin(page)).not.toContainText('Loose in the cup');
 
-  await page.goto('/outings/pollack-long-grey/walk-round');
+  await visit(page, '/outings/pollack-long-grey/walk-round');
   const sign = page.getByRole('button', { name: 'Hold to sign' });
   await sign.hover();
   await page.mouse.down();
