@@ -32,6 +32,28 @@ export function noAccounts(parent: FastifyInstance): void {
     }));
 }
 
+/** Somebody new comes in by a pass: the pass is used and the person is there, or neither. */
+export function takeIn(
+  db: Database,
+  now: () => number,
+  kind: PassKind,
+  newcomer: { token: string; name: string; passwordHash: string; address: string },
+): Promise<{ person: Person; codes: string[] }> {
+  return inTransaction(db, async (tx) => {
+    const inside = peopleStore(tx, now);
+    const first = kind === 'first';
+    const pass = await inside.usePass(kind, newcomer.token);
+    if (!pass || (first && !(await inside.isEmpty()))) throw over();
+    const person = await inside.add(newcomer.name, newcomer.passwordHash, { first });
+    if (!person)
+      throw new Refusal(409, 'Taken', 'Somebody here has this name.', [
+        { field: 'name', message: 'Somebody here has this name.' },
+      ]);
+    await inside.note(first ? 'first keeper' : 'joined', person.id, newcomer.address, person.name);
+    return { person, codes: await inside.makeCodes(person.id) };
+  });
+}
+
 /** Coming in for the first time, again, by another way, and going out. */
 export function comingInRoutes(
   parent: FastifyInstance,
@@ -50,27 +72,14 @@ export function comingInRoutes(
   const isSecure = (request: FastifyRequest) => secure || request.protocol === 'https';
   const enter = async (request: FastifyRequest, reply: FastifyReply, person: Person) =>
     letIn(reply, await people.begin(person.id, deviceOf(request)), isSecure(request));
-  /** Somebody new comes in by a pass: the pass is used and the person is there, or neither. */
   const comeIn = async (
     request: FastifyRequest,
     reply: FastifyReply,
     kind: PassKind,
-    given: { token: string; name: string; password: string },
+    { token, name, password }: { token: string; name: string; password: string },
   ) => {
-    const hashed = await passwordHash(given.password);
-    const { person, codes } = await inTransaction(db, async (tx) => {
-      const inside = peopleStore(tx, now);
-      const first = kind === 'first';
-      const pass = await inside.usePass(kind, given.token);
-      if (!pass || (first && !(await inside.isEmpty()))) throw over();
-      const added = await inside.add(given.name, hashed, { first });
-      if (!added)
-        throw new Refusal(409, 'Taken', 'Somebody here has this name.', [
-          { field: 'name', message: 'Somebody here has this name.' },
-        ]);
-      await inside.note(first ? 'first keeper' : 'joined', added.id, request.ip, added.name);
-      return { person: added, codes: await inside.makeCodes(added.id) };
-    });
+    const newcomer = { token, name, passwordHash: await passwordHash(password), address: request.ip };
+    const { person, codes } = await takeIn(db, now, kind, newcomer);
     await enter(request, reply, person);
     return reply.code(201).send({ person: asPerson(person), codes });
   };

@@ -2,6 +2,8 @@ import { sql } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { buildApp } from '../app';
 import { backupsOf } from '../backup/daily';
+import { takeIn } from '../people/comingIn';
+import { passwordHash } from '../people/secrets';
 import { peopleStore } from '../people/store';
 import { loadDemo } from '../storage/demo';
 import type { Database } from '../storage/open';
@@ -9,6 +11,9 @@ import { emptyDatabase } from './emptyDatabase';
 import { NOW } from './openApp';
 
 export const PASSWORD = 'a long enough one';
+/** A password is worked out slowly, so that nobody tries many: everyone here has one and the same. */
+let kept: Promise<string> | null = null;
+const hashed = () => (kept ??= passwordHash(PASSWORD));
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
 /** Somebody with a browser: it keeps its cookie. */
@@ -58,10 +63,11 @@ export async function openClub(): Promise<Club> {
   const backups = backupsOf(db, null, now);
   const app = await buildApp({ db, now, webRoot: null, log: false, accounts: true, backups });
   const people = peopleStore(db, now);
-  const comeIn = async (path: string, token: string, name: string) => {
+  const comeIn = async (kind: 'first' | 'join', token: string, name: string) => {
     const visitor = new Visitor(app);
-    const reply = await visitor.post(path, { token, name, password: PASSWORD });
-    if (reply.statusCode !== 201) throw new Error(`${name} did not come in: ${reply.body}`);
+    const newcomer = { token, name, passwordHash: await hashed(), address: '127.0.0.1' };
+    const { person } = await takeIn(db, now, kind, newcomer);
+    visitor.cookie = `tally=${await people.begin(person.id, visitor.device)}`;
     return visitor;
   };
   return {
@@ -69,10 +75,10 @@ export async function openClub(): Promise<Club> {
     wait: (ms) => {
       at += ms;
     },
-    keeper: async (name = 'Ada') => comeIn('/api/first', (await people.makePass('first', null)).token, name),
+    keeper: async (name = 'Ada') => comeIn('first', (await people.makePass('first', null)).token, name),
     member: async (by, name) => {
       const { token } = (await by.post('/api/invitations', { note: name })).json<{ token: string }>();
-      return comeIn('/api/join', token, name);
+      return comeIn('join', token, name);
     },
     empty: async () => {
       at = NOW;
