@@ -96,10 +96,26 @@ test('a route is drawn by pressing, written out, and read back the same', async 
   }
 });
 
-test('a GPX route and a CSV forecast with a bad line each: the rest is taken, the bad told by line', async ({
-  page,
-}) => {
-  await page.goto('/outings/cod-wreck/brief');
+/** Hostile and broken files get a sentence and change nothing. */
+async function badFiles(page: Page): Promise<void> {
+  const legs = page.getByRole('table', { name: 'Passage, leg by leg' });
+  const before = await legs.innerText();
+  for (const [text, sentence] of [
+    ['<!DOCTYPE x [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><gpx>&b;</gpx>', 'document type or entities'],
+    ['<gpx><trk>', 'no sound XML'],
+    ['{"type":"Polygon"', 'no JSON'],
+    ['x'.repeat(9 * 1024 * 1024), 'larger than 8 MB'],
+  ] as const) {
+    await page
+      .getByLabel('Route file')
+      .setInputFiles({ name: 'bad.gpx', mimeType: 'text/plain', buffer: Buffer.from(text) });
+    await expect(page.getByRole('alert')).toContainText(sentence);
+  }
+  expect(await legs.innerText()).toBe(before);
+}
+
+/** Of a route and a forecast with a bad line each the rest is taken, the bad told by line. */
+async function badLines(page: Page): Promise<void> {
   await page.getByLabel('Route file').setInputFiles({
     name: 'route.gpx',
     mimeType: 'application/gpx+xml',
@@ -130,37 +146,10 @@ test('a GPX route and a CSV forecast with a bad line each: the rest is taken, th
   await dialog.getByRole('button', { name: 'Close' }).last().click();
   await expect(page.getByText('Read from what was pasted')).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Wind passes your limit');
-});
+}
 
-test('the simulated station fills the day and says that it is simulated', async ({ page }) => {
-  await page.goto('/outings/zander-dusk/brief');
-  await page.getByRole('button', { name: 'Ask the simulated station' }).click();
-  await expect(page.getByText('Hallow Mere, simulated station: invented weather')).toBeVisible();
-  await kept(page);
-  await page.reload();
-  await expect(page.getByRole('button', { name: 'Refresh from the station' })).toBeVisible();
-});
-
-test('hostile and broken files get a sentence and change nothing', async ({ page }) => {
-  await page.goto(ready);
-  const legs = page.getByRole('table', { name: 'Passage, leg by leg' });
-  const before = await legs.innerText();
-  for (const [text, sentence] of [
-    ['<!DOCTYPE x [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><gpx>&b;</gpx>', 'document type or entities'],
-    ['<gpx><trk>', 'no sound XML'],
-    ['{"type":"Polygon"', 'no JSON'],
-    ['x'.repeat(9 * 1024 * 1024), 'larger than 8 MB'],
-  ] as const) {
-    await page
-      .getByLabel('Route file')
-      .setInputFiles({ name: 'bad.gpx', mimeType: 'text/plain', buffer: Buffer.from(text) });
-    await expect(page.getByRole('alert')).toContainText(sentence);
-  }
-  expect(await legs.innerText()).toBe(before);
-});
-
-test('a track of 20,000 points is read in a worker while the screen stays alive', async ({ page }) => {
-  await page.goto('/outings/cod-wreck/brief');
+/** A track of 20,000 points is read in a worker while the screen stays alive. */
+async function longTrack(page: Page): Promise<void> {
   const points = Array.from({ length: 20_000 }, (_, i) => {
     const way = i < 10_000 ? i / 10_000 : 2 - i / 10_000;
     return `<trkpt lat="${(47.1 + way * 0.031 + 0.0002 * Math.sin(i / 50)).toFixed(6)}" lon="${(-19.3 + way * 0.0098).toFixed(6)}"/>`;
@@ -172,6 +161,22 @@ test('a track of 20,000 points is read in a worker while the screen stays alive'
   });
   await expect(page.getByText(/^Read long\.gpx: \d+ points out, \d+ home\./)).toBeVisible();
   await expect(page.getByRole('table', { name: 'Passage, leg by leg' })).toContainText(':');
+}
+
+test('files of routes and forecasts are read: hostile ones, some with bad lines, a very long one', async ({ page }) => {
+  await page.goto('/outings/cod-wreck/brief');
+  await badFiles(page);
+  await badLines(page);
+  await longTrack(page);
+});
+
+test('the simulated station fills the day and says that it is simulated', async ({ page }) => {
+  await page.goto('/outings/zander-dusk/brief');
+  await page.getByRole('button', { name: 'Ask the simulated station' }).click();
+  await expect(page.getByText('Hallow Mere, simulated station: invented weather')).toBeVisible();
+  await kept(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Refresh from the station' })).toBeVisible();
 });
 
 test('a water shows its chart, its tide and its fetch, and is edited', async ({ page }) => {
@@ -188,17 +193,4 @@ test('a water shows its chart, its tide and its fetch, and is edited', async ({ 
   await form.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(form).toBeHidden();
   await expect(page.getByRole('application')).toContainText('the big race');
-});
-
-test.describe('on a phone', () => {
-  test.use({ viewport: { width: 390, height: 844 } });
-  test('the strip, the legs and the chart are all there and nothing is cut', async ({ page }) => {
-    await page.goto(ready);
-    await expect(slider(page, 'Home by')).toBeVisible();
-    const box = await page.getByRole('region', { name: 'The day on one line' }).boundingBox();
-    expect((box?.x ?? 0) + (box?.width ?? 999)).toBeLessThanOrEqual(390);
-    await expect(page.getByRole('table', { name: 'Passage, leg by leg' })).toBeVisible();
-    await page.getByRole('button', { name: /^Margin:/ }).click();
-    await expect(page.getByRole('dialog', { name: 'Margin' })).toBeVisible();
-  });
 });

@@ -19,8 +19,20 @@ async function change(page: Page, id: string, more: object): Promise<void> {
   await page.request.put(`/api/items/${id}`, { data: { version, doc: { ...doc, ...more } } });
 }
 
-test('a file of chosen parts is written, looked at after changes, brought in, and taken back', async ({ page }) => {
-  await visit(page, '/settings');
+/** A file that is no bundle is said so and changes nothing; a backup is made and its hour shown. */
+async function noBundle(page: Page): Promise<void> {
+  await keeping(page)
+    .getByLabel('A bundle to look at')
+    .setInputFiles({ name: 'letter.zip', mimeType: 'application/zip', buffer: Buffer.from('a letter') });
+  await expect(keeping(page).getByRole('alert')).toHaveText('The file is no whole zip archive.');
+  const backups = page.getByRole('region', { name: 'Backups' });
+  await expect(backups.getByRole('status')).toContainText('The first backup is made within a few minutes');
+  await backups.getByRole('button', { name: 'Back up now' }).click();
+  await expect(backups.getByRole('status')).toContainText(/^The last: .* kB\. One is kept/);
+}
+
+/** A file of chosen parts is written, looked at after changes, brought in, and taken back. */
+async function chosenParts(page: Page): Promise<void> {
   for (const part of ['Your profile', 'Boats', 'Waters', 'Species of your own', 'Rule packs'])
     await keeping(page).getByRole('checkbox', { name: part }).uncheck();
   const file = await written(page);
@@ -42,20 +54,14 @@ test('a file of chosen parts is written, looked at after changes, brought in, an
   await expect(page.getByText('Taken back: it is as it was.')).toBeVisible();
   expect(await note(page, 'compass')).toBeUndefined();
   expect(await note(page, 'radio')).toBe('written here since');
-});
+}
 
-test('a file that is no bundle is said so and changes nothing; a backup is made and its hour shown', async ({
+test('a backup is made, and a file of chosen parts is written, brought in again after changes, and taken back', async ({
   page,
 }) => {
   await visit(page, '/settings');
-  await keeping(page)
-    .getByLabel('A bundle to look at')
-    .setInputFiles({ name: 'letter.zip', mimeType: 'application/zip', buffer: Buffer.from('a letter') });
-  await expect(keeping(page).getByRole('alert')).toHaveText('The file is no whole zip archive.');
-  const backups = page.getByRole('region', { name: 'Backups' });
-  await expect(backups.getByRole('status')).toContainText('The first backup is made within a few minutes');
-  await backups.getByRole('button', { name: 'Back up now' }).click();
-  await expect(backups.getByRole('status')).toContainText(/^The last: .* kB\. One is kept/);
+  await noBundle(page);
+  await chosenParts(page);
 });
 
 test.describe('in an empty house', () => {

@@ -1,6 +1,8 @@
-import { expect, kept, test } from './house';
+import { expect, kept, test, visit } from './house';
 
-test('Ctrl+Z takes a change back and Ctrl+Shift+Z brings it again', async ({ page }) => {
+test('Ctrl+Z takes a change back and Ctrl+Shift+Z brings it again; a dialog gives the focus back to what opened it', async ({
+  page,
+}) => {
   await page.goto('/outings/pollack-long-grey/kit');
   const leave = page.getByRole('button', { name: 'Leave ashore: Hat with a cord' });
   await leave.click();
@@ -13,10 +15,8 @@ test('Ctrl+Z takes a change back and Ctrl+Shift+Z brings it again', async ({ pag
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Stay alive' })).toBeVisible();
   await expect(leave).toBeHidden();
-});
 
-test('a dialog gives the focus back to what opened it', async ({ page }) => {
-  await page.goto('/outings/pollack-long-grey/brief');
+  await visit(page, '/outings/pollack-long-grey/brief');
   const blank = page.getByRole('button', { name: 'Fish kept:' });
   await blank.focus();
   await page.keyboard.press('Enter');

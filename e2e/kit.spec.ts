@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { expect, kept, openBlank, test, visit } from './house';
 
 test('pollack kept becomes bonefish released: the kit follows, and a proposal is taken in part', async ({ page }) => {
@@ -67,8 +68,8 @@ test('a jacket that runs out is felt in the locker, the kit, the margin, the gat
   await expect(margin).toContainText('fires by itself when soaked');
 });
 
-test('three hundred lines of CSV: columns are named, three bad lines told, the rest kept', async ({ page }) => {
-  await page.goto('/locker');
+/** Columns are named, three bad lines told, the rest kept. */
+async function threeHundredLines(page: Page): Promise<void> {
   const lines = Array.from({ length: 300 }, (_, i) => {
     if (i === 10) return `Thing ${i},submarine,1,0.1`;
     if (i === 20) return `Thing ${i},whistle,many,0.1`;
@@ -92,10 +93,11 @@ test('three hundred lines of CSV: columns are named, three bad lines told, the r
   await expect(dialog).toBeHidden({ timeout: 60_000 });
   await page.getByLabel('Find', { exact: true }).fill('thing 2');
   await expect(page.getByRole('status')).toContainText(/^\d+ of 440$/);
-});
+}
 
-test('many things are changed at once, and changed back', async ({ page }) => {
-  await page.goto('/locker');
+/** Many things are changed at once, and changed back. */
+async function manyAtOnce(page: Page): Promise<void> {
+  await page.getByLabel('Find', { exact: true }).fill('');
   await page.getByLabel('Would meet').click();
   await page.getByRole('option', { name: 'Hold or slow the boat' }).click();
   await page.getByLabel('Tick all that are shown').click();
@@ -106,6 +108,14 @@ test('many things are changed at once, and changed back', async ({ page }) => {
   await expect(anchor).toContainText('under repair');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(anchor).toContainText('good');
+}
+
+test('three hundred lines of CSV come into the locker, and many things there are changed at once, and changed back', async ({
+  page,
+}) => {
+  await page.goto('/locker');
+  await threeHundredLines(page);
+  await manyAtOnce(page);
 });
 
 test('a party: who carries what of their own, and in whose boat the shared things ride', async ({ page }) => {

@@ -179,7 +179,14 @@ for (const theme of ['dark', 'half-light'])
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
-  test('the walk-round’s buttons are big', async ({ page }) => {
+  test('the strip is not cut, the walk-round’s buttons are big, and the margin opens from its bar', async ({
+    page,
+  }) => {
+    await visit(page, '/outings/pollack-long-grey/brief');
+    await expect(page.getByRole('slider', { name: 'Home by' })).toBeVisible();
+    const strip = await page.getByRole('region', { name: 'The day on one line' }).boundingBox();
+    expect((strip?.x ?? 0) + (strip?.width ?? 999)).toBeLessThanOrEqual(390);
+    await expect(page.getByRole('table', { name: 'Passage, leg by leg' })).toBeVisible();
     await visit(page, '/outings/zander-dusk/walk-round');
     for (const name of ['Good', 'Fault', 'Not here', '‹ Back', 'Leave for later ›'])
       expect(
@@ -190,8 +197,8 @@ test.describe('on a phone', () => {
     await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(9, 1, 1)');
     await page.getByRole('button', { name: 'Full light' }).click();
     await expect(page.locator('body')).toHaveCSS('background-color', PAPER);
-  });
-  test('the margin opens from its bar', async ({ page }) => {
+
+    // The margin opens from its bar.
     await visit(page, '/outings/zander-dusk/kit');
     await page.getByRole('button', { name: /^Margin: \d+ Stops/ }).click();
     const margin = page.getByRole('dialog', { name: 'Margin' });

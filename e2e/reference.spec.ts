@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { expect, test, visit } from './house';
 
-test('a fish is found by its continent, read, and linked by its address', async ({ page }) => {
-  await page.goto('/reference');
+/** A fish is found by its continent, read, and linked by its address. */
+async function findFish(page: Page): Promise<void> {
   await page.getByLabel('Find a fish or a continent').fill('africa');
   await page.getByRole('link', { name: 'Tigerfish' }).click();
   await expect(page).toHaveURL(/\/reference\/species\/tigerfish$/);
@@ -11,10 +12,33 @@ test('a fish is found by its continent, read, and linked by its address', async 
   await expect(page.getByText('no record and no rule')).toBeVisible();
   await page.getByLabel('Find a fish or a continent').fill('unicorn');
   await expect(page.getByRole('status')).toHaveText('None fits these words. Shorten them.');
+}
+
+/** A reversed range is said at its field; the kept fish is the one then open. */
+async function ownFish(page: Page): Promise<void> {
+  await page.getByLabel('Find a fish or a continent').fill('bonefish');
+  await page.getByRole('link', { name: 'Bonefish' }).click();
+  await page.getByRole('button', { name: /^A fish of your own/ }).click();
+  const form = page.getByRole('dialog');
+  await form.getByLabel('Its name').fill('Cay bonefish');
+  await form.getByLabel('Line, from').fill('12');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(form.getByText('The second must not be smaller than the first.')).toBeVisible();
+  await expect(form.getByLabel('Line, to')).toBeFocused();
+  await expect(form.getByLabel('Line, from')).toHaveValue('12');
+  await form.getByLabel('Line, from').fill('5');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('heading', { name: 'Cay bonefish' })).toBeVisible();
+}
+
+test('a fish is found and read, and one of one’s own is made like another', async ({ page }) => {
+  await page.goto('/reference');
+  await findFish(page);
+  await ownFish(page);
 });
 
-test('a rule is written, bites in the outing, is written out, and read back beside the other', async ({ page }) => {
-  await page.goto('/reference/rules');
+/** A rule bites in the outing; written out, it is read back beside the other. */
+async function writeRule(page: Page): Promise<void> {
   const pack = page.getByRole('region', { name: 'Ostrey coast rules' });
   await pack.getByRole('button', { name: 'Edit Ostrey coast rules' }).click();
   const form = page.getByRole('dialog');
@@ -51,40 +75,11 @@ test('a rule is written, bites in the outing, is written out, and read back besi
   await send(text.replace('Ostrey coast rules', 'Ostrey rules, read'));
   await expect(page.getByRole('region', { name: 'Ostrey rules, read' })).toContainText('Byelaw 99');
   await expect(page.getByRole('region', { name: 'Ostrey coast rules' })).toBeVisible();
-});
+}
 
-test('a reversed range is said at its field; the kept fish is the one then open', async ({ page }) => {
-  await page.goto('/reference/species/bonefish');
-  await page.getByRole('button', { name: /^A fish of your own/ }).click();
-  const form = page.getByRole('dialog');
-  await form.getByLabel('Its name').fill('Cay bonefish');
-  await form.getByLabel('Line, from').fill('12');
-  await form.getByRole('button', { name: 'Keep' }).click();
-  await expect(form.getByText('The second must not be smaller than the first.')).toBeVisible();
-  await expect(form.getByLabel('Line, to')).toBeFocused();
-  await expect(form.getByLabel('Line, from')).toHaveValue('12');
-  await form.getByLabel('Line, from').fill('5');
-  await form.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByRole('heading', { name: 'Cay bonefish' })).toBeVisible();
-});
-
-test('a need is looked up with what would meet it, and the schools with their reasons', async ({ page }) => {
-  await page.goto('/reference/needs');
-  await page.getByLabel('Find a need or a thing').fill('drysuit');
-  await expect(page.getByRole('status')).toHaveText('3 needs');
-  await page.getByText('Dressed for the water').click();
-  await expect(page.getByText('Without it: In water this cold, hands stop working')).toBeVisible();
-  await expect(page.getByText('What counts: a wetsuit from 12 °C, under that a drysuit.')).toBeVisible();
-  await expect(page.getByText(/^In the locker: .*Drysuit/).first()).toBeVisible();
-  await page.getByRole('link', { name: 'Limits' }).click();
-  await expect(page.getByRole('row', { name: /^Advanced water · yours/ })).toContainText('10.7 m/s');
-  await page.getByRole('link', { name: 'Practice' }).click();
-  const jacket = page.getByRole('region', { name: 'Life jacket' });
-  await expect(jacket.getByRole('listitem').filter({ hasText: 'Foam' })).toContainText('yours');
-});
-
-test('a rule of how much is asked in its own unit, and a size window that is none is refused', async ({ page }) => {
-  await page.goto('/reference/rules');
+/** A rule of how much is asked in its own unit, and a size window that is none is refused. */
+async function ruleOfHowMuch(page: Page): Promise<void> {
+  await visit(page, '/reference/rules');
   await page.getByRole('button', { name: 'New pack' }).click();
   const form = page.getByRole('dialog');
   await form.getByLabel('Name of the pack').fill('Trial byelaws');
@@ -104,16 +99,46 @@ test('a rule of how much is asked in its own unit, and a size window that is non
   const pack = page.getByRole('region', { name: 'Trial byelaws' });
   await expect(pack).toContainText('Drinking water, always, at least 3 L.');
   await expect(pack).toContainText('kept only from 40 cm to 60 cm');
+}
+
+test('rules are written, bite in the outing, and are read back', async ({ page }) => {
+  await page.goto('/reference/rules');
+  await writeRule(page);
+  await ruleOfHowMuch(page);
 });
 
-test('a word of the field explains itself on focus, where it stands and in a list', async ({ page }) => {
-  await page.goto('/outings/ling-anchored/workings/anchor');
+/** A need with what would meet it, and the schools with their reasons. */
+async function lookUpNeed(page: Page): Promise<void> {
+  await page.getByLabel('Find a need or a thing').fill('drysuit');
+  await expect(page.getByRole('status')).toHaveText('3 needs');
+  await page.getByText('Dressed for the water').click();
+  await expect(page.getByText('Without it: In water this cold, hands stop working')).toBeVisible();
+  await expect(page.getByText('What counts: a wetsuit from 12 °C, under that a drysuit.')).toBeVisible();
+  await expect(page.getByText(/^In the locker: .*Drysuit/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Limits' }).click();
+  await expect(page.getByRole('row', { name: /^Advanced water · yours/ })).toContainText('10.7 m/s');
+  await page.getByRole('link', { name: 'Practice' }).click();
+  const jacket = page.getByRole('region', { name: 'Life jacket' });
+  await expect(jacket.getByRole('listitem').filter({ hasText: 'Foam' })).toContainText('yours');
+}
+
+/** A word of the field explains itself on focus, where it stands and in a list. */
+async function lookUpWord(page: Page): Promise<void> {
+  await visit(page, '/outings/ling-anchored/workings/anchor');
+  // Whoever goes by keyboard: a press before says so.
+  await page.keyboard.press('Tab');
   await page.getByText('scope', { exact: true }).first().focus();
   await expect(page.getByRole('tooltip')).toContainText('Length of rode for each metre');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('tooltip')).toBeHidden();
   await visit(page, '/reference/words');
   await expect(page.getByRole('definition').filter({ hasText: 'Length of rode for each metre' })).toBeVisible();
+}
+
+test('a need, a limit, a practice and a word are looked up', async ({ page }) => {
+  await page.goto('/reference/needs');
+  await lookUpNeed(page);
+  await lookUpWord(page);
 });
 
 test('a procedure is written in one’s own words, read before signing, and put back as it ships', async ({ page }) => {

@@ -43,8 +43,8 @@ test('the ice is dragged from the stern to the bow: figures follow it, the trim 
   expect(await figures(page).innerText()).toBe(before);
 });
 
-test('a place that does not take a thing says why, and nothing moves', async ({ page }) => {
-  await page.goto('/outings/pollack-long-grey/stow');
+/** A place that does not take a thing says why, and nothing moves. */
+async function refused(page: Page): Promise<void> {
   const from = await middle(page, 'four-piece');
   const to = await middle(page, 'dry-set');
   await page.mouse.move(from.x, from.y);
@@ -54,10 +54,10 @@ test('a place that does not take a thing says why, and nothing moves', async ({ 
   await expect(page.getByText(/does not go there: \d+ cm where/)).toBeVisible();
   await page.mouse.up();
   await expect(thing(page, 'four-piece')).toHaveAccessibleName(/in the tank well/);
-});
+}
 
-test('by keyboard alone: a thing is carried from place to place, then tied by its list', async ({ page }) => {
-  await page.goto('/outings/pollack-long-grey/stow');
+/** A thing is carried from place to place by keyboard alone, then tied by its list. */
+async function byKeyboard(page: Page): Promise<void> {
   await thing(page, 'pump').focus();
   await page.keyboard.press('Space');
   await expect(thing(page, 'pump')).toHaveAttribute('opacity', '0.85');
@@ -73,6 +73,44 @@ test('by keyboard alone: a thing is carried from place to place, then tied by it
   await page.getByRole('option', { name: 'Tank well' }).focus();
   await page.keyboard.press('Enter');
   await expect(thing(page, 'pump')).toHaveAccessibleName(/in the tank well, under a cord or strap/);
+}
+
+/** Several things are found by their place, put together at once, and in the order of their mass. */
+async function severalAtOnce(page: Page): Promise<void> {
+  await page.getByLabel('Find a thing or a place').fill('bow hatch');
+  const table = page.getByRole('table', { name: 'Things and their places' });
+  await expect(table.getByRole('row')).toHaveCount(7);
+  await page.getByLabel('Mark Jig box').check();
+  await page.getByLabel('Mark Food box').check();
+  await page.getByRole('combobox', { name: 'Put these two …' }).click();
+  await page.getByRole('option', { name: 'Tank well' }).click();
+  await expect(table.getByRole('row')).toHaveCount(5);
+  await page.getByLabel('Find a thing or a place').fill('');
+  await table.getByRole('button', { name: 'Mass' }).click();
+  await expect(table.getByRole('row').nth(1)).toContainText('Water bottle');
+}
+
+/** On one page: both views, a list by place and what is made ready for the surf. */
+async function onPaper(page: Page): Promise<void> {
+  await expect(thing(page, 'pump')).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  const sheet = page.locator('[data-stow-sheet]');
+  await expect(sheet).toBeVisible();
+  await expect(sheet).toContainText('In the bow hatch');
+  await expect(sheet).toContainText('Before launching');
+  await expect(page.getByRole('group', { name: 'Mode' })).toBeHidden();
+  const pdf = await page.pdf({ format: 'A4' });
+  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length).toBe(1);
+}
+
+test('a plan is worked at by mouse where a place refuses, by keyboard alone, and with several things at once; then it is printed', async ({
+  page,
+}) => {
+  await page.goto('/outings/pollack-long-grey/stow');
+  await refused(page);
+  await byKeyboard(page);
+  await severalAtOnce(page);
+  await onPaper(page);
 });
 
 test('a set-up is looked at beside this plan, put on, changed in two things, and kept as another', async ({ page }) => {
@@ -162,23 +200,6 @@ test('turned over, it says what sinks, what hangs, and what can no longer be don
   await expect(over).toBeHidden();
 });
 
-test('several things are put together at once, found by their place, and in the order of their mass', async ({
-  page,
-}) => {
-  await page.goto('/outings/pollack-long-grey/stow');
-  await page.getByLabel('Find a thing or a place').fill('bow hatch');
-  const table = page.getByRole('table', { name: 'Things and their places' });
-  await expect(table.getByRole('row')).toHaveCount(7);
-  await page.getByLabel('Mark Jig box').check();
-  await page.getByLabel('Mark Food box').check();
-  await page.getByRole('combobox', { name: 'Put these two …' }).click();
-  await page.getByRole('option', { name: 'Tank well' }).click();
-  await expect(table.getByRole('row')).toHaveCount(5);
-  await page.getByLabel('Find a thing or a place').fill('');
-  await table.getByRole('button', { name: 'Mass' }).click();
-  await expect(table.getByRole('row').nth(1)).toContainText('Water bottle');
-});
-
 test('the walk-round goes along the boat place by place, with what lies there in the order it goes in', async ({
   page,
 }) => {
@@ -189,21 +210,6 @@ test('the walk-round goes along the boat place by place, with what lies there in
   await page.getByRole('button', { name: /^Bow hatch: / }).click();
   await expect(page.getByText(/Then close the lid and press all round/)).toBeVisible();
   await expect(page.getByRole('img', { name: /with the place to look at, 8\d %/ })).toBeVisible();
-});
-
-test('the plan prints on one page, with both views, a list by place and what is made ready for the surf', async ({
-  page,
-}) => {
-  await page.goto('/outings/pollack-long-grey/stow');
-  await expect(thing(page, 'pump')).toBeVisible();
-  await page.emulateMedia({ media: 'print' });
-  const sheet = page.locator('[data-stow-sheet]');
-  await expect(sheet).toBeVisible();
-  await expect(sheet).toContainText('In the bow hatch');
-  await expect(sheet).toContainText('Before launching');
-  await expect(page.getByRole('group', { name: 'Mode' })).toBeHidden();
-  const pdf = await page.pdf({ format: 'A4' });
-  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length).toBe(1);
 });
 
 test.describe('on a phone', () => {

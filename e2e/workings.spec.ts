@@ -26,8 +26,26 @@ test('the launch moves, and the anchoring hours, the jig and the battery move wi
   await expect.poll(async () => await hours.allTextContents()).not.toEqual(before);
 });
 
-test('a number is tried, felt, put back; tried again and kept where it belongs', async ({ page }) => {
-  await page.goto('/outings/mere-cup-day/workings/power');
+/** The sheets are worked by keyboard alone. */
+async function byKeyboard(page: Page): Promise<void> {
+  const spread = page.getByRole('navigation', { name: 'Sheets' }).getByRole('link', { name: /^Spread/ });
+  await spread.focus();
+  await page.keyboard.press('Enter');
+  await expect(sheet(page, 'Trolling spread')).toBeVisible();
+  const out = page.getByLabel('Rods out');
+  await out.focus();
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.type('20');
+  await expect(sheet(page, 'Trolling spread')).toContainText('2.29 m');
+  const keep = page.getByRole('button', { name: 'Keep for this outing' });
+  await keep.focus();
+  await page.keyboard.press('Enter');
+  await expect(margin(page)).not.toContainText('apart in a crowd');
+}
+
+/** A number is tried, felt, put back; tried again and kept where it belongs. */
+async function tryNumber(page: Page): Promise<void> {
+  await visit(page, '/outings/mere-cup-day/workings/power');
   const power = sheet(page, 'Power').getByRole('region', { name: 'Old lead battery, 7 Ah' });
   await expect(power).toContainText('short by');
   const capacity = power.getByLabel('Capacity of Old lead battery, 7 Ah');
@@ -51,6 +69,14 @@ test('a number is tried, felt, put back; tried again and kept where it belongs',
   await page.getByLabel('Find', { exact: true }).fill('lead battery');
   await page.getByRole('button', { name: 'Old lead battery, 7 Ah' }).click();
   await expect(page.getByRole('dialog').getByLabel('Capacity', { exact: true })).toHaveValue('40');
+}
+
+test('numbers of the sheets are changed by keyboard alone, and one is tried, put back, and kept on its item', async ({
+  page,
+}) => {
+  await page.goto('/outings/mere-cup-day/workings');
+  await byKeyboard(page);
+  await tryNumber(page);
 });
 
 test('a number left behind is kept or let go, and a habit of the body is counted once for every outing', async ({
@@ -98,23 +124,6 @@ test('every chart has a table that says the same, and a sheet prints on one page
       expect(pages, `${one} on ${format}`).toBe(1);
     }
   }
-});
-
-test('the sheets are worked by keyboard alone', async ({ page }) => {
-  await page.goto('/outings/mere-cup-day/workings');
-  const spread = page.getByRole('navigation', { name: 'Sheets' }).getByRole('link', { name: /^Spread/ });
-  await spread.focus();
-  await page.keyboard.press('Enter');
-  await expect(sheet(page, 'Trolling spread')).toBeVisible();
-  const out = page.getByLabel('Rods out');
-  await out.focus();
-  await page.keyboard.press('ControlOrMeta+a');
-  await page.keyboard.type('20');
-  await expect(sheet(page, 'Trolling spread')).toContainText('2.29 m');
-  const keep = page.getByRole('button', { name: 'Keep for this outing' });
-  await keep.focus();
-  await page.keyboard.press('Enter');
-  await expect(margin(page)).not.toContainText('apart in a crowd');
 });
 
 test.describe('on a phone', () => {
