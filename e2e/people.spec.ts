@@ -145,7 +145,10 @@ async function keepToOneself(page: Page, ben: Page): Promise<void> {
   await count.getByRole('button', { name: 'Keep it to yourself' }).click();
   await expect(count.getByText('Yours: nobody else sees this procedure.')).toBeVisible();
   await ben.goto('/reference/procedures');
-  await expect(ben.getByRole('region', { name: /by Ostrey match rules$/ })).toContainText('The club’s');
+  const theClubs = ben.getByRole('region', { name: /by Ostrey match rules$/ });
+  await expect(theClubs).toContainText('The club’s');
+  await expect(theClubs.getByRole('button', { name: /in your own words$/ })).toBeVisible();
+  await expect(theClubs.getByRole('button', { name: /^Edit/ })).toHaveCount(0);
   await expect(ben.getByRole('region', { name: 'The half-hour count' })).toHaveCount(0);
 }
 

@@ -1,4 +1,5 @@
 import useSWR, { useSWRConfig } from 'swr';
+import type { Versioned } from '#core/documents/kept';
 import { request } from '../documents/api';
 import { dropCarried, listCarried } from '../offline/carried';
 
@@ -34,6 +35,11 @@ export interface Pass {
 
 export const ME = '/api/me';
 export const useMe = () => useSWR<Me, Error>(ME);
+/** Tells what may be changed by who asks: what is their own, and what is the club’s by its keepers. The server asks the same. */
+export function useMayChange(): (kept: Versioned<unknown>) => boolean {
+  const me = useMe().data;
+  return ({ club }) => club !== true || me?.accounts === false || me?.person?.keeper === true;
+}
 
 export const signIn = (name: string, password: string) => request<Me>('POST', '/api/sign-in', { name, password });
 export const recover = (name: string, code: string, password: string) =>

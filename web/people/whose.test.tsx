@@ -1,10 +1,12 @@
 // @vitest-environment happy-dom
 import { cleanup, render, screen } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
+import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { ToastProvider } from '../ui/Toast';
 import { Whose } from './Whose';
+import { useMayChange } from './queries';
 
 afterEach(() => {
   cleanup();
@@ -32,7 +34,7 @@ const water = (club?: boolean) => ({
   doc: { id: 'pool' },
   ...(club === undefined ? {} : { club }),
 });
-const shown = (kept: ReturnType<typeof water>) =>
+const within = (part: ReactNode) =>
   render(
     <SWRConfig
       value={{
@@ -40,11 +42,10 @@ const shown = (kept: ReturnType<typeof water>) =>
         fetcher: async (url: string) => (await fetch(url)).json() as Promise<unknown>,
       }}
     >
-      <ToastProvider>
-        <Whose kind="waters" kept={kept} />
-      </ToastProvider>
+      <ToastProvider>{part}</ToastProvider>
     </SWRConfig>,
   );
+const shown = (kept: ReturnType<typeof water>) => within(<Whose kind="waters" kept={kept} />);
 
 describe('who reads a water', () => {
   it('is nothing to say in a house without accounts', async () => {
@@ -87,5 +88,27 @@ describe('who reads a water', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Keep it to yourself' }));
     expect(await screen.findByText('Only a keeper of this house may do that.')).toBeDefined();
     expect(screen.getByRole('button', { name: 'Keep it to yourself' })).toBeDefined();
+  });
+});
+
+function MayChange({ kept }: { kept: ReturnType<typeof water> }) {
+  return <output>{useMayChange()(kept) ? 'may be changed' : 'is read'}</output>;
+}
+describe('what one may change', () => {
+  const ben = { accounts: true, person: { id: 'b', name: 'Ben', keeper: false } };
+  it.each([
+    ['the club’s', 'a keeper', keeper, true, 'may be changed'],
+    ['the club’s', 'anyone else', ben, true, 'is read'],
+    ['one’s own', 'anyone else', ben, false, 'may be changed'],
+    ['everything', 'the one person of a house', { accounts: false, person: null }, true, 'may be changed'],
+  ])('is said of %s for %s', async (_what, _who, me, club, said) => {
+    served(me, () => [200, {}]);
+    within(<MayChange kept={water(club)} />);
+    expect((await screen.findByText(said)).textContent).toBe(said);
+  });
+  it('is nothing of the club’s before it is known who asks', () => {
+    vi.stubGlobal('fetch', () => new Promise(() => undefined));
+    within(<MayChange kept={water(true)} />);
+    expect(screen.getByRole('status').textContent).toBe('is read');
   });
 });

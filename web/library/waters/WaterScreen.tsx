@@ -20,6 +20,7 @@ import { useDocuments, useKept } from '../../documents/queries';
 import { useToast } from '../../ui/Toast';
 import { copyWater } from '#core/editing/waterFrom';
 import { Whose } from '../../people/Whose';
+import { useMayChange } from '../../people/queries';
 import { Fetch } from './Fetch';
 import { TideToday } from './TideToday';
 import { packOptions } from './packs';
@@ -45,6 +46,7 @@ function OneWater({ kept, packs }: { kept: Versioned<Water>; packs: readonly { v
   const [editing, setEditing] = useState(false);
   const today = dateAt(useNow(), water.timeZone);
   const waters = useDocuments('waters');
+  const mayChange = useMayChange();
   const navigate = useNavigate();
   const say = useToast();
   const copy = async () => {
@@ -68,9 +70,11 @@ function OneWater({ kept, packs }: { kept: Versioned<Water>; packs: readonly { v
             All waters
           </Link>
           <Button onClick={() => void copy()}>Copy</Button>
-          <Button variant="contained" onClick={() => setEditing(true)}>
-            Edit
-          </Button>
+          {mayChange(kept) && (
+            <Button variant="contained" onClick={() => setEditing(true)}>
+              Edit
+            </Button>
+          )}
         </>
       }
     >

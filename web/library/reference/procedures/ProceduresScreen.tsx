@@ -11,6 +11,7 @@ import { DocumentDialog } from '../../../documents/DocumentDialog';
 import { Loaded } from '../../../documents/Loaded';
 import { useKept } from '../../../documents/queries';
 import { Whose } from '../../../people/Whose';
+import { useMayChange } from '../../../people/queries';
 import { ProcedureFields } from './ProcedureFields';
 
 type Open = { kept: Versioned<Procedure> } | { from: Procedure };
@@ -31,6 +32,7 @@ function fresh(): Procedure {
 export function ProceduresScreen() {
   const { data, error } = useKept();
   const [open, setOpen] = useState<Open | null>(null);
+  const mayChange = useMayChange();
   return (
     <Loaded data={data} error={error}>
       {({ procedures }) => (
@@ -59,13 +61,15 @@ export function ProceduresScreen() {
                     <li key={i}>{step}</li>
                   ))}
                 </Box>
-                {kept ? (
+                {kept && mayChange(kept) ? (
                   <Button onClick={() => setOpen({ kept })} aria-label={`Edit ${doc.name}`}>
                     Edit
                   </Button>
                 ) : (
                   <Button
-                    onClick={() => setOpen({ from: { ...doc, id: crypto.randomUUID(), inPlaceOf: doc.id } })}
+                    onClick={() =>
+                      setOpen({ from: { ...doc, id: crypto.randomUUID(), inPlaceOf: kept ? doc.inPlaceOf : doc.id } })
+                    }
                     aria-label={`Write ${doc.name} in your own words`}
                   >
                     In your own words

@@ -21,6 +21,7 @@ import { useNow } from '../../../ui/useNow';
 import { DocumentDialog } from '../../../documents/DocumentDialog';
 import { useDocuments, useKept, useReferences } from '../../../documents/queries';
 import { Whose } from '../../../people/Whose';
+import { useMayChange } from '../../../people/queries';
 import { RuleFields } from './RuleFields';
 
 const fresh = (today: string): RulePack => ({
@@ -46,6 +47,7 @@ export function RulesScreen() {
   const say = useToast();
   const documents = useDocuments('rulePacks');
   const [open, setOpen] = useState<Versioned<RulePack> | 'new' | null>(null);
+  const mayChange = useMayChange();
   const [trouble, setTrouble] = useState<string | null>(null);
   const today = dateAt(useNow(), 'utc');
   const ownSpecies = references?.species ?? [];
@@ -134,12 +136,13 @@ export function RulesScreen() {
                     </Box>
                   ))}
                 </Box>
-                {shipped ? (
+                {shipped && (
                   <Typography variant="caption" color="textSecondary" component="p">
                     Ships with the product: good practice, not law. A water may follow it; its own law is still asked
                     for.
                   </Typography>
-                ) : (
+                )}
+                {!shipped && mayChange(kept) && (
                   <Button onClick={() => setOpen(kept)} aria-label={`Edit ${doc.name}`}>
                     Edit
                   </Button>

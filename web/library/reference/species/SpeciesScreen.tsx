@@ -15,6 +15,7 @@ import { DocumentDialog } from '../../../documents/DocumentDialog';
 import { useKept } from '../../../documents/queries';
 import { SpeciesFields } from './SpeciesFields';
 import { Whose } from '../../../people/Whose';
+import { useMayChange } from '../../../people/queries';
 import { SpeciesPage } from './SpeciesPage';
 
 const habitats = {
@@ -35,6 +36,7 @@ export function SpeciesScreen() {
   const wanted = words.trim().toLowerCase();
   const { data } = useKept();
   const own = data?.species ?? [];
+  const mayChange = useMayChange();
   const [editing, setEditing] = useState<Versioned<OwnSpecies> | OwnSpecies | null>(null);
   const all = allSpecies(own.map(({ doc }) => doc));
   const shown = all.filter((one) => {
@@ -112,9 +114,11 @@ export function SpeciesScreen() {
           {ownChosen && (
             <Box sx={{ mt: 2 }}>
               <Whose kind="species" kept={ownChosen} />
-              <Button variant="outlined" onClick={() => setEditing(ownChosen)}>
-                Edit this fish
-              </Button>
+              {mayChange(ownChosen) && (
+                <Button variant="outlined" onClick={() => setEditing(ownChosen)}>
+                  Edit this fish
+                </Button>
+              )}
             </Box>
           )}
         </Box>
