@@ -180,7 +180,6 @@ export function wordRoutes(
       for (const { left, status } of await watch.out()) {
         if (!isMine(left.outingId)) continue;
         const { state, homeAt, callAt, heardAt, heard } = status;
-        if (state === 'left') continue;
         const { title, zone, rescue, who, phone, vehicle } = left.plan;
         const waited = { zone, rescue, who, phone, vehicle };
         out.push({ outingId: plainId(left.outingId), title, ...waited, state, homeAt, callAt, heardAt, heard });

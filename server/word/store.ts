@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { type SQL, and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm';
+import { type SQL, and, asc, desc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
 import { type FloatPlan, floatPlanSchema } from '#core/floatplan/floatPlan';
 import type { Message, MessageKind } from '#core/floatplan/message';
 import { type CheckIn, checkInSchema } from '#core/floatplan/checkIn';
@@ -48,6 +48,15 @@ export function wordStore(db: Database) {
   const pageWhere = async (is: SQL): Promise<WatchPage | null> => {
     const [row] = await db.select().from(watchPages).where(is);
     return row ? { ...row, offAt: row.offAt === null ? null : iso(row.offAt) } : null;
+  };
+  const heardIn = ({ key, what, at, homeBy, clockAheadMs, recordedAt }: typeof checkIns.$inferSelect): CheckIn[] => {
+    const read = checkInSchema.safeParse({
+      key,
+      what,
+      at: answeredAt(at, clockAheadMs, recordedAt),
+      homeBy: homeBy === null ? null : iso(homeBy),
+    });
+    return read.success ? [read.data] : [];
   };
   return {
     /** The plan that somebody has; null: nobody was left one. */
@@ -118,15 +127,18 @@ export function wordStore(db: Database) {
         .from(checkIns)
         .where(eq(checkIns.outingId, rowKey(outingId)))
         .orderBy(asc(checkIns.id));
-      return rows.flatMap(({ key, what, at, homeBy, clockAheadMs, recordedAt }) => {
-        const read = checkInSchema.safeParse({
-          key,
-          what,
-          at: answeredAt(at, clockAheadMs, recordedAt),
-          homeBy: homeBy === null ? null : iso(homeBy),
-        });
-        return read.success ? [read.data] : [];
-      });
+      return rows.flatMap(heardIn);
+    },
+    /** The same of several, by the keys of their rows. */
+    heardOf: async (keys: readonly string[]): Promise<Map<string, CheckIn[]>> => {
+      const rows = await db
+        .select()
+        .from(checkIns)
+        .where(inArray(checkIns.outingId, [...keys]))
+        .orderBy(asc(checkIns.id));
+      const all = new Map<string, CheckIn[]>();
+      for (const row of rows) all.set(row.outingId, [...(all.get(row.outingId) ?? []), ...heardIn(row)]);
+      return all;
     },
     hear: async (
       outingId: string,

@@ -73,17 +73,20 @@ export function watchOver(db: Database, now: () => number, post: Post | null) {
     return !kept || (!isSetAside(kept) && kept.doc.log !== null);
   };
   return {
-    /** Plans that somebody has and waits for, each as it stands. */
+    /** Plans of those who are out, that somebody has and waits for, each as it stands. */
     out: (): Promise<{ left: LeftPlan; status: PlanStatus }[]> =>
       asHouse(async () => {
         const at = now();
         const list: { left: LeftPlan; status: PlanStatus }[] = [];
-        for (const left of await words.plans({
+        const plans = await words.plans({
           launchBefore: new Date(at + DAY_MS).toISOString(),
           callAfter: new Date(at - UNHEARD_MS).toISOString(),
-        })) {
-          const status = statusOf(left.plan, await words.heard(left.outingId), at);
-          const waits = status.state !== 'home' && at <= status.callAt + UNHEARD_MS;
+        });
+        const heard = await words.heardOf(plans.map(({ outingId }) => outingId));
+        for (const left of plans) {
+          const status = statusOf(left.plan, heard.get(left.outingId) ?? [], at);
+          const isOut = status.state !== 'left' && status.state !== 'home';
+          const waits = isOut && at <= status.callAt + UNHEARD_MS;
           if (waits && !(await isOver(left.outingId))) list.push({ left, status });
         }
         return list;

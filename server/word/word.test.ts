@@ -26,8 +26,8 @@ interface Word {
 const get = async (url: string) => house.app.inject({ url });
 const post = async (url: string, payload: object) => house.app.inject({ method: 'POST', url, payload });
 const wordOf = async (id = ID) => (await get(`/api/outings/${id}/word`)).json<Word>();
-const checkIn = (what: string, homeBy: string | null = null, key: string = randomUUID()) =>
-  post(`/api/outings/${ID}/check-ins`, {
+const checkIn = (what: string, homeBy: string | null = null, key: string = randomUUID(), id = ID) =>
+  post(`/api/outings/${id}/check-ins`, {
     checkIns: [{ key, what, at: new Date(house.now()).toISOString(), homeBy }],
     sentAt: new Date(house.now()).toISOString(),
   });
@@ -202,6 +202,20 @@ describe('the clock of a plan', () => {
       await expect(house.db.execute(`update ${table} set outing_id = outing_id`)).rejects.toThrow();
       await expect(house.db.execute(`delete from ${table}`)).rejects.toThrow();
     }
+  });
+  it('of several who are out each has what was heard of it alone, and one that was left and not launched is not among them', async () => {
+    const { plan } = (await wordOf()).left ?? {};
+    const hours = (n: number) => new Date(house.now() + n * HOUR_MS).toISOString();
+    const times = { launchAt: hours(-1), turnAt: null, homeAt: hours(2), callAt: hours(3) };
+    for (const id of [ID, 'cod-wreck', 'zander-dusk'])
+      await post(`/api/outings/${id}/word`, { key: randomUUID(), plan: { ...plan, times }, base });
+    await checkIn('afloat');
+    await checkIn('afloat', null, randomUUID(), 'cod-wreck');
+    await checkIn('well', hours(2.5), randomUUID(), 'cod-wreck');
+    const { out } = (await get('/api/out')).json<{ out: { outingId: string; heard: { what: string } | null }[] }>();
+    const heard = Object.fromEntries(out.map((one) => [one.outingId, one.heard?.what]));
+    expect(heard).toMatchObject({ [ID]: 'afloat', 'cod-wreck': 'well' });
+    expect(heard).not.toHaveProperty('zander-dusk');
   });
 });
 
