@@ -36,6 +36,8 @@ const typed: Record<string, string> = {
   'hi vis': 'bright-top',
   'rescue sling': 'stirrup',
   ladder: 'boarding-ladder',
+  'spray skirt': 'spray-deck',
+  'field glasses': 'binoculars',
   knife: 'knife',
   'rescue knife': 'knife',
   scissors: 'snips',

@@ -83,6 +83,8 @@ export const otherWords: Record<keyof typeof kindRows, readonly string[]> = {
   'electric-pump': ['electric bilge pump', 'bilge pump 12v', 'automatic bilge'],
   bailer: ['bucket', 'scoop', 'baler'],
   sponge: ['bilge sponge', 'deck sponge'],
+  'spray-deck': ['spray skirt', 'spraydeck', 'cockpit skirt', 'cockpit cover'],
+  binoculars: ['field glasses', 'bins', 'spyglass'],
   'repair-tape': ['duct tape', 'gaffer tape', 'flashing tape', 'repair kit'],
   putty: ['epoxy stick', 'epoxy putty', 'underwater epoxy', 'filler'],
   'patch-kit': ['repair kit', 'puncture kit', 'glue and patches', 'pvc patches'],
