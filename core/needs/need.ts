@@ -13,7 +13,7 @@ export type Level = (typeof levels)[number];
 /** The two distances: to any ground where one can get out, and to a landing with its vehicle and road. */
 export type Far = 'shore' | 'landing';
 
-/** What raised a need, with its figures. Sentences are made in findings/phraseNeeds. */
+/** What raised a need, with its figures. Sentences are made in sayNeeds. */
 export type Reason =
   | {
       because:
