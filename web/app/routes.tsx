@@ -1,7 +1,9 @@
 import { createBrowserRouter, matchPath, redirect } from 'react-router';
 import { preload } from 'swr';
+import { stationIds } from '#core/vocabulary/stations';
 import { get } from '../documents/api';
 import { REFERENCES, referenceStore } from '../documents/ReferenceStore';
+import { stationScreens } from '../outing/stations/screens';
 import { Lost } from '../ui/Lost';
 import { Shell } from './Shell';
 
@@ -34,36 +36,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../outing/OutingScreen')).OutingScreen }),
         children: [
           { index: true, loader: ({ params }) => redirect(`/outings/${params.outingId ?? ''}/brief`) },
-          {
-            path: 'brief',
-            lazy: async () => ({ Component: (await import('../outing/stations/brief/BriefScreen')).BriefScreen }),
-          },
-          {
-            path: 'kit',
-            lazy: async () => ({ Component: (await import('../outing/stations/kit/KitScreen')).KitScreen }),
-          },
-          {
-            path: 'workings/:sheetId?',
-            lazy: async () => ({
-              Component: (await import('../outing/stations/workings/WorkingsScreen')).WorkingsScreen,
-            }),
-          },
-          {
-            path: 'stow',
-            lazy: async () => ({ Component: (await import('../outing/stations/stow/StowScreen')).StowScreen }),
-          },
-          {
-            path: 'leave-word',
-            lazy: async () => ({ Component: (await import('../outing/stations/word/WordScreen')).WordScreen }),
-          },
-          {
-            path: 'walk-round',
-            lazy: async () => ({ Component: (await import('../outing/stations/walkround/WalkScreen')).WalkScreen }),
-          },
-          {
-            path: 'ashore',
-            lazy: async () => ({ Component: (await import('../outing/stations/ashore/AshoreScreen')).AshoreScreen }),
-          },
+          ...stationIds.map((id) => ({
+            path: id === 'workings' ? 'workings/:sheetId?' : id,
+            lazy: stationScreens[id],
+          })),
         ],
       },
       {

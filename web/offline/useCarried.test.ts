@@ -14,6 +14,7 @@ const references = '/api/references';
 function ports(down: { is: boolean }): CarryPorts {
   return {
     references,
+    loadScreens: () => Promise.resolve(),
     ask: (path) =>
       down.is
         ? Promise.reject(new Error('The server does not answer.'))
@@ -69,4 +70,20 @@ it('a full device is said where it is carried', async () => {
   expect(done).toBe(false);
   expect(result.current.trouble).toBe('This device is full: nothing was put on it.');
   expect(result.current.carried).toBeNull();
+});
+
+it('where the program itself is not kept, every screen is fetched for the page that stays open; one that does not come is said', async () => {
+  const loadScreens = vi.fn(() => Promise.resolve());
+  const its = { ...ports({ is: false }), loadScreens };
+  const { result } = renderHook(() => useCarried(id, its));
+  await act(async () => void (await result.current.carry()));
+  expect(loadScreens).toHaveBeenCalledOnce();
+  expect(result.current.trouble).toContain('Leave this page open');
+  loadScreens.mockRejectedValueOnce(new Error('Failed to fetch'));
+  let done = true;
+  await act(async () => {
+    done = await result.current.carry();
+  });
+  expect(done).toBe(false);
+  expect(result.current.trouble).toBe('Not every screen of the outing came: carry it again while there is a network.');
 });

@@ -8,6 +8,8 @@ import { installWorker } from './worker';
 export interface CarryPorts {
   ask: (path: string) => Promise<unknown>;
   references: string;
+  /** Fetches what the screens of an outing are made of. */
+  loadScreens: () => Promise<void>;
 }
 
 /** What is put on the device for an outing. */
@@ -26,6 +28,14 @@ async function gather(id: string, { ask, references }: CarryPorts): Promise<Carr
   );
   await keepPictures(answers[`${references}?since=0`], doc);
   return carried;
+}
+
+async function loadScreens(ports: CarryPorts): Promise<void> {
+  try {
+    await ports.loadScreens();
+  } catch {
+    throw new Error('Not every screen of the outing came: carry it again while there is a network.');
+  }
 }
 
 /** Pictures of what goes along; a device without room for them goes without. */
@@ -73,8 +83,11 @@ export function useCarried(outingId: string, ports: CarryPorts): CarriedState {
     setBusy(true);
     setTrouble(null);
     try {
-      setCarried(await gather(outingId, ports));
+      const gathered = await gather(outingId, ports);
       const opens = await installWorker();
+      // Where the program itself is not kept, the page that stays open has to have all of its screens.
+      if (opens !== null) await loadScreens(ports);
+      setCarried(gathered);
       const kept = (await navigator.storage?.persist?.()) ?? false;
       setTrouble(
         opens !== null

@@ -16,6 +16,7 @@ import type { Versioned } from '#core/documents/kept';
 import { request } from '../documents/api';
 import { REFERENCES } from '../documents/ReferenceStore';
 import { type CarryPorts, useCarried } from '../offline/useCarried';
+import { loadScreens } from './stations/screens';
 import { Loaded } from '../documents/Loaded';
 import { Lost } from '../ui/Lost';
 import { useToast } from '../ui/Toast';
@@ -34,7 +35,11 @@ import { StationLine } from './StationLine';
 const ConflictDialog = lazy(async () => ({ default: (await import('../documents/ConflictDialog')).ConflictDialog }));
 
 /** What is put on a device comes from the server, not from what lies on the device already. */
-const carryPorts: CarryPorts = { ask: (path) => request('GET', path), references: REFERENCES };
+const carryPorts: CarryPorts = {
+  ask: (path) => request('GET', path),
+  references: REFERENCES,
+  loadScreens,
+};
 const RENEW_AFTER_MS = 2500;
 
 /** One outing: its heading, the line of stations, the station that is open, and the margin. */
