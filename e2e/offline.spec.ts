@@ -96,10 +96,16 @@ ownHouseTest(
   'two devices carry one outing, answer and change it apart, and both arrive',
   async ({ browser, house }) => {
     // Neither keeps the program itself, as where the house is not reached by https: their page stays open.
-    const alone = { baseURL: house.url(), serviceWorkers: 'block' } as const;
-    const [one, two] = await Promise.all([0, 1].map(async () => (await browser.newContext(alone)).newPage()));
+    const [one, two] = await Promise.all(
+      [0, 1].map(async () => {
+        const alone = await browser.newContext({ baseURL: house.url() });
+        await alone.addInitScript(() => Reflect.deleteProperty(Navigator.prototype, 'serviceWorker'));
+        return alone.newPage();
+      }),
+    );
     if (!one || !two) throw new Error('Two devices are wanted.');
     await Promise.all([carryOuting(one), carryOuting(two)]);
+    await expect(device(two).getByRole('alert')).toContainText('Leave this page open');
     await house.stop();
     for (const [page, nth] of [
       [one, 1],
