@@ -1,10 +1,9 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, notWide, openBlank, test, visit } from './house';
+import { expect, kept, notWide, openBlank, test, visit } from './house';
 
 const row = (page: Page, name: string) => page.getByRole('row').filter({ hasText: name });
 const part = (page: Page, name: string) => page.getByRole('tab', { name }).click();
-const kept = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^kept at/ })).toBeVisible();
 
 test('a boat is made by its picture and five numbers, a place of it stretched and moved, and taken back', async ({
   page,

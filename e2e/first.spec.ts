@@ -147,8 +147,8 @@ test('on a phone: a water by waypoints from another program, tides pasted, wrong
   await page.getByRole('option', { name: 'left out' }).click();
   // Left half filled and come back to: nothing typed is lost.
   await page.getByLabel('Name', { exact: true }).fill('Quiet Sound');
-  await visit(page, '/outings');
-  await visit(page, '/first/water');
+  await page.goto('/outings');
+  await page.goto('/first/water');
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Quiet Sound');
   const tide = page.getByLabel(/High and low waters/);
   await tide.fill('in the morning');
@@ -181,7 +181,7 @@ test('by keyboard: find, Enter, find, Enter; more, fewer, and by another word', 
   await find.fill('');
   await page.getByRole('button', { name: 'One Headlamp fewer' }).click();
   await expect(page.getByRole('button', { name: 'Headlamp: one owned, add another' })).toBeVisible();
-  await visit(page, '/locker');
+  await page.goto('/locker');
   await expect(page.getByRole('row', { name: /Sounder/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /Headlamp/ })).toBeVisible();
 });

@@ -1,7 +1,6 @@
 import { type Page, expect } from '@playwright/test';
-import { notWide, test, visit } from './house';
+import { kept, notWide, test, visit } from './house';
 
-const kept = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^kept at/ })).toBeVisible();
 const figures = (page: Page) => page.getByLabel('How it floats');
 const thing = (page: Page, id: string) => page.locator(`[data-drawing] [data-thing="${id}"]`);
 const row = (page: Page, name: string) => page.getByRole('row').filter({ hasText: name });
@@ -138,7 +137,7 @@ test('a set-up is looked at beside this plan, put on, changed in two things, and
   await page.getByLabel('What you call it').fill('Long Grey, pump forward');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Set-up: Long Grey, pump forward' })).toBeVisible();
-  await visit(page, '/boats/grey-wagtail/fitted');
+  await page.goto('/boats/grey-wagtail/fitted');
   await expect(page.getByRole('button', { name: 'Long Grey, pump forward' })).toBeVisible();
 });
 

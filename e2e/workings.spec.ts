@@ -65,7 +65,7 @@ async function tryNumber(page: Page): Promise<void> {
   await tried.getByRole('button', { name: 'Keep on the item' }).click();
   await expect(tried).toBeHidden();
   await expect(margin(page)).not.toContainText('does not last the day');
-  await visit(page, '/locker');
+  await page.goto('/locker');
   await page.getByLabel('Find', { exact: true }).fill('lead battery');
   await page.getByRole('button', { name: 'Old lead battery, 7 Ah' }).click();
   await expect(page.getByRole('dialog').getByLabel('Capacity', { exact: true })).toHaveValue('40');
@@ -92,7 +92,7 @@ test('a number left behind is kept or let go, and a habit of the body is counted
   await page.getByRole('button', { name: 'Keep for every outing' }).click();
   await expect(page.getByRole('region', { name: 'Tried, not kept' })).toBeHidden();
   await kept(page);
-  await visit(page, '/outings/cod-wreck/workings/supplies');
+  await page.goto('/outings/cod-wreck/workings/supplies');
   await expect(sheet(page, 'Water and food').getByLabel('Litres an hour')).toHaveValue('0.4');
   await sheet(page, 'Water and food').getByLabel('Litres an hour').fill('0.7');
   await page.getByRole('link', { name: /^Kit/ }).click();

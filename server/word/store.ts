@@ -58,6 +58,17 @@ export function wordStore(db: Database) {
     });
     return read.success ? [read.data] : [];
   };
+  /** What was heard of several outings, by the keys of their rows. */
+  const heardOf = async (keys: readonly string[]): Promise<Map<string, CheckIn[]>> => {
+    const rows = await db
+      .select()
+      .from(checkIns)
+      .where(inArray(checkIns.outingId, [...keys]))
+      .orderBy(asc(checkIns.id));
+    const all = new Map<string, CheckIn[]>();
+    for (const row of rows) all.set(row.outingId, [...(all.get(row.outingId) ?? []), ...heardIn(row)]);
+    return all;
+  };
   return {
     /** The plan that somebody has; null: nobody was left one. */
     plan: async (outingId: string): Promise<LeftPlan | null> => {
@@ -122,24 +133,10 @@ export function wordStore(db: Database) {
     },
     /** What was heard, in the order in which it came. Moments are reckoned by the server's clock. */
     heard: async (outingId: string): Promise<CheckIn[]> => {
-      const rows = await db
-        .select()
-        .from(checkIns)
-        .where(eq(checkIns.outingId, rowKey(outingId)))
-        .orderBy(asc(checkIns.id));
-      return rows.flatMap(heardIn);
+      const key = rowKey(outingId);
+      return (await heardOf([key])).get(key) ?? [];
     },
-    /** The same of several, by the keys of their rows. */
-    heardOf: async (keys: readonly string[]): Promise<Map<string, CheckIn[]>> => {
-      const rows = await db
-        .select()
-        .from(checkIns)
-        .where(inArray(checkIns.outingId, [...keys]))
-        .orderBy(asc(checkIns.id));
-      const all = new Map<string, CheckIn[]>();
-      for (const row of rows) all.set(row.outingId, [...(all.get(row.outingId) ?? []), ...heardIn(row)]);
-      return all;
-    },
+    heardOf,
     hear: async (
       outingId: string,
       list: readonly CheckIn[],
