@@ -106,6 +106,7 @@ ownHouseTest(
     if (!one || !two) throw new Error('Two devices are wanted.');
     await Promise.all([carryOuting(one), carryOuting(two)]);
     await expect(device(two).getByRole('alert')).toContainText('Leave this page open');
+    await expect(device(two).getByRole('status')).toContainText('As long as this page stays open');
     await house.stop();
     for (const [page, nth] of [
       [one, 1],

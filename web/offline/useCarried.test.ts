@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import 'fake-indexeddb/auto';
 import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
-import { afterEach, expect, it, vi } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { demo } from '#core/demo/demo';
 import { dropCarried, writeCarried } from './carried';
 import { type CarryPorts, useCarried } from './useCarried';
@@ -78,7 +78,7 @@ it('where the program itself is not kept, every screen is fetched for the page t
   const { result } = renderHook(() => useCarried(id, its));
   await act(async () => void (await result.current.carry()));
   expect(loadScreens).toHaveBeenCalledOnce();
-  expect(result.current.trouble).toContain('Leave this page open');
+  expect(result.current.staysOpen).toContain('Leave this page open');
   loadScreens.mockRejectedValueOnce(new Error('Failed to fetch'));
   let done = true;
   await act(async () => {
@@ -86,4 +86,51 @@ it('where the program itself is not kept, every screen is fetched for the page t
   });
   expect(done).toBe(false);
   expect(result.current.trouble).toBe('Not every screen of the outing came: carry it again while there is a network.');
+});
+
+/** The browser keeps the program itself, or is about to; put back by the test that asks. */
+function keepsProgram(registration: { active: object | null } | undefined): () => void {
+  Object.defineProperty(navigator, 'serviceWorker', {
+    configurable: true,
+    value: { getRegistration: () => Promise.resolve(registration) },
+  });
+  return () => void Reflect.deleteProperty(navigator, 'serviceWorker');
+}
+
+describe('opened again, what is carried', () => {
+  const opened = async (loadScreens = vi.fn(() => Promise.resolve())) => {
+    await writeCarried({ outingId: id, title: outing.title, date: '2026-05-16', answers: {} }, '2026-05-15T19:40:00Z');
+    const its = { ...ports({ is: false }), loadScreens };
+    const { result } = renderHook(() => useCarried(id, its));
+    await waitFor(() => expect(result.current.carried).not.toBeNull());
+    return { result, loadScreens };
+  };
+  it('by plain http has every screen fetched anew, and says still that the page stays open, until it is taken off', async () => {
+    const { result, loadScreens } = await opened();
+    await waitFor(() => expect(result.current.staysOpen).toContain('unless it came by https'));
+    expect(loadScreens).toHaveBeenCalledOnce();
+    act(() => result.current.forget());
+    expect(result.current).toMatchObject({ carried: null, staysOpen: null, trouble: null });
+  });
+  it('says so where a screen does not come', async () => {
+    const { result } = await opened(vi.fn(() => Promise.reject(new Error('Failed to fetch'))));
+    await waitFor(() => expect(result.current.trouble).toMatch(/^Not every screen of the outing came/));
+  });
+  it('opens without a network where the program is kept, and fetches nothing more', async () => {
+    const putBack = keepsProgram({ active: {} });
+    const { result, loadScreens } = await opened();
+    await act(() => Promise.resolve());
+    expect(result.current.staysOpen).toBeNull();
+    expect(loadScreens).not.toHaveBeenCalled();
+    putBack();
+  });
+  it('stays open where the program was cleared away', async () => {
+    for (const gone of [undefined, { active: null }]) {
+      const putBack = keepsProgram(gone);
+      const { result } = await opened();
+      await waitFor(() => expect(result.current.staysOpen).toContain('the program itself is not kept'));
+      putBack();
+      cleanup();
+    }
+  });
 });

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react';
 import type { Outing } from '#core/documents/outing';
 import type { Versioned } from '#core/documents/kept';
 import { type Carried, PICTURES, listCarried, readCarried, writeCarried } from './carried';
-import { installWorker } from './worker';
+import { installWorker, whyNotOpening } from './worker';
 
 /** Where answers come from that are carried. */
 export interface CarryPorts {
@@ -55,8 +55,10 @@ async function keepPictures(references: unknown, { loadout }: Outing): Promise<v
 export interface CarriedState {
   carried: Carried | null;
   busy: boolean;
-  /** What went wrong, or what this browser does not do; null: nothing. */
+  /** What went wrong, or may; null: nothing. */
   trouble: string | null;
+  /** Why the page has to stay open to be used without a network; null: it opens anew. */
+  staysOpen: string | null;
   carry: () => Promise<boolean>;
   /** Puts the newest on the device, where it is carried. */
   renew: () => Promise<void>;
@@ -69,33 +71,37 @@ export function useCarried(outingId: string, ports: CarryPorts): CarriedState {
   const [carried, setCarried] = useState<Carried | null>(null);
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [staysOpen, setStaysOpen] = useState<string | null>(null);
   useEffect(() => {
     let there = true;
-    readCarried(outingId).then(
-      (found) => there && setCarried(found),
-      () => undefined,
-    );
+    // Opened again with a network where the program itself is not kept, this page wants all of its screens anew.
+    const look = async () => {
+      const found = await readCarried(outingId).catch(() => null);
+      if (!there || !found) return;
+      setCarried(found);
+      const why = await whyNotOpening();
+      if (!there) return;
+      setStaysOpen(why);
+      if (why !== null) await loadScreens(ports).catch((error: Error) => there && setTrouble(error.message));
+    };
+    void look();
     return () => {
       there = false;
     };
-  }, [outingId]);
+  }, [outingId, ports]);
   const carry = useCallback(async () => {
     setBusy(true);
     setTrouble(null);
     try {
       const gathered = await gather(outingId, ports);
-      const opens = await installWorker();
+      const why = await installWorker();
       // Where the program itself is not kept, the page that stays open has to have all of its screens.
-      if (opens !== null) await loadScreens(ports);
+      if (why !== null) await loadScreens(ports);
+      setStaysOpen(why);
       setCarried(gathered);
       const kept = (await navigator.storage?.persist?.()) ?? false;
-      setTrouble(
-        opens !== null
-          ? opens
-          : kept
-            ? null
-            : 'The browser may clear it away when the device is short of room: look again before you leave.',
-      );
+      if (why === null && !kept)
+        setTrouble('The browser may clear it away when the device is short of room: look again before you leave.');
       return true;
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : 'It could not be put on this device.');
@@ -111,8 +117,11 @@ export function useCarried(outingId: string, ports: CarryPorts): CarriedState {
     const now = await gather(outingId, ports).catch(() => readCarried(outingId).catch(() => null));
     setCarried(now);
   }, [outingId, ports]);
-  const forget = useCallback(() => setCarried(null), []);
-  return { carried, busy, trouble, carry, renew, forget };
+  const forget = useCallback(() => {
+    setCarried(null);
+    setTrouble(null);
+  }, []);
+  return { carried, busy, trouble, staysOpen: carried && staysOpen, carry, renew, forget };
 }
 
 /** All that is carried on this device. */

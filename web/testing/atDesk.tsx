@@ -36,11 +36,13 @@ interface AtDesk {
   /** Where the part stands, and the address it is opened at. */
   route?: string;
   path?: string;
+  /** What stands at every other address. */
+  elsewhere?: ReactNode;
   more?: Partial<Desk>;
 }
 /** Part of an outing's screen as it is on the desk: edits and repairs are carried out and judged anew, nothing is sent anywhere. */
 export function atDesk(outing: Outing, part: ReactNode, options: AtDesk = {}) {
-  const { route = '/', path = route, more = {} } = options;
+  const { route = '/', path = route, elsewhere = <p>Elsewhere</p>, more = {} } = options;
   const editor = new DocumentEditor(
     documentKinds.outings,
     { version: 1, updatedAt: new Date(evening).toISOString(), doc: outing },
@@ -61,7 +63,7 @@ export function atDesk(outing: Outing, part: ReactNode, options: AtDesk = {}) {
   const router = createMemoryRouter(
     [
       { path: route, element },
-      { path: '*', element: <p>Elsewhere</p> },
+      { path: '*', element: elsewhere },
     ],
     { initialEntries: [path] },
   );

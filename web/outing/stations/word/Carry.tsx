@@ -12,7 +12,7 @@ import { useDesk } from '../../desk';
 export function Carry() {
   const { device, edit, editor, walk, now, looked } = useDesk();
   const say = useToast();
-  const { carried, busy, trouble } = device;
+  const { carried, busy, trouble, staysOpen } = device;
   const carry = async () => {
     await Promise.all([walk.flush(), editor.flush()]);
     if (!(await device.carry())) return;
@@ -27,13 +27,16 @@ export function Carry() {
       </Typography>
       <Typography role="status">
         {carried
-          ? `Carried at ${sayCarried(carried, now, looked.water?.timeZone ?? 'local')}. It opens, is walked round and is signed without signal, and is brought up to date here whenever there is one.`
+          ? `Carried at ${sayCarried(carried, now, looked.water?.timeZone ?? 'local')}. ${staysOpen === null ? 'It opens, is walked round and is signed without signal' : 'As long as this page stays open, it is walked round and signed without signal'}, and is brought up to date here whenever there is one.`
           : 'Not on this device. Carried, it opens, is walked round and is signed where there is no signal; what you answer is sent when there is.'}
       </Typography>
-      {trouble !== null && (
-        <Typography role="alert" color={carried ? 'textSecondary' : 'error'}>
-          {trouble}
-        </Typography>
+      {[staysOpen, trouble].map(
+        (line) =>
+          line !== null && (
+            <Typography key={line} role="alert" color={carried ? 'textSecondary' : 'error'}>
+              {line}
+            </Typography>
+          ),
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
         <Button variant={carried ? 'outlined' : 'contained'} onClick={() => void carry()} disabled={busy}>

@@ -14,18 +14,23 @@ import { useDesk } from '../../desk';
 import { useKeeping } from './useKeeping';
 
 /** Settled here: whether a number that was only tried is meant. What would annoy: losing it without a word, or being asked between sheets. */
-export function LeftBehind({ changes }: { changes: readonly Attempt[] }) {
+export function LeftBehind({ changes, onDone }: { changes: readonly Attempt[]; onDone: () => void }) {
   const { doc } = useDesk();
   const { say, keep } = useKeeping();
   const [trouble, setTrouble] = useState<string | null>(null);
   const sheets = `/outings/${doc.id}/workings`;
   const blocker = useBlocker(({ nextLocation }) => changes.length > 0 && !nextLocation.pathname.startsWith(sheets));
   if (blocker.state !== 'blocked') return null;
+  // Let go here and now: these sheets may stay on screen until the next one has come, and one may turn back to them.
+  const leave = () => {
+    onDone();
+    blocker.proceed();
+  };
   const keepAll = async () => {
     setTrouble(null);
     try {
       for (const change of changes) await keep(change);
-      blocker.proceed();
+      leave();
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       setTrouble(error.message);
@@ -54,7 +59,7 @@ export function LeftBehind({ changes }: { changes: readonly Attempt[] }) {
       </DialogContent>
       <DialogActions>
         <Button onClick={() => blocker.reset()}>Stay</Button>
-        <Button onClick={() => blocker.proceed()}>Let go</Button>
+        <Button onClick={leave}>Let go</Button>
         <Button variant="contained" autoFocus onClick={() => void keepAll()}>
           Keep
         </Button>

@@ -135,7 +135,7 @@ export function WorkingsScreen() {
         </Box>
         <Box sx={{ minWidth: 0 }}>
           <TriedBar changes={changes} onDone={(rest) => setChanges(rest)} />
-          <LeftBehind changes={changes} />
+          <LeftBehind changes={changes} onDone={() => setChanges([])} />
           {!assessment.sheets.includes(open) && (
             <Alert severity="info" variant="outlined" icon={false} sx={{ mb: 2 }}>
               This outing does not ask for this sum. It is here to be tried.

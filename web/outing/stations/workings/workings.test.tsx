@@ -1,14 +1,16 @@
 // @vitest-environment happy-dom
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
+import { type ReactNode, lazy } from 'react';
 import { afterEach, describe, expect, it } from 'vitest';
 import type { SheetId } from '#core/vocabulary/sheets';
 import { atDesk, demoOuting } from '../../../testing/atDesk';
 import { WorkingsScreen } from './WorkingsScreen';
 
 afterEach(cleanup);
-const at = (id: string, sheet: SheetId | '' = '') =>
+const at = (id: string, sheet: SheetId | '' = '', more: { elsewhere?: ReactNode } = {}) =>
   atDesk(demoOuting(id), <WorkingsScreen />, {
+    ...more,
     route: '/outings/:outingId/workings/:sheetId?',
     path: `/outings/${id}/workings/${sheet}`,
   });
@@ -135,6 +137,19 @@ describe('a number tried', () => {
     await userEvent.click((await leave()).getByRole('button', { name: 'Keep' }));
     expect(await screen.findByText('Elsewhere')).toBeDefined();
     expect(doc().workings.jigAngleDeg).toBe(60);
+  });
+  it('and let go is gone, also where the next screen is slow to come and one turns back', async () => {
+    const Slow = lazy(() => new Promise<never>(() => undefined));
+    const { router, doc } = at('cod-wreck', 'jig', { elsewhere: <Slow /> });
+    const angle = () => screen.getByLabelText<HTMLInputElement>('Angle of the line').value;
+    const before = { angle: angle(), doc: doc() };
+    type('Angle of the line', '60');
+    void router.navigate('/outings/cod-wreck/kit');
+    await userEvent.click(within(await screen.findByRole('dialog')).getByRole('button', { name: 'Let go' }));
+    expect(router.state.location.pathname).toBe('/outings/cod-wreck/kit');
+    expect(angle()).toBe(before.angle);
+    expect(tried()).toBeNull();
+    expect(doc()).toBe(before.doc);
   });
 });
 
