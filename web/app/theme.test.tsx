@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { ThemeProvider } from '@mui/material/styles';

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import 'fake-indexeddb/auto';
 import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { cleanup, screen } from '@testing-library/react';
 import { afterEach, expect, it } from 'vitest';
 import { atDesk, demoOuting } from '../testing/atDesk';
