@@ -98,7 +98,7 @@ ownHouseTest(
     // Neither keeps the program itself, as where the house is not reached by https: their page stays open.
     const [one, two] = await Promise.all(
       [0, 1].map(async () => {
-        const alone = await browser.newContext({ baseURL: house.url() });
+        const alone = await browser.newContext({ baseURL: house.url(), reducedMotion: 'reduce' });
         await alone.addInitScript(() => Reflect.deleteProperty(Navigator.prototype, 'serviceWorker'));
         return alone.newPage();
       }),
@@ -145,6 +145,7 @@ async function phone(
     ...(executablePath === undefined ? {} : { executablePath }),
     args: args ?? [],
     viewport: { width: 390, height: 844 },
+    reducedMotion: 'reduce',
   });
   // Each answer takes a key of its own when it is given.
   await context.exposeFunction('noteKey', onKey);

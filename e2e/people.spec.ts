@@ -7,7 +7,9 @@ const PASSWORD = 'herons stand very still';
 const NEXT_PASSWORD = 'and then they fly away';
 const people = (page: Page) => page.getByRole('region', { name: /^Signed in as/ });
 const browserOf = async (browser: Browser, house: House, width = 1280) =>
-  (await browser.newContext({ baseURL: house.url(), viewport: { width, height: 844 } })).newPage();
+  (
+    await browser.newContext({ baseURL: house.url(), viewport: { width, height: 844 }, reducedMotion: 'reduce' })
+  ).newPage();
 
 async function comeIn(page: Page, address: string, name: string): Promise<string> {
   await page.goto(address);

@@ -86,7 +86,8 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
     expect(await other.kill('SIGINT')).toBe(0);
   }, 120_000);
 
-  it('may break a connection off in the middle of a transaction: the server goes on', async () => {
+  // These wait more than they work: side by side.
+  it.concurrent('may break a connection off in the middle of a transaction: the server goes on', async () => {
     const url = await newDatabase('broken');
     const running = await startServer({ DATABASE_URL: url });
     const batch = (i: number) =>
@@ -110,7 +111,7 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
     expect(await running.kill('SIGINT')).toBe(0);
   }, 120_000);
 
-  it('takes batches in opposite order from many at once, each whole, with no failure', async () => {
+  it.concurrent('takes batches in opposite order from many at once, each whole, with no failure', async () => {
     const { db, close } = await openServer(await newDatabase('opposite'), MIGRATIONS);
     const app = await buildApp({ db, now: () => Date.now(), webRoot: null, log: false });
     const ids = Array.from({ length: 40 }, (_, i) => `thing-${i}`);
@@ -139,7 +140,7 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
     await close();
   }, 120_000);
 
-  it('that is locked is answered with 503 in a sentence, and answers again when it is let go', async () => {
+  it.concurrent('that is locked is answered with 503 in a sentence, and answers again when it is let go', async () => {
     const { db, close } = await openServer(await newDatabase('locked'), MIGRATIONS);
     const app = await buildApp({ db, now: () => Date.now(), webRoot: null, log: false });
     const holder = new Pool({ connectionString: postgres.url('locked'), max: 1 });
@@ -159,12 +160,12 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
 });
 
 describe('a database that is not there', () => {
-  it('is said so at the start, with the cause', async () => {
+  it.concurrent('is said so at the start, with the cause', async () => {
     await expect(startServer({ DATABASE_URL: 'postgres://tally@127.0.0.1:1/none' })).rejects.toThrow(
       /^exit 1: The database at DATABASE_URL cannot be opened: .*ECONNREFUSED.*\.\n$/,
     );
   });
-  it('but answers the door and says nothing is not waited for', async () => {
+  it.concurrent('but answers the door and says nothing is not waited for', async () => {
     const silent = createServer(() => undefined).listen(0, '127.0.0.1');
     await once(silent, 'listening');
     const address = silent.address();
