@@ -13,8 +13,7 @@ const held = globalThis as { surroundings?: Surroundings | undefined };
 const ofTheWeb = /\/web\//.test(expect.getState().testPath ?? '');
 
 vi.unstubAllGlobals();
-if (ofTheWeb && !held.surroundings)
-  held.surroundings = await builtinEnvironments['happy-dom'].setup(globalThis, {});
+if (ofTheWeb && !held.surroundings) held.surroundings = await builtinEnvironments['happy-dom'].setup(globalThis, {});
 else if (ofTheWeb) {
   document.body.replaceChildren();
   localStorage.clear();

@@ -65,6 +65,7 @@ export function DayStrip() {
       : [{ which: 'turn' as const, name: brief.turnAt === null ? 'Turn by' : 'Turn', at: turn, filled: true }]),
     { which: 'home', name: 'Home by', at: span.to, filled: false },
   ];
+  const uprights = handles.map(({ at }) => x(at));
   const names = placeNames(
     handles.map(({ name, at }) => ({ x: x(at), text: `${name} ${byClock(clockAt(at, zone))}` })),
     axis,
@@ -105,9 +106,16 @@ export function DayStrip() {
             </text>
           </g>
         ))}
-        <WindBand axis={axis} {...wind} clip={clip} hours={hours} limits={looked.angler?.limits ?? null} />
+        <WindBand
+          axis={axis}
+          {...wind}
+          clip={clip}
+          hours={hours}
+          limits={looked.angler?.limits ?? null}
+          uprights={uprights}
+        />
         <SeaBand axis={axis} {...sea} clip={clip} hours={hours} water={water} day={day} />
-        <TideBand axis={axis} {...tide} day={day} />
+        <TideBand axis={axis} {...tide} day={day} uprights={uprights} />
         {day.streamSeries && (
           <Stream
             axis={axis}

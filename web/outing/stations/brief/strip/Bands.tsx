@@ -7,7 +7,8 @@ import type { Hour } from '#core/documents/outing';
 import type { Water } from '#core/documents/water';
 import { amount, unitName } from '#core/units/amount';
 import { type TimeAxis, pathOf, xOf } from '../../../../ui/timeAxis';
-import { Limit, Name } from './Marks';
+import { placeOnLevel } from './layout';
+import { Limit, LimitName, Name, OVER_LIMIT, Unknown } from './Marks';
 
 interface Band {
   axis: TimeAxis;
@@ -31,7 +32,8 @@ export function WindBand({
   clip,
   hours,
   limits,
-}: Band & { hours: readonly Hour[]; limits: Angler['limits'] | null }) {
+  uprights,
+}: Band & { hours: readonly Hour[]; limits: Angler['limits'] | null; uprights: readonly number[] }) {
   const { inks } = useTheme();
   const most =
     Math.max(LEAST_WIND, (limits?.gustMps ?? 0) * HEADROOM, ...hours.map((hour) => hour.gustMps ?? hour.windMps ?? 0)) *
@@ -39,17 +41,19 @@ export function WindBand({
   const y = (mps: number) => bottom - (mps / most) * (bottom - top);
   const x = (hour: Hour) => xOf(axis, Date.parse(hour.at));
   const lineOf = (figureOf: (hour: Hour) => number | null) =>
-    pathOf(
-      hours.map((hour) => {
-        const mps = figureOf(hour);
-        return [x(hour), mps === null ? null : y(mps)];
-      }),
-    );
-  const line = lineOf((hour) => hour.windMps);
+    hours.map((hour): [number, number | null] => {
+      const mps = figureOf(hour);
+      return [x(hour), mps === null ? null : y(mps)];
+    });
+  const winds = lineOf((hour) => hour.windMps);
+  const gusts = lineOf((hour) => hour.gustMps);
+  const line = pathOf(winds);
   const [first] = hours;
   const last = hours[hours.length - 1];
-  /** How far the gusts of an hour are off the limit's name. */
-  const off = (hour: Hour | undefined, limitMps: number) => Math.abs((hour?.gustMps ?? 0) - limitMps * 1.05);
+  const limit = limits && {
+    y: y(limits.windMps) - OVER_LIMIT,
+    text: `your limit ${amount(limits.windMps, 'wind')}`,
+  };
   return (
     <>
       <Name y={(top + bottom) / 2} text="wind" unit={unitName('wind')} colour={inks.tide} />
@@ -63,7 +67,7 @@ export function WindBand({
             fill={inks.ochre}
             opacity={0.09}
           />
-          <Limit axis={axis} y={y(limits.windMps)} text="" named={false} />
+          <Limit axis={axis} y={y(limits.windMps)} />
         </>
       )}
       <g clipPath={`url(#${clip})`}>
@@ -75,26 +79,21 @@ export function WindBand({
           />
         )}
         <path d={line} fill="none" stroke={inks.tide} strokeWidth={2.2} />
-        <path
-          d={lineOf((hour) => hour.gustMps)}
-          fill="none"
-          stroke={inks.tide}
-          strokeWidth={1.4}
-          strokeDasharray="2 3"
-        />
+        <path d={pathOf(gusts)} fill="none" stroke={inks.tide} strokeWidth={1.4} strokeDasharray="2 3" />
       </g>
       {line === '' && (
-        <text x={axis.left + 8} y={bottom - 10} fontSize={13} fill={inks.slate}>
-          No wind known for these hours. Ask the station, or write it.
-        </text>
-      )}
-      {limits && (
-        <Limit
+        <Unknown
           axis={axis}
-          y={y(limits.windMps)}
-          text={`your limit ${amount(limits.windMps, 'wind')}`}
-          named
-          end={off(last, limits.windMps) >= off(first, limits.windMps) ? 'right' : 'left'}
+          y={bottom - 10}
+          text="No wind known for these hours. Ask the station, or write it."
+          uprights={uprights}
+        />
+      )}
+      {limit && (
+        <LimitName
+          x={placeOnLevel(limit.text, limit.y, axis, uprights, [winds, gusts])}
+          y={limit.y}
+          text={limit.text}
         />
       )}
       <line x1={axis.left} x2={axis.right} y1={bottom} y2={bottom} stroke={inks.rule} />
@@ -143,14 +142,18 @@ export function SeaBand({
 }
 
 /** The height of the tide, where there is one. */
-export function TideBand({ axis, top, bottom, day }: Omit<Band, 'clip'> & { day: Day }) {
+export function TideBand({
+  axis,
+  top,
+  bottom,
+  day,
+  uprights,
+}: Omit<Band, 'clip'> & { day: Day; uprights: readonly number[] }) {
   const { inks } = useTheme();
   const { tideSeries, streamSeries } = day;
   if (!tideSeries)
     return streamSeries ? null : (
-      <text x={axis.left + 8} y={(top + bottom) / 2 + 4} fontSize={13} fill={inks.slate}>
-        No tide and no stream here.
-      </text>
+      <Unknown axis={axis} y={(top + bottom) / 2 + 4} text="No tide and no stream here." uprights={uprights} />
     );
   const points = Array.from({ length: STEPS + 1 }, (_, i) => {
     const at = axis.from + ((axis.to - axis.from) * i) / STEPS;

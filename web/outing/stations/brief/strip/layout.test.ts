@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { layoutFor, placeNames, placeUnder } from './layout';
+import { layoutFor, placeNames, placeOnLevel, placeUnder } from './layout';
 
 const edges = { left: 52, right: 340 };
 
@@ -98,5 +98,52 @@ describe('words under the axis', () => {
   });
   it('make the strip higher by a row each', () => {
     expect(layoutFor(1, 3).height - layoutFor(1).height).toBe(32);
+  });
+});
+
+describe('the name of a level line', () => {
+  const at = { left: 52, right: 700 };
+  const text = 'your limit 9.0 m/s';
+  const width = text.length * 6.6;
+  const BASE = 60;
+  const flat = (y: number) => [[0, y] as const, [800, y] as const];
+  it('stands at the right end where nothing is near', () => {
+    expect(placeOnLevel(text, BASE, at, [100, 300], [flat(120)])).toBeCloseTo(at.right - width);
+  });
+  it('stands at the left where that is wanted', () => {
+    expect(placeOnLevel(text, BASE, at, [300], [], 'left')).toBe(at.left + 4);
+  });
+  it('gives way at the right to a line of a handle, and to a gust that comes near; at both ends it stands beside a handle', () => {
+    const left = at.left + 4;
+    expect(placeOnLevel(text, BASE, at, [680], [flat(120)])).toBe(left);
+    const rising = [[52, 120] as const, [600, 120] as const, [700, 50] as const];
+    expect(placeOnLevel(text, BASE, at, [], [rising])).toBe(left);
+    expect(placeOnLevel(text, BASE, at, [80, 690], [flat(120)])).toBe(80 + 6);
+  });
+  it('stands where most room is when something runs near everywhere, and a line that is not known is nowhere', () => {
+    const falling = [[52, BASE - 12] as const, [700, BASE - 4] as const];
+    expect(placeOnLevel(text, BASE, at, [], [falling])).toBe(at.left + 4);
+    const unknown = [[52, null] as const, [700, null] as const];
+    expect(placeOnLevel(text, BASE, at, [], [unknown])).toBeCloseTo(at.right - width);
+    expect(placeOnLevel(text, BASE, at, [], [[]])).toBeCloseTo(at.right - width);
+  });
+  it('never leaves the edges, and is run through by a handle only where every place is', () => {
+    const heights = fc.array(fc.option(fc.integer({ min: 0, max: 120 })), { minLength: 2, maxLength: 9 });
+    const uprights = fc.array(fc.integer({ min: 52, max: 340 }), { maxLength: 3 });
+    fc.assert(
+      fc.property(uprights, heights, (through, ys) => {
+        const line = ys.map((y, i) => [52 + i * 36, y] as const);
+        const start = placeOnLevel(text, BASE, edges, through, [line]);
+        expect(start).toBeGreaterThanOrEqual(edges.left);
+        expect(start + width).toBeLessThanOrEqual(edges.right + 0.01);
+        const isFree = (from: number) => through.every((x) => x < from || x > from + width);
+        const places = Array.from(
+          { length: Math.floor(edges.right - width - edges.left - 16) },
+          (_, i) => edges.left + 8 + i,
+        );
+        const wide = (from: number) => through.every((x) => x < from - 8 || x > from + width + 8);
+        if (places.some(wide)) expect(isFree(start)).toBe(true);
+      }),
+    );
   });
 });

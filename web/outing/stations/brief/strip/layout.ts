@@ -74,8 +74,57 @@ export function placeNames(
   return placed.map(({ start, row }) => ({ start, row }));
 }
 
-/** About as wide as this a letter under the axis is, px; so far from one another words stand there, and in so many rows. */
+/** About as wide as this a letter of a small word is, px: under the axis, and on a level line. */
 const SMALL = 6.6;
+/** A small word is about so high, px; nearer than this to it nothing else should run. */
+const SMALL_HEIGHT = 12;
+const CLEAR = 4;
+const STEP = 6;
+
+type Line = readonly (readonly [x: number, y: number | null])[];
+/** How high a line of points runs at x, px; null: it does not. */
+function heightOf(line: Line, x: number): number | null {
+  for (const [i, [toX, toY]] of line.entries()) {
+    const [fromX, fromY] = line[i - 1] ?? [toX, toY];
+    if (x < Math.min(fromX, toX) || x > Math.max(fromX, toX) || fromY === null || toY === null) continue;
+    return toX === fromX ? toY : fromY + ((toY - fromY) * (x - fromX)) / (toX - fromX);
+  }
+  return null;
+}
+/**
+ * Where the name of a level line begins, px: where no upright runs through it, and the lines about it leave room; at the end
+ * wanted, else the other, else beside an upright. Where there is no such place, off the uprights and farthest from the lines.
+ * @param base the name's base line, px @param uprights where lines stand that run from top to bottom, px
+ */
+export function placeOnLevel(
+  text: string,
+  base: number,
+  { left, right }: { left: number; right: number },
+  uprights: readonly number[],
+  lines: readonly Line[],
+  wanted: 'left' | 'right' = 'right',
+): number {
+  const width = text.length * SMALL;
+  const ends = [left + BESIDE * 2, right - width];
+  const starts = [
+    ...(wanted === 'left' ? ends : ends.toReversed()),
+    ...uprights.flatMap((x) => [x - OFF - width, x + OFF]),
+  ].filter((start) => start >= left && start + width <= right);
+  const off = starts.filter((start) => uprights.every((x) => x < start - BESIDE || x > start + width + BESIDE));
+  const middle = base - SMALL_HEIGHT / 3;
+  const roomAt = (start: number) =>
+    Math.min(
+      ...Array.from({ length: Math.ceil(width / STEP) + 1 }, (_, i) =>
+        Math.min(start + i * STEP, start + width),
+      ).flatMap((x) => lines.map((line) => Math.abs((heightOf(line, x) ?? Infinity) - middle))),
+    );
+  const rooms = (off.length > 0 ? off : starts).map((start) => ({ start, room: roomAt(start) }));
+  const found =
+    rooms.find(({ room }) => room >= SMALL_HEIGHT / 2 + CLEAR) ?? rooms.toSorted((a, b) => b.room - a.room)[0];
+  return found?.start ?? left;
+}
+
+/** So far from one another words stand under the axis, px, and in so many rows. */
 const BETWEEN = 12;
 const MOST_UNDER = 3;
 
