@@ -8,3 +8,6 @@ export function canonical(value: unknown): string {
   }
   return JSON.stringify(value);
 }
+
+/** Whether two values differ in content; what is not there is as nothing. */
+export const differs = (a: unknown, b: unknown): boolean => a !== b && canonical(a ?? null) !== canonical(b ?? null);

@@ -1,4 +1,4 @@
-import { canonical } from './canonical';
+import { differs } from './canonical';
 import type { DocumentKind } from './registry';
 
 /** A place both sides changed differently: its path, and each side's value. */
@@ -50,8 +50,8 @@ function merge(
   path: readonly string[],
   place: string,
 ): unknown {
-  if (same(mine, theirs) || same(base, theirs)) return mine;
-  if (same(base, mine)) return theirs;
+  if (!differs(mine, theirs) || !differs(base, theirs)) return mine;
+  if (!differs(base, mine)) return theirs;
   if (isPlain(mine) && isPlain(theirs) && (isPlain(base) || path.length === 0)) {
     const was = isPlain(base) ? base : {};
     const keys = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])];
@@ -95,10 +95,6 @@ function mergeLists(work: Merging, base: Named, mine: Named, theirs: Named, path
     before = name;
   }
   return merged.map(({ value }) => value);
-}
-
-function same(a: unknown, b: unknown): boolean {
-  return canonical(a ?? null) === canonical(b ?? null);
 }
 
 /** A list of records by the field that names each; null when it is not such a list, or two have one name. */

@@ -1,4 +1,4 @@
-import { canonical } from '../documents/canonical';
+import { differs } from '../documents/canonical';
 import { type KindName, documentKinds } from '../documents/registry';
 import {
   type AnyWords as Words,
@@ -22,8 +22,6 @@ import type { SignedSnapshot } from './snapshot';
 import { plainly } from './plainly';
 import { stowChanges } from './stowChanges';
 import type { Change } from './change';
-
-const differs = (a: unknown, b: unknown) => a !== b && canonical(a ?? null) !== canonical(b ?? null);
 
 /** Every change between what was signed then and what stands now; empty: the signature holds. */
 export function changesSince(then: SignedSnapshot, now: SignedSnapshot): Change[] {

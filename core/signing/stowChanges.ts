@@ -1,5 +1,5 @@
 import { allZonesOf } from '../boat/zones';
-import { canonical } from '../documents/canonical';
+import { differs } from '../documents/canonical';
 import type { Stow } from '../documents/stow';
 import { type StowNames, saySpot } from '../stow/say';
 import { modeWords, otherModes } from '../vocabulary/stow';
@@ -8,7 +8,6 @@ import type { SignedSnapshot } from './snapshot';
 
 type Signed = Pick<SignedSnapshot, 'outing' | 'craft' | 'items'>;
 const AS_USUAL = 'where its kind usually lies';
-const differs = (a: unknown, b: unknown) => canonical(a ?? null) !== canonical(b ?? null);
 
 /** Everything that moved since a signature: each thing by each mode, and how the boat stands in it. */
 export function stowChanges(then: Signed, now: Signed): Change[] {
