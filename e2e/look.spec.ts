@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type axe from 'axe-core';
 import type { Page } from '@playwright/test';
-import { givenNames, metricIn } from './metric';
+import { givenNames, metricIn, referencesOf } from './metric';
 import { WAITING, expect, notWide, test, visit } from './house';
 
 const screens = [
@@ -109,14 +109,32 @@ async function legible(page: Page, where: string): Promise<void> {
   await clean(page, where, { runOnly: ofColour }, '[data-asked]');
 }
 
-test('units chosen in the settings are read on every screen; axe finds nothing on any, and none is wider than a phone', async ({
+/** What is typed in the units chosen is understood, and kept as it was meant. */
+async function typedUnits(page: Page): Promise<void> {
+  await page.getByLabel('Height').fill("5'11");
+  await page.getByLabel('Breakers at the launch').fill('20 m');
+  await expect(page.getByText('Not kept: A number from 0 to 13.1 ft.')).toBeVisible();
+  await page.getByLabel('Breakers at the launch').fill('2 ft');
+  await expect(page.getByText(/kept at/)).toBeVisible();
+  const references = await referencesOf(page);
+  const profile = references.anglers.changed[0]?.doc as unknown as Profile;
+  expect([profile.heightM, profile.massKg, profile.limits.breakerM]).toEqual([1.8034, 84, 0.6096]);
+}
+interface Profile {
+  heightM: number;
+  massKg: number;
+  limits: { breakerM: number };
+}
+
+test('units chosen in the settings are understood there and read on every screen; axe finds nothing on any, and none is wider than a phone', async ({
   page,
 }) => {
   await inTheme(page, 'paper');
+  await expect(page.getByLabel('Mass, dressed')).toHaveValue('84');
   await page.getByRole('combobox', { name: 'Units' }).click();
   await page.getByRole('option', { name: 'Imperial, US' }).click();
   await expect(page.getByLabel('Mass, dressed')).toHaveValue('185.2');
-  await expect(page.getByText(/kept at/)).toBeVisible();
+  await typedUnits(page);
   const names = await givenNames(page);
   const desk = { width: 1280, height: 800 };
   const phone = { width: 390, height: 844 };

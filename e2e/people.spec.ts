@@ -76,7 +76,7 @@ async function goAlong(page: Page, ben: Page): Promise<void> {
   await page.getByRole('option', { name: 'Ben' }).click();
   await expect(party(page).getByText('asked along', { exact: true })).toBeVisible();
 
-  await ben.goto('/outings');
+  await visit(ben, '/outings');
   await ben.getByRole('region', { name: 'Asked along' }).getByRole('link').click();
   await expect(ben.getByText(/would ride in your boat/)).toBeVisible();
   await notWide(ben);
@@ -158,7 +158,7 @@ ownHouseTest(
   'a house is kept: somebody is asked in and goes along, a phone is paired and signed out, and a water is kept back and given again',
   async ({ page, browser, house }) => {
     const ben = await browserOf(browser, house, 390);
-    await ben.goto('/outings');
+    await visit(ben, '/outings');
     await expect(ben.getByRole('heading', { name: 'Sign in' })).toBeVisible();
     await comeIn(page, await firstAddress(house), 'Ada');
     await askIn(page, ben);

@@ -1,12 +1,11 @@
 import type { Page } from '@playwright/test';
-import { expect, kept, openBlank, test } from './house';
+import { expect, kept, openBlank, test, visit } from './house';
 
 const brief = '/outings/pollack-long-grey/brief';
 
-test('two windows change different things: both are kept, and the second is told', async ({ page, context }) => {
-  const other = await context.newPage();
-  await page.goto(brief);
-  await other.goto(brief);
+/** Both changes are kept, and the second window is told. */
+async function differentThings(page: Page, other: Page): Promise<void> {
+  for (const tab of [page, other]) await tab.goto(brief);
   await expect(other.getByLabel('Name of the outing')).toBeVisible();
   await page.getByRole('button', { name: 'Write by hand' }).click();
   await page.getByLabel('Water temperature').fill('12.5');
@@ -22,13 +21,10 @@ test('two windows change different things: both are kept, and the second is told
   await expect(page.getByRole('button', { name: 'Party: two together' })).toBeVisible();
   await page.getByRole('button', { name: 'Write by hand' }).click();
   await expect(page.getByLabel('Water temperature')).toHaveValue('12.5');
-});
+}
 
-test('two windows change the same thing: the second is shown both and chooses', async ({ page, context }) => {
-  const other = await context.newPage();
-  await page.goto(brief);
-  await other.goto(brief);
-  await expect(other.getByLabel('Name of the outing')).toBeVisible();
+/** The second window is shown both, and chooses. */
+async function sameThing(page: Page, other: Page): Promise<void> {
   await page.getByLabel('Name of the outing').fill('From the first window');
   await kept(page);
   await other.getByLabel('Name of the outing').fill('From the second window');
@@ -39,16 +35,13 @@ test('two windows change the same thing: the second is shown both and chooses', 
   await kept(other);
   await page.reload();
   await expect(page.getByLabel('Name of the outing')).toHaveValue('From the second window');
-});
+}
 
-test('a boat changed in two windows saves itself in each, and asks only where both changed one thing', async ({
-  page,
-  context,
-}) => {
-  const other = await context.newPage();
+/** A boat saves itself in each, and only where both changed one thing is anything asked. */
+async function aBoat(page: Page, other: Page): Promise<void> {
   const status = (tab: Page) => tab.getByRole('status').filter({ hasText: /kept at/ });
   for (const tab of [page, other]) {
-    await tab.goto('/boats/dunlin/about');
+    await visit(tab, '/boats/dunlin/about');
     await expect(tab.getByLabel('Rated load, all told')).toHaveValue('160');
   }
   await page.getByLabel('Rated load, all told').fill('150');
@@ -68,4 +61,11 @@ test('a boat changed in two windows saves itself in each, and asks only where bo
   await expect(status(other)).toBeVisible();
   await other.getByRole('link', { name: 'All boats' }).click();
   await expect(other.getByRole('listitem').filter({ hasText: 'Dunlin' })).toContainText('140 kg');
+}
+
+test('two windows change an outing in different things and in the same, then a boat', async ({ page, context }) => {
+  const other = await context.newPage();
+  await differentThings(page, other);
+  await sameThing(page, other);
+  await aBoat(page, other);
 });
