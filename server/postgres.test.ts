@@ -60,7 +60,7 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
   }, 120_000);
 
   it('signs people in for every process on it, holds guesses up in all of them, and goes on when one is killed', async () => {
-    const env = { DATABASE_URL: await newDatabase('people'), TALLY_ACCOUNTS: '1' };
+    const env = { DATABASE_URL: await newDatabase('people'), TALLY_ACCOUNTS: '1', TALLY_DEMO: '0' };
     const one = await startServer(env);
     await expect.poll(() => one.said(), { timeout: 10_000 }).toMatch(/first-keeper#\S+/);
     const token = /first-keeper#(\S+)/.exec(one.said())?.[1] ?? '';
