@@ -6,5 +6,5 @@ const whereTheyLie = ['@electric-sql/pglite', '@fastify/swagger-ui', '@node-rs/a
 export default defineConfig({
   // The rest comes in one file: reading six hundred small ones took a fifth of a start.
   ssr: { noExternal: true, external: whereTheyLie },
-  build: { ssr: 'server/main.ts', outDir: 'dist/server', emptyOutDir: true, target: 'node20', minify: false },
+  build: { ssr: 'server/main.ts', outDir: 'dist/server', emptyOutDir: true, target: 'node20' },
 });
