@@ -17,6 +17,7 @@ import { libraryOf } from './documents/library';
 import { pictureRoutes } from './documents/pictureRoutes';
 import { sampleRoutes } from './documents/sampleRoutes';
 import { setAsideRoutes } from './documents/setAsideRoutes';
+import { readJson } from './http/json';
 import { type Serving, guard } from './http/guard';
 import { InvalidInput, handleErrors } from './http/problem';
 import { keepDoor } from './people/door';
@@ -89,6 +90,7 @@ export async function buildApp({
   app.setSerializerCompiler(serializerCompiler);
   handleErrors(app);
   guard(app, serving);
+  readJson(app);
   const people = peopleStore(db, now);
   if (accounts) await keepDoor(app, people);
   // What the browser's clock says is compared with this one.

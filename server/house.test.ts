@@ -217,6 +217,23 @@ describe('what used to fail on the server', () => {
     const faulty = await call('POST', '/api/batches/items', { create: Array.from({ length: 4000 }, () => ({})) });
     expect(faulty.body.errors).toHaveLength(100);
   });
+  it('millions of values are refused before they are taken apart, and a long text is not taken for them', async () => {
+    const values = (count: number) => `{"create":[${'{},'.repeat(count)}{}]}`;
+    const send = (body: string) =>
+      test.app.inject({
+        method: 'POST',
+        url: '/api/batches/items',
+        headers: { 'content-type': 'application/json' },
+        body,
+      });
+    const message = 'Too much at once: send it in parts.';
+    const many = await send(values(300_000));
+    expect(many.statusCode).toBe(413);
+    expect(many.json()).toMatchObject({ title: 'Too much', errors: [{ field: 'body', message }] });
+    const long = await send(JSON.stringify({ create: [{ name: 'long '.repeat(100_000) }] }));
+    expect(long.statusCode).toBe(400);
+    expect(JSON.stringify(long.json())).toContain('create.0.name');
+  });
   it.each([
     ['wave-on-stream', { hsM: 1e-300, periodS: 1e-300, streamMps: -1e-300 }],
     [

@@ -225,6 +225,10 @@ describe('a bundle', () => {
       expect(reply.json<{ errors: { field: string }[] }>().errors[0]?.field).toBe('file');
     };
     await refused(bytesOf('a letter'), /no whole zip/);
+    await refused(
+      await altered(bytes, 'documents/species.json', () => '['.repeat(10_000_001)),
+      /species\.json holds more than can be opened at once/,
+    );
     await refused(bytes.subarray(0, 400), /no whole zip/);
     await refused(await pack({ 'a.txt': bytesOf('a') }), /no bundle/);
     await refused(

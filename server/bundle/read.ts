@@ -12,8 +12,12 @@ import {
   kindsOf,
 } from '#core/documents/bundle';
 import type { KindName } from '#core/documents/registry';
+import { holdsMoreThan } from '../http/json';
 import { Refusal } from '../http/problem';
 import { type Files, sumOf, textOf, unpack } from '../storage/archive';
+
+/** How many values a file of a bundle may hold: some six thousand outings. */
+const MOST_VALUES = 10_000_000;
 
 /** A bundle, opened and held against its sums. */
 export interface Bundle {
@@ -38,7 +42,8 @@ export async function readBundle(bytes: Uint8Array): Promise<Bundle> {
   const files = await unpack(bytes);
   const raw = files['bundle.json'];
   if (!raw) throw refusal('This zip is no bundle: its list of contents is missing.');
-  const parsedList = parsed(textOf(raw));
+  const listText = textOf(raw);
+  const parsedList = holdsMoreThan(MOST_VALUES, listText) ? null : parsed(listText);
   const { format } = (parsedList ?? {}) as { format?: unknown };
   if (typeof format === 'string' && /^bundle\/\d+$/.test(format) && format !== 'bundle/1')
     throw refusal('A newer version of this program made this bundle. Bring the program up to date first.');
@@ -53,7 +58,9 @@ export async function readBundle(bytes: Uint8Array): Promise<Bundle> {
   const part = <T>(path: string, schema: z.ZodType<T[]>): T[] => {
     const file = listed[path];
     if (!file) return [];
-    const read = schema.safeParse(parsed(textOf(file)));
+    const text = textOf(file);
+    if (holdsMoreThan(MOST_VALUES, text)) throw refusal(`${path} holds more than can be opened at once.`);
+    const read = schema.safeParse(parsed(text));
     if (read.success) return read.data;
     const [issue] = read.error.issues;
     throw refusal(`${path} cannot be read: ${issue?.path.join('.') ?? ''} ${issue?.message ?? ''}`.trim());

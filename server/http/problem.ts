@@ -57,7 +57,7 @@ function fieldErrors(part: string, issue: z.core.$ZodIssue): FieldError[] {
   const path = issue.path.map(String);
   const name = (more: readonly string[]) => [...(part === 'body' ? [] : [part]), ...path, ...more].join('.') || 'body';
   if (issue.code === 'unrecognized_keys')
-    return issue.keys.map((key) => ({ field: name([key]), message: 'Not a known field.' }));
+    return issue.keys.slice(0, MOST_FIELDS).map((key) => ({ field: name([key]), message: 'Not a known field.' }));
   return [{ field: name([]), message: issue.message }];
 }
 
