@@ -8,7 +8,7 @@ import { speedOf } from './flow';
 import { EMPTY_CHART } from '../documents/chart';
 import { landAt } from '../passage/testChart';
 import { distanceBetween } from './geo';
-import { HOUR_MS } from '../units/time';
+import { HOUR_MS, clockAt } from '../units/time';
 import { driftPath, groundDrift } from '../holding/driftPath';
 import { spotHours } from './spot';
 
@@ -19,7 +19,8 @@ if (!area || !water) throw new Error('The demo outing has a place.');
 const from = Date.parse(`${ling.brief.date}T06:10:00Z`);
 const to = from + 5 * HOUR_MS;
 const day = dayOf(ling.conditions, water, from, to);
-const hours = spotHours(area, water, day, day.hours, from, to);
+const stay = { from, to, clock: (at: number) => clockAt(at, water.timeZone) };
+const hours = spotHours(area, water, day, day.hours, stay);
 
 describe('the place to fish by the half hour', () => {
   it('begins when one comes, stands on the half hours of the clock, and ends when one leaves', () => {
@@ -29,9 +30,9 @@ describe('the place to fish by the half hour', () => {
     expect(hours).toHaveLength(12);
   });
   it('sees a stay so short that no half hour of the clock falls into it', () => {
-    const short = spotHours(area, water, day, ling.conditions.hours, from, from + 10 * 60_000);
+    const short = spotHours(area, water, day, ling.conditions.hours, { ...stay, to: from + 10 * 60_000 });
     expect(short.map(({ at }) => at)).toEqual([from, from + 10 * 60_000]);
-    expect(spotHours(area, water, day, ling.conditions.hours, from, from)).toHaveLength(1);
+    expect(spotHours(area, water, day, ling.conditions.hours, { ...stay, to: from })).toHaveLength(1);
   });
   it('is as deep as the chart says and the tide stands', () => {
     for (const { at, depthM, tideM } of hours) {
@@ -42,13 +43,13 @@ describe('the place to fish by the half hour', () => {
   it('runs as hard as the race that it lies in', () => {
     const factor = water.hazards.find((one) => one.id === 'hole-set')?.streamFactor ?? 1;
     for (const { at, streamMps } of hours) expect(streamMps).toBeCloseTo(speedOf(day.streamAt(at)) * factor, 12);
-    const calm = spotHours(area, { ...water, hazards: [] }, day, day.hours, from, to);
+    const calm = spotHours(area, { ...water, hazards: [] }, day, day.hours, stay);
     expect(calm[3]?.streamMps).toBeCloseTo((hours[3]?.streamMps ?? 0) / factor, 12);
   });
   it('has the wind of the moment and the waves of the nearest hour written', () => {
     expect(hours.every(({ windMps }) => Math.abs(windMps - 3.5) < 1e-9)).toBe(true);
     expect(hours.every(({ hsM }) => hsM >= 0.3)).toBe(true);
-    expect(spotHours(area, water, day, [], from, to).every(({ hsM }) => hsM === 0)).toBe(true);
+    expect(spotHours(area, water, day, [], stay).every(({ hsM }) => hsM === 0)).toBe(true);
   });
   it('is never shallower than a hand, whatever the tide', () => {
     const dry = spotHours(
@@ -56,13 +57,12 @@ describe('the place to fish by the half hour', () => {
       { ...water, tide: null },
       { ...day, tideSeries: null },
       day.hours,
-      from,
-      to,
+      stay,
     );
     expect(dry.every(({ depthM }) => depthM === 0.1)).toBe(true);
   });
   it('is nothing where the hours end before they begin', () => {
-    expect(spotHours(area, water, day, day.hours, to, from)).toEqual([]);
+    expect(spotHours(area, water, day, day.hours, { ...stay, from: to, to: from })).toEqual([]);
   });
 });
 

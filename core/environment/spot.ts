@@ -6,11 +6,12 @@ import type { Area, Water } from '../documents/water';
 import { speedOf } from './flow';
 import { distanceBetween } from './geo';
 import type { Flow } from './flow';
-import { HOUR_MS, type Instant, clockAt } from '../units/time';
+import { HOUR_MS, type Instant } from '../units/time';
 
 /** The place to fish at one moment: what an anchor, a drift and a jig have to do with. */
 export interface SpotHour {
   at: Instant;
+  /** As it is said, with its day where the clock comes round. */
   clock: string;
   depthM: number;
   /** Of which tide over chart datum. */
@@ -33,8 +34,7 @@ export function spotHours(
   water: Water,
   day: Day,
   hours: readonly Hour[],
-  from: Instant,
-  to: Instant,
+  stay: { from: Instant; to: Instant; clock: (at: Instant) => string },
 ): SpotHour[] {
   const factor = Math.max(
     1,
@@ -44,14 +44,14 @@ export function spotHours(
   );
   const times = hours.map((hour) => Date.parse(hour.at));
   const list: SpotHour[] = [];
-  for (const at of momentsOf(from, to)) {
+  for (const at of momentsOf(stay.from, stay.to)) {
     const stream = day.streamAt(at);
     const air = day.windAt(at);
     const hour = rowAt(hours, times, at);
     const tideM = day.tideSeries ? valueAt(day.tideSeries, at) : 0;
     list.push({
       at,
-      clock: clockAt(at, water.timeZone),
+      clock: stay.clock(at),
       depthM: Math.max(0.1, area.depthM + tideM),
       tideM,
       streamMps: speedOf(stream) * factor,

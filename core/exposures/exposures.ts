@@ -20,7 +20,7 @@ import { farthestFromGround } from '../passage/ground';
 import { onWater } from '../boat/drag';
 import { type Plan, planOf } from '../passage/plan';
 import type { Species } from '../catalog/species/species';
-import { DAY_MS, HOUR_MS, type Instant, clockAt, dateAt, minutesBetween } from '../units/time';
+import { DAY_MS, HOUR_MS, type Instant, clockAt, clockOver, dateAt, minutesBetween } from '../units/time';
 import { rememberFor } from '../units/remember';
 import { type Unsaid, unsaidOf } from './unsaid';
 import { type Peak, type WindHour, strongestOffshore, windsOf } from './winds';
@@ -196,14 +196,15 @@ export function dayExposures(brief: Outward, conditions: Conditions, looked: Pla
   // What blows and breaks while one lies in camp is not met.
   const hours = brief.nights > 0 ? all.filter((hour) => !camp.at(Date.parse(hour.at) + HOUR_MS / 2)) : all;
   const zone = water?.timeZone ?? 'utc';
+  const clock = clockOf({ launchAt: span?.from ?? null, homeAt: span?.to ?? null, plan }, looked);
   const distanceM = farthest(looked, plan);
   const shoreM = farthestFromGround(looked, plan, distanceM);
   const boat = craft && onWater(craft, looked.loaded);
   const pace = (mps: number | undefined, metres = distanceM) => (metres === null || !mps ? null : metres / mps / 60);
   const minutesToLanding = plan?.minutesToLanding ?? pace(boat?.cruiseMps);
-  const winds = water && afloat ? windsOf(hours, looked, zone) : [];
+  const winds = water && afloat ? windsOf(hours, looked, clock) : [];
   const near = afloat ? hoursWithin(conditions.hours, afloat.from - HOUR_MS, afloat.to + HOUR_MS) : [];
-  const seas = day && water ? hours.map((hour) => seaOf(hour, water, day, zone)) : [];
+  const seas = day && water ? hours.map((hour) => seaOf(hour, water, day, clock)) : [];
   return {
     launchAt: span?.from ?? null,
     homeAt: span?.to ?? null,
@@ -227,31 +228,33 @@ export function dayExposures(brief: Outward, conditions: Conditions, looked: Pla
     waterC: conditions.waterC,
     immersion: conditions.waterC === null ? null : immersion(conditions.waterC),
     airMinC: least(all.map((hour) => hour.airC)),
-    airMaxC: peak(all, 'airC', zone)?.value ?? null,
+    airMaxC: peak(all, 'airC', clock)?.value ?? null,
     humidityMaxPct: most(all.map(({ humidityPct }) => humidityPct)),
     feelsMinC: least(all.map(coldest)),
     feelsMaxC: most(all.map(hottest)),
-    wind: peak(hours, 'windMps', zone),
-    gust: peak(hours, 'gustMps', zone),
+    wind: peak(hours, 'windMps', clock),
+    gust: peak(hours, 'gustMps', clock),
     winds,
     offshore: strongestOffshore(winds),
     waveM: most(seas.map(({ sea }) => sea.windSeaM)),
-    swellM: peak(hours, 'swellM', zone)?.value ?? null,
+    swellM: peak(hours, 'swellM', clock)?.value ?? null,
     seas,
     spot:
       looked.area && water && day && afloat
-        ? spotHours(looked.area, water, day, hours, plan?.spotAt ?? afloat.from, plan?.turnAt ?? afloat.to).filter(
-            ({ at }) => !camp.at(at),
-          )
+        ? spotHours(looked.area, water, day, hours, {
+            from: plan?.spotAt ?? afloat.from,
+            to: plan?.turnAt ?? afloat.to,
+            clock,
+          }).filter(({ at }) => !camp.at(at))
         : [],
-    hs: highest(seas, ({ sea }) => sea.onStreamM, zone),
-    stream: highest(seas, ({ streamMps }) => streamMps, zone),
-    visibility: lowestVisibility(hours, zone),
+    hs: highest(seas, ({ sea }) => sea.onStreamM, clock),
+    stream: highest(seas, ({ streamMps }) => streamMps, clock),
+    visibility: lowestVisibility(hours, clock),
     breakerM: breakerOf(hours, looked),
-    barAtLaunch: barOf(looked.launch, day, span?.from ?? null, zone),
-    barAtLanding: barOf(looked.landing, day, plan?.homeAt ?? span?.to ?? null, zone),
+    barAtLaunch: barOf(looked.launch, day, span?.from ?? null, clock),
+    barAtLanding: barOf(looked.landing, day, plan?.homeAt ?? span?.to ?? null, clock),
     plan,
-    thunder: peak(near, 'thunderPct', zone),
+    thunder: peak(near, 'thunderPct', clock),
     unsaid: afloat && water && looked.craft ? unsaidOf(hours, near, conditions.waterC, looked, shoreM, afloat) : [],
     rapids: water?.rapids ?? 0,
     river: water?.setting === 'river',
@@ -284,6 +287,8 @@ function daylightLeft(until: Instant, { latDeg, lonDeg, timeZone }: Water): numb
   return minutesBetween(until, sunset);
 }
 
+type SayClock = (at: Instant) => string;
+
 /** The farthest that one is from any landing, on the way or at the place to fish. */
 function farthest({ area, water }: Places, plan: Plan | null): number | null {
   if (!area || !water) return null;
@@ -292,10 +297,10 @@ function farthest({ area, water }: Places, plan: Plan | null): number | null {
   return Math.max(area.distanceM, ...(plan?.legs.map(({ leg }) => nearest(leg.to)) ?? []));
 }
 
-function seaOf(hour: Hour, water: Water, day: Day, zone: string) {
+function seaOf(hour: Hour, water: Water, day: Day, clock: SayClock) {
   const at = Date.parse(hour.at);
   const stream = day.streamAt(at);
-  return { at, clock: clockAt(at, zone), sea: seaAt(hour, water, stream), streamMps: speedOf(stream) };
+  return { at, clock: clock(at), sea: seaAt(hour, water, stream), streamMps: speedOf(stream) };
 }
 
 function coldest({ airC, windMps }: Hour): number | null {
@@ -306,22 +311,26 @@ function hottest({ airC, humidityPct }: Hour): number | null {
   return humidityPct === null ? airC : heatIndex({ airC, humidityPct }).feelsC;
 }
 
-function highest<T extends { at: Instant }>(list: readonly T[], value: (one: T) => number, zone: string): Peak | null {
+function highest<T extends { at: Instant }>(
+  list: readonly T[],
+  value: (one: T) => number,
+  clock: SayClock,
+): Peak | null {
   let best: T | null = null;
   for (const one of list) if (best === null || value(one) > value(best)) best = one;
-  return best && { value: value(best), at: clockAt(best.at, zone) };
+  return best && { value: value(best), at: clock(best.at) };
 }
 
-function lowestVisibility(hours: readonly Hour[], zone: string): Peak | null {
+function lowestVisibility(hours: readonly Hour[], clock: SayClock): Peak | null {
   let worst: { value: number; at: string } | null = null;
   for (const { visibilityM, at } of hours)
     if (visibilityM !== null && (worst === null || visibilityM < worst.value)) worst = { value: visibilityM, at };
-  return worst && { value: worst.value, at: clockAt(Date.parse(worst.at), zone) };
+  return worst && { value: worst.value, at: clock(Date.parse(worst.at)) };
 }
 
-function barOf(place: Launch | null, day: Day | null, at: Instant | null, zone: string): Exposures['barAtLaunch'] {
+function barOf(place: Launch | null, day: Day | null, at: Instant | null, clock: SayClock): Exposures['barAtLaunch'] {
   if (!place || place.barM === null || !day?.tideSeries || at === null) return null;
-  return { depthM: place.barM + valueAt(day.tideSeries, at), at: clockAt(at, zone) };
+  return { depthM: place.barM + valueAt(day.tideSeries, at), at: clock(at) };
 }
 
 /** A handheld that runs on cells of its own draws on no battery aboard. */
@@ -332,6 +341,20 @@ const ownCells: readonly KindId[] = ['handheld-sounder', 'gps'];
 
 function isRod(kind: KindId): boolean {
   return kinds[kind].means.includes('rods');
+}
+
+/** How moments of the outing are said: with their day where it is so long that the clock comes round. */
+export function clockOf(
+  { launchAt, homeAt, plan }: Pick<Exposures, 'launchAt' | 'homeAt' | 'plan'>,
+  { water }: Pick<Places, 'water'>,
+): SayClock {
+  return clockOver(launchAt, homeAt && Math.max(homeAt, plan?.homeAt ?? 0), water?.timeZone ?? 'utc');
+}
+
+/** How the moment so many hours after the launch is said. */
+export function hoursIn(day: Pick<Exposures, 'launchAt' | 'homeAt' | 'plan'>, places: Pick<Places, 'water'>) {
+  const clock = clockOf(day, places);
+  return (hours: number): string => clock(Math.round(((day.launchAt ?? 0) + hours * HOUR_MS) / 60_000) * 60_000);
 }
 
 /** Launch and coming home as instants; null until the water (and so the time zone) is known, or where they are one moment. */
@@ -386,13 +409,13 @@ export function hoursWithin(hours: readonly Hour[], from: Instant, to: Instant):
 
 type Figure = 'windMps' | 'gustMps' | 'airC' | 'swellM' | 'thunderPct';
 
-function peak(hours: readonly Hour[], key: Figure, zone: string): Peak | null {
+function peak(hours: readonly Hour[], key: Figure, clock: SayClock): Peak | null {
   let best: { value: number; at: string } | null = null;
   for (const hour of hours) {
     const value = hour[key];
     if (value !== null && (best === null || value > best.value)) best = { value, at: hour.at };
   }
-  return best && { value: best.value, at: clockAt(Date.parse(best.at), zone) };
+  return best && { value: best.value, at: clock(Date.parse(best.at)) };
 }
 
 function most(values: readonly (number | null)[]): number | null {

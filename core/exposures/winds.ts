@@ -3,14 +3,14 @@ import type { Places } from '../documents/references';
 import { bearingBetween } from '../environment/geo';
 import { fetchFor } from '../environment/sea';
 import { nearestGround } from '../passage/ground';
-import { clockAt } from '../units/time';
+import type { Instant } from '../units/time';
 
 /** Wind off the shore matters beyond this distance, m, within so many degrees of straight off, over more open water than this, m. */
 const OFF_SHORE_FROM_M = 50;
 const OFF_SHORE_WITHIN_DEG = 60;
 const OPEN_FROM_M = 1000;
 
-/** The worst of a figure, and the clock time it falls on. */
+/** The worst of a figure, and the moment it falls on, as it is said. */
 export interface Peak {
   value: number;
   at: string;
@@ -23,7 +23,7 @@ export interface WindHour {
 }
 
 /** Wind blows off the shore where it comes from the nearest ground to the place to fish, and drives out over open water. */
-export function windsOf(hours: readonly Hour[], { area, water }: Places, zone: string): WindHour[] {
+export function windsOf(hours: readonly Hour[], { area, water }: Places, clock: (at: Instant) => string): WindHour[] {
   const ground = area && water ? nearestGround(area, water) : null;
   const off = area && water && ground && ground.distanceM > OFF_SHORE_FROM_M ? bearingBetween(ground.at, area) : null;
   return hours.map(({ at, windMps, gustMps, windFromDeg }) => {
@@ -33,7 +33,7 @@ export function windsOf(hours: readonly Hour[], { area, water }: Places, zone: s
       downwind !== null &&
       Math.abs(turnOf(downwind - off)) <= OFF_SHORE_WITHIN_DEG &&
       fetchFor(water?.fetchM ?? [], downwind) > OPEN_FROM_M;
-    return { clock: clockAt(Date.parse(at), zone), windMps, gustMps, offshore };
+    return { clock: clock(Date.parse(at)), windMps, gustMps, offshore };
   });
 }
 /** An angle between −180 and 180°. */

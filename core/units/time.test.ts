@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { DateTime } from 'luxon';
 import { describe, expect, it } from 'vitest';
-import { addDays, clockAt, dateAt, dayInWords, daysBetween, instantOf, isTimeZone, isoAt, shiftClock } from './time';
+import {
+  addDays,
+  clockAt,
+  clockOver,
+  dateAt,
+  dayInWords,
+  daysBetween,
+  instantOf,
+  isTimeZone,
+  isoAt,
+  shiftClock,
+} from './time';
 
 describe('wall-clock times', () => {
   it('depend on the zone, daylight saving included', () => {
@@ -42,6 +53,37 @@ describe('clock, date and ISO text', () => {
         expect(dateAt(at, place)).toBe(luxon.toFormat('yyyy-MM-dd'));
         expect(isoAt(at, place)).toBe(luxon.toFormat("yyyy-MM-dd'T'HH:mm:ssZZ"));
       }),
+    );
+  });
+});
+
+describe('a moment of a stay', () => {
+  const zone = 'Atlantic/Azores';
+  const launch = instantOf('2026-10-24', '09:00', zone) ?? 0;
+  const after = (hours: number) => launch + hours * 3_600_000;
+  it('is said by the clock alone while the clock does not come round', () => {
+    expect(clockOver(launch, after(23.9), zone)(after(2))).toBe('11:00');
+    expect(clockOver(null, null, zone)(launch)).toBe('09:00');
+  });
+  it('is said with its day where the clock comes round, the change of clocks within it', () => {
+    const say = clockOver(launch, after(30), zone);
+    expect([0, 12, 24, 25].map((hours) => say(after(hours)))).toEqual([
+      'Sat 09:00',
+      'Sat 21:00',
+      'Sun 08:00',
+      'Sun 09:00',
+    ]);
+  });
+  it('is the day and the clock of the place, anywhere', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 4e12 }),
+        fc.constantFrom('Atlantic/Azores', 'Pacific/Kiritimati', 'UTC-11'),
+        (at, place) => {
+          const said = DateTime.fromMillis(at, { zone: place, locale: 'en-GB' }).toFormat('ccc HH:mm');
+          expect(clockOver(at, at + 48 * 3_600_000, place)(at)).toBe(said);
+        },
+      ),
     );
   });
 });

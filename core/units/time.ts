@@ -37,6 +37,19 @@ export function clockAt(at: Instant, zone: string): string {
   return wall(at, zone).text.slice(11, 16);
 }
 
+const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+/**
+ * Says moments of a stay by the clock of its place, and by their day too where the stay is so long that the clock comes round.
+ * @returns of a moment "09:30", or "Sat 09:30"
+ */
+export function clockOver(from: Instant | null, to: Instant | null, zone: string): (at: Instant) => string {
+  if (from === null || to === null || to - from < DAY_MS) return (at) => clockAt(at, zone);
+  return (at) => {
+    const { text, offsetMin } = wall(at, zone);
+    return `${WEEKDAYS[new Date(at + offsetMin * MINUTE_MS).getUTCDay()] ?? ''} ${text.slice(11, 16)}`;
+  };
+}
+
 /** yyyy-mm-dd at a place. */
 export function dateAt(at: Instant, zone: string): string {
   return wall(at, zone).text.slice(0, 10);

@@ -14,7 +14,6 @@ import type { Repair } from '../../editing/repair';
 import type { KindId } from '../../catalog/gear/kinds';
 import { amount, inWords } from '../../units/amount';
 import { figure, listed } from '../../units/words';
-import { clockAt } from '../../units/time';
 import type { Context } from '../context';
 import { adding, isAboard, otherHours, owned, swap, theFirst } from '../candidates';
 import { rule } from '../rule';
@@ -44,11 +43,11 @@ function otherAnchors(context: Context): Repair[] {
 /** Each kind of what forbids it is told by its own worst half hour: a mild one early does not hide a worse one later. */
 const anchorShut = rule({
   code: 'anchor-shut',
-  reads: ['anchorage', 'places'],
+  reads: ['anchorage'],
   station: 'workings',
   sheet: 'anchor',
   measure: 'm/s',
-  find: ({ anchorage, places }) => {
+  find: ({ anchorage }) => {
     if (!anchorage) return [];
     const { item, hours } = anchorage;
     return shutKinds.flatMap((why) => {
@@ -62,7 +61,7 @@ const anchorShut = rule({
         why,
         spans: leaveSpans(hours, why),
         streamMps: peak.streamMps,
-        openAt: open ? clockAt(open.hour.at, places.water?.timeZone ?? 'utc') : null,
+        openAt: open?.hour.clock ?? null,
       };
       const basis = why === 'school' ? ('school' as const) : ('physics' as const);
       return [{ level: 'stop' as const, basis, extent: peak.streamMps, subject: why as string, facts }];

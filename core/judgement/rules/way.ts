@@ -1,7 +1,8 @@
 import { lightOfDay, isDark, noonOf } from '../../environment/light';
+import { clockOf } from '../../exposures/exposures';
 import { alarmInstant } from '../../needs/catalogueAlive';
 import { overLand } from '../../passage/shore';
-import { clockAt, minutesBetween } from '../../units/time';
+import { dateAt, minutesBetween } from '../../units/time';
 import { amount } from '../../units/amount';
 import { capital, figure, listed } from '../../units/words';
 import { MOST_EXTENT } from '../../vocabulary/extent';
@@ -22,12 +23,13 @@ const cannotHold = rule({
   reads: ['day', 'places'],
   station: 'brief',
   measure: 'whether',
-  find: ({ day: { plan }, places: { water } }) => {
+  find: ({ day, places }) => {
+    const { plan } = day;
     const stopped = plan?.legs.find((leg) => leg.why === 'cannot hold track' || leg.why === 'no headway');
     if (!stopped || !plan || stopped.why === null || stopped.why === 'not reached') return [];
     const { leg, way, why, startsAt } = stopped;
     const race = leg.hazards.find((hazard) => hazard.streamFactor > 1)?.name ?? null;
-    const at = clockAt(startsAt ?? plan.launchAt, water?.timeZone ?? 'utc');
+    const at = clockOf(day, places)(startsAt ?? plan.launchAt);
     return [{ level: 'stop', basis: 'physics', extent: 1, subject: way, facts: { leg: leg.name, way, why, at, race } }];
   },
   say: ({ leg, way, why, at, race }) => ({
@@ -44,11 +46,12 @@ const turnPassed = rule({
   reads: ['day', 'places'],
   station: 'brief',
   measure: 'minutes',
-  find: ({ day: { plan }, places: { water } }) => {
+  find: ({ day, places }) => {
+    const { plan } = day;
     if (!plan || plan.spotAt === null || plan.turnAt === null || plan.latestTurn !== null) return [];
     if (plan.legs.some((leg) => leg.way === 'home' && leg.why !== null)) return [];
-    const zone = water?.timeZone ?? 'utc';
-    const facts = { spotAt: clockAt(plan.spotAt, zone), deadline: clockAt(plan.deadline, zone) };
+    const clock = clockOf(day, places);
+    const facts = { spotAt: clock(plan.spotAt), deadline: clock(plan.deadline) };
     return [{ level: 'stop', basis: 'physics', extent: minutesBetween(plan.deadline, plan.spotAt), facts }];
   },
   say: ({ spotAt, deadline }) => ({
@@ -64,13 +67,14 @@ const homeLate = rule({
   reads: ['day', 'places', 'brief'],
   station: 'brief',
   measure: 'minutes',
-  find: ({ day: { plan }, places, brief }) => {
+  find: ({ day, places, brief }) => {
+    const { plan } = day;
     if (!plan || plan.spotAt === null || plan.turnAt === null || plan.homeAt === null) return [];
     const homeShut = plan.legs.some((leg) => leg.way === 'home' && leg.why !== null);
     if ((plan.latestTurn === null && !homeShut) || plan.homeAt <= plan.deadline) return [];
     const alarm = alarmInstant(brief, places);
     const afterAlarm = alarm !== null && plan.homeAt > alarm;
-    const clock = (at: number) => clockAt(at, places.water?.timeZone ?? 'utc');
+    const clock = clockOf(day, places);
     const level: FindingLevel = afterAlarm ? 'stop' : 'mind';
     return [
       {
@@ -99,17 +103,20 @@ const homeLate = rule({
 // Darkness that is meant is a note; darkness that comes because one is late is minded.
 const homeAfterDark = rule({
   code: 'home-after-dark',
-  reads: ['day', 'places', 'outward'],
+  reads: ['day', 'places'],
   station: 'brief',
   measure: 'minutes',
-  find: ({ day: { plan }, places: { water }, outward: brief }) => {
+  find: ({ day, places }) => {
+    const { plan } = day;
+    const { water } = places;
     if (!plan || !water || plan.homeAt === null || plan.homeAt <= plan.deadline) return [];
     const { latDeg, lonDeg, timeZone } = water;
+    const clock = clockOf(day, places);
     if (isDark(plan.deadline, latDeg, lonDeg) || !isDark(plan.homeAt, latDeg, lonDeg)) return [];
-    const { sunset } = lightOfDay(noonOf(brief.date, lonDeg), latDeg, lonDeg);
+    const { sunset } = lightOfDay(noonOf(dateAt(plan.deadline, timeZone), lonDeg), latDeg, lonDeg);
     const facts = {
-      homeAt: clockAt(plan.homeAt, timeZone),
-      sunset: sunset === null ? null : clockAt(sunset, timeZone),
+      homeAt: clock(plan.homeAt),
+      sunset: sunset === null ? null : clock(sunset),
     };
     return [{ level: 'mind', basis: 'physics', extent: minutesBetween(plan.deadline, plan.homeAt), facts }];
   },
@@ -122,23 +129,22 @@ const homeAfterDark = rule({
 
 const windAgainstStream = rule({
   code: 'wind-against-stream',
-  reads: ['day', 'places'],
+  reads: ['day'],
   station: 'brief',
   measure: 'times steeper',
-  find: ({ day: { seas }, places: { water } }) => {
+  find: ({ day: { seas } }) => {
     const steep = seas.filter(
       ({ sea }) => sea.windSeaM >= LEAST_SEA_M && (sea.factor === null || sea.factor >= STEEPER),
     );
     const worst = steep.toSorted((a, b) => (b.sea.factor ?? Infinity) - (a.sea.factor ?? Infinity))[0];
     if (!worst) return [];
     const { factor, onStreamM } = worst.sea;
-    const at = clockAt(worst.at, water?.timeZone ?? 'utc');
     return [
       {
         level: 'mind',
         basis: 'physics',
         extent: factor ?? BREAKING,
-        facts: { at, hsM: onStreamM, factor, streamMps: worst.streamMps },
+        facts: { at: worst.clock, hsM: onStreamM, factor, streamMps: worst.streamMps },
       },
     ];
   },
@@ -183,12 +189,13 @@ const secondTooSlow = rule({
   reads: ['day', 'places', 'brief', 'needs'],
   station: 'brief',
   measure: 'minutes',
-  find: ({ day: { plan }, places, brief, needs }) => {
+  find: ({ day, places, brief, needs }) => {
+    const { plan } = day;
     if (!plan || plan.spotAt === null || plan.turnAt === null || plan.homeAt === null) return [];
     if (needs.some((need) => need.id === 'second-propulsion' && !need.met)) return [];
     const alarm = alarmInstant(brief, places) ?? plan.deadline;
     if (plan.homeAtSpare !== null && plan.homeAtSpare <= alarm) return [];
-    const clock = (at: number) => clockAt(at, places.water?.timeZone ?? 'utc');
+    const clock = clockOf(day, places);
     return [
       {
         level: 'mind',

@@ -19,7 +19,7 @@ export function ChartGround({ water, at, unit }: Drawn & { water: Water }) {
           geometry.type === 'Polygon'
             ? geometry.coordinates.map((ring) => path(ring, true)).join('')
             : path(geometry.coordinates, false);
-        const shown = shows(properties.shows, inks);
+        const { dash, ...shown } = shows(properties.shows, inks);
         return (
           <path
             key={i}
@@ -27,7 +27,7 @@ export function ChartGround({ water, at, unit }: Drawn & { water: Water }) {
             {...shown}
             fill={geometry.type === 'Polygon' ? shown.fill : 'none'}
             strokeWidth={unit * shown.strokeWidth}
-            strokeDasharray={shown.dash ? `${unit * 3} ${unit * 2}` : undefined}
+            strokeDasharray={dash ? `${unit * 3} ${unit * 2}` : undefined}
           />
         );
       })}

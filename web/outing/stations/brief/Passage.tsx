@@ -4,7 +4,8 @@ import Typography from '@mui/material/Typography';
 import { styled } from '@mui/material/styles';
 import { dayOf } from '#core/environment/day';
 import { type PlannedLeg, whatIfs } from '#core/passage/plan';
-import { clockAt } from '#core/units/time';
+import { clockOf } from '#core/exposures/exposures';
+import type { Instant } from '#core/units/time';
 import { capital } from '#core/units/words';
 import { serif } from '../../../app/theme';
 import { useDesk } from '../../desk';
@@ -35,7 +36,8 @@ export function TurnFor() {
   const { plan } = assessment.exposures;
   const { water } = looked;
   if (!plan || !water) return null;
-  const clock = (at: number | null) => (at === null ? 'none' : byClock(clockAt(at, water.timeZone)));
+  const say = clockOf(assessment.exposures, looked);
+  const clock = (at: number | null) => (at === null ? 'none' : byClock(say(at)));
   const what = whatIfs(plan, looked, dayOf(doc.conditions, water, plan.launchAt, plan.deadline));
   const written = doc.brief.turnAt;
   return (
@@ -75,7 +77,7 @@ export function TurnFor() {
 export function Legs() {
   const { assessment, looked } = useDesk();
   const { plan } = assessment.exposures;
-  const zone = looked.water?.timeZone ?? 'utc';
+  const clock = clockOf(assessment.exposures, looked);
   if (!plan)
     return (
       <Typography color="textSecondary">
@@ -97,24 +99,30 @@ export function Legs() {
       </thead>
       <tbody>
         {out.map((leg, i) => (
-          <LegRow key={`out${i}`} leg={leg} zone={zone} />
+          <LegRow key={`out${i}`} leg={leg} clock={clock} />
         ))}
         <tr>
           <th scope="row">Fishing {looked.area?.name}</th>
           <td>{dash}</td>
           <td>{dash}</td>
           <td>{dash}</td>
-          <td>{plan.turnAt === null ? dash : byClock(clockAt(plan.turnAt, zone))}</td>
+          <td>{plan.turnAt === null ? dash : byClock(clock(plan.turnAt))}</td>
         </tr>
         {home.map((leg, i) => (
-          <LegRow key={`home${i}`} leg={leg} zone={zone} />
+          <LegRow key={`home${i}`} leg={leg} clock={clock} />
         ))}
       </tbody>
     </Sheet>
   );
 }
 
-function LegRow({ leg: { leg, arrivesAt, why, groundMps, crabDeg }, zone }: { leg: PlannedLeg; zone: string }) {
+function LegRow({
+  leg: { leg, arrivesAt, why, groundMps, crabDeg },
+  clock,
+}: {
+  leg: PlannedLeg;
+  clock: (at: Instant) => string;
+}) {
   const crab = Math.round(crabDeg ?? 0);
   const steer = Math.round((leg.bearingDeg + crab + 360) % 360);
   return (
@@ -137,9 +145,7 @@ function LegRow({ leg: { leg, arrivesAt, why, groundMps, crabDeg }, zone }: { le
         )}
       </td>
       <td>{groundMps === null ? dash : amountOnly(groundMps, 'm/s', 1)}</td>
-      <td className={why ? 'there shut' : 'there'}>
-        {why ?? (arrivesAt === null ? dash : byClock(clockAt(arrivesAt, zone)))}
-      </td>
+      <td className={why ? 'there shut' : 'there'}>{why ?? (arrivesAt === null ? dash : byClock(clock(arrivesAt)))}</td>
     </tr>
   );
 }

@@ -25,6 +25,7 @@ import { Answer, Figures, HourMarks, InPlace, Nothing, Pick, Sheet, Sum } from '
 import { swingCircle } from './swing';
 import { useTrial } from './trialContext';
 import { screenOnly } from '../../../ui/screenOnly';
+import type { Instant } from '#core/units/time';
 import { Term } from '../../../ui/Term';
 
 type Ground = NonNullable<ReturnType<typeof anchorOf>>;
@@ -40,7 +41,7 @@ export function AnchorSheet() {
   const owned = references.items.filter((item) => anchorOf(item) !== null && item.condition === 'good');
   const aboard = looked.aboard.find(({ item }) => anchorOf(item) !== null)?.item;
   const [chosenId, setChosenId] = useState<string | null>(null);
-  const [clock, setClock] = useState<string | null>(null);
+  const [chosenAt, setChosenAt] = useState<string | null>(null);
   const item = owned.find((one) => one.id === chosenId) ?? aboard ?? owned[0];
   if (!craft || !area || !water || e.spot.length === 0)
     return (
@@ -50,7 +51,7 @@ export function AnchorSheet() {
   const { workings } = outing;
   const hours = anchorHours(item, e.spot, craft, looked, workings);
   const hardest = hours.reduce((a, b) => (b.sum.loadN > a.sum.loadN ? b : a));
-  const at = hours.find(({ hour }) => hour.clock === clock) ?? hardest;
+  const at = hours.find(({ hour }) => `${hour.at}` === chosenAt) ?? hardest;
   const ground = anchorOf(item);
   if (!ground) return null;
   const { sum, hour } = at;
@@ -59,7 +60,7 @@ export function AnchorSheet() {
   const level = at.leave.may === 'no' ? 'stop' : sum.margin !== null && sum.margin < LEAST_MARGIN ? 'mind' : null;
   const compared = owned.map((one) => ({
     one,
-    at: sameHour(anchorHours(one, e.spot, craft, looked, workings), hour.clock),
+    at: sameHour(anchorHours(one, e.spot, craft, looked, workings), hour.at),
   }));
   return (
     <Sheet
@@ -69,9 +70,9 @@ export function AnchorSheet() {
           at{' '}
           <Pick
             label="Hour"
-            value={hour.clock}
-            options={hours.map((one) => ({ value: one.hour.clock, name: one.hour.clock }))}
-            onPick={setClock}
+            value={`${hour.at}`}
+            options={hours.map((one) => ({ value: `${one.hour.at}`, name: one.hour.clock }))}
+            onPick={setChosenAt}
           />
           {' · on '}
           <Pick
@@ -119,7 +120,7 @@ export function AnchorSheet() {
         />
         <HourMarks
           label="by the half hour"
-          hours={hours.map((one) => ({ clock: one.hour.clock, state: may[one.leave.may] }))}
+          hours={hours.map((one) => ({ at: one.hour.at, clock: one.hour.clock, state: may[one.leave.may] }))}
         />
       </Box>
       <PullDown at={at} craft={craft} density={density} />
@@ -307,8 +308,8 @@ function PolesInstead({ hour, bottom }: { hour: AnchorHour['hour']; bottom: Bott
   );
 }
 
-function sameHour(hours: readonly AnchorHour[], clock: string): AnchorHour {
-  const found = hours.find(({ hour }) => hour.clock === clock) ?? hours[0];
+function sameHour(hours: readonly AnchorHour[], at: Instant): AnchorHour {
+  const found = hours.find(({ hour }) => hour.at === at) ?? hours[0];
   if (!found) throw new Error('An anchor has the hours of the place.');
   return found;
 }

@@ -3,7 +3,8 @@ import Typography from '@mui/material/Typography';
 import { onWater } from '#core/boat/drag';
 import { drift } from '#core/holding/drift';
 import { AIR_DENSITY, FRESH_WATER, SALT_WATER } from '#core/units/constants';
-import { clockAt } from '#core/units/time';
+import { clockOf } from '#core/exposures/exposures';
+import { byClock } from '#core/units/clockWords';
 import { amount, headed, amountOnly } from '#core/units/amount';
 import { figure } from '#core/units/words';
 import { type Drifted, driftPath, groundDrift } from '#core/holding/driftPath';
@@ -55,7 +56,7 @@ export function DriftSheet() {
   const ashore = ({ ashoreAt }: Drifted) =>
     ashoreAt === null
       ? 'it comes to no shore in these hours'
-      : `it comes ashore about ${clockAt(ashoreAt, water.timeZone)}`;
+      : byClock(`it comes ashore about ${clockOf(e, looked)(ashoreAt)}`);
   const lines = [
     { name: 'no drogue', unit: 'm/s', values: e.spot.map((hour) => at(hour.windMps, null).withoutDrogueMps) },
     ...drogues.slice(0, 3).map(({ item, mouthM }) => ({

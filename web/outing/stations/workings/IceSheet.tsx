@@ -1,8 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { WET_SACK_HOURS } from '#core/exposures/exposures';
+import { WET_SACK_HOURS, hoursIn } from '#core/exposures/exposures';
 import { supplies } from '#core/provisions/supplies';
-import { shiftClock } from '#core/units/time';
 import { amount, mass, headed, amountOnly } from '#core/units/amount';
 import { figure } from '#core/units/words';
 import { HourChart } from './HourChart';
@@ -21,7 +20,8 @@ export function IceSheet() {
   const enough = ice.carriedKg + 0.05 >= ice.iceKg;
   const longest = Math.max(0, ...looked.targets.map((one) => one.usual.lengthM));
   const inside = store?.attributes.lengthM;
-  const clocks = left.map(({ hour }) => shiftClock(outing.brief.launchAt, Math.round(hour * 60)));
+  const clockAfter = hoursIn(e, looked);
+  const clocks = left.map(({ hour }) => clockAfter(hour));
   return (
     <Sheet
       title="Ice"

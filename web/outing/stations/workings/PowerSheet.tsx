@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { CHEMISTRY, coldFactor } from '#core/power/power';
 import { type Supply, chargeLeft, eveningList, healthByAge, powerSheet } from '#core/power/powerSheet';
-import { shiftClock } from '#core/units/time';
+import { hoursIn } from '#core/exposures/exposures';
 import { amount } from '#core/units/amount';
 import { duration, figure } from '#core/units/words';
 import { HourChart } from './HourChart';
@@ -54,13 +54,7 @@ export function PowerSheet() {
       {sheet.supplies
         .toSorted((a, b) => (spare.get(a.item.id) ?? 0) - (spare.get(b.item.id) ?? 0))
         .map((supply) => (
-          <Battery
-            key={supply.item.id}
-            supply={supply}
-            tempC={sheet.tempC}
-            launchAt={outing.brief.launchAt}
-            reserve={outing.workings.powerReserve}
-          />
+          <Battery key={supply.item.id} supply={supply} tempC={sheet.tempC} reserve={outing.workings.powerReserve} />
         ))}
       {e.darkMinutes >= 1 && (
         <Sum name="lights against the dark" result={`${duration(e.darkMinutes * 1.5)} wanted`}>
@@ -81,20 +75,12 @@ export function PowerSheet() {
   );
 }
 
-function Battery({
-  supply,
-  tempC,
-  launchAt,
-  reserve,
-}: {
-  supply: Supply;
-  tempC: number;
-  launchAt: string;
-  reserve: number;
-}) {
+function Battery({ supply, tempC, reserve }: { supply: Supply; tempC: number; reserve: number }) {
   const { item, battery, devices, sum, emptyAt, darkWh, darkAt, lasts } = supply;
-  const left = chargeLeft(supply, useTrial().e);
-  const aged = healthByAge(item, useTrial().e.launchAt);
+  const { e, looked } = useTrial();
+  const left = chargeLeft(supply, e);
+  const aged = healthByAge(item, e.launchAt);
+  const clockAfter = hoursIn(e, looked);
   const usual = CHEMISTRY[battery.chemistry];
   const share = battery.usable ?? usual.usable;
   const cold = coldFactor(battery.chemistry, tempC, battery.atZero);
@@ -106,7 +92,7 @@ function Battery({
       field,
       value,
     });
-  const clocks = left.map(({ hour }) => shiftClock(launchAt, Math.round(hour * 60)));
+  const clocks = left.map(({ hour }) => clockAfter(hour));
   return (
     <Box component="section" aria-label={item.name} sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5, mb: 3 }}>
       <Typography variant="h3">{item.name}</Typography>
@@ -180,7 +166,7 @@ function Battery({
       </Typography>
       <Sum name="until dark" result={`${figure(darkWh)} Wh`} thumb>
         all that it gives, spared or not
-        {darkAt === null ? '' : byClock(`; dark about ${shiftClock(launchAt, Math.round(darkAt * 60))}`)}
+        {darkAt === null ? '' : byClock(`; dark about ${clockAfter(darkAt)}`)}
       </Sum>
       <Sum name="to spare" result={`${figure(sum.spareWh)} Wh`}>
         {figure(sum.usableWh)} × {figure(1 - reserve, 2)} − {figure(sum.neededWh)}
@@ -194,7 +180,7 @@ function Battery({
               ? sum.hoursToEmpty === null
                 ? 'nothing draws on it'
                 : `empty after about ${duration(sum.hoursToEmpty * 60)} of such a draw`
-              : `past what spares it about ${shiftClock(launchAt, Math.round(emptyAt * 60))}, an estimate`
+              : `past what spares it about ${clockAfter(emptyAt)}, an estimate`
           }
           level={sum.enough ? null : lasts ? 'note' : 'mind'}
         />

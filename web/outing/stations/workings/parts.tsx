@@ -12,6 +12,7 @@ import { usePrintFit } from './usePrintFit';
 import { amountTyped, parseAmount, unitName } from '#core/units/amount';
 import { speechNameOf, spoken } from '#core/units/speaking';
 import { byClock } from '#core/units/clockWords';
+import type { Instant } from '#core/units/time';
 
 /** One sheet: what it is of, its drawing, its lines, its answer. Prints on one page. */
 export function Sheet({ title, facts, children }: { title: string; facts: ReactNode; children: ReactNode }) {
@@ -231,7 +232,13 @@ const stateWords: Record<HourState, string> = {
   none: 'not there',
 };
 /** The half hours in a row, each by a shape: strokes, half disc, gate. */
-export function HourMarks({ hours, label }: { hours: readonly { clock: string; state: HourState }[]; label: string }) {
+export function HourMarks({
+  hours,
+  label,
+}: {
+  hours: readonly { at: Instant; clock: string; state: HourState }[];
+  label: string;
+}) {
   const { inks } = useTheme();
   return (
     <Box>
@@ -239,11 +246,11 @@ export function HourMarks({ hours, label }: { hours: readonly { clock: string; s
         {label}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'flex', flexWrap: 'wrap', rowGap: 1 }}>
-        {hours.map(({ clock, state }) => (
+        {hours.map(({ at, clock, state }) => (
           <Box
             component="li"
-            key={clock}
-            sx={{ width: 46, textAlign: 'center' }}
+            key={at}
+            sx={{ width: clock.includes(' ') ? 74 : 46, textAlign: 'center' }}
             aria-label={`${byClock(clock)}: ${stateWords[state]}`}
           >
             {state === 'yes' ? (

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import { type ReactNode, lazy } from 'react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { SheetId } from '#core/vocabulary/sheets';
 import { atDesk, demoOuting } from '../../../testing/atDesk';
 import { WorkingsScreen } from './WorkingsScreen';
@@ -56,7 +56,22 @@ describe('the sheets', () => {
     const { router } = at('cod-wreck', 'nonsense' as SheetId);
     expect(router.state.location.pathname).toBe('/outings/cod-wreck/workings');
   });
-  it('have no figure that is none, on any outing', () => {
+  it('name the day of each half hour where nights are out, and each can be picked', async () => {
+    at('venn-overnight', 'anchor');
+    const hours = screen.getByLabelText('Hour');
+    const names = within(hours)
+      .getAllByRole('option')
+      .map(({ textContent }) => textContent);
+    expect(new Set(names).size).toBe(names.length);
+    expect(names.filter((name) => name.endsWith(' 12:00')).map((name) => name.length)).toEqual([9, 9]);
+    for (const name of names.filter((one) => one.endsWith(' 12:00'))) {
+      await userEvent.selectOptions(hours, name);
+      expect(within(hours).getByRole<HTMLOptionElement>('option', { name }).selected).toBe(true);
+    }
+    expect(screen.getAllByRole('listitem', { name: / 12:00: / })).toHaveLength(2);
+  });
+  it('have no figure that is none, on any outing, and no two things of one key', () => {
+    const complaints = vi.spyOn(console, 'error').mockImplementation(() => undefined);
     for (const id of ['cod-wreck', 'venn-overnight'])
       for (const one of [
         'rigs',
@@ -74,6 +89,8 @@ describe('the sheets', () => {
         expect(document.body.textContent, `${id}, ${one}`).not.toMatch(/NaN|undefined|Infinity|\[object/);
         cleanup();
       }
+    expect(complaints.mock.calls.map(([first]) => String(first))).toEqual([]);
+    complaints.mockRestore();
   });
 });
 
