@@ -76,6 +76,12 @@ describe('the server as a process', () => {
       /^exit 1: \S+ is not empty and not a whole database: PG_VERSION is missing\. Nothing in it was changed\. Put back .*\n$/,
     );
     expect(readdirSync(join(damaged, 'db'), { recursive: true })).toHaveLength(before);
+    // What only the database itself misses is told by it, and what to do all the same.
+    cpSync(join(data, 'db/PG_VERSION'), join(damaged, 'db/PG_VERSION'));
+    rmSync(join(damaged, 'db/pg_xact'), { recursive: true });
+    await expect(startServer({ TALLY_DATA: damaged })).rejects.toThrow(
+      /^exit 1: The data in \S+ cannot be opened: [^.]+\. Put back a copy of the folder; or move it away, .*\n$/,
+    );
     const other = join(folder, 'holiday');
     mkdirSync(join(other, 'db'), { recursive: true });
     writeFileSync(join(other, 'db/photo.txt'), 'a beach');

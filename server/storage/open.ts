@@ -19,6 +19,10 @@ export interface OpenDatabase {
 /** Files without which a folder is no database of ours: made at its beginning, and never taken away. */
 const PARTS = ['PG_VERSION', 'base', 'global', 'pg_wal', 'global/pg_control'];
 
+/** What whoever keeps a house can do about a folder that does not open. */
+export const putBack =
+  'Put back a copy of the folder; or move it away, to begin anew or with a backup (npm run restore -- FILE).';
+
 /**
  * A folder that is neither empty nor a whole database is left alone: the embedded database would begin anew over what is there.
  * @throws PlainError naming what is missing and what to do
@@ -31,7 +35,7 @@ export function checkFolder(folder: string): void {
   throw new PlainError(
     'damaged',
     `${folder} is not empty and not a whole database: ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing. ` +
-      'Nothing in it was changed. Put back a copy of the folder, or move it away to begin anew.',
+      `Nothing in it was changed. ${putBack}`,
   );
 }
 

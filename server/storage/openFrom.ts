@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import { PlainError } from '../http/plainError';
 import type { Settings } from '../settings';
 import { lockData } from './dataLock';
-import { type OpenDatabase, openEmbedded, openServer } from './open';
+import { type OpenDatabase, openEmbedded, openServer, putBack } from './open';
 import { causeOf } from './trouble';
 
 /** Opens the house that the settings name, for this process alone where it is a folder. Fails with a PlainError. */
@@ -18,11 +18,13 @@ export async function openFrom(
     }
   }
   const unlock = lockData(settings.data);
+  const folder = join(settings.data, 'db');
   try {
-    return { ...(await openEmbedded({ folder: join(settings.data, 'db') }, migrations)), unlock };
+    return { ...(await openEmbedded({ folder }, migrations)), unlock };
   } catch (error) {
     unlock();
     if (error instanceof PlainError) throw error;
-    throw new PlainError('database', `The data in ${settings.data} cannot be opened: ${causeOf(error)}.`);
+    const why = causeOf(error).replace(/\.$/, '');
+    throw new PlainError('database', `The data in ${folder} cannot be opened: ${why}. ${putBack}`);
   }
 }
