@@ -19,6 +19,7 @@ export function openDocument<Doc>(
   kind: Pick<DocumentKind<Doc>, 'format' | 'schema' | 'upgrades'>,
   kept: unknown,
 ): Opened<Doc> {
+  if (!isRecord(kept)) return { is: 'unreadable', faults: [{ field: '', message: 'It is no document.' }] };
   const brought = upgraded(kind, kept);
   const parsed = kind.schema.safeParse(brought);
   if (parsed.success) return { is: 'opened', doc: parsed.data };
@@ -55,5 +56,5 @@ export function sayNotOpened(opened: Exclude<Opened<unknown>, { is: 'opened' }>)
   if (opened.is === 'newer') return `A newer version of this program made it (${opened.format}). It is left as it is.`;
   const [first] = opened.faults;
   const where = first && first.field !== '' ? `${first.field}: ` : '';
-  return `It cannot be read. ${where}${first?.message ?? 'It is no document.'}`;
+  return `It cannot be read. ${where}${first?.message ?? ''}`;
 }

@@ -137,6 +137,8 @@ describe('a document that cannot be opened', () => {
       const result = openDocument(documentKinds.craft, kept);
       expect(result.is).toBe('unreadable');
       expect(sayNotOpened(result as never)).toMatch(/^It cannot be read\. .{4,}/);
+      if (kept === null || Array.isArray(kept))
+        expect(sayNotOpened(result as never)).toBe('It cannot be read. It is no document.');
     },
   );
   it('never loses what is no record in a list: the schema speaks of it', () => {
