@@ -57,6 +57,20 @@ export const ownHouseTest = base.extend<{ house: House; settings: Record<string,
 export const WAITING = '/mark.svg';
 const isWaiting = (page: Page) => page.url() === 'about:blank' || new URL(page.url()).pathname === WAITING;
 
+/** By so much of itself a screen may move while it comes: the browser's own measure. */
+const MOST_SHIFT = 0.02;
+/** Sums up in the page by how much it moves of itself: until somebody does something with it. */
+function watchShifts(): void {
+  let sum = 0;
+  Object.defineProperty(window, 'shifted', { get: () => sum });
+  const observer = new PerformanceObserver((list) => {
+    for (const { value } of list.getEntries() as unknown as { value: number }[]) sum += value;
+  });
+  observer.observe({ type: 'layout-shift', buffered: true });
+  for (const done of ['pointerdown', 'keydown', 'input', 'resize', 'popstate'])
+    addEventListener(done, () => observer.disconnect(), { capture: true, once: true });
+}
+
 /** Waits there, with nothing kept on the device, as a browser that has never been here. */
 async function leave(page: Page): Promise<void> {
   for (const other of page.context().pages()) if (other !== page) await other.close();
@@ -92,6 +106,7 @@ export const test = base.extend<{ empty: boolean }, { shared: Running; tab: Page
       const { contextOptions, viewport } = project.use;
       const options: BrowserContextOptions = { ...contextOptions, viewport, baseURL: shared.url };
       const context = await browser.newContext(options);
+      await context.addInitScript(watchShifts);
       await use(await context.newPage());
       await context.close();
     },
@@ -110,6 +125,8 @@ export const test = base.extend<{ empty: boolean }, { shared: Running; tab: Page
     await use(tab);
     // What stood there when it failed is gone with the next journey.
     if (base.info().status !== expectedStatus) console.log(`${title}\n${await tab.locator('body').innerText()}`);
+    const moved = await tab.evaluate(() => Reflect.get(window, 'shifted') as number);
+    expect(moved, `${new URL(tab.url()).pathname} moves while it comes`).toBeLessThan(MOST_SHIFT);
     await leave(tab);
   },
   baseURL: async ({ shared, empty }, use) => {

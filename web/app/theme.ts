@@ -59,7 +59,8 @@ export function makeTheme(name: ThemeName): Theme {
           '@media (prefers-reduced-motion: reduce)': {
             '*, *::before, *::after': {
               animationDuration: '0.01ms !important',
-              transitionDuration: '0.01ms !important',
+              // None at all: however short one were, it would begin with what was there before, on all that ever changes.
+              transition: 'none !important',
             },
           },
           '@media print': { body: { background: '#fff' }, '[data-screen-only]': { display: 'none !important' } },

@@ -61,11 +61,13 @@ export function SettingsScreen() {
       <Loaded data={data} error={error}>
         {({ anglers }) => <Profile kept={anglers[0] ?? null} />}
       </Loaded>
-      <Box sx={{ display: 'grid', gap: 4, mt: 5 }}>
-        <People />
-        <Bundle />
-        <Backups />
-      </Box>
+      {(data ?? error) && (
+        <Box sx={{ display: 'grid', gap: 4, mt: 5 }}>
+          <People />
+          <Bundle />
+          <Backups />
+        </Box>
+      )}
     </Page>
   );
 }

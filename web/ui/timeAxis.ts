@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { HOUR_MS } from '#core/units/time';
 
 /** A time axis: from a moment to another, over so many px. */
@@ -40,13 +40,17 @@ export function pathOf(points: readonly (readonly [number, number | null])[]): s
   return path;
 }
 
-/** The width of an element as it changes. */
+/** The width of an element as it changes, known before anything is drawn: what is drawn to another width first moves all that is below it. */
 export function useWidth<T extends HTMLElement>(otherwise: number) {
   const ref = useRef<T>(null);
   const [width, setWidth] = useState(otherwise);
-  useEffect(() => {
+  useLayoutEffect(() => {
     const element = ref.current;
     if (!element) return undefined;
+    const { paddingLeft, paddingRight } = getComputedStyle(element);
+    const room = element.clientWidth - (parseFloat(paddingLeft) || 0) - (parseFloat(paddingRight) || 0);
+    // What is not shown, as while something else is printed, has no width.
+    if (room > 0) setWidth(Math.round(room));
     const observer = new ResizeObserver(([entry]) => entry && setWidth(Math.round(entry.contentRect.width)));
     observer.observe(element);
     return () => observer.disconnect();

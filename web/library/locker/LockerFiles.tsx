@@ -40,9 +40,9 @@ export function LockerFiles({ kept }: { kept: readonly Versioned<Item>[] }) {
         accept=".csv,text/csv"
         onFile={(file) => void file.text().then((text) => setRead({ name: file.name, text }))}
       />
-      {items.length > 0 && (
-        <Button onClick={() => saveFile('locker.csv', 'text/csv', writeLockerCsv(items))}>Write CSV</Button>
-      )}
+      <Button disabled={items.length === 0} onClick={() => saveFile('locker.csv', 'text/csv', writeLockerCsv(items))}>
+        Write CSV
+      </Button>
       {read && <DryRun key={read.name} {...read} kept={kept} onClose={() => setRead(null)} />}
     </>
   );

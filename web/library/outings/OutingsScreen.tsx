@@ -16,7 +16,9 @@ import { TallyStrokes } from '../../ui/TallyStrokes';
 import { useNow } from '../../ui/useNow';
 import type { Summary } from '#core/judgement/summary';
 import { FirstEvening } from './FirstEvening';
-import { useOutingActions, useSummaries } from './queries';
+import { Out } from './Out';
+import { SampleNotice } from './SampleNotice';
+import { useOut, useOutingActions, useSample, useSummaries } from './queries';
 import { byClock } from '#core/units/clockWords';
 
 // The list is all that the front page waits for: what is asked of it seldom comes when it is asked.
@@ -26,9 +28,7 @@ const SetAsideNotice = lazy(async () => ({
 
 const CarriedList = lazy(async () => ({ default: (await import('./CarriedList')).CarriedList }));
 const AlongList = lazy(async () => ({ default: (await import('./AlongList')).AlongList }));
-const Out = lazy(async () => ({ default: (await import('./Out')).Out }));
 const BackupNotice = lazy(async () => ({ default: (await import('./BackupNotice')).BackupNotice }));
-const SampleNotice = lazy(async () => ({ default: (await import('./SampleNotice')).SampleNotice }));
 
 const FIRST = { ahead: 30, gone: 20 };
 const MORE = 50;
@@ -40,6 +40,9 @@ export function OutingsScreen() {
   const tomorrow = addDays(today, 1);
   const [most, setMost] = useState(FIRST);
   const { data, error } = useSummaries(today, most);
+  // What stands above the list comes with it: it would push the list down under the finger.
+  const asked = [useOut(), useSample(), { data, error }];
+  const isKnown = asked.every((one) => one.data !== undefined || one.error !== undefined);
   const actions = useOutingActions();
   const navigate = useNavigate();
   const say = useToast();
@@ -84,12 +87,12 @@ export function OutingsScreen() {
         </Button>
       }
     >
+      {isKnown && <Out />}
       <Suspense>
         <CarriedList />
-        <Out />
         <AlongList />
       </Suspense>
-      <Loaded data={data} error={error}>
+      <Loaded data={isKnown ? data : undefined} error={error}>
         {({ ahead, gone, of, house, setAside }) => (
           <>
             {setAside.length > 0 && (
@@ -97,9 +100,9 @@ export function OutingsScreen() {
                 <SetAsideNotice list={setAside} onGone={() => void actions.refresh()} />
               </Suspense>
             )}
+            <FirstEvening house={house} outings={of.ahead + of.gone} onOuting={() => void begin()} busy={busy} />
+            <SampleNotice />
             <Suspense>
-              <FirstEvening house={house} outings={of.ahead + of.gone} onOuting={() => void begin()} busy={busy} />
-              <SampleNotice />
               <BackupNotice />
             </Suspense>
             <Rows name="Ahead" list={ahead} onCopy={copy} onRemove={remove} />

@@ -1,18 +1,17 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import useSWR, { useSWRConfig } from 'swr';
+import { useSWRConfig } from 'swr';
 import { ApiError, request } from '../../documents/api';
 import { REFERENCES } from '../../documents/ReferenceStore';
 import { useToast } from '../../ui/Toast';
-import { isSummaries } from './queries';
+import { SAMPLE, isSummaries, useSample } from './queries';
 
-const SAMPLE = '/api/sample';
 type Taken = Record<string, string[]>;
 
 /** Says that what is here is the sample, and takes it away in one press, which can be taken back. */
 export function SampleNotice() {
-  const { data } = useSWR<{ documents: number }>(SAMPLE);
+  const { data } = useSample();
   const { mutate } = useSWRConfig();
   const say = useToast();
   if (!data || data.documents === 0) return null;

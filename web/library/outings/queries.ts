@@ -25,6 +25,12 @@ export function useSummaries(today: string, most: { ahead: number; gone: number 
   });
 }
 
+export const SAMPLE = '/api/sample';
+/** How much of the sample is here as it came. */
+export function useSample() {
+  return useSWR<{ documents: number }>(SAMPLE);
+}
+
 /** After a change of an outing every page of the list is read again. */
 export function isSummaries(key: unknown): boolean {
   return typeof key === 'string' && key.startsWith(LIST);
