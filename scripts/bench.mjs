@@ -7,6 +7,8 @@ const { build } = await import('vite');
 await build({
   configFile: join(root, 'vite.server.config.ts'),
   logLevel: 'error',
+  // The browser's driver lies beside its own files.
+  ssr: { external: ['@playwright/test'] },
   build: { ssr: join(root, 'scripts/bench.ts'), outDir: join(root, 'dist/bench') },
 });
 delete process.env.NODE_ENV;
