@@ -120,6 +120,17 @@ async function typedUnits(page: Page): Promise<void> {
   const profile = references.anglers.changed[0]?.doc as unknown as Profile;
   expect([profile.heightM, profile.massKg, profile.limits.breakerM]).toEqual([1.8034, 84, 0.6096]);
 }
+/** A device that has never been here reads in the units chosen on another, from whatever page it opens first. */
+async function readElsewhere(page: Page): Promise<void> {
+  for (const [path, words] of [
+    ['/outings', /\d:\d\d am to/],
+    ['/outings/zander-dusk/brief', /your limit [\d.]+ mph/],
+  ] as const) {
+    await page.evaluate(() => localStorage.removeItem('units'));
+    await page.goto(path);
+    await expect(page.getByText(words).first()).toBeVisible();
+  }
+}
 interface Profile {
   heightM: number;
   massKg: number;
@@ -135,6 +146,8 @@ test('units chosen in the settings are understood there and read on every screen
   await page.getByRole('option', { name: 'Imperial, US' }).click();
   await expect(page.getByLabel('Mass, dressed')).toHaveValue('185.2');
   await typedUnits(page);
+  await readElsewhere(page);
+  await page.evaluate(`${source}; 0`);
   const names = await givenNames(page);
   const desk = { width: 1280, height: 800 };
   const phone = { width: 390, height: 844 };

@@ -272,6 +272,7 @@ describe('the list of outings', () => {
     expect(body.ahead).toEqual(whole.ahead.slice(0, 2));
     expect(body.gone).toEqual([]);
     expect(body.of.ahead).toBe(whole.ahead.length);
+    expect(body.house.profile.units, 'what its words are read in').toMatchObject({ wind: 'm/s', clock: '24 h' });
     const days = whole.ahead.map((one: { date: string }) => one.date);
     expect(days).toEqual(days.toSorted());
   });

@@ -1,6 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { anglerSchema } from '#core/documents/angler';
 import { dateText, idText } from '#core/documents/field';
 import { outingSchema } from '#core/documents/outing';
 import { copyOuting } from '#core/editing/newOuting';
@@ -41,8 +42,13 @@ const pageSchema = z.object({
   ahead: z.array(summarySchema),
   gone: z.array(summarySchema),
   of: z.object({ ahead: z.int(), gone: z.int() }),
-  /** What an empty house still lacks, and all that is set aside. */
-  house: z.object({ profile: z.boolean(), boats: z.int(), waters: z.int(), things: z.int() }),
+  /** What an empty house still lacks, in which units its words are read, and all that is set aside. */
+  house: z.object({
+    profile: z.object({ units: anglerSchema.shape.units }).nullable(),
+    boats: z.int(),
+    waters: z.int(),
+    things: z.int(),
+  }),
   setAside: z.array(setAsideSchema),
 });
 const MOST_ON_A_PAGE = 500;
@@ -72,7 +78,7 @@ export function outingRoutes(parent: FastifyInstance, from: Stores, library: Lib
       return {
         ...page,
         house: {
-          profile: references.angler !== null,
+          profile: references.angler && { units: references.angler.units },
           boats: references.craft.length,
           waters: references.waters.length,
           things: references.items.length,

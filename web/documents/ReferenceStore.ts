@@ -1,6 +1,7 @@
 import type { SetAside, Versioned } from '#core/documents/kept';
 import { type Documents, type ReferenceName, referenceNames } from '#core/documents/registry';
 import { get } from './api';
+import { speakFor } from './speech';
 
 export type KeptReferences = { readonly [K in ReferenceName]: readonly Versioned<Documents[K]>[] } & {
   readonly setAside: readonly SetAside[];
@@ -15,7 +16,11 @@ export class ReferenceStore {
   private held: KeptReferences | null = null;
   private reading: Promise<KeptReferences> | null = null;
 
-  constructor(private readonly ask: (since: number) => Promise<Changed>) {}
+  /** @param read what is done with what was read before anybody has it */
+  constructor(
+    private readonly ask: (since: number) => Promise<Changed>,
+    private readonly first: (read: KeptReferences) => void = () => undefined,
+  ) {}
 
   readonly read = (): Promise<KeptReferences> => {
     this.reading ??= this.take().finally(() => {
@@ -36,6 +41,7 @@ export class ReferenceStore {
       referenceNames.every((name) => lists[name] === before[name]) &&
       JSON.stringify(before.setAside) === JSON.stringify(setAside);
     this.held = same ? before : { ...lists, setAside };
+    this.first(this.held);
     return this.held;
   }
 }
@@ -62,4 +68,8 @@ function merged(
 }
 
 export const REFERENCES = '/api/references';
-export const referenceStore = new ReferenceStore((since) => get(`${REFERENCES}?since=${since}`));
+/** Whoever reads it first, a screen or what is asked before there is one: the words are in the units of its profile from then on. */
+export const referenceStore = new ReferenceStore(
+  (since) => get(`${REFERENCES}?since=${since}`),
+  ({ anglers }) => speakFor(anglers[0]?.doc),
+);

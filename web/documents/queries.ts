@@ -12,15 +12,9 @@ import { speakFor } from './speech';
 /** All that outings point at, with versions. */
 export function useKept() {
   // The store answers with the same record while nothing changed; comparing ten thousand things would cost more than drawing them.
-  return useSWR<KeptReferences>(REFERENCES, readKept, { compare: Object.is });
+  return useSWR<KeptReferences>(REFERENCES, referenceStore.read, { compare: Object.is });
 }
 
-/** The same with versions, as it is now. */
-export async function readKept(): Promise<KeptReferences> {
-  const kept = await referenceStore.read();
-  speakFor(kept.anglers[0]?.doc);
-  return kept;
-}
 /** The same, once, for what is done without a screen of it. */
 export function readReferences(): Promise<References> {
   return referenceStore.read().then(asReferences);

@@ -37,6 +37,15 @@ describe('what outings point at, read piece by piece', () => {
     expect(idsOf(items)).toEqual(['reel', 'net', 'gaff']);
     expect(items[0]?.version).toBe(2);
   });
+  it('is told before anybody has it', async () => {
+    const told: string[] = [];
+    const store = new ReferenceStore(
+      () => Promise.resolve(news({ changed: [kept('rod')] }, { whole: true })),
+      ({ items }) => told.push(...idsOf(items)),
+    );
+    await store.read().then(() => told.push('had'));
+    expect(told).toEqual(['rod', 'had']);
+  });
   it('stays the same record while nothing changed, and each list while nothing of it did', async () => {
     const { store } = storeOf(
       news({ changed: [kept('rod')] }, { whole: true, waters: { changed: [kept('mere')], gone: [] } }),

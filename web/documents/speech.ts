@@ -1,10 +1,9 @@
-import type { Angler } from '#core/documents/angler';
 import { type Speech, speakIn, speechChoices, speechFields } from '#core/units/speaking';
 
 const KEY = 'units';
 
 /** Words are made in the units of this profile from now on; the browser remembers them for its next first look. */
-export function speakFor(angler: Angler | undefined): void {
+export function speakFor(angler: { units: Speech } | null | undefined): void {
   if (!angler) return;
   speakIn(angler.units);
   localStorage.setItem(KEY, JSON.stringify(angler.units));

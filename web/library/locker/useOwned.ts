@@ -2,7 +2,8 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import { countOwned, toOwn } from '#core/editing/ownedKinds';
 import type { KindId } from '#core/catalog/gear/kinds';
 import { ApiError } from '../../documents/api';
-import { readKept, useItemBatch, useKept } from '../../documents/queries';
+import { referenceStore } from '../../documents/ReferenceStore';
+import { useItemBatch, useKept } from '../../documents/queries';
 import { useToast } from '../../ui/Toast';
 
 /**
@@ -24,7 +25,7 @@ export function useOwned() {
       while (waiting.current.size > 0) {
         const now = waiting.current;
         waiting.current = new Map();
-        const { items } = await readKept();
+        const { items } = await referenceStore.read();
         const change = toOwn(now, items, () => crypto.randomUUID());
         if (change.create.length + change.change.length + change.remove.length > 0) await write(change);
       }

@@ -19,7 +19,12 @@ const ENOUGH_THINGS = 12;
 /** The five things an outing is judged from, each on one page, in any order; it stays until all are there. */
 export function FirstEvening({ house, outings, onOuting, busy }: Props) {
   const cards = [
-    { done: house.profile, name: 'You', text: 'What you weigh, how you swim, who waits ashore.', to: '/first/you' },
+    {
+      done: house.profile !== null,
+      name: 'You',
+      text: 'What you weigh, how you swim, who waits ashore.',
+      to: '/first/you',
+    },
     { done: house.boats > 0, name: 'Your boat', text: 'By its picture and five numbers.', to: '/first/boat' },
     { done: house.waters > 0, name: 'Your water', text: 'Where you launch and where you go.', to: '/first/water' },
     {

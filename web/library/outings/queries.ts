@@ -4,7 +4,9 @@ import type { SetAside } from '#core/documents/kept';
 import type { PlanStatus, Waited } from '#core/floatplan/status';
 import type { Summary } from '#core/judgement/summary';
 import type { Versioned } from '#core/documents/kept';
-import { request } from '../../documents/api';
+import type { Speech } from '#core/units/speaking';
+import { get, request } from '../../documents/api';
+import { speakFor } from '../../documents/speech';
 
 const LIST = '/api/summaries';
 
@@ -12,13 +14,19 @@ export interface SummaryPage {
   ahead: Summary[];
   gone: Summary[];
   of: { ahead: number; gone: number };
-  house: { profile: boolean; boats: number; waters: number; things: number };
+  house: { profile: { units: Speech } | null; boats: number; waters: number; things: number };
   setAside: SetAside[];
 }
 
+/** A device that has never been here reads it in the units chosen too. */
+async function readPage(path: string): Promise<SummaryPage> {
+  const page = await get<SummaryPage>(path);
+  speakFor(page.house.profile);
+  return page;
+}
 /** The list as of a day, so many of each part. */
 export function useSummaries(today: string, most: { ahead: number; gone: number }) {
-  return useSWR<SummaryPage>(`${LIST}?today=${today}&ahead=${most.ahead}&gone=${most.gone}`, {
+  return useSWR<SummaryPage>(`${LIST}?today=${today}&ahead=${most.ahead}&gone=${most.gone}`, readPage, {
     keepPreviousData: true,
     // What it counts is changed on other pages: whoever comes back sees it as it is, however soon.
     dedupingInterval: 0,

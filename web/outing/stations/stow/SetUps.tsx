@@ -16,7 +16,8 @@ import { withPlanKept, withSetUpApplied } from '#core/editing/stow';
 import { planOf } from '#core/stow/plan';
 import { changesBetween } from '#core/stow/say';
 import { ApiError } from '../../../documents/api';
-import { readKept, useDocuments } from '../../../documents/queries';
+import { referenceStore } from '../../../documents/ReferenceStore';
+import { useDocuments } from '../../../documents/queries';
 import { useToast } from '../../../ui/Toast';
 import { useDesk } from '../../desk';
 import { useStow } from './useStow';
@@ -41,7 +42,7 @@ export const SetUps = memo(function SetUps() {
   };
   const keep = async (id: string, name: string) => {
     setNaming(null);
-    const kept = (await readKept()).craft.find((one) => one.doc.id === craft.id);
+    const kept = (await referenceStore.read()).craft.find((one) => one.doc.id === craft.id);
     if (!kept) return;
     try {
       await boats.put(withPlanKept(kept.doc, doc.stow, { id, name }, now), kept.version);
