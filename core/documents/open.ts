@@ -1,4 +1,5 @@
 import type { DocumentKind } from './registry';
+import { sayIssue } from './sayIssue';
 import { type RawDocument, type Upgrade, isRecord } from './upgrade';
 
 /** A document as it came out of where it was kept. */
@@ -27,7 +28,7 @@ export function openDocument<Doc>(
   if (isNewer(format, kind.format)) return { is: 'newer', format };
   const faults = parsed.error.issues
     .slice(0, MOST_FAULTS)
-    .map(({ path, message }) => ({ field: path.map(String).join('.'), message }));
+    .map((issue) => ({ field: issue.path.map(String).join('.'), message: sayIssue(issue) }));
   return { is: 'unreadable', faults };
 }
 

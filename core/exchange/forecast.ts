@@ -1,3 +1,4 @@
+import { sayIssue } from '../documents/sayIssue';
 import Papa from 'papaparse';
 import { NO_FIGURES } from '../editing/hours';
 import { type Hour, hourSchema } from '../documents/outing';
@@ -135,7 +136,7 @@ function rowsToHours(rows: readonly Row[], timeZone: string): Imported<ForecastF
     if (figures.bad !== null || !hour.success) {
       const issue = hour.success ? null : hour.error.issues[0];
       troubles.push(
-        `${line}: ${figures.bad ?? `${String(issue?.path[0] ?? '')}: ${issue?.message ?? 'out of range'}`} Left out.`,
+        `${line}: ${figures.bad ?? `${String(issue?.path[0] ?? '')}: ${issue ? sayIssue(issue) : 'out of range'}`} Left out.`,
       );
       continue;
     }

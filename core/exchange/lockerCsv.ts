@@ -1,3 +1,4 @@
+import { sayIssue } from '../documents/sayIssue';
 import Papa from 'papaparse';
 import { attributeIds, attributes, qualityIds } from '../catalog/gear/attributes';
 import { kindIds, kinds } from '../catalog/gear/kinds';
@@ -155,7 +156,7 @@ export function readLockerCsv(
       items.push(parsed.data);
     } else
       troubles.push(
-        `Line ${i + 2}: ${typeof item === 'string' ? item : `${columnNamed(issue?.path ?? [])}: ${issue?.message ?? ''}`} Left out.`,
+        `Line ${i + 2}: ${typeof item === 'string' ? item : `${columnNamed(issue?.path ?? [])}: ${issue ? sayIssue(issue) : ''}`} Left out.`,
       );
   });
   troubles.push(...linked(items, links, owned));

@@ -1,3 +1,4 @@
+import { sayIssue } from '../documents/sayIssue';
 import Papa from 'papaparse';
 import { type HullShape, type Station, hullShapeSchema } from '../documents/hullShape';
 import { parseAmount } from '../units/amount';
@@ -100,7 +101,7 @@ function whyNot(shape: unknown): string {
   const [issue] = parsed.error?.issues ?? [];
   if (!issue) return 'These are no offsets of a hull.';
   const [, nth] = issue.path;
-  return typeof nth === 'number' ? `Station ${nth + 1}: ${issue.message}` : issue.message;
+  return typeof nth === 'number' ? `Station ${nth + 1}: ${sayIssue(issue)}` : sayIssue(issue);
 }
 
 /** The same as CSV, metres to the tenth of a millimetre. */

@@ -1,3 +1,4 @@
+import { sayIssue } from '../documents/sayIssue';
 import { z } from 'zod';
 import { instantText } from '../documents/field';
 import { documentKinds } from '../documents/registry';
@@ -36,7 +37,7 @@ export function readFrozen(frozen: unknown): { snapshot: SignedSnapshot } | { wh
   const read = frozenSchema.safeParse(opened);
   if (read.success) return { snapshot: read.data };
   const [issue] = read.error.issues;
-  return { why: `${issue?.path.join('.') ?? ''}: ${issue?.message ?? 'not readable'}` };
+  return { why: `${issue?.path.join('.') ?? ''}: ${issue ? sayIssue(issue) : 'not readable'}` };
 }
 
 /** The judgement of what was frozen, by itself: nothing that came later is looked at. @param earlier what was looked over for other outings */

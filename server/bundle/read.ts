@@ -12,6 +12,7 @@ import {
   kindsOf,
 } from '#core/documents/bundle';
 import type { KindName } from '#core/documents/registry';
+import { sayIssue } from '#core/documents/sayIssue';
 import { holdsMoreThan } from '../http/json';
 import { Refusal } from '../http/problem';
 import { type Files, sumOf, textOf, unpack } from '../storage/archive';
@@ -63,7 +64,7 @@ export async function readBundle(bytes: Uint8Array): Promise<Bundle> {
     const read = schema.safeParse(parsed(text));
     if (read.success) return read.data;
     const [issue] = read.error.issues;
-    throw refusal(`${path} cannot be read: ${issue?.path.join('.') ?? ''} ${issue?.message ?? ''}`.trim());
+    throw refusal(`${path} cannot be read: ${issue?.path.join('.') ?? ''} ${issue ? sayIssue(issue) : ''}`.trim());
   };
   return {
     list: list.data,

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
+import { sayIssue } from '#core/documents/sayIssue';
 import { isDatabaseAway } from '../storage/trouble';
 
 export const problemSchema = z.object({
@@ -58,7 +59,7 @@ function fieldErrors(part: string, issue: z.core.$ZodIssue): FieldError[] {
   const name = (more: readonly string[]) => [...(part === 'body' ? [] : [part]), ...path, ...more].join('.') || 'body';
   if (issue.code === 'unrecognized_keys')
     return issue.keys.slice(0, MOST_FIELDS).map((key) => ({ field: name([key]), message: 'Not a known field.' }));
-  return [{ field: name([]), message: issue.message }];
+  return [{ field: name([]), message: sayIssue(issue) }];
 }
 
 /** Every error leaves as RFC 9457 problem details. Ours say an id and no internals. */

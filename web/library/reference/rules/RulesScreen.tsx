@@ -1,3 +1,4 @@
+import { sayIssue } from '#core/documents/sayIssue';
 import { forms } from '#core/documents/forms';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -65,7 +66,7 @@ export function RulesScreen() {
     }
     const parsed = rulePackSchema.safeParse(json);
     if (!parsed.success) {
-      const told = parsed.error.issues.slice(0, 5).map((issue) => `${placeIn(issue.path)}: ${issue.message}`);
+      const told = parsed.error.issues.slice(0, 5).map((issue) => `${placeIn(issue.path)}: ${sayIssue(issue)}`);
       setTrouble(`${file.name} is no rule pack. ${told.join(' ')}`);
       return;
     }
