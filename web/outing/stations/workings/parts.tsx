@@ -250,7 +250,7 @@ export function HourMarks({
           <Box
             component="li"
             key={at}
-            sx={{ width: clock.includes(' ') ? 74 : 46, textAlign: 'center' }}
+            sx={{ width: Math.max(46, 7.3 * byClock(clock).length + 8), textAlign: 'center' }}
             aria-label={`${byClock(clock)}: ${stateWords[state]}`}
           >
             {state === 'yes' ? (
