@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { Link as RouterLink } from 'react-router';
 import { addDays, clockAt, dateAt, dayInWords } from '#core/units/time';
-import { plural } from '#core/units/words';
+import { count, plural } from '#core/units/words';
 import { Suspense, lazy, useState } from 'react';
 import { ApiError } from '../../documents/api';
 import { LevelMark } from '../../ui/LevelMark';
@@ -189,6 +189,7 @@ function Row({ one, onCopy, onRemove }: { one: Summary } & Omit<RowsProps, 'name
             one.water,
             one.craft,
             byClock(`${one.launchAt} to ${one.homeAt}`),
+            one.nights > 0 && `${count(one.nights)} ${plural(one.nights, 'night')} out`,
             one.party === 1 ? 'alone' : `${one.party} together`,
           ]
             .filter(Boolean)

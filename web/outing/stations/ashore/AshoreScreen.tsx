@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { dayInWords } from '#core/units/time';
 import { duration } from '#core/units/words';
+import { sayOwnHours } from '#core/floatplan/status';
 import { hoursLogged } from '#core/ashore/learnt';
 import { type Log, emptyLog } from '#core/documents/log';
 import { WhenField } from '../../../ui/WhenField';
@@ -18,6 +19,7 @@ import { byClock } from '#core/units/clockWords';
 export function AshoreScreen() {
   const { doc, edit, looked, now } = useDesk();
   const { log, brief } = doc;
+  const zone = looked.water?.timeZone ?? 'utc';
   const word = useWord(doc.id, now);
   const begin = () => {
     edit((one) => ({ ...one, log: emptyLog }));
@@ -44,8 +46,8 @@ export function AshoreScreen() {
           <Clock label="Launched at" value={log.launchedAt} onChange={(launchedAt) => change({ ...log, launchedAt })} />
           <Clock label="Landed at" value={log.landedAt} onChange={(landedAt) => change({ ...log, landedAt })} />
           <Typography color="textSecondary">
-            {duration(hoursLogged(doc, looked.water?.timeZone ?? 'utc') * 60)} afloat on {dayInWords(brief.date)};
-            planned {byClock(`${brief.launchAt} to ${brief.homeAt}`)}.
+            {duration(hoursLogged(doc, zone) * 60)} afloat on {dayInWords(brief.date)}; planned{' '}
+            {byClock(brief.launchAt)} to {sayOwnHours(brief, zone).home}.
           </Typography>
         </Box>
       </Box>

@@ -3,11 +3,12 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { catalogue } from '#core/needs/catalogue';
 import { needIds } from '#core/vocabulary/needs';
-import { throughMidnight } from '#core/documents/hours';
-import { clockAt, dateAt } from '#core/units/time';
+import { homeDate, throughMidnight } from '#core/documents/hours';
+import { sayOwnHours } from '#core/floatplan/status';
+import { clockAt, dateAt, dayInWords } from '#core/units/time';
 import { beforeMode } from '#core/stow/say';
 import { sayPosition } from '#core/units/position';
-import { capital, dayWords } from '#core/units/words';
+import { capital, count, dayWords, plural } from '#core/units/words';
 import type { Change } from '#core/signing/change';
 import { sayChanges } from '#core/signing/sayChanges';
 import { serif } from '../../../app/theme';
@@ -34,16 +35,18 @@ export function SignedCard({
   const area = water?.areas.find(({ id }) => id === brief.areaId);
   const mark = area ? `${area.name}, ${sayPosition(area)}` : 'not said';
   const planned = assessment.exposures.plan?.turnAt ?? null;
-  const reckoned = planned === null ? 'not reckoned' : `by ${clockAt(planned, zone)}`;
-  const turn = brief.turnAt ?? (stale ? 'reckoned anew when it is signed again' : reckoned);
+  const hours = sayOwnHours(brief, zone, stale ? null : planned);
+  const unsaid = stale ? 'reckoned anew when it is signed again' : 'not reckoned';
+  const turn = hours.turn === null ? unsaid : `${brief.turnAt === null ? 'by ' : ''}${hours.turn}`;
+  const nights = `after ${count(brief.nights)} ${plural(brief.nights, 'night')}`;
   const lines = [
     ['Boat', craft ? `${craft.name}, ${craft.colour}` : 'not said'],
-    ['Launch', `${brief.launchAt}, ${dayWords(brief.date)}`],
+    ['Launch', `${byClock(brief.launchAt)}, ${dayWords(brief.date)}`],
     ['Mark', mark],
     ['Turn back', turn],
     [
       'Call for help',
-      `${brief.contact.name || 'nobody named'}${brief.contact.phone ? `, ${brief.contact.phone}` : ''}, at ${brief.alarmAt}`,
+      `${brief.contact.name || 'nobody named'}${brief.contact.phone ? `, ${brief.contact.phone}` : ''}, at ${hours.call}`,
     ],
   ] as const;
   return (
@@ -101,10 +104,9 @@ export function SignedCard({
       <Typography component="p" sx={{ fontFamily: serif, fontWeight: 600, fontSize: '4rem', lineHeight: 1 }}>
         {byClock(brief.homeAt)}
       </Typography>
-      {throughMidnight(brief) && <Typography>the next morning</Typography>}
-      {brief.nights > 0 && (
+      {homeDate(brief) !== brief.date && (
         <Typography>
-          after {brief.nights} {brief.nights === 1 ? 'night' : 'nights'}
+          {throughMidnight(brief) ? 'the next morning' : nights}, on {dayInWords(homeDate(brief))}
         </Typography>
       )}
       <Box component="dl" sx={{ mt: 2, mb: 0 }}>

@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import { dayWords } from '#core/units/words';
 import { byClock } from '#core/units/clockWords';
+import { sayOwnHours } from '#core/floatplan/status';
 import { beforeMode } from '#core/stow/say';
 import type { Step } from '#core/walkround/steps';
 import { useDesk } from '../../desk';
@@ -15,6 +16,7 @@ export const WalkSheet = memo(function WalkSheet() {
   const procedures = useProcedures();
   const phases = [...new Set(assessment.steps.map(({ phase }) => phase))];
   const { brief } = doc;
+  const hours = sayOwnHours(brief, looked.water?.timeZone ?? 'utc');
   const line = (step: Step) => (
     <Box component="li" key={step.id} sx={{ display: 'flex', gap: 1, breakInside: 'avoid', py: '0.9mm' }}>
       <Box component="span" aria-hidden sx={{ fontSize: '13pt', lineHeight: 1, whiteSpace: 'nowrap' }}>
@@ -35,7 +37,7 @@ export const WalkSheet = memo(function WalkSheet() {
       <Typography variant="h2">Walk-round</Typography>
       <Typography>
         {dayWords(brief.date)} · {looked.water?.name} · {looked.craft?.name} ·{' '}
-        {byClock(`afloat ${brief.launchAt}, home ${brief.homeAt}, call ${brief.alarmAt}`)}
+        {`afloat ${byClock(brief.launchAt)}, home ${hours.home}, call ${hours.call}`}
       </Typography>
       <Box sx={{ columns: 2, columnGap: '8mm', mt: '3mm' }}>
         {phases.map((phase) => (
@@ -64,7 +66,7 @@ export const WalkSheet = memo(function WalkSheet() {
       </Typography>
       <Typography variant="caption">
         A paper signs nothing here: written in afterwards with its hour, it is a record. Find the angler home by{' '}
-        {byClock(brief.homeAt)}.
+        {hours.home}.
       </Typography>
       {procedures.length > 0 && (
         <Box sx={{ breakBefore: 'page', columns: 2, columnGap: '8mm' }}>
