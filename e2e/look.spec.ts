@@ -131,6 +131,12 @@ async function readElsewhere(page: Page): Promise<void> {
     await expect(page.getByText(words).first()).toBeVisible();
   }
 }
+/** Signs an outing that is ready, as another window would. */
+async function sign(page: Page, id: string): Promise<void> {
+  const path = `/api/outings/${id}`;
+  const { version } = (await (await page.request.get(path)).json()) as { version: number };
+  expect((await page.request.post(`${path}/signatures`, { data: { version } })).status()).toBe(201);
+}
 interface Profile {
   heightM: number;
   massKg: number;
@@ -172,6 +178,11 @@ test('units chosen in the settings are understood there and read on every screen
     for (const look of order) await look(screen);
     order = order.toReversed();
   }
+  await visit(page, '/outings');
+  await sign(page, 'pollack-long-grey');
+  await visit(page, '/outings/pollack-long-grey/walk-round');
+  await expect(page.getByText('Be back by')).toBeVisible();
+  read.push(...(await metricIn(page, names)).map((line) => `signed: ${line}`));
   expect(read).toEqual([]);
 });
 
