@@ -10,3 +10,8 @@ export function byClock(text: string): string {
     return `${hour % 12 === 0 ? 12 : hour % 12}:${minutes} ${hour < 12 ? 'am' : 'pm'}`;
   });
 }
+
+/** A whole hour on an axis, of its clock hh:00: "07", or "7 am". */
+export function sayHour(clock: string): string {
+  return byClock(clock).replace(':00', '');
+}

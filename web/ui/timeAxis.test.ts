@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { HOUR_MS } from '#core/units/time';
-import { pathOf, ticks, timeOf, xOf } from './timeAxis';
+import { anchorOf, pathOf, ticks, timeOf, xOf } from './timeAxis';
 
 const axis = { from: 0, to: 10 * HOUR_MS, left: 50, right: 550 };
 
@@ -19,6 +19,11 @@ describe('a time axis', () => {
     expect(ticks(axis, 60)).toHaveLength(6);
     expect(ticks({ ...axis, from: HOUR_MS / 2 }, 40)[0]).toBe(HOUR_MS);
     expect(ticks({ ...axis, to: 30 * 24 * HOUR_MS }, 60).length).toBeLessThan(40);
+  });
+  it('names an hour on its line, and before it where the name would reach beyond the axis', () => {
+    expect(anchorOf(axis, axis.left, '12 am')).toBe('middle');
+    expect(anchorOf(axis, axis.right, '12 am')).toBe('end');
+    expect(anchorOf(axis, axis.right, '16')).toBe('middle');
   });
   it('draws a line that breaks where nothing is known', () => {
     expect(

@@ -25,6 +25,14 @@ export function ticks(axis: TimeAxis, apartPx: number): number[] {
   return list;
 }
 
+/** Half a letter of an hour's name, and the room right of an axis, px. */
+const HALF_LETTER = 3.4;
+const BESIDE = 10;
+/** Where an hour's name stands to its line: before it where half of it would not fit at the end of the axis. */
+export function anchorOf({ right }: TimeAxis, x: number, name: string): 'end' | 'middle' {
+  return x + HALF_LETTER * name.length > right + BESIDE ? 'end' : 'middle';
+}
+
 /** A path through points, broken where a value is missing. */
 export function pathOf(points: readonly (readonly [number, number | null])[]): string {
   let pen = 'M';

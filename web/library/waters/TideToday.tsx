@@ -13,9 +13,9 @@ import type { Water } from '#core/documents/water';
 import { DAY_MS, clockAt, dayInWords, instantOf } from '#core/units/time';
 import { amount } from '#core/units/amount';
 import { figure } from '#core/units/words';
-import { type TimeAxis, pathOf, ticks, useWidth, xOf } from '../../ui/timeAxis';
+import { type TimeAxis, anchorOf, pathOf, ticks, useWidth, xOf } from '../../ui/timeAxis';
 import { Term } from '../../ui/Term';
-import { byClock } from '#core/units/clockWords';
+import { byClock, sayHour } from '#core/units/clockWords';
 
 const HEIGHT = 150;
 const TOP = 12;
@@ -57,6 +57,7 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
   const [low, high] = [Math.min(0, ...heights), Math.max(1, ...heights)];
   const y = (m: number) => BOTTOM - ((m - low) / (high - low)) * (BOTTOM - TOP);
   const clock = (at: number) => byClock(clockAt(at, water.timeZone));
+  const hour = (at: number) => sayHour(clockAt(at, water.timeZone));
   return (
     <Box component="section" ref={ref} sx={{ minWidth: 0 }}>
       <Typography variant="h3" component="h2">
@@ -73,8 +74,14 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
           {ticks(axis, 50).map((at) => (
             <g key={at}>
               <line x1={xOf(axis, at)} x2={xOf(axis, at)} y1={TOP} y2={BOTTOM} stroke={inks.rule} strokeWidth={0.7} />
-              <text x={xOf(axis, at)} y={BOTTOM + 18} fontSize={12} textAnchor="middle" fill={inks.slate}>
-                {clockAt(at, water.timeZone).slice(0, 2)}
+              <text
+                x={xOf(axis, at)}
+                y={BOTTOM + 18}
+                fontSize={12}
+                textAnchor={anchorOf(axis, xOf(axis, at), hour(at))}
+                fill={inks.slate}
+              >
+                {hour(at)}
               </text>
             </g>
           ))}

@@ -6,7 +6,7 @@ import { dayOf } from '#core/environment/day';
 import { valueAt } from '#core/environment/tide';
 import { hoursOf } from '#core/exposures/exposures';
 import { HOUR_MS, clockAt } from '#core/units/time';
-import { type TimeAxis, ticks, timeOf, useWidth, xOf } from '../../../ui/timeAxis';
+import { type TimeAxis, anchorOf, ticks, timeOf, useWidth, xOf } from '../../../ui/timeAxis';
 import { useDesk } from '../../desk';
 import { Handle } from './Handle';
 import { SeaBand, TideBand, WindBand } from './strip/Bands';
@@ -101,7 +101,13 @@ export function DayStrip() {
         {hourLines.map((hour, i) => (
           <g key={hour}>
             <line x1={x(hour)} x2={x(hour)} y1={top} y2={layout.axis - 14} stroke={inks.rule} strokeWidth={0.7} />
-            <text x={x(hour)} y={layout.axis} fontSize={12} textAnchor="middle" fill={inks.slate}>
+            <text
+              x={x(hour)}
+              y={layout.axis}
+              fontSize={12}
+              textAnchor={anchorOf(axis, x(hour), called[i] ?? '')}
+              fill={inks.slate}
+            >
               {called[i]}
             </text>
           </g>

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demo } from '#core/demo/demo';
 import { dayOf } from '#core/environment/day';
 import { instantOf } from '#core/units/time';
+import { METRIC, speakIn } from '#core/units/speaking';
 import { eventsOf, hourNames } from './events';
 
 const evening = Date.parse('2026-05-15T19:00:00Z');
@@ -39,5 +40,10 @@ describe('the hours of the strip', () => {
   it('name each day where it begins, by the clock of the water', () => {
     expect(hourNames(hours('2026-05-16T18:00:00Z', 4, 3), 'utc')).toEqual(['Sat 18', '21', 'Sun 00', '03']);
     expect(hourNames(hours('2026-05-16T18:00:00Z', 3, 3), 'Pacific/Auckland')).toEqual(['06', '09', '12']);
+  });
+  it('are those of the clock that is read', () => {
+    speakIn({ ...METRIC, clock: '12 h' });
+    expect(hourNames(hours('2026-05-16T18:00:00Z', 4, 3), 'utc')).toEqual(['Sat 6 pm', '9 pm', 'Sun 12 am', '3 am']);
+    speakIn(METRIC);
   });
 });

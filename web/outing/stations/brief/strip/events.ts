@@ -2,7 +2,7 @@ import type { Water } from '#core/documents/water';
 import type { Day } from '#core/environment/day';
 import { lightOfDay, noonOf } from '#core/environment/light';
 import { amount } from '#core/units/amount';
-import { byClock } from '#core/units/clockWords';
+import { byClock, sayHour } from '#core/units/clockWords';
 import { addDays, clockAt, dateAt, dayInWords } from '#core/units/time';
 import type { TimeAxis } from '../../../../ui/timeAxis';
 
@@ -30,7 +30,7 @@ export function hourNames(hours: readonly number[], timeZone: string): string[] 
   const dates = hours.map((hour) => dateAt(hour, timeZone));
   const several = new Set(dates).size > 1;
   return hours.map((hour, i) => {
-    const name = clockAt(hour, timeZone).slice(0, 2);
+    const name = sayHour(clockAt(hour, timeZone));
     const date = dates[i] ?? '';
     return several && date !== dates[i - 1] ? `${dayInWords(date).slice(0, 3)} ${name}` : name;
   });
