@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sayOwnHours } from './status';
+import { sayOwnHours } from './ownHours';
 
 const zone = 'Atlantic/Azores';
 const day = { date: '2026-05-16', launchAt: '07:00', turnAt: null, homeAt: '16:00', nights: 0, alarmAt: '17:00' };

@@ -1,5 +1,3 @@
-import { callInstant, outingHours } from '../documents/hours';
-import type { Brief } from '../documents/outing';
 import { byClock } from '../units/clockWords';
 import { type Instant, clockAt, dateAt, dayInWords, minutesBetween } from '../units/time';
 import { duration } from '../units/words';
@@ -84,26 +82,6 @@ export function sayHours(
 /** A moment by the clock of the water, with its day where that is another than today there. */
 export function sayMoment(at: Instant, zone: string, now: Instant): string {
   return dateAt(at, zone) === dateAt(now, zone) ? byClock(clockAt(at, zone)) : sayMomentInFull(at, zone);
-}
-/**
- * The hours of an outing for whoever is on it: by the clock of the water, with the day where that is another than the day of the launch.
- * @param reckoned when it is turned for home where nobody wrote when; null: not known
- * @returns home and call as "16:00 on Sunday 17 May"; turn null where it is neither written nor known
- */
-export function sayOwnHours(
-  brief: Pick<Brief, 'date' | 'launchAt' | 'turnAt' | 'homeAt' | 'nights' | 'alarmAt'>,
-  zone: string,
-  reckoned: Instant | null = null,
-): { turn: string | null; home: string; call: string } {
-  const hours = outingHours(brief, zone);
-  const call = callInstant(brief, zone);
-  const say = (at: Instant) => sayMoment(at, zone, hours?.launchAt ?? at);
-  const turn = hours?.turnAt ?? reckoned;
-  return {
-    turn: turn === null ? null : say(turn),
-    home: hours === null ? byClock(brief.homeAt) : say(hours.homeAt),
-    call: call === null ? byClock(brief.alarmAt) : say(call),
-  };
 }
 /** How it stands, in a title and a sentence. */
 export function sayStatus(

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { dayInWords } from '#core/units/time';
 import { duration } from '#core/units/words';
-import { sayOwnHours } from '#core/floatplan/status';
+import { sayOwnHours } from '#core/floatplan/ownHours';
 import { hoursLogged } from '#core/ashore/learnt';
 import { type Log, emptyLog } from '#core/documents/log';
 import { WhenField } from '../../../ui/WhenField';

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { catalogue } from '#core/needs/catalogue';
 import { needIds } from '#core/vocabulary/needs';
 import { homeDate, throughMidnight } from '#core/documents/hours';
-import { sayOwnHours } from '#core/floatplan/status';
+import { sayOwnHours } from '#core/floatplan/ownHours';
 import { clockAt, dateAt, dayInWords } from '#core/units/time';
 import { beforeMode } from '#core/stow/say';
 import { sayPosition } from '#core/units/position';

@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import { dayWords } from '#core/units/words';
 import { byClock } from '#core/units/clockWords';
-import { sayOwnHours } from '#core/floatplan/status';
+import { sayOwnHours } from '#core/floatplan/ownHours';
 import { beforeMode } from '#core/stow/say';
 import type { Step } from '#core/walkround/steps';
 import { useDesk } from '../../desk';
