@@ -156,7 +156,7 @@ export function readLockerCsv(
       items.push(parsed.data);
     } else
       troubles.push(
-        `Line ${i + 2}: ${typeof item === 'string' ? item : `${columnNamed(issue?.path ?? [])}: ${issue ? sayIssue(issue) : ''}`} Left out.`,
+        `Line ${i + 2}: ${typeof item === 'string' ? item : `${columnNamed(issue?.path ?? [])}: ${sayIssue(issue)}`} Left out.`,
       );
   });
   troubles.push(...linked(items, links, owned));

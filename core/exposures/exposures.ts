@@ -352,7 +352,7 @@ export function clockOf(
 }
 
 /** How the moment so many hours after the launch is said. */
-export function hoursIn(day: Pick<Exposures, 'launchAt' | 'homeAt' | 'plan'>, places: Pick<Places, 'water'>) {
+export function clockAfterLaunch(day: Pick<Exposures, 'launchAt' | 'homeAt' | 'plan'>, places: Pick<Places, 'water'>) {
   const clock = clockOf(day, places);
   return (hours: number): string => clock(Math.round(((day.launchAt ?? 0) + hours * HOUR_MS) / 60_000) * 60_000);
 }

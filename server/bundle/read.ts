@@ -64,7 +64,7 @@ export async function readBundle(bytes: Uint8Array): Promise<Bundle> {
     const read = schema.safeParse(parsed(text));
     if (read.success) return read.data;
     const [issue] = read.error.issues;
-    throw refusal(`${path} cannot be read: ${issue?.path.join('.') ?? ''} ${issue ? sayIssue(issue) : ''}`.trim());
+    throw refusal(`${path} cannot be read: ${issue?.path.join('.') ?? ''} ${sayIssue(issue)}`.trim());
   };
   return {
     list: list.data,

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { WET_SACK_HOURS, hoursIn } from '#core/exposures/exposures';
+import { WET_SACK_HOURS, clockAfterLaunch } from '#core/exposures/exposures';
 import { supplies } from '#core/provisions/supplies';
 import { amount, mass, headed, amountOnly } from '#core/units/amount';
 import { figure } from '#core/units/words';
@@ -20,7 +20,7 @@ export function IceSheet() {
   const enough = ice.carriedKg + 0.05 >= ice.iceKg;
   const longest = Math.max(0, ...looked.targets.map((one) => one.usual.lengthM));
   const inside = store?.attributes.lengthM;
-  const clockAfter = hoursIn(e, looked);
+  const clockAfter = clockAfterLaunch(e, looked);
   const clocks = left.map(({ hour }) => clockAfter(hour));
   return (
     <Sheet

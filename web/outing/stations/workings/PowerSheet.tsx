@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { CHEMISTRY, coldFactor } from '#core/power/power';
 import { type Supply, chargeLeft, eveningList, healthByAge, powerSheet } from '#core/power/powerSheet';
-import { hoursIn } from '#core/exposures/exposures';
+import { clockAfterLaunch } from '#core/exposures/exposures';
 import { amount } from '#core/units/amount';
 import { duration, figure } from '#core/units/words';
 import { HourChart } from './HourChart';
@@ -80,7 +80,7 @@ function Battery({ supply, tempC, reserve }: { supply: Supply; tempC: number; re
   const { e, looked } = useTrial();
   const left = chargeLeft(supply, e);
   const aged = healthByAge(item, e.launchAt);
-  const clockAfter = hoursIn(e, looked);
+  const clockAfter = clockAfterLaunch(e, looked);
   const usual = CHEMISTRY[battery.chemistry];
   const share = battery.usable ?? usual.usable;
   const cold = coldFactor(battery.chemistry, tempC, battery.atZero);
