@@ -143,9 +143,12 @@ export async function buildApp({
   sampleRoutes(app, db);
   outingRoutes(app, from, library, summaries);
   walkRoutes(app, db, from, library, now);
-  const watch = watchOver(db, now, post);
+  const watch = watchOver(db, now, post, (err, outingId) =>
+    app.log.warn({ err, outingId }, 'a plan that is out could not be looked at'),
+  );
   wordRoutes(app, { db, from, now, watch, mails: post !== null });
   again(app, watchMs, 'plans that are out could not be looked at', () => watch.tick());
+  again(app, watchMs, 'messages to those ashore could not be sent', () => watch.send());
   backupRoutes(app, backups);
   bundleRoutes(app, { db, library, now });
   again(app, backupEveryMs, 'no backup could be made', () => backups.tick());

@@ -9,7 +9,7 @@ import { migrate } from 'drizzle-orm/pglite/migrator';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { buildApp } from './app';
 import sample from './testing/samples/house-of-form-1.json';
-import { hashOf } from './walkround/store';
+import { hashOf } from './walkround/snapshotHash';
 
 const MIGRATIONS = 'server/storage/migrations';
 /** The migrations that the sample's program knew. */

@@ -4,7 +4,7 @@ import { floatPlanOf } from '../floatplan/make';
 import { decidedIn } from '../judgement/decided';
 import { planSays } from '../floatplan/says';
 import { noAnswers } from '../walkround/answers';
-import type { Answer } from '../walkround/answerSchema';
+import type { Answer } from '../documents/answer';
 import { assess } from '../judgement/assess';
 import type { Outing } from '../documents/outing';
 import type { Procedure } from '../documents/procedure';

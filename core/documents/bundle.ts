@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { canonical } from './canonical';
-import { idText, instantText, text } from './field';
+import { answerSchema } from './answer';
+import { checkInSchema } from './checkIn';
+import { idText, instantText, wholeNumber } from './field';
 import { openDocument, sayNotOpened } from './open';
 import { type KindName, documentKinds, kindNames } from './registry';
 import { isRecord } from './upgrade';
@@ -37,45 +39,29 @@ export type BundleList = z.infer<typeof bundleListSchema>;
 
 /** `documents/<kind>.json` */
 export const bundledDocumentsSchema = z.array(carriedSchema).max(50_000);
-/** `records/answers.json`: what was answered on walk-rounds. */
-export const bundledAnswersSchema = z.array(
-  z.strictObject({
-    key: z.uuid(),
-    outingId: keyText,
-    stepId: text(300),
-    verdict: text(40),
-    at: instantText,
-    note: text(2000),
-    recordedAt: instantText,
-    clockAheadMs: z.number().nullable(),
-  }),
-);
-/** `records/signatures.json`: what was signed, whole, with its hash. */
-export const bundledSignaturesSchema = z.array(
-  z.strictObject({
-    outingId: keyText,
-    signedAt: instantText,
-    hash: z.string().regex(/^[0-9a-f]{64}$/),
-    judged: z.unknown(),
-    key: z.uuid().nullable(),
-  }),
-);
-/** `records/plans.json`: plans as they were left with somebody ashore. */
-export const bundledPlansSchema = z.array(
-  z.strictObject({ key: z.uuid(), outingId: keyText, plan: z.unknown(), leftAt: instantText }),
-);
-/** `records/check-ins.json`: what was said from the water. */
-export const bundledCheckInsSchema = z.array(
-  z.strictObject({
-    key: z.uuid(),
-    outingId: keyText,
-    what: text(40),
-    at: instantText,
-    homeBy: instantText.nullable(),
-    recordedAt: instantText,
-    clockAheadMs: z.number().nullable(),
-  }),
-);
+/** How far two clocks can be apart, ms: as far as the moments that are kept. */
+const MOST_AHEAD_MS = 300 * 366 * 86_400_000;
+/** By which clock something was recorded, and how far ahead that one was of the device's. */
+const recorded = { recordedAt: instantText, clockAheadMs: wholeNumber(-MOST_AHEAD_MS, MOST_AHEAD_MS).nullable() };
+/** One of `records/answers.json`: what was answered on a walk-round, as the route that records it takes it. */
+export const bundledAnswerSchema = answerSchema.extend({ outingId: keyText, ...recorded });
+/** One of `records/signatures.json`: what was signed, whole, with its hash. */
+export const bundledSignatureSchema = z.strictObject({
+  outingId: keyText,
+  signedAt: instantText,
+  hash: z.string().regex(/^[0-9a-f]{64}$/),
+  judged: z.unknown(),
+  key: z.uuid().nullable(),
+});
+/** One of `records/plans.json`: a plan as it was left with somebody ashore. */
+export const bundledPlanSchema = z.strictObject({
+  key: z.uuid(),
+  outingId: keyText,
+  plan: z.unknown(),
+  leftAt: instantText,
+});
+/** One of `records/check-ins.json`: what was said from the water. */
+export const bundledCheckInSchema = checkInSchema.extend({ outingId: keyText, ...recorded });
 
 /** How a document of a bundle stands to the one of its name here. */
 export type Standing =
@@ -168,10 +154,10 @@ export function bundleJsonSchema(): Record<string, unknown> {
     files: {
       'bundle.json': written(bundleListSchema),
       ...Object.fromEntries(kindNames.map((kind) => [`documents/${kind}.json`, written(bundledDocumentsSchema)])),
-      'records/answers.json': written(bundledAnswersSchema),
-      'records/signatures.json': written(bundledSignaturesSchema),
-      'records/plans.json': written(bundledPlansSchema),
-      'records/check-ins.json': written(bundledCheckInsSchema),
+      'records/answers.json': written(z.array(bundledAnswerSchema)),
+      'records/signatures.json': written(z.array(bundledSignatureSchema)),
+      'records/plans.json': written(z.array(bundledPlanSchema)),
+      'records/check-ins.json': written(z.array(bundledCheckInSchema)),
       'pictures/<sha256 of the bytes>.<jpeg|png|webp>': { description: 'A small picture of a thing.' },
     },
     documents: Object.fromEntries(kindNames.map((kind) => [kind, written(documentKinds[kind].schema)])),

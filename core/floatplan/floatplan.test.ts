@@ -14,7 +14,7 @@ import { floatPlanOf } from './make';
 import { messagesOf, plainText } from './plainText';
 import { planChanges, planSays } from './says';
 import { sketchOf } from './sketch';
-import type { CheckIn } from './checkIn';
+import type { CheckIn } from '../documents/checkIn';
 import { sayStatus, statusOf, whatToDo } from './status';
 
 const now = Date.parse('2026-05-15T19:00:00Z');

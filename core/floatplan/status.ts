@@ -1,7 +1,7 @@
 import { byClock } from '../units/clockWords';
 import { type Instant, clockAt, dateAt, dayInWords, minutesBetween } from '../units/time';
 import { duration } from '../units/words';
-import type { CheckIn, CheckInKind } from './checkIn';
+import type { CheckIn, CheckInKind } from '../documents/checkIn';
 import type { FloatPlan } from './floatPlan';
 
 export type PlanState = 'left' | 'afloat' | 'late' | 'overdue' | 'home';

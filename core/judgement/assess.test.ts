@@ -10,7 +10,7 @@ import { type References } from '../documents/references';
 import { behindSeat } from '../stow/lading';
 import { withBrief } from '../editing/title';
 import type { Answers } from '../walkround/answers';
-import type { Answer } from '../walkround/answerSchema';
+import type { Answer } from '../documents/answer';
 import { lastAnswers, noAnswers } from '../walkround/answers';
 import { assess } from './assess';
 import { contextOf } from './context';

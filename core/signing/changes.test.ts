@@ -7,7 +7,7 @@ import { withItem } from '../editing/edit';
 import { newRig } from '../editing/rigs';
 import { lookUp } from '../documents/references';
 import { lastAnswers } from '../walkround/answers';
-import type { Answer } from '../walkround/answerSchema';
+import type { Answer } from '../documents/answer';
 import { changesSince } from './changes';
 import { sayChange, sayChanges } from './sayChanges';
 import { type SignedSnapshot, openSnapshot, signedSnapshot, unsignedOfAnswers } from './snapshot';

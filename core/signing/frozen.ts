@@ -4,7 +4,7 @@ import { instantText } from '../documents/field';
 import { documentKinds } from '../documents/registry';
 import type { References } from '../documents/references';
 import { type Assessment, assess } from '../judgement/assess';
-import { answerSchema } from '../walkround/answerSchema';
+import { answerSchema } from '../documents/answer';
 import { type Earlier, standingAnswers, withEarlier } from '../walkround/answers';
 import type { Instant } from '../units/time';
 import { type SignedSnapshot, openSnapshot } from './snapshot';

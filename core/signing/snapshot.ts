@@ -1,4 +1,4 @@
-import type { Answer } from '../walkround/answerSchema';
+import type { Answer } from '../documents/answer';
 import type { Answers } from '../walkround/answers';
 import type { Outing } from '../documents/outing';
 import { upgraded } from '../documents/open';

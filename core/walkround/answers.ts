@@ -1,4 +1,4 @@
-import type { Answer } from './answerSchema';
+import type { Answer } from '../documents/answer';
 import type { WalkTaken } from '../needs/match';
 import { DAY_MS, HOUR_MS, type Instant } from '../units/time';
 import { type HullPart, hullLookOf } from './hullParts';
@@ -8,9 +8,17 @@ export type Answers = ReadonlyMap<string, Answer>;
 
 export const noAnswers: Answers = new Map();
 
-/** The last word on each step, by the order in which they were recorded. */
+/**
+ * The answer in force for each step: the one given last, whenever it arrived. Of two given at the same moment the later in the record.
+ * @param record each answer's `at` by the server's clock
+ */
 export function lastAnswers(record: readonly Answer[]): Answers {
-  return new Map(record.map((answer) => [answer.stepId, answer]));
+  const last = new Map<string, Answer>();
+  for (const answer of record) {
+    const known = last.get(answer.stepId);
+    if (!known || Date.parse(answer.at) >= Date.parse(known.at)) last.set(answer.stepId, answer);
+  }
+  return last;
 }
 
 /** How long "good" stands: from the evening before to the water. Faults stand until they are answered anew. */

@@ -18,7 +18,7 @@ import {
   takenByAnswers,
   withEarlier,
 } from './answers';
-import type { Answer } from './answerSchema';
+import type { Answer } from '../documents/answer';
 import { hullLooks } from './hullParts';
 import { phases } from './steps';
 
@@ -133,6 +133,21 @@ describe('answers', () => {
     const record = [say('item:radio', 'good'), say('item:flag', 'fault')];
     expect([...standingAnswers(record, now + 18 * HOUR_MS).keys()]).toEqual(['item:radio', 'item:flag']);
     expect([...standingAnswers(record, now + 18 * HOUR_MS + 1000).keys()]).toEqual(['item:flag']);
+  });
+  it('the answer given last counts, also where an older one arrives after it or is sent again', () => {
+    const at = (clock: string, verdict: Answer['verdict']) => ({
+      ...say('item:radio', verdict),
+      at: `2026-05-16T${clock}:00.000Z`,
+    });
+    const [five, six] = [at('05:00', 'good'), at('06:00', 'fault')];
+    for (const record of [
+      [five, six],
+      [six, five],
+      [six, five, five],
+    ])
+      expect(lastAnswers(record).get('item:radio')?.verdict).toBe('fault');
+    // Of one moment the later in the record.
+    expect(lastAnswers([six, at('06:00', 'good')]).get('item:radio')?.verdict).toBe('good');
   });
 });
 

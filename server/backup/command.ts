@@ -10,7 +10,7 @@ import type { Settings } from '../settings';
 import { holderOf } from '../storage/dataLock';
 import type { Database } from '../storage/open';
 import { openFrom } from '../storage/openFrom';
-import { hashOf } from '../walkround/store';
+import { hashOf } from '../walkround/snapshotHash';
 import { type Backup, countHouse, migrationsOf, readBackup, restoreBackup } from './backup';
 import { backUpTo, listBackups } from './folder';
 import { signatures } from '../storage/schema';

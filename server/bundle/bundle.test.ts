@@ -4,10 +4,13 @@ import { eq } from 'drizzle-orm';
 import { bundleJsonSchema, bundlePartNames } from '#core/documents/bundle';
 import { readWaypoints } from '#core/exchange/gpx';
 import { readLockerCsv } from '#core/exchange/lockerCsv';
-import { bytesOf, pack, sumOf, textOf, unpack } from '../storage/archive';
+import { bytesOf, pack, textOf, unpack } from '../storage/archive';
+import { alteredBundle as altered, base64 } from '../testing/alteredBundle';
 import { documentTables, signatures } from '../storage/schema';
-import { hashOf, walkStore } from '../walkround/store';
-import { type TestApp, openApp } from '../testing/openApp';
+import { hashOf } from '../walkround/snapshotHash';
+import { walkStore } from '../walkround/store';
+import type { SignedSnapshot } from '#core/signing/snapshot';
+import { type TestApp, openApp, snapshotOf } from '../testing/openApp';
 
 const OUTING = 'pollack-long-grey';
 const ALL = bundlePartNames.join(',');
@@ -18,10 +21,12 @@ interface Look {
 }
 
 let home: TestApp;
+let snapshot: SignedSnapshot;
 let club: TestApp;
 beforeAll(async () => {
   [home, club] = await Promise.all([openApp({ withDemo: true }), openApp({ withDemo: false })]);
-  await walkStore(home.db).sign(OUTING, { outing: 'as it was signed' } as never, '2026-05-15T18:00:00.000Z');
+  snapshot = await snapshotOf(home, OUTING);
+  await walkStore(home.db).sign(OUTING, snapshot, '2026-05-15T18:00:00.000Z');
   const png = Buffer.from('89504e470d0a1a0a', 'hex').toString('base64');
   const { id } = (await post(home, '/api/pictures', { dataUrl: `data:image/png;base64,${png}` })).json<{
     id: string;
@@ -42,7 +47,6 @@ async function bundleOf(house: TestApp, parts = ALL): Promise<Buffer> {
   expect(reply.headers['content-disposition']).toMatch(/^attachment; filename="unhurried-tally-2026-05-15\.zip"$/);
   return reply.rawPayload;
 }
-const base64 = (bytes: Uint8Array) => Buffer.from(bytes).toString('base64');
 async function look(house: TestApp, bytes: Uint8Array): Promise<Look> {
   const reply = await post(house, '/api/bundle/look', { file: base64(bytes) });
   expect(reply.statusCode).toBe(200);
@@ -56,14 +60,6 @@ const bringIn = (
   take: { choice: string; here: number | null }[],
   key = randomUUID(),
 ) => post(house, '/api/bundle/bring-in', { file: base64(bytes), key, take });
-/** The same bundle with a file of it otherwise, its sum in order. */
-async function altered(bytes: Uint8Array, path: string, change: (text: string) => string): Promise<Uint8Array> {
-  const files = await unpack(bytes);
-  const file = bytesOf(change(textOf(files[path] ?? new Uint8Array())));
-  const list = JSON.parse(textOf(files['bundle.json'] ?? new Uint8Array())) as { files: Record<string, unknown> };
-  list.files[path] = { sha256: sumOf(file) };
-  return pack({ ...files, [path]: file, 'bundle.json': bytesOf(JSON.stringify(list)) });
-}
 const idsOf = async (house: TestApp, kind: keyof typeof documentTables) => {
   const rows = await house.db.select().from(documentTables[kind]);
   return rows
@@ -103,7 +99,7 @@ describe('a bundle', () => {
     expect(await idsOf(club, 'outings')).toEqual(await idsOf(home, 'outings'));
     const [walkHere, walkThere] = await Promise.all([home, club].map(({ db }) => walkStore(db).read(OUTING)));
     expect(walkThere).toEqual(walkHere);
-    expect((await walkStore(club.db).lastSignature(OUTING))?.hash).toBe(hashOf({ outing: 'as it was signed' }));
+    expect((await walkStore(club.db).lastSignature(OUTING))?.hash).toBe(hashOf(snapshot));
     const radio = (await club.app.inject({ url: '/api/items/radio' })).json<{ doc: { photo: string } }>();
     expect((await club.app.inject({ url: `/api/pictures/${radio.doc.photo}` })).statusCode).toBe(200);
     const word = async ({ app }: TestApp) =>
@@ -204,9 +200,11 @@ describe('a bundle', () => {
 
   it('does not take a signature that is not over its content, and says so', async () => {
     const house = await openApp({ withDemo: false });
-    const forged = await altered(await bundleOf(home, 'outings'), 'records/signatures.json', (text) =>
-      text.replace('as it was signed', 'as it was not signed'),
-    );
+    const forged = await altered(await bundleOf(home, 'outings'), 'records/signatures.json', (text) => {
+      const list = JSON.parse(text) as { judged: SignedSnapshot }[];
+      for (const { judged } of list) judged.outing.title = 'Signed otherwise';
+      return JSON.stringify(list);
+    });
     const found = await look(house, forged);
     expect(found.signatures).toEqual([expect.objectContaining({ outingId: OUTING, good: false })]);
     await bringIn(house, forged, chosen(found.documents, ['new']));

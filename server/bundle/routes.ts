@@ -8,8 +8,9 @@ import { problemSchema } from '../http/problem';
 import { scope } from '../people/scope';
 import { peopleStore } from '../people/store';
 import type { Database } from '../storage/open';
-import { bringIn, lookAt, takeBack } from './bringIn';
-import { readBundle } from './read';
+import { compareBundle, importBundle, undoImport } from './importBundle';
+import { type Bundle, type BundlePiece, bundleFrom } from './read';
+import { workerCode, workerPool } from '../workers/pool';
 import { writeBundle } from './write';
 
 /** Of a file, as base 64 in JSON: about 48 MB of zip. */
@@ -42,6 +43,13 @@ const lookSchema = z.object({
   plans: z.int(),
   checkIns: z.int(),
   pictures: z.int(),
+  /** Records and pictures that cannot be read and are left out. */
+  unreadable: z.int(),
+});
+
+/** Opening bundles: some at once, beside the server's thread. */
+const readers = workerPool<{ bytes: Uint8Array }, BundlePiece>(workerCode('readBundleWorker', import.meta.url), {
+  ...{ atOnce: 2, waiting: 6, longestMs: 60_000, heapMb: 768 },
 });
 
 /** Everything with you: written out, looked at elsewhere before anything changes, brought in, and taken back. */
@@ -51,12 +59,15 @@ export function bundleRoutes(
 ): void {
   const app = parent.withTypeProvider<ZodTypeProvider>();
   const tags = ['bundle'];
-  const problems = { 400: problemSchema, 404: problemSchema, 409: problemSchema };
+  const problems = {
+    ...{ 400: problemSchema, 404: problemSchema, 409: problemSchema, 413: problemSchema, 503: problemSchema },
+  };
   const noted = async (what: 'exported' | 'brought in', address: string, detail: string) => {
     const { personId } = scope();
     if (personId !== null) await peopleStore(db, now).note(what, personId, address, detail);
   };
-  const opened = (file: string) => readBundle(new Uint8Array(Buffer.from(file, 'base64')));
+  const opened = async (file: string): Promise<Bundle> =>
+    bundleFrom(await readers.run({ bytes: new Uint8Array(Buffer.from(file, 'base64')) }));
   app.get(
     '/api/bundle',
     {
@@ -83,7 +94,7 @@ export function bundleRoutes(
     },
     async (request) => {
       const bundle = await opened(request.body.file);
-      const { documents, ...rest } = await lookAt(db, bundle);
+      const { documents, ...rest } = await compareBundle(db, bundle);
       const { madeAt, parts } = bundle.list;
       return { madeAt, parts, documents: documents.map(({ doc: _, ...shown }) => shown), ...rest };
     },
@@ -100,7 +111,7 @@ export function bundleRoutes(
     },
     async (request) => {
       const { file, key, take } = request.body;
-      const done = await bringIn(db, await opened(file), { key, take, at: new Date(now()).toISOString() });
+      const done = await importBundle(db, await opened(file), { key, take, at: new Date(now()).toISOString() });
       await noted('brought in', request.ip, `${done.written}`);
       return done;
     },
@@ -114,6 +125,6 @@ export function bundleRoutes(
         response: { 200: z.object({ back: z.int(), left: z.array(z.string()) }), ...problems },
       },
     },
-    (request) => takeBack(db, request.body.key, new Date(now()).toISOString()),
+    (request) => undoImport(db, request.body.key, new Date(now()).toISOString()),
   );
 }

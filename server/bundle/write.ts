@@ -1,5 +1,6 @@
 import { type SQL, asc, and, inArray, isNull } from 'drizzle-orm';
 import { type BundleList, type BundlePart, bundleJsonSchema, kindsOf } from '#core/documents/bundle';
+import type { KindName } from '#core/documents/registry';
 import type { Item } from '#core/documents/item';
 import type { Outing } from '#core/documents/outing';
 import { type References, lookUp } from '#core/documents/references';
@@ -13,6 +14,8 @@ import type { Database } from '../storage/open';
 import { checkIns, documentTables, pictures, plansLeft, signatures, walkAnswers } from '../storage/schema';
 
 type Bytes = Record<string, Uint8Array>;
+/** Documents read at once. */
+const AT_A_TIME = 200;
 const json = (value: unknown) => bytesOf(JSON.stringify(value));
 const iso = (at: string | Date) => new Date(at).toISOString();
 
@@ -25,16 +28,16 @@ export async function writeBundle(
 ): Promise<Uint8Array> {
   const files: Bytes = { 'schema.json': bytesOf(JSON.stringify(bundleJsonSchema(), null, 1)) };
   for (const kind of kindsOf(parts)) {
-    const table = documentTables[kind];
-    const rows = await db
-      .select()
-      .from(table)
-      .where(and(isNull(table.deletedAt), inArray(table.owner, ownOwners())))
-      .orderBy(asc(table.createdAt), asc(table.id));
-    files[`documents/${kind}.json`] = json(
-      rows.map(({ version, updatedAt, doc }) => ({ version, updatedAt: iso(updatedAt), doc })),
-    );
-    const read = rows.map((row) => readRow(kind, row)).flatMap((one) => (isSetAside(one) ? [] : [one.doc]));
+    const carried: string[] = [];
+    const read: unknown[] = [];
+    for await (const rows of ownRows(db, kind))
+      for (const row of rows) {
+        const { version, updatedAt, doc } = row;
+        carried.push(JSON.stringify({ version, updatedAt: iso(updatedAt), doc }));
+        const one = readRow(kind, row);
+        if (!isSetAside(one)) read.push(one.doc);
+      }
+    files[`documents/${kind}.json`] = bytesOf(`[${carried.join(',')}]`);
     if (kind === 'items') {
       const items = read as Item[];
       files['csv/things.csv'] = bytesOf(writeLockerCsv(items));
@@ -52,6 +55,23 @@ export async function writeBundle(
     files: Object.fromEntries(Object.entries(files).map(([path, bytes]) => [path, { sha256: sumOf(bytes) }])),
   };
   return pack({ 'bundle.json': bytesOf(JSON.stringify(list, null, 1)), ...files });
+}
+
+/** One's own documents of a kind in their order, some at a time, so that others are answered in between. */
+async function* ownRows(db: Database, kind: KindName) {
+  const table = documentTables[kind];
+  for (let from = 0; ; from += AT_A_TIME) {
+    const rows = await db
+      .select()
+      .from(table)
+      .where(and(isNull(table.deletedAt), inArray(table.owner, ownOwners())))
+      .orderBy(asc(table.createdAt), asc(table.id))
+      .limit(AT_A_TIME)
+      .offset(from);
+    yield rows;
+    if (rows.length < AT_A_TIME) return;
+    await new Promise((done) => setImmediate(done));
+  }
 }
 
 async function picturesOf(db: Database, items: readonly Item[]): Promise<Bytes> {
@@ -92,7 +112,7 @@ async function recordsOf(db: Database, outings: readonly Outing[]): Promise<Byte
     ),
     'records/signatures.json': json(
       signed.map(({ outingId, signedAt, hash, judged, key }) => ({
-        outingId,
+        outingId: plainId(outingId),
         signedAt: iso(signedAt),
         hash,
         judged,

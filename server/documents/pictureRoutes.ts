@@ -1,13 +1,13 @@
-import { createHash } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { notFound, problemSchema } from '../http/problem';
+import { Refusal, notFound, problemSchema } from '../http/problem';
 import type { Database } from '../storage/open';
 import { pictures } from '../storage/schema';
+import { pictureOf } from './picture';
 
-/** About 60 kB of picture. */
+/** The longest data address of a picture that can be kept. */
 const MOST_CHARS = 80_000;
 const pictureName = z.strictObject({ id: z.string().regex(/^[0-9a-f]{64}$/, 'Not the name of a picture.') });
 
@@ -30,11 +30,14 @@ export function pictureRoutes(parent: FastifyInstance, db: Database): void {
       },
     },
     async (request, reply) => {
-      const [head = '', data = ''] = request.body.dataUrl.split(',');
-      const id = createHash('sha256').update(Buffer.from(data, 'base64')).digest('hex');
-      const mediaType = head.slice('data:'.length, -';base64'.length);
-      await db.insert(pictures).values({ id, mediaType, data }).onConflictDoNothing();
-      return reply.code(201).send({ id });
+      const [, data = ''] = request.body.dataUrl.split(',');
+      const picture = pictureOf(Buffer.from(data, 'base64'));
+      if (!picture)
+        throw new Refusal(400, 'Bad input', 'This is no picture that can be kept.', [
+          { field: 'dataUrl', message: 'Its bytes are no JPEG, PNG or WebP, or too many.' },
+        ]);
+      await db.insert(pictures).values(picture).onConflictDoNothing();
+      return reply.code(201).send({ id: picture.id });
     },
   );
   app.get(

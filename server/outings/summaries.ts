@@ -5,7 +5,7 @@ import { type References, lookUp } from '#core/documents/references';
 import type { Summary } from '#core/judgement/summary';
 import { assess } from '#core/judgement/assess';
 import { changesSince } from '#core/signing/changes';
-import { openSnapshot, signedSnapshot } from '#core/signing/snapshot';
+import { signedSnapshot } from '#core/signing/snapshot';
 import { EVENING_STANDS_DAYS, lastAnswers, standingAnswers, withEarlier } from '#core/walkround/answers';
 import { changedRows, newestChange } from '../documents/changedRows';
 import type { Library, LibraryState } from '../documents/library';
@@ -170,7 +170,7 @@ export function signedOf(
 ): Summary['signed'] {
   if (!signature) return null;
   const snapshot = signedSnapshot(outing, references, lastAnswers(record));
-  return { at: signature.signedAt, stale: changesSince(openSnapshot(signature.judged), snapshot).length > 0 };
+  return { at: signature.signedAt, stale: changesSince(signature.snapshot, snapshot).length > 0 };
 }
 
 /** The documents that an outing's judgement reads, by their versions. */

@@ -33,7 +33,7 @@ export const asHouse = <T>(work: () => T): T => current.run(HOUSE, work);
 export function rowKey(id: string): string {
   return keyFor(scope().owner, id);
 }
-function keyFor(owner: string, id: string): string {
+export function keyFor(owner: string, id: string): string {
   if (owner === '') return id;
   if (id.includes(BETWEEN)) throw new Error('A name of a document holds no owner.');
   return `${owner}${BETWEEN}${id}`;

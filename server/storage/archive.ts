@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto';
-import { type Unzipped, type Zippable, unzip, zip } from 'fflate';
+import { buffer } from 'node:stream/consumers';
+import { type Entry, type ZipFile, fromBuffer } from 'yauzl';
+import { ZipFile as ZipWriter } from 'yazl';
 import { Refusal } from '../http/problem';
 
 /** Files of an archive by their path. */
@@ -9,40 +11,69 @@ export type Files = Readonly<Record<string, Uint8Array>>;
 const MOST_OPEN_BYTES = 512 * 1024 * 1024;
 const MOST_FILES = 20_000;
 
-/** A zip of the files, made beside what the server does. */
-export function pack(files: Files): Promise<Uint8Array> {
-  return new Promise((done, fail) => {
-    zip(files as Zippable, { level: 6 }, (error, data) => (error ? fail(error) : done(data)));
-  });
+/** A zip of the files, compressed beside what the server does, one file after another. */
+export async function pack(files: Files): Promise<Uint8Array> {
+  const zip = new ZipWriter();
+  for (const [path, bytes] of Object.entries(files)) zip.addBuffer(Buffer.from(bytes), path);
+  zip.end();
+  return buffer(zip.outputStream);
 }
 
 /**
- * The files of a zip.
+ * The files of a zip, opened one after another.
  * @throws Refusal (400): it is no zip, or one too large to be opened
  */
 export async function unpack(bytes: Uint8Array): Promise<Files> {
-  let open = 0;
-  let count = 0;
+  const zip = await open(bytes);
   try {
-    const filter = ({ originalSize }: { originalSize: number }) => {
-      open += originalSize;
+    const files: Record<string, Uint8Array> = Object.create(null) as Record<string, Uint8Array>;
+    let room = MOST_OPEN_BYTES;
+    let count = 0;
+    for await (const entry of entriesOf(zip)) {
       count += 1;
-      if (open > MOST_OPEN_BYTES || count > MOST_FILES) throw new Error('too large');
-      return true;
-    };
-    return await new Promise<Unzipped>((done, fail) => {
-      unzip(bytes, { filter }, (error, data) => (error ? fail(error) : done(data)));
-    });
-  } catch {
-    throw new Refusal(
-      400,
-      'Not an archive',
-      open > MOST_OPEN_BYTES || count > MOST_FILES
-        ? 'The file holds more than can be opened at once.'
-        : 'The file is no whole zip archive.',
-      [{ field: 'file', message: 'No whole zip archive.' }],
-    );
+      // The size that an entry states is held against what comes out of it while it is read.
+      room -= entry.uncompressedSize;
+      if (room < 0 || count > MOST_FILES) throw notOpened('The file holds more than can be opened at once.');
+      if (!entry.fileName.endsWith('/')) files[entry.fileName] = await read(zip, entry);
+    }
+    return files;
+  } catch (error) {
+    throw error instanceof Refusal ? error : notOpened('The file is no whole zip archive.');
+  } finally {
+    zip.close();
   }
+}
+
+function open(bytes: Uint8Array): Promise<ZipFile> {
+  return new Promise((done, fail) => {
+    fromBuffer(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength), { lazyEntries: true }, (error, zip) =>
+      error ? fail(notOpened('The file is no whole zip archive.')) : done(zip),
+    );
+  });
+}
+
+async function* entriesOf(zip: ZipFile): AsyncGenerator<Entry> {
+  for (;;) {
+    const entry = await new Promise<Entry | null>((done, fail) => {
+      zip.once('entry', done);
+      zip.once('end', () => done(null));
+      zip.once('error', fail);
+      zip.readEntry();
+    });
+    zip.removeAllListeners();
+    if (!entry) return;
+    yield entry;
+  }
+}
+
+function read(zip: ZipFile, entry: Entry): Promise<Uint8Array> {
+  return new Promise((done, fail) => {
+    zip.openReadStream(entry, (error, stream) => (error ? fail(error) : buffer(stream).then(done, fail)));
+  });
+}
+
+function notOpened(detail: string): Refusal {
+  return new Refusal(400, 'Not an archive', detail, [{ field: 'file', message: detail }]);
 }
 
 export const textOf = (bytes: Uint8Array): string => new TextDecoder().decode(bytes);

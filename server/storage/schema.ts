@@ -103,10 +103,13 @@ export const signatures = pgTable(
     /** Of one that was made without a network, on the device: sent twice, it is kept once. null: made here. */
     key: uuid(),
   },
-  (table) => [index('signatures_outing').on(table.outingId), unique('signatures_key').on(table.outingId, table.key)],
+  (table) => [
+    index('signatures_in_force').on(table.outingId, table.signedAt),
+    unique('signatures_key').on(table.outingId, table.key),
+  ],
 );
 
-/** Plans as they were left with somebody ashore, whole. Append-only: the newest of an outing is the one they have. */
+/** Plans as they were left with somebody ashore, whole. Append-only: the one of an outing that was left last is the one they have. */
 export const plansLeft = pgTable(
   'plans_left',
   {
@@ -117,8 +120,15 @@ export const plansLeft = pgTable(
       .references(() => outings.id),
     plan: jsonb().notNull(),
     leftAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
+    /** Hours of the plan, written by a trigger, so that plans that are out are found without reading the others. null: not readable. */
+    launchAt: timestamp({ withTimezone: true, mode: 'string' }),
+    callAt: timestamp({ withTimezone: true, mode: 'string' }),
   },
-  (table) => [index('plans_left_outing').on(table.outingId), unique('plans_left_key').on(table.outingId, table.key)],
+  (table) => [
+    index('plans_left_in_force').on(table.outingId, table.leftAt),
+    index('plans_left_call').on(table.callAt),
+    unique('plans_left_key').on(table.outingId, table.key),
+  ],
 );
 /** The page on which a plan can be watched, by its secret; one an outing. */
 export const watchPages = pgTable('watch_pages', {
@@ -169,13 +179,20 @@ export const outbox = pgTable(
     trouble: text().notNull().default(''),
     tries: integer().notNull().default(0),
   },
-  (table) => [index('outbox_outing').on(table.outingId)],
+  (table) => [
+    index('outbox_outing').on(table.outingId),
+    index('outbox_unsent')
+      .on(table.madeAt)
+      .where(sql`sent_at is null and to_address <> ''`),
+  ],
 );
 
 /** What was brought in from elsewhere, with what it took the place of, so that it can be taken back. */
 export const imports = pgTable('imports', {
   id: bigserial({ mode: 'number' }).primaryKey(),
   key: uuid().notNull().unique(),
+  /** Owner of what was imported, as it stands in the keys of rows: only they take it back. */
+  owner: text().notNull().default(''),
   at: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
   /** Each document that was written: its kind, name and version since, and what stood there before. */
   undo: jsonb().notNull(),

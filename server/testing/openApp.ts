@@ -1,5 +1,10 @@
 import type { FastifyInstance } from 'fastify';
+import { type SignedSnapshot, signedSnapshot } from '#core/signing/snapshot';
+import { noAnswers } from '#core/walkround/answers';
 import { buildApp } from '../app';
+import { libraryOf } from '../documents/library';
+import { isSetAside } from '../documents/store';
+import { stores } from '../documents/stores';
 import type { Database } from '../storage/open';
 import { loadDemo } from '../storage/demo';
 import { emptyDatabase } from './emptyDatabase';
@@ -34,4 +39,11 @@ export async function openApp({ withDemo }: { withDemo: boolean }): Promise<Test
       await close();
     },
   };
+}
+
+/** What a signature of an outing would stand on now, unanswered. */
+export async function snapshotOf({ db }: Pick<TestApp, 'db'>, id: string): Promise<SignedSnapshot> {
+  const kept = await stores(db).outings.get(id);
+  if (!kept || isSetAside(kept)) throw new Error(`There is no outing ${id}.`);
+  return signedSnapshot(kept.doc, (await libraryOf(db).read()).references, noAnswers);
 }

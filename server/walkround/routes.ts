@@ -7,7 +7,7 @@ import { sayBar } from '#core/judgement/gate';
 import { judgeFrozen, readFrozen } from '#core/signing/frozen';
 import { signedSnapshot } from '#core/signing/snapshot';
 import { EVENING_STANDS_DAYS, lastAnswers, standingAnswers, withEarlier } from '#core/walkround/answers';
-import { answerSchema, answeredAt } from '#core/walkround/answerSchema';
+import { answerSchema, answeredAt } from '#core/documents/answer';
 import type { Library } from '../documents/library';
 import { found, idParams } from '../documents/routes';
 import type { Stores } from '../documents/stores';

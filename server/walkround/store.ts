@@ -1,11 +1,11 @@
-import { createHash } from 'node:crypto';
 import { and, asc, desc, eq, gte, inArray, max, ne, sql } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
-import { canonical } from '#core/documents/canonical';
+import { readFrozen } from '#core/signing/frozen';
 import type { SignedSnapshot } from '#core/signing/snapshot';
-import { type Answer, answerSchema, answeredAt } from '#core/walkround/answerSchema';
+import { type Answer, answerSchema, answeredAt } from '#core/documents/answer';
 import type { Database } from '../storage/open';
 import { signatures, walkAnswers } from '../storage/schema';
+import { hashOf } from './snapshotHash';
 import { rowKey, scope } from '../people/scope';
 import { type Earlier } from '#core/walkround/answers';
 import { type Instant } from '#core/units/time';
@@ -17,6 +17,8 @@ export interface Signature {
   hash: string;
   /** What was signed, in the form of its time. */
   judged: unknown;
+  /** The same in today's form. */
+  snapshot: SignedSnapshot;
   /** Made without a network, by the clock of its device. */
   atWater: boolean;
 }
@@ -42,6 +44,7 @@ export interface WalkStore {
   ) => Promise<void>;
   /** Things found sound the evening before other outings since a moment, and not found wanting after. */
   earlier: (outingId: string, since: Instant) => Promise<Earlier[]>;
+  /** The signature in force: of those that can be read, the one signed last. */
   lastSignature: (outingId: string) => Promise<Signature | null>;
   /** How far the walk-rounds of these outings have grown: the same text, and nothing was added. */
   growth: (outingIds: readonly string[]) => Promise<ReadonlyMap<string, string>>;
@@ -50,13 +53,18 @@ export interface WalkStore {
 }
 
 export function walkStore(db: Database): WalkStore {
-  const asSignature = (row: typeof signatures.$inferSelect): Signature => ({
-    id: row.id,
-    signedAt: new Date(row.signedAt).toISOString(),
-    hash: row.hash,
-    judged: row.judged,
-    atWater: row.key !== null,
-  });
+  const asSignature = (row: typeof signatures.$inferSelect): Signature | null => {
+    const read = readFrozen(row.judged);
+    if ('why' in read) return null;
+    return {
+      id: row.id,
+      signedAt: new Date(row.signedAt).toISOString(),
+      hash: row.hash,
+      judged: row.judged,
+      snapshot: read.snapshot,
+      atWater: row.key !== null,
+    };
+  };
   const read = async (outingId: string): Promise<WalkRecord> => {
     const rows = await db
       .select()
@@ -103,22 +111,29 @@ export function walkStore(db: Database): WalkStore {
         )
         .orderBy(asc(walkAnswers.id));
       const sound = new Map<string, Earlier>();
-      for (const { stepId, verdict, at, clockAheadMs, recordedAt } of rows) {
+      const given = rows
+        .map((row) => ({ ...row, at: answeredAt(row.at, row.clockAheadMs, row.recordedAt) }))
+        .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+      for (const { stepId, verdict, at } of given) {
         const [kind, itemId = ''] = stepId.split(':');
         if (kind !== 'evening' && kind !== 'item') continue;
         if (verdict !== 'good') sound.delete(itemId);
-        else if (kind === 'evening') sound.set(itemId, { itemId, at: answeredAt(at, clockAheadMs, recordedAt) });
+        else if (kind === 'evening') sound.set(itemId, { itemId, at });
       }
       return [...sound.values()];
     },
     lastSignature: async (outingId) => {
-      const [row] = await db
-        .select()
-        .from(signatures)
-        .where(eq(signatures.outingId, rowKey(outingId)))
-        .orderBy(desc(signatures.id))
-        .limit(1);
-      return row ? asSignature(row) : null;
+      for (let at = 0; ; at += 1) {
+        const [row] = await db
+          .select()
+          .from(signatures)
+          .where(eq(signatures.outingId, rowKey(outingId)))
+          .orderBy(desc(signatures.signedAt), desc(signatures.id))
+          .limit(1)
+          .offset(at);
+        const read = row ? asSignature(row) : null;
+        if (!row || read) return read;
+      }
     },
     growth: async (outingIds) => {
       if (outingIds.length === 0) return new Map();
@@ -155,7 +170,3 @@ const ofOwner = (owner: string) =>
   owner === ''
     ? sql`position('~' in ${walkAnswers.outingId}) = 0`
     : sql`starts_with(${walkAnswers.outingId}, ${`${owner}~`})`;
-
-export function hashOf(snapshot: unknown): string {
-  return createHash('sha256').update(canonical(snapshot)).digest('hex');
-}

@@ -11,7 +11,10 @@ export function mailer(url: string, from: string): Post {
     const waiting = new Promise<never>((_, refuse) =>
       setTimeout(() => refuse(new Error('The mail server did not answer.')), WAIT_MS).unref(),
     );
-    transport ??= (await import('nodemailer')).createTransport(url, { from });
+    transport ??= (await import('nodemailer')).createTransport(
+      { url, connectionTimeout: WAIT_MS, greetingTimeout: WAIT_MS, socketTimeout: WAIT_MS },
+      { from },
+    );
     await Promise.race([transport.sendMail({ to, subject, text }), waiting]);
   };
 }

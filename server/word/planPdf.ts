@@ -38,6 +38,13 @@ export type Paper = 'A4' | 'LETTER';
 /** So much smaller letters, until it is one page. */
 const SIZES = [10.8, 9.6, 8.8, 8, 7.2, 6.4];
 
+/** Bytes that the largest QR code holds at the lowest correction (ISO/IEC 18004, version 40, L), with room for letters of two bytes. */
+const MOST_IN_QR = 1400;
+function codeWords(code: string, page: string): string {
+  if (code.length > MOST_IN_QR) return '';
+  return page === '' ? 'The plan as text, for a telephone.' : 'Where it can be watched.';
+}
+
 /** The plan as one page of paper, as it looks here. @param page its watch page; empty: none */
 export async function planPdf(plan: FloatPlan, paper: Paper, page: string, now: number): Promise<Buffer> {
   const press = await pressOf();
@@ -76,6 +83,7 @@ function definition(plan: FloatPlan, { paper, page, now, size, pages }: Setting)
   ];
   const half = Math.ceil(plan.sections.length / 2);
   const hours = sayHours(plan);
+  const code = page === '' ? plainText(plan) : page;
   return {
     pageSize: paper,
     pageMargins: [40, 34, 40, 34],
@@ -117,8 +125,8 @@ function definition(plan: FloatPlan, { paper, page, now, size, pages }: Setting)
           { svg: sketchOf(plan, INK, '#ffffff'), width: 250, font: 'Text' } as Content,
           {
             stack: [
-              { qr: page === '' ? plainText(plan) : page, fit: 96, foreground: INK },
-              set(page === '' ? 'The plan as text, for a telephone.' : 'Where it can be watched.', 'Text', {
+              ...(code.length > MOST_IN_QR ? [] : [{ qr: code, fit: 96, foreground: INK }]),
+              set(codeWords(code, page), 'Text', {
                 fontSize: 7.5,
                 color: SOFT,
                 margin: [0, 3, 0, 0],

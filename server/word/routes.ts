@@ -3,16 +3,17 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { instantText, text } from '#core/documents/field';
 import { messageKinds } from '#core/floatplan/message';
-import { floatPlanSchema } from '#core/floatplan/floatPlan';
-import { checkInSchema } from '#core/floatplan/checkIn';
+import { type FloatPlan, floatPlanSchema } from '#core/floatplan/floatPlan';
+import { checkInSchema } from '#core/documents/checkIn';
 import { type PlanState, statusOf } from '#core/floatplan/status';
 import { found, idParams } from '../documents/routes';
 import type { Stores } from '../documents/stores';
-import { problemSchema } from '../http/problem';
+import { Refusal, problemSchema } from '../http/problem';
 import { asHouse, isMine, plainId } from '../people/scope';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
-import { planPdf } from './planPdf';
+import type { PlanPage } from './planPdfWorker';
+import { workerCode, workerPool } from '../workers/pool';
 import { wordStore } from './store';
 import { type Watch, isWatched, pagePath } from './watch';
 import { noPage, watchPage } from './watchPage';
@@ -39,6 +40,8 @@ const wordSchema = z.object({
   ),
   /** Whether messages leave this house; else they are only shown. */
   mails: z.boolean(),
+  /** Plans left of this outing that cannot be read: they are kept, and count for nothing. */
+  unreadable: z.int(),
 });
 const outSchema = z.object({
   out: z.array(
@@ -57,6 +60,17 @@ const outSchema = z.object({
 /** What comes before a path: scheme, name and port. */
 const baseText = text(200).regex(/^https?:\/\/[^\s/?#]+$/, 'The address of this house as your browser has it.');
 const MOST_CHECK_INS = 50;
+/** Characters of a plan that goes on a page of paper: some seven times what an ordinary one has. */
+const MOST_ON_PAPER = 20_000;
+/** Setting pages: one after another, beside the server's thread. */
+const press = workerPool<PlanPage, Uint8Array>(workerCode('planPdfWorker', import.meta.url), {
+  ...{ atOnce: 1, waiting: 10, longestMs: 20_000, heapMb: 512 },
+});
+
+/** The characters of everything that is read on a plan. */
+function wordsIn({ way: _way, land: _land, ...words }: FloatPlan): number {
+  return JSON.stringify(words).length;
+}
 
 /** Plans left ashore: kept, watched, and heard from. Only what was shown is sent here, and only that is shown again. */
 export function wordRoutes(
@@ -85,6 +99,7 @@ export function wordRoutes(
       state: status?.state ?? null,
       messages,
       mails,
+      unreadable: await words.unreadablePlans(id),
     };
   };
 
@@ -199,11 +214,18 @@ export function wordRoutes(
           /** The address of its watch page; empty: none. */
           page: text(300),
         }),
-        response: { 200: z.unknown(), 400: problemSchema },
+        response: { 200: z.unknown(), 400: problemSchema, 413: problemSchema, 503: problemSchema },
       },
     },
-    async ({ body: { plan, paper, page } }, reply) =>
-      reply.type('application/pdf').send(await planPdf(plan, paper, page, now())),
+    async ({ body: { plan, paper, page } }, reply) => {
+      if (wordsIn(plan) > MOST_ON_PAPER)
+        throw new Refusal(413, 'Too much', 'This plan holds more than a page of paper can.', [
+          { field: 'plan', message: `At most ${MOST_ON_PAPER} characters.` },
+        ]);
+      const [bytes] = await press.run({ plan, paper, page, now: now() });
+      if (!bytes) throw new Error('No page was made.');
+      return reply.type('application/pdf').send(Buffer.from(bytes));
+    },
   );
   app.get(
     '/watch/:token',

@@ -1,12 +1,13 @@
 import { randomBytes } from 'node:crypto';
-import { type SQL, and, asc, desc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
+import { type SQL, and, asc, desc, eq, gt, inArray, isNotNull, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import { type FloatPlan, floatPlanSchema } from '#core/floatplan/floatPlan';
-import type { Message, MessageKind } from '#core/floatplan/message';
-import { type CheckIn, checkInSchema } from '#core/floatplan/checkIn';
-import { answeredAt } from '#core/walkround/answerSchema';
+import { type Message, type MessageKind, messageKinds } from '#core/floatplan/message';
+import { type CheckIn, checkInSchema } from '#core/documents/checkIn';
+import { DAY_MS, HOUR_MS, type Instant } from '#core/units/time';
+import { answeredAt } from '#core/documents/answer';
 import type { Database } from '../storage/open';
 import { rowKey } from '../people/scope';
-import { checkIns, outbox, plansLeft, watchPages } from '../storage/schema';
+import { checkIns, outbox, outings, plansLeft, watchPages } from '../storage/schema';
 
 export interface LeftPlan {
   id: number;
@@ -29,8 +30,18 @@ export interface KeptMessage extends Message {
 
 /** Letters of a secret: 192 bits, which nobody guesses. */
 const SECRET_BYTES = 24;
-/** A message that cannot be sent is tried so often, and then only shown. */
-const MOST_TRIES = 20;
+/** How old a message may be and still be sent; after that it is only shown. An alarm of last year would send people out for nothing. */
+const SENT_WITHIN_MS: Record<MessageKind, number> = {
+  left: DAY_MS,
+  late: 6 * HOUR_MS,
+  overdue: 3 * DAY_MS,
+  home: DAY_MS,
+};
+/** After the first failed attempt a message is tried again so many seconds after it was made; then three times as many, seven, fifteen. */
+const FIRST_WAIT_S = 15;
+/** When a check-in was said, by the server's clock, in SQL: `answeredAt` of the walk-round says the same. */
+const saidAt = (row: 'home' | 'undo') =>
+  sql.raw(`least(${row}.at + coalesce(${row}.clock_ahead_ms, 0) * interval '1 millisecond', ${row}.recorded_at)`);
 
 /** Plans left ashore, what was heard since, and what was written to whoever has them. */
 export function wordStore(db: Database) {
@@ -44,6 +55,19 @@ export function wordStore(db: Database) {
   const planIn = (row: typeof plansLeft.$inferSelect): LeftPlan | null => {
     const read = floatPlanSchema.safeParse(row.plan);
     return read.success ? { id: row.id, outingId: row.outingId, leftAt: iso(row.leftAt), plan: read.data } : null;
+  };
+  const newestReadable = async (outingKey: string): Promise<LeftPlan | null> => {
+    for (let at = 0; ; at += 1) {
+      const [row] = await db
+        .select()
+        .from(plansLeft)
+        .where(eq(plansLeft.outingId, outingKey))
+        .orderBy(desc(plansLeft.leftAt), desc(plansLeft.id))
+        .limit(1)
+        .offset(at);
+      const read = row ? planIn(row) : null;
+      if (!row || read) return read;
+    }
   };
   const pageWhere = async (is: SQL): Promise<WatchPage | null> => {
     const [row] = await db.select().from(watchPages).where(is);
@@ -70,34 +94,54 @@ export function wordStore(db: Database) {
     return all;
   };
   return {
-    /** The plan that somebody has; null: nobody was left one. */
-    plan: async (outingId: string): Promise<LeftPlan | null> => {
-      const [row] = await db
-        .select()
-        .from(plansLeft)
-        .where(eq(plansLeft.outingId, rowKey(outingId)))
-        .orderBy(desc(plansLeft.id))
-        .limit(1);
-      return row ? planIn(row) : null;
-    },
-    /** Of every outing the plan that somebody has, where its launch is before one moment and its hour to call after another. */
-    plans: async ({ launchBefore, callAfter }: { launchBefore: string; callAfter: string }): Promise<LeftPlan[]> => {
-      const newest = db
-        .selectDistinctOn([plansLeft.outingId])
-        .from(plansLeft)
-        .orderBy(plansLeft.outingId, desc(plansLeft.id))
-        .as('newest');
-      const time = (name: string) => sql`(${newest.plan} -> 'times' ->> ${name})::timestamptz`;
+    /** The plan that somebody has: of those that can be read, the one left last. null: nobody was left one. */
+    plan: async (outingId: string): Promise<LeftPlan | null> => newestReadable(rowKey(outingId)),
+    /** How many of the plans left of an outing cannot be read. They are kept, and count for nothing. */
+    unreadablePlans: async (outingId: string): Promise<number> => {
       const rows = await db
         .select()
-        .from(newest)
+        .from(plansLeft)
+        .where(eq(plansLeft.outingId, rowKey(outingId)));
+      return rows.filter((row) => planIn(row) === null).length;
+    },
+    /**
+     * Plans in force of outings that are waited for: launched before one moment, to be called after another, not logged or deleted, and not
+     * said to be home since the plan was left.
+     */
+    waitedFor: async ({
+      launchBefore,
+      callAfter,
+    }: {
+      launchBefore: string;
+      callAfter: string;
+    }): Promise<LeftPlan[]> => {
+      const inForce = db
+        .selectDistinctOn([plansLeft.outingId])
+        .from(plansLeft)
+        .where(isNotNull(plansLeft.callAt))
+        .orderBy(plansLeft.outingId, desc(plansLeft.leftAt), desc(plansLeft.id))
+        .as('in_force');
+      const rows = await db
+        .select()
+        .from(inForce)
         .where(
           and(
-            sql`${time('launchAt')} < ${launchBefore}::timestamptz`,
-            sql`${time('callAt')} > ${callAfter}::timestamptz`,
+            lt(inForce.launchAt, launchBefore),
+            gt(inForce.callAt, callAfter),
+            sql`exists (select 1 from ${outings} where ${outings.id} = ${inForce.outingId} and ${outings.deletedAt} is null
+              and coalesce(jsonb_typeof(${outings.doc} -> 'log'), 'null') = 'null')`,
+            // A "taken back" may undo the "home": then the plan is read, and its status decides.
+            sql`not exists (select 1 from ${checkIns} home where home.outing_id = ${inForce.outingId} and home.what = 'home'
+              and ${saidAt('home')} >= ${inForce.leftAt} and not exists (select 1 from ${checkIns} undo
+                where undo.outing_id = home.outing_id and undo.what = 'taken back' and ${saidAt('undo')} >= ${saidAt('home')}))`,
           ),
         );
-      return rows.flatMap((row) => planIn(row) ?? []);
+      const plans: LeftPlan[] = [];
+      for (const row of rows) {
+        const plan = planIn(row) ?? (await newestReadable(row.outingId));
+        if (plan) plans.push(plan);
+      }
+      return plans;
     },
     /** A plan whose key is known already is not left twice. @returns whether it is new */
     leave: async (outingId: string, key: string, plan: FloatPlan, leftAt: string): Promise<boolean> => {
@@ -161,14 +205,27 @@ export function wordStore(db: Database) {
         .orderBy(asc(outbox.id));
       return rows.map(asMessage);
     },
-    unsent: async (): Promise<KeptMessage[]> => {
+    /** Messages to send now, those tried least first. Each is tried again after a wait that doubles, until it is too old to help. */
+    due: async (now: Instant, most: number): Promise<KeptMessage[]> => {
+      const at = new Date(now).toISOString();
+      const fresh = messageKinds.map(
+        (kind) =>
+          sql`(${outbox.kind} = ${kind} and ${outbox.madeAt} > ${new Date(now - SENT_WITHIN_MS[kind]).toISOString()}::timestamptz)`,
+      );
       const rows = await db
         .select()
         .from(outbox)
-        .where(and(isNull(outbox.sentAt), lt(outbox.tries, MOST_TRIES)))
-        .orderBy(asc(outbox.id))
-        .limit(50);
-      return rows.map(asMessage).filter(({ toAddress }) => toAddress !== '');
+        .where(
+          and(
+            isNull(outbox.sentAt),
+            ne(outbox.toAddress, ''),
+            or(...fresh),
+            sql`${outbox.madeAt} + ${FIRST_WAIT_S} * interval '1 second' * (power(2, least(${outbox.tries}, 30)) - 1) <= ${at}::timestamptz`,
+          ),
+        )
+        .orderBy(asc(outbox.tries), asc(outbox.id))
+        .limit(most);
+      return rows.map(asMessage);
     },
     /** Takes a message for sending; false: another process has it. */
     take: async ({ id, tries }: KeptMessage): Promise<boolean> => {

@@ -2,15 +2,15 @@ import type { MessageKind } from '#core/floatplan/message';
 import { plainText } from '#core/floatplan/plainText';
 import { type PlanStatus, sayStatus, statusOf, whatToDo } from '#core/floatplan/status';
 import { DAY_MS } from '#core/units/time';
-import { isSetAside } from '../documents/store';
-import { stores } from '../documents/stores';
 import type { Database } from '../storage/open';
 import { asHouse } from '../people/scope';
-import { type LeftPlan, type WatchPage, wordStore } from './store';
+import { type KeptMessage, type LeftPlan, type WatchPage, wordStore } from './store';
 
 /** A page of an outing that came home stays so long; one of which nothing was heard, longer. */
 const AFTER_HOME_MS = DAY_MS;
 const UNHEARD_MS = 14 * DAY_MS;
+/** Messages sent side by side. */
+const SENT_AT_ONCE = 8;
 
 /** Whether a page may be looked at: neither switched off nor a day past coming home. */
 export function isWatched(page: Pick<WatchPage, 'offAt'>, status: PlanStatus, now: number): boolean {
@@ -28,10 +28,16 @@ export type Post = (message: { to: string; subject: string; text: string }) => P
 
 /**
  * Keeps the clock of all plans that are out: writes what is late and overdue, each once, and sends what is written where there is a way.
- * Several processes may do so at once. @param post null: nothing is sent, only written and shown
+ * Several processes may do so at once.
+ * @param post null: nothing is sent, only written and shown
+ * @param failed told of a plan for which nothing could be written
  */
-export function watchOver(db: Database, now: () => number, post: Post | null) {
-  const outings = stores(db).outings;
+export function watchOver(
+  db: Database,
+  now: () => number,
+  post: Post | null,
+  failed: (error: unknown, outingId: string) => void = () => undefined,
+) {
   const words = wordStore(db);
   const write = async (left: LeftPlan, kind: MessageKind, mark: string, text: string, subject: string) => {
     const { contact } = left.plan;
@@ -66,11 +72,15 @@ export function watchOver(db: Database, now: () => number, post: Post | null) {
       .join('\n')
       .trim();
   };
-  /** Nobody waits for an outing that was written up ashore, or taken away. */
-  const isOver = async (outingId: string) => {
-    const kept = await outings.get(outingId);
-    // One that cannot be read is waited for all the same.
-    return !kept || (!isSetAside(kept) && kept.doc.log !== null);
+  const sendOne = async (message: KeptMessage, by: Post) => {
+    if (!(await words.take(message))) return;
+    const { id, toAddress, subject, body } = message;
+    try {
+      await by({ to: toAddress, subject, text: body });
+      await words.sent(id, new Date(now()).toISOString());
+    } catch (error) {
+      await words.failed(id, error instanceof Error ? error.message : String(error));
+    }
   };
   return {
     /** Plans of those who are out, that somebody has and waits for, each as it stands. */
@@ -78,7 +88,7 @@ export function watchOver(db: Database, now: () => number, post: Post | null) {
       asHouse(async () => {
         const at = now();
         const list: { left: LeftPlan; status: PlanStatus }[] = [];
-        const plans = await words.plans({
+        const plans = await words.waitedFor({
           launchBefore: new Date(at + DAY_MS).toISOString(),
           callAfter: new Date(at - UNHEARD_MS).toISOString(),
         });
@@ -86,8 +96,7 @@ export function watchOver(db: Database, now: () => number, post: Post | null) {
         for (const left of plans) {
           const status = statusOf(left.plan, heard.get(left.outingId) ?? [], at);
           const isOut = status.state !== 'left' && status.state !== 'home';
-          const waits = isOut && at <= status.callAt + UNHEARD_MS;
-          if (waits && !(await isOver(left.outingId))) list.push({ left, status });
+          if (isOut && at <= status.callAt + UNHEARD_MS) list.push({ left, status });
         }
         return list;
       }),
@@ -114,29 +123,28 @@ export function watchOver(db: Database, now: () => number, post: Post | null) {
           `Home: ${left.plan.who || left.plan.title}`,
         );
       }),
+    /** Writes what is late and overdue, each once. A plan that fails is logged and holds up no other. */
     async tick(): Promise<void> {
       for (const { left, status } of await this.out()) {
         if (status.state !== 'late' && status.state !== 'overdue') continue;
         const name = left.plan.who || left.plan.title;
-        await write(
-          left,
-          status.state,
-          `${status.state}:${left.outingId}:${status.callAt}`,
-          await toldOf(left, status),
-          status.state === 'late' ? `Late: ${name}` : `Overdue, call now: ${name}`,
-        );
-      }
-      if (!post) return;
-      for (const message of await words.unsent()) {
-        if (!(await words.take(message))) continue;
-        const { id, toAddress, subject, body } = message;
         try {
-          await post({ to: toAddress, subject, text: body });
-          await words.sent(id, new Date(now()).toISOString());
+          await write(
+            left,
+            status.state,
+            `${status.state}:${left.outingId}:${status.callAt}`,
+            await toldOf(left, status),
+            status.state === 'late' ? `Late: ${name}` : `Overdue, call now: ${name}`,
+          );
         } catch (error) {
-          await words.failed(id, error instanceof Error ? error.message : String(error));
+          failed(error, left.outingId);
         }
       }
+    },
+    /** Sends what is written and not sent, several at once, so that a message that hangs holds up no other. */
+    async send(): Promise<void> {
+      if (!post) return;
+      await Promise.all((await words.due(now(), SENT_AT_ONCE)).map((message) => sendOne(message, post)));
     },
   };
 }

@@ -6,6 +6,7 @@ import type { FloatPlan } from '#core/floatplan/floatPlan';
 import { DAY_MS, HOUR_MS } from '#core/units/time';
 import { type TestApp, openApp } from '../testing/openApp';
 import { planPdf } from './planPdf';
+import { wordStore } from './store';
 import { type Post, watchOver } from './watch';
 
 let house: TestApp;
@@ -136,6 +137,10 @@ describe('the clock of a plan', () => {
       sent.push(`${to} ${subject}`);
     };
     const watch = watchOver(house.db, house.now, mail);
+    const look = async () => {
+      await watch.tick();
+      await watch.send();
+    };
     const { left } = await wordOf();
     const plan = left?.plan as FloatPlan;
     const toHome = Date.parse(plan.times.homeAt) - house.now();
@@ -146,12 +151,12 @@ describe('the clock of a plan', () => {
     );
 
     house.wait(toHome + 60_000);
-    await watch.tick();
+    await look();
     expect((await wordOf()).state).toBe('late');
     house.wait(HOUR_MS);
     // Two processes look at once.
-    await Promise.all([watch.tick(), watchOver(house.db, house.now, mail).tick()]);
-    await watch.tick();
+    await Promise.all([look(), watchOver(house.db, house.now, mail).tick()]);
+    await look();
     const { state, messages, page } = await wordOf();
     expect(state).toBe('overdue');
     const mine = messages.filter(({ kind }) => kind === 'late' || kind === 'overdue');
@@ -162,8 +167,9 @@ describe('the clock of a plan', () => {
     expect((await get(pathOf(page))).body).toContain('Overdue');
 
     silent = false;
-    await watch.tick();
-    await watch.tick();
+    house.wait(60_000);
+    await look();
+    await look();
     expect(sent.filter((one) => one.includes('Overdue, call now'))).toEqual([
       'contact@sample.example Overdue, call now: Sample Angler',
     ]);
@@ -216,6 +222,100 @@ describe('the clock of a plan', () => {
     const heard = Object.fromEntries(out.map((one) => [one.outingId, one.heard?.what]));
     expect(heard).toMatchObject({ [ID]: 'afloat', 'cod-wreck': 'well' });
     expect(heard).not.toHaveProperty('zander-dusk');
+  });
+});
+
+describe('messages', () => {
+  const to = (n: number) => `contact-${n}@sample.example`;
+  const written = (mark: string, more: Partial<Parameters<ReturnType<typeof wordStore>['write']>[0]>) =>
+    wordStore(house.db).write({
+      ...{ mark, outingId: ID, kind: 'overdue', toName: '', toAddress: '', subject: mark, body: '' },
+      ...{ madeAt: new Date(house.now()).toISOString(), ...more },
+    });
+  const sentBy = () => {
+    const sent: string[] = [];
+    const post: Post = async ({ subject }) => {
+      await Promise.resolve();
+      sent.push(subject);
+    };
+    return { sent, watch: watchOver(house.db, house.now, post) };
+  };
+  it('without an address hold back none that has one', async () => {
+    for (let i = 0; i < 60; i += 1) await written(`none-${i}`, {});
+    await written('with', { toAddress: to(0) });
+    const { sent, watch } = sentBy();
+    await watch.send();
+    expect(sent).toContain('with');
+    expect(sent.filter((one) => one.startsWith('none'))).toEqual([]);
+  });
+  it.each([
+    ['left', 24],
+    ['late', 6],
+    ['overdue', 72],
+    ['home', 24],
+  ] as const)('of the kind %s are sent within %i hours, and then only shown', async (kind, hours) => {
+    const madeAt = (before: number) => new Date(house.now() - hours * HOUR_MS - before).toISOString();
+    await written(`${kind}-young`, { kind, toAddress: to(1), madeAt: madeAt(-1000) });
+    await written(`${kind}-old`, { kind, toAddress: to(1), madeAt: madeAt(1000) });
+    const { sent, watch } = sentBy();
+    await watch.send();
+    expect(sent).toContain(`${kind}-young`);
+    expect(sent).not.toContain(`${kind}-old`);
+  });
+  it('go side by side: one that hangs holds up no other, and one that fails is tried again after a wait that doubles', async () => {
+    await written('hangs', { toAddress: 'hangs@sample.example' });
+    await written('goes', { toAddress: to(2) });
+    const tried: string[] = [];
+    let release = () => {};
+    const hanging = new Promise<void>((_, fail) => {
+      release = () => fail(new Error('The mail server did not answer.'));
+    });
+    const watch = watchOver(house.db, house.now, async ({ subject }) => {
+      tried.push(subject);
+      if (subject === 'hangs') await hanging;
+    });
+    const sending = watch.send();
+    const isSent = async () => (await wordOf()).messages.some((one) => one.subject === 'goes' && one.sentAt !== null);
+    await expect.poll(isSent).toBe(true);
+    release();
+    await sending;
+    await watch.send();
+    expect(tried.filter((one) => one === 'hangs')).toHaveLength(1);
+    for (const [wait, times] of [
+      [16_000, 2],
+      [16_000, 2],
+      [16_000, 3],
+    ] as const) {
+      house.wait(wait);
+      await watch.send();
+      expect(tried.filter((one) => one === 'hangs')).toHaveLength(times);
+    }
+  });
+});
+
+describe('plans that are over', () => {
+  it('are not read: said to be home, logged, or deleted', async () => {
+    const hours = (n: number) => new Date(house.now() + n * HOUR_MS).toISOString();
+    const times = { launchAt: hours(-1), turnAt: null, homeAt: hours(2), callAt: hours(3) };
+    const madeAt = new Date(house.now()).toISOString();
+    const { plan } = (await wordOf()).left ?? {};
+    await post(`/api/outings/${ID}/word`, { key: randomUUID(), plan: { ...plan, times, madeAt }, base });
+    const read = async () =>
+      (await wordStore(house.db).waitedFor({ launchBefore: hours(0), callAfter: hours(-300) })).map(
+        ({ outingId }) => outingId,
+      );
+    house.wait(60_000);
+    expect(await read()).toContain(ID);
+    await checkIn('home');
+    expect(await read()).not.toContain(ID);
+    house.wait(60_000);
+    await checkIn('taken back');
+    expect(await read()).toContain(ID);
+    const { version } = (await get(`/api/outings/${ID}`)).json<{ version: number }>();
+    await house.app.inject({ method: 'DELETE', url: `/api/outings/${ID}?version=${version}` });
+    expect(await read()).not.toContain(ID);
+    await post(`/api/outings/${ID}/restore`, {});
+    expect(await read()).toContain(ID);
   });
 });
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Answer } from '#core/walkround/answerSchema';
+import type { Answer } from '#core/documents/answer';
 import { ApiError } from '../documents/api';
 import { AnswerQueue } from './answerQueue';
 

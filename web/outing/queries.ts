@@ -3,7 +3,7 @@ import useSWR from 'swr';
 import { later } from '../documents/useDocumentEditor';
 import type { Outing } from '#core/documents/outing';
 import { clockAheadMs } from '../ui/clock';
-import type { Answer, Verdict } from '#core/walkround/answerSchema';
+import type { Answer, Verdict } from '#core/documents/answer';
 import { type SignedSnapshot, openSnapshot } from '#core/signing/snapshot';
 import type { Versioned } from '#core/documents/kept';
 import { type ApiError, request } from '../documents/api';

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { clockAt, dateAt, instantOf } from '#core/units/time';
 import { plural } from '#core/units/words';
-import type { Verdict } from '#core/walkround/answerSchema';
+import type { Verdict } from '#core/documents/answer';
 import { useToast } from '../../../ui/Toast';
 import { WhenField } from '../../../ui/WhenField';
 import { useDesk } from '../../desk';

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import { places } from '#core/catalog/gear/places';
-import type { Verdict } from '#core/walkround/answerSchema';
+import type { Verdict } from '#core/documents/answer';
 import type { Step } from '#core/walkround/steps';
 import { useDesk } from '../../desk';
 import { BoatOutline } from './BoatOutline';

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { clockAt } from '#core/units/time';
 import { duration, plural } from '#core/units/words';
-import { clocksApart } from '#core/walkround/answerSchema';
+import { clocksApart } from '#core/documents/answer';
 import { clockAheadMs } from '../../../ui/clock';
 import type { WalkRecord } from '../../queries';
 import { useThemeChoice } from '../../../app/themeChoice';

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { CheckInKind } from '#core/floatplan/checkIn';
+import type { CheckInKind } from '#core/documents/checkIn';
 import { sayMoment, sayStatus, whatToDo } from '#core/floatplan/status';
 import { HOUR_MS } from '#core/units/time';
 import { plural } from '#core/units/words';

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
 import useSWR, { useSWRConfig } from 'swr';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import type { Message } from '#core/floatplan/message';
-import type { CheckIn, CheckInKind } from '#core/floatplan/checkIn';
+import type { CheckIn, CheckInKind } from '#core/documents/checkIn';
 import { statusOf } from '#core/floatplan/status';
 import { type ApiError, request } from '../../../documents/api';
 import { later } from '../../../documents/useDocumentEditor';

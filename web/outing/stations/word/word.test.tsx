@@ -3,7 +3,7 @@ import { userEvent } from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { demo } from '#core/demo/demo';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
-import type { CheckIn } from '#core/floatplan/checkIn';
+import type { CheckIn } from '#core/documents/checkIn';
 import { statusOf } from '#core/floatplan/status';
 import { type Desk, DeskContext } from '../../desk';
 import { FromWater } from './FromWater';

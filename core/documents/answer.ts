@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { instantText, lineText } from '../documents/field';
+import { instantText, lineText } from './field';
 
 export const verdicts = ['good', 'fault', 'not here'] as const;
 export type Verdict = (typeof verdicts)[number];

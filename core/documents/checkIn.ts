@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { instantText } from '../documents/field';
+import { instantText } from './field';
 
 /** What an angler says from the water, one press each. */
 const checkInKinds = ['afloat', 'well', 'home', 'taken back'] as const;
