@@ -19,6 +19,8 @@ import { sampleRoutes } from './documents/sampleRoutes';
 import { setAsideRoutes } from './documents/setAsideRoutes';
 import { readJson } from './http/json';
 import { type Serving, guard } from './http/guard';
+import { refuseWhenOutdated } from './http/outdated';
+import { type BodyLimits, cutSlowBodies } from './http/slowBodies';
 import { InvalidInput, handleErrors } from './http/problem';
 import { keepDoor } from './people/door';
 import { noAccounts } from './people/comingIn';
@@ -56,6 +58,14 @@ export interface AppParts {
   backups?: Backups;
   /** How often it is asked whether one is due, ms; 0: never. */
   backupEveryMs?: number;
+  /** How often passes and tries that are over are taken away, ms; 0: never. */
+  sweepEveryMs?: number;
+  /** Whether a newer program has changed the database since; left out: none can have. */
+  isOutdated?: () => Promise<boolean>;
+  /** How often that is asked, ms; 0: never. */
+  outdatedEveryMs?: number;
+  /** How slowly a body may come; left out: as slowly as a telephone with a bad signal sends. */
+  bodyLimits?: BodyLimits;
 }
 
 const BODY_LIMIT = 2 * 1024 * 1024;
@@ -73,6 +83,10 @@ export async function buildApp({
   trusted = [],
   backups = backupsOf(db, null, now),
   backupEveryMs = 0,
+  sweepEveryMs = 0,
+  isOutdated = () => Promise.resolve(false),
+  outdatedEveryMs = 0,
+  bodyLimits,
 }: AppParts): Promise<FastifyInstance> {
   const options = {
     logger: log ? { level: 'warn' } : false,
@@ -90,12 +104,16 @@ export async function buildApp({
   app.setSerializerCompiler(serializerCompiler);
   handleErrors(app);
   guard(app, serving);
+  cutSlowBodies(app, bodyLimits);
   readJson(app);
+  again(app, outdatedEveryMs, 'the version of the data could not be read', refuseWhenOutdated(app, isOutdated));
   const people = peopleStore(db, now);
   if (accounts) await keepDoor(app, people);
   // What the browser's clock says is compared with this one.
-  app.addHook('onSend', (_request, reply, _payload, done) => {
+  app.addHook('onSend', (request, reply, _payload, done) => {
     reply.header('x-tally-now', String(now()));
+    // What is answered is somebody's: no cache between keeps it, unless the route says which may.
+    if (request.url.startsWith('/api/') && !reply.hasHeader('cache-control')) reply.header('cache-control', 'no-store');
     done();
   });
   await app.register(helmet, {
@@ -104,6 +122,8 @@ export async function buildApp({
         defaultSrc: ["'self'"],
         styleSrc: ["'self'", "'unsafe-inline'"],
         imgSrc: ["'self'", 'data:'],
+        // Of itself the library allows any host here.
+        fontSrc: ["'self'", 'data:'],
         workerSrc: ["'self'", 'blob:'],
         // Served over plain HTTP on the own machine: nothing to upgrade to.
         upgradeInsecureRequests: null,
@@ -134,7 +154,8 @@ export async function buildApp({
     now: new Date(now()).toISOString(),
   }));
   if (accounts) {
-    peopleRoutes(app, { db, now, secure: tls !== null });
+    const { sweep } = peopleRoutes(app, { db, now, secure: tls !== null, names: serving.names });
+    again(app, sweepEveryMs, 'what is over could not be taken away', sweep);
     partyRoutes(app, { db, stores: from, library, walks, people, now });
   } else noAccounts(app);
   referenceRoutes(app, from, library);

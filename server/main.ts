@@ -5,6 +5,7 @@ import { buildApp } from './app';
 import { backupsOf } from './backup/daily';
 import { type PeopleStore, peopleStore } from './people/store';
 import { openFrom } from './storage/openFrom';
+import { isNewerThan } from './storage/schemaVersion';
 import { loadDemo } from './storage/demo';
 import { PlainError, systemCode } from './http/plainError';
 import { mailer } from './word/mail';
@@ -31,6 +32,12 @@ const GRACE_MS = 1000;
 const WATCH_MS = 15_000;
 /** How often it is asked whether the last backup is a day old. */
 const BACKUP_MS = 60_000;
+/** How often what is over is taken away, and how often it is asked whether a newer program has changed the data. */
+const SWEEP_MS = 10 * 60_000;
+const OUTDATED_MS = 60_000;
+
+// A promise that nobody waited for and that failed is a fault of ours, and none for which everyone is sent away.
+process.on('unhandledRejection', (reason) => console.error('A failure that nobody waited for:', reason));
 
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
@@ -41,7 +48,8 @@ async function main(): Promise<void> {
   let backUp: (() => void) | null = null;
   let asked = false;
   process.on('SIGUSR2', () => (backUp ? backUp() : (asked = true)));
-  const { db, close, unlock } = await openFrom(settings, join(root, 'server/storage/migrations'));
+  const migrations = join(root, 'server/storage/migrations');
+  const { db, close, unlock } = await openFrom(settings, migrations);
   const now = () => Date.now();
   if (settings.demo && (await loadDemo(db, now()))) console.log('The database was empty: the demo data is in it now.');
   const backups = backupsOf(db, settings.backups, now);
@@ -49,6 +57,9 @@ async function main(): Promise<void> {
     db,
     backups,
     backupEveryMs: BACKUP_MS,
+    sweepEveryMs: SWEEP_MS,
+    isOutdated: () => isNewerThan(db, migrations),
+    outdatedEveryMs: OUTDATED_MS,
     now,
     webRoot: join(root, 'dist/web'),
     log: true,

@@ -87,6 +87,22 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
   }, 120_000);
 
   // These wait more than they work: side by side.
+  it.concurrent('is waited for while another start migrates it, longer than any statement may take', async () => {
+    const url = await newDatabase('slow');
+    const holder = new Pool({ connectionString: url, max: 1 });
+    const client = await holder.connect();
+    await client.query('select pg_advisory_lock(7401)');
+    let done = false;
+    const opening = openServer(url, MIGRATIONS).finally(() => {
+      done = true;
+    });
+    await new Promise((wait) => setTimeout(wait, 11_000));
+    expect(done).toBe(false);
+    client.release(true);
+    await holder.end();
+    await (await opening).close();
+  }, 120_000);
+
   it.concurrent('may break a connection off in the middle of a transaction: the server goes on', async () => {
     const url = await newDatabase('broken');
     const running = await startServer({ DATABASE_URL: url });

@@ -9,7 +9,8 @@ import { documentStore } from '../documents/store';
 import { openEmbedded } from '../storage/open';
 import * as schema from '../storage/schema';
 import { walkStore } from '../walkround/store';
-import { type TestApp, openApp } from '../testing/openApp';
+import { PASSWORD, Visitor, openClub } from '../testing/club';
+import { type TestApp, openApp, snapshotOf } from '../testing/openApp';
 import { emptyHouse } from '../testing/makeDump';
 import { startServer } from '../testing/startServer';
 import { bytesOf, pack, textOf, unpack } from '../storage/archive';
@@ -68,18 +69,39 @@ describe('a backup', () => {
     const bytes = await makeBackup(house.db, house.now());
     const backup = await readBackup(bytes, await migrationsOf(empty.db));
     expect(backup.manifest.madeAt).toBe(new Date(house.now()).toISOString());
-    await restoreBackup(empty.db, backup);
+    await restoreBackup(empty.db, backup, house.now());
     const back = await whole(empty);
     expect(back).toEqual(await whole(house));
     expect(back.outings).toContainEqual(expect.objectContaining({ id: 'zander-dusk', deleted_at: expect.any(String) }));
     for (const name of ['signatures', 'check_ins', 'plans_left', 'watch_pages']) expect(back[name]).not.toEqual([]);
-    await walkStore(empty.db).sign(OUTING, { outing: 'later' } as never, new Date(house.now()).toISOString());
-    expect((await walkStore(empty.db).lastSignature(OUTING))?.judged).toEqual({ outing: 'later' });
+    const later = await snapshotOf(empty, OUTING);
+    await walkStore(empty.db).sign(OUTING, later, new Date(house.now() + 1000).toISOString());
+    expect((await walkStore(empty.db).lastSignature(OUTING))?.judged).toEqual(later);
     // A server that runs on it reads all of it.
     const page = await empty.app.inject({ url: '/api/references' });
     expect(page.json<{ items: { changed: unknown[] } }>().items.changed.length).toBeGreaterThan(100);
-    await restoreBackup(empty.db, backup);
+    await restoreBackup(empty.db, backup, house.now());
     expect(await whole(empty)).toEqual(await whole(house));
+  });
+
+  it('lets nobody in by what let them in then, nor twice by a code that was used since', async () => {
+    const club = await openClub();
+    const ada = await club.keeper();
+    const { codes } = (await ada.post('/api/recovery-codes', { password: PASSWORD })).json<{ codes: string[] }>();
+    const { token } = (await ada.post('/api/invitations', { note: '' })).json<{ token: string }>();
+    const backup = await readBackup(await makeBackup(club.db, club.now()), await migrationsOf(club.db));
+    const recover = () =>
+      new Visitor(club.app).post('/api/recover', { name: 'Ada', code: codes[0], password: PASSWORD });
+    expect((await recover()).statusCode).toBe(200);
+    await restoreBackup(club.db, backup, club.now());
+    expect((await ada.get('/api/references')).statusCode).toBe(401);
+    expect((await recover()).statusCode).toBe(401);
+    const join = { token, name: 'Ben', password: PASSWORD };
+    expect((await new Visitor(club.app).post('/api/join', join)).statusCode).toBe(404);
+    expect((await new Visitor(club.app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode).toBe(
+      200,
+    );
+    await club.close();
   });
 
   it('changes nothing when one row of it cannot come back', async () => {
@@ -88,7 +110,7 @@ describe('a backup', () => {
     const backup = await readBackup(await pack(files), await migrationsOf(house.db));
     const outbox = 'tables/walk_answers.jsonl';
     const broken = { ...backup, files: { ...backup.files, [outbox]: bytesOf('{"id":1,"outing_id":"nowhere"}') } };
-    await expect(restoreBackup(house.db, broken)).rejects.toThrow();
+    await expect(restoreBackup(house.db, broken, house.now())).rejects.toThrow();
     expect(await whole(house)).toEqual(before);
   });
 

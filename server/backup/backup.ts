@@ -1,10 +1,10 @@
-import { sql } from 'drizzle-orm';
-import { getTableName } from 'drizzle-orm';
+import { and, eq, getTableName, isNotNull, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { instantText } from '#core/documents/field';
 import { Refusal } from '../http/problem';
 import type { Database } from '../storage/open';
 import { rowsOf } from '../storage/rows';
+import { passes, recoveryCodes, sessions } from '../storage/schema';
 import { inTransaction } from '../storage/transaction';
 import { type Files, bytesOf, pack, sumOf, textOf, unpack } from '../storage/archive';
 import { countTable, readTable, tableNames, tables, writeTable } from './tables';
@@ -76,9 +76,16 @@ export async function readBackup(bytes: Uint8Array, ourMigrations: number): Prom
   return { manifest, files };
 }
 
-/** Puts a backup in the place of all that is here: all of it, or nothing is changed. */
-export function restoreBackup(db: Database, { manifest, files }: Backup): Promise<void> {
+/**
+ * Puts a backup in the place of all that is here: all of it, or nothing is changed. What let somebody in then lets nobody in now: every device is
+ * signed out, invitations and pairings are over, and a recovery code that was used since stays used.
+ */
+export function restoreBackup(db: Database, { manifest, files }: Backup, now: number): Promise<void> {
   return inTransaction(db, async (tx) => {
+    const spent = await tx
+      .select({ codeHash: recoveryCodes.codeHash, usedAt: recoveryCodes.usedAt })
+      .from(recoveryCodes)
+      .where(isNotNull(recoveryCodes.usedAt));
     await tx.execute(sql.raw(`truncate ${tableNames.map((name) => `"${name}"`).join(', ')}`));
     for (const table of tables) {
       const name = getTableName(table);
@@ -87,6 +94,14 @@ export function restoreBackup(db: Database, { manifest, files }: Backup): Promis
       const wanted = manifest.tables[name]?.rows ?? 0;
       if ((await countTable(tx, table)) !== wanted) throw new Error(`Not all of ${name} came back.`);
     }
+    const at = new Date(now).toISOString();
+    await tx.update(sessions).set({ revokedAt: at }).where(isNull(sessions.revokedAt));
+    await tx.update(passes).set({ usedAt: at }).where(isNull(passes.usedAt));
+    for (const { codeHash, usedAt } of spent)
+      await tx
+        .update(recoveryCodes)
+        .set({ usedAt })
+        .where(and(eq(recoveryCodes.codeHash, codeHash), isNull(recoveryCodes.usedAt)));
   });
 }
 

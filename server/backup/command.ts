@@ -4,6 +4,7 @@ import { getTableName } from 'drizzle-orm';
 import { sayBytes } from '#core/units/amount';
 import { capital, count } from '#core/units/words';
 import { documentKinds, kindNames } from '#core/documents/registry';
+import { MOST_DEPTH, isTooMuch } from '../http/json';
 import { PlainError, systemCode } from '../http/plainError';
 import { Refusal } from '../http/problem';
 import type { Settings } from '../settings';
@@ -13,7 +14,7 @@ import { openFrom } from '../storage/openFrom';
 import { hashOf } from '../walkround/snapshotHash';
 import { type Backup, countHouse, migrationsOf, readBackup, restoreBackup } from './backup';
 import { backUpTo, listBackups } from './folder';
-import { signatures } from '../storage/schema';
+import { sessions, signatures } from '../storage/schema';
 
 type Where = Pick<Settings, 'data' | 'databaseUrl' | 'backups'>;
 type Say = (line: string) => void;
@@ -79,7 +80,9 @@ export async function restore(
     const folder = where.backups ?? join(where.data, 'backups');
     const before = await backUpTo(folder, db, now());
     say(`What was here is in ${join(folder, before.name)}.`);
-    await restoreBackup(db, backup);
+    await restoreBackup(db, backup, now());
+    if ((backup.manifest.tables[getTableName(sessions)]?.rows ?? 0) > 0)
+      say('Every device is signed out, and no invitation is good any more.');
     say('Restored, all of it.' + (where.databaseUrl === null ? '' : ' Start the servers on this database anew.'));
   });
 }
@@ -87,8 +90,13 @@ export async function restore(
 /** Each signature is held against its hash again. */
 function saySignatures({ files }: Backup): string {
   const lines = new TextDecoder().decode(files[`tables/${getTableName(signatures)}.jsonl`]).split('\n');
-  const rows = lines.filter((line) => line !== '').map((line) => JSON.parse(line) as { hash: string; judged: unknown });
-  const good = rows.filter(({ hash, judged }) => hashOf(judged) === hash).length;
+  const rows = lines.filter((line) => line !== '');
+  const good = rows.filter((line) => {
+    // One that nests too deep to be read is not as anybody signed it.
+    if (isTooMuch(line, { values: Infinity, depth: MOST_DEPTH })) return false;
+    const { hash, judged } = JSON.parse(line) as { hash: string; judged: unknown };
+    return hashOf(judged) === hash;
+  }).length;
   if (rows.length === 0) return 'No signature.';
   return good === rows.length
     ? `${capital(count(good))} ${good === 1 ? 'signature' : 'signatures'}, each as it was signed.`

@@ -12,6 +12,7 @@ import type { Library, LibraryState } from '../documents/library';
 import type { SetAside, Versioned } from '#core/documents/kept';
 import { isSetAside, readRow } from '../documents/store';
 import type { Database } from '../storage/open';
+import { isDatabaseAway } from '../storage/trouble';
 import { perOwner } from '../people/scope';
 import type { WalkStore } from '../walkround/store';
 import { DAY_MS } from '#core/units/time';
@@ -131,17 +132,24 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
       const isAhead = ({ home }: Listed) => home >= today;
       const ahead = all.filter(isAhead);
       const gone = all.filter((one) => !isAhead(one)).reverse();
+      const failed: SetAside[] = [];
       const judgedOf = async (list: readonly Listed[]) => {
         const growth = await walks.growth(list.map(({ kept }) => kept.doc.id));
         const summaries: Summary[] = [];
-        for (const one of list) summaries.push(await summaryOf(one, state, growth.get(one.kept.doc.id) ?? ''));
+        for (const one of list)
+          try {
+            summaries.push(await summaryOf(one, state, growth.get(one.kept.doc.id) ?? ''));
+          } catch (error) {
+            if (isDatabaseAway(error)) throw error;
+            failed.push(notJudged(one));
+          }
         return summaries;
       };
       return {
         ahead: await judgedOf(ahead.slice(0, most.ahead)),
         gone: await judgedOf(gone.slice(0, most.gone)),
         of: { ahead: ahead.length, gone: gone.length },
-        setAside: [...asides.values()],
+        setAside: [...asides.values(), ...failed],
       };
     },
     use: async (without) => {
@@ -196,6 +204,12 @@ function readsOf(outing: Outing, { references, versions }: LibraryState): string
     ...outing.loadout.map(({ itemId }) => `items/${itemId}`),
   ];
   return read.map((key) => `${key}:${versions.get(key) ?? 0}`).join(' ');
+}
+
+/** An outing on whose judgement the program failed. It is none that could be deleted as unreadable. */
+function notJudged({ kept: { doc } }: Listed): SetAside {
+  const why = 'The program failed when it judged this outing. It is left as it is; open it to see more.';
+  return { kind: 'outings', id: doc.id, name: doc.title, why, newer: true };
 }
 
 function listedOf(kept: Versioned<Outing>): Listed {

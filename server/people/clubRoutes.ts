@@ -4,29 +4,39 @@ import { z } from 'zod';
 import { Refusal, notFound } from '../http/problem';
 import { keepersOnly } from './door';
 import type { PeopleStore } from './store';
-import type { Wary } from './wary';
+import type { SignInThrottle } from './signInThrottle';
 import { asPerson, doneSchema, numbered, personSchema, problems } from './wire';
 
 const MOST_NOTED = 200;
 
 /** Who may come in, for keepers. */
-export function clubRoutes(parent: FastifyInstance, { people, wary }: { people: PeopleStore; wary: Wary }): void {
+export function clubRoutes(
+  parent: FastifyInstance,
+  { people, throttle }: { people: PeopleStore; throttle: SignInThrottle },
+): void {
   const app = parent.withTypeProvider<ZodTypeProvider>();
   const tags = ['people'];
-  const { me } = wary;
+  const { me } = throttle;
   const inviteSchema = z.object({ id: z.int(), note: z.string(), madeAt: z.string(), expiresAt: z.string() });
   app.get(
     '/api/people',
     {
       schema: {
         tags,
-        response: { 200: z.object({ people: z.array(personSchema), invitations: z.array(inviteSchema) }), ...problems },
+        response: {
+          200: z.object({
+            people: z.array(personSchema.extend({ owner: z.boolean() })),
+            invitations: z.array(inviteSchema),
+          }),
+          ...problems,
+        },
       },
     },
     async () => {
       keepersOnly();
+      const ownerId = (await people.owner())?.id ?? null;
       return {
-        people: (await people.list()).map(asPerson),
+        people: (await people.list()).map((one) => ({ ...asPerson(one), owner: one.id === ownerId })),
         invitations: (await people.invitations()).map((one) => ({
           ...one,
           madeAt: new Date(one.madeAt).toISOString(),
@@ -71,6 +81,8 @@ export function clubRoutes(parent: FastifyInstance, { people, wary }: { people: 
       if (!person) throw notFound('person');
       if (person.id === me(request).id)
         throw new Refusal(409, 'Yourself', 'Nobody removes themselves: another keeper can.');
+      if (person.id === (await people.owner())?.id)
+        throw new Refusal(409, 'The owner', 'The owner of this house hands it over first; then a keeper can.');
       await people.remove(person.id);
       await people.note('removed', me(request).id, request.ip, person.name);
       return { done: true as const };
@@ -85,6 +97,28 @@ export function clubRoutes(parent: FastifyInstance, { people, wary }: { people: 
       if (!person) throw notFound('person');
       await people.setKeeper(person.id);
       await people.note('made a keeper', me(request).id, request.ip, person.name);
+      return { done: true as const };
+    },
+  );
+  app.post(
+    '/api/people/:id/owner',
+    {
+      schema: {
+        tags,
+        description: 'Hands the house over to somebody else, who is a keeper from then on. For its owner.',
+        params: named,
+        body: z.strictObject({}),
+        response: { 200: doneSchema, ...problems },
+      },
+    },
+    async (request) => {
+      const owner = await people.owner();
+      if (owner?.id !== me(request).id)
+        throw new Refusal(403, 'The owner only', 'Only the owner of this house hands it over.');
+      const person = await people.byId(request.params.id);
+      if (!person) throw notFound('person');
+      await people.setOwner(person.id);
+      await people.note('house handed over', me(request).id, request.ip, person.name);
       return { done: true as const };
     },
   );

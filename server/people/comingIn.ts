@@ -20,7 +20,7 @@ import {
   problems,
   tokenText,
 } from './wire';
-import type { Wary } from './wary';
+import type { SignInThrottle } from './signInThrottle';
 
 /** A house without accounts says so, and has nothing to sign in to. */
 export function noAccounts(parent: FastifyInstance): void {
@@ -46,8 +46,8 @@ export function takeIn(
     if (!pass || (first && !(await inside.isEmpty()))) throw over();
     const person = await inside.add(newcomer.name, newcomer.passwordHash, { first });
     if (!person)
-      throw new Refusal(409, 'Taken', 'Somebody here has this name.', [
-        { field: 'name', message: 'Somebody here has this name.' },
+      throw new Refusal(409, 'Taken', 'Somebody here has this name, or one that looks like it.', [
+        { field: 'name', message: 'Somebody here has this name, or one that looks like it.' },
       ]);
     await inside.note(first ? 'first keeper' : 'joined', person.id, newcomer.address, person.name);
     return { person, codes: await inside.makeCodes(person.id) };
@@ -62,12 +62,20 @@ export function comingInRoutes(
     now,
     secure,
     people,
-    wary,
-  }: { db: Database; now: () => number; secure: boolean; people: PeopleStore; wary: Wary },
+    throttle,
+    names,
+  }: {
+    db: Database;
+    now: () => number;
+    secure: boolean;
+    people: PeopleStore;
+    throttle: SignInThrottle;
+    names: readonly string[];
+  },
 ): void {
   const app = parent.withTypeProvider<ZodTypeProvider>();
   const tags = ['people'];
-  const { tried, me } = wary;
+  const { tried, triedToken, me } = throttle;
   const deviceOf = ({ headers }: FastifyRequest) => String(headers['user-agent'] ?? 'unknown').slice(0, 200);
   const isSecure = (request: FastifyRequest) => secure || request.protocol === 'https';
   const enter = async (request: FastifyRequest, reply: FastifyReply, person: Person) =>
@@ -78,13 +86,16 @@ export function comingInRoutes(
     kind: PassKind,
     { token, name, password }: { token: string; name: string; password: string },
   ) => {
+    // Nothing is worked out for an address that lets nobody in.
+    const isGood = async () => (await people.isPassGood(kind, token)) && (kind !== 'first' || (await people.isEmpty()));
+    await triedToken(request, async () => ((await isGood()) ? token : null), over);
     const newcomer = { token, name, passwordHash: await passwordHash(password), address: request.ip };
     const { person, codes } = await takeIn(db, now, kind, newcomer);
     await enter(request, reply, person);
     return reply.code(201).send({ person: asPerson(person), codes });
   };
 
-  passkeyRoutes(parent, { people, wary, enter });
+  passkeyRoutes(parent, { people, throttle, enter, names });
   app.get('/api/me', { schema: { tags, response: { 200: meSchema } } }, (request) => ({
     accounts: true,
     person: request.signedIn && asPerson(request.signedIn.person),
@@ -133,13 +144,20 @@ export function comingInRoutes(
       const { name, code, password } = request.body;
       const person = await tried(request, name, async () => {
         const found = await people.byName(name);
-        return found && (await people.useCode(found.id, code)) ? found : null;
+        return found && (await people.isCodeGood(found.id, code)) ? found : null;
       });
-      await people.setPassword(person.id, await passwordHash(password));
-      await people.end(person.id, { except: null });
-      await people.removePasskeys(person.id);
-      await people.note('recovered', person.id, request.ip);
-      await enter(request, reply, person);
+      const hash = await passwordHash(password);
+      // The code is used up only together with what it was for.
+      const session = await inTransaction(db, async (tx) => {
+        const inside = peopleStore(tx, now);
+        if (!(await inside.useCode(person.id, code))) throw over();
+        await inside.setPassword(person.id, hash);
+        await inside.end(person.id, { except: null });
+        await inside.removePasskeys(person.id);
+        await inside.note('recovered', person.id, request.ip);
+        return inside.begin(person.id, deviceOf(request));
+      });
+      letIn(reply, session, isSecure(request));
       return reply.send({ accounts: true, person: asPerson(person) });
     },
   );
@@ -149,11 +167,17 @@ export function comingInRoutes(
       schema: { tags, body: z.strictObject({ token: tokenText }), response: { 200: meSchema, ...problems } },
     },
     async (request, reply) => {
-      const pass = await people.usePass('pair', request.body.token);
-      const person = pass?.madeBy == null ? null : await people.byId(pass.madeBy);
-      if (!person) throw over();
-      await enter(request, reply, person);
-      await people.note('device paired', person.id, request.ip, deviceOf(request));
+      const { token } = request.body;
+      await triedToken(request, async () => ((await people.isPassGood('pair', token)) ? token : null), over);
+      const { person, session } = await inTransaction(db, async (tx) => {
+        const inside = peopleStore(tx, now);
+        const pass = await inside.usePass('pair', token);
+        const found = pass?.madeBy == null ? null : await inside.byId(pass.madeBy);
+        if (!found) throw over();
+        await inside.note('device paired', found.id, request.ip, deviceOf(request));
+        return { person: found, session: await inside.begin(found.id, deviceOf(request)) };
+      });
+      letIn(reply, session, isSecure(request));
       return reply.send({ accounts: true, person: asPerson(person) });
     },
   );

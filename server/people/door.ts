@@ -1,11 +1,15 @@
 import cookie from '@fastify/cookie';
+import rateLimit from '@fastify/rate-limit';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { Refusal } from '../http/problem';
+import { addressKey } from './attempts';
 import { type Scope, scope, within } from './scope';
 import type { PeopleStore, Person } from './store';
 
 const COOKIE = 'tally';
 const KEPT_S = 90 * 86_400;
+/** So many requests of an address are answered while nobody is signed in by them. */
+const STRANGERS = { requests: 300, withinMs: 10_000 };
 /** What nobody has to be signed in for: the pages themselves, coming in, whether the server lives, and a plan by its secret address. */
 const OPEN = new Set([
   '/api/health',
@@ -33,6 +37,15 @@ declare module 'fastify' {
  */
 export async function keepDoor(app: FastifyInstance, people: PeopleStore): Promise<void> {
   await app.register(cookie);
+  // Whoever is not signed in asks only so often: what they ask for is worked out on the thread that serves everyone.
+  await app.register(rateLimit, {
+    max: STRANGERS.requests,
+    timeWindow: STRANGERS.withinMs,
+    keyGenerator: ({ ip }) => addressKey(ip),
+    allowList: ({ signedIn, routeOptions }) => signedIn !== null || (routeOptions.url ?? '/*') === '/*',
+    errorResponseBuilder: (_request, { ttl }) =>
+      new Refusal(429, 'Wait', `Too much is asked from your address. Try again in ${Math.ceil(ttl / 1000)} s.`),
+  });
   app.decorateRequest('signedIn', null);
   app.addHook('onRequest', async (request) => {
     const token = request.cookies[COOKIE];

@@ -4,14 +4,17 @@ import { z } from 'zod';
 import { notFound } from '../http/problem';
 import { passwordHash } from './secrets';
 import type { PeopleStore } from './store';
-import type { Wary } from './wary';
+import type { SignInThrottle } from './signInThrottle';
 import { asPerson, codesSchema, doneSchema, givenText, numbered, passwordText, problems } from './wire';
 
 /** One's own devices, password and codes. */
-export function ownRoutes(parent: FastifyInstance, { people, wary }: { people: PeopleStore; wary: Wary }): void {
+export function ownRoutes(
+  parent: FastifyInstance,
+  { people, throttle }: { people: PeopleStore; throttle: SignInThrottle },
+): void {
   const app = parent.withTypeProvider<ZodTypeProvider>();
   const tags = ['people'];
-  const { confirmed, me } = wary;
+  const { confirmed, me } = throttle;
   app.post(
     '/api/pairings',
     { schema: { tags, response: { 201: z.object({ token: z.string(), expiresAt: z.string() }), ...problems } } },
@@ -63,8 +66,8 @@ export function ownRoutes(parent: FastifyInstance, { people, wary }: { people: P
     async (request) => {
       const person = me(request);
       const { password, next } = request.body;
-      await confirmed(request, person, password);
-      await people.setPassword(person.id, await passwordHash(next));
+      await confirmed(person, password);
+      await people.setPassword(person.id, await passwordHash(next, 'signed in'));
       await people.end(person.id, { except: request.signedIn?.sessionId ?? null });
       await people.note('password changed', person.id, request.ip);
       return { done: true as const };
@@ -83,7 +86,7 @@ export function ownRoutes(parent: FastifyInstance, { people, wary }: { people: P
     async (request, reply) => {
       const person = me(request);
       const { password } = request.body;
-      await confirmed(request, person, password);
+      await confirmed(person, password);
       return reply.code(201).send({ person: asPerson(person), codes: await people.makeCodes(person.id) });
     },
   );

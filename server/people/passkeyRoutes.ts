@@ -8,7 +8,7 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { Refusal, notFound } from '../http/problem';
 import type { PassKind, PeopleStore, Person } from './store';
-import type { Wary } from './wary';
+import type { SignInThrottle } from './signInThrottle';
 import { asPerson, doneSchema, givenText, meSchema, nameText, problems } from './wire';
 
 const MOST = 10;
@@ -32,22 +32,33 @@ export function passkeyRoutes(
   parent: FastifyInstance,
   {
     people,
-    wary,
+    throttle,
     enter,
+    names,
   }: {
     people: PeopleStore;
-    wary: Wary;
+    /** Names that this server answers to, besides that of the machine itself. */
+    names: readonly string[];
+    throttle: SignInThrottle;
     enter: (request: FastifyRequest, reply: FastifyReply, person: Person) => Promise<void>;
   },
 ): void {
   const app = parent.withTypeProvider<ZodTypeProvider>();
   const tags = ['people'];
-  const { me, tried, confirmed } = wary;
-  const here = ({ protocol, host, hostname }: FastifyRequest) => ({
+  const { me, tried, confirmed } = throttle;
+  /** The name that a passkey is for: one of the settings, never just what the request says. */
+  const here = ({ protocol, host, hostname }: FastifyRequest) => {
+    const name = ['localhost', ...names].find((one) => one === hostname.toLowerCase());
+    if (name === undefined || name === '*')
+      throw new Refusal(
+        409,
+        'No name',
+        'A passkey belongs to a name. Whoever keeps the server sets it: TALLY_NAMES=tally.example.',
+      );
     // As a browser says it: without a port that goes without saying.
-    expectedOrigin: new URL(`${protocol}://${host}`).origin,
-    expectedRPID: hostname,
-  });
+    const port = /:\d+$/.exec(host)?.[0] ?? '';
+    return { expectedOrigin: new URL(`${protocol}://${name}${port}`).origin, expectedRPID: name };
+  };
   const newChallenge = async (kind: PassKind, madeBy: string | null) =>
     Buffer.from((await people.makePass(kind, madeBy)).token, 'base64url');
   const taken = (kind: PassKind, madeBy: string | null) => async (challenge: string) => {
@@ -87,7 +98,7 @@ export function passkeyRoutes(
     },
     async (request) => {
       const person = me(request);
-      await confirmed(request, person, request.body.password);
+      await confirmed(person, request.body.password);
       const known = await people.passkeysOf(person.id);
       if (known.length >= MOST)
         throw new Refusal(409, 'Enough', `Nobody needs more than ${MOST} passkeys. Take one away first.`);

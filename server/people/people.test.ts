@@ -2,7 +2,8 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { demo } from '#core/demo/demo';
 import { newItem } from '#core/editing/newItem';
 import { type Club, type Method, PASSWORD, Visitor, openClub } from '../testing/club';
-import { delayAfter, nameKey } from './store';
+import { attemptStore, delayAfter } from './attempts';
+import { nameKey } from './store';
 
 const DAY = 86_400_000;
 
@@ -132,7 +133,7 @@ describe('signing in', () => {
   it('an address that tries many names is held up too', async () => {
     await keeper();
     // As by names that were tried from there before.
-    for (let i = 0; i < 21; i += 1) await people().attempted('address:127.0.0.1', 20);
+    for (let i = 0; i < 21; i += 1) await attemptStore(db, club.now).claim('address:127.0.0.1', 20);
     const reply = await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD });
     expect(reply.statusCode).toBe(429);
     club.wait(1001);

@@ -4,16 +4,24 @@ import { clubRoutes } from './clubRoutes';
 import { comingInRoutes } from './comingIn';
 import { ownRoutes } from './ownRoutes';
 import { peopleStore } from './store';
-import { waryOf } from './wary';
+import { attemptStore } from './attempts';
+import { signInThrottle } from './signInThrottle';
 
-/** Coming in, going out, and who may. */
+/** Coming in, going out, and who may. @returns what takes away what is over, to be done now and then */
 export function peopleRoutes(
   app: FastifyInstance,
-  { db, now, secure }: { db: Database; now: () => number; secure: boolean },
-): void {
+  { db, now, secure, names }: { db: Database; now: () => number; secure: boolean; names: readonly string[] },
+): { sweep: () => Promise<void> } {
   const people = peopleStore(db, now);
-  const wary = waryOf(people, now);
-  comingInRoutes(app, { db, now, secure, people, wary });
-  ownRoutes(app, { people, wary });
-  clubRoutes(app, { people, wary });
+  const attempts = attemptStore(db, now);
+  const throttle = signInThrottle(people, attempts, now);
+  comingInRoutes(app, { db, now, secure, people, throttle, names });
+  ownRoutes(app, { people, throttle });
+  clubRoutes(app, { people, throttle });
+  return {
+    sweep: async () => {
+      await attempts.sweep();
+      await people.sweep();
+    },
+  };
 }

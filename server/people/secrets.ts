@@ -20,36 +20,46 @@ export const codeHash = (code: string): string => tokenHash(code.toLowerCase().r
 
 /** argon2id at 64 MiB and three passes (RFC 9106, section 4, the second recommended choice), one lane. */
 const COST = { memoryCost: 65_536, timeCost: 3, parallelism: 1 } as const;
-/** So many are worked out at once, and so many wait: what sign-ins cost is not taken from everything else. */
-const AT_ONCE = 2;
+/** Strangers and those who are signed in wait in lines of their own: no crowd at the door keeps out whoever is inside. */
+export type Line = 'strangers' | 'signed in';
+/** So many wait in a line while one is worked out: what sign-ins cost is not taken from everything else. */
 const WAITING = 20;
-let working = 0;
-const queue: (() => void)[] = [];
+const lines: Record<Line, { working: boolean; waiting: (() => void)[] }> = {
+  strangers: { working: false, waiting: [] },
+  'signed in': { working: false, waiting: [] },
+};
 
-async function inTurn<T>(work: () => Promise<T>): Promise<T> {
-  if (working >= AT_ONCE) {
-    if (queue.length >= WAITING)
+async function inTurn<T>(name: Line, work: () => Promise<T>): Promise<T> {
+  const line = lines[name];
+  if (line.working) {
+    if (line.waiting.length >= WAITING)
       throw new Refusal(503, 'Busy', 'Too many people are signing in just now. Try again in a moment.');
-    await new Promise<void>((go) => queue.push(go));
+    await new Promise<void>((go) => line.waiting.push(go));
   }
-  working += 1;
+  line.working = true;
   try {
     return await work();
   } finally {
-    working -= 1;
-    queue.shift()?.();
+    const next = line.waiting.shift();
+    // Whoever is next takes the place over: nobody who comes now is before them.
+    if (next) next();
+    else line.working = false;
   }
 }
 
-export const passwordHash = (password: string): Promise<string> => inTurn(() => hash(password, COST));
-/** Whether it is the password. Against no hash it takes as long, and is not. */
-export async function isPassword(password: string, kept: string | null): Promise<boolean> {
-  decoy ??= passwordHash(newToken());
-  const against = kept ?? (await decoy);
-  const same = await inTurn(() => verify(against, password)).catch((error: unknown) => {
-    if (error instanceof Refusal) throw error;
-    return false;
-  });
+export const passwordHash = (password: string, line: Line = 'strangers'): Promise<string> =>
+  inTurn(line, () => hash(password, COST));
+
+/** A hash that no password has, at the same cost: against it a name that nobody has takes as long to refuse as one that somebody has. */
+const NOBODYS_HASH = `$argon2id$v=19$m=${COST.memoryCost},t=${COST.timeCost},p=${COST.parallelism}$${[16, 32]
+  .map((bytes) => randomBytes(bytes).toString('base64').replaceAll('=', ''))
+  .join('$')}`;
+
+/**
+ * Whether it is the password. Against no hash it takes as long, and is not.
+ * @throws Refusal (503) where too many wait
+ */
+export async function isPassword(password: string, kept: string | null, line: Line = 'strangers'): Promise<boolean> {
+  const same = await inTurn(line, () => verify(kept ?? NOBODYS_HASH, password).catch(() => false));
   return kept !== null && same;
 }
-let decoy: Promise<string> | null = null;

@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, desc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNull, lt, or, sql } from 'drizzle-orm';
+import { Refusal } from '../http/problem';
 import type { Database } from '../storage/open';
-import { audit, passes, passkeys, people, recoveryCodes, sessions, signInTries } from '../storage/schema';
+import { audit, house, passes, passkeys, people, recoveryCodes, sessions } from '../storage/schema';
+import { looksLikeOneOf } from './lookAlike';
 import { codeHash, newCode, newToken, tokenHash } from './secrets';
 
 export type Person = typeof people.$inferSelect;
@@ -23,6 +25,7 @@ export type AuditWhat =
   | 'recovered'
   | 'removed'
   | 'made a keeper'
+  | 'house handed over'
   | 'exported'
   | 'brought in';
 
@@ -33,6 +36,15 @@ export const LASTS_MS: Record<PassKind, number> = {
   ...{ first: DAY_MS, join: 7 * DAY_MS, pair: SHORT_MS },
   ...{ passkey: SHORT_MS, 'passkey sign-in': SHORT_MS },
 };
+/** Passes of a kind that may wait to be used, of one person each; of those that nobody in particular asks for, of all. */
+const MOST_STANDING: Record<PassKind, number> = {
+  ...{ first: 100, join: 100, pair: 10 },
+  ...{ passkey: 10, 'passkey sign-in': 500 },
+};
+/** How long after its time a pass stays to be looked into. */
+const KEPT_AFTER_MS = 30 * DAY_MS;
+/** Stands in the table of the house: who owns it, where it was handed over. */
+const OWNER = 'owner';
 const CODES = 8;
 /** A session says when it was seen last, to the minute. */
 const SEEN_MS = 60_000;
@@ -43,6 +55,12 @@ export const nameKey = (name: string): string => name.normalize('NFKC').trim().r
 /** People, their devices, and what lets somebody in. */
 export function peopleStore(db: Database, now: () => number) {
   const iso = (at = now()) => new Date(at).toISOString();
+  const endPasses = async (madeBy: string, kinds: readonly PassKind[]) => {
+    await db
+      .update(passes)
+      .set({ usedAt: iso() })
+      .where(and(eq(passes.madeBy, madeBy), inArray(passes.kind, [...kinds]), isNull(passes.usedAt)));
+  };
   return {
     isEmpty: async (): Promise<boolean> =>
       (
@@ -67,8 +85,15 @@ export function peopleStore(db: Database, now: () => number) {
       )[0] ?? null,
     list: (): Promise<Person[]> =>
       db.select().from(people).where(isNull(people.removedAt)).orderBy(asc(people.createdAt)),
-    /** null: the name is taken. The first owns what was in the house before. */
+    /**
+     * Within a transaction: no two who come in at once take names that look the same.
+     * null: the name, or one that looks like it, is taken. The first owns what was in the house before.
+     */
     add: async (name: string, passwordHash: string, { first }: { first: boolean }): Promise<Person | null> => {
+      await db.execute(sql`lock table ${people} in share row exclusive mode`);
+      const taken = await db.select({ name: people.name }).from(people);
+      const names = taken.map((one) => one.name);
+      if (looksLikeOneOf(name, names)) return null;
       const id = randomUUID();
       const [row] = await db
         .insert(people)
@@ -81,14 +106,38 @@ export function peopleStore(db: Database, now: () => number) {
         .returning();
       return row ?? null;
     },
+    /** A device that was to be paired by whoever knew the password before is not any more. */
     setPassword: async (id: string, passwordHash: string): Promise<void> => {
       await db.update(people).set({ passwordHash }).where(eq(people.id, id));
+      await endPasses(id, ['pair', 'passkey']);
+    },
+    /** The owner of the house: whoever it was handed to, else the first keeper. null: nobody is left of them. */
+    owner: async (): Promise<Person | null> => {
+      const [handed] = await db.select().from(house).where(eq(house.name, OWNER));
+      const is = handed ? eq(people.id, handed.value) : eq(people.owner, '');
+      return (
+        (
+          await db
+            .select()
+            .from(people)
+            .where(and(is, isNull(people.removedAt)))
+        )[0] ?? null
+      );
+    },
+    /** Hands the house over: they keep it as well. What was the owner's own stays theirs. */
+    setOwner: async (id: string): Promise<void> => {
+      await db
+        .insert(house)
+        .values({ name: OWNER, value: id })
+        .onConflictDoUpdate({ target: house.name, set: { value: id } });
+      await db.update(people).set({ keeper: true }).where(eq(people.id, id));
     },
     setKeeper: async (id: string): Promise<void> => {
       await db.update(people).set({ keeper: true }).where(eq(people.id, id));
     },
-    /** Nobody is signed in by it any more; what is theirs stays, and is nobody's to read. */
+    /** Nobody is signed in by it any more, and whom they invited may not come; what is theirs stays, and is nobody's to read. */
     remove: async (id: string): Promise<void> => {
+      await endPasses(id, ['join', 'pair', 'passkey']);
       await db.update(people).set({ removedAt: iso() }).where(eq(people.id, id));
       await db
         .update(sessions)
@@ -157,11 +206,49 @@ export function peopleStore(db: Database, now: () => number) {
     ): Promise<{ token: string; expiresAt: string }> => {
       const token = newToken();
       const expiresAt = iso(now() + LASTS_MS[kind]);
-      // Nobody in particular asks for these, and nobody misses them.
-      if (madeBy === null && kind !== 'first')
-        await db.delete(passes).where(and(eq(passes.kind, kind), lt(passes.expiresAt, iso())));
+      const standing = await db
+        .select({ id: passes.id })
+        .from(passes)
+        .where(
+          and(
+            eq(passes.kind, kind),
+            madeBy === null ? isNull(passes.madeBy) : eq(passes.madeBy, madeBy),
+            isNull(passes.usedAt),
+            gt(passes.expiresAt, iso()),
+          ),
+        )
+        .limit(MOST_STANDING[kind]);
+      if (standing.length >= MOST_STANDING[kind])
+        throw new Refusal(429, 'Enough', 'Too many of these are waiting to be used. Try again when some are over.');
       await db.insert(passes).values({ tokenHash: tokenHash(token), kind, madeBy, note, madeAt: iso(), expiresAt });
       return { token, expiresAt };
+    },
+    /** Whether a pass could be used now. It stays as it is. */
+    isPassGood: async (kind: PassKind, token: string): Promise<boolean> =>
+      (
+        await db
+          .select({ id: passes.id })
+          .from(passes)
+          .where(
+            and(
+              eq(passes.tokenHash, tokenHash(token)),
+              eq(passes.kind, kind),
+              isNull(passes.usedAt),
+              gt(passes.expiresAt, iso()),
+            ),
+          )
+      ).length > 0,
+    /** Takes away passes that nobody can use or misses any more. */
+    sweep: async (): Promise<void> => {
+      const short: PassKind[] = ['pair', 'passkey', 'passkey sign-in'];
+      await db
+        .delete(passes)
+        .where(
+          or(
+            and(inArray(passes.kind, short), lt(passes.expiresAt, iso())),
+            lt(passes.expiresAt, iso(now() - KEPT_AFTER_MS)),
+          ),
+        );
     },
     /** Takes a pass for use: it is good once. null: it is none, was used, withdrawn, or its time is over. */
     usePass: async (kind: PassKind, token: string): Promise<{ madeBy: string | null } | null> => {
@@ -204,6 +291,20 @@ export function peopleStore(db: Database, now: () => number) {
       await db.insert(recoveryCodes).values(codes.map((code) => ({ personId, codeHash: codeHash(code) })));
       return codes;
     },
+    /** Whether a recovery code could be used now. It stays as it is. */
+    isCodeGood: async (personId: string, code: string): Promise<boolean> =>
+      (
+        await db
+          .select({ id: recoveryCodes.id })
+          .from(recoveryCodes)
+          .where(
+            and(
+              eq(recoveryCodes.personId, personId),
+              eq(recoveryCodes.codeHash, codeHash(code)),
+              isNull(recoveryCodes.usedAt),
+            ),
+          )
+      ).length > 0,
     useCode: async (personId: string, code: string): Promise<boolean> => {
       const rows = await db
         .update(recoveryCodes)
@@ -257,54 +358,6 @@ export function peopleStore(db: Database, now: () => number) {
       await db.insert(audit).values({ at: iso(), personId, what, detail: detail.slice(0, 200), address });
     },
     noted: (most: number) => db.select().from(audit).orderBy(desc(audit.id)).limit(most),
-
-    /** Until when whoever asks by one of these keys is refused, ms; 0: they are not. */
-    refusedUntil: async (keys: readonly string[]): Promise<number> => {
-      const rows = await db
-        .select({ until: signInTries.until })
-        .from(signInTries)
-        .where(
-          sql`${signInTries.id} in (${sql.join(
-            keys.map((key) => sql`${key}`),
-            sql`, `,
-          )})`,
-        );
-      return Math.max(0, ...rows.map(({ until }) => Date.parse(until)));
-    },
-    /** One more attempt, counted as if in vain until it is known to be none. What was long ago is forgotten. */
-    attempted: async (key: string, free: number): Promise<void> => {
-      const at = iso();
-      const [row] = await db
-        .insert(signInTries)
-        .values({ id: key, failures: 1, lastAt: at, until: at })
-        .onConflictDoUpdate({
-          target: signInTries.id,
-          set: {
-            failures: sql`case when ${signInTries.lastAt} < ${iso(now() - FORGOTTEN_MS)}::timestamptz then 1 else ${signInTries.failures} + 1 end`,
-            lastAt: at,
-          },
-        })
-        .returning({ failures: signInTries.failures });
-      const until = iso(now() + delayAfter(row?.failures ?? 1, free));
-      await db.update(signInTries).set({ until }).where(eq(signInTries.id, key));
-    },
-    forgiven: async (key: string): Promise<void> => {
-      await db.delete(signInTries).where(eq(signInTries.id, key));
-    },
-    /** The last attempt was none in vain; those before stay counted. */
-    takenBack: async (key: string): Promise<void> => {
-      await db
-        .update(signInTries)
-        .set({ failures: sql`greatest(0, ${signInTries.failures} - 1)`, until: iso() })
-        .where(eq(signInTries.id, key));
-    },
   };
 }
 export type PeopleStore = ReturnType<typeof peopleStore>;
-
-const FORGOTTEN_MS = DAY_MS;
-const LONGEST_MS = 15 * 60_000;
-/** So many in vain are free; then the next is refused for a second, two, four, up to a quarter of an hour. */
-export function delayAfter(failures: number, free: number): number {
-  return failures <= free ? 0 : Math.min(LONGEST_MS, 1000 * 2 ** Math.min(20, failures - free - 1));
-}

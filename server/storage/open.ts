@@ -7,7 +7,9 @@ import { drizzle as drizzleLite } from 'drizzle-orm/pglite';
 import { migrate as migrateLite } from 'drizzle-orm/pglite/migrator';
 import type { Pool } from 'pg';
 import { PlainError } from '../http/plainError';
+import { rowsOf } from './rows';
 import * as schema from './schema';
+import { refuseNewer } from './schemaVersion';
 
 /** The database, embedded or served: the same schema, the same migrations. */
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema, ExtractTablesWithRelations<typeof schema>>;
@@ -51,6 +53,12 @@ export async function openEmbedded(
       : new PGlite('dump' in where ? { loadDataDir: where.dump } : {});
   await client.waitReady;
   const db = drizzleLite(client, { schema, casing: 'snake_case' });
+  try {
+    await refuseNewer(db, migrations);
+  } catch (error) {
+    await client.close();
+    throw error;
+  }
   await migrateLite(db, { migrationsFolder: migrations });
   return { db, close: () => client.close() };
 }
@@ -59,9 +67,11 @@ export async function openEmbedded(
 const CONNECT_MS = 5000;
 const STATEMENT_MS = 8000;
 const LOCK_MS = 5000;
-/** Of two that start at once on a new database one migrates and furnishes it; the other waits so long. */
-const FIRST_START_MS = 60_000;
+/** How long a migration may take. Of two that start at once on a database one migrates and furnishes it, and the other waits as long. */
+const MIGRATION_MS = 15 * 60_000;
 const FIRST_START_LOCK = 7401;
+/** How often whoever waits for another's first start looks again. */
+const LOOK_MS = 100;
 
 /** A PostgreSQL server by its URL. */
 export async function openServer(url: string, migrations: string): Promise<OpenDatabase> {
@@ -86,11 +96,26 @@ export async function openServer(url: string, migrations: string): Promise<OpenD
   pool.on('error', () => undefined);
   pool.on('connect', (client) => client.on('error', () => undefined));
   const db = drizzleServer(pool, { schema, casing: 'snake_case' });
+  // A migration takes longer than any other statement may.
+  const patient = new PoolOfConnections({
+    connectionString: url,
+    max: 2,
+    connectionTimeoutMillis: CONNECT_MS,
+    statement_timeout: MIGRATION_MS,
+    lock_timeout: MIGRATION_MS,
+  });
+  patient.on('error', () => undefined);
   try {
-    await alone(pool, () => migrateServer(db, { migrationsFolder: migrations }));
+    await alone(patient, async () => {
+      const migrating = drizzleServer(patient, { schema, casing: 'snake_case' });
+      await refuseNewer(migrating, migrations);
+      await migrateServer(migrating, { migrationsFolder: migrations });
+    });
   } catch (error) {
     await pool.end();
     throw error;
+  } finally {
+    await patient.end();
   }
   return { db, close: () => pool.end() };
 }
@@ -99,16 +124,26 @@ export async function openServer(url: string, migrations: string): Promise<OpenD
 async function alone(pool: Pool, work: () => Promise<void>): Promise<void> {
   const client = await pool.connect();
   try {
-    await client.query(`set lock_timeout = ${FIRST_START_MS}; set statement_timeout = ${FIRST_START_MS}`);
     await client.query('select pg_advisory_lock($1)', [FIRST_START_LOCK]);
     await work();
   } finally {
-    // The connection goes with its settings and its lock.
+    // The connection goes with its lock.
     client.release(true);
   }
 }
 
-/** For a transaction that only one process may be in at a time, such as the first furnishing. */
+/**
+ * For a transaction that only one process may be in at a time, such as the first furnishing. Waits as long as that may take, by looking again:
+ * a statement that waited would meet the limit of statements.
+ */
 export async function takeFirstStartTurn(tx: Database): Promise<void> {
-  await tx.execute(sql`select pg_advisory_xact_lock(${FIRST_START_LOCK})`);
+  for (let waited = 0; waited < MIGRATION_MS; waited += LOOK_MS) {
+    const [row] = await rowsOf<{ mine: boolean }>(
+      tx,
+      sql`select pg_try_advisory_xact_lock(${FIRST_START_LOCK}) as mine`,
+    );
+    if (row?.mine) return;
+    await new Promise((done) => setTimeout(done, LOOK_MS));
+  }
+  throw new PlainError('database', 'Another start is still preparing this database. Start again when it is done.');
 }

@@ -14,6 +14,7 @@ export async function openFrom(
     try {
       return { ...(await openServer(settings.databaseUrl, migrations)), unlock: () => undefined };
     } catch (error) {
+      if (error instanceof PlainError) throw error;
       throw new PlainError('database', `The database at DATABASE_URL cannot be opened: ${causeOf(error)}.`);
     }
   }
