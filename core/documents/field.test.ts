@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { clockText, dateText, idText, instantText, nameText, quantity, wholeNumber, zoneText } from './field';
+import {
+  clockText,
+  dateText,
+  idText,
+  instantText,
+  lineText,
+  nameText,
+  noteText,
+  quantity,
+  wholeNumber,
+  zoneText,
+} from './field';
 
 const message = (result: { success: boolean; error?: { issues: { message: string }[] } }) =>
   result.success ? null : result.error?.issues[0]?.message;
@@ -10,6 +21,12 @@ describe('fields of documents', () => {
     expect(message(nameText.safeParse('a\ud800b'))).toContain('cannot be kept');
     expect(nameText.safeParse('Ålesund 🎣').success).toBe(true);
     expect(message(nameText.safeParse('   '))).toBe('Give it a name.');
+  });
+  it('put names and lines on one line, whatever breaks they came with', () => {
+    for (const lines of ['Long\nGrey', 'Long \r\n Grey', 'Long\u2028Grey'])
+      for (const field of [nameText, lineText]) expect(field.parse(lines)).toBe('Long Grey');
+    expect(noteText.parse('one\ntwo')).toBe('one\ntwo');
+    expect(message(nameText.safeParse('\n'))).toBe('Give it a name.');
   });
   it('know real days, clock times, moments and zones', () => {
     expect(dateText.safeParse('2028-02-29').success).toBe(true);

@@ -15,10 +15,15 @@ export function text(max: number) {
     .refine((value) => !unkeepable.test(value), 'Has a character that cannot be kept.');
 }
 
-/** A name: 1 to 80 characters. */
-export const nameText = text(80).refine((value) => value.trim().length > 0, 'Give it a name.');
+/** The text on one line: each line break in it is a space. A name with one would begin a line of its own in a plan, a calendar or a mail. */
+export const onOneLine = (value: string): string => value.replaceAll(/\s*[\r\n\u0085\u2028\u2029]\s*/g, ' ');
+
+/** A name on one line: 1 to 80 characters. */
+export const nameText = text(80)
+  .overwrite(onOneLine)
+  .refine((value) => value.trim().length > 0, 'Give it a name.');
 /** One line, may be empty. */
-export const lineText = text(200);
+export const lineText = text(200).overwrite(onOneLine);
 /** An address for mail, may be empty. */
 export const emailText = lineText.refine(
   (value) => value === '' || z.email().safeParse(value).success,

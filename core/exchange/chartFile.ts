@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Chart, chartSchema } from '../documents/chart';
 import { featuresOf } from './geojsonFeatures';
-import { type Imported, refused, told } from './imported';
+import { type Imported, MARKUP, reader, refused, told } from './imported';
 
 const MOST_CHART_BYTES = 1_500_000;
 const FEATURES = 400;
@@ -33,7 +33,8 @@ const shown = chartSchema.shape.features.element.shape.properties.shape;
  * A chart from any GeoJSON (RFC 7946). What says in "shows" what it is, is that; what says nothing is taken for land, as a shore
  * exported elsewhere says nothing. Areas of several parts become several; heights, and what is no line or area, are left out, and told.
  */
-export function readChart(text: string): Imported<Chart> {
+export const readChart = reader(MARKUP, inChart);
+function inChart(text: string): Imported<Chart> {
   if (text.length > MOST_CHART_BYTES)
     return refused('The file is larger than 1.5 MB. Export a smaller piece of shore.');
   let json: unknown;

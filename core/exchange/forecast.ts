@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { NO_FIGURES } from '../editing/hours';
 import { type Hour, hourSchema } from '../documents/outing';
 import { HOUR_MS, instantOf, isoAt } from '../units/time';
-import { type Imported, MOST_BYTES, refused, told } from './imported';
+import { type Imported, MARKUP, TABLE, reader, refused, told } from './imported';
 
 export interface ForecastFile {
   hours: Hour[];
@@ -41,8 +41,8 @@ interface Column {
 const MOST_ROWS = 24 * 22;
 
 /** A forecast from CSV with a header that names units, such as `time, wind (kn), air (°C)`. Times with offset, or on the water's own clock. */
-export function readForecastCsv(text: string, timeZone: string): Imported<ForecastFile> {
-  if (text.length > MOST_BYTES) return refused(`The file is larger than ${MOST_BYTES / 1024 / 1024} MB.`);
+export const readForecastCsv = reader(TABLE, inForecastCsv);
+function inForecastCsv(text: string, timeZone: string): Imported<ForecastFile> {
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
   const [header, ...rows] = data;
   if (!header || rows.length === 0) return refused('The file has no header with rows under it.');
@@ -65,8 +65,8 @@ export function readForecastCsv(text: string, timeZone: string): Imported<Foreca
 }
 
 /** The same from JSON: `{"units": {"wind": "kn"}, "hours": [{"time": "...", "wind": 12}]}`. */
-export function readForecastJson(text: string, timeZone: string): Imported<ForecastFile> {
-  if (text.length > MOST_BYTES) return refused(`The file is larger than ${MOST_BYTES / 1024 / 1024} MB.`);
+export const readForecastJson = reader(MARKUP, inForecastJson);
+function inForecastJson(text: string, timeZone: string): Imported<ForecastFile> {
   let json: unknown;
   try {
     json = JSON.parse(text);

@@ -2,7 +2,7 @@ import { type Hour, hourSchema } from '../documents/outing';
 import { NO_FIGURES } from '../editing/hours';
 import { HOUR_MS, type Instant, dateAt, instantOf, isoAt } from '../units/time';
 import { type Figures, type Reading, forecastTokens, isWindAhead, lastUnit, withFigures } from './forecastTokens';
-import { type Imported, refused } from './imported';
+import { type Imported, PASTED, reader, refused } from './imported';
 
 /** What holds from some moment on; what a later spell does not say goes on from the one before. */
 interface Spell {
@@ -22,7 +22,8 @@ export interface ForecastWords {
  * one force. Refused in words: whatever is not understood.
  * @param from @param to the hours the words are for @param zone clock of the water
  */
-export function readForecastWords(text: string, from: Instant, to: Instant, zone: string): Imported<ForecastWords> {
+export const readForecastWords = reader(PASTED, inForecastWords);
+function inForecastWords(text: string, from: Instant, to: Instant, zone: string): Imported<ForecastWords> {
   let rest = withFigures(text.toLowerCase().replaceAll(/[−–]/g, '-').trim());
   if (rest === '') return refused('Nothing is written. Write it as you read it: SW 4 gusting 7, rising 5 later.');
   const start = Math.floor(from / HOUR_MS) * HOUR_MS;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Waypoint } from '../documents/outing';
 import { featuresOf } from './geojsonFeatures';
-import { type Imported, MOST_BYTES, refused, told } from './imported';
+import { type Imported, MARKUP, reader, refused, told } from './imported';
 import { type Ends, MOST_POINTS, type RoutePoints, routeFromLines } from './routePoints';
 
 const position = z.array(z.unknown());
@@ -22,9 +22,8 @@ const file = z.union([
 ]);
 
 /** A route from the lines of a GeoJSON file (RFC 7946): the first leads out, the second home. */
-export function readGeoJson(text: string, ends: Ends): Imported<RoutePoints> {
-  if (text.length > MOST_BYTES)
-    return refused(`The file is larger than ${MOST_BYTES / 1024 / 1024} MB. Export a shorter track.`);
+export const readGeoJson = reader(MARKUP, inGeoJson);
+function inGeoJson(text: string, ends: Ends): Imported<RoutePoints> {
   let json: unknown;
   try {
     json = JSON.parse(text);

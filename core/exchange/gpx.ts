@@ -1,6 +1,6 @@
 import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser';
 import type { Waypoint } from '../documents/outing';
-import { type Imported, MOST_BYTES, refused, told } from './imported';
+import { type Imported, MARKUP, reader, refused, told } from './imported';
 import { type Ends, MOST_POINTS, type RoutePoints, routeFromLines } from './routePoints';
 
 type Node = Record<string, unknown>;
@@ -9,12 +9,14 @@ const list = (value: unknown): Node[] =>
     (one): one is Node => typeof one === 'object' && one !== null,
   );
 
+/** The attributes of a tag are compared with one another: a tag with thousands takes seconds. */
+const LONG_TAG = /<[^<>]{4000}/;
+
 /** What a GPX file holds; text: why it is none. Document types, entities and huge files are refused. */
 function opened(text: string): Imported<Node> {
-  if (text.length > MOST_BYTES)
-    return refused(`The file is larger than ${MOST_BYTES / 1024 / 1024} MB. Export a shorter track.`);
   if (/<!(DOCTYPE|ENTITY)/i.test(text))
     return refused('The file declares a document type or entities. Such files are not read.');
+  if (LONG_TAG.test(text)) return refused('A tag of the file is longer than any of a GPX. It is not read.');
   const valid = XMLValidator.validate(text);
   if (valid !== true) return refused(`Line ${valid.err.line} is no sound XML: ${valid.err.msg}`);
   const parser = new XMLParser({
@@ -29,7 +31,8 @@ function opened(text: string): Imported<Node> {
 }
 
 /** The named points of a GPX 1.1 (or 1.0) file: its waypoints, or else the points of its routes. */
-export function readWaypoints(text: string): Imported<Waypoint[]> {
+export const readWaypoints = reader(MARKUP, inWaypoints);
+function inWaypoints(text: string): Imported<Waypoint[]> {
   const file = opened(text);
   if (!file.taken) return file;
   const { wpt, rte } = file.value;
@@ -50,7 +53,8 @@ export function readWaypoints(text: string): Imported<Waypoint[]> {
 const MOST_WAYPOINTS = 500;
 
 /** A route from a GPX 1.1 (or 1.0) file: its routes, or else its tracks. */
-export function readGpx(text: string, ends: Ends): Imported<RoutePoints> {
+export const readGpx = reader(MARKUP, inGpx);
+function inGpx(text: string, ends: Ends): Imported<RoutePoints> {
   const file = opened(text);
   if (!file.taken) return file;
   const root = file.value;

@@ -4,7 +4,7 @@ import { attributeIds, attributes, qualityIds } from '../catalog/gear/attributes
 import { kindIds, kinds } from '../catalog/gear/kinds';
 import { newItem } from '../editing/newItem';
 import { type Item, itemSchema } from '../documents/item';
-import { type Imported, MOST_BYTES, refused, told } from './imported';
+import { type Imported, TABLE, reader, refused, told } from './imported';
 
 /** What a column may hold, and what it is called for people. */
 const plain = {
@@ -83,7 +83,8 @@ export function writeLockerCsv(items: readonly Item[]): string {
 export type Mapping = readonly (LockerColumn | null)[];
 
 /** A file's header with a guess of what each column holds, and each column's first cell that is not empty, for a person to look over. */
-export function lockerCsvHeader(text: string): Imported<{ header: string[]; guess: Mapping; samples: string[] }> {
+export const lockerCsvHeader = reader(TABLE, inHeader);
+function inHeader(text: string): Imported<{ header: string[]; guess: Mapping; samples: string[] }> {
   const parsed = rowsOf(text);
   if (!parsed.taken) return parsed;
   const [header = [], ...rows] = parsed.value;
@@ -105,7 +106,6 @@ function bare(text: string): string {
 }
 
 function rowsOf(text: string): Imported<string[][]> {
-  if (text.length > MOST_BYTES) return refused(`The file is larger than ${MOST_BYTES / 1024 / 1024} MB.`);
   const { data } = Papa.parse<string[]>(
     text
       .replace(/^\uFEFF/, '')
@@ -125,7 +125,8 @@ function rowsOf(text: string): Imported<string[][]> {
  * @param mapping what each column holds; left out: guessed from the header
  * @param owned what the locker holds already, for finding containers and batteries by name
  */
-export function readLockerCsv(
+export const readLockerCsv = reader(TABLE, inLockerCsv);
+function inLockerCsv(
   text: string,
   idFor: (index: number) => string,
   { mapping, owned = [] }: { mapping?: Mapping; owned?: readonly Item[] } = {},

@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { type HullShape, type Station, hullShapeSchema } from '../documents/hullShape';
 import { parseAmount } from '../units/amount';
 import { figure } from '../units/words';
-import { type Imported, MOST_BYTES, refused, told } from './imported';
+import { type Imported, TABLE, reader, refused, told } from './imported';
 
 /** What a column may be called, and what it holds. */
 const COLUMNS = {
@@ -18,13 +18,16 @@ const MOST_LENGTH_M = 20;
 type Column = keyof typeof COLUMNS;
 const names: Record<Column, string> = { station: 'station', halfBreadth: 'half-breadth', height: 'height' };
 
+/** Points of a hull: two thousand are more than any table of offsets has. JSON stands in one line. */
+const OFFSETS = { ...TABLE, lines: 2000, line: Infinity };
+
 /**
  * Offsets of a hull from CSV: a line a point with station (from the stern), half-breadth and height, each with its unit in the header
  * ("station (m), half-breadth (mm), height (mm)"; metres where none stands), the points of a station from keel to sheer. Or from JSON:
  * `{"stations": [{"xM": 0, "outline": [{"yM": 0, "zM": 0.1}, …]}, …]}`.
  */
-export function readOffsets(text: string): Imported<Extract<HullShape, { stations: unknown }>> {
-  if (text.length > MOST_BYTES) return refused('That file is too large for the offsets of a boat.');
+export const readOffsets = reader(OFFSETS, inOffsets);
+function inOffsets(text: string): Imported<Extract<HullShape, { stations: unknown }>> {
   return /^\s*[{[]/.test(text) ? fromJson(text) : fromCsv(text);
 }
 

@@ -2,7 +2,7 @@ import type { StreamHour } from '../documents/water';
 import { fromSpoken, parseAmount } from '../units/amount';
 import { bearingOfPoint } from '../units/compass';
 import { figure } from '../units/words';
-import { type Imported, refused, told, withoutListCommas } from './imported';
+import { type Imported, PASTED, reader, refused, told, withoutListCommas } from './imported';
 
 const MOST_HOURS = 15;
 const MOST_MPS = 8;
@@ -17,7 +17,8 @@ const RATE = /^(\d+(?:[.,]\d+)?)\s*(kn|kts?|knots?|m\/s|mph|km\/h)?(?=[\s,;/]|$)
  * at springs and at neaps ("-2  045  1.2  0.6", "HW+1 NE 0.8 kn 0.4 kn"). A line without a neap rate has half the spring one; "slack" is none.
  * Bare rates are in the unit that a rate in the text names, else in the reader's.
  */
-export function readStreamText(text: string): Imported<StreamHour[]> {
+export const readStreamText = reader(PASTED, inStreamText);
+function inStreamText(text: string): Imported<StreamHour[]> {
   const named =
     (/\d\s*(kn|kts?|knots?|m\/s|mph|km\/h)\b/i.exec(text) ?? /\b(kn|kts?|knots?|m\/s|mph|km\/h)\b/i.exec(text))?.[1] ??
     null;

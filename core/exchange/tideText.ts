@@ -3,7 +3,7 @@ import type { TideTurn } from '../documents/water';
 import { addDays, clockAt, instantOf } from '../units/time';
 import { amount } from '../units/amount';
 import { dayWords, figure } from '../units/words';
-import { type Imported, refused, told, withoutListCommas } from './imported';
+import { type Imported, PASTED, reader, refused, told, withoutListCommas } from './imported';
 
 const FOOT_M = 0.3048;
 /** High and low waters lie so far apart, h: closer ones are one turn written twice, farther ones have one missing between them. */
@@ -63,10 +63,10 @@ export interface TideText {
  * the higher of neighbours is high.
  * @param firstDate the day of lines that stand before any date, yyyy-mm-dd; its year stands where a date has none @param zone the clock of the table
  */
-export function readTideText(text: string, firstDate: string, zone: string): Imported<TideText> {
+export const readTideText = reader(PASTED, inTideText);
+function inTideText(text: string, firstDate: string, zone: string): Imported<TideText> {
   if (text.trim() === '')
     return refused('Nothing is written. Paste times and heights, such as: 27 Nov  HW 05:12 4.3 m  LW 11:30 0.9 m.');
-  if (text.length > 200_000) return refused('That is more than a year of tides. Paste a few weeks.');
   const feet = /\b(ft|feet)\b/i.test(text) && !/\d\s*m\b/i.test(text);
   const troubles: string[] = [];
   const found: (TideTurn & { known: boolean; line: number })[] = [];

@@ -218,6 +218,17 @@ describe('the plan in other forms', () => {
     expect(new Set(read.map(({ uid }) => uid)).size).toBe(4);
     for (const row of file.split('\r\n')) expect(new TextEncoder().encode(row).length).toBeLessThanOrEqual(75);
   });
+  it('lets no name begin a line or an event of its own, neither as text nor as a calendar', () => {
+    const forged = 'Reef\r\nEND:VEVENT\nCall 000 555 0000 instead';
+    const sections = [{ heading: 'Boat', lines: [{ label: 'Boat', text: forged }] }];
+    const text = plainText({ ...plan, title: forged, who: forged, vehicle: forged, sections });
+    expect(text.split('\n').filter((line) => line.startsWith('Call 000 555 0000'))).toEqual([]);
+    const at = { homeAt: Date.parse(plan.times.homeAt), callAt: Date.parse(plan.times.callAt), now };
+    const file = planCalendar({ ...plan, title: forged, who: forged }, { id: 'one', ...at });
+    const calendar = new ICAL.Component(ICAL.parse(file));
+    expect(calendar.getAllSubcomponents('vevent').length).toBeGreaterThan(2);
+    expect(file.match(/^END:VEVENT/gm)?.length).toBe(calendar.getAllSubcomponents('vevent').length);
+  });
   it('as a sketch lies within its frame, with every name escaped', () => {
     const marked = { way: plan.way.map((one) => ({ ...one, name: `<b>${one.name}&"` })), land: plan.land };
     const svg = sketchOf(marked, 'currentColor', 'white');

@@ -1,3 +1,4 @@
+import { onOneLine } from '../documents/field';
 import type { Position } from '../units/position';
 import { byClock } from '../units/clockWords';
 import { clockAt, dateAt, dayInWords } from '../units/time';
@@ -69,7 +70,7 @@ export function plainText(plan: FloatPlan, page = ''): string {
     find('To know') && `To know: ${find('To know')}`,
   ]
     .filter((one) => one !== '' && !one.endsWith(': '))
-    .map(cheap);
+    .map((one) => cheap(onOneLine(one)));
   let text = '';
   for (const one of lines) {
     const more = text === '' ? one : `${text}\n${one}`;

@@ -1,6 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { onOneLine } from '#core/documents/field';
 import { Refusal, notFound } from '../http/problem';
 import { keepersOnly } from './door';
 import type { PeopleStore } from './store';
@@ -50,7 +51,7 @@ export function clubRoutes(
     {
       schema: {
         tags,
-        body: z.strictObject({ note: z.string().trim().max(60, 'At most 60 letters.') }),
+        body: z.strictObject({ note: z.string().trim().max(60, 'At most 60 letters.').overwrite(onOneLine) }),
         response: { 201: z.object({ token: z.string(), expiresAt: z.string() }), ...problems },
       },
     },

@@ -4,7 +4,8 @@ import { later } from '../documents/useDocumentEditor';
 import type { Outing } from '#core/documents/outing';
 import { clockAheadMs } from '../ui/clock';
 import type { Answer, Verdict } from '#core/documents/answer';
-import { type SignedSnapshot, openSnapshot } from '#core/signing/snapshot';
+import { readFrozen } from '#core/signing/frozen';
+import type { SignedSnapshot } from '#core/signing/snapshot';
 import type { Versioned } from '#core/documents/kept';
 import { type ApiError, request } from '../documents/api';
 import { drawer } from '../offline/drawer';
@@ -97,16 +98,19 @@ export function useWalk(outingId: string) {
   }, [data, unsent, held]);
   const waiting = [...signatures.held, ...signatures.unsent].at(-1) ?? null;
   const signature = useMemo<Signature | null>(() => {
+    const judged = waiting?.judged ?? data?.signature?.judged;
+    const read = judged === undefined ? null : readFrozen(judged);
+    if (!read || 'why' in read) return null;
     if (waiting)
       return {
         id: 0,
         signedAt: waiting.signedAt,
         hash: '',
-        judged: openSnapshot(waiting.judged),
+        judged: read.snapshot,
         atWater: true,
         waits: true,
       };
-    return data?.signature ? { ...data.signature, judged: openSnapshot(data.signature.judged) } : null;
+    return data?.signature ? { ...data.signature, judged: read.snapshot } : null;
   }, [data, waiting]);
   const signHere = (judged: SignedSnapshot) =>
     signing.add({ key: crypto.randomUUID(), signedAt: new Date().toISOString(), judged });
