@@ -1,4 +1,5 @@
 import { ICalAlarmType, ICalCalendar } from 'ical-generator';
+import { onOneLine } from '../documents/field';
 import type { Instant } from '../units/time';
 import { serviceOf } from './status';
 import type { FloatPlan } from './floatPlan';
@@ -15,7 +16,9 @@ export function planCalendar(
   plan: FloatPlan,
   { id, homeAt, callAt, now }: { id: string; homeAt: Instant; callAt: Instant; now: Instant },
 ): string {
-  const { times, title, who, rescue } = plan;
+  const { times, rescue } = plan;
+  // The library writes the calendar's name as it is: a line break in it would begin a line of the file.
+  const [title, who] = [onOneLine(plan.title), onOneLine(plan.who)];
   const calendar = new ICalCalendar({ name: title, prodId: { company: 'Unhurried Tally', product: 'plan' } });
   const add = (part: keyof typeof AHEAD_MIN, at: Instant, summary: string, description: string) => {
     const event = calendar.createEvent({
