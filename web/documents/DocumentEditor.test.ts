@@ -124,6 +124,51 @@ describe('the editor of an outing', () => {
       'what is not contested stays',
     ).toContain('mirror');
   });
+  it('asks on while one goes on editing: nothing is sent over the other side, nor after a reload', async () => {
+    const h = house();
+    const editor = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
+    h.elsewhere(titled('Theirs'));
+    editor.edit(titled('Mine'));
+    await h.settle();
+    editor.edit((doc) => withItem(titled('Mine, and more')(doc), 'mirror', 1));
+    await h.settle();
+    await editor.flush();
+    expect(h.stored().doc.title).toBe('Theirs');
+    const asked = { saving: { is: 'conflict', conflicts: [{ mine: 'Mine, and more', theirs: 'Theirs' }] } };
+    expect(editor.getState()).toMatchObject(asked);
+    const reloaded = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
+    await h.settle();
+    expect(reloaded.getState()).toMatchObject(asked);
+    reloaded.settle('mine');
+    await h.settle();
+    expect(h.stored().doc.title).toBe('Mine, and more');
+    expect(h.stored().doc.loadout.map(({ itemId }) => itemId)).toContain('mirror');
+  });
+  it('no longer asks once nothing is contested', async () => {
+    const h = house();
+    const editor = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
+    h.elsewhere(titled('Theirs'));
+    editor.edit(titled('Mine'));
+    await h.settle();
+    editor.edit(titled('Theirs'));
+    editor.edit((doc) => withItem(doc, 'mirror', 1));
+    await h.settle();
+    expect(editor.getState().saving.is).toBe('kept');
+    expect(h.stored().doc).toMatchObject({ title: 'Theirs' });
+  });
+  it('says nothing of another window where this page wrote it itself, and asks nothing', async () => {
+    const h = house();
+    const ports = { ...h.ports, isOwn: (version: number) => version === 2 };
+    const editor = new DocumentEditor(documentKinds.outings, h.stored(), ports);
+    h.elsewhere(titled('Mine, from the list'));
+    editor.adopt(h.stored());
+    expect(editor.getState()).toMatchObject({ told: null, doc: { title: 'Mine, from the list' } });
+    const late = new DocumentEditor(documentKinds.outings, kept(outing, 1), ports);
+    late.edit(titled('Mine, later'));
+    await h.settle();
+    expect(late.getState()).toMatchObject({ told: null, saving: { is: 'kept' } });
+    expect(h.stored().doc.title).toBe('Mine, later');
+  });
   it('holds a change while the server is silent, and sends it when it answers', async () => {
     const h = house();
     h.cut(true);

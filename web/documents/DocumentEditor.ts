@@ -28,6 +28,8 @@ export interface EditorPorts<Doc> {
   put: (doc: Doc, version: number, leaving: boolean) => Promise<Versioned<Doc>>;
   /** Where an unsent change outlives a reload. */
   drafts: Drawer;
+  /** Whether this page itself wrote a version, through another screen or an editor that was left. */
+  isOwn?: (version: number) => boolean;
   now: () => number;
   later: (work: () => void, ms: number) => () => void;
 }
@@ -59,8 +61,8 @@ export class DocumentEditor<Doc extends { id: string }> {
   private sending = false;
   private failures = 0;
   private cancel: (() => void) | null = null;
-  /** What both windows started from, while a conflict waits for an answer. */
-  private conflictBase: Doc | null = null;
+  /** What both windows started from, while a conflict waits for an answer; what the other one made of it is `base`. */
+  private conflictBase: Versioned<Doc> | null = null;
   private readonly listeners = new Set<() => void>();
 
   constructor(
@@ -122,15 +124,18 @@ export class DocumentEditor<Doc extends { id: string }> {
     if (kept.version <= this.base.version || this.state.saving.is !== 'kept' || this.sending) return;
     this.rebaseSteps(kept.doc);
     this.base = kept;
-    this.set({ doc: kept.doc, version: kept.version, saving: { is: 'kept', at: this.ports.now() }, told: ADOPTED });
+    this.set({ doc: kept.doc, version: kept.version, saving: { is: 'kept', at: this.ports.now() } });
+    if (!this.isOwn(kept.version)) this.set({ told: ADOPTED });
   };
 
   /** Settles a conflict: whose version of the contested parts stands. */
   readonly settle = (whose: 'mine' | 'theirs'): void => {
     const before = this.conflictBase;
     if (this.state.saving.is !== 'conflict' || before === null) return;
+    this.conflictBase = null;
     this.set({ saving: { is: 'pending' }, told: null });
-    if (whose === 'theirs') this.edit((mine) => this.merged(before, this.base.doc, mine).merged);
+    if (whose === 'theirs') this.edit((mine) => this.merged(before.doc, this.base.doc, mine).merged);
+    this.keepDraft();
     this.schedule(0);
   };
 
@@ -147,9 +152,22 @@ export class DocumentEditor<Doc extends { id: string }> {
   };
 
   private changed(doc: Doc): void {
+    const before = this.conflictBase;
+    // While a conflict waits nothing is sent: it would write over the other side unasked.
+    const conflicts = before ? this.merged(before.doc, doc, this.base.doc).conflicts : [];
+    if (conflicts.length > 0) {
+      this.set({ doc, saving: { is: 'conflict', conflicts } });
+      this.keepDraft();
+      return;
+    }
+    this.conflictBase = null;
     this.set({ doc, saving: { is: 'pending' } });
     this.keepDraft();
     this.schedule(SEND_AFTER_MS);
+  }
+
+  private isOwn(version: number): boolean {
+    return this.ports.isOwn?.(version) ?? false;
   }
 
   private schedule(ms: number): void {
@@ -192,16 +210,20 @@ export class DocumentEditor<Doc extends { id: string }> {
   }
 
   private mergeWith(theirs: Versioned<Doc>): void {
-    const before = this.base.doc;
-    const { merged, conflicts } = this.merged(before, this.state.doc, theirs.doc);
+    const before = this.base;
+    const { merged, conflicts } = this.merged(before.doc, this.state.doc, theirs.doc);
+    const own = this.isOwn(theirs.version);
     this.rebaseSteps(theirs.doc);
     this.base = theirs;
-    if (conflicts.length > 0) {
+    // Of what this page wrote twice the later stands: nobody need be asked.
+    if (conflicts.length > 0 && !own) {
       this.conflictBase = before;
       this.set({ doc: merged, version: theirs.version, saving: { is: 'conflict', conflicts } });
+      this.keepDraft();
       return;
     }
-    this.set({ doc: merged, version: theirs.version, saving: { is: 'pending' }, told: MERGED });
+    this.set({ doc: merged, version: theirs.version, saving: { is: 'pending' } });
+    if (!own) this.set({ told: MERGED });
     this.keepDraft();
     this.schedule(0);
   }
@@ -247,7 +269,8 @@ export class DocumentEditor<Doc extends { id: string }> {
   }
 
   private keepDraft(): void {
-    const draft: Draft<Doc> = { base: this.base, doc: this.state.doc };
+    // Taken up again from what both sides started from, so that a reload does not settle a conflict.
+    const draft: Draft<Doc> = { base: this.conflictBase ?? this.base, doc: this.state.doc };
     try {
       this.ports.drafts.setItem(this.draftKey(), JSON.stringify(draft));
     } catch {

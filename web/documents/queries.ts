@@ -7,6 +7,7 @@ import type { Versioned } from '#core/documents/kept';
 import { ApiError, request } from './api';
 import { type KeptReferences, REFERENCES, referenceStore } from './ReferenceStore';
 import { useToast } from '../ui/Toast';
+import { noteWritten, removeDocument } from './ownWrites';
 import { speakFor } from './speech';
 
 /** All that outings point at, with versions. */
@@ -61,11 +62,16 @@ export function useDocuments<K extends ReferenceName>(kind: K) {
   return {
     create: (doc: Doc) => then(request<Versioned<Doc>>('POST', path, { doc }), doc),
     put: (doc: Doc, version: number) =>
-      then(request<Versioned<Doc>>('PUT', `${path}/${doc.id}`, { version, doc }), doc),
-    remove: (id: string, version: number) =>
-      then(request<Versioned<Doc>>('DELETE', `${path}/${id}?version=${version}`)),
+      then(written(`${path}/${doc.id}`, request<Versioned<Doc>>('PUT', `${path}/${doc.id}`, { version, doc })), doc),
+    remove: (id: string, version: number) => then(removeDocument<Doc>(`${path}/${id}`, version)),
     restore: (id: string) => then(request<Versioned<Doc>>('POST', `${path}/${id}/restore`)),
   };
+}
+
+async function written<Doc>(path: string, work: Promise<Versioned<Doc>>): Promise<Versioned<Doc>> {
+  const done = await work;
+  noteWritten(path, done.version);
+  return done;
 }
 
 /** Many writes to the locker at once: all of them or none. */

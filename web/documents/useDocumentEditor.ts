@@ -5,6 +5,7 @@ import { type Drawer, drawer } from '../offline/drawer';
 import { isReached, whenOnline } from '../offline/reach';
 import { request } from './api';
 import { DocumentEditor } from './DocumentEditor';
+import { isOwnWrite, noteWritten } from './ownWrites';
 
 export const later = (work: () => void, ms: number) => {
   const timer = setTimeout(work, ms);
@@ -37,8 +38,14 @@ export function useDocumentEditor<Name extends KindName>(
   type Doc = Documents[Name];
   const [editor] = useState(() => {
     const kind = documentKinds[name];
+    const path = `/api/${kind.path}/${kept.doc.id}`;
     return new DocumentEditor<Doc>(kind, kept, {
-      put: (doc, version, leaving) => request('PUT', `/api/${kind.path}/${doc.id}`, { version, doc }, leaving),
+      put: async (doc, version, leaving) => {
+        const written = await request<Versioned<Doc>>('PUT', path, { version, doc }, leaving);
+        noteWritten(path, written.version);
+        return written;
+      },
+      isOwn: (version) => isOwnWrite(path, version),
       drafts,
       now: () => Date.now(),
       later,

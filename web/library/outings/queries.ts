@@ -6,6 +6,7 @@ import type { Summary } from '#core/judgement/summary';
 import type { Versioned } from '#core/documents/kept';
 import type { Speech } from '#core/units/speaking';
 import { get, request } from '../../documents/api';
+import { removeDocument } from '../../documents/ownWrites';
 import { speakFor } from '../../documents/speech';
 
 const LIST = '/api/summaries';
@@ -56,7 +57,7 @@ export function useOutingActions() {
     create: (doc: Outing) => then(request<Versioned<Outing>>('POST', '/api/outings', { doc })),
     copy: (id: string, newId: string, date: string) =>
       then(request<Versioned<Outing>>('POST', `/api/outings/${id}/copy`, { id: newId, date })),
-    remove: (id: string, version: number) => then(request<unknown>('DELETE', `/api/outings/${id}?version=${version}`)),
+    remove: (id: string, version: number) => then(removeDocument<unknown>(`/api/outings/${id}`, version)),
     restore: (id: string) => then(request<unknown>('POST', `/api/outings/${id}/restore`)),
     refresh: () => then(Promise.resolve()),
   };
