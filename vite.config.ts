@@ -5,6 +5,7 @@ import { brotliCompress, constants } from 'node:zlib';
 import react from '@vitejs/plugin-react';
 import { type Plugin, defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { outingFiles } from './scripts/outingFiles';
 
 /** The two faces that every screen is set in are asked for with the page itself: words do not move when their letters come. */
 const facesFirst: Plugin = {
@@ -96,7 +97,7 @@ const together = {
 
 export default defineConfig({
   root: 'web',
-  plugins: [react(), facesFirst, pressed, carried],
+  plugins: [react(), facesFirst, pressed, outingFiles, carried],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

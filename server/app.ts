@@ -1,4 +1,5 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import compress from '@fastify/compress';
 import helmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
@@ -109,9 +110,11 @@ export async function buildApp({
   again(app, outdatedEveryMs, 'the version of the data could not be read', refuseWhenOutdated(app, isOutdated));
   const people = peopleStore(db, now);
   if (accounts) await keepDoor(app, people);
-  // What the browser's clock says is compared with this one.
+  const build = webRoot === null ? null : buildIn(webRoot);
+  // What the browser's clock says is compared with this one, and the build of its page with the one that is served.
   app.addHook('onSend', (request, reply, _payload, done) => {
     reply.header('x-tally-now', String(now()));
+    if (build !== null) reply.header('x-tally-build', build);
     // What is answered is somebody's: no cache between keeps it, unless the route says which may.
     if (request.url.startsWith('/api/') && !reply.hasHeader('cache-control')) reply.header('cache-control', 'no-store');
     done();
@@ -194,6 +197,13 @@ function again(app: FastifyInstance, everyMs: number, failed: string, work: () =
     clearInterval(timer);
     await doing;
   });
+}
+
+/** The name of a build, as its page says it; null: it says none. */
+function buildIn(root: string): string | null {
+  const page = join(root, 'index.html');
+  if (!existsSync(page)) return null;
+  return /<meta name="build" content="([0-9a-f]+)"/.exec(readFileSync(page, 'utf8'))?.[1] ?? null;
 }
 
 async function serveWeb(app: FastifyInstance, root: string): Promise<void> {

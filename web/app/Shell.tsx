@@ -6,6 +6,7 @@ import TuneOutlined from '@mui/icons-material/TuneOutlined';
 import WavesOutlined from '@mui/icons-material/WavesOutlined';
 import Box from '@mui/material/Box';
 import { NavLink, Outlet, useMatch } from 'react-router';
+import { NewerVersion } from './NewerVersion';
 import { TallyStrokes } from '../ui/TallyStrokes';
 import { screenOnly } from '../ui/screenOnly';
 
@@ -93,6 +94,7 @@ export function Shell() {
         tabIndex={-1}
         sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', outline: 'none' }}
       >
+        <NewerVersion />
         <Outlet />
       </Box>
     </Box>

@@ -1,10 +1,11 @@
-import { createBrowserRouter, matchPath, redirect } from 'react-router';
+import { type RouteObject, createBrowserRouter, matchPath, redirect } from 'react-router';
 import { preload } from 'swr';
 import { stationIds } from '#core/vocabulary/stations';
 import { get } from '../documents/api';
 import { REFERENCES, referenceStore } from '../documents/ReferenceStore';
 import { stationScreens } from '../outing/stations/screens';
-import { Lost } from '../ui/Lost';
+import { ScreenFailed } from '../documents/ScreenFailed';
+import { NotFoundScreen } from '../ui/NotFoundScreen';
 import { Shell } from './Shell';
 
 /** A page that opens on an outing asks for what its screens read while their code is still on its way. */
@@ -20,117 +21,122 @@ if (opened !== undefined) {
 }
 
 /** Every screen is lazy: a place costs nothing until it is opened. */
+const screens: RouteObject[] = [
+  { index: true, loader: () => redirect('/outings') },
+  {
+    path: 'outings',
+    lazy: async () => ({ Component: (await import('../library/outings/OutingsScreen')).OutingsScreen }),
+  },
+  {
+    path: 'outings/:outingId',
+    lazy: async () => ({ Component: (await import('../outing/OutingScreen')).OutingScreen }),
+    children: [
+      { index: true, loader: ({ params }) => redirect(`/outings/${params.outingId ?? ''}/brief`) },
+      ...stationIds.map((id) => ({
+        path: id === 'workings' ? 'workings/:sheetId?' : id,
+        lazy: stationScreens[id],
+        // A station that does not come leaves the outing, its other stations and its margin where they are.
+        ErrorBoundary: ScreenFailed,
+      })),
+    ],
+  },
+  {
+    path: 'along/:id',
+    lazy: async () => ({ Component: (await import('../library/outings/AlongScreen')).AlongScreen }),
+  },
+  {
+    path: 'locker',
+    lazy: async () => ({ Component: (await import('../library/locker/LockerScreen')).LockerScreen }),
+  },
+  {
+    path: 'first/you',
+    lazy: async () => ({ Component: (await import('../library/first/FirstYouScreen')).FirstYouScreen }),
+  },
+  {
+    path: 'first/boat',
+    lazy: async () => ({ Component: (await import('../library/first/FirstBoatScreen')).FirstBoatScreen }),
+  },
+  {
+    path: 'first/water',
+    lazy: async () => ({ Component: (await import('../library/first/FirstWaterScreen')).FirstWaterScreen }),
+  },
+  {
+    path: 'locker/own',
+    lazy: async () => ({ Component: (await import('../library/locker/OwnScreen')).OwnScreen }),
+  },
+  { path: 'boats', lazy: async () => ({ Component: (await import('../library/boats/BoatsScreen')).BoatsScreen }) },
+  {
+    path: 'boats/new',
+    lazy: async () => ({ Component: (await import('../library/first/FirstBoatScreen')).FirstBoatScreen }),
+  },
+  {
+    path: 'boats/:boatId/:part?',
+    lazy: async () => ({ Component: (await import('../library/boats/BoatScreen')).BoatScreen }),
+  },
+  {
+    path: 'waters',
+    lazy: async () => ({ Component: (await import('../library/waters/WatersScreen')).WatersScreen }),
+  },
+  {
+    path: 'waters/:waterId',
+    lazy: async () => ({ Component: (await import('../library/waters/WaterScreen')).WaterScreen }),
+  },
+  {
+    path: 'reference',
+    lazy: async () => ({ Component: (await import('../library/reference/ReferenceScreen')).ReferenceScreen }),
+    children: [
+      { index: true, loader: () => redirect('/reference/species') },
+      {
+        path: 'species/:speciesId?',
+        lazy: async () => ({
+          Component: (await import('../library/reference/species/SpeciesScreen')).SpeciesScreen,
+        }),
+      },
+      {
+        path: 'needs',
+        lazy: async () => ({ Component: (await import('../library/reference/needs/NeedsScreen')).NeedsScreen }),
+      },
+      {
+        path: 'limits',
+        lazy: async () => ({
+          Component: (await import('../library/reference/limits/LimitsScreen')).LimitsScreen,
+        }),
+      },
+      {
+        path: 'procedures',
+        lazy: async () => ({
+          Component: (await import('../library/reference/procedures/ProceduresScreen')).ProceduresScreen,
+        }),
+      },
+      {
+        path: 'practice',
+        lazy: async () => ({
+          Component: (await import('../library/reference/practice/PracticeScreen')).PracticeScreen,
+        }),
+      },
+      {
+        path: 'words',
+        lazy: async () => ({ Component: (await import('../library/reference/words/WordsScreen')).WordsScreen }),
+      },
+      {
+        path: 'rules',
+        lazy: async () => ({ Component: (await import('../library/reference/rules/RulesScreen')).RulesScreen }),
+      },
+    ],
+  },
+  {
+    path: 'settings',
+    lazy: async () => ({ Component: (await import('../settings/SettingsScreen')).SettingsScreen }),
+  },
+  { path: '*', Component: NotFoundScreen },
+];
+
 export const router = createBrowserRouter([
   {
     Component: Shell,
-    ErrorBoundary: Lost,
+    ErrorBoundary: ScreenFailed,
     HydrateFallback: Shell,
-    children: [
-      { index: true, loader: () => redirect('/outings') },
-      {
-        path: 'outings',
-        lazy: async () => ({ Component: (await import('../library/outings/OutingsScreen')).OutingsScreen }),
-      },
-      {
-        path: 'outings/:outingId',
-        lazy: async () => ({ Component: (await import('../outing/OutingScreen')).OutingScreen }),
-        children: [
-          { index: true, loader: ({ params }) => redirect(`/outings/${params.outingId ?? ''}/brief`) },
-          ...stationIds.map((id) => ({
-            path: id === 'workings' ? 'workings/:sheetId?' : id,
-            lazy: stationScreens[id],
-          })),
-        ],
-      },
-      {
-        path: 'along/:id',
-        lazy: async () => ({ Component: (await import('../library/outings/AlongScreen')).AlongScreen }),
-      },
-      {
-        path: 'locker',
-        lazy: async () => ({ Component: (await import('../library/locker/LockerScreen')).LockerScreen }),
-      },
-      {
-        path: 'first/you',
-        lazy: async () => ({ Component: (await import('../library/first/FirstYouScreen')).FirstYouScreen }),
-      },
-      {
-        path: 'first/boat',
-        lazy: async () => ({ Component: (await import('../library/first/FirstBoatScreen')).FirstBoatScreen }),
-      },
-      {
-        path: 'first/water',
-        lazy: async () => ({ Component: (await import('../library/first/FirstWaterScreen')).FirstWaterScreen }),
-      },
-      {
-        path: 'locker/own',
-        lazy: async () => ({ Component: (await import('../library/locker/OwnScreen')).OwnScreen }),
-      },
-      { path: 'boats', lazy: async () => ({ Component: (await import('../library/boats/BoatsScreen')).BoatsScreen }) },
-      {
-        path: 'boats/new',
-        lazy: async () => ({ Component: (await import('../library/first/FirstBoatScreen')).FirstBoatScreen }),
-      },
-      {
-        path: 'boats/:boatId/:part?',
-        lazy: async () => ({ Component: (await import('../library/boats/BoatScreen')).BoatScreen }),
-      },
-      {
-        path: 'waters',
-        lazy: async () => ({ Component: (await import('../library/waters/WatersScreen')).WatersScreen }),
-      },
-      {
-        path: 'waters/:waterId',
-        lazy: async () => ({ Component: (await import('../library/waters/WaterScreen')).WaterScreen }),
-      },
-      {
-        path: 'reference',
-        lazy: async () => ({ Component: (await import('../library/reference/ReferenceScreen')).ReferenceScreen }),
-        children: [
-          { index: true, loader: () => redirect('/reference/species') },
-          {
-            path: 'species/:speciesId?',
-            lazy: async () => ({
-              Component: (await import('../library/reference/species/SpeciesScreen')).SpeciesScreen,
-            }),
-          },
-          {
-            path: 'needs',
-            lazy: async () => ({ Component: (await import('../library/reference/needs/NeedsScreen')).NeedsScreen }),
-          },
-          {
-            path: 'limits',
-            lazy: async () => ({
-              Component: (await import('../library/reference/limits/LimitsScreen')).LimitsScreen,
-            }),
-          },
-          {
-            path: 'procedures',
-            lazy: async () => ({
-              Component: (await import('../library/reference/procedures/ProceduresScreen')).ProceduresScreen,
-            }),
-          },
-          {
-            path: 'practice',
-            lazy: async () => ({
-              Component: (await import('../library/reference/practice/PracticeScreen')).PracticeScreen,
-            }),
-          },
-          {
-            path: 'words',
-            lazy: async () => ({ Component: (await import('../library/reference/words/WordsScreen')).WordsScreen }),
-          },
-          {
-            path: 'rules',
-            lazy: async () => ({ Component: (await import('../library/reference/rules/RulesScreen')).RulesScreen }),
-          },
-        ],
-      },
-      {
-        path: 'settings',
-        lazy: async () => ({ Component: (await import('../settings/SettingsScreen')).SettingsScreen }),
-      },
-      { path: '*', Component: Lost },
-    ],
+    // What fails below leaves the rail of places where it is.
+    children: [{ ErrorBoundary: ScreenFailed, children: screens }],
   },
 ]);

@@ -1,3 +1,4 @@
+import { noteServed } from '../offline/build';
 import { noteReach } from '../offline/reach';
 import { compareClocks } from '../ui/clock';
 import { noteSignedOut } from './signedOut';
@@ -34,6 +35,7 @@ export async function request<T>(method: Method, path: string, body?: unknown, k
     throw new ApiError(0, 'The server does not answer. Is it running?');
   }
   noteReach(true);
+  noteServed(response.headers.get('x-tally-build'));
   const serverNow = Number(response.headers.get('x-tally-now') ?? NaN);
   compareClocks(serverNow, (sent + Date.now()) / 2);
   const answer: unknown = await response.json().catch(() => null);

@@ -18,7 +18,7 @@ import { REFERENCES } from '../documents/ReferenceStore';
 import { type CarryPorts, useCarried } from '../offline/useCarried';
 import { loadScreens } from './stations/screens';
 import { Loaded } from '../documents/Loaded';
-import { Lost } from '../ui/Lost';
+import { NotFoundScreen } from '../ui/NotFoundScreen';
 import { useToast } from '../ui/Toast';
 import { useNow } from '../ui/useNow';
 import { useReferences } from '../documents/queries';
@@ -48,7 +48,7 @@ export function OutingScreen() {
   const kept = useKeptOuting(outingId);
   const { references, error } = useReferences();
   const walk = useWalk(outingId);
-  if (kept.error?.status === 404) return <Lost />;
+  if (kept.error?.status === 404) return <NotFoundScreen />;
   const ready = kept.data && references && walk.loaded ? { kept: kept.data, references } : undefined;
   return (
     <Loaded data={ready} error={kept.error ?? error ?? walk.error}>

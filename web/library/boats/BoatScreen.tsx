@@ -24,7 +24,7 @@ import { ApiError } from '../../documents/api';
 import { useDocuments, useKept } from '../../documents/queries';
 import { useUndoKeys } from '../../documents/useDocumentEditor';
 import { useReferenceEditor } from '../../documents/useReferenceEditor';
-import { Lost } from '../../ui/Lost';
+import { NotFoundScreen } from '../../ui/NotFoundScreen';
 import { Page } from '../../ui/Page';
 import { useToast } from '../../ui/Toast';
 import { BoatDrawing } from '../../ui/boat/BoatDrawing';
@@ -48,7 +48,7 @@ export function BoatScreen() {
   const { boatId } = useParams();
   const { data, error } = useKept();
   const found = data?.craft.find(({ doc }) => doc.id === boatId);
-  if (data && !found) return <Lost />;
+  if (data && !found) return <NotFoundScreen />;
   return (
     <Loaded data={found} error={error}>
       {(kept) => <OneBoat key={kept.doc.id} kept={kept} angler={data?.anglers[0]?.doc ?? null} />}

@@ -15,7 +15,7 @@ import { Loaded } from '../../documents/Loaded';
 import { useKept } from '../../documents/queries';
 import { useAlong } from '../../people/party';
 import { useTry } from '../../people/useTry';
-import { Lost } from '../../ui/Lost';
+import { NotFoundScreen } from '../../ui/NotFoundScreen';
 import { Page } from '../../ui/Page';
 import { Trouble } from '../../ui/Trouble';
 
@@ -23,7 +23,7 @@ import { Trouble } from '../../ui/Trouble';
 export function AlongScreen() {
   const { id = '' } = useParams();
   const along = useAlong(id);
-  if (along.error && (along.error as { status?: number }).status === 404) return <Lost />;
+  if (along.error && (along.error as { status?: number }).status === 404) return <NotFoundScreen />;
   return (
     <Loaded data={along.data} error={along.error}>
       {(party) => <Asked party={party} join={along.join} decline={along.decline} />}

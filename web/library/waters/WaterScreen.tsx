@@ -10,7 +10,7 @@ import { amount, distance } from '#core/units/amount';
 import { capital, dayWords, figure } from '#core/units/words';
 import type { Versioned } from '#core/documents/kept';
 import { Loaded } from '../../documents/Loaded';
-import { Lost } from '../../ui/Lost';
+import { NotFoundScreen } from '../../ui/NotFoundScreen';
 import { Page } from '../../ui/Page';
 import { WaterChart } from '../../ui/chart/WaterChart';
 import { useNow } from '../../ui/useNow';
@@ -32,7 +32,7 @@ export function WaterScreen() {
   const { waterId } = useParams();
   const { data, error } = useKept();
   const found = data?.waters.find(({ doc }) => doc.id === waterId);
-  if (data && !found) return <Lost />;
+  if (data && !found) return <NotFoundScreen />;
   const packs = packOptions(data?.rulePacks ?? []);
   return (
     <Loaded data={found} error={error}>
