@@ -143,7 +143,9 @@ describe('a new outing', () => {
     expect(withBrief({ ...named, title: 'Mine' }, { targets: [] }, references).title).toBe('Mine');
   });
   it('copied leaves the day’s figures and answers behind', () => {
-    const copy = copyOuting(withAcceptance(ready, 'x', 1, 'why not', now), 'two', '2026-06-01');
+    const carried = { ...ready, word: { ...ready.word, carriedAt: '2026-05-15T18:00:00Z' } };
+    const copy = copyOuting(withAcceptance(carried, 'x', 1, 'why not', now), 'two', '2026-06-01');
+    expect(copy.word).toEqual({ ...ready.word, left: null, carriedAt: null });
     expect(copy).toMatchObject({
       id: 'two',
       accepted: [],

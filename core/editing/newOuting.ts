@@ -127,6 +127,8 @@ export function copyOuting(outing: Outing, id: string, date: string): Outing {
     title: `${outing.title}, again`.slice(0, 80),
     brief: { ...outing.brief, date },
     conditions: { source: 'typed', from: '', takenAt: null, waterC: outing.conditions.waterC, hours: [] },
+    // What was left with somebody, and what was put on a device, was the other outing.
+    word: { ...outing.word, left: null, carriedAt: null },
     accepted: [],
     log: null,
   };

@@ -263,6 +263,11 @@ describe('findings, on both sides of their limits', () => {
     });
     expect(find('closed-season', brief(barbel, { date: '2026-06-15' }))?.level).toBe('stop');
     expect(find('closed-season', brief(barbel, { date: '2026-06-16' }))).toBeNull();
+    // One that begins on a later day of the trip closes it too, and is told with its day.
+    expect(find('closed-season', brief(barbel, { date: '2026-03-14', nights: 0 }))).toBeNull();
+    const into = find('closed-season', brief(barbel, { date: '2026-03-14', nights: 1 }));
+    expect(into?.level).toBe('stop');
+    expect(into?.facts).toMatchObject({ since: '2026-03-15' });
   });
   it('never read the same where one figure passes the other', () => {
     for (const by of [1e-3, 0.02, 0.04, 0.3]) {

@@ -29,7 +29,7 @@ export function gate(
   const standing = (level: Finding['level']) =>
     findings.filter((one) => one.level === level && one.accepted === null).length;
   const critical = steps.filter((step) => step.critical && answers.get(step.id)?.verdict !== 'good');
-  const seen = forecastSeenAt(outing.conditions, answers);
+  const seen = forecastSeenAt(outing.conditions, answers, now);
   const hoursOld = seen === null ? null : (now - seen) / HOUR_MS;
   const bars: GateBar[] = [];
   if (standing('stop') > 0) bars.push({ bar: 'stops', count: standing('stop') });

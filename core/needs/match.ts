@@ -1,6 +1,6 @@
 import { type KindId, kinds } from '../catalog/gear/kinds';
 import { type Aboard, idsAboard } from '../documents/references';
-import { clashOf } from './clash';
+import { clashOf, shareRoom } from './clash';
 import { catalogue } from './catalogue';
 import { outOfPlace } from './where';
 import type { NeedId } from '../vocabulary/needs';
@@ -67,9 +67,9 @@ export function outOfService({ item }: Aboard, lastDay: string, taken: WalkTaken
   return null;
 }
 
-/** What runs on a battery of its own counts only with that battery aboard and sound. */
+/** What runs on a battery of its own counts only with that battery aboard, in the same boat, and sound. */
 function batteryFails(
-  { item }: Aboard,
+  { item, entry }: Aboard,
   aboard: readonly Aboard[],
   lastDay: string,
   taken: WalkTaken,
@@ -77,6 +77,7 @@ function batteryFails(
   if (item.poweredById === null) return null;
   const battery = aboard.find((other) => other.item.id === item.poweredById);
   if (!battery) return { code: 'battery-ashore' };
+  if (battery.entry.carriedBy !== entry.carriedBy) return { code: 'battery-in-other-boat' };
   return outOfService(battery, lastDay, taken) === null ? null : { code: 'battery-unsound' };
 }
 
@@ -147,9 +148,12 @@ export function judgeNeed(
     fit.push(aboard);
     counted += attribute || !(bySort || raise.want === 1) ? amount : 1;
   }
-  if (raise.want > 1 && !attribute && fit.length > 1) {
+  if (raise.want > 1 && !attribute && fit.length > 0) {
     const { kept, dropped } = independent(fit, (item) => sortOf(need, item.kind, context), context);
-    counted = kept.reduce((sum, { entry }) => sum + (bySort ? 1 : entry.quantity), 0);
+    const aboardIds = idsAboard(context);
+    // Several in one container or behind one lid are lost together, whether they are one line of the list or several.
+    const apart = (one: Aboard) => (bySort || shareRoom(one, one, aboardIds) ? 1 : one.entry.quantity);
+    counted = kept.reduce((sum, one) => sum + apart(one), 0);
     for (const one of means) if (one.by === 'item') one.shortfall ??= dropped.get(one.itemId) ?? null;
   }
   for (const other of others) {

@@ -70,6 +70,7 @@ export type Shortfall =
   | {
       code:
         | 'battery-ashore'
+        | 'battery-in-other-boat'
         | 'battery-unsound'
         | 'patchy-coverage'
         | 'not-on-body'

@@ -6,12 +6,14 @@ import { type KindId, kindIds, kinds } from '../catalog/gear/kinds';
 import { withItem } from '../editing/edit';
 import { newItem } from '../editing/newItem';
 import type { Item } from '../documents/item';
+import type { Aboard, Lies } from '../documents/references';
 import type { Outing } from '../documents/outing';
 import type { References } from '../documents/references';
 import type { Water } from '../documents/water';
 import { choicesFor } from '../provisioning/choose';
 import { noAnswers } from '../walkround/answers';
 import { catalogue } from './catalogue';
+import { judgeNeed } from './match';
 import { type NeedId, needIds } from '../vocabulary/needs';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
@@ -53,6 +55,35 @@ describe('the tables', () => {
   it('promise nothing', () => {
     for (const id of needIds)
       expect(`${catalogue[id].title} ${catalogue[id].without}`.toLowerCase()).not.toContain('safe');
+  });
+});
+
+describe('several of one kind', () => {
+  const context = contextOf(ready, references, noAnswers, now);
+  const lies = (boxes: { id: string; name: string }[]): Lies => ({
+    ...{ in: 'zone', id: 'well', place: 'in the well', boxes, compartment: null, reach: 'hand', moves: [] },
+    ...{ dry: 'open', held: true, state: null },
+  });
+  const whistle = (id: string, quantity: number, boxes: { id: string; name: string }[]): Aboard => ({
+    item: newItem(id, 'whistle'),
+    entry: { itemId: id, quantity, outsideContainer: false, carriedBy: null },
+    lies: lies(boxes),
+  });
+  const counted = (...aboard: Aboard[]) =>
+    judgeNeed(
+      'cut-line',
+      { level: 'must', want: 3, lifeCritical: false, reasons: [] },
+      context,
+      aboard.map((one) => ({ aboard: { ...one, item: { ...one.item, kind: 'knife' } }, unserviceable: null })),
+    ).counted;
+  const box = [{ id: 'box', name: 'box' }];
+  it('in one box count as one, whether they are one line of the list or several', () => {
+    expect(counted(whistle('a', 3, box))).toBe(1);
+    expect(counted(whistle('a', 1, box), whistle('b', 1, box), whistle('c', 1, box))).toBe(1);
+  });
+  it('each by itself count each, whether they are one line of the list or several', () => {
+    expect(counted(whistle('a', 3, []))).toBe(3);
+    expect(counted(whistle('a', 1, []), whistle('b', 1, []), whistle('c', 1, []))).toBe(3);
   });
 });
 

@@ -69,6 +69,7 @@ const because: Say<Reason, 'because'> = {
 const lacks: Say<Shortfall, 'code'> = {
   several: ({ all }) => sayShortfalls(all),
   'battery-ashore': () => 'its battery is not aboard',
+  'battery-in-other-boat': () => 'its battery rides in another boat',
   'battery-unsound': () => 'its battery does not count',
   'patchy-coverage': () => 'it may not reach anyone there',
   'not-on-body': () => 'packed away: alone, a call for help is on the body',

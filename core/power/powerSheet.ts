@@ -100,27 +100,39 @@ function share(pct: number): number {
   return Math.min(1, Math.max(0.01, pct / 100));
 }
 
-/** Everything that draws, on the battery it names or, naming none, on the largest aboard; and what each battery comes to that day. */
+/** Whether a battery feeds anything that day: in one's own boat, sound, and in date. */
+function feeds({ item, entry }: Aboard, homeAt: Instant | null): boolean {
+  const inDate = item.expiresOn === null || homeAt === null || Date.parse(item.expiresOn) + DAY_MS > homeAt;
+  return entry.carriedBy === null && item.condition === 'good' && inDate;
+}
+
+/**
+ * Everything that draws, on the battery it names or, naming none or one that stays ashore, on the largest aboard; and what each battery comes to
+ * that day. What names a battery that goes along and feeds nothing is fed by nothing.
+ */
 export function powerSheet(looked: Looked, e: Exposures, workings: Workings): PowerSheet {
   const tempC = e.airMinC ?? 20;
-  const batteries = looked.aboard.flatMap(({ item, entry }) => {
-    const battery = item.condition === 'good' ? batteryOf(item, entry.quantity, e.launchAt) : null;
-    return battery ? [{ item, battery }] : [];
+  const own = looked.aboard.filter(({ entry }) => entry.carriedBy === null);
+  const batteries = own.flatMap((one) => {
+    const battery = feeds(one, e.homeAt) ? batteryOf(one.item, one.entry.quantity, e.launchAt) : null;
+    return battery ? [{ item: one.item, battery }] : [];
   });
   const largest = batteries.toSorted(
     (a, b) => b.battery.volts * b.battery.ampHours - a.battery.volts * a.battery.ampHours,
   )[0];
-  const devices = looked.aboard
+  const devices = own
     .filter(({ item }) => (item.attributes.watts ?? 0) > 0)
     .map((one) => ({ device: deviceOf(one, e, workings), on: one.item.poweredById }));
-  const homeOf = (on: string | null) => batteries.find(({ item }) => item.id === on) ?? largest;
+  const goesAlong = new Set(looked.aboard.map(({ item }) => item.id));
+  const homeOf = (on: string | null) =>
+    on === null || !goesAlong.has(on) ? largest : batteries.find(({ item }) => item.id === on);
   return {
     tempC,
     supplies: batteries.map(({ item, battery }) => {
-      const own = devices.filter(({ on }) => homeOf(on)?.item.id === item.id).map(({ device }) => device);
-      return supplyOf(item, battery, own, tempC, e, workings);
+      const fed = devices.filter(({ on }) => homeOf(on)?.item.id === item.id).map(({ device }) => device);
+      return supplyOf(item, battery, fed, tempC, e, workings);
     }),
-    without: batteries.length > 0 ? [] : devices.map(({ device }) => device),
+    without: devices.filter(({ on }) => !homeOf(on)).map(({ device }) => device),
   };
 }
 

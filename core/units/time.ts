@@ -4,7 +4,7 @@ import { rememberLast } from './remember';
 /** Milliseconds since the epoch. Always passed in; core never asks for the time itself. */
 export type Instant = number;
 
-const MINUTE_MS = 60_000;
+export const MINUTE_MS = 60_000;
 export const HOUR_MS = 3_600_000;
 export const DAY_MS = 86_400_000;
 const DAY_MIN = 24 * 60;

@@ -159,6 +159,13 @@ describe('the gate', () => {
     expect(bars(withItem(ready, 'radio', 0))).toContain('stops');
     expect(bars(withItem(ready, 'hat', 0))).toEqual(['minds']);
     expect(bars(ready, noAnswers)).toEqual(['critical']);
+    const dated = (takenAt: string) => ({ ...ready, conditions: { ...ready.conditions, takenAt } });
+    const unseen = lastAnswers(given.answers.filter((one) => one.stepId !== 'gate:weather'));
+    // One that is dated in the future, beyond what clocks differ by, was not looked at.
+    const barred = (takenAt: string) =>
+      assess(dated(takenAt), references, unseen, now).gate.bars.some(({ bar }) => bar === 'forecast');
+    expect(barred('2026-05-15T19:09:00Z')).toBe(false);
+    expect(barred('2026-05-15T19:11:00Z')).toBe(true);
     expect(bars(ready, lastAnswers(given.answers.filter((one) => one.stepId !== 'gate:weather')), now)).toEqual([
       'critical',
     ]);

@@ -1,4 +1,4 @@
-import { createStore, del, entries, get, set } from 'idb-keyval';
+import { type UseStore, createStore, del, entries, get, set } from 'idb-keyval';
 
 /** An outing as it lies on this device: each answer of the server that its screens read, by the path that was asked. */
 export interface Carried {
@@ -12,7 +12,11 @@ export interface Carried {
   answers: Record<string, unknown>;
 }
 
-const store = () => createStore('tally-carried', 'outings');
+// Opened once, when something is first kept or looked for.
+let opened: UseStore | null = null;
+const store = () => (opened ??= createStore('tally-carried', 'outings'));
+/** Beside the outings: the name of the one that was put here last. No outing has a name with a space. */
+const LAST = 'put here last';
 /** Pictures have a place of their own, by the rule of the service worker. */
 export const PICTURES = 'tally-pictures';
 
@@ -21,7 +25,7 @@ export async function readCarried(outingId: string): Promise<Carried | null> {
 }
 export async function listCarried(): Promise<Carried[]> {
   const all = await entries<string, Carried>(store());
-  return all.map(([, one]) => one).sort((a, b) => (a.date < b.date ? -1 : 1));
+  return all.flatMap(([key, one]) => (key === LAST ? [] : [one])).sort((a, b) => (a.date < b.date ? -1 : 1));
 }
 export function dropCarried(outingId: string): Promise<void> {
   return del(outingId, store());
@@ -47,6 +51,7 @@ async function writeAndReadBack(one: Omit<Carried, 'bytes' | 'at'>, at: string):
   const whole: Carried = { ...one, at, bytes: new Blob([text]).size };
   try {
     await set(one.outingId, whole, store());
+    await set(LAST, one.outingId, store());
   } catch (error) {
     throw new Error(
       error instanceof DOMException && error.name === 'QuotaExceededError'
@@ -63,9 +68,17 @@ async function writeAndReadBack(one: Omit<Carried, 'bytes' | 'at'>, at: string):
   return whole;
 }
 
-/** What the server answered to a path when it was carried last; undefined: it was not. */
+const OF_AN_OUTING = /^\/api\/outings\/([^/?]+)/;
+/** What the server answered to a path when it was carried last; undefined: it was not. What is of an outing lies with it, all else with each. */
 export async function carriedAnswer(path: string): Promise<unknown> {
-  const all = await listCarried().catch(() => []);
-  const [newest] = all.filter((one) => path in one.answers).sort((a, b) => (a.at < b.at ? 1 : -1));
-  return newest?.answers[path];
+  try {
+    const outingId = OF_AN_OUTING.exec(path)?.[1] ?? (await get<string>(LAST, store()));
+    const found = outingId === undefined ? null : await readCarried(outingId);
+    if (found && path in found.answers) return found.answers[path];
+    // The one put here last was taken off, or it was put here before that was noted.
+    const all = (await listCarried()).filter((one) => path in one.answers);
+    return all.toSorted((a, b) => (a.at < b.at ? 1 : -1))[0]?.answers[path];
+  } catch {
+    return undefined;
+  }
 }

@@ -1,6 +1,8 @@
-import { createStore, del, get, set } from 'idb-keyval';
+import { type UseStore, createStore, del, get, set } from 'idb-keyval';
 
-const store = () => createStore('tally-drawer', 'texts');
+// Opened once, when something is first kept or looked for.
+let opened: UseStore | null = null;
+const store = () => (opened ??= createStore('tally-drawer', 'texts'));
 // Without a database in the browser what follows still holds as far as local storage does.
 const quietly = (work: Promise<unknown>) => void work.catch(() => undefined);
 

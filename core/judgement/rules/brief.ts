@@ -146,7 +146,7 @@ const conditionsStale = rule({
   station: 'brief',
   measure: 'hours',
   find: ({ conditions, answers, now, day, places, log }) => {
-    const seen = forecastSeenAt(conditions, answers);
+    const seen = forecastSeenAt(conditions, answers, now);
     const hoursOld = seen === null ? null : (now - seen) / HOUR_MS;
     const unknown = day.launchAt === null || day.homeAt === null;
     // Of an outing that is over nothing is to be looked at again.

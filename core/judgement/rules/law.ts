@@ -1,7 +1,7 @@
 import type { Places } from '../../documents/references';
 import type { Rule as LawRule } from '../../documents/rulePack';
 import type { Aboard } from '../../documents/references';
-import { daysBetween } from '../../units/time';
+import { addDays, daysBetween } from '../../units/time';
 import { amount } from '../../units/amount';
 import { capital, count, dayWords } from '../../units/words';
 import { adding, rodsAshore } from '../candidates';
@@ -164,18 +164,20 @@ function seasonDay(monthDay: string): string {
 
 const closedSeason = rule({
   code: 'closed-season',
-  reads: ['places', 'outward'],
+  reads: ['places', 'outward', 'lastDay'],
   station: 'brief',
   measure: 'whether',
-  find: ({ places, outward: { date } }) =>
+  find: ({ places, outward: { date }, lastDay }) =>
     held(places, 'closed').flatMap(({ law: { speciesId, from, to }, authority, citation }) => {
       const species = nameOf(places, speciesId);
-      if (species === null || !inSeason(date.slice(5), from, to)) return [];
-      const facts = { species, from, to, authority, citation };
+      const days = Array.from({ length: daysBetween(date, lastDay) + 1 }, (_, i) => addDays(date, i));
+      const on = days.find((day) => inSeason(day.slice(5), from, to));
+      if (species === null || on === undefined) return [];
+      const facts = { species, from, to, authority, citation, since: on === date ? null : on };
       return [{ level: 'stop' as const, basis: 'law' as const, extent: 1, subject: speciesId, facts }];
     }),
-  say: ({ species, from, to, authority, citation }) => ({
-    title: `${capital(species)} is closed on that day`,
+  say: ({ species, from, to, authority, citation, since }) => ({
+    title: `${capital(species)} is closed ${since === null ? 'on that day' : `from ${dayWords(since)}, while you are out`}`,
     text: `Closed from ${seasonDay(from)} to ${seasonDay(to)}: ${authority}, ${citation}. ${confirm}`,
   }),
   otherwise: () => 'Another fish, another date, or another water.',

@@ -308,6 +308,27 @@ describe('a battery on the day', () => {
     // 9 W for as long as it lasts.
     expect((lead?.emptyAt ?? 0) * 9).toBeCloseTo(lead?.sum.usableWh ?? 0, 6);
   });
+  it('that goes along and is unsound, out of date or in another boat feeds nothing, and what names it runs on no other', () => {
+    const withBattery = withItem(cup, 'battery', 1);
+    const fed = (outing: Outing, change: Partial<Item> = {}) => {
+      const items = references.items.map((one) => (one.id === 'battery' ? { ...one, ...change } : one));
+      return powerSheet(lookUp(outing, { ...references, items }), judge(cup).exposures, cup.workings);
+    };
+    const names = ({ without }: ReturnType<typeof powerSheet>) => without.map(({ item }) => item.id);
+    expect(names(fed(withBattery))).toEqual([]);
+    const loadout = withBattery.loadout.map((one) =>
+      one.itemId === 'battery' ? { ...one, carriedBy: 'friend' } : one,
+    );
+    for (const sheet of [
+      fed(withBattery, { condition: 'under repair' }),
+      fed(withBattery, { condition: 'failed inspection' }),
+      fed(withBattery, { expiresOn: '2020-01-01' }),
+      fed({ ...withBattery, loadout }),
+    ]) {
+      expect(sheet.supplies.some(({ item }) => item.id === 'battery')).toBe(false);
+      expect(names(sheet)).toContain('sounder');
+    }
+  });
   it('keeps to the hours written for a device', () => {
     const hour: Outing = { ...cup, workings: { ...cup.workings, deviceHours: { sounder: 1 } } };
     expect(find('battery-short', hour)).toBeNull();
