@@ -28,6 +28,12 @@ describe('wall-clock times', () => {
     ] as const)
       expect(instantOf(date, time, zone)).toBeNull();
     expect(isTimeZone('Nowhere/Land')).toBe(false);
+    // Half typed in a form it ends no screen: it reads as UTC.
+    const at = Date.parse('2026-05-16T04:30:00Z');
+    for (const half of ['', 'E', 'Europe/', 'UTC+']) {
+      expect(clockAt(at, half)).toBe('04:30');
+      expect(dateAt(at, half)).toBe('2026-05-16');
+    }
   });
   it('come back from the instant they made', () => {
     fc.assert(

@@ -26,9 +26,13 @@ export const instantOf = rememberLast(MOST_INSTANTS, (date: string, time: string
 });
 
 const zoneNamed = rememberLast(100, (name: string): Zone => Info.normalizeZone(name));
-/** The wall clock at a place as ISO text without an offset: yyyy-mm-ddThh:mm:ss.sss. */
+/**
+ * The wall clock at a place as ISO text without an offset: yyyy-mm-ddThh:mm:ss.sss. A name that is no zone is read as UTC: schemas refuse one,
+ * and a form may hold it half typed.
+ */
 function wall(at: Instant, zone: string): { text: string; offsetMin: number } {
-  const offsetMin = zoneNamed(zone).offset(at);
+  const offset = zoneNamed(zone).offset(at);
+  const offsetMin = Number.isFinite(offset) ? offset : 0;
   return { text: new Date(at + offsetMin * MINUTE_MS).toISOString(), offsetMin };
 }
 

@@ -67,7 +67,20 @@ export function makeTheme(name: ThemeName): Theme {
         },
       },
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
-      MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { fontFamily: sans } } },
+      MuiButtonBase: {
+        defaultProps: { disableRipple: true },
+        styleOverrides: {
+          root: {
+            fontFamily: sans,
+            // The library takes the outline away, since its ripple shows the focus; here is none. Of a box or a switch the input within has it.
+            '&:focus-visible, &.Mui-focusVisible, &:has(:focus-visible)': {
+              outline: `3px solid ${c.tide}`,
+              outlineOffset: 2,
+              zIndex: 1,
+            },
+          },
+        },
+      },
       MuiButton: {
         defaultProps: { disableElevation: true },
         styleOverrides: {

@@ -64,7 +64,7 @@ it('a full device is said where it is carried', async () => {
   });
   let done = true;
   await act(async () => {
-    done = await result.current.carry();
+    done = await result.current.carry(() => Promise.resolve());
   });
   expect(done).toBe(false);
   expect(result.current.trouble).toBe('This device is full: nothing was put on it.');
@@ -75,13 +75,13 @@ it('where the program itself is not kept, every screen is fetched for the page t
   const loadScreens = vi.fn(() => Promise.resolve());
   const its = { ...ports({ is: false }), loadScreens };
   const { result } = renderHook(() => useCarried(id, its));
-  await act(async () => void (await result.current.carry()));
+  await act(async () => void (await result.current.carry(() => Promise.resolve())));
   expect(loadScreens).toHaveBeenCalledOnce();
   expect(result.current.staysOpen).toContain('Leave this page open');
   loadScreens.mockRejectedValueOnce(new Error('Failed to fetch'));
   let done = true;
   await act(async () => {
-    done = await result.current.carry();
+    done = await result.current.carry(() => Promise.resolve());
   });
   expect(done).toBe(false);
   expect(result.current.trouble).toBe('Not every screen of the outing came: carry it again while there is a network.');

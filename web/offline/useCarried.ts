@@ -52,6 +52,9 @@ async function keepPictures(references: unknown, { loadout }: Outing): Promise<v
   }
 }
 
+/** Outings that are being put on this device: whoever leaves the outing and comes back finds it going on. */
+const underway = new Map<string, Promise<boolean>>();
+
 export interface CarriedState {
   carried: Carried | null;
   busy: boolean;
@@ -59,7 +62,8 @@ export interface CarriedState {
   trouble: string | null;
   /** Why the page has to stay open to be used without a network; null: it opens anew. */
   staysOpen: string | null;
-  carry: () => Promise<boolean>;
+  /** @param first what has to be done before, such as sending what is unsent */
+  carry: (first: () => Promise<unknown>) => Promise<boolean>;
   /** Puts the newest on the device, where it is carried. */
   renew: () => Promise<void>;
   /** It was taken off the device. */
@@ -69,7 +73,7 @@ export interface CarriedState {
 /** An outing on this device: whether it is, since when, and putting it there. */
 export function useCarried(outingId: string, ports: CarryPorts): CarriedState {
   const [carried, setCarried] = useState<Carried | null>(null);
-  const [busy, setBusy] = useState(false);
+  const [busy, setBusy] = useState(underway.has(outingId));
   const [trouble, setTrouble] = useState<string | null>(null);
   const [staysOpen, setStaysOpen] = useState<string | null>(null);
   useEffect(() => {
@@ -85,31 +89,46 @@ export function useCarried(outingId: string, ports: CarryPorts): CarriedState {
       if (why !== null) await loadScreens(ports).catch((error: Error) => there && setTrouble(error.message));
     };
     void look();
+    void underway.get(outingId)?.finally(() => {
+      if (!there) return;
+      setBusy(false);
+      void look();
+    });
     return () => {
       there = false;
     };
   }, [outingId, ports]);
-  const carry = useCallback(async () => {
-    setBusy(true);
-    setTrouble(null);
-    try {
-      const gathered = await gather(outingId, ports);
-      const why = await installWorker();
-      // Where the program itself is not kept, the page that stays open has to have all of its screens.
-      if (why !== null) await loadScreens(ports);
-      setStaysOpen(why);
-      setCarried(gathered);
-      const kept = (await navigator.storage?.persist?.()) ?? false;
-      if (why === null && !kept)
-        setTrouble('The browser may clear it away when the device is short of room: look again before you leave.');
-      return true;
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : 'It could not be put on this device.');
-      return false;
-    } finally {
-      setBusy(false);
-    }
-  }, [outingId, ports]);
+  const put = useCallback(
+    async (first: () => Promise<unknown>) => {
+      setTrouble(null);
+      try {
+        await first();
+        const gathered = await gather(outingId, ports);
+        const why = await installWorker();
+        // Where the program itself is not kept, the page that stays open has to have all of its screens.
+        if (why !== null) await loadScreens(ports);
+        setStaysOpen(why);
+        setCarried(gathered);
+        const kept = (await navigator.storage?.persist?.()) ?? false;
+        if (why === null && !kept)
+          setTrouble('The browser may clear it away when the device is short of room: look again before you leave.');
+        return true;
+      } catch (error) {
+        setTrouble(error instanceof Error ? error.message : 'It could not be put on this device.');
+        return false;
+      }
+    },
+    [outingId, ports],
+  );
+  const carry = useCallback(
+    (first: () => Promise<unknown>) => {
+      const going = underway.get(outingId) ?? put(first).finally(() => underway.delete(outingId));
+      underway.set(outingId, going);
+      setBusy(true);
+      return going.finally(() => setBusy(false));
+    },
+    [outingId, put],
+  );
   const renew = useCallback(async () => {
     const found = await readCarried(outingId).catch(() => null);
     if (!found) return;

@@ -17,11 +17,12 @@ export function sayCarried({ at, bytes }: Carried, now: number, zone: string): s
 export function CarriedWords() {
   const { device, walk, now, looked } = useDesk();
   const reached = useReach();
-  const { carried, staysOpen } = device;
+  const { carried, staysOpen, busy } = device;
   const waiting = walk.unsent + walk.held;
   return (
     <Typography variant="caption" role="status" color={reached || carried ? 'textSecondary' : 'error'}>
       {reached ? '' : 'No network. '}
+      {busy ? 'Being put on this device. ' : ''}
       {carried
         ? `Carried ${sayCarried(carried, now, looked.water?.timeZone ?? 'local')}${reached ? '' : '; what you change is kept here'}${staysOpen === null ? '' : '; keep this page open'}`
         : reached

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Drawer from '@mui/material/Drawer';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { Link as RouterLink } from 'react-router';
+import { Link as RouterLink, useLocation } from 'react-router';
 import { type Finding } from '#core/judgement/finding';
 import { type Station } from '#core/vocabulary/stations';
 import { countFindings } from '#core/judgement/finding';
@@ -38,7 +38,11 @@ export function Margin({ station }: { station: Station }) {
 /** The margin where there is no room for a column: a bar at the foot that opens it. */
 export function MarginBar({ station, inPlace = false }: { station: Station; inPlace?: boolean }) {
   const { assessment } = useDesk();
-  const [open, setOpen] = useState(false);
+  // Open as long as one stays where it was opened: whatever leads elsewhere from within closes it.
+  const { key } = useLocation();
+  const [openAt, setOpenAt] = useState<string | null>(null);
+  const open = openAt === key;
+  const setOpen = (is: boolean) => setOpenAt(is ? key : null);
   const worst = assessment.findings.find((one) => one.accepted === null)?.level;
   return (
     <Box

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { type ReactNode, createContext, use, useCallback, useState } from 'react';
 
 interface Word {
@@ -15,7 +16,13 @@ export function useToast(): Say {
   return use(Voice);
 }
 
+/** A telephone, as the theme's breakpoints have it. */
+const SMALL = '(max-width: 599.95px)';
+/** How long a sentence is shown, ms; it can be undone by Ctrl+Z after. */
+const SHOWN_MS = 7000;
+
 export function ToastProvider({ children }: { children: ReactNode }) {
+  const isSmall = useMediaQuery(SMALL);
   const [word, setWord] = useState<Word | null>(null);
   const [open, setOpen] = useState(false);
   const say = useCallback<Say>((text, action) => {
@@ -28,13 +35,19 @@ export function ToastProvider({ children }: { children: ReactNode }) {
       <Snackbar
         key={word?.key}
         open={open}
-        autoHideDuration={10_000}
-        onClose={(_, reason) => {
-          if (reason !== 'clickaway') setOpen(false);
-        }}
+        autoHideDuration={SHOWN_MS}
+        // A press elsewhere is meant for what lies there: it goes through, and the words go.
+        onClose={() => setOpen(false)}
         message={word?.text}
-        // Beside what one goes on by: the rail of places; on a phone their row at the foot, and the bar of the margin on it.
-        sx={{ bottom: { xs: 128, sm: 24 }, left: { sm: 100 } }}
+        anchorOrigin={{ vertical: isSmall ? 'top' : 'bottom', horizontal: 'left' }}
+        // On a phone at the head, away from what is pressed at the foot; else beside the rail of places.
+        sx={{
+          top: { xs: 'calc(8px + env(safe-area-inset-top))', sm: 'auto' },
+          bottom: { xs: 'auto', sm: 24 },
+          left: { sm: 100 },
+          pointerEvents: 'none',
+          '& button': { pointerEvents: 'auto' },
+        }}
         action={
           word?.action && (
             <Button

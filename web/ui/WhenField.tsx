@@ -3,10 +3,11 @@ import IconButton from '@mui/material/IconButton';
 import InputAdornment from '@mui/material/InputAdornment';
 import Popover from '@mui/material/Popover';
 import TextField from '@mui/material/TextField';
-import { Suspense, lazy, useState } from 'react';
+import { type Ref, Suspense, lazy, useImperativeHandle, useRef, useState } from 'react';
 import { readClock, readDay, sayDay } from './when';
 import { byClock } from '#core/units/clockWords';
 import { spoken } from '#core/units/speaking';
+import { useTyped } from './useTyped';
 
 const Calendar = lazy(async () => ({ default: (await import('./Calendar')).Calendar }));
 
@@ -22,16 +23,22 @@ interface Props {
   size?: 'small' | 'medium';
   error?: string | undefined;
   onEnter?: () => void;
+  /** What was typed and is none: for a form, whose schema refuses it. */
+  onRefused?: (text: string) => void;
+  /** For whoever closes what the field stands in: takes what was typed first. */
+  handle?: Ref<{ commit: () => boolean }>;
 }
 const asks = {
   date: 'Write the date as 16 May 2026, or 16.5.2026.',
   time: 'Write the time as hh:mm, 00:00 to 23:59.',
 } as const;
+/** The calendar's own size, px. */
+const CALENDAR = { width: 320, height: 336 };
 const TWELVE = 'Write the time as 2:40 pm, or 14:40.';
 
 /**
- * A day or a time of day, the same everywhere: days in words, times by the reader’s clock, whatever the browser's own habits are. What is
- * no date or time stays in the field, with what is allowed, and changes nothing.
+ * A day or a time of day, the same everywhere: days in words, times by the reader’s clock, whatever the browser's own habits are. It is taken
+ * when one goes on from it. What is no date or time stays in the field, with what is allowed, and changes nothing.
  */
 export function WhenField({
   kind,
@@ -43,19 +50,25 @@ export function WhenField({
   error,
   onEnter,
   autoFocus = false,
+  onRefused,
+  handle,
 }: Props) {
   const shown = value === null ? '' : kind === 'date' ? sayDay(value) : byClock(value);
-  const [typed, setTyped] = useState<string | null>(null);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const read = kind === 'date' ? readDay : readClock;
-  const text = typed ?? shown;
-  const empty = text.trim() === '';
-  const good = empty ? nullable : read(text) !== null;
-  const take = (next: string) => {
-    setTyped(next);
-    const known = next.trim() === '' ? null : read(next);
-    if (known !== null || (next.trim() === '' && nullable)) onChange(known);
+  const input = useRef<HTMLInputElement>(null);
+  const read = (text: string): string | null | undefined => {
+    if (text.trim() === '') return nullable ? null : undefined;
+    return (kind === 'date' ? readDay(text) : readClock(text)) ?? undefined;
   };
+  const allowed = kind === 'time' && spoken().clock === '12 h' ? TWELVE : asks[kind];
+  const { text, type, refusal, commit, drop } = useTyped({ label, shown, read, onTake: onChange, onRefused, allowed });
+  useImperativeHandle(handle, () => ({
+    commit: () => {
+      const taken = commit();
+      if (!taken) input.current?.focus();
+      return taken;
+    },
+  }));
   return (
     <>
       <TextField
@@ -65,18 +78,19 @@ export function WhenField({
         fullWidth
         // The field of a blank that was just opened is where one writes.
         autoFocus={autoFocus}
-        error={!good || error !== undefined}
-        helperText={good ? error : kind === 'time' && spoken().clock === '12 h' ? TWELVE : asks[kind]}
-        onChange={(event) => take(event.target.value)}
+        error={refusal !== null || error !== undefined}
+        helperText={refusal ?? error}
+        inputRef={input}
+        onChange={(event) => type(event.target.value)}
         onFocus={(event) => event.target.select()}
-        onBlur={() => {
-          if (good) setTyped(null);
-        }}
+        onBlur={commit}
         onKeyDown={(event) => {
-          if (event.key !== 'Enter' || !good || !onEnter) return;
+          if (event.key !== 'Enter') return;
+          const taken = commit();
+          if (!onEnter) return;
           // Else the same press goes on to what has the focus next, and opens it again.
           event.preventDefault();
-          onEnter();
+          if (taken) onEnter();
         }}
         slotProps={{
           htmlInput: {
@@ -108,12 +122,14 @@ export function WhenField({
           onClose={() => setAnchor(null)}
           anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
           transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+          // Its room is kept before it comes: placed by what is not there yet, it would stand beyond the edge of a telephone.
+          slotProps={{ paper: { sx: { width: CALENDAR.width, height: CALENDAR.height } } }}
         >
           <Suspense>
             <Calendar
               date={value}
               onPick={(date) => {
-                setTyped(null);
+                drop();
                 onChange(date);
                 setAnchor(null);
               }}

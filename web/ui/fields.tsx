@@ -107,6 +107,7 @@ export function FormDate<T extends FieldValues>({
           label={label}
           value={field.value ?? null}
           onChange={field.onChange}
+          onRefused={field.onChange}
           nullable={nullable}
           error={fieldState.error?.message}
         />

@@ -6,6 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import MenuList from '@mui/material/MenuList';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { useTyped } from '../../../ui/useTyped';
 
 /** One of a list; choosing closes. */
 export function PickOne({
@@ -122,13 +123,20 @@ export function Count({
   onChange: (value: number) => void;
   onDone: () => void;
 }) {
-  const [text, setText] = useState(String(value));
-  const typed = Number(text);
-  const good = /^\d+$/.test(text.trim()) && typed >= min && typed <= max;
+  const read = (text: string): number | undefined => {
+    const typed = Number(text);
+    return /^\d+$/.test(text.trim()) && typed >= min && typed <= max ? typed : undefined;
+  };
+  const allowed = `A whole number from ${min} to ${max}.`;
+  const { text, type, refusal, commit, drop } = useTyped({
+    ...{ label, shown: String(value), read, onTake: onChange, allowed },
+  });
   const step = (by: number) => {
-    const next = Math.min(max, Math.max(min, value + by));
-    setText(String(next));
-    onChange(next);
+    drop();
+    onChange(Math.min(max, Math.max(min, value + by)));
+  };
+  const done = () => {
+    if (commit()) onDone();
   };
   return (
     <>
@@ -146,18 +154,16 @@ export function Count({
           label={label}
           value={text}
           autoFocus
-          error={!good}
-          helperText={good ? undefined : `A whole number from ${min} to ${max}.`}
-          onChange={(event) => {
-            setText(event.target.value);
-            const next = Number(event.target.value);
-            if (/^\d+$/.test(event.target.value.trim()) && next >= min && next <= max) onChange(next);
-          }}
+          error={refusal !== null}
+          helperText={refusal}
+          onChange={(event) => type(event.target.value)}
+          onFocus={(event) => event.target.select()}
+          onBlur={commit}
           onKeyDown={(event) => {
-            if (event.key !== 'Enter' || !good) return;
+            if (event.key !== 'Enter') return;
             // Else the same press goes on to the blank, and opens it again.
             event.preventDefault();
-            onDone();
+            done();
           }}
           slotProps={{ htmlInput: { inputMode: 'numeric' } }}
         />
@@ -171,7 +177,7 @@ export function Count({
           +
         </Button>
       </Box>
-      <Button variant="outlined" onClick={onDone}>
+      <Button variant="outlined" onClick={done}>
         Done
       </Button>
     </>

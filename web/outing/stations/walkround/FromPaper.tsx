@@ -7,7 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { clockAt, dateAt, instantOf } from '#core/units/time';
 import { plural } from '#core/units/words';
 import type { Verdict } from '#core/documents/answer';
@@ -25,7 +25,10 @@ export function FromPaper({ onClose }: { onClose: () => void }) {
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const at = clock !== null && day !== null ? instantOf(day, clock, zone) : null;
   const trouble = at === null ? 'Say when.' : at > now + 60_000 ? 'That is still to come.' : null;
+  const [dayField, clockField] = [useRef<{ commit: () => boolean }>(null), useRef<{ commit: () => boolean }>(null)];
   const keep = () => {
+    // What is no day or hour is not written in with the one that stood there before.
+    if ([dayField, clockField].some(({ current }) => current?.commit() === false)) return;
     if (at === null || trouble !== null) return;
     const verdict: Verdict = 'good';
     for (const step of assessment.steps)
@@ -44,8 +47,15 @@ export function FromPaper({ onClose }: { onClose: () => void }) {
           Tick what is ticked on the sheet. It counts from the hour at which it was looked at.
         </Typography>
         <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2, mb: 1, mt: 1 }}>
-          <WhenField kind="date" label="Looked at on" value={day} onChange={setDay} />
-          <WhenField kind="time" label="Looked at by" value={clock} onChange={setClock} error={trouble ?? undefined} />
+          <WhenField handle={dayField} kind="date" label="Looked at on" value={day} onChange={setDay} />
+          <WhenField
+            handle={clockField}
+            kind="time"
+            label="Looked at by"
+            value={clock}
+            onChange={setClock}
+            error={trouble ?? undefined}
+          />
         </Box>
         {assessment.steps.map((step) => (
           <FormControlLabel

@@ -14,8 +14,7 @@ export function Carry() {
   const say = useToast();
   const { carried, busy, trouble, staysOpen } = device;
   const carry = async () => {
-    await Promise.all([walk.flush(), editor.flush()]);
-    if (!(await device.carry())) return;
+    if (!(await device.carry(() => Promise.all([walk.flush(), editor.flush()])))) return;
     const at = new Date().toISOString();
     edit((outing) => ({ ...outing, word: { ...outing.word, carriedAt: at } }));
     say('Carried: it was put on this device and read back.');
@@ -54,7 +53,12 @@ export function Carry() {
             Take it off this device
           </Button>
         )}
-        {busy && <CircularProgress size={22} aria-label="Being put on this device" />}
+        {busy && (
+          <>
+            <CircularProgress size={22} aria-hidden />
+            <Typography role="status">Being put on this device. You can go on meanwhile.</Typography>
+          </>
+        )}
       </Box>
     </Box>
   );

@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import { useRef } from 'react';
 import { WhenField } from '../../../../ui/WhenField';
 
 /** One of the sentence's days or times, and the way out of its blank. */
@@ -15,9 +16,11 @@ export function When({
   onChange: (value: string) => void;
   onDone: () => void;
 }) {
+  const field = useRef<{ commit: () => boolean }>(null);
   return (
     <>
       <WhenField
+        handle={field}
         kind={kind}
         label={label}
         value={value}
@@ -27,7 +30,12 @@ export function When({
         }}
         onEnter={onDone}
       />
-      <Button variant="outlined" onClick={onDone}>
+      <Button
+        variant="outlined"
+        onClick={() => {
+          if (field.current?.commit() !== false) onDone();
+        }}
+      >
         Done
       </Button>
     </>

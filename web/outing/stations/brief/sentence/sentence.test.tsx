@@ -95,13 +95,37 @@ describe('the sentence', () => {
     const field = kept.getByLabelText('Fish kept');
     await userEvent.clear(field);
     await userEvent.type(field, 'five');
+    await userEvent.click(kept.getByRole('button', { name: 'Done' }));
     expect(kept.getByText('A whole number from 0 to 50.')).toBeDefined();
     expect(doc().brief.keep).toBe(3);
     await userEvent.clear(field);
+    await userEvent.type(field, '999999{Enter}');
+    expect(doc().brief.keep, 'no digit of it was taken').toBe(3);
+    await userEvent.clear(field);
     await userEvent.type(field, '0');
-    expect(doc().brief.keep).toBe(0);
+    expect(doc().brief.keep, 'nothing before it is whole').toBe(3);
     await userEvent.keyboard('{Enter}');
+    expect(doc().brief.keep).toBe(0);
     expect(screen.queryByRole('dialog')).toBeNull();
+  });
+  it('a date or a time that is none stays in its blank, which does not close over it; Escape lets it go and says so', async () => {
+    const { doc } = atDesk(ready, <Sentence />);
+    const home = await open('Time home');
+    const field = home.getByLabelText('Home');
+    await userEvent.clear(field);
+    await userEvent.type(field, '25:99');
+    expect(doc().brief.homeAt).toBe(ready.brief.homeAt);
+    await userEvent.click(home.getByRole('button', { name: 'Done' }));
+    expect(home.getByText('Write the time as hh:mm, 00:00 to 23:59.')).toBeDefined();
+    await userEvent.keyboard('{Escape}');
+    expect(screen.queryByRole('dialog')).toBeNull();
+    expect(screen.getByText(`“25:99” was not taken. Home: ${ready.brief.homeAt}.`)).toBeDefined();
+    expect(doc().brief.homeAt).toBe(ready.brief.homeAt);
+    const again = await open('Time home');
+    await userEvent.clear(again.getByLabelText('Home'));
+    await userEvent.type(again.getByLabelText('Home'), '14:05');
+    await userEvent.click(again.getByRole('button', { name: 'Done' }));
+    expect(doc().brief.homeAt).toBe('14:05');
   });
   it('nights, the next morning and the party are said in words', async () => {
     const overnight = { ...ready, brief: { ...ready.brief, launchAt: '21:00', homeAt: '03:00', party: 2 } };
