@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import type { FastifyInstance } from 'fastify';
 import { newItem } from '#core/editing/newItem';
 import type { Outing } from '#core/documents/outing';
@@ -7,10 +8,16 @@ import { isPassword, passwordHash } from '../server/people/secrets';
 import { type Person, peopleStore } from '../server/people/store';
 import { loadDemo } from '../server/storage/demo';
 import type { OpenDatabase } from '../server/storage/open';
+import { inTransaction } from '../server/storage/transaction';
 import { documentTables } from '../server/storage/schema';
 
 /** What a club's server takes; milliseconds at the 95th of a hundred. */
 export interface ServerFigures {
+  /** The list as it is asked for first after a start. */
+  firstListMs: number;
+  /** References whole, and after one change, as they travel: kB. */
+  wholeKb: number;
+  changesKb: number;
   listMs: number;
   openMs: number;
   saveMs: number;
@@ -34,7 +41,9 @@ export async function measureServer(
   const hash = await passwordHash(PASSWORD);
   const everyone: Person[] = [];
   for (let i = 0; i < size.people; i += 1) {
-    const added = await people.add(`Person ${i}`, hash, { first: i === 0 });
+    const added = await inTransaction(db, (tx) =>
+      peopleStore(tx, () => now).add(`Person ${i}`, hash, { first: i === 0 }),
+    );
     if (added) everyone.push(added);
   }
   const into = async (table: typeof documentTables.items, docs: { key: string; doc: object }[]) => {
@@ -84,9 +93,20 @@ export async function measureServer(
     for (let i = 0; i < size.asked; i += 1) all.push(await work());
     return p95(all);
   };
-  // Judged once, as after a start.
-  await ask(app, great, 'GET', list);
+  const firstListMs = await ask(app, great, 'GET', list);
+  const references = async (query: string) =>
+    (await app.inject({ url: `/api/references?${query}`, headers: { cookie: great } })).body;
+  const whole = await references('since=0');
+  const { at, series } = JSON.parse(whole) as { at: number; series: string };
+  await app.inject({
+    ...{ method: 'POST', url: '/api/items', headers: { cookie: great } },
+    payload: { doc: thing('one-more') },
+  });
+  const kb = (text: string) => gzipSync(text).length / 1000;
   const figures = {
+    firstListMs,
+    wholeKb: kb(whole),
+    changesKb: kb(await references(`since=${at}&series=${series}`)),
     listMs: await times(() => ask(app, great, 'GET', list)),
     openMs: await times(async () => {
       const from = performance.now();

@@ -164,8 +164,8 @@ describe('the gate', () => {
     // One that is dated in the future, beyond what clocks differ by, was not looked at.
     const barred = (takenAt: string) =>
       assess(dated(takenAt), references, unseen, now).gate.bars.some(({ bar }) => bar === 'forecast');
-    expect(barred('2026-05-15T19:09:00Z')).toBe(false);
-    expect(barred('2026-05-15T19:11:00Z')).toBe(true);
+    expect(barred('2026-05-15T19:29:00Z')).toBe(false);
+    expect(barred('2026-05-15T19:31:00Z')).toBe(true);
     expect(bars(ready, lastAnswers(given.answers.filter((one) => one.stepId !== 'gate:weather')), now)).toEqual([
       'critical',
     ]);

@@ -4,7 +4,8 @@ import { instantText } from '#core/documents/field';
 import { Refusal } from '../http/problem';
 import type { Database } from '../storage/open';
 import { rowsOf } from '../storage/rows';
-import { passes, recoveryCodes, sessions } from '../storage/schema';
+import { CHANGE_SERIES } from '../documents/library';
+import { house, passes, recoveryCodes, sessions } from '../storage/schema';
 import { inTransaction } from '../storage/transaction';
 import { type Files, bytesOf, pack, sumOf, textOf, unpack } from '../storage/archive';
 import { countTable, readTable, tableNames, tables, writeTable } from './tables';
@@ -94,6 +95,8 @@ export function restoreBackup(db: Database, { manifest, files }: Backup, now: nu
       const wanted = manifest.tables[name]?.rows ?? 0;
       if ((await countTable(tx, table)) !== wanted) throw new Error(`Not all of ${name} came back.`);
     }
+    // What browsers kept of the house as it was cannot be brought up to date by changes.
+    await tx.delete(house).where(eq(house.name, CHANGE_SERIES));
     const at = new Date(now).toISOString();
     await tx.update(sessions).set({ revokedAt: at }).where(isNull(sessions.revokedAt));
     await tx.update(passes).set({ usedAt: at }).where(isNull(passes.usedAt));

@@ -1,10 +1,16 @@
+import { createHash, randomUUID } from 'node:crypto';
+import { eq } from 'drizzle-orm';
 import type { References } from '#core/documents/references';
 import { type Documents, type KindName, type ReferenceName, referenceNames } from '#core/documents/registry';
 import type { Database } from '../storage/open';
 import { type ChangedRow, changedRows, newestChange } from './changedRows';
 import type { SetAside, Versioned } from '#core/documents/kept';
 import { isSetAside, readRow } from './store';
-import { hasClub, perOwner } from '../people/scope';
+import { hasClub, perOwner, scope } from '../people/scope';
+import { house } from '../storage/schema';
+
+/** Stands in the table of the house: names its series of change numbers. */
+export const CHANGE_SERIES = 'change-series';
 
 interface Entry {
   id: string;
@@ -32,13 +38,13 @@ export interface LibraryState {
  */
 export interface Library {
   read: () => Promise<LibraryState>;
-  /** JSON text of everything changed after a number; 0: of everything. */
-  changesSince: (after: number) => Promise<string>;
+  /** JSON text of everything changed after a number; 0, or a number of another series: of everything. @param series the one that the number is of */
+  changesSince: (after: number, series: string | null) => Promise<string>;
 }
 
 export function libraryOf(db: Database): Library {
   const houses = perOwner(() => ownLibrary(db));
-  return { read: () => houses().read(), changesSince: (after) => houses().changesSince(after) };
+  return { read: () => houses().read(), changesSince: (after, series) => houses().changesSince(after, series) };
 }
 
 /** The library of one owner, and what of the club's they read. */
@@ -95,9 +101,10 @@ function ownLibrary(db: Database): Library {
   };
   return {
     read,
-    changesSince: async (after) => {
+    changesSince: async (after, asked) => {
       const { at: now, setAside } = await read();
-      const whole = after <= 0 || after > now;
+      const series = await seriesOf(db);
+      const whole = after <= 0 || after > now || (asked !== null && asked !== series);
       const parts = referenceNames.map((name) => {
         const all = [...entries[name].values()];
         const touched = new Set(all.filter(({ changeNo }) => whole || changeNo > after).map(({ id }) => id));
@@ -107,9 +114,22 @@ function ownLibrary(db: Database): Library {
         const gone = whole ? [] : [...touched].filter((id) => !there.has(id));
         return `"${name}":{"changed":[${kept.map(({ json }) => json).join(',')}],"gone":${JSON.stringify(gone)}}`;
       });
-      return `{"at":${now},"whole":${whole},${parts.join(',')},"setAside":${JSON.stringify(setAside)}}`;
+      return `{"at":${now},"series":${JSON.stringify(series)},"whole":${whole},${parts.join(',')},"setAside":${JSON.stringify(setAside)}}`;
     },
   };
+}
+
+/**
+ * Names the series of change numbers that somebody is told: another house, another person, or a house that was put back from a backup has
+ * another. By it a browser knows whether what it kept can be brought up to date by changes alone.
+ */
+async function seriesOf(db: Database): Promise<string> {
+  await db.insert(house).values({ name: CHANGE_SERIES, value: randomUUID() }).onConflictDoNothing();
+  const [row] = await db.select().from(house).where(eq(house.name, CHANGE_SERIES));
+  return createHash('sha256')
+    .update(`${row?.value ?? ''} ${scope().owner}`)
+    .digest('base64url')
+    .slice(0, 16);
 }
 
 type Entries = Record<ReferenceName, Map<string, Entry>>;

@@ -57,6 +57,7 @@ const changes = <Doc extends z.ZodType>(doc: Doc) =>
 /** What the answer to a reader of references looks like; the text itself is written by the library. */
 const changesSchema = z.object({
   at: z.int(),
+  series: z.string(),
   whole: z.boolean(),
   ...Object.fromEntries(referenceNames.map((name) => [name, changes(documentKinds[name].schema)])),
   setAside: z.array(
@@ -103,12 +104,14 @@ export function referenceRoutes(parent: FastifyInstance, from: Stores, library: 
         description: 'Everything that changed after a number, with the number to ask for next time; 0: everything.',
         querystring: z.strictObject({
           since: z.coerce.number().pipe(z.int('A whole number.').min(0, 'Not before 0.')).default(0),
+          /** The series that the number is of, as it was told with it. */
+          series: z.string().max(40).optional(),
         }),
         response: { 200: changesSchema, 400: problemSchema, 503: problemSchema },
       },
     },
     async (request, reply) => {
-      const text = await library.changesSince(request.query.since);
+      const text = await library.changesSince(request.query.since, request.query.series ?? null);
       // Written already: it is not taken apart and written again.
       return reply.type('application/json; charset=utf-8').send(text as never);
     },

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
 import { sayIssue } from '#core/documents/sayIssue';
-import { isDatabaseAway } from '../storage/trouble';
+import { isDatabaseAway, isDatabaseDamaged } from '../storage/trouble';
 
 export const problemSchema = z.object({
   type: z.string(),
@@ -87,6 +87,15 @@ function problemOf(error: FastifyError | Error, request: FastifyRequest): Proble
         503,
         'The database does not answer',
         'The database does not answer just now. Nothing was changed; try again in a moment.',
+      ),
+      id,
+    };
+  if (isDatabaseDamaged(error))
+    return {
+      ...base(
+        503,
+        'The data is damaged',
+        'Part of the data on this disk is not as it was written and cannot be read. Nothing was changed. Whoever keeps the server puts back a backup: npm run restore.',
       ),
       id,
     };

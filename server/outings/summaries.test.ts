@@ -10,16 +10,19 @@ import { stores } from '../documents/stores';
 import { walkStore } from '../walkround/store';
 import { type Summaries, summariesOf } from './summaries';
 
-/** An outing is judged from its answers: whose were read since this was asked last was judged since. */
+/** An outing is judged with what was looked over for others: for which that was asked since was judged since. */
 const read: string[] = [];
 const judgedNow = () => read.splice(0);
 function watched(db: TestApp['db']) {
   const walks = walkStore(db);
-  const answers: typeof walks.answers = (id) => {
-    read.push(id);
-    return walks.answers(id);
+  const earlierOf: typeof walks.earlierOf = async (since) => {
+    const earlier = await walks.earlierOf(since);
+    return (id) => {
+      read.push(id);
+      return earlier(id);
+    };
   };
-  return { ...walks, answers };
+  return { ...walks, earlierOf };
 }
 
 const ALL = { ahead: 50, gone: 50 };

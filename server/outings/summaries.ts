@@ -1,4 +1,6 @@
+import { z } from 'zod';
 import { learnt, type Learnt } from '#core/ashore/learnt';
+import { clockText, dateText } from '#core/documents/field';
 import { homeDate } from '#core/documents/hours';
 import type { Outing } from '#core/documents/outing';
 import { type References, lookUp } from '#core/documents/references';
@@ -6,15 +8,15 @@ import type { Summary } from '#core/judgement/summary';
 import { assess } from '#core/judgement/assess';
 import { changesSince } from '#core/signing/changes';
 import { signedSnapshot } from '#core/signing/snapshot';
-import { EVENING_STANDS_DAYS, lastAnswers, standingAnswers, withEarlier } from '#core/walkround/answers';
-import { changedRows, newestChange } from '../documents/changedRows';
+import { EVENING_STANDS_DAYS, type Earlier, lastAnswers, standingAnswers, withEarlier } from '#core/walkround/answers';
+import { type OutingRow, changedOutings, newestChange, outingRows } from '../documents/changedRows';
 import type { Library, LibraryState } from '../documents/library';
 import type { SetAside, Versioned } from '#core/documents/kept';
 import { isSetAside, readRow } from '../documents/store';
 import type { Database } from '../storage/open';
 import { isDatabaseAway } from '../storage/trouble';
-import { perOwner } from '../people/scope';
-import type { WalkStore } from '../walkround/store';
+import { perOwner, plainId } from '../people/scope';
+import type { Growth, WalkStore } from '../walkround/store';
 import { DAY_MS } from '#core/units/time';
 
 export interface SummaryPage {
@@ -31,15 +33,25 @@ export interface Summaries {
   use: (without: string | null) => Promise<{ usedIds: string[]; learnt: Record<string, Learnt> }>;
 }
 
-interface Listed {
-  kept: Versioned<Outing>;
+/** An outing of the list by what its place in it goes by; the document itself is opened when it is shown. */
+interface Listed extends OutingRow {
   /** The day one is home, and what its place in the list goes by. */
   home: string;
   place: string;
+  /** As it was read; null: not opened yet, or it cannot be read. */
+  kept: Versioned<Outing> | null;
   /** What the judgement was made from, and when; null: not judged yet. */
   judged: { from: string; at: number; summary: Summary } | null;
 }
+/** One that is opened. */
+type Opened = Listed & { kept: Versioned<Outing> };
 
+/** So many are opened before the list is answered, so that those that cannot be read stand in it; more are opened meanwhile. */
+const OPENED_FIRST = 200;
+/** So many are opened at a time, so that others are answered in between. */
+const OPENED_AT_A_TIME = 50;
+
+const NOTHING_YET: Growth = { answers: 0, signatures: 0 };
 /** A judgement of the list is held so long, while nothing that it read has changed: some of what it says goes by the clock. */
 const STANDS_MS = 60_000;
 
@@ -53,6 +65,7 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
   let asides = new Map<string, SetAside>();
   let at = 0;
   let reading: Promise<void> | null = null;
+  let opening: Promise<void> | null = null;
   /** All of them in their order; null: it changed since it was made. */
   let inOrder: readonly Listed[] | null = null;
 
@@ -63,19 +76,14 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
       listed = new Map();
       asides = new Map();
       at = 0;
-      inOrder = null;
     }
-    for await (const rows of changedRows(db, ['outings'], at))
-      for (const row of rows) {
-        at = Math.max(at, row.changeNo);
-        inOrder = null;
-        listed.delete(row.id);
-        asides.delete(row.id);
-        if (row.deleted) continue;
-        const read = readRow('outings', row);
-        if (isSetAside(read)) asides.set(row.id, read);
-        else listed.set(row.id, listedOf(read));
-      }
+    for (const row of await changedOutings(db, at)) {
+      at = Math.max(at, row.changeNo);
+      inOrder = null;
+      listed.delete(row.id);
+      asides.delete(row.id);
+      if (!row.deleted) listed.set(row.id, listedOf(row));
+    }
   };
   const upToDate = () => {
     reading ??= bringUpToDate().finally(() => {
@@ -83,18 +91,52 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
     });
     return reading;
   };
-  const summaryOf = async (one: Listed, state: LibraryState, growth: string): Promise<Summary> => {
+  /** Opens these, as far as they are not: what cannot be read leaves the list and is set aside. */
+  const open = async (list: readonly Listed[]): Promise<void> => {
+    const closed = list.filter((one) => one.kept === null);
+    for (let from = 0; from < closed.length; from += OPENED_AT_A_TIME) {
+      const some = closed.slice(from, from + OPENED_AT_A_TIME);
+      const rows = await outingRows(db, some);
+      const there = new Set(rows.map(({ id }) => plainId(id)));
+      // Deleted since the list was read.
+      for (const { id } of some) if (!there.has(id)) listed.delete(id);
+      if (rows.length < some.length) inOrder = null;
+      for (const row of rows) {
+        const one = listed.get(plainId(row.id));
+        if (!one || one.kept !== null) continue;
+        const read = readRow('outings', row);
+        if (isSetAside(read)) {
+          asides.set(one.id, read);
+          listed.delete(one.id);
+          inOrder = null;
+        } else one.kept = read;
+      }
+      if (from + OPENED_AT_A_TIME < closed.length) await new Promise((done) => setImmediate(done));
+    }
+  };
+  const openAll = () => {
+    opening ??= open([...listed.values()]).finally(() => {
+      opening = null;
+    });
+    return opening;
+  };
+  const summaryOf = async (
+    one: Opened,
+    state: LibraryState,
+    grown: Growth,
+    earlierOf: () => Promise<(outingId: string) => Earlier[]>,
+  ): Promise<Summary> => {
     const { doc } = one.kept;
-    const from = `${readsOf(doc, state)} ${growth}`;
+    const from = `${readsOf(doc, state)} ${grown.answers}/${grown.signatures}`;
     const moment = now();
     if (one.judged && one.judged.from === from && Math.abs(moment - one.judged.at) < STANDS_MS)
       return one.judged.summary;
     // Others are answered between one judgement and the next.
     await new Promise((done) => setImmediate(done));
-    const record = await walks.answers(doc.id);
-    const signature = await walks.lastSignature(doc.id);
-    const earlier = await walks.earlier(doc.id, moment - EVENING_STANDS_DAYS * DAY_MS);
-    const standing = withEarlier(standingAnswers(record, moment), earlier, moment);
+    const record = grown.answers === 0 ? [] : await walks.answers(doc.id);
+    const signature = grown.signatures === 0 ? null : await walks.lastSignature(doc.id);
+    const earlier = await earlierOf();
+    const standing = withEarlier(standingAnswers(record, moment), earlier(doc.id), moment);
     const judged = assess(doc, state.references, standing, moment, { withRepairs: false });
     const open = (level: string) =>
       judged.findings.filter((finding) => finding.level === level && finding.accepted === null).length;
@@ -127,27 +169,44 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
     page: async (today, most) => {
       await upToDate();
       const state = await library.read();
-      inOrder ??= [...listed.values()].sort((a, b) => (a.place < b.place ? -1 : 1));
-      const all = inOrder;
+      const ordered = () => (inOrder ??= [...listed.values()].sort((a, b) => (a.place < b.place ? -1 : 1)));
       const isAhead = ({ home }: Listed) => home >= today;
-      const ahead = all.filter(isAhead);
-      const gone = all.filter((one) => !isAhead(one)).reverse();
+      const onPage = () => {
+        const ahead = ordered().filter(isAhead);
+        const gone = ordered()
+          .filter((one) => !isAhead(one))
+          .reverse();
+        return { ahead, gone, shown: [...ahead.slice(0, most.ahead), ...gone.slice(0, most.gone)] };
+      };
+      if (listed.size <= OPENED_FIRST) await openAll();
+      // Those that cannot be read make room for the next.
+      while (onPage().shown.some((one) => one.kept === null)) await open(onPage().shown);
       const failed: SetAside[] = [];
+      // Read once, and only where something is judged.
+      let earlier: Promise<(outingId: string) => Earlier[]> | null = null;
+      const earlierOf = () => (earlier ??= walks.earlierOf(now() - EVENING_STANDS_DAYS * DAY_MS));
       const judgedOf = async (list: readonly Listed[]) => {
-        const growth = await walks.growth(list.map(({ kept }) => kept.doc.id));
+        const opened = list.filter((one): one is Opened => one.kept !== null);
+        const growth = await walks.growth(opened.map(({ id }) => id));
         const summaries: Summary[] = [];
-        for (const one of list)
+        for (const one of opened)
           try {
-            summaries.push(await summaryOf(one, state, growth.get(one.kept.doc.id) ?? ''));
+            summaries.push(await summaryOf(one, state, growth.get(one.id) ?? NOTHING_YET, earlierOf));
           } catch (error) {
             if (isDatabaseAway(error)) throw error;
             failed.push(notJudged(one));
           }
         return summaries;
       };
-      return {
+      const { ahead, gone } = onPage();
+      const page = {
         ahead: await judgedOf(ahead.slice(0, most.ahead)),
         gone: await judgedOf(gone.slice(0, most.gone)),
+      };
+      // The rest once this is answered; where it fails, it is opened when it is asked for.
+      setImmediate(() => void openAll().catch(() => undefined));
+      return {
+        ...page,
         of: { ahead: ahead.length, gone: gone.length },
         setAside: [...asides.values(), ...failed],
       };
@@ -155,7 +214,8 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
     use: async (without) => {
       await upToDate();
       const { waters } = (await library.read()).references;
-      const outings = [...listed.values()].map(({ kept }) => kept.doc);
+      await openAll();
+      const outings = [...listed.values()].flatMap(({ kept }) => kept?.doc ?? []);
       return {
         usedIds: [...new Set(outings.flatMap(({ loadout }) => loadout.map(({ itemId }) => itemId)))],
         learnt: Object.fromEntries(
@@ -207,12 +267,24 @@ function readsOf(outing: Outing, { references, versions }: LibraryState): string
 }
 
 /** An outing on whose judgement the program failed. It is none that could be deleted as unreadable. */
-function notJudged({ kept: { doc } }: Listed): SetAside {
+function notJudged({ kept: { doc } }: Opened): SetAside {
   const why = 'The program failed when it judged this outing. It is left as it is; open it to see more.';
   return { kind: 'outings', id: doc.id, name: doc.title, why, newer: true };
 }
 
-function listedOf(kept: Versioned<Outing>): Listed {
-  const { id, brief } = kept.doc;
-  return { kept, home: homeDate(brief), place: `${brief.date} ${brief.launchAt} ${id}`, judged: null };
+/** The place of an outing in the list; one whose day cannot be read stands first, and is opened and set aside with the others. */
+function listedOf(row: OutingRow): Listed {
+  const hours = hoursSchema.safeParse(row.hours).data;
+  return {
+    ...row,
+    home: hours ? homeDate(hours) : '',
+    place: hours ? `${hours.date} ${hours.launchAt} ${row.id}` : '',
+    kept: null,
+    judged: null,
+  };
 }
+const hoursSchema = z.object({
+  ...{ date: dateText, launchAt: clockText, homeAt: clockText },
+  // Outings of an older form have no nights.
+  nights: z.int().min(0).default(0),
+});

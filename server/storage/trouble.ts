@@ -37,6 +37,20 @@ const AWAY: ReadonlySet<string> = new Set([
 ]);
 const AWAY_WORDS = /timeout|terminated|Connection ended|connection is closed|PGlite is closed|not queryable/i;
 
+// Data or an index that is corrupt, an error within the database, and a file that cannot be read.
+const DAMAGED: ReadonlySet<string> = new Set(['XX000', 'XX001', 'XX002', '58030', '58P01', '22P05', '22021']);
+const DAMAGED_WORDS =
+  /invalid page|could not (?:read|open) (?:block|file|relation)|memory access out of bounds|unreachable|invalid memory alloc|is corrupt|unexpected (?:chunk|toast|end of JSON|token)|missing chunk|table index is out of bounds/i;
+
+/** Whether part of what is on the disk is damaged: it is not as the database wrote it. */
+export function isDatabaseDamaged(error: unknown): boolean {
+  const code = databaseCode(error);
+  if (code !== null && DAMAGED.has(code)) return true;
+  for (let one = error, depth = 0; one instanceof Error && depth < 6; one = one.cause, depth += 1)
+    if (one.name === 'RuntimeError' || DAMAGED_WORDS.test(one.message)) return true;
+  return false;
+}
+
 /** Whether the database did not answer in time, or is not there: nothing was done, and it may be later. */
 export function isDatabaseAway(error: unknown): boolean {
   const code = databaseCode(error);

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, inArray, max, ne, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, max, sql } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import { readFrozen } from '#core/signing/frozen';
 import type { SignedSnapshot } from '#core/signing/snapshot';
@@ -31,6 +31,12 @@ export interface WalkRecord {
   leftOut: number;
 }
 
+/** The newest answer and the newest signature of an outing, by their numbers; 0: none. */
+export interface Growth {
+  answers: number;
+  signatures: number;
+}
+
 /** The answers of an outing's walk-round and the signatures over them. Both only grow. */
 export interface WalkStore {
   read: (outingId: string) => Promise<WalkRecord>;
@@ -44,10 +50,12 @@ export interface WalkStore {
   ) => Promise<void>;
   /** Things found sound the evening before other outings since a moment, and not found wanting after. */
   earlier: (outingId: string, since: Instant) => Promise<Earlier[]>;
+  /** The same for many outings, read once. */
+  earlierOf: (since: Instant) => Promise<(outingId: string) => Earlier[]>;
   /** The signature in force: of those that can be read, the one signed last. */
   lastSignature: (outingId: string) => Promise<Signature | null>;
-  /** How far the walk-rounds of these outings have grown: the same text, and nothing was added. */
-  growth: (outingIds: readonly string[]) => Promise<ReadonlyMap<string, string>>;
+  /** How far the walk-rounds of these outings have grown: the same, and nothing was added. */
+  growth: (outingIds: readonly string[]) => Promise<ReadonlyMap<string, Growth>>;
   /** @param key of one made on a device: it is kept once */
   sign: (outingId: string, snapshot: SignedSnapshot, at: string, key?: string) => Promise<void>;
 }
@@ -88,6 +96,27 @@ export function walkStore(db: Database): WalkStore {
       leftOut: rows.length - answers.length,
     };
   };
+  const earlierOf: WalkStore['earlierOf'] = async (since) => {
+    const rows = await db
+      .select()
+      .from(walkAnswers)
+      .where(and(ofOwner(scope().owner), gte(walkAnswers.recordedAt, new Date(since).toISOString())))
+      .orderBy(asc(walkAnswers.id));
+    const given = rows
+      .map((row) => ({ ...row, at: answeredAt(row.at, row.clockAheadMs, row.recordedAt) }))
+      .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+    return (outingId) => {
+      const own = rowKey(outingId);
+      const sound = new Map<string, Earlier>();
+      for (const { outingId: of, stepId, verdict, at } of given) {
+        const [kind, itemId = ''] = stepId.split(':');
+        if (of === own || (kind !== 'evening' && kind !== 'item')) continue;
+        if (verdict !== 'good') sound.delete(itemId);
+        else if (kind === 'evening') sound.set(itemId, { itemId, at });
+      }
+      return [...sound.values()];
+    };
+  };
   return {
     read,
     answers: async (outingId) => (await read(outingId)).answers,
@@ -98,30 +127,8 @@ export function walkStore(db: Database): WalkStore {
         .values(answers.map((answer) => ({ ...answer, outingId: rowKey(outingId), recordedAt, clockAheadMs })))
         .onConflictDoNothing({ target: [walkAnswers.outingId, walkAnswers.key] });
     },
-    earlier: async (outingId, since) => {
-      const rows = await db
-        .select()
-        .from(walkAnswers)
-        .where(
-          and(
-            ne(walkAnswers.outingId, rowKey(outingId)),
-            ofOwner(scope().owner),
-            gte(walkAnswers.recordedAt, new Date(since).toISOString()),
-          ),
-        )
-        .orderBy(asc(walkAnswers.id));
-      const sound = new Map<string, Earlier>();
-      const given = rows
-        .map((row) => ({ ...row, at: answeredAt(row.at, row.clockAheadMs, row.recordedAt) }))
-        .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
-      for (const { stepId, verdict, at } of given) {
-        const [kind, itemId = ''] = stepId.split(':');
-        if (kind !== 'evening' && kind !== 'item') continue;
-        if (verdict !== 'good') sound.delete(itemId);
-        else if (kind === 'evening') sound.set(itemId, { itemId, at });
-      }
-      return [...sound.values()];
-    },
+    earlier: async (outingId, since) => (await earlierOf(since))(outingId),
+    earlierOf,
     lastSignature: async (outingId) => {
       for (let at = 0; ; at += 1) {
         const [row] = await db
@@ -152,7 +159,7 @@ export function walkStore(db: Database): WalkStore {
       return new Map(
         outingIds.map((id) => [
           id,
-          `${at.get(`answers ${rowKey(id)}`) ?? 0}/${at.get(`signatures ${rowKey(id)}`) ?? 0}`,
+          { answers: at.get(`answers ${rowKey(id)}`) ?? 0, signatures: at.get(`signatures ${rowKey(id)}`) ?? 0 },
         ]),
       );
     },

@@ -266,7 +266,7 @@ describe('messages', () => {
     await written('hangs', { toAddress: 'hangs@sample.example' });
     await written('goes', { toAddress: to(2) });
     const tried: string[] = [];
-    let release = () => {};
+    let release: () => void = () => undefined;
     const hanging = new Promise<void>((_, fail) => {
       release = () => fail(new Error('The mail server did not answer.'));
     });

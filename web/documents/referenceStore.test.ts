@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { ApiError } from './api';
 import { ReferenceStore } from './ReferenceStore';
 
 type Answer = Awaited<ReturnType<ConstructorParameters<typeof ReferenceStore>[0]>>;
@@ -36,6 +37,43 @@ describe('what outings point at, read piece by piece', () => {
     expect(asked).toEqual([0, 7]);
     expect(idsOf(items)).toEqual(['reel', 'net', 'gaff']);
     expect(items[0]?.version).toBe(2);
+  });
+  it('kept on the device is brought up to date by changes alone, of the series that they are of', async () => {
+    const shelf: { held: unknown } = { held: undefined };
+    const at = {
+      read: () => Promise.resolve(shelf.held),
+      write: (held: object) => void (shelf.held = { ...held, build: '' }),
+    };
+    const asked: unknown[] = [];
+    const storeWith = (...answers: (Answer | Error)[]) =>
+      new ReferenceStore(
+        (since, series) => {
+          asked.push([since, series]);
+          const next = answers.shift();
+          return next instanceof Error || !next
+            ? Promise.reject(next ?? new Error('nothing more'))
+            : Promise.resolve(next);
+        },
+        () => undefined,
+        at,
+      );
+    await storeWith(news({ changed: [kept('rod')] }, { at: 7, series: 'a', whole: true })).read();
+    const next = storeWith(news({ changed: [kept('net')] }, { at: 8, series: 'a' }));
+    expect(idsOf((await next.read()).items)).toEqual(['rod', 'net']);
+    // Another house, or another person: what was kept is let go.
+    const other = storeWith(news({ changed: [kept('gaff')] }, { at: 9, series: 'b', whole: true }));
+    expect(idsOf((await other.read()).items)).toEqual(['gaff']);
+    expect(asked).toEqual([
+      [0, null],
+      [7, 'a'],
+      [8, 'a'],
+    ]);
+    const away = new ApiError(0, 'The server does not answer.');
+    expect(idsOf((await storeWith(away, away).read()).items), 'without a network what was kept stands').toEqual([
+      'gaff',
+    ]);
+    const carried = news({ changed: [kept('float')] }, { at: 10, series: 'b', whole: true });
+    expect(idsOf((await storeWith(away, carried).read()).items), 'unless what is carried is newer').toEqual(['float']);
   });
   it('is told before anybody has it', async () => {
     const told: string[] = [];

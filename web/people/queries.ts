@@ -1,3 +1,4 @@
+import { keptReferences } from '../offline/keptReferences';
 import useSWR, { useSWRConfig } from 'swr';
 import type { Versioned } from '#core/documents/kept';
 import { request } from '../documents/api';
@@ -50,6 +51,7 @@ export const pair = (token: string) => request<Me>('POST', '/api/pair', { token 
 /** Whoever comes next on this device finds nothing of mine carried on it. */
 export async function signOut(): Promise<void> {
   await request('POST', '/api/sign-out');
+  await keptReferences.clear();
   for (const { outingId } of await listCarried().catch(() => [])) await dropCarried(outingId);
 }
 export const makePairing = () => request<Pass>('POST', '/api/pairings');

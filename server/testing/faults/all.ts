@@ -1,4 +1,5 @@
-import { hostile, slow } from './clients';
+import { badRows, bitFlips, crowdAtTheDoor, heavyFiles, lateAnswers } from './attacks';
+import { hostile, trickling } from './clients';
 import { databaseAway, racing } from './database';
 import { backups, batches, firstStart, imports, restores, writes } from './kills';
 import { clockBack, fullDisk, unwritable } from './machine';
@@ -17,5 +18,10 @@ export const trials: readonly Trial[] = [
   racing,
   clockBack,
   hostile,
-  slow,
+  trickling,
+  badRows,
+  lateAnswers,
+  crowdAtTheDoor,
+  heavyFiles,
+  bitFlips,
 ];

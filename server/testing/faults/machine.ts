@@ -1,12 +1,16 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { newItem } from '#core/editing/newItem';
 import { buildApp } from '../../app';
 import { loadDemo } from '../../storage/demo';
 import { openEmbedded } from '../../storage/open';
 import { readDump } from '../makeDump';
+import { startServer } from '../startServer';
 import { MIGRATIONS, type Trial, good, inFolder, send, start, thingsOf } from './trial';
+
+/** The user of Debian that owns nothing. */
+const NOBODY = 65_534;
 
 export const fullDisk: Trial = {
   name: 'the disk is full',
@@ -59,13 +63,26 @@ export const unwritable: Trial = {
         (error: unknown) => String(error),
       );
       if (!/cannot be written to \(ENOTDIR\)\.\n$/.test(said)) lost.push(said.slice(0, 200));
+      // Really a folder, and one that may only be read: for the superuser a disk that is mounted so, for others by its mode.
+      const shut = join(folder, 'shut');
+      mkdirSync(shut);
+      const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', 'ro', 'tmpfs', shut]).status === 0;
+      const other = process.getuid?.() === 0 && !mounted ? NOBODY : undefined;
+      chmodSync(folder, 0o755);
+      chmodSync(shut, mounted ? 0o755 : 0o555);
+      const refused = await startServer({ TALLY_DATA: join(shut, 'data') }, undefined, other).then(
+        () => 'it started',
+        (error: unknown) => String(error),
+      );
+      if (mounted) spawnSync('umount', ['-l', shut]);
+      if (!/cannot be written to \((EROFS|EACCES)\)\.\n$/.test(refused)) lost.push(refused.slice(0, 200));
       const running = await start(join(folder, 'data'), { TALLY_BACKUPS: file });
       const reply = await send(`${running.url}/api/backups`, 'POST', {});
       const { detail } = (await reply.json()) as { detail: string };
       if (reply.status !== 409 || !/No backup could be written/.test(detail)) lost.push(`${reply.status}: ${detail}`);
       if (readdirSync(folder).some((name) => name.endsWith('.part'))) lost.push('half a backup lies there');
       await running.kill('SIGKILL');
-      return good(2, lost);
+      return good(3, lost);
     }),
 };
 

@@ -13,6 +13,8 @@ export interface Outcome {
   tried: number;
   /** What was lost or wrong, in words; empty: nothing. */
   lost: string[];
+  /** What was right and took too long, in words. */
+  slow?: string[];
   /** Why it was not tried; null: it was. */
   leftOut: string | null;
 }
@@ -34,7 +36,9 @@ export const MIGRATIONS = 'server/storage/migrations';
 export const OUTING = 'zander-dusk';
 export const json = { 'content-type': 'application/json' };
 export const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
-export const good = (tried: number, lost: string[]): Outcome => ({ tried, lost, leftOut: null });
+export const good = (tried: number, lost: string[], slow: string[] = []): Outcome => ({
+  ...{ tried, lost, slow, leftOut: null },
+});
 
 export async function inFolder<T>(work: (folder: string) => Promise<T>): Promise<T> {
   const folder = mkdtempSync(join(tmpdir(), 'tally-fault-'));

@@ -25,9 +25,11 @@ export function Carry() {
         Carried to the water
       </Typography>
       <Typography role="status">
-        {carried
-          ? `Carried at ${sayCarried(carried, now, looked.water?.timeZone ?? 'local')}. ${staysOpen === null ? 'It opens, is walked round and is signed without signal' : 'As long as this page stays open, it is walked round and signed without signal'}, and is brought up to date here whenever there is one.`
-          : 'Not on this device. Carried, it opens, is walked round and is signed where there is no signal; what you answer is sent when there is.'}
+        {busy
+          ? 'Being put on this device. You can go on meanwhile.'
+          : carried
+            ? `Carried at ${sayCarried(carried, now, looked.water?.timeZone ?? 'local')}. ${staysOpen === null ? 'It opens, is walked round and is signed without signal' : 'As long as this page stays open, it is walked round and signed without signal'}, and is brought up to date here whenever there is one.`
+            : 'Not on this device. Carried, it opens, is walked round and is signed where there is no signal; what you answer is sent when there is.'}
       </Typography>
       {[staysOpen, trouble].map(
         (line) =>
@@ -53,12 +55,7 @@ export function Carry() {
             Take it off this device
           </Button>
         )}
-        {busy && (
-          <>
-            <CircularProgress size={22} aria-hidden />
-            <Typography role="status">Being put on this device. You can go on meanwhile.</Typography>
-          </>
-        )}
+        {busy && <CircularProgress size={22} aria-hidden />}
       </Box>
     </Box>
   );
