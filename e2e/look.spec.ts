@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type axe from 'axe-core';
 import type { Page } from '@playwright/test';
+import { focusIsSeen } from './focus';
 import { givenNames, metricIn, referencesOf } from './metric';
 import { WAITING, expect, notWide, test, visit } from './house';
 
@@ -143,7 +144,7 @@ interface Profile {
   limits: { breakerM: number };
 }
 
-test('units chosen in the settings are understood there and read on every screen; axe finds nothing on any, and none is wider than a phone', async ({
+test('units chosen in the settings are understood there and read on every screen; axe finds nothing on any, the focus is seen, and none is wider than a phone', async ({
   page,
 }) => {
   await inTheme(page, 'paper');
@@ -162,6 +163,7 @@ test('units chosen in the settings are understood there and read on every screen
       await page.setViewportSize(desk);
       await clean(page, screen, withoutColour);
       if (themed.has(screen)) await legible(page, screen);
+      await focusIsSeen(page, screen);
     },
     phone: async (screen: string) => {
       await page.setViewportSize(phone);
@@ -216,6 +218,7 @@ for (const theme of ['dark', 'half-light'])
     for (const screen of themed) {
       await visit(page, screen);
       await legible(page, screen);
+      await focusIsSeen(page, screen);
     }
   });
 
@@ -248,12 +251,33 @@ test.describe('on a phone', () => {
     await margin.getByRole('button', { name: /^Add Foam jacket, high back/ }).click();
     await expect(margin).not.toContainText('Buoyancy, worn');
     await margin.getByRole('button', { name: 'Close' }).click();
-    // What was done is said above what one goes on by.
-    const [said, bar] = await Promise.all([
-      page.locator('[role=alert]').filter({ hasText: 'Foam jacket' }).boundingBox(),
-      page.getByRole('button', { name: /^Margin:/ }).boundingBox(),
-    ]);
-    expect(said && bar && said.y + said.height).toBeLessThanOrEqual(bar?.y ?? 0);
+    // What was done is said at the head, away from what is pressed, and what lies under it can be pressed.
+    const words = page.locator('[role=alert]').filter({ hasText: 'Foam jacket' });
+    await expect(words).toHaveCSS('pointer-events', 'none');
+    const said = await words.boundingBox();
+    expect((said?.y ?? 999) + (said?.height ?? 0)).toBeLessThan(120);
     await expect(page.getByRole('button', { name: /^Buoyancy, worn/ })).toContainText('Foam jacket, high back');
+  });
+  test('a calendar opens within the screen, and what leads on from the margin closes it', async ({ page }) => {
+    await visit(page, '/outings/zander-dusk/brief');
+    await page.getByRole('button', { name: /^Day:/ }).click();
+    await page.getByRole('button', { name: 'Day: calendar' }).click();
+    const calendar = page.getByRole('grid');
+    await expect(calendar).toBeVisible();
+    const box = await calendar.boundingBox();
+    expect(box?.x ?? -1).toBeGreaterThanOrEqual(0);
+    expect((box?.x ?? 999) + (box?.width ?? 999)).toBeLessThanOrEqual(390);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    // Before a kit is begun the proposal leads.
+    const path = '/api/outings/zander-dusk';
+    const { version, doc } = (await (await page.request.get(path)).json()) as { version: number; doc: object };
+    expect((await page.request.put(path, { data: { version, doc: { ...doc, loadout: [] } } })).status()).toBe(200);
+    await visit(page, '/outings/zander-dusk/kit');
+    await page.getByRole('button', { name: /^Margin: / }).click();
+    const margin = page.getByRole('dialog', { name: 'Margin' });
+    await margin.getByRole('link', { name: /^Propose a loadout/ }).click();
+    await expect(margin).toBeHidden();
+    await expect(page.getByRole('heading', { name: 'Proposed changes' })).toBeVisible();
   });
 });

@@ -118,6 +118,17 @@ ownHouseTest(
       await page.getByRole('button', { name: 'Fault', exact: true }).click();
       await expect(page.getByText(/1 answer kept on this device/)).toBeVisible();
     }
+    // What loads later than the screens is there too: a worker, and a calendar.
+    await visit(one, `/outings/${ID}/kit`);
+    await one.getByRole('button', { name: 'Propose a loadout' }).click();
+    await expect(one.getByRole('heading', { name: 'Proposed changes' })).toBeVisible();
+    await visit(one, `/outings/${ID}/brief`);
+    await one.getByRole('button', { name: /^Day:/ }).click();
+    await one.getByRole('button', { name: 'Day: calendar' }).click();
+    await expect(one.getByRole('grid')).toBeVisible();
+    await one.keyboard.press('Escape');
+    await one.keyboard.press('Escape');
+    await visit(one, `/outings/${ID}/walk-round`);
     await one.getByRole('textbox', { name: 'Name of the outing' }).fill('Named at the slip');
     await visit(two, `/outings/${ID}/leave-word`);
     await water(two).getByRole('button', { name: 'Afloat now' }).click();

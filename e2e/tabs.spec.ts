@@ -69,3 +69,28 @@ test('two windows change an outing in different things and in the same, then a b
   await sameThing(page, other);
   await aBoat(page, other);
 });
+
+test('a page that was open through an update says so, opens what it has, and for what it lacks offers the newer version', async ({
+  page,
+}) => {
+  await visit(page, '/outings/zander-dusk/kit');
+  await expect(page.getByRole('heading', { name: 'Stay alive' })).toBeVisible();
+  // The server is updated: it names another build, and has no file of this one any more.
+  await page.route('**/api/**', async (route) => {
+    const reply = await route.fetch();
+    await route.fulfill({ response: reply, headers: { ...reply.headers(), 'x-tally-build': 'another' } });
+  });
+  await page.route('**/assets/**', (route) => route.fulfill({ status: 404, body: '' }));
+  await page.getByRole('button', { name: 'Leave ashore: Headlamp' }).first().click();
+  await expect(page.getByText('A newer version of the program is here. What you wrote is kept.')).toBeVisible();
+  await kept(page);
+  const stations = page.getByRole('navigation', { name: 'Stations' });
+  await stations.getByRole('link', { name: /^Ashore/ }).click();
+  await expect(page.getByRole('heading', { name: 'A newer version of the program is here' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Load the newer version' })).toBeVisible();
+  await expect(page.getByText('failed')).toHaveCount(0);
+  // What is around it stays, and the screen before it is there again.
+  await expect(stations).toBeVisible();
+  await page.getByRole('button', { name: 'Back' }).click();
+  await expect(page.getByRole('heading', { name: 'Stay alive' })).toBeVisible();
+});

@@ -25,7 +25,7 @@ export interface Device {
   this: boolean;
 }
 export interface Club {
-  people: Person[];
+  people: (Person & { owner: boolean })[];
   invitations: { id: number; note: string; madeAt: string; expiresAt: string }[];
 }
 /** An address that lets somebody in once. */
@@ -83,6 +83,7 @@ export function useClub() {
     withdraw: (id: number) => then(request('DELETE', `/api/invitations/${id}`)),
     remove: (id: string) => then(request('DELETE', `/api/people/${id}`)),
     makeKeeper: (id: string) => then(request('POST', `/api/people/${id}/keeper`)),
+    handOver: (id: string) => then(request('POST', `/api/people/${id}/owner`)),
   };
 }
 export interface Noted {

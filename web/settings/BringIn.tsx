@@ -200,7 +200,7 @@ function madeOn({ madeAt }: BundleLook): string {
   const at = Date.parse(madeAt);
   return byClock(`${dayInWords(dateAt(at, 'local'))}, ${clockAt(at, 'local')}`);
 }
-function records({ answers, plans, checkIns, pictures }: BundleLook): string {
+function records({ answers, plans, checkIns, pictures, unreadable }: BundleLook): string {
   const parts = [
     [answers, 'answer'],
     [plans, 'plan left ashore', 'plans left ashore'],
@@ -208,5 +208,10 @@ function records({ answers, plans, checkIns, pictures }: BundleLook): string {
     [pictures, 'picture'],
   ] as const;
   const said = parts.flatMap(([n, one, many]) => (n === 0 ? [] : [`${n} ${plural(n, one, many)}`]));
-  return said.length === 0 ? '' : `With it come ${said.join(', ')}; what is here already is not doubled.`;
+  const comes = said.length === 0 ? '' : `With it come ${said.join(', ')}; what is here already is not doubled.`;
+  const left =
+    unreadable === 0
+      ? ''
+      : `${unreadable} ${plural(unreadable, 'record or picture', 'records or pictures')} cannot be read and ${unreadable === 1 ? 'is' : 'are'} left.`;
+  return [comes, left].filter(Boolean).join(' ');
 }

@@ -95,7 +95,8 @@ function nameOf(agent: string): string {
 }
 
 function House({ me }: { me: string }) {
-  const { data, error, invite, withdraw, remove, makeKeeper } = useClub();
+  const { data, error, invite, withdraw, remove, makeKeeper, handOver } = useClub();
+  const [handing, setHanding] = useState<string | null>(null);
   const tell = useTell();
   const [note, setNote] = useState('');
   const [pass, setPass] = useState<Pass | null>(null);
@@ -110,16 +111,40 @@ function House({ me }: { me: string }) {
       <Loaded data={data} error={error}>
         {({ people, invitations }) => (
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-            {people.map(({ id, name, keeper }) => (
+            {people.map(({ id, name, keeper, owner }) => (
               <Box component="li" key={id} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
                 <Typography sx={{ flex: 1, minWidth: 160, py: 1 }}>
                   {name}
-                  {keeper && ', keeper'}
+                  {owner ? ', owner of this house' : keeper && ', keeper'}
                 </Typography>
                 {id !== me && !keeper && (
                   <Button onClick={() => void tell(makeKeeper(id), `${name} is a keeper.`)}>Make a keeper</Button>
                 )}
-                {id !== me && (
+                {id !== me && people.some((one) => one.owner && one.id === me) && (
+                  <Button onClick={() => setHanding(id)} aria-label={`Hand the house over to ${name}`}>
+                    Hand the house over
+                  </Button>
+                )}
+                {handing === id && (
+                  <Box
+                    sx={{ flexBasis: '100%', display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', pb: 1 }}
+                  >
+                    <Typography variant="body2" sx={{ flex: 1, minWidth: 200 }}>
+                      {name} owns this house then: only they can hand it on, and you can be removed like anybody else.
+                    </Typography>
+                    <Button
+                      variant="outlined"
+                      onClick={() => {
+                        setHanding(null);
+                        void tell(handOver(id), `The house is ${name}’s.`);
+                      }}
+                    >
+                      Yes, hand it over
+                    </Button>
+                    <Button onClick={() => setHanding(null)}>Keep it</Button>
+                  </Box>
+                )}
+                {id !== me && !owner && (
                   <Button
                     onClick={() => void tell(remove(id), `${name} does not come in any more. What is theirs stays.`)}
                   >

@@ -13,6 +13,8 @@ export interface BundleLook {
   plans: number;
   checkIns: number;
   pictures: number;
+  /** Records and pictures that cannot be read and are left. */
+  unreadable: number;
 }
 /** A bundle that was chosen: its name, its bytes in base 64, and what it would do here. */
 export interface ChosenBundle {

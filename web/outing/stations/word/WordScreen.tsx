@@ -7,7 +7,7 @@ import type { FloatPlan } from '#core/floatplan/floatPlan';
 import { planSays } from '#core/floatplan/says';
 import { sayMoment } from '#core/floatplan/status';
 import { decidedIn } from '#core/judgement/decided';
-import { listed } from '#core/units/words';
+import { listed, plural } from '#core/units/words';
 import { ApiError } from '../../../documents/api';
 import { Loaded } from '../../../documents/Loaded';
 import { useToast } from '../../../ui/Toast';
@@ -43,6 +43,11 @@ export function WordScreen() {
     <Loaded data={word.loaded ? word : undefined} error={word.error}>
       {(loaded) => (
         <Box sx={{ maxWidth: 900, display: 'grid', gap: 2.5 }}>
+          {loaded.unreadable > 0 && (
+            <Typography variant="body2" color="error">
+              {`${loaded.unreadable} ${plural(loaded.unreadable, 'plan')} that ${loaded.unreadable === 1 ? 'was' : 'were'} left cannot be read and ${loaded.unreadable === 1 ? 'counts' : 'count'} for nothing. Leave the plan anew if nothing else was left.`}
+            </Typography>
+          )}
           <Leaving plan={plan} word={loaded} />
           <TakeOut plan={plan} word={loaded} />
           <Box {...screenOnly}>

@@ -16,6 +16,8 @@ interface KeptWord {
   checkIns: CheckIn[];
   messages: Message[];
   mails: boolean;
+  /** Plans that were left and cannot be read: they count for nothing. */
+  unreadable?: number;
 }
 
 /** What was left of an outing with whoever waits, and what was said from the water: by the server, and after it what is still on its way there. */
@@ -67,6 +69,7 @@ export function useWord(outingId: string, now: number) {
     page: data?.page ? `${base}${data.page}` : null,
     messages: data?.messages ?? [],
     mails: data?.mails ?? false,
+    unreadable: data?.unreadable ?? 0,
     checkIns,
     status: left && statusOf(left.plan, checkIns, now),
     waiting: unsent.length + held.length,

@@ -1,0 +1,54 @@
+import { type Page, expect } from '@playwright/test';
+
+/**
+ * Goes by keyboard to everything on the screen that takes the focus, and compares how it looks with the focus and without: whatever looks the
+ * same is not seen. Looked at are outline, border, shadow and paper of it, of what holds it, and of the frame of a field.
+ */
+export async function focusIsSeen(page: Page, where: string): Promise<void> {
+  // The focus is drawn for whoever came by keyboard, and stays so for what is focused after.
+  await page.keyboard.press('Tab');
+  const { asked, unseen } = await page.evaluate(() => {
+    const LOOK = [
+      ...['outlineStyle', 'outlineWidth', 'outlineColor', 'borderTopWidth', 'borderTopColor', 'borderBottomWidth'],
+      ...['boxShadow', 'backgroundColor', 'textDecorationLine', 'fill', 'stroke', 'strokeWidth'],
+    ] as const;
+    const around = (element: Element) => {
+      const parts: Element[] = [element];
+      for (let up = element.parentElement, n = 0; up && n < 3; up = up.parentElement, n += 1) parts.push(up);
+      const field = element.closest('.MuiInputBase-root');
+      if (field) parts.push(...field.querySelectorAll('fieldset'));
+      parts.push(...element.querySelectorAll('rect, circle, path, line'));
+      return parts;
+    };
+    const lookOf = (element: Element) =>
+      around(element)
+        .flatMap((part) => {
+          const own = getComputedStyle(part);
+          const after = getComputedStyle(part, '::after');
+          return [...LOOK.map((name) => own[name]), after.transform, after.borderBottomColor];
+        })
+        .join('|');
+    const takes = [
+      ...document.querySelectorAll<HTMLElement>('a[href], button, input, select, textarea, summary, [tabindex]'),
+    ].filter(
+      (one) =>
+        one.tabIndex >= 0 &&
+        !one.matches(':disabled, [type=hidden]') &&
+        one.checkVisibility({ visibilityProperty: true }) &&
+        one.closest('[aria-hidden=true]') === null,
+    );
+    const alike: string[] = [];
+    let count = 0;
+    for (const one of takes) {
+      one.focus({ preventScroll: true });
+      if (document.activeElement !== one) continue;
+      count += 1;
+      const focused = lookOf(one);
+      one.blur();
+      if (lookOf(one) === focused) alike.push(one.outerHTML.slice(0, 140));
+    }
+    return { asked: count, unseen: alike };
+  });
+  expect(unseen, `${where}: focus that is not seen`).toEqual([]);
+  expect(asked, where).toBeGreaterThan(5);
+}
