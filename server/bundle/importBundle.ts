@@ -78,29 +78,17 @@ export interface Choice {
  * Done twice under one key it is done once.
  * @throws Refusal (409) where one of them was changed here since it was looked at, or the key is somebody else's
  */
-export function importBundle(
+export async function importBundle(
   db: Database,
   bundle: Bundle,
   { key, take, at }: { key: string; take: readonly Choice[]; at: string },
 ): Promise<{ written: number }> {
+  const before = await importDone(db, key);
+  if (before !== null) return { written: before };
+  const taken = await takenOf(db, bundle, take);
   return inTransaction(db, async (tx) => {
-    const [done] = await tx.select().from(imports).where(eq(imports.key, key));
-    if (done && done.owner !== scope().owner)
-      throw new Refusal(409, 'Not yours', 'This key belongs to another import. Look at the file again.');
-    if (done) return { written: undoneSchema.parse(done.undo).length };
-    const chosen = new Map(take.map((one) => [one.choice, one.here]));
-    const taken = new Map<KindName, Taken[]>();
-    for (const one of (await compareBundle(tx, bundle)).documents) {
-      const seen = chosen.get(choiceOf(one));
-      // One that the bundle holds twice is taken once.
-      chosen.delete(choiceOf(one));
-      if (seen === undefined || !isTakeable(one) || one.doc === null) continue;
-      if (seen !== one.here)
-        throw new Refusal(409, 'Changed meanwhile', `${one.name} was changed here since you looked. Look again.`);
-      const of = taken.get(one.kind) ?? [];
-      taken.set(one.kind, of);
-      of.push({ id: one.id, here: one.here, doc: one.doc });
-    }
+    const done = await importDone(tx, key);
+    if (done !== null) return { written: done };
     const undo: Undone = [];
     for (const [kind, documents] of taken)
       for (const some of inPieces(documents)) undo.push(...(await written(tx, kind, some)));
@@ -110,9 +98,38 @@ export function importBundle(
   });
 }
 
+/** How many documents an import of one's own under this key wrote; null: there was none. */
+async function importDone(db: Database, key: string): Promise<number | null> {
+  const [done] = await db.select().from(imports).where(eq(imports.key, key));
+  if (done && done.owner !== scope().owner)
+    throw new Refusal(409, 'Not yours', 'This key belongs to another import. Look at the file again.');
+  return done ? undoneSchema.parse(done.undo).length : null;
+}
+
+const changedMeanwhile = (name: string) =>
+  new Refusal(409, 'Changed meanwhile', `${name} was changed here since you looked. Look again.`);
+
+/** The chosen documents by their kinds. They are compared before the transaction, which everyone else may have to wait for. */
+async function takenOf(db: Database, bundle: Bundle, take: readonly Choice[]): Promise<Map<KindName, Taken[]>> {
+  const chosen = new Map(take.map((one) => [one.choice, one.here]));
+  const taken = new Map<KindName, Taken[]>();
+  for (const one of (await compareBundle(db, bundle)).documents) {
+    const seen = chosen.get(choiceOf(one));
+    // One that the bundle holds twice is taken once.
+    chosen.delete(choiceOf(one));
+    if (seen === undefined || !isTakeable(one) || one.doc === null) continue;
+    if (seen !== one.here) throw changedMeanwhile(one.name);
+    const of = taken.get(one.kind) ?? [];
+    taken.set(one.kind, of);
+    of.push({ id: one.id, name: one.name, here: one.here, doc: one.doc });
+  }
+  return taken;
+}
+
 /** A document that takes the place of what was here at this version; null: of nothing. */
 interface Taken {
   id: string;
+  name: string;
   here: number | null;
   doc: { id: string };
 }
@@ -131,6 +148,10 @@ async function written(tx: Database, kind: KindName, some: readonly Taken[]): Pr
   // Of a name that was handed on there are two rows: the one that stands is replaced.
   rows.sort((a, b) => Number(a.deletedAt === null) - Number(b.deletedAt === null));
   const before = new Map(rows.map((row) => [plainId(row.id), row]));
+  for (const { id, name, here } of some) {
+    const row = before.get(id);
+    if ((row && row.deletedAt === null ? row.version : null) !== here) throw changedMeanwhile(name);
+  }
   const values = new Map(
     some.map(({ id, doc }) => [
       before.get(id)?.id ?? rowKey(id),

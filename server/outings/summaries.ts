@@ -49,7 +49,9 @@ type Opened = Listed & { kept: Versioned<Outing> };
 /** So many are opened before the list is answered, so that those that cannot be read stand in it; more are opened meanwhile. */
 const OPENED_FIRST = 200;
 /** So many are opened at a time, so that others are answered in between. */
-const OPENED_AT_A_TIME = 50;
+const OPENED_AT_A_TIME = 10;
+/** Where nobody waits for them, others go first: a pause between, ms. */
+const PAUSE_MS = 20;
 
 const NOTHING_YET: Growth = { answers: 0, signatures: 0 };
 /** A judgement of the list is held so long, while nothing that it read has changed: some of what it says goes by the clock. */
@@ -92,7 +94,7 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
     return reading;
   };
   /** Opens these, as far as they are not: what cannot be read leaves the list and is set aside. */
-  const open = async (list: readonly Listed[]): Promise<void> => {
+  const open = async (list: readonly Listed[], pauseMs = 0): Promise<void> => {
     const closed = list.filter((one) => one.kept === null);
     for (let from = 0; from < closed.length; from += OPENED_AT_A_TIME) {
       const some = closed.slice(from, from + OPENED_AT_A_TIME);
@@ -111,14 +113,17 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
           inOrder = null;
         } else one.kept = read;
       }
-      if (from + OPENED_AT_A_TIME < closed.length) await new Promise((done) => setImmediate(done));
+      if (from + OPENED_AT_A_TIME < closed.length) await new Promise((done) => setTimeout(done, pauseMs));
     }
   };
-  const openAll = () => {
-    opening ??= open([...listed.values()]).finally(() => {
-      opening = null;
-    });
-    return opening;
+  const openAll = () => open([...listed.values()]);
+  const openMeanwhile = () => {
+    // Where it fails, they are opened when they are asked for.
+    opening ??= open([...listed.values()], PAUSE_MS)
+      .catch(() => undefined)
+      .finally(() => {
+        opening = null;
+      });
   };
   const summaryOf = async (
     one: Opened,
@@ -203,8 +208,7 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
         ahead: await judgedOf(ahead.slice(0, most.ahead)),
         gone: await judgedOf(gone.slice(0, most.gone)),
       };
-      // The rest once this is answered; where it fails, it is opened when it is asked for.
-      setImmediate(() => void openAll().catch(() => undefined));
+      openMeanwhile();
       return {
         ...page,
         of: { ahead: ahead.length, gone: gone.length },

@@ -86,10 +86,10 @@ export const lateAnswers: Trial = {
           ...{ key: randomUUID(), stepId: 'item:radio', verdict, note: '' },
           at: new Date(now - minutesAgo * 60_000).toISOString(),
         });
-        const [good5, fault6] = [answer(120, 'good'), answer(60, 'fault')];
+        const [earlier, later] = [answer(1, 'good'), answer(0, 'fault')];
         const tell = (one: object) =>
           send(`${url}/api/outings/${ID}/answers`, 'POST', { answers: [one], sentAt: new Date().toISOString() });
-        for (const one of [fault6, good5, good5]) await tell(one);
+        for (const one of [later, earlier, earlier]) await tell(one);
         const { ahead, gone } = await read<Record<'ahead' | 'gone', { id: string; gateOpen: boolean }[]>>(
           `${url}/api/summaries?today=2000-01-01`,
         );
