@@ -93,6 +93,8 @@ export async function measureServer(
     for (let i = 0; i < size.asked; i += 1) all.push(await work());
     return p95(all);
   };
+  // As a server that listens: what it is made of is put together.
+  await app.ready();
   const firstListMs = await ask(app, great, 'GET', list);
   const references = async (query: string) =>
     (await app.inject({ url: `/api/references?${query}`, headers: { cookie: great } })).body;

@@ -16,7 +16,7 @@ export interface ChangedRow extends Row {
 }
 
 /** So many rows are read at a time, and so many of them handed on before others are answered. */
-const READ_AT_ONCE = 1000;
+const READ_AT_ONCE = 5000;
 const HANDED_ON = 100;
 
 /** The number of the newest change there is or ever was. */
@@ -28,6 +28,10 @@ export async function newestChange(db: Database): Promise<number> {
   return row?.called ? Number(row.last) : 0;
 }
 
+type RowArray = [
+  ...[kind: KindName, key: string, version: number, doc: unknown],
+  ...[updatedAt: string, createdAt: string, deleted: boolean, changeNo: number],
+];
 /** Rows of the named kinds that changed after a number, in the order of their changes, some at a time. */
 export async function* changedRows(
   db: Database,
@@ -36,28 +40,23 @@ export async function* changedRows(
 ): AsyncGenerator<ChangedRow[]> {
   for (let from = after; ;) {
     const parts = kinds.map(
-      (
-        kind,
-      ) => sql`(select ${kind}::text as kind, id, version, doc, updated_at, created_at, deleted_at is not null as deleted, change_no
-        from ${sql.identifier(documentKinds[kind].table)} where change_no > ${from} and owner in (${sql.join(
+      (kind) => sql`(select ${kind}::text as kind, id, version, doc, updated_at, created_at, deleted_at, change_no
+        from ${sql.identifier(documentKinds[kind].table)}
+        where change_no > ${from} and owner in (${sql.join(
           readableOwners(kind).map((owner) => sql`${owner}`),
           sql`, `,
         )}) order by change_no limit ${READ_AT_ONCE})`,
     );
-    const rows = await rowsOf<Record<string, unknown>>(
+    // As one text: taking a thousand rows apart column by column costs as much again as reading them.
+    const [all] = await rowsOf<{ rows: string | null }>(
       db,
-      sql`${sql.join(parts, sql` union all `)} order by change_no limit ${READ_AT_ONCE}`,
+      sql`select json_agg(json_build_array(kind, id, version, doc, updated_at, created_at, deleted_at is not null, change_no)
+        order by change_no)::text as rows from (${sql.join(parts, sql` union all `)} order by change_no limit ${READ_AT_ONCE}) as changed`,
     );
-    const read = rows.map((row) => ({
-      kind: row.kind as KindName,
-      id: plainId(String(row.id)),
-      owner: ownerIn(String(row.id)),
-      version: Number(row.version),
-      doc: typeof row.doc === 'string' ? (JSON.parse(row.doc) as unknown) : row.doc,
-      updatedAt: row.updated_at as string,
-      createdAt: new Date(row.created_at as string).toISOString(),
-      deleted: row.deleted === true,
-      changeNo: Number(row.change_no),
+    const rows = JSON.parse(all?.rows ?? '[]') as RowArray[];
+    const read = rows.map(([kind, key, version, doc, updatedAt, createdAt, deleted, changeNo]): ChangedRow => ({
+      ...{ kind, id: plainId(key), owner: ownerIn(key), version, doc, updatedAt, deleted, changeNo },
+      createdAt: new Date(createdAt).toISOString(),
     }));
     for (let at = 0; at < read.length; at += HANDED_ON) {
       yield read.slice(at, at + HANDED_ON);

@@ -67,7 +67,7 @@ export function outingRoutes(parent: FastifyInstance, from: Stores, library: Lib
     {
       schema: {
         tags,
-        querystring: z.strictObject({ today: dateText, ahead: most.default(30), gone: most.default(20) }),
+        querystring: z.strictObject({ today: dateText, ahead: most.default(12), gone: most.default(8) }),
         response: { 200: pageSchema, 400: problemSchema, 503: problemSchema },
       },
     },

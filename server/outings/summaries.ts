@@ -49,9 +49,9 @@ type Opened = Listed & { kept: Versioned<Outing> };
 /** So many are opened before the list is answered, so that those that cannot be read stand in it; more are opened meanwhile. */
 const OPENED_FIRST = 200;
 /** So many are opened at a time, so that others are answered in between. */
-const OPENED_AT_A_TIME = 10;
+const OPENED_AT_A_TIME = 5;
 /** Where nobody waits for them, others go first: a pause between, ms. */
-const PAUSE_MS = 20;
+const PAUSE_MS = 100;
 
 const NOTHING_YET: Growth = { answers: 0, signatures: 0 };
 /** A judgement of the list is held so long, while nothing that it read has changed: some of what it says goes by the clock. */

@@ -23,10 +23,7 @@ export function lockData(folder: string): () => void {
     mkdirSync(folder, { recursive: true });
     writeFileSync(mine, JSON.stringify(self()));
   } catch (error) {
-    throw new PlainError(
-      'unwritable',
-      `The data folder ${folder} cannot be written to (${systemCode(error) ?? 'no reason given'}).`,
-    );
+    throw new PlainError('unwritable', `The data folder ${folder} cannot be written to (${whyNot(folder, error)}).`);
   }
   try {
     if (!claimed(mine, lock)) takeOver(folder, mine, lock);
@@ -36,6 +33,18 @@ export function lockData(folder: string): () => void {
   return () => {
     if (readHolder(lock)?.pid === process.pid) rmSync(lock, { force: true });
   };
+}
+
+/** The system's reason. Making several folders at once says only that one is not there: making the last by itself says why. */
+function whyNot(folder: string, error: unknown): string {
+  let code = systemCode(error);
+  if (code === 'ENOENT')
+    try {
+      mkdirSync(folder);
+    } catch (last) {
+      code = systemCode(last);
+    }
+  return code ?? 'no reason given';
 }
 
 /** The process that holds a data folder and lives; null: none does. */

@@ -30,7 +30,7 @@ const CarriedList = lazy(async () => ({ default: (await import('./CarriedList'))
 const AlongList = lazy(async () => ({ default: (await import('./AlongList')).AlongList }));
 const BackupNotice = lazy(async () => ({ default: (await import('./BackupNotice')).BackupNotice }));
 
-const FIRST = { ahead: 30, gone: 20 };
+const FIRST = { ahead: 12, gone: 8 };
 const MORE = 50;
 
 /** Settled here: which outing to go on with, and how far each is. What would annoy: having to open one to learn that. */
