@@ -11,7 +11,7 @@ import type { RulePack } from './rulePack';
 import type { Area, Launch, Water } from './water';
 import type { Brief, LoadoutEntry, Outing } from './outing';
 import type { Dryness, Reach } from '../vocabulary/boat';
-import type { ThingState } from '../vocabulary/stow';
+import type { Mode, ThingState } from '../vocabulary/stow';
 
 /** All that an outing points at: what the judgement reads besides the outing itself. */
 export interface References {
@@ -40,6 +40,8 @@ export interface Lies {
   moves: readonly Move[];
   dry: Dryness;
   held: boolean;
+  /** On the body as what it is worn as, and not clipped to it. */
+  worn: boolean;
   state: ThingState | null;
 }
 
@@ -47,8 +49,10 @@ export interface Lies {
 export interface Aboard {
   item: Item;
   entry: LoadoutEntry;
-  /** Where it lies; left out: nobody asks. */
+  /** Where it lies while fishing; left out: nobody asks. */
   lies?: Lies;
+  /** Where it lies in another mode afloat, where that differs; left out: in none. */
+  liesIn?: Partial<Record<Mode, Lies>>;
 }
 /** Whether it goes afloat in one's own boat. */
 export function ridesAlong({ item, entry, lies }: Aboard): boolean {

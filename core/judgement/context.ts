@@ -28,6 +28,7 @@ import { type LadenBoat, ladenBoat } from '../boat/afloat';
 import type { Craft } from '../documents/craft';
 import { planLading } from '../stow/lading';
 import { type StowPlan, planOf } from '../stow/plan';
+import { modesAfloat } from '../vocabulary/where';
 import type { Mode } from '../vocabulary/stow';
 import { withLies } from '../stow/lies';
 import { type ModePlan, type OtherwiseAfloat, modesOf, otherwise, plansOf } from '../stow/modes';
@@ -282,8 +283,20 @@ const derived = deriving<Context, Derived>({
       plan && angler ? plansOf(plan, { aboard: carried, craft: plan.craft, angler, stow }, modes) : [],
   }),
   aboard: made({
-    from: ['carried', 'plan'],
-    make: ({ carried, plan }) => (plan ? plan.things.map(({ one, lies }) => withLies(one, lies)) : carried),
+    from: ['carried', 'plan', 'plans'],
+    make: ({ carried, plan, plans }) => {
+      if (!plan) return carried;
+      const others = plans.filter(
+        ({ mode, plan: other }) => other !== plan && modesAfloat.some((afloat) => afloat === mode),
+      );
+      return plan.things.map(({ one, lies }) =>
+        withLies(
+          one,
+          lies,
+          others.map(({ mode, plan: other }) => ({ mode, lies: other.byId.get(one.item.id)?.lies })),
+        ),
+      );
+    },
   }),
   looked: made({ from: ['places', 'aboard'], make: ({ places, aboard }) => ({ ...places, aboard }) }),
   tackle: made({ from: ['places', 'aboard'], make: only('tackle') }),

@@ -13,7 +13,7 @@ import { atZone, inside } from '../stow/at';
 import { spotIn } from '../stow/usual';
 import { listed } from '../units/words';
 import { dryness } from '../vocabulary/boat';
-import type { Mode } from '../vocabulary/stow';
+import type { BodyPart, Mode } from '../vocabulary/stow';
 import type { Context } from './context';
 
 /** What might settle a finding of where things are; each is judged before it is offered. */
@@ -95,6 +95,29 @@ export function tying(context: Plans, inMode: Mode, list: readonly Placed[]): Re
   const eye = first && changes.length === 1 ? eyesOf(plan.craft).find(({ id }) => id === first[1].eyeId) : null;
   const words = eye ? `Leash ${namesOf(list)} to ${inside(eye.name)}` : `Tie down ${namesOf(list)}`;
   return putting(context, mode, `${words}${during(mode)}`, changes);
+}
+
+/** One thing put otherwise in each of these modes, as one repair. */
+export function puttingEach(
+  context: Plans,
+  modes: readonly Mode[],
+  words: string,
+  { one }: Placed,
+  change: Partial<Spot>,
+): Repair[] {
+  const { id: itemId } = one.item;
+  const puts = modes.flatMap((mode) => {
+    const placed = planIn(context, mode)?.byId.get(itemId);
+    return placed ? [put(context, placed, mode, { ...placed.spot, ...change })] : [];
+  });
+  const when = modes.includes('fish') ? '' : listed(modes.map((mode) => during(mode).trim()));
+  return puts.length === 0 ? [] : [{ do: 'stow', words: `${words}${when === '' ? '' : ` ${when}`}`, puts }];
+}
+/** Worn where it protects, in each of these modes. */
+export function wearingIt(context: Plans, placed: Placed, modes: readonly Mode[], part: BodyPart): Repair[] {
+  return puttingEach(context, modes, `Wear ${placed.one.item.name}`, placed, {
+    ...{ in: 'body', id: part, held: 'worn', eyeId: null, at: null, layer: 'middle' },
+  });
 }
 
 /** On the body, for what is light and short enough: clipped on the side of the jacket. */

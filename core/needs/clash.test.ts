@@ -13,6 +13,7 @@ const lies = (part: Partial<Lies>): Lies => ({
   moves: [],
   dry: 'open',
   held: true,
+  worn: false,
   state: null,
   ...part,
 });

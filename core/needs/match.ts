@@ -140,7 +140,7 @@ export function judgeNeed(
       aboard.entry.carriedBy !== null && need.shared !== true ? ({ code: 'in-other-boat' } as const) : null;
     const unfit = unserviceable ?? elsewhere ?? disqualified(need, aboard, context);
     // A thing that would not count anywhere is told as that, not as misplaced.
-    const shortfall = unfit ?? outOfPlace(id, aboard);
+    const shortfall = unfit ?? outOfPlace(id, aboard, context.exposures);
     const { quantity } = aboard.entry;
     const amount = worthOf(need, aboard.item, context) * quantity;
     means.push(itemMeans(aboard, shortfall, amount));

@@ -6,6 +6,7 @@ import type { Item } from '../documents/item';
 import type { Aboard, Lies, Places } from '../documents/references';
 import type { Where } from '../vocabulary/where';
 import type { NeedId } from '../vocabulary/needs';
+import type { BodyPart, Mode } from '../vocabulary/stow';
 
 export const levels = ['law', 'must', 'should', 'could'] as const;
 export type Level = (typeof levels)[number];
@@ -131,7 +132,10 @@ export type Shortfall =
   | { code: 'wrong-bottom'; bottom: string }
   | { code: 'out-of-date'; on: string }
   /** It is aboard, and lies where it does not serve. */
-  | ({ code: 'out-of-place'; want: Where } & Pick<Lies, 'boxes' | 'place' | 'in' | 'moves'>)
+  | ({ code: 'out-of-place'; want: Where; on: BodyPart | null; mode: Mode } & Pick<
+      Lies,
+      'boxes' | 'place' | 'in' | 'moves' | 'state'
+    >)
   /** All that is wrong with it, told together. */
   | { code: 'several'; all: readonly Shortfall[] }
   | { code: 'wrong-size'; of: 'jacket'; haveKg: readonly [number, number]; bodyKg: number }

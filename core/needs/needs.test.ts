@@ -62,7 +62,7 @@ describe('several of one kind', () => {
   const context = contextOf(ready, references, noAnswers, now);
   const lies = (boxes: { id: string; name: string }[]): Lies => ({
     ...{ in: 'zone', id: 'well', place: 'in the well', boxes, compartment: null, reach: 'hand', moves: [] },
-    ...{ dry: 'open', held: true, state: null },
+    ...{ dry: 'open', held: true, worn: false, state: null },
   });
   const whistle = (id: string, quantity: number, boxes: { id: string; name: string }[]): Aboard => ({
     item: newItem(id, 'whistle'),

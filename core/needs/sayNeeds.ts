@@ -1,4 +1,6 @@
 import { sayLies, sayMoves } from '../stow/say';
+import { onBody } from '../stow/at';
+import { modeWords } from '../vocabulary/stow';
 import { whereWords } from '../vocabulary/where';
 import { type AttributeId, attributes } from '../catalog/gear/attributes';
 import { WET_SACK_HOURS } from '../exposures/exposures';
@@ -131,8 +133,11 @@ const lacks: Say<Shortfall, 'code'> = {
     size.of === 'jacket'
       ? `fits ${amountOnly(size.haveKg[0], 'kg', 0)} to ${size.haveKg[1] === Infinity ? 'any mass' : amount(size.haveKg[1], 'kg', 0)}; you are ${amount(size.bodyKg, 'kg', 0)}`
       : `${amount(size.haveM * 100, 'cm', 0)}; about ${amount(size.wantM * 100, 'cm', 0)} suits you and the beam`,
-  'out-of-place': ({ want, moves, ...lies }) =>
-    `lies ${sayLies(lies)}${moves.length > 0 ? ` (${sayMoves(moves)})` : ''}; it has to be ${whereWords[want]}`,
+  'out-of-place': ({ want, on, mode, moves, state, ...lies }) => {
+    const where = `${state === 'stowed' && want === 'up' ? 'is put away' : 'lies'} ${sayLies(lies)}${moves.length > 0 ? ` (${sayMoves(moves)})` : ''}`;
+    const wanted = on === null ? whereWords[want] : `worn ${onBody(on)}`;
+    return `${where}${mode === 'fish' ? '' : `, ${modeWords[mode]}`}; it has to be ${wanted}`;
+  },
   'out-of-date': ({ on }) => `out of date since ${dayWords(on)}`,
   'same-container': ({ withItem }) => `in the same container as ${withItem}`,
   'same-battery': ({ withItem }) => `on the same battery as ${withItem}`,

@@ -236,7 +236,15 @@ function placeOf({ in: where, id, held, state }: Spot, buried: boolean, { zones,
   if (where === 'vehicle') return elsewhere('vehicle', null);
   if (where === 'body')
     return {
-      lies: { ...NOWHERE.lies, in: 'body', id, place: onBody(id), held: held !== 'loose', state },
+      lies: {
+        ...NOWHERE.lies,
+        in: 'body',
+        id,
+        place: onBody(id),
+        held: held !== 'loose',
+        worn: held === 'worn',
+        state,
+      },
       zone: null,
     };
   const zone = where === 'zone' ? zones.get(id ?? '') : undefined;
@@ -254,6 +262,7 @@ function placeOf({ in: where, id, held, state }: Spot, buried: boolean, { zones,
       moves,
       dry: zone.dryness,
       held: closed || (held !== 'loose' && held !== 'worn'),
+      worn: false,
       state,
     },
     zone,
@@ -276,6 +285,7 @@ function inBox(spot: Spot, itemId: string, box: Item, outer: Located, buried: bo
       reach: farther(outer.lies.reach, moves.length),
       dry: drier(dry, outer.lies.dry),
       held: outer.lies.held && (shut || spot.held !== 'loose'),
+      worn: false,
       state: spot.state,
     },
     zone: outer.zone,
@@ -295,6 +305,7 @@ const NOWHERE: Located = {
     moves: [],
     dry: 'open',
     held: true,
+    worn: false,
     state: null,
   },
   zone: null,

@@ -16,12 +16,13 @@ import type { Craft } from '../documents/craft';
 import type { Item } from '../documents/item';
 import type { Spot } from '../documents/stow';
 import { rememberFor } from '../units/remember';
+import type { NeedId } from '../vocabulary/needs';
 import type { BodyPart } from '../vocabulary/stow';
 import { fitsIn, isClosed } from './fits';
 import { reachIn } from './reach';
 import type { Angler } from '../documents/angler';
 import { type Reach, type ZoneKind, reaches } from '../vocabulary/boat';
-import { whereOf } from '../vocabulary/where';
+import { placeOf } from '../vocabulary/where';
 
 /** What else of the loadout a usual place hangs on: leashes aboard for rods, paddles, drives. */
 export interface Leashes {
@@ -167,11 +168,15 @@ function zoneFor(
   return null;
 }
 const LONG_M = 1;
+/** A means of it usually lies so near. */
+function usualReach(id: NeedId): number[] {
+  const where = placeOf[id]?.where;
+  if (where === undefined || where === 'up' || where === 'aboard') return [];
+  return [reaches.indexOf(where === 'turn' || id === 'propulsion' ? 'turn' : 'hand')];
+}
 /** How far off a kind may lie for what it is a means of, as the place in the order of reaches; null: anywhere. */
 function farthest(kind: KindId): number | null {
-  const all = kinds[kind].means.flatMap((id) =>
-    whereOf[id] ? [reaches.indexOf(whereOf[id] === 'turn' || id === 'propulsion' ? 'turn' : 'hand')] : [],
-  );
+  const all = kinds[kind].means.flatMap((id) => usualReach(id));
   return all.length > 0 ? Math.min(...all) : null;
 }
 const parity = (id: string) => [...id].reduce((sum, letter) => sum + letter.charCodeAt(0), 0);

@@ -4,7 +4,11 @@ import { reachOf } from '../../boat/zones';
 import type { Zone } from '../../documents/boatParts';
 import type { Where } from '../../vocabulary/where';
 import { reaches } from '../../vocabulary/boat';
-import { moving, putting, wearing } from '../stowRepairs';
+import type { Placed } from '../../stow/plan';
+import type { Mode } from '../../vocabulary/stow';
+import { modesOutOfPlace } from '../../needs/where';
+import { moving, putting, puttingEach, wearing, wearingIt } from '../stowRepairs';
+import { again } from './stowTold';
 import { kinds } from '../../catalog/gear/kinds';
 import type { Item } from '../../documents/item';
 import { catalogue } from '../../needs/catalogue';
@@ -60,7 +64,7 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
   const list: Repair[] = notCounted.flatMap((means): Repair[] => {
     if (means.by !== 'item' || means.shortfall === null) return [];
     const misplaced = eachShortfall(means.shortfall).find(({ code }) => code === 'out-of-place');
-    if (misplaced?.code === 'out-of-place') return nearer(means.itemId, misplaced.want, context);
+    if (misplaced?.code === 'out-of-place') return backInPlace(means.itemId, needId, misplaced, context);
     const packed = eachShortfall(means.shortfall).some(
       ({ code }) => code === 'same-container' || code === 'not-on-body',
     );
@@ -85,22 +89,36 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
   return list;
 }
 
-/** To where it serves: on top of what it lies among, on the body, or nearer to the seat. */
-function nearer(itemId: string, want: Where, context: Context): Repair[] {
-  const placed = context.plan?.byId.get(itemId);
-  if (!placed || !context.angler) return [];
+type Misplaced = Extract<Shortfall, { code: 'out-of-place' }>;
+/** To where it serves: put on, put up, on top of what it lies among, on the body, or nearer to the seat. */
+function backInPlace(itemId: string, needId: NeedId, { want, on }: Misplaced, context: Context): Repair[] {
+  const fishing = context.plan?.byId.get(itemId);
+  if (!fishing || !context.angler) return [];
+  // In each mode in which it does not lie so: one press mends all of them.
+  const item = { ...fishing.one, ...context.aboard.find((one) => one.item.id === itemId) };
+  const wrong = modesOutOfPlace(needId, item, context.exposures);
+  if (want === 'worn') return wearingIt(context, fishing, wrong, on ?? 'back');
+  if (want === 'up' && fishing.lies.state !== null)
+    return puttingEach(context, wrong, `Put ${fishing.one.item.name} up`, fishing, { state: 'out' });
+  const [mode = 'fish'] = wrong;
+  const placed = again(context, mode, [itemId])[0] ?? fishing;
+  return [
+    ...(kinds[placed.one.item.kind].place === 'head' ? wearingIt(context, fishing, wrong, 'head') : []),
+    ...nearer(placed, mode, want, context),
+  ];
+}
+function nearer(placed: Placed, mode: Mode, want: Where, context: Context): Repair[] {
   const { angler, plan } = context;
+  if (!angler) return [];
   const buried = placed.lies.moves.some((move) => move.do !== 'open');
-  const top = buried
-    ? putting(context, 'fish', `Put ${placed.one.item.name} on top`, [[placed, { layer: 'top' }]])
-    : [];
+  const top = buried ? putting(context, mode, `Put ${placed.one.item.name} on top`, [[placed, { layer: 'top' }]]) : [];
   const reached = (zone: Zone) =>
     plan !== null &&
     reaches.indexOf(reachOf(zone, plan.craft, angler)) <= reaches.indexOf(want === 'turn' ? 'turn' : 'hand');
   return [
     ...top,
-    ...wearing(context, 'fish', [placed]),
-    ...(want === 'worn' ? [] : moving(context, 'fish', placed, (zone) => reached(zone) && zone.cord, 3)),
+    ...wearing(context, mode, [placed]),
+    ...moving(context, mode, placed, (zone) => reached(zone) && zone.cord, 3),
   ];
 }
 

@@ -260,12 +260,12 @@ describe('what a capsize would leave', () => {
 });
 
 describe('what a need asks about where', () => {
-  it('a jacket under a lid is not worn, and a radio behind the seat is not at hand: aboard, and told why it does not count', () => {
+  it('a jacket under a lid is not worn, and a radio in a hatch is not within a twist: aboard, and told why it does not count', () => {
     const away = put(ready, 'foam-jacket', spot('zone', 'well', { held: 'strapped' }));
     const unmet = judge(away).findings.find(({ key }) => key === 'need-unmet:buoyancy');
     expect(unmet?.level).toBe('stop');
-    expect(unmet && sayFinding(unmet.facts).text).toMatch(/lies in the tank well; it has to be on the body/);
-    const radio = put(ready, 'radio', spot('zone', 'well', { held: 'strapped' }));
+    expect(unmet && sayFinding(unmet.facts).text).toMatch(/lies in the tank well; it has to be worn on your body/);
+    const radio = put(ready, 'radio', spot('zone', 'fore-hatch'));
     const call = judge(radio).needs.find(({ id }) => id === 'call-for-help');
     expect(call?.means.find((one) => one.by === 'item' && one.itemId === 'radio')?.shortfall?.code).toBe(
       'out-of-place',

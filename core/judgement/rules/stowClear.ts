@@ -9,7 +9,8 @@ import { type Mode, modeWords } from '../../vocabulary/stow';
 import type { FindingLevel } from '../../vocabulary/levels';
 import { rule } from '../rule';
 import { bagging, covering, layingFlat, moving, putting } from '../stowRepairs';
-import { HIGH_M, named, isRough, again, noteOf, toldOf } from './stowTold';
+import { isRough } from '../../exposures/rough';
+import { HIGH_M, named, again, noteOf, toldOf } from './stowTold';
 
 /** So much standing area is worth a word, m², in this much wind. */
 const WINDAGE_M2 = 0.45;

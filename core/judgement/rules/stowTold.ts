@@ -1,4 +1,5 @@
 import type { Zone } from '../../documents/boatParts';
+import { isRough } from '../../exposures/rough';
 import { type Placed, type StowPlan } from '../../stow/plan';
 import { count, listed } from '../../units/words';
 import { type Mode, modeWords } from '../../vocabulary/stow';
@@ -7,8 +8,7 @@ import { rememberFor } from '../../units/remember';
 import type { Told } from '../rule';
 import { planIn } from '../stowRepairs';
 
-/** Breakers from which a launch or a landing goes through surf, m; and how far from ground a capsize is not walked home from, m. */
-const SURF_M = 0.3;
+/** How far from ground a capsize is not walked home from, m. */
 export const FAR_M = 500;
 /** Things that stand this high over their place are felt by the wind and by whoever casts, m. */
 export const HIGH_M = 0.9;
@@ -23,11 +23,6 @@ export const named = (list: readonly Placed[]) => {
 export const idsOf = (list: readonly Placed[]) => list.map(({ one }) => one.item.id);
 export const inMode = (mode: Mode) => (mode === 'fish' ? '' : `, ${modeWords[mode]}`);
 
-/** Whether a mode goes through breaking water or rapids, where what floats is lost as well. */
-export function isRough(mode: Mode, { breakerM, rapids }: Pick<Context['day'], 'breakerM' | 'rapids'>): boolean {
-  if (mode === 'run') return rapids > 0;
-  return (mode === 'launch' || mode === 'land') && (breakerM ?? 0) > SURF_M;
-}
 export interface AfloatPlan {
   mode: Mode;
   plan: StowPlan;
