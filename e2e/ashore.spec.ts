@@ -5,6 +5,7 @@ test('what an outing came to is written, kept, and teaches the next', async ({ p
   await page.getByRole('button', { name: 'Begin the log' }).click();
   await page.getByLabel('Launched at').fill('08:00');
   await page.getByLabel('Landed at').fill('12:00');
+  await page.keyboard.press('Enter');
   await expect(page.getByText(/^4 h afloat/)).toBeVisible();
 
   const things = page.getByRole('region', { name: 'What was aboard' });

@@ -73,7 +73,7 @@ export function makeTheme(name: ThemeName): Theme {
           root: {
             fontFamily: sans,
             // The library takes the outline away, since its ripple shows the focus; here is none. Of a box or a switch the input within has it.
-            '&:focus-visible, &.Mui-focusVisible, &:has(:focus-visible)': {
+            '&:focus-visible, &:has(:focus-visible)': {
               outline: `3px solid ${c.tide}`,
               outlineOffset: 2,
               zIndex: 1,

@@ -27,8 +27,8 @@ interface Options<Value> {
 }
 
 /**
- * A field that takes a value when one goes on from it (Enter, another field, a choice), and never half of one. What was refused and is left
- * behind is said, with what stands instead.
+ * A field that takes a value when one goes on from it (Enter, another field, a choice, the screen closed), and never half of one. What was
+ * refused and is left behind is said, with what stands instead.
  */
 export function useTyped<Value>({ label, shown, read, onTake, onRefused, allowed }: Options<Value>): Typed {
   const [typed, setTyped] = useState<string | null>(null);
@@ -39,7 +39,13 @@ export function useTyped<Value>({ label, shown, read, onTake, onRefused, allowed
   const left = useRef<() => void>(() => undefined);
   useEffect(() => {
     left.current = () => {
-      if (typed === null || isGood) return;
+      if (typed === null) return;
+      // A blank closed by Escape keeps what was typed in it, as it does by Done.
+      const value = read(typed);
+      if (value !== undefined) {
+        if (typed !== shown) onTake(value);
+        return;
+      }
       say(`“${typed}” was not taken. ${label}: ${shown === '' ? 'nothing yet' : shown}.`);
     };
   });
