@@ -273,7 +273,7 @@ test.describe('on a phone', () => {
     const path = '/api/outings/zander-dusk';
     const { version, doc } = (await (await page.request.get(path)).json()) as { version: number; doc: object };
     expect((await page.request.put(path, { data: { version, doc: { ...doc, loadout: [] } } })).status()).toBe(200);
-    await visit(page, '/outings/zander-dusk/kit');
+    await page.goto('/outings/zander-dusk/kit');
     await page.getByRole('button', { name: /^Margin: / }).click();
     const margin = page.getByRole('dialog', { name: 'Margin' });
     await margin.getByRole('link', { name: /^Propose a loadout/ }).click();

@@ -81,7 +81,7 @@ test('a page that was open through an update says so, opens what it has, and for
     await route.fulfill({ response: reply, headers: { ...reply.headers(), 'x-tally-build': 'another' } });
   });
   await page.route('**/assets/**', (route) => route.fulfill({ status: 404, body: '' }));
-  await page.getByRole('button', { name: 'Leave ashore: Headlamp' }).first().click();
+  await page.getByRole('button', { name: 'Leave ashore: Whistle on the jacket' }).click();
   await expect(page.getByText('A newer version of the program is here. What you wrote is kept.')).toBeVisible();
   await kept(page);
   const stations = page.getByRole('navigation', { name: 'Stations' });

@@ -1,4 +1,4 @@
-import { type RouteObject, createBrowserRouter, matchPath, redirect } from 'react-router';
+import { createBrowserRouter, matchPath, redirect } from 'react-router';
 import { preload } from 'swr';
 import { stationIds } from '#core/vocabulary/stations';
 import { get } from '../documents/api';
@@ -6,6 +6,7 @@ import { REFERENCES, referenceStore } from '../documents/ReferenceStore';
 import { stationScreens } from '../outing/stations/screens';
 import { ScreenFailed } from '../documents/ScreenFailed';
 import { NotFoundScreen } from '../ui/NotFoundScreen';
+import { type LazyRoute, retried } from './retried';
 import { Shell } from './Shell';
 
 /** A page that opens on an outing asks for what its screens read while their code is still on its way. */
@@ -21,7 +22,7 @@ if (opened !== undefined) {
 }
 
 /** Every screen is lazy: a place costs nothing until it is opened. */
-const screens: RouteObject[] = [
+const screens: LazyRoute[] = [
   { index: true, loader: () => redirect('/outings') },
   {
     path: 'outings',
@@ -137,6 +138,6 @@ export const router = createBrowserRouter([
     ErrorBoundary: ScreenFailed,
     HydrateFallback: Shell,
     // What fails below leaves the rail of places where it is.
-    children: [{ ErrorBoundary: ScreenFailed, children: screens }],
+    children: [{ ErrorBoundary: ScreenFailed, children: retried(screens) }],
   },
 ]);
