@@ -74,6 +74,7 @@ function watchShifts(): void {
 /** Waits there, with nothing kept on the device, as a browser that has never been here. */
 async function leave(page: Page): Promise<void> {
   for (const other of page.context().pages()) if (other !== page) await other.close();
+  await page.unrouteAll({ behavior: 'ignoreErrors' });
   await page.goto(WAITING);
   await page.evaluate(() => sessionStorage.clear());
   const device = await page.context().newCDPSession(page);

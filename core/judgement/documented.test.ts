@@ -5,6 +5,7 @@ import { catalogue } from '../needs/catalogue';
 import { type NeedId, needIds } from '../vocabulary/needs';
 import { rules } from './allRules';
 import { inWords } from '../units/amount';
+import { askedInWords, placeOf, whereWords } from '../vocabulary/where';
 
 const page = readFileSync('docs/findings.md', 'utf8');
 const rows = [...page.matchAll(/^\| `([a-z-]+)`(.*)\|$/gm)].map(([, code = '', rest = '']) => ({
@@ -37,6 +38,14 @@ describe('docs/means.md', () => {
       expect([title, far, fits], id).toEqual([need.title, need.far ?? '–', inWords(need.fits ?? 'any sound one')]);
       const names = kindsFor(id as NeedId).map((kind) => kinds[kind].name);
       if (names.length > 0) expect(named?.split('; '), id).toEqual(names);
+    }
+  });
+  it('lists where the means of a need have to be, and in which modes', () => {
+    const rows = [...means.matchAll(/^\| ([^`|]+?) +\| ([^|]+?) +\| ([^|]+?) +\|$/gm)].map((row) => row.slice(1, 4));
+    for (const id of needIds) {
+      const asked = placeOf[id];
+      const row = rows.find(([title]) => title === catalogue[id].title);
+      expect(row?.slice(1), id).toEqual(asked && [whereWords[asked.where], askedInWords[asked.in]]);
     }
   });
   it('says what fits of every need that can find a thing wanting', () => {
