@@ -135,3 +135,11 @@ describe('the list of outings', () => {
     expect(ahead).toEqual([]);
   });
 });
+
+describe('a database that was put back to before all of it', () => {
+  it('has a list with nothing in it', async () => {
+    await house.db.execute(sql`delete from outings`);
+    await house.db.execute(sql`select setval('document_changes', 1, false)`);
+    expect(await summaries.page(today, ALL)).toMatchObject({ ahead: [], gone: [], of: { ahead: 0, gone: 0 } });
+  });
+});

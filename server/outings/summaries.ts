@@ -77,6 +77,7 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
     if (newest < at) {
       listed = new Map();
       asides = new Map();
+      inOrder = null;
       at = 0;
     }
     for (const row of await changedOutings(db, at)) {

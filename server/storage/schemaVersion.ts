@@ -3,8 +3,7 @@ import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { PlainError } from '../http/plainError';
-import type { Database } from './open';
-import { rowsOf } from './rows';
+import { type RunsSql, rowsOf } from './rows';
 
 const journalSchema = z.object({ entries: z.array(z.object({ when: z.number() })).min(1) });
 
@@ -15,7 +14,7 @@ function newestKnown(folder: string): number {
 }
 
 /** When the newest migration that a database has seen was written, ms; 0: it has seen none. */
-async function newestSeen(db: Database): Promise<number> {
+async function newestSeen(db: RunsSql): Promise<number> {
   const [table] = await rowsOf<{ is: boolean }>(
     db,
     sql`select to_regclass('drizzle.__drizzle_migrations') is not null as is`,
@@ -29,12 +28,12 @@ async function newestSeen(db: Database): Promise<number> {
 }
 
 /** Whether a newer version of the program has migrated the database since. */
-export async function isNewerThan(db: Database, migrations: string): Promise<boolean> {
+export async function isNewerThan(db: RunsSql, migrations: string): Promise<boolean> {
   return (await newestSeen(db)) > newestKnown(migrations);
 }
 
 /** @throws PlainError where a newer version of the program made the database: an older one would read it wrongly */
-export async function refuseNewer(db: Database, migrations: string): Promise<void> {
+export async function refuseNewer(db: RunsSql, migrations: string): Promise<void> {
   if (await isNewerThan(db, migrations))
     throw new PlainError(
       'newer',
