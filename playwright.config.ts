@@ -15,7 +15,7 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 20_000 },
   fullyParallel: true,
-  workers: 3,
+  workers: 2,
   retries: 0,
   forbidOnly: true,
   reporter: [['line'], ['json', { outputFile: 'test-results/journeys.json' }]],

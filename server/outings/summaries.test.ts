@@ -138,7 +138,7 @@ describe('the list of outings', () => {
 
 describe('a database that was put back to before all of it', () => {
   it('has a list with nothing in it', async () => {
-    await house.db.execute(sql`delete from outings`);
+    await house.db.execute(sql`truncate outings cascade`);
     await house.db.execute(sql`select setval('document_changes', 1, false)`);
     expect(await summaries.page(today, ALL)).toMatchObject({ ahead: [], gone: [], of: { ahead: 0, gone: 0 } });
   });
