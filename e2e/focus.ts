@@ -1,8 +1,8 @@
 import { type Page, expect } from '@playwright/test';
 
 /**
- * Goes by keyboard to everything on the screen that takes the focus, and compares how it looks with the focus and without: whatever looks the
- * same is not seen. Looked at are outline, border, shadow and paper of it, of what holds it, and of the frame of a field.
+ * Focuses everything on the screen that can be, and compares its style with the focus and without it: where both are the same, the focus cannot
+ * be seen. Compared are outline, border, shadow and background of the element, of its parents, and of the frame of a field.
  */
 export async function focusIsSeen(page: Page, where: string): Promise<void> {
   // The focus is drawn for whoever came by keyboard, and stays so for what is focused after.

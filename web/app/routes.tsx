@@ -6,7 +6,7 @@ import { REFERENCES, referenceStore } from '../documents/ReferenceStore';
 import { stationScreens } from '../outing/stations/screens';
 import { ScreenFailed } from '../documents/ScreenFailed';
 import { NotFoundScreen } from '../ui/NotFoundScreen';
-import { type LazyRoute, retried } from './retried';
+import { type LazyRoute, withRetry } from './withRetry';
 import { Shell } from './Shell';
 
 /** A page that opens on an outing asks for what its screens read while their code is still on its way. */
@@ -138,6 +138,6 @@ export const router = createBrowserRouter([
     ErrorBoundary: ScreenFailed,
     HydrateFallback: Shell,
     // What fails below leaves the rail of places where it is.
-    children: [{ ErrorBoundary: ScreenFailed, children: retried(screens) }],
+    children: [{ ErrorBoundary: ScreenFailed, children: withRetry(screens) }],
   },
 ]);

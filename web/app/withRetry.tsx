@@ -11,18 +11,21 @@ export interface LazyRoute extends Omit<RouteObject, 'lazy' | 'children' | 'inde
 }
 
 /**
- * Routes whose code may fail to load: such a one says so in its own place, and is loaded again each time it is opened. The router itself would
- * show nothing at all in the place of the whole page.
+ * Routes whose code may fail to load: the failure is shown in the place of the screen, and the code is asked for again each time the screen is
+ * opened. By itself the router would show its fallback, an empty page.
  */
-export function retried(routes: readonly LazyRoute[]): RouteObject[] {
+export function withRetry(routes: readonly LazyRoute[]): RouteObject[] {
   return routes.map(({ lazy, children, ...route }) => {
-    const own = { ...route, ...(lazy ? { lazy: () => lazy().catch(() => ({ Component: again(lazy) })) } : {}) };
-    return (children ? { ...own, children: retried(children) } : own) as RouteObject;
+    const own = {
+      ...route,
+      ...(lazy ? { lazy: () => lazy().catch(() => ({ Component: retryingScreen(lazy) })) } : {}),
+    };
+    return (children ? { ...own, children: withRetry(children) } : own) as RouteObject;
   });
 }
 
-function again(load: Load): ComponentType {
-  return function Again() {
+function retryingScreen(load: Load): ComponentType {
+  return function RetryingScreen() {
     const [Screen, setScreen] = useState<ComponentType | null>(null);
     useEffect(() => {
       load().then(
