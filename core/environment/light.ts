@@ -24,24 +24,28 @@ export const lightOfDay = rememberLast(MOST_DAYS, (noon: Instant, latDeg: number
   return { sunrise: at(times.sunrise), sunset: at(times.sunset), dawn: at(times.dawn), dusk: at(times.dusk) };
 });
 
-/** Minutes between sunset and sunrise within a span of at most 40 days, and the parts they fall in. */
+/**
+ * Minutes between sunset and sunrise within a span of at most 40 days, and the parts they fall in.
+ * @param dark what counts: the sun under the horizon, or past civil twilight
+ */
 export function darkness(
   from: Instant,
   to: Instant,
   latDeg: number,
   lonDeg: number,
+  dark: typeof isDark = isDark,
 ): { minutes: number; spans: [Instant, Instant][] } {
   const edges = [from, to];
   const firstDay = Math.floor(from / DAY_MS) * DAY_MS + DAY_MS / 2;
   for (let day = firstDay - DAY_MS; day <= to + DAY_MS; day += DAY_MS) {
-    const { sunrise, sunset } = lightOfDay(day, latDeg, lonDeg);
-    for (const edge of [sunrise, sunset]) if (edge !== null && edge > from && edge < to) edges.push(edge);
+    const { sunrise, sunset, dawn, dusk } = lightOfDay(day, latDeg, lonDeg);
+    for (const edge of [sunrise, sunset, dawn, dusk]) if (edge !== null && edge > from && edge < to) edges.push(edge);
   }
   edges.sort((a, b) => a - b);
   const spans: [Instant, Instant][] = [];
   edges.slice(1).forEach((end, i) => {
     const start = edges[i] ?? from;
-    if (end <= start || !isDark((start + end) / 2, latDeg, lonDeg)) return;
+    if (end <= start || !dark((start + end) / 2, latDeg, lonDeg)) return;
     const last = spans[spans.length - 1];
     if (last?.[1] === start) last[1] = end;
     else spans.push([start, end]);

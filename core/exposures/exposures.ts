@@ -23,6 +23,7 @@ import type { Species } from '../catalog/species/species';
 import { DAY_MS, HOUR_MS, type Instant, clockAt, clockOver, dateAt, minutesBetween } from '../units/time';
 import { rememberFor } from '../units/remember';
 import { type Unsaid, unsaidOf } from './unsaid';
+import { type Seriousness, seriousnessOf } from './seriousness';
 import { type Peak, type WindHour, strongestOffshore, windsOf } from './winds';
 
 /** A wet sack cools by drying, in air up to so damp, %, and for so long only, h. Rules of thumb. */
@@ -40,6 +41,8 @@ export interface Exposures {
   campH: number;
   /** Afloat between sunset and sunrise. */
   darkMinutes: number;
+  /** Of those, past civil twilight: the sun more than 6° under. */
+  nightMinutes: number;
   /** From coming in to sunset; null: it is dark by then, or the sun does not set. */
   daylightLeftMin: number | null;
   /** Past civil twilight when one launches or comes in: what breaks there is not seen. */
@@ -122,6 +125,8 @@ export interface Exposures {
   competition: boolean;
   /** Outings logged with this craft. */
   outingsLogged: number | null;
+  /** How serious it is here to be in the water, or to need help. */
+  seriousness: Seriousness;
 }
 
 /** What brief and day expose one to, with what the loadout brings. */
@@ -205,12 +210,15 @@ export function dayExposures(brief: Outward, conditions: Conditions, looked: Pla
   const winds = water && afloat ? windsOf(hours, looked, clock) : [];
   const near = afloat ? hoursWithin(conditions.hours, afloat.from - HOUR_MS, afloat.to + HOUR_MS) : [];
   const seas = day && water ? hours.map((hour) => seaOf(hour, water, day, clock)) : [];
-  return {
+  const whole = {
     launchAt: span?.from ?? null,
     homeAt: span?.to ?? null,
     hoursAfloat: span ? minutesBetween(span.from, span.to) / 60 : null,
     campH: camp.hours,
     darkMinutes: dark.minutes,
+    nightMinutes: water
+      ? dark.spans.reduce((sum, [from, to]) => sum + darkness(from, to, water.latDeg, water.lonDeg, isNight).minutes, 0)
+      : 0,
     daylightLeftMin: afloat && water ? daylightLeft(afloat.to, water) : null,
     nightAtShore: afloat !== null && water !== null && isNightAtEither(afloat, water),
     sunHighestDeg: afloat && water ? sunOf(afloat, brief, water) : null,
@@ -272,6 +280,7 @@ export function dayExposures(brief: Outward, conditions: Conditions, looked: Pla
     competition: brief.trip === 'competition',
     outingsLogged: craft?.outingsLogged ?? null,
   };
+  return { ...whole, seriousness: seriousnessOf(whole, looked.angler) };
 }
 
 function isNightAtEither({ from, to }: { from: Instant; to: Instant }, { latDeg, lonDeg }: Water): boolean {

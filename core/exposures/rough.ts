@@ -2,7 +2,7 @@ import type { Mode } from '../vocabulary/stow';
 import type { Exposures } from './exposures';
 
 /** Breakers from which a launch or a landing goes through surf, m. */
-const SURF_M = 0.3;
+export const SURF_M = 0.3;
 
 /** Whether a mode goes through breaking water or rapids, where what floats is lost and what is not on the body is tied away. */
 export function isRough(mode: Mode, { breakerM, rapids }: Pick<Exposures, 'breakerM' | 'rapids'>): boolean {

@@ -359,21 +359,19 @@ describe('a finding', () => {
 
 describe('an answer kept with a water', () => {
   // Nobody stands there: a Mind of judgement with a reason of its own.
-  const bare = withItem(ready, 'sun-top', 0);
-  const key = 'need-unmet:sun';
+  const bare = withItem(ready, 'drive-leash', 0);
+  const key = 'need-unmet:paddle-retained';
   const kept = (extent: number): References => ({
     ...references,
     waters: references.waters.map((water) =>
-      water.id === ready.brief.waterId
-        ? withAnswerKept(water, key, extent, 'The cliff shades it all morning', now)
-        : water,
+      water.id === ready.brief.waterId ? withAnswerKept(water, key, extent, 'Tied to its well instead', now) : water,
     ),
   });
   const told = (refs: References, outing = bare) => judge(outing, refs).findings.find((one) => one.key === key) ?? null;
   it('answers the same Mind on every outing there, and no worse one', () => {
     expect(told(references)).toMatchObject({ level: 'mind', accepted: null, keepable: true });
-    expect(told(kept(1))).toMatchObject({ accepted: 'The cliff shades it all morning', acceptedForWater: true });
-    expect(told(kept(1), withItem(bare, 'hat', 0))?.accepted, 'two of three missing are worse than one').toBeNull();
+    expect(told(kept(1))).toMatchObject({ accepted: 'Tied to its well instead', acceptedForWater: true });
+    expect(told(kept(1), withItem(bare, 'paddle-leash', 0))?.accepted, 'both missing are worse than one').toBeNull();
     expect(
       told(kept(1), brief(bare, { waterId: 'hallow-mere', launchId: 'boathouse', areaId: 'reed-bays' }))?.accepted,
     ).toBeNull();
@@ -381,8 +379,8 @@ describe('an answer kept with a water', () => {
   it('is taken back by an empty reason, and stands behind one of the outing’s own', () => {
     const water = kept(1).waters.find(({ id }) => id === ready.brief.waterId);
     expect(water && withAnswerKept(water, key, 1, ' ', now).answered).toEqual([]);
-    const own = withAcceptance(bare, key, 1, 'Long sleeves anyway', now);
-    expect(told(kept(1), own)).toMatchObject({ accepted: 'Long sleeves anyway', acceptedForWater: false });
+    const own = withAcceptance(bare, key, 1, 'A cord on it this time', now);
+    expect(told(kept(1), own)).toMatchObject({ accepted: 'A cord on it this time', acceptedForWater: false });
   });
   it('is no way past a Stop, nor past what rests on physics or law', () => {
     for (const { level, basis, keepable } of judge(dusk).findings)

@@ -5,34 +5,25 @@ import type { DayExposures } from '../exposures/exposures';
 export const buoyancyScale = {
   sheltered: {
     newtons: 50,
-    when: 'within {150 m} of ground to get out on, waves to {0.3 m}, no surf and no rapids, water of {15 °C} or more, for one who swims well',
+    when: 'where help or ground is near, for one who swims well: a pond, between two banks, a sheltered bay in company',
   },
   open: {
     newtons: 70,
-    when: 'farther out, rougher, colder, in surf or rapids, or for one who swims a little: ordinary approved paddling foam',
+    when: 'farther out, rougher, colder, by night, in surf or rapids, or for one who swims a little: ordinary approved paddling foam',
   },
   far: {
     newtons: 100,
-    when: 'for one who does not swim; more than {2 km} out with waves over {0.6 m} or water under {10 °C}; more than {5 km} out in any water',
+    when: 'for one who does not swim; more than {5 km} out; far out alone in cold water, or by night',
   },
 } as const;
 export type BuoyancyStep = keyof typeof buoyancyScale;
 
 /** Which step of the scale an outing stands on. What is not known is never the easiest. */
 export function buoyancyStep(e: DayExposures, angler: Pick<Angler, 'swims'> | null): BuoyancyStep {
-  const outM = e.maxDistanceFromShoreM;
-  const seaM = e.hs?.value ?? 0;
-  if (angler?.swims === 'not') return 'far';
-  if (outM !== null && outM > 5000) return 'far';
-  if (outM !== null && outM > 2000 && (seaM > 0.6 || (e.waterC !== null && e.waterC < 10))) return 'far';
-  const sheltered =
-    outM !== null &&
-    outM <= 150 &&
-    seaM <= 0.3 &&
-    (e.breakerM ?? 0) <= 0.3 &&
-    e.rapids === 0 &&
-    e.waterC !== null &&
-    e.waterC >= 15 &&
-    angler?.swims === 'well';
-  return sheltered ? 'sheltered' : 'open';
+  const { total } = e.seriousness;
+  if (angler?.swims === 'not' || total >= FAR_FROM || (e.maxDistanceFromShoreM ?? 0) > 5000) return 'far';
+  return total < OPEN_FROM && angler?.swims === 'well' ? 'sheltered' : 'open';
 }
+/** Sums of what makes an outing serious. */
+const OPEN_FROM = 2.4;
+const FAR_FROM = 4.9;

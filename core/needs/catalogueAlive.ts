@@ -10,26 +10,36 @@ import { type Aboard, idsAboard } from '../documents/references';
 import {
   type NeedContext,
   type FitContext,
+  GRANTED,
   type NeedTable,
   type Part,
+  type Scale,
   type Shortfall,
+  louder,
+  onScale,
   ownSort,
+  quieter,
   raised,
   reasons,
   together,
   tooLittle,
 } from './need';
+import { NEAR_GROUND_M } from '../exposures/seriousness';
+import type { FindingLevel } from '../vocabulary/levels';
 import { buoyancyScale, buoyancyStep } from './buoyancyScale';
 import { containerOf } from './clash';
 import {
   alone,
-  aloneOut,
   coldAir,
   coldWater,
+  coolEvening,
   farAfield,
   inDark,
   inFog,
   inRapids,
+  inRough,
+  isMoving,
+  isNearGround,
   offShore,
   outOvernight,
   throughSurf,
@@ -37,8 +47,16 @@ import {
 
 /** Heavier than this, a step helps to get in. Rule of thumb. */
 const HEAVY_KG = 100;
-const WARM_HANDS_BELOW_C = 12;
+const WARM_HANDS_BELOW_C = 13.5;
 const WARM_HEAD_BELOW_C = 10;
+/** Bare hands and a bare head are of no use in colder water, °C. */
+const BITING_BELOW_C = 8;
+/** They make a wetsuit warmer. */
+const wornWithWetsuit: readonly KindId[] = ['hood', 'neoprene-gloves'];
+/** What the need of help, and of somebody who sends it, is worth. */
+const HELP_ASHORE: Scale = { note: 0.7, mind: 2, stop: 3.3 };
+/** Of so many somebody is hurt sooner or later. */
+const MANY = 5;
 /** Light hours carried for each hour of dark. */
 const LIGHT_MARGIN = 1.5;
 /** A flag stands so high, and an all-round light above the head of one who sits, m. */
@@ -53,17 +71,25 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     far: 'shore',
     raise: ({ exposures, places }) => {
       const step = buoyancyStep(exposures, places.angler);
-      return {
-        level: 'must',
-        want: 1,
-        lifeCritical: true,
-        reasons: reasons(
+      return raised(
+        'stop',
+        1,
+        reasons(
           { because: 'always' },
-          step !== 'sheltered' && offShore(exposures, 150),
+          step !== 'sheltered' && offShore(exposures, NEAR_GROUND_M),
           places.angler?.swims === 'not' && { because: 'cannot-swim' },
           { because: 'newtons', newtons: buoyancyScale[step].newtons },
         ),
-      };
+      );
+    },
+    // One that is worn and holds up less than it should is a Mind, and a Note where it is a little less.
+    partly: ({ shortfalls, unmet }, { exposures, places }) => {
+      const newtons = Math.max(0, ...shortfalls.map((one) => (one.code === 'too-little' ? one.have : 0)));
+      if (newtons < buoyancyScale.sheltered.newtons * GRANTED) return unmet;
+      const isLittleLess = newtons >= buoyancyScale.open.newtons * GRANTED;
+      return isLittleLess && places.angler?.swims !== 'not' && buoyancyStep(exposures, places.angler) === 'far'
+        ? 'note'
+        : 'mind';
     },
     disqualify: (a, c) =>
       together(
@@ -79,12 +105,11 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     sort: ownSort,
     raise: ({ exposures }) => {
       const two = reasons(exposures.traffic === 'busy' && { because: 'busy' }, inFog(exposures));
-      return {
-        level: 'must',
-        want: two.length > 0 ? 2 : 1,
-        lifeCritical: false,
-        reasons: [...reasons({ because: 'always' }), ...two],
-      };
+      return raised(
+        onScale(exposures.seriousness.total + (two.length > 0 ? 1 : 0), { note: -1, mind: 2.4 }),
+        two.length > 0 ? 2 : 1,
+        reasons({ because: 'always' }, ...two),
+      );
     },
   },
   'call-for-help': {
@@ -95,18 +120,20 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     // Two phones are one network and one pocket.
     sort: (kind) => (isPhone(kind) ? 'phone' : kind),
     raise: ({ exposures }) => {
-      // Another boat within hail is the second way.
-      const two = exposures.solo ? reasons(aloneOut(exposures), offShore(exposures, 1000)) : [];
-      return {
-        level: 'must',
-        want: two.length > 0 ? 2 : 1,
-        lifeCritical: true,
-        reasons: [...reasons({ because: 'always' }, exposures.remote && { because: 'remote' }), ...two],
-      };
+      const second = secondCall(exposures);
+      return raised(
+        // In company the others call as well.
+        onScale(exposures.seriousness.total - (exposures.solo ? 0 : 1), { note: -0.4, mind: 2, stop: 3.3 }),
+        second === null ? 1 : 2,
+        reasons(
+          { because: 'always' },
+          exposures.remote && { because: 'remote' },
+          second !== null && alone(exposures),
+          second !== null && offShore(exposures, 1000),
+        ),
+      );
     },
-    // With one sure way of two, it is the distance that decides how loud the second is asked for.
-    shortfallLevel: (counted, _, { exposures }) =>
-      counted === 0 || (exposures.maxDistanceFromShoreM ?? Infinity) > 1000 ? 'stop' : 'mind',
+    partly: ({ counted, unmet }, { exposures }) => (counted > 0 ? secondCall(exposures) : unmet),
     // A phone is lost by a drop, by water and by a flat battery: three causes, three remedies.
     disqualify: (a, c) => {
       const { item } = a;
@@ -127,14 +154,19 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     fits: 'bright, and a flag {1.2 m} up',
     title: 'Be seen by day',
     without: 'A low hull is lost between two waves; a skipper sees you late.',
-    raise: ({ exposures }) => {
+    raise: ({ exposures, places }) => {
+      const { traffic, swellM, seriousness } = exposures;
       const why = reasons(
-        (exposures.traffic === 'busy' || exposures.traffic === 'some') && { because: 'traffic' },
-        exposures.swellM !== null && exposures.swellM > 0.5 && { because: 'swell', metres: exposures.swellM },
-        offShore(exposures, 500),
+        (traffic === 'busy' || traffic === 'some') && { because: 'traffic' },
+        swellM !== null && swellM > 0.5 && { because: 'swell', metres: swellM },
+        offShore(exposures, NEAR_GROUND_M),
       );
+      // Over a metre of water nothing passes that would run one down.
+      const passed = isShallow(places) ? -1 : traffic === 'busy' ? 1.5 : traffic === 'some' ? 0.7 : 0;
+      const hidden = swellM !== null && swellM > 0.5 ? 0.5 : 0;
+      const unmet = onScale(seriousness.ground + passed + hidden + seriousness.fog, { note: 0.7, mind: 2.05 });
       // By night it is a light that is seen.
-      return raised(exposures.traffic === 'busy' ? 'must' : 'should', 1, false, isByDay(exposures) ? why : []);
+      return unmet === null || !isByDay(exposures) ? null : raised(unmet, 1, why);
     },
     disqualify: (a) =>
       together(
@@ -148,7 +180,14 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     without: 'In the dark you cannot be seen at all, nor see your own knots.',
     parts: () => lightParts,
     alsoBy: ['spare-cells'],
-    raise: ({ exposures }) => raised('must', lightParts.length, true, reasons(inDark(exposures))),
+    raise: ({ exposures }) => {
+      const { nightMinutes, seriousness, nights } = exposures;
+      // In twilight others still see a boat near the shore; in camp any light will do.
+      const afloat = nightMinutes >= 1 ? onScale(seriousness.total, { mind: -1, stop: 1.2 }) : 'note';
+      return exposures.darkMinutes < 1 && nights > 0
+        ? raised('mind', 1, reasons(outOvernight(exposures)))
+        : raised(afloat, lightParts.length, reasons(inDark(exposures)));
+    },
     disqualify: (a, c) => {
       const want = (c.exposures.darkMinutes / 60) * LIGHT_MARGIN;
       const have = lampHours(a, c);
@@ -164,15 +203,18 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     without: 'Those who look for you look past you.',
     far: 'shore',
     parts: distressParts,
-    raise: (c) =>
-      raised(
-        c.exposures.remote ? 'must' : 'should',
-        distressParts(c).length,
-        false,
-        c.exposures.remote
-          ? reasons(offShore(c.exposures, 150), offShore(c.exposures, 150) && { because: 'remote' })
-          : reasons(offShore(c.exposures, 1000)),
-      ),
+    raise: (c) => {
+      const { remote, seriousness, nights } = c.exposures;
+      const { ground, alone: by, dark, fog } = seriousness;
+      const unmet = onScale(ground + by / 2 + dark * 1.5 + fog + (remote ? 1 : 0), { note: 2, mind: 3.2 });
+      const why = reasons(offShore(c.exposures, NEAR_GROUND_M), inDark(c.exposures), remote && { because: 'remote' });
+      // Between two banks help comes along them.
+      const near = nights > 0 && remote ? 'note' : null;
+      const level = isNearGround(c.exposures) ? near : louder(unmet, near);
+      return level === null ? null : raised(level, distressParts(c).length, why);
+    },
+    // By day and by night other things are seen: each lacks by itself.
+    partly: ({ unmet }) => unmet,
     disqualify: ({ item }, c) => {
       const fits = distressParts(c).some((part) => part.kinds.includes(item.kind));
       return fits ? null : { code: byDay.includes(item.kind) ? 'daylight-only' : 'night-only' };
@@ -185,10 +227,11 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     without: 'Nobody notices that you are late, or knows where to send help.',
     raise: ({ exposures }) =>
       raised(
-        'must',
+        // A night that nobody expects one back from is long.
+        louder(onScale(exposures.seriousness.total, HELP_ASHORE), exposures.nights > 0 ? 'mind' : null),
         1,
-        true,
         reasons(
+          { because: 'always' },
           alone(exposures),
           farAfield(exposures, 1000),
           inDark(exposures),
@@ -202,12 +245,8 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     fits: 'practice: no gear stands in for it; an outing made for practising has it',
     title: 'Get back in',
     without: 'After a capsize you stay in the water beside the boat.',
-    raise: ({ exposures }) => ({
-      level: 'must',
-      want: 1,
-      lifeCritical: exposures.solo,
-      reasons: reasons({ because: 'always' }, alone(exposures)),
-    }),
+    raise: ({ exposures }) =>
+      raised(onScale(exposures.seriousness.total, HELP_ASHORE), 1, reasons({ because: 'always' }, alone(exposures))),
     // An outing that is made for practising does not mind that one has not.
     others: ({ places, brief }) => [
       {
@@ -222,36 +261,35 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     without: 'A line round a wrist or a leash round a leg holds you.',
     raise: ({ exposures, brief }) => {
       const anchored = brief.techniques.includes('anchored bait');
-      return {
-        level: 'must',
-        want: anchored ? 2 : 1,
-        lifeCritical: anchored || exposures.river,
-        reasons: reasons(
-          { because: 'always' },
-          anchored && { because: 'anchor-line' },
-          exposures.river && { because: 'river' },
-        ),
-      };
+      const moving = isMoving(exposures);
+      const unmet = onScale(exposures.seriousness.total, { note: -1, mind: 2.4 });
+      // A line under load drags the boat under, and a stream loads every line.
+      return raised(
+        anchored && moving ? 'stop' : anchored || moving ? 'mind' : unmet,
+        anchored ? 2 : 1,
+        reasons({ because: 'always' }, anchored && { because: 'anchor-line' }, moving && { because: 'river' }),
+      );
     },
+    partly: ({ counted, unmet }) => (counted > 0 ? 'note' : unmet),
   },
   'cut-hook': {
     fits: 'hardened steel: the cutters of pliers are none',
     title: 'Cut a hook',
     without: 'A treble in a hand stays there, with the fish on the other point.',
-    raise: ({ exposures }) => raised('must', 1, false, reasons(exposures.bigHooks && { because: 'big-hooks' })),
+    raise: ({ exposures }) => raised('mind', 1, reasons(exposures.bigHooks && { because: 'big-hooks' })),
     disqualify: ({ item }) => (item.qualities.includes('hardened') ? null : { code: 'not-hardened' }),
   },
   'throw-line': {
     fits: 'afloat, and {15 m} long',
     title: 'Throw line',
     without: 'A swimmer in moving water cannot be reached by hand.',
-    raise: ({ exposures }) =>
-      raised(
-        exposures.rapids > 0 ? 'must' : 'should',
-        1,
-        exposures.rapids > 0 && exposures.party > 1,
-        reasons(exposures.river && { because: 'river' }, inRapids(exposures)),
-      ),
+    raise: ({ exposures }) => {
+      const unmet = exposures.rapids > 0 ? 'mind' : 'note';
+      // Alone there is nobody to throw to.
+      return exposures.solo || !(isMoving(exposures) || exposures.rapids > 0)
+        ? null
+        : raised(unmet, 1, reasons(exposures.river && { because: 'river' }, inRapids(exposures)));
+    },
     disqualify: (a) =>
       together(!a.item.qualities.includes('floats') && { code: 'not-floating' }, tooLittle(a, 'lengthM', 15)),
   },
@@ -260,12 +298,22 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     fits: 'for as many as the party is',
     title: 'First aid',
     without: 'A cut or a hook is dealt with ashore, hours later.',
-    raise: ({ exposures }) => ({
-      level: exposures.nights > 0 || exposures.remote ? 'must' : 'should',
-      want: 1,
-      lifeCritical: false,
-      reasons: reasons({ because: 'always' }, outOvernight(exposures), exposures.remote && { because: 'remote' }),
-    }),
+    raise: ({ exposures }) => {
+      const { seriousness, nights, remote, solo, party } = exposures;
+      const isMind = seriousness.total >= 4.7 || (nights > 0 && remote) || party >= MANY;
+      const isNote = seriousness.ground >= 0.7 || nights > 0 || (solo && farAfield(exposures, 1000) !== false);
+      const unmet = isMind ? 'mind' : isNote ? 'note' : null;
+      return raised(
+        unmet,
+        1,
+        reasons(
+          { because: 'always' },
+          offShore(exposures, 1000),
+          outOvernight(exposures),
+          remote && { because: 'remote' },
+        ),
+      );
+    },
     disqualify: ({ item }, { exposures }) =>
       usualFigure(item, 'persons') < exposures.party
         ? { code: 'too-little', attribute: 'persons', have: usualFigure(item, 'persons'), want: exposures.party }
@@ -273,67 +321,109 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
   },
   'immersion-clothing': {
     far: 'shore',
-    fits: 'a wetsuit from {12 °C}, under that a drysuit',
+    fits: 'a drysuit, or a wetsuit of the thickness: {3 mm} from {15 °C}, {5 mm} from {12 °C}, {7 mm} from {9 °C}, hood and gloves counting for half a millimetre each',
     title: 'Dressed for the water',
     without: 'In water this cold, hands stop working long before help comes.',
     raise: ({ exposures }) => {
       const cold = coldWater(exposures, WETSUIT_BELOW_C);
       if (!cold) return null;
-      const exposed = reasons(aloneOut(exposures), offShore(exposures, 500));
-      const veryCold = (exposures.waterC ?? WETSUIT_BELOW_C) < DRYSUIT_BELOW_C;
-      // In company and by the bank a cold swim is short.
-      const level = exposed.length > 0 || veryCold ? 'must' : exposures.solo ? 'should' : 'could';
-      return { level, want: 1, lifeCritical: level === 'must', reasons: [cold, ...exposed] };
+      const { total, rough, cold: steps } = exposures.seriousness;
+      // Through breakers and rapids a swim is likely, and very cold water leaves minutes.
+      const unmet = onScale(total + rough + 1.5 * Math.max(0, steps - 1), { note: 0.9, mind: 2.6, stop: 3.5 });
+      return raised(unmet, 1, [cold, ...reasons(alone(exposures), offShore(exposures, 500), inRough(exposures))]);
     },
-    disqualify: ({ item }, { exposures }) =>
-      item.kind === 'wetsuit' && (exposures.waterC ?? DRYSUIT_BELOW_C) < DRYSUIT_BELOW_C ? { code: 'too-thin' } : null,
+    // A wetsuit that is too thin is better than none.
+    partly: ({ unmet, shortfalls }, { exposures: { waterC } }) => {
+      const thin = shortfalls.find(({ code }) => code === 'too-thin');
+      if (thin?.code !== 'too-thin' || waterC === null) return unmet;
+      return thin.fromC - waterC > A_LITTLE_COLDER_C ? quieter(unmet) : quieter(quieter(unmet));
+    },
+    disqualify: ({ item }, { exposures: { waterC }, aboard }) => {
+      if (item.kind !== 'wetsuit' || waterC === null) return null;
+      const fromC = warmFrom(item, aboard);
+      return waterC + 1e-9 < fromC ? { code: 'too-thin', mm: usualFigure(item, 'neopreneMm'), fromC } : null;
+    },
+    alsoBy: wornWithWetsuit,
   },
   head: {
     title: 'Head covered against a blow',
     without: 'The boat or the rock strikes a bare head.',
-    raise: ({ exposures }) => {
-      const must = exposures.rapids > 0 || (exposures.breakerM ?? 0) > 1;
-      return raised(must ? 'must' : 'should', 1, must, reasons(throughSurf(exposures, 0.5), inRapids(exposures)));
-    },
+    raise: ({ exposures }) =>
+      raised(
+        exposures.rapids > 0 ? 'stop' : onScale(exposures.breakerM ?? 0, { note: 0.3, mind: 0.5, stop: 1 }),
+        1,
+        reasons(throughSurf(exposures, 0.3), inRapids(exposures)),
+      ),
   },
   're-entry-aid': {
     title: 'Something to step in',
     without: 'From deep water, tired arms alone do not lift you over the side.',
-    raise: ({ exposures, places: { angler } }) =>
-      raised(
-        'should',
+    raise: ({ exposures, places: { angler } }) => {
+      const { solo, seriousness } = exposures;
+      const unmet = solo
+        ? onScale(seriousness.total, { note: 2, mind: 3.3 })
+        : onScale(seriousness.ground, { note: 0.7 });
+      return raised(
+        unmet,
         1,
-        false,
         reasons(
           exposures.inflatable && { because: 'inflatable' },
           angler !== null && angler.massKg > HEAVY_KG && { because: 'heavy' },
         ),
-      ),
+      );
+    },
   },
   hands: {
     title: 'Hands kept warm',
     without: 'Cold fingers cannot work a clip, a radio or a knot.',
     raise: ({ exposures }) =>
-      raised('should', 1, false, reasons(coldWater(exposures, WARM_HANDS_BELOW_C), coldAir(exposures))),
+      raised(
+        coldWater(exposures, BITING_BELOW_C) || coldAir(exposures) ? 'mind' : 'note',
+        1,
+        reasons(coldWater(exposures, WARM_HANDS_BELOW_C), coldAir(exposures), coolEvening(exposures)),
+      ),
   },
   'head-warm': {
     title: 'Head and ears kept warm',
     without: 'Cold water on a bare head takes the breath and the balance.',
     raise: ({ exposures }) =>
-      raised('should', 1, false, reasons(coldWater(exposures, WARM_HEAD_BELOW_C), coldAir(exposures))),
+      raised(
+        coldWater(exposures, BITING_BELOW_C) ? 'mind' : 'note',
+        1,
+        reasons(coldWater(exposures, WARM_HEAD_BELOW_C), coldAir(exposures)),
+      ),
   },
   feet: {
     title: 'Feet covered',
     without: 'Shells, hooks and spines at the launch; cold feet after it.',
-    raise: () => ({ level: 'should', want: 1, lifeCritical: false, reasons: [{ because: 'always' }] }),
+    raise: () => raised('note', 1, [{ because: 'always' }]),
   },
   'warm-under': {
     title: 'Warm under the drysuit',
     without: 'A drysuit keeps water out and warms nobody by itself.',
-    raise: ({ exposures }) => raised('should', 1, false, reasons(coldWater(exposures, DRYSUIT_BELOW_C))),
+    raise: ({ exposures }) => raised('note', 1, reasons(coldWater(exposures, DRYSUIT_BELOW_C))),
   },
 };
 
+const SHALLOW_M = 1.5;
+function isShallow({ area }: NeedContext['places']): boolean {
+  return area !== null && area.depthM <= SHALLOW_M;
+}
+
+/** What a second way to call is worth, where the first is there; null: nobody asks. In company another boat has it. */
+function secondCall({ solo, seriousness }: FitContext['exposures']): FindingLevel | null {
+  return solo ? onScale(seriousness.total, { mind: 3, stop: 4.7 }) : null;
+}
+
+/** A wetsuit of 3 mm is warm enough from 15 °C, each millimetre more by 1.5 °C; hood and gloves help by half as much each. Rule of thumb. */
+const NO_NEOPRENE_C = 19.5;
+const C_PER_MM = 1.5;
+/** So much colder than a wetsuit is made for costs a step, °C. */
+const A_LITTLE_COLDER_C = 1.5;
+function warmFrom(item: Item, aboard: readonly Aboard[]): number {
+  const besides = wornWithWetsuit.filter((kind) => aboard.some((one) => one.item.kind === kind)).length;
+  return NO_NEOPRENE_C - C_PER_MM * (usualFigure(item, 'neopreneMm') + besides / 2);
+}
 function isPhone(kind: KindId): boolean {
   return kind === 'phone' || kind === 'second-phone';
 }

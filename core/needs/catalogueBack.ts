@@ -4,12 +4,17 @@ import {
   type NeedTable,
   type Part,
   type FitContext,
+  type RaiseContext,
+  atMost,
+  onScale,
   raised,
   reasons,
   together,
   tooLittle,
 } from './need';
-import { alone, aloneOut, farAfield, inDark, inFog, offShore } from './reason';
+import { alone, farAfield, inDark, inFog, inRough, isMoving, isNearGround, offShore, outOvernight } from './reason';
+import { NEAR_GROUND_M } from '../exposures/seriousness';
+import type { FindingLevel } from '../vocabulary/levels';
 import { kinds } from '../catalog/gear/kinds';
 import { wornPlaces } from '../catalog/gear/places';
 
@@ -17,7 +22,7 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
   propulsion: {
     title: 'Propulsion',
     without: 'The boat goes where wind and stream take it.',
-    raise: () => ({ level: 'must', want: 1, lifeCritical: true, reasons: [{ because: 'always' }] }),
+    raise: () => raised('stop', 1, [{ because: 'always' }]),
     others: ({ exposures }) =>
       exposures.drive === null || exposures.drive === 'paddle' ? [] : [{ by: 'craft', part: 'drive', shortfall: null }],
   },
@@ -29,11 +34,13 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     raise: ({ exposures }) => {
       const list = reasons(
         (exposures.drive === 'pedal' || exposures.drive === 'motor') && { because: 'drive-can-fail' },
-        farAfield(exposures, 500),
-        farAfield(exposures, 150) && alone(exposures),
+        farAfield(exposures, AT_THE_LANDING_M),
+        farAfield(exposures, AT_THE_LANDING_M) && alone(exposures),
       );
-      // Within a short swim of ground a broken paddle costs a walk; in company it costs a tow.
-      return raised('must', 1, exposures.solo && (exposures.maxDistanceFromShoreM ?? Infinity) > 150, list);
+      // A drive fails sooner than a paddle, and a wind takes the boat where it blows.
+      const sooner =
+        (exposures.drive === 'paddle' ? 0 : 0.5) + Math.min(1, Math.max(0, ((exposures.wind?.value ?? 0) - 4) / 4));
+      return raised(wayHome(exposures, { more: sooner, stop: 4.7 }), 1, list);
     },
     disqualify: ({ item }, c) =>
       c.exposures.drive === 'paddle' && item.id === c.firstPaddleId ? { code: 'first-paddle' } : null,
@@ -44,15 +51,16 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     without: 'In a capsize the paddle leaves faster than you can swim.',
     far: 'shore',
     parts: leashParts,
-    raise: (c) => {
-      const out = reasons(aloneOut(c.exposures), offShore(c.exposures, 500));
-      return {
-        level: 'must',
-        want: leashParts(c).length,
-        lifeCritical: out.length > 0,
-        reasons: [...reasons({ because: 'always' }), ...out],
-      };
-    },
+    partly: ({ unmet }) => unmet,
+    // In moving water a line from the boat or the paddle holds a swimmer fast.
+    raise: (c) =>
+      isMoving(c.exposures) || c.exposures.rapids > 0
+        ? null
+        : raised(
+            wayHome(c.exposures),
+            leashParts(c).length,
+            reasons(farAfield(c.exposures, AT_THE_LANDING_M), alone(c.exposures), offShore(c.exposures, 500)),
+          ),
   },
   'take-water-out': {
     far: 'shore',
@@ -60,8 +68,16 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     title: 'Take water out',
     without: 'A hull that fills stays full.',
     raise: ({ exposures, places }) => {
-      const list = reasons(places.craft?.deck === 'sit-inside' && { because: 'closed-hull' }, offShore(exposures, 200));
-      return raised('must', 1, (exposures.maxDistanceFromShoreM ?? 0) > 1000, list);
+      const closed = places.craft?.deck === 'sit-inside';
+      const list = reasons(
+        closed && { because: 'closed-hull' },
+        offShore(exposures, NEAR_GROUND_M),
+        inRough(exposures),
+      );
+      const { ground, alone: solo, dark, rough } = exposures.seriousness;
+      // A closed hull is full after one capsize.
+      const unmet = onScale(ground + (solo + dark) / 2 + rough + (closed ? 1 : 0), { note: 0.5, mind: 2, stop: 3.5 });
+      return raised(isNearGround(exposures) && !closed ? atMost('note', unmet) : unmet, 1, list);
     },
     // Only the floor of an inflated boat is open to a bailer; a hull is emptied through a hatch or between the legs.
     disqualify: ({ item }, { exposures }) =>
@@ -72,8 +88,19 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     fits: 'what sticks wet for a rigid hull, a patch for an air chamber',
     title: 'Stop a leak',
     without: 'A crack the length of a finger fills the hull.',
-    raise: ({ exposures, places }) =>
-      raised('should', 1, false, reasons(farAfield(exposures, places.area?.bottom === 'rock' ? 200 : 1000))),
+    raise: ({ exposures, places }) => {
+      const { seriousness, solo, nights, inflatable } = exposures;
+      const { ground, alone: by, dark } = seriousness;
+      const rock = places.area?.bottom === 'rock';
+      const softer = (inflatable ? 1 : 0) + (rock ? 0.5 : 0);
+      const unmet = onScale(ground + (by + dark) / 2 + softer, { note: 2, mind: 3.4 });
+      const farWay = farAfield(exposures, 2000);
+      return raised(
+        nights > 0 ? 'mind' : isNearGround(exposures) ? (solo && farWay ? 'note' : null) : unmet,
+        1,
+        reasons(farAfield(exposures, rock ? 200 : NEAR_GROUND_M), outOvernight(exposures)),
+      );
+    },
     disqualify: ({ item }, { exposures }) =>
       (item.kind === 'patch-kit') === exposures.inflatable
         ? null
@@ -83,16 +110,21 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     title: 'Drain plugs in',
     without: 'The hull fills slowly, and you notice far out.',
     raise: ({ places: { craft } }) =>
-      craft && craft.drainPlugs > 0
-        ? { level: 'must', want: 1, lifeCritical: true, reasons: [{ because: 'plugs', count: craft.drainPlugs }] }
-        : null,
+      craft && craft.drainPlugs > 0 ? raised('stop', 1, [{ because: 'plugs', count: craft.drainPlugs }]) : null,
     others: () => [{ by: 'craft', part: 'plugs', shortfall: null }],
   },
   'tow-line': {
     fits: '{3 m} long',
     title: 'Bow or tow line',
     without: 'Nobody can tow you, and you cannot make the boat fast.',
-    raise: () => ({ level: 'should', want: 1, lifeCritical: false, reasons: [{ because: 'always' }] }),
+    raise: ({ exposures }) => {
+      const { solo, seriousness } = exposures;
+      // Alone it is for whoever comes to help; near ground one walks.
+      const unmet = solo
+        ? onScale(seriousness.ground, { note: 1.9 })
+        : onScale(seriousness.ground + seriousness.rough, { note: 0.7, mind: 2.5 });
+      return raised(unmet, 1, [{ because: 'always' }]);
+    },
     disqualify: (a) => tooLittle(a, 'lengthM', 3),
   },
   navigate: {
@@ -101,10 +133,13 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     title: 'Know where you are',
     without: 'In dark or mist shore and landing are a guess.',
     raise: ({ exposures }) => {
-      const [dark, fog, far] = [inDark(exposures), inFog(exposures), farAfield(exposures, 1000)];
-      // Between two banks, in daylight, the river itself is the way.
-      const between = exposures.river && !dark && !fog;
-      return raised(dark && far ? 'must' : between ? 'could' : 'should', 1, false, reasons(far, dark, fog));
+      const { ground, dark, fog } = exposures.seriousness;
+      const unmet = onScale(ground + dark * 1.5 + fog, { note: 1.9, mind: 2.5 });
+      return raised(
+        isNearGround(exposures) ? atMost('note', unmet) : unmet,
+        1,
+        reasons(farAfield(exposures, 1000), inDark(exposures), inFog(exposures)),
+      );
     },
     // Chart and compass are one means together: the compass counts for both.
     disqualify: ({ item }, { aboard }) => {
@@ -119,7 +154,7 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     without: 'A back is hurt before the day begins.',
     raise: ({ places: { launch }, exposures: { solo } }) => {
       const metres = launch?.carryM ?? 0;
-      return raised('should', 1, false, reasons(metres > (solo ? 100 : 300) && { because: 'carry', metres }));
+      return raised('mind', 1, reasons(metres > (solo ? 100 : 300) && { because: 'carry', metres }));
     },
     alsoBy: 'anything',
     disqualify: (a, c) =>
@@ -132,14 +167,14 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     fits: 'what holds the boat down: a flag marks, bars carry',
     title: 'Tied on the vehicle',
     without: 'The boat leaves the roof.',
-    raise: () => ({ level: 'should', want: 1, lifeCritical: false, reasons: [{ because: 'always' }] }),
+    raise: () => raised('mind', 1, [{ because: 'always' }]),
     disqualify: ({ item }) => (item.kind === 'straps' ? null : { code: 'ties-nothing' }),
   },
   keys: {
     fits: 'afloat, or waterproof and tied on; a box stays with the vehicle',
     title: 'Keys kept',
     without: 'You stand wet beside a locked vehicle.',
-    raise: () => ({ level: 'should', want: 1, lifeCritical: false, reasons: [{ because: 'always' }] }),
+    raise: () => raised('note', 1, [{ because: 'always' }]),
     // A box stays with the vehicle; what goes afloat floats, or is waterproof and tied on.
     disqualify: ({ item: { kind, qualities } }) =>
       kind === 'key-box' ||
@@ -156,22 +191,21 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     far: 'landing',
     title: 'The hour, to hand',
     without: 'The turn-back passes unseen.',
-    raise: ({ exposures, places }) =>
-      raised(
-        'should',
+    raise: ({ exposures, places }) => {
+      const { ground, fog } = exposures.seriousness;
+      const dark = exposures.nightMinutes >= 1 ? 1 : 0;
+      const tide = places.water?.tide !== null && farAfield(exposures, 500);
+      return raised(
+        isNearGround(exposures) ? null : onScale(ground + dark + fog, { note: 1.9, mind: 3.1 }),
         1,
-        false,
-        reasons(
-          farAfield(exposures, 1000),
-          inDark(exposures),
-          places.water?.tide !== null && farAfield(exposures, 500) && { because: 'tide' },
-        ),
-      ),
+        reasons(farAfield(exposures, 1000), inDark(exposures), tide && { because: 'tide' }),
+      );
+    },
   },
   'keep-air': {
     title: 'Pump and gauge',
     without: 'Cool water softens the chambers, and a soft boat folds and drags.',
-    raise: ({ exposures }) => raised('should', 1, false, reasons(exposures.inflatable && { because: 'inflatable' })),
+    raise: ({ exposures }) => raised('note', 1, reasons(exposures.inflatable && { because: 'inflatable' })),
   },
   'mend-drive': {
     far: 'landing',
@@ -179,10 +213,22 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     without: 'A pin the size of a match ends the drive.',
     raise: ({ exposures }) => {
       const mechanical = exposures.drive === 'pedal' || exposures.drive === 'motor';
-      return raised('should', 1, false, reasons(mechanical && farAfield(exposures, 1000)));
+      const unmet = isNearGround(exposures) ? 'note' : onScale(exposures.seriousness.total, { note: 0, mind: 4 });
+      return raised(unmet, 1, reasons(mechanical && farAfield(exposures, 1000)));
     },
   },
 };
+
+/** Within so many metres of where one launched a broken paddle costs a walk. Rule of thumb. */
+const AT_THE_LANDING_M = 90;
+/** What it is worth to be able to move the boat home. @param more steps on top of the outing's own @param stop from which it is a Stop; left out: never */
+function wayHome(
+  exposures: RaiseContext['exposures'],
+  { more = 0, stop = Infinity }: { more?: number; stop?: number } = {},
+): FindingLevel | null {
+  if (!farAfield(exposures, AT_THE_LANDING_M)) return null;
+  return onScale(exposures.seriousness.total + more, { note: -1, mind: 2.4, stop });
+}
 
 const paddlePart: Part = { id: 'paddle', name: 'a leash on the paddle', kinds: ['paddle-leash'] };
 const drivePart: Part = { id: 'drive', name: 'a leash on the drive', kinds: ['drive-leash'] };

@@ -1,8 +1,20 @@
 import { carriedHours, halfAndHalf, wantedFood, wantedWater } from '../provisions/supplies';
 import { hoursOnWater } from '../exposures/exposures';
 import type { needsByPurpose } from '../vocabulary/needs';
-import { type Need, type NeedTable, type Part, ownSort, raised, reasons } from './need';
-import { coldAir, coldWater, inDark, outOvernight } from './reason';
+import {
+  GRANTED,
+  type Need,
+  type NeedTable,
+  type Part,
+  louder,
+  onScale,
+  ownSort,
+  quieter,
+  raised,
+  reasons,
+} from './need';
+import type { FindingLevel } from '../vocabulary/levels';
+import { coldAir, coldWater, coolEvening, farAfield, inDark, outOvernight } from './reason';
 
 /** Farther than this from the vehicle, dry clothes are carried, m. Rule of thumb. */
 const CLOTHES_ABOARD_FROM_M = 300;
@@ -10,6 +22,8 @@ const CLOTHES_ABOARD_FROM_M = 300;
 const WIND_COOLS_BELOW_C = 25;
 /** Air that feels hotter than this asks for cooling, °C. */
 const HOT_FROM_C = 29;
+/** On an outing shorter than this little is eaten and drunk, h. */
+const SHORT_HOURS = 4;
 
 export const power: NeedTable<(typeof needsByPurpose.power)[number]> = {
   power: {
@@ -19,24 +33,28 @@ export const power: NeedTable<(typeof needsByPurpose.power)[number]> = {
       const hours = carriedHours(exposures);
       const list = reasons(exposures.electricsW > 0 && { because: 'electrics', watts: exposures.electricsW, hours });
       // How much is the battery's own sum, by its age and that day's cold.
-      return raised('must', 1, false, list);
+      return raised('mind', 1, list);
     },
   },
   'phone-power': {
     title: 'Charge for phone and camera',
     without: 'The picture or the call is lost to a flat battery.',
     raise: ({ exposures }) =>
-      raised('should', 1, false, reasons(exposures.competition && { because: 'competition' }, outOvernight(exposures))),
+      raised(
+        exposures.competition ? 'mind' : 'note',
+        1,
+        reasons(exposures.competition && { because: 'competition' }, outOvernight(exposures)),
+      ),
   },
   'spare-cells': {
     title: 'Cells for the lamps',
     without: 'A lamp that dims stays dim.',
-    raise: ({ exposures }) => raised('could', 1, false, reasons(inDark(exposures))),
+    raise: ({ exposures }) => raised(null, 1, reasons(inDark(exposures))),
   },
   'motor-power': {
     title: 'Charge for the motor',
     without: 'The motor stops, and you paddle what it carried.',
-    raise: ({ exposures }) => raised('must', 1, false, reasons(exposures.drive === 'motor' && { because: 'motor' })),
+    raise: ({ exposures }) => raised('mind', 1, reasons(exposures.drive === 'motor' && { because: 'motor' })),
   },
 };
 
@@ -64,22 +82,22 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
         : (item.attributes.litres ?? 0) * halfAndHalf(item),
     disqualify: ({ item }, { places }) =>
       item.kind === 'water-filter' && places.water?.type !== 'fresh' ? { code: 'salt-water' } : null,
-    shortfallLevel: (counted, want, { exposures }) => {
+    partly: ({ counted, want, unmet }, { exposures }) => {
       const drunk = want / exposures.workings.waterInHand;
-      if (counted + 1e-6 >= drunk) return 'note';
-      return counted < drunk / 2 && (exposures.feelsMaxC ?? 0) > HOT_FROM_C ? 'stop' : 'mind';
+      if (counted + 1e-6 >= drunk * GRANTED) return null;
+      return counted < drunk / 2 ? unmet : quieter(unmet);
     },
     raise: ({ exposures }) => {
       if (exposures.hoursAfloat === null) return null;
       const { hours, litres } = wantedWater(exposures);
       const { feelsC } = wantedWater(exposures);
       const hot = feelsC > 20;
-      return {
-        level: 'must',
-        want: Math.round(litres * 10) / 10,
-        lifeCritical: false,
-        reasons: reasons({ because: 'hours', hours }, hot && { because: 'heat', feelsC }),
-      };
+      return raised(
+        // A short cool outing is thirsty, and no more.
+        hours < SHORT_HOURS && feelsC < HOT_FROM_C ? 'note' : feelsC > HOT_FROM_C ? 'stop' : 'mind',
+        Math.round(litres * 10) / 10,
+        reasons({ because: 'hours', hours }, hot && { because: 'heat', feelsC }),
+      );
     },
   },
   food: {
@@ -89,13 +107,17 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     raise: ({ exposures }) => {
       const hours = carriedHours(exposures);
       const want = Math.round(wantedFood(exposures) / 100) * 100;
+      const { hoursAfloat, seriousness, nights } = exposures;
+      const long = (hoursAfloat ?? 0) + seriousness.dark * 1.5;
       return raised(
-        'should',
+        nights > 0 || (long >= 6.5 && seriousness.total >= 2.4) ? 'mind' : onScale(long, { note: 4.5 }),
         want,
-        false,
-        reasons((exposures.hoursAfloat ?? 0) > 3 && { because: 'hours', hours }, outOvernight(exposures)),
+        reasons((hoursAfloat ?? 0) > 3 && { because: 'hours', hours }, outOvernight(exposures)),
       );
     },
+    // Half of it keeps one going.
+    partly: ({ counted, want, unmet }) =>
+      counted >= want * GRANTED ? null : counted >= want / 2 ? quieter(unmet) : unmet,
   },
   sun: {
     fits: 'a set: head, eyes and skin',
@@ -105,10 +127,10 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
       const bright = hoursOnWater(exposures) - exposures.darkMinutes / 60;
       const deg = exposures.sunHighestDeg;
       const burns = deg === null || deg >= BURNS_FROM_DEG;
+      const long = bright * (deg === null ? 1 : Math.max(0, deg - BURNS_FROM_DEG) / BURNS_FROM_DEG);
       return raised(
-        burns ? 'should' : 'could',
+        burns ? onScale(long, { note: 0, mind: 5.5 }) : null,
         sunParts.length,
-        false,
         bright > 1
           ? reasons({ because: 'hours', hours: bright }, deg !== null && deg > 0 && { because: 'sun', deg })
           : [],
@@ -122,9 +144,8 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     without: 'Wet in the wind, you cool while you sit.',
     raise: ({ exposures }) =>
       raised(
-        'should',
+        coldAir(exposures) ? 'mind' : onScale(exposures.seriousness.total, { note: 1.2, mind: 4.7 }),
         1,
-        false,
         reasons(
           exposures.wind !== null &&
             exposures.wind.value > 5 &&
@@ -140,36 +161,51 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     title: 'Dry clothes in a bag',
     without: 'After a swim there is nothing dry to put on.',
     far: 'landing',
-    // So near the vehicle, the dry set that lies there does.
+    // Where the vehicle is near, the dry set that lies there does.
     raise: ({ exposures }) => {
-      const near = (exposures.maxDistanceFromLandingM ?? Infinity) <= CLOTHES_ABOARD_FROM_M;
-      const list = reasons(!near && coldWater(exposures, 15), outOvernight(exposures));
-      return raised(list.length > 1 ? 'must' : 'should', 1, false, list);
+      const { seriousness, solo, nights } = exposures;
+      const list = reasons(
+        farAfield(exposures, CLOTHES_ABOARD_FROM_M),
+        coolEvening(exposures),
+        outOvernight(exposures),
+      );
+      const far = onScale(seriousness.ground, { note: 1.9 });
+      const wayBack = farAfield(exposures, 1000) && (solo || coldWater(exposures, 15)) ? 'note' : null;
+      const unmet = louder(
+        onScale(seriousness.total, { mind: 4.7 }),
+        onScale(seriousness.cold + Math.min(1, seriousness.ground), { mind: 1.95 }),
+      );
+      return raised(
+        nights > 0 ? 'mind' : louder(louder(unmet, far), louder(wayBack, coolEvening(exposures) ? 'note' : null)),
+        1,
+        list,
+      );
     },
     disqualify: ({ item }) => (item.kind === 'warm-wrap' ? { code: 'one-piece' } : null),
   },
   insects: {
     title: 'Insects kept off',
     without: 'A bad evening and a worse night.',
-    raise: ({ exposures }) => raised('should', 1, false, reasons(outOvernight(exposures))),
+    raise: ({ exposures }) => raised('note', 1, reasons(outOvernight(exposures))),
   },
   heat: {
     title: 'Cooling and salts',
     without: 'Heat is a reason for a cooler jacket and more water, not for going without.',
     raise: ({ exposures }) => {
       const feelsC = exposures.feelsMaxC ?? exposures.airMaxC ?? 0;
-      return raised('should', 1, false, reasons(feelsC > HOT_FROM_C && { because: 'heat', feelsC }));
+      return raised('note', 1, reasons(feelsC > HOT_FROM_C && { because: 'heat', feelsC }));
     },
   },
   'hot-drink': {
     title: 'A hot drink',
     without: 'Nothing warms you from inside.',
-    raise: ({ exposures }) => raised('could', 1, false, reasons(coldWater(exposures, 12), coldAir(exposures))),
+    raise: ({ exposures }) => raised(null, 1, reasons(coldWater(exposures, 12), coldAir(exposures))),
   },
   'dry-in-vehicle': {
     title: 'A dry set in the vehicle',
     without: 'You drive home wet.',
-    raise: ({ exposures }) => raised('should', 1, false, reasons(coldWater(exposures, 15))),
+    // Dry clothes aboard are dry at the vehicle as well.
+    raise: ({ exposures }) => raised(null, 1, reasons(coldWater(exposures, 15))),
   },
 };
 
@@ -185,42 +221,44 @@ function partyNeed(need: Need): Need {
     },
   };
 }
-function campNeed(title: string, without: string, level: 'must' | 'should'): Need {
-  return { title, without, raise: ({ exposures }) => raised(level, 1, false, reasons(outOvernight(exposures))) };
+function campNeed(title: string, without: string, unmet: FindingLevel | null): Need {
+  return { title, without, raise: ({ exposures }) => raised(unmet, 1, reasons(outOvernight(exposures))) };
 }
 export const camp: NeedTable<(typeof needsByPurpose.camp)[number]> = {
   shelter: {
-    ...partyNeed(campNeed('Shelter', 'A wet night in the open.', 'must')),
+    ...partyNeed(campNeed('Shelter', 'A wet night in the open.', 'mind')),
     fits: 'a roof for each: a hammock only with a tarp',
     disqualify: ({ item }, { aboard }) =>
       item.kind === 'hammock' && !aboard.some((other) => other.item.kind === 'tarp') ? { code: 'needs-tarp' } : null,
   },
   sleep: {
-    ...campNeed('Sleep warm', 'No sleep, and a day on the river after it.', 'must'),
+    ...campNeed('Sleep warm', 'No sleep, and a day on the river after it.', 'mind'),
     fits: 'what keeps one warm: a roof is another need',
   },
-  cook: partyNeed(campNeed('Cook', 'Cold food for days.', 'should')),
+  cook: partyNeed(campNeed('Cook', 'Cold food for days.', 'note')),
   'treat-water': {
-    ...campNeed('Make water drinkable, two ways', 'Water from the bank or a stream, as it is.', 'must'),
+    ...campNeed('Make water drinkable, two ways', 'Water from the bank or a stream, as it is.', 'mind'),
     fits: 'two different ways',
     shared: true,
     sort: ownSort,
     // On a salt shore what is drunk is carried: a stream ashore is the reserve.
     raise: ({ exposures, places }) =>
-      raised(places.water?.type === 'salt' ? 'could' : 'must', 2, false, reasons(outOvernight(exposures))),
+      raised(places.water?.type === 'salt' ? null : 'mind', 2, reasons(outOvernight(exposures))),
+    partly: ({ counted, unmet }) => (counted > 0 ? quieter(unmet) : unmet),
   },
-  waste: { ...campNeed('Waste carried out', 'It stays on the bank.', 'must'), shared: true },
+  waste: { ...campNeed('Waste carried out', 'It stays on the bank.', 'note'), shared: true },
   'hang-food': {
-    ...campNeed('Food hung away from animals', 'Something else eats it, or comes for it.', 'should'),
+    ...campNeed('Food hung away from animals', 'Something else eats it, or comes for it.', 'mind'),
     shared: true,
   },
-  fire: { ...campNeed('Make fire, two ways', 'Wet and cold with no way to change it.', 'must'), shared: true },
-  hygiene: { ...campNeed('Wash and toilet', 'A sick stomach, days from a tap.', 'should'), shared: true },
-  animals: { ...campNeed('Animals kept off', 'Something walks through the camp at night.', 'should'), shared: true },
-  'camp-light': campNeed('Light in camp', 'Pegs, fire and food are found by feel.', 'should'),
+  fire: { ...campNeed('Make fire, two ways', 'Wet and cold with no way to change it.', 'note'), shared: true },
+  hygiene: { ...campNeed('Wash and toilet', 'A sick stomach, days from a tap.', 'note'), shared: true },
+  animals: { ...campNeed('Animals kept off', 'Something walks through the camp at night.', 'note'), shared: true },
+  // A boat without any light is told of that already.
+  'camp-light': campNeed('Light in camp', 'Pegs, fire and food are found by feel.', null),
   'camp-power': {
-    ...campNeed('Charging in camp', 'The second day begins on a flat battery.', 'should'),
+    ...campNeed('Charging in camp', 'The second day begins on a flat battery.', 'note'),
     shared: true,
-    raise: ({ exposures }) => raised('could', 1, false, reasons(exposures.nights > 1 && outOvernight(exposures))),
+    raise: ({ exposures }) => raised(null, 1, reasons(exposures.nights > 1 && outOvernight(exposures))),
   },
 };

@@ -18,7 +18,7 @@ import { WET_SACK_HOURS } from '../exposures/exposures';
 import type { Technique } from '../vocabulary/trips';
 import { BAG_SHARE, HOOP_SHARE, tooToothyToGrip, unhookingParts } from '../catalog/species/handling';
 import { halfAndHalf, iceSum } from '../provisions/supplies';
-import { byTechnique, deeper, fishing, keepsFish, largestFish } from './reason';
+import { byTechnique, deeper, farAfield, fishing, inRough, isNearGround, keepsFish, largestFish } from './reason';
 import type { Aboard } from '../documents/references';
 
 /** Drawn up from deeper than this, a fish swells, m. Usual practice. */
@@ -41,21 +41,25 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     title: 'Licence and permits',
     without: 'Most places ask for one, in your own name and for the day.',
     // What the law asks for stands in a rule pack; without one it is practice to have asked.
-    raise: ({ exposures }) => raised('must', 1, false, reasons(fishing(exposures))),
+    raise: ({ exposures }) => raised('mind', 1, reasons(fishing(exposures))),
   },
   rods: {
     fits: 'for the technique: a fly rod for the fly, a hand line for what hangs straight down',
     title: 'A rod that suits',
     without: 'There is nothing to fish with.',
     raise: (c) =>
-      raised('must', 1, false, reasons(fishing(c.exposures), onlyFly(c) && { because: 'technique', technique: 'fly' })),
+      raised('mind', 1, reasons(fishing(c.exposures), onlyFly(c) && { because: 'technique', technique: 'fly' })),
     disqualify: ({ item }, c) => (rodSuits(item.kind, c) ? null : { code: 'wrong-technique' }),
   },
   'rod-retention': {
     title: 'Every rod leashed',
     without: 'A take or a capsize, and the rod is on the bottom.',
     raise: ({ exposures }) =>
-      raised('must', exposures.rods, false, reasons(exposures.rods > 0 && { because: 'rods', count: exposures.rods })),
+      raised(
+        inRough(exposures) ? 'mind' : farAfield(exposures, 90) ? 'note' : null,
+        exposures.rods,
+        reasons(exposures.rods > 0 && { because: 'rods', count: exposures.rods }),
+      ),
   },
   lures: {
     fits: 'for the technique: flies for the fly, jigs where one jigs or drifts; to jig deeper than {15 m}, jigs',
@@ -65,9 +69,8 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     raise: ({ exposures, brief }) => {
       const technique = withLures.find((one) => brief.techniques.includes(one));
       return raised(
-        'must',
+        'mind',
         1,
-        false,
         reasons(fishing(exposures) && technique !== undefined && { because: 'technique', technique }),
       );
     },
@@ -84,9 +87,8 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     without: 'The fish leaves with the lure, and a hook in its jaw.',
     raise: ({ exposures }) =>
       raised(
-        exposures.toothy ? 'must' : 'should',
+        exposures.toothy ? 'mind' : 'note',
         1,
-        false,
         reasons(fishing(exposures), exposures.toothy && { because: 'toothy' }),
       ),
     disqualify: ({ item }, { exposures }) =>
@@ -101,9 +103,8 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     raise: ({ exposures, brief }) => {
       const technique = (['live bait', 'anchored bait'] as const).find((one) => brief.techniques.includes(one));
       return raised(
-        'must',
+        'mind',
         1,
-        false,
         reasons(fishing(exposures) && technique !== undefined && { because: 'technique', technique }),
       );
     },
@@ -119,9 +120,8 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
       const technique = (['trolling', 'jigging', 'drifting'] as const).find((one) => brief.techniques.includes(one));
       const needed = places.angler?.schools.sounder === 'needed';
       return raised(
-        technique === 'trolling' || needed ? 'should' : 'could',
+        technique === 'trolling' || needed ? (isNearGround(exposures) ? 'note' : 'mind') : null,
         1,
-        false,
         reasons(
           fishing(exposures) && technique !== undefined && { because: 'technique', technique },
           fishing(exposures) && needed && { because: 'sounder-school' },
@@ -134,52 +134,46 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     title: 'Hooks and sinkers',
     without: 'Bait without a hook feeds the fish; without a weight or a float it is not where they are.',
     parts: () => terminalParts,
+    partly: ({ unmet }) => unmet,
     raise: ({ exposures, brief }) =>
       raised(
-        'must',
+        'mind',
         terminalParts.length,
-        false,
         reasons(fishing(exposures) && byTechnique(brief, 'live bait', 'anchored bait')),
       ),
   },
   'rod-holders': {
     title: 'Rods held for trolling',
     without: 'A rod under the arm goes at the first take.',
-    raise: ({ exposures, brief }) =>
-      raised('should', 1, false, reasons(fishing(exposures) && byTechnique(brief, 'trolling'))),
+    raise: ({ exposures, brief }) => raised('note', 1, reasons(fishing(exposures) && byTechnique(brief, 'trolling'))),
   },
   'see-into-water': {
     title: 'See into the water',
     without: 'The fish sees you first.',
     raise: ({ exposures, brief }) =>
-      raised('should', 1, false, reasons(fishing(exposures) && byTechnique(brief, 'sight fishing'))),
+      raised('note', 1, reasons(fishing(exposures) && byTechnique(brief, 'sight fishing'))),
   },
   'line-clear': {
     title: 'Fly line kept clear',
     without: 'A loop round a foot, a pedal or a cleat.',
-    raise: ({ exposures, brief }) =>
-      raised('could', 1, false, reasons(fishing(exposures) && byTechnique(brief, 'fly'))),
+    raise: ({ exposures, brief }) => raised(null, 1, reasons(fishing(exposures) && byTechnique(brief, 'fly'))),
   },
   'bait-catching': {
     title: 'Catch the bait',
     without: 'Without bait ashore, the morning goes looking for it.',
-    raise: ({ exposures, brief }) =>
-      raised('could', 1, false, reasons(fishing(exposures) && byTechnique(brief, 'live bait'))),
+    raise: ({ exposures, brief }) => raised(null, 1, reasons(fishing(exposures) && byTechnique(brief, 'live bait'))),
   },
 };
 
 export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
   'land-fish': {
-    fits: 'by size, teeth, mouth and fate: a hoop of 0.6 and a bag of 0.5 of its length, coated for what goes back; no gaff and no rope for that, no gaff in an inflatable; no grip for small mouths or large teeth; alone, for a large fish, two different ways',
+    fits: 'by size, teeth, mouth and fate: a hoop of 0.6 and a bag of 0.5 of its length, coated for what goes back; no gaff and no rope for that, no gaff in an inflatable; no grip for small mouths or large teeth; alone, for a large fish, two of them',
     title: 'Land the fish',
-    // Two nets are one way.
-    sort: ownSort,
     without: 'The fish is lost, or hurt, at the side of the boat.',
     raise: ({ exposures }) =>
       raised(
-        'must',
+        'mind',
         exposures.solo && (exposures.largest?.lengthM ?? 0) > LARGE_FISH_M ? 2 : 1,
-        false,
         reasons(largestFish(exposures)),
       ),
     disqualify: landingLacks,
@@ -191,9 +185,8 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     parts: ({ places }) => unhookingParts(places.targets),
     raise: ({ exposures, places }) =>
       raised(
-        'must',
+        'mind',
         unhookingParts(places.targets).length,
-        false,
         reasons(largestFish(exposures), exposures.toothy && { because: 'toothy' }),
       ),
     disqualify: ({ item }, { places }) =>
@@ -205,7 +198,7 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     without: 'You cannot know whether the fish may be kept, or counts.',
     raise: (c) => {
       const list = reasons(competing(c), keepsFish(c.exposures));
-      return raised(c.exposures.competition ? 'must' : 'should', c.exposures.competition ? 2 : 1, false, list);
+      return raised('mind', c.exposures.competition ? 2 : 1, list);
     },
     disqualify: (a, { exposures }) =>
       together(
@@ -219,14 +212,14 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     fits: 'what stuns it: a bleed knife is one piece of a set',
     title: 'Kill and bleed it quickly',
     without: 'A kept fish suffocates slowly.',
-    raise: ({ exposures }) => raised('must', 1, false, reasons(keepsFish(exposures))),
+    raise: ({ exposures }) => raised('mind', 1, reasons(keepsFish(exposures))),
     disqualify: ({ item }) => (item.kind === 'bleed-knife' ? { code: 'one-piece' } : null),
   },
   'cold-store': {
     fits: 'for the hours, and as long as the fish; a wet sack for three hours',
     title: 'Keep it cold',
     without: 'The fish spoils before it is home.',
-    raise: ({ exposures }) => raised('must', 1, false, reasons(keepsFish(exposures))),
+    raise: ({ exposures }) => raised('mind', 1, reasons(keepsFish(exposures))),
     disqualify: (a, { exposures, places }) => {
       const longest = Math.max(0, ...places.targets.map((one) => one.usual.lengthM));
       const hours = Math.min(exposures.hoursAfloat ?? 0, 24);
@@ -239,29 +232,28 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
   identifier: {
     title: 'Identifier',
     without: 'A measured fish without it does not count.',
-    raise: (c) => raised('must', 1, false, reasons(competing(c))),
+    raise: (c) => raised('mind', 1, reasons(competing(c))),
   },
   photograph: {
     fits: 'two of different kinds',
     title: 'Two ways to photograph',
     without: 'One dropped phone ends the day.',
     sort: ownSort,
-    raise: (c) => raised('must', 2, false, reasons(competing(c))),
+    raise: (c) => raised('mind', 2, reasons(competing(c))),
   },
   'fish-care': {
     title: 'A wet place for the fish',
     without: 'Slime left on a dry deck is skin the fish needs.',
     raise: ({ exposures }) =>
-      raised('could', 1, false, reasons(fishing(exposures) && exposures.keep === 0 && { because: 'released' })),
+      raised(null, 1, reasons(fishing(exposures) && exposures.keep === 0 && { because: 'released' })),
   },
   'send-down': {
     title: 'Send it back down',
     without: 'A fish blown up from the deep floats, and the gulls have it.',
     raise: ({ exposures, places }) =>
       raised(
-        'should',
+        'mind',
         1,
-        false,
         reasons(fishing(exposures) && exposures.keep === 0 && deeper(places.area?.depthM, SWELLS_FROM_M)),
       ),
   },
@@ -272,8 +264,7 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     amount: 'iceKg',
     share: halfAndHalf,
     // A wet sack within its limits cools by drying.
-    raise: (c) =>
-      c.exposures.coolsByDrying ? null : raised('should', iceWanted(c), false, reasons(keepsFish(c.exposures))),
+    raise: (c) => (c.exposures.coolsByDrying ? null : raised('mind', iceWanted(c), reasons(keepsFish(c.exposures)))),
   },
 };
 

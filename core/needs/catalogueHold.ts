@@ -18,7 +18,7 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
     without: 'The boat leaves the mark faster than you can fish it.',
     raise: ({ brief }) => {
       const technique = (['anchored bait', 'drifting'] as const).find((one) => brief.techniques.includes(one));
-      return raised('should', 1, false, reasons(technique !== undefined && { because: 'technique', technique }));
+      return raised('mind', 1, reasons(technique !== undefined && { because: 'technique', technique }));
     },
     disqualify: (a, { brief, exposures, places, aboard }) => {
       const { item } = a;
@@ -41,28 +41,26 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
   'anchor-trolley': {
     title: 'Anchor led to bow or stern',
     without: 'Anchored by the side, the stream rolls the boat over.',
-    raise: ({ exposures, brief }) =>
-      raised('should', 1, false, reasons(anchors(brief, exposures) && inCurrent(exposures))),
+    raise: ({ exposures, brief }) => raised('mind', 1, reasons(anchors(brief, exposures) && inCurrent(exposures))),
   },
   'anchor-release': {
     fits: 'a release to hand and a float on the line',
     title: 'Anchor let go by hand, and found again',
     without: 'Held fast by the stream, the bow goes under and the line will not come off.',
-    raise: ({ exposures, brief }) =>
-      raised('must', 1, false, reasons(anchors(brief, exposures) && inCurrent(exposures))),
+    raise: ({ exposures, brief }) => raised('mind', 1, reasons(anchors(brief, exposures) && inCurrent(exposures))),
     disqualify: ({ item }) =>
       item.qualities.includes('release') && item.qualities.includes('buoyed') ? null : { code: 'no-release' },
   },
   'stand-up': {
     title: 'Something to stand up by',
     without: 'Getting up and down is when a standing angler goes in.',
-    raise: ({ exposures }) => raised('should', 1, false, reasons(exposures.standing && { because: 'standing' })),
+    raise: ({ exposures }) => raised('note', 1, reasons(exposures.standing && { because: 'standing' })),
   },
   'pole-boat': {
     title: 'Pole or push the boat',
     without: 'A paddle blade slaps, and the flat empties.',
     raise: ({ exposures, brief }) =>
-      raised('should', 1, false, reasons(exposures.standing && byTechnique(brief, 'sight fishing'))),
+      raised('note', 1, reasons(exposures.standing && byTechnique(brief, 'sight fishing'))),
   },
 };
 

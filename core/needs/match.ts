@@ -3,6 +3,7 @@ import { type Aboard, idsAboard } from '../documents/references';
 import { clashOf, shareRoom } from './clash';
 import { catalogue } from './catalogue';
 import { outOfPlace } from './where';
+import type { FindingLevel } from '../vocabulary/levels';
 import type { NeedId } from '../vocabulary/needs';
 import {
   type FitContext,
@@ -13,6 +14,8 @@ import {
   type Shortfall,
   disqualified,
   isBySort,
+  atMost,
+  quieter,
   sortOf,
   worthOf,
 } from './need';
@@ -45,8 +48,8 @@ export interface JudgedNeed extends Raise {
   met: boolean;
   /** Parts of the set that nothing aboard fills, by name. */
   lacking: readonly string[];
-  /** How loud it is when not met, where the figure decides; null: by its level. */
-  loud: 'note' | 'mind' | 'stop' | null;
+  /** What is told of it as it stands; null: nothing, met or not. Law is another matter. */
+  told: FindingLevel | null;
 }
 
 /** The things aboard that count for these needs. */
@@ -160,21 +163,37 @@ export function judgeNeed(
     means.push(other);
     if (other.shortfall === null) counted += 1;
   }
-  const { want, lifeCritical, reasons, law } = raise;
+  const { want, unmet, reasons, law } = raise;
   const met = counted + 1e-6 >= want;
   const level = law && !met && counted + 1e-6 >= law.want ? law.beyond : raise.level;
   return {
     id,
     level,
     want,
-    lifeCritical,
+    unmet,
     reasons,
     means,
     counted,
     met,
     lacking: met ? noNames : lackingParts(need, means, context),
-    loud: met ? null : (need.shortfallLevel?.(counted, want, context) ?? null),
+    told: met ? null : partlyTold(need, raise, counted, means, context),
   };
+}
+
+/** What is told of a need that is not met: where something is there for it, never more than where nothing is. */
+function partlyTold(
+  need: Need,
+  { unmet, want }: Raise,
+  counted: number,
+  means: readonly Means[],
+  context: FitContext,
+): FindingLevel | null {
+  if (means.length === 0) return unmet;
+  // One part of a set is less than all of it.
+  if (!need.partly) return need.parts && counted > 0 && want - counted <= 1 ? quieter(unmet) : unmet;
+  const shortfalls = means.flatMap(({ shortfall }) => shortfall ?? []);
+  const partly = need.partly({ counted, want, unmet, shortfalls }, context);
+  return unmet && atMost(unmet, partly);
 }
 
 const noNames: readonly string[] = [];

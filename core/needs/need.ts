@@ -5,6 +5,7 @@ import type { Brief, Outward } from '../documents/outing';
 import type { Item } from '../documents/item';
 import type { Aboard, Lies, Places } from '../documents/references';
 import type { Where } from '../vocabulary/where';
+import type { FindingLevel } from '../vocabulary/levels';
 import type { NeedId } from '../vocabulary/needs';
 import type { BodyPart, Mode } from '../vocabulary/stow';
 
@@ -121,7 +122,6 @@ export type Shortfall =
         | 'wrong-technique'
         | 'bites-through'
         | 'wire-unneeded'
-        | 'too-thin'
         | 'not-waterproof'
         | 'not-retained'
         | 'not-charged'
@@ -130,6 +130,8 @@ export type Shortfall =
         | 'in-other-boat';
     }
   | { code: 'wrong-bottom'; bottom: string }
+  /** A wetsuit, and the water from which it is warm enough, °C. */
+  | { code: 'too-thin'; mm: number; fromC: number }
   | { code: 'out-of-date'; on: string }
   /** It is aboard, and lies where it does not serve. */
   | ({ code: 'out-of-place'; want: Where; on: BodyPart | null; mode: Mode } & Pick<
@@ -149,8 +151,8 @@ export interface Raise {
   level: Level;
   /** How many independent means, or how much in the need's unit. */
   want: number;
-  /** Whether life hangs on it here, so that missing it shuts the gate. */
-  lifeCritical: boolean;
+  /** What is told where nothing at all meets it: a Stop where life hangs on it; null: nothing is. */
+  unmet: FindingLevel | null;
   reasons: readonly Reason[];
   /** Of what the law asks for, how much, and the level of what is wanted beyond that; left out: no law speaks. */
   law?: { want: number; beyond: Level };
@@ -187,6 +189,15 @@ export interface OtherMeans {
   shortfall: Shortfall | null;
 }
 
+/** How far a need is met that is not met. */
+export interface Partly {
+  counted: number;
+  want: number;
+  unmet: FindingLevel | null;
+  /** Why each thing that is there for it does not count. */
+  shortfalls: readonly Shortfall[];
+}
+
 /** One record of the catalogue. */
 export interface Need {
   /** Which distance raises it: to ground where one can get out, or to a landing; left out: none does. */
@@ -213,18 +224,21 @@ export interface Need {
   raise: (context: RaiseContext) => Raise | null;
   /** Why a serviceable item of a fitting kind still does not count here; null: it counts. */
   disqualify?: (aboard: Aboard, context: NeedContext) => Shortfall | null;
-  /** How loud it is when not met, where the figure decides; left out: by its level and whether life hangs on it. */
-  shortfallLevel?: (counted: number, want: number, context: FitContext) => 'note' | 'mind' | 'stop';
+  /**
+   * What is told where something is there for it and it is not met all the same; left out: of a set that lacks one part one level less
+   * than of all of it, else as where nothing is there.
+   */
+  partly?: (state: Partly, context: FitContext) => FindingLevel | null;
   others?: (context: NeedContext) => OtherMeans[];
 }
 export type NeedTable<Ids extends NeedId = NeedId> = Record<Ids, Need>;
 
-/** Practice grants so much: half a metre where 0.51 m is wanted is half a metre. */
-const TOLERANCE = 0.05;
+/** Practice grants a twentieth: half a metre where 0.51 m is wanted is half a metre. */
+export const GRANTED = 0.95;
 /** Too little of a measure, when the item has less than wanted (a missing measure counts as nothing), past what practice would grant. */
 export function tooLittle({ item }: Aboard, attribute: AttributeId, want: number): Shortfall | null {
   const have = item.attributes[attribute] ?? 0;
-  return have + 1e-9 >= want * (1 - TOLERANCE) ? null : { code: 'too-little', attribute, have, want };
+  return have + 1e-9 >= want * GRANTED ? null : { code: 'too-little', attribute, have, want };
 }
 
 /** All that is wrong with a thing, together; null: nothing is. */
@@ -260,9 +274,36 @@ export function reasons(...list: (Reason | false | null)[]): Reason[] {
   return list.filter((reason) => reason !== null && reason !== false);
 }
 
-/** A raise when at least one reason holds, else null. */
-export function raised(level: Level, want: number, lifeCritical: boolean, list: readonly Reason[]): Raise | null {
-  return list.length > 0 ? { level, want, lifeCritical, reasons: list } : null;
+/** A raise when at least one reason holds, else null. @param unmet what is told where nothing meets it */
+export function raised(unmet: FindingLevel | null, want: number, list: readonly Reason[]): Raise | null {
+  return list.length > 0 ? { level: levelFor(unmet), want, unmet, reasons: list } : null;
+}
+/** What should be there is a Note without it; what must be there is more. */
+export function levelFor(unmet: FindingLevel | null): Level {
+  return unmet === null ? 'could' : unmet === 'note' ? 'should' : 'must';
+}
+
+/** From which value on a Note, a Mind and a Stop are told; left out: never. */
+export interface Scale {
+  note?: number;
+  mind?: number;
+  stop?: number;
+}
+export function onScale(
+  value: number,
+  { note = Infinity, mind = Infinity, stop = Infinity }: Scale,
+): FindingLevel | null {
+  return value >= stop ? 'stop' : value >= mind ? 'mind' : value >= note ? 'note' : null;
+}
+export function quieter(level: FindingLevel | null): FindingLevel | null {
+  return level === 'stop' ? 'mind' : level === 'mind' ? 'note' : null;
+}
+export function atMost(most: FindingLevel, level: FindingLevel | null): FindingLevel | null {
+  return louder(most, level) === most ? level : most;
+}
+export function louder(a: FindingLevel | null, b: FindingLevel | null): FindingLevel | null {
+  const order = [null, 'note', 'mind', 'stop'] as const;
+  return order[Math.max(order.indexOf(a), order.indexOf(b))] ?? null;
 }
 
 /** What one piece of an item is worth to a need: its measure, where the need sums one, else one. */

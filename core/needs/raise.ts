@@ -1,7 +1,7 @@
 import type { Rule, RulePack } from '../documents/rulePack';
 import { catalogue } from './catalogue';
 import { type NeedId, needIds } from '../vocabulary/needs';
-import type { Raise, RaiseContext } from './need';
+import { type Raise, type RaiseContext, louder } from './need';
 
 export interface RaisedNeed {
   id: NeedId;
@@ -41,7 +41,7 @@ function asRule(own: Raise | null, rule: NeedRule, authority: string, law: boole
   return {
     level: law || own?.level === 'law' ? 'law' : 'must',
     want: Math.max(own?.want ?? 1, rule.want ?? 1),
-    lifeCritical: own?.lifeCritical ?? false,
+    unmet: louder(own?.unmet ?? null, 'mind'),
     // What is wanted beyond the rule's own number is practice, and is not told as law.
     ...(law
       ? {

@@ -1,4 +1,6 @@
-import type { Exposures } from '../exposures/exposures';
+import type { DayExposures, Exposures } from '../exposures/exposures';
+import { NEAR_GROUND_M } from '../exposures/seriousness';
+import { SURF_M } from '../exposures/rough';
 import type { Outward } from '../documents/outing';
 import type { Technique } from '../vocabulary/trips';
 import type { Reason } from './need';
@@ -14,13 +16,8 @@ export function farAfield({ maxDistanceFromLandingM: metres }: Exposures, over: 
 export function alone(exposures: Exposures): Reason | false {
   return exposures.solo && { because: 'solo' };
 }
-/** Alone, and farther from ground than a short swim, m. */
-const ALONE_OUT_M = 150;
-export function aloneOut(exposures: Exposures): Reason | false {
-  const { solo, maxDistanceFromShoreM: metres } = exposures;
-  return solo && (metres === null || metres > ALONE_OUT_M) && { because: 'solo' };
-}
 const FOG_UNDER_M = 1000;
+/** Sight that hides boats and shore from one another. */
 export function inFog({ visibility }: Exposures): Reason | false {
   return visibility !== null && visibility.value < FOG_UNDER_M && { because: 'fog', metres: visibility.value };
 }
@@ -30,6 +27,19 @@ export function inDark(exposures: Exposures): Reason | false {
     exposures.darkMinutes >= 1 &&
     last !== undefined && { because: 'dark', minutes: exposures.darkMinutes, until: last.to }
   );
+}
+/** Breaking water at the launch or the landing, or rapids on the way. */
+export function inRough(exposures: Exposures): Reason | false {
+  return inRapids(exposures) || throughSurf(exposures, SURF_M);
+}
+/** Water that takes the boat along, m/s. */
+const MOVES_FROM_MPS = 0.3;
+export function isMoving({ river, stream }: DayExposures): boolean {
+  return river && (stream?.value ?? 0) >= MOVES_FROM_MPS;
+}
+/** Within a short swim of ground all the way: known, not feared. */
+export function isNearGround({ maxDistanceFromShoreM: metres }: DayExposures): boolean {
+  return metres !== null && metres <= NEAR_GROUND_M;
 }
 export function outOvernight(exposures: Exposures): Reason | false {
   return exposures.nights > 0 && { because: 'nights', nights: exposures.nights };
@@ -70,4 +80,9 @@ export function largestFish(exposures: Exposures): Reason | false {
 export function byTechnique(brief: Outward, ...some: Technique[]): Reason | false {
   const technique = some.find((one) => brief.techniques.includes(one));
   return technique !== undefined && { because: 'technique', technique };
+}
+/** After dark, air that is colder than the water. */
+export function coolEvening({ nightMinutes, airMinC, waterC }: DayExposures): Reason | false {
+  const isCool = nightMinutes >= 1 && airMinC !== null && airMinC <= 10 && (waterC ?? 0) < 15;
+  return isCool && { because: 'cold-air', feelsC: airMinC };
 }

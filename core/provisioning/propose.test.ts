@@ -7,6 +7,7 @@ import { newItem } from '../editing/newItem';
 import { withItem } from '../editing/edit';
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
+import { contextOf } from '../judgement/context';
 import { noAnswers } from '../walkround/answers';
 import { cheapestCover } from './cover';
 import { propose } from './propose';
@@ -125,7 +126,11 @@ describe('a proposed loadout', () => {
     expect(pieces(left)).toBeGreaterThan(0);
   });
   it('proposes nothing for what is ready, and never removes what was put aboard', () => {
-    expect(propose(ready, references, noAnswers, now)).toMatchObject({ add: [], missing: [], gap: 0 });
+    const { add, missing, gap } = propose(ready, references, noAnswers, now);
+    const should = contextOf(ready, references, noAnswers, now).needs.filter(({ unmet }) => unmet === 'note');
+    // What a Note asks for is all that could still come.
+    expect(add.flatMap(({ needs }) => needs).filter((id) => !should.some((need) => need.id === id))).toEqual([]);
+    expect({ missing, gap }).toEqual({ missing: [], gap: 0 });
     const after = take(dusk);
     for (const { itemId } of dusk.loadout) expect(after.loadout.map((entry) => entry.itemId)).toContain(itemId);
     expect(propose(withItem(ready, 'crate', 1), references, noAnswers, now).leave).toEqual(['crate']);

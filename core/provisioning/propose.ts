@@ -41,7 +41,7 @@ export interface ProposedItem {
 export interface Missing {
   needId: NeedId;
   level: Level;
-  lifeCritical: boolean;
+  unmet: JudgedNeed['unmet'];
   /** How many different kinds are still to come; 1 where any number of one kind will do. */
   different: number;
   would: PurchaseOption[];
@@ -203,11 +203,7 @@ function summary(
   };
 }
 
-function missing(
-  { id, level, lifeCritical, want, counted }: JudgedNeed,
-  context: Context,
-  items: readonly Item[],
-): Missing {
+function missing({ id, level, unmet, want, counted }: JudgedNeed, context: Context, items: readonly Item[]): Missing {
   const need = catalogue[id];
   const bySort = isBySort(need);
   const spare = asSpare(context);
@@ -228,7 +224,7 @@ function missing(
       : [];
   });
   const would = purchaseOptions(id, spare, want - counted, taken);
-  return { needId: id, level, lifeCritical, different: bySort ? want - counted : 1, would, putRight };
+  return { needId: id, level, unmet, different: bySort ? want - counted : 1, would, putRight };
 }
 
 /** Why each thing that could serve a need of this outing stays ashore: the first need that speaks of it is told. */

@@ -13,14 +13,14 @@ const [, dusk] = outings as [Outing, Outing];
 const missing = (needId: Missing['needId'], own: Partial<Missing>, ...some: KindId[]): Missing => ({
   needId,
   level: 'must',
-  lifeCritical: false,
+  unmet: 'mind',
   different: 1,
   would: some.map((kind) => ({ kind, asked: [], sort: null, pieces: 1 })),
   putRight: [],
   ...own,
 });
 const lure = missing('lures', {}, 'lure-box', 'fly-box');
-const jacket = missing('buoyancy', { lifeCritical: true }, 'foam-jacket', 'inflatable-jacket');
+const jacket = missing('buoyancy', { unmet: 'stop' }, 'foam-jacket', 'inflatable-jacket');
 const licence = missing('licence', { level: 'law' }, 'licence');
 
 describe('the order of purchase', () => {
@@ -48,7 +48,7 @@ describe('the order of purchase', () => {
     expect(purchases([lure, jacket], price + 1000).every((one) => one.within)).toBe(true);
   });
   it('buys once what settles two needs', () => {
-    const board = missing('call-for-help', { lifeCritical: true }, 'satellite-messenger');
+    const board = missing('call-for-help', { unmet: 'stop' }, 'satellite-messenger');
     const signal = missing('distress-signal', {}, 'satellite-messenger');
     expect(purchases([signal, board], null)).toMatchObject([{ needIds: ['call-for-help', 'distress-signal'] }]);
   });
@@ -65,8 +65,8 @@ describe('the order of purchase', () => {
   });
   it('buys the spare paddle beside the first, and ice beside the water', () => {
     const both = [
-      missing('propulsion', { lifeCritical: true }, 'paddle'),
-      missing('second-propulsion', { lifeCritical: true }, 'paddle'),
+      missing('propulsion', { unmet: 'stop' }, 'paddle'),
+      missing('second-propulsion', { unmet: 'stop' }, 'paddle'),
     ];
     expect(purchases(both, null).map((one) => one.needIds)).toEqual([['propulsion'], ['second-propulsion']]);
     const cold = [missing('ice', {}, 'frozen-bottle'), missing('water', {}, 'frozen-bottle')];

@@ -28,7 +28,7 @@ export function purchases(missing: readonly Missing[], budgetEuro: number | null
     .filter((one) => one.would.length > 0)
     .toSorted(
       (a, b) =>
-        Number(b.lifeCritical) - Number(a.lifeCritical) ||
+        Number(b.unmet === 'stop') - Number(a.unmet === 'stop') ||
         Number(b.level === 'law') - Number(a.level === 'law') ||
         Number(tackle.has(a.needId)) - Number(tackle.has(b.needId)) ||
         rank[a.level] - rank[b.level],

@@ -56,7 +56,7 @@ export function walkSteps(
   /** @param by whose it is, where another brings it for all: it is seen where the boats are made ready */
   const look = ({ item, entry }: Aboard, by: string | null) => {
     const kind = kinds[item.kind];
-    const { serves = [], lifeCritical: critical = false } = serving.get(item.id) ?? {};
+    const { serves = [], critical = false } = serving.get(item.id) ?? {};
     const placed = plan?.byId.get(item.id) ?? null;
     const { place, along } = by === null ? whereOf(kind.place, placed, plan) : atVehicle;
     const phase = phaseOf(place);
@@ -294,16 +294,16 @@ function placeOrder({ place }: Step): number {
 }
 
 function servedBy(needs: readonly JudgedNeed[]) {
-  const serving = new Map<string, { serves: string[]; lifeCritical: boolean }>();
+  const serving = new Map<string, { serves: string[]; critical: boolean }>();
   for (const need of needs) {
     for (const means of need.means) {
       if (means.by !== 'item') continue;
       // A step answered with a fault must stay as weighty as it was, or answering would make it lighter.
       const walked = means.shortfall === null || means.shortfall.code.endsWith('on-walk');
       if (!walked) continue;
-      const entry = serving.get(means.itemId) ?? { serves: [], lifeCritical: false };
+      const entry = serving.get(means.itemId) ?? { serves: [], critical: false };
       entry.serves.push(catalogue[need.id].title);
-      entry.lifeCritical ||= need.lifeCritical || need.level === 'law';
+      entry.critical ||= need.unmet === 'stop' || need.level === 'law';
       serving.set(means.itemId, entry);
     }
   }
@@ -342,7 +342,7 @@ function gateSteps({ water }: Looked, needs: readonly JudgedNeed[]): Step[] {
             how: 'See that they have the plan: boat, way and times, and when to call for help. Wait for an answer.',
             bad: 'No answer; no signal to send with.',
             serves: [catalogue['float-plan'].title],
-            critical: told.lifeCritical,
+            critical: told.unmet === 'stop',
           },
         ]
       : []),

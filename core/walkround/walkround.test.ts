@@ -157,7 +157,7 @@ describe('the gate', () => {
   it('opens when nothing stands against it', () => expect(judge(ready).gate.open).toBe(true));
   it('stays shut for a Stop, an unanswered Mind, a critical step that is not good, an old forecast', () => {
     expect(bars(withItem(ready, 'radio', 0))).toContain('stops');
-    expect(bars(withItem(ready, 'hat', 0))).toEqual(['minds']);
+    expect(bars(withItem(ready, 'drive-leash', 0))).toEqual(['minds']);
     expect(bars(ready, noAnswers)).toEqual(['critical']);
     const dated = (takenAt: string) => ({ ...ready, conditions: { ...ready.conditions, takenAt } });
     const unseen = lastAnswers(given.answers.filter((one) => one.stepId !== 'gate:weather'));

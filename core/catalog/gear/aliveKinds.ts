@@ -258,6 +258,7 @@ export const aliveKinds = {
     means: ['immersion-clothing'],
     kg: 2,
     at: 'body',
+    has: { neopreneMm: 5 },
     ...wear,
     cm: [60, 45, 10],
     wet: 'any',

@@ -36,6 +36,7 @@ export const attributes = {
   uaWK: { name: 'heat let in', unit: 'W/K' },
   iceKg: { name: 'ice', unit: 'kg' },
   insideL: { name: 'room inside', unit: 'L' },
+  neopreneMm: { name: 'neoprene', unit: 'mm' },
 } as const;
 /** What a measure may be, where any figure at all would not do. */
 export const attributeRange: Partial<Record<AttributeId, readonly [least: number, most: number]>> = {

@@ -28,15 +28,10 @@ import { type Basis, type Comes, type Told, rule } from '../rule';
 import { type FindingLevel } from '../../vocabulary/levels';
 import { inWords } from '../../units/amount';
 
-/** How loud an unmet need is: law and what life hangs on shut the gate; other musts and shoulds are minded. */
-export function needLevel(need: Pick<JudgedNeed, 'level' | 'lifeCritical' | 'loud'>): {
-  level: FindingLevel;
-  basis: Basis;
-} {
+/** What is told of an unmet need: law shuts the gate; null: nothing is said of it. */
+function needLevel(need: Pick<JudgedNeed, 'level' | 'told'>): { level: FindingLevel; basis: Basis } | null {
   if (need.level === 'law') return { level: 'stop', basis: 'law' };
-  if (need.loud !== null) return { level: need.loud, basis: 'judgement' };
-  if (need.level === 'must') return { level: need.lifeCritical ? 'stop' : 'mind', basis: 'judgement' };
-  return { level: need.level === 'should' ? 'mind' : 'note', basis: 'judgement' };
+  return need.told && { level: need.told, basis: 'judgement' };
 }
 
 const sheetOfNeed: Partial<Record<NeedId, SheetId>> = { water: 'supplies', food: 'supplies', ice: 'ice' };
@@ -173,12 +168,12 @@ const ownDoing: Partial<Record<NeedId, string>> = {
 };
 
 /** A need that a repair does not touch is the same record, and is told the same. */
-const toldOf = rememberFor((need: JudgedNeed): Told<Unmet> => ({
-  ...needLevel(need),
-  extent: need.want - need.counted,
-  subject: need.id,
-  facts: unmetFacts(need),
-}));
+const toldOf = rememberFor((need: JudgedNeed): Told<Unmet>[] => {
+  const level = needLevel(need);
+  return level === null
+    ? []
+    : [{ ...level, extent: need.want - need.counted, subject: need.id, facts: unmetFacts(need) }];
+});
 
 const anchorGearNeeds: readonly NeedId[] = ['anchor-trolley', 'anchor-release'];
 
@@ -191,7 +186,7 @@ const needUnmet = rule({
   // Release, float and trolley that shut an anchorage are told with that Stop.
   find: ({ needs, anchorage }) => {
     const shut = anchorage?.hours.some(({ leave }) => leave.may === 'no' && leave.why === 'gear') ?? false;
-    return needs.filter(({ id, met }) => !met && !(shut && anchorGearNeeds.includes(id))).map(toldOf);
+    return needs.filter(({ id, met }) => !met && !(shut && anchorGearNeeds.includes(id))).flatMap(toldOf);
   },
   say: (facts: Unmet) => ({
     title: unmetTitle(facts),

@@ -240,8 +240,9 @@ describe('what a capsize would leave', () => {
     ).not.toContain('radio');
     expect(stop?.repairs.map(sayRepair).join()).toMatch(/Clip .+ to your jacket/);
   });
-  it('in calm water close in it is a Mind', () => {
-    const perch = put(byId('perch-spring'), 'radio', loose);
+  it('in calm water close in it is less than a Stop', () => {
+    const spring = byId('perch-spring');
+    const perch = put({ ...spring, conditions: { ...spring.conditions, waterC: 13 } }, 'radio', loose);
     const calm = ['phone', 'whistle'].reduce((next, id) => put(next, id, loose), perch);
     const levels = judge(calm)
       .findings.filter(({ facts }) => facts.code === 'roll-loses')

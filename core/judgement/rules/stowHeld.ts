@@ -15,7 +15,8 @@ import type { FindingLevel } from '../../vocabulary/levels';
 import type { Context } from '../context';
 import { rule } from '../rule';
 import { moving, tying, wearing } from '../stowRepairs';
-import { type AfloatPlan, FAR_M, named, idsOf, inMode, afloatPlans, again, byZone, byHand, toldOf } from './stowTold';
+import { quieter } from '../../needs/need';
+import { type AfloatPlan, named, idsOf, inMode, afloatPlans, again, byZone, byHand, toldOf } from './stowTold';
 
 interface RollLoss {
   need: JudgedNeed;
@@ -54,6 +55,12 @@ function lossesIn(plans: readonly AfloatPlan[], needs: Context['needs']): RollLo
   return [...found.values()];
 }
 
+/** Below this sum of what makes an outing serious a capsize is a swim to the side. */
+const CALM_BELOW = 2.4;
+function louderBy(level: FindingLevel | null): FindingLevel | null {
+  return level === 'note' ? 'mind' : level && 'stop';
+}
+
 const rollLoses = rule({
   code: 'roll-loses',
   reads: ['plans', 'day', 'needs'],
@@ -62,9 +69,14 @@ const rollLoses = rule({
   far: 'shore',
   measure: 'things',
   find: (context) =>
-    rollLosses(context).map(({ need, mode, rough, lost }) => {
-      const far = (context.day.maxDistanceFromShoreM ?? 0) > FAR_M;
-      const level: FindingLevel = need.lifeCritical && (rough || far) ? 'stop' : 'mind';
+    rollLosses(context).flatMap(({ need, mode, rough, lost }) => {
+      // Where a capsize is likely, what it takes is as good as gone; in calm water near ground it is not to be reckoned with.
+      const level = rough
+        ? louderBy(need.unmet)
+        : context.day.seriousness.total < CALM_BELOW
+          ? quieter(need.unmet)
+          : need.unmet;
+      if (level === null) return [];
       const floats = lost.every(({ one }) => one.item.qualities.includes('floats'));
       const facts = {
         needId: need.id,
@@ -74,7 +86,7 @@ const rollLoses = rule({
         floats,
         where: listed([...new Set(lost.map(({ lies }) => sayLies(lies)))]),
       };
-      return { level, basis: 'judgement' as const, extent: lost.length, subject: need.id, facts };
+      return [{ level, basis: 'judgement' as const, extent: lost.length, subject: need.id, facts }];
     }),
   say: ({ needId, things, many, where, mode, rough, floats }) => ({
     title: `${things} ${floats ? (many === 1 ? 'drifts' : 'drift') + ' away' : many === 1 ? 'goes' : 'go'} with the first capsize`,
@@ -222,7 +234,7 @@ const callNotWorn = rule({
     };
     return [
       {
-        level: need.lifeCritical && day.solo ? ('stop' as const) : ('mind' as const),
+        level: need.unmet === 'stop' && day.solo ? ('stop' as const) : ('mind' as const),
         basis: 'judgement' as const,
         extent: 1,
         facts,

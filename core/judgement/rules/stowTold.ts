@@ -9,7 +9,7 @@ import type { Told } from '../rule';
 import { planIn } from '../stowRepairs';
 
 /** How far from ground a capsize is not walked home from, m. */
-export const FAR_M = 500;
+const FAR_M = 500;
 /** Things that stand this high over their place are felt by the wind and by whoever casts, m. */
 export const HIGH_M = 0.9;
 const MOST_NAMED = 4;
