@@ -36,8 +36,9 @@ export interface Standing {
   freeboardM: number;
   gmM: number;
   heelDeg: number | null;
-  /** Area under the righting lever to 15°, m·rad. */
-  areaM: number;
+  /** Righting lever at each of the heels that are kept, with the weight on the centre line; and how far off it the weight is, m. */
+  leversM: readonly number[];
+  offM: number;
 }
 
 /** Weight is taken this high over the base line while levers are worked out: what trim makes of it is a matter of per mille. */
@@ -117,21 +118,25 @@ export function standingOf(
 ): Standing | 'sinks' | null {
   const curves = curvesOf(hull, waterDensity)(massKg, xM);
   if (!curves) return massKg < wholeVolume(hull.bodies, hull.midM) * waterDensity ? null : 'sinks';
-  const { leversM, draftM, trimDeg, freeboardM, metacentreM } = curves;
+  const { draftM, trimDeg, freeboardM, metacentreM } = curves;
+  const leversM = curves.leversM.map((lever, i) => lever - zM * Math.sin((HEELS[i] ?? 0) * RAD));
   // The heeling weight presses over, whichever side it is on.
-  const lever = (i: number) => {
-    const heel = (HEELS[i] ?? 0) * RAD;
-    return (leversM[i] ?? 0) - zM * Math.sin(heel) - Math.abs(yM) * Math.cos(heel);
-  };
-  return {
-    massKg,
-    draftM,
-    trimDeg,
-    freeboardM,
-    gmM: metacentreM - zM,
-    heelDeg: restDeg(leversM.map((_, i) => lever(i))),
-    areaM: areaTo15(leversM, zM),
-  };
+  const standing = { massKg, draftM, trimDeg, freeboardM, gmM: metacentreM - zM, leversM, offM: Math.abs(yM) };
+  return { ...standing, heelDeg: heelUnder(standing, 0) };
+}
+
+/** Heel at which it comes to rest with so much more of a heeling arm, m, on the side that is down; null: at none before 60°. */
+export function heelUnder({ leversM, offM }: Pick<Standing, 'leversM' | 'offM'>, armM: number): number | null {
+  return restDeg(leversM.map((lever, i) => lever - (offM + armM) * Math.cos((HEELS[i] ?? 0) * RAD)));
+}
+/** The heel from which it no longer comes back, by its weight as it lies; 60° where it still does there, 0 where nothing rights it. */
+export function vanishingDeg({ leversM, offM }: Pick<Standing, 'leversM' | 'offM'>): number {
+  const lever = (i: number) => (leversM[i] ?? 0) - offM * Math.cos((HEELS[i] ?? 0) * RAD);
+  const last = leversM.findLastIndex((_, i) => lever(i) > 1e-9);
+  if (last < 0) return 0;
+  const [a, b] = [lever(last), lever(last + 1)];
+  const [from, to] = [HEELS[last] ?? 0, HEELS[last + 1] ?? 0];
+  return last + 1 >= leversM.length ? from : from + ((to - from) * a) / (a - b);
 }
 
 /** The first heel at which the lever turns from pressing over to righting. */
@@ -144,16 +149,6 @@ function restDeg(levers: readonly number[]): number | null {
   }
   return null;
 }
-function areaTo15(leversM: readonly number[], zM: number): number {
-  let sum = 0;
-  for (let i = 1; i <= 6; i += 1) {
-    const [a, b] = [HEELS[i - 1] ?? 0, HEELS[i] ?? 0];
-    const at = (k: number, deg: number) => (leversM[k] ?? 0) - zM * Math.sin(deg * RAD);
-    sum += ((at(i - 1, a) + at(i, b)) / 2) * (b - a) * RAD;
-  }
-  return sum;
-}
-
 /** Stances that a boat, as it is put together, is judged in: what it has no seat for or no deck for is left out. */
 export function stancesOf(craft: Craft): Stance[] {
   const high = seatOf(craft).highM !== null;
@@ -177,18 +172,15 @@ export function laden(
   return together([...ownLoads(craft), anglerLoad(craft, angler, stance, seat), ...(gear ? [gear] : [])]);
 }
 
-/** How it stands in a stance with what is aboard, and the same hull with the angler alone, seated low: what it is held to. */
-export function stabilityIn(
+/** How it stands in a stance with what is aboard; null: it comes to no rest. */
+export function standingIn(
   craft: Craft,
   angler: Pick<Angler, 'massKg' | 'heightM'>,
   stance: Stance,
   gear: Lading | null,
   waterDensity: number,
-): { now: Standing | 'sinks'; alone: Standing } | null {
-  const hull = coarseHull(craft);
-  const now = standingOf(hull, laden(craft, angler, stance, gear), waterDensity);
-  const alone = standingOf(hull, laden(craft, angler, 'seated low', null), waterDensity);
-  return now && alone && alone !== 'sinks' ? { now, alone } : null;
+): Standing | 'sinks' | null {
+  return standingOf(coarseHull(craft), laden(craft, angler, stance, gear), waterDensity);
 }
 
 /** Length, area and height of what is under water and over it, for drag. Level and on even keel at the trim it takes. */

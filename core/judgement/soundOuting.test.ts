@@ -115,7 +115,7 @@ const loud = (outing: Outing, refs: References) =>
 
 /** What speaks of the day, the law, the boat's load or the rigs, not of what was bought for it. */
 const notOfTheKit =
-  /^(far-for-reach|closed-season|keep-over-rule|rule-pack-stale|no-rule-pack|spares-few|stern-load|overload|cannot-hold|turn-passed|home-|second-too-slow|bar-low|surf-|stream-|waves-|wind-|way-over|anchor-forbidden|rods-over-rule|bait-forbidden|size-|first-outings|battery-short|paddle-size|sinks|trim|heel|freeboard|unsteady|standing-unsteady|lean-capsizes|word-)/;
+  /^(far-for-reach|closed-season|keep-over-rule|rule-pack-stale|no-rule-pack|spares-few|stern-load|overload|cannot-hold|turn-passed|home-|second-too-slow|bar-low|surf-|stream-|waves-|wind-|way-over|anchor-forbidden|rods-over-rule|bait-forbidden|size-|first-outings|battery-short|paddle-size|sinks|trim|heel|freeboard|unsteady|standing-unsteady|word-)/;
 
 describe('a sound outing', () => {
   it(

@@ -109,7 +109,6 @@ export const ofTheWhole: ReadonlySet<string> = new Set([
   'freeboard',
   'unsteady',
   'standing-unsteady',
-  'lean-capsizes',
   // Where a thing lies is settled once it is aboard.
   ...rules.filter(({ placing }) => placing).map(({ code }) => code),
 ]);

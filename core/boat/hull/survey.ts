@@ -2,7 +2,7 @@ import type { HullForm } from '../../documents/hullShape';
 
 /** What a bottom looks like across, and the section exponent that draws it so. Rules of thumb. */
 export const bottoms = {
-  'shallow V': { sectionExponent: 5, words: 'two flat sides that meet at the keel' },
+  'shallow V': { sectionExponent: 6, words: 'two flat sides that meet at the keel' },
   rounded: { sectionExponent: 7, words: 'round from side to side' },
   'multi-chine': { sectionExponent: 10, words: 'flat panels with soft corners' },
   flat: { sectionExponent: 14, words: 'flat across, sides nearly upright' },

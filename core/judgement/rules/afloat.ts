@@ -1,5 +1,8 @@
-import { LEAN_M } from '../../boat/lading';
 import type { Standing } from '../../boat/stability';
+import { type Steadiness, breakerSlopeDeg, slopeDeg, steadinessOf } from '../../boat/steadiness';
+import { SURF_M } from '../../exposures/rough';
+import { GRANTED, onScale } from '../../needs/need';
+import type { FindingLevel } from '../../vocabulary/levels';
 import type { Stance } from '../../vocabulary/boat';
 import { type Mode, modeWords } from '../../vocabulary/stow';
 import type { Craft } from '../../documents/craft';
@@ -12,19 +15,15 @@ import { rule } from '../rule';
 import { evening, layingFlat } from '../stowRepairs';
 import { standsUp, topOver } from '../../stow/plan';
 
-/** Thresholds of practice for small open craft. Rules of thumb; the maker's rating always wins. */
+/** Thresholds of practice for small open craft, from which a Note, a Mind and a Stop are told. Rules of thumb; the maker's rating always wins. */
 export const TRIM_MIND_DEG = 2;
-export const HEEL_MIND_DEG = 1.5;
-export const HEEL_STOP_DEG = 4;
-export const FREEBOARD_MIND_M = 0.1;
-/** Of the same hull with the angler alone, seated low. */
-export const STEADY_MIND = 0.6;
-export const STEADY_STOP = 0.3;
-/** Standing wants at least so much metacentric height, m. */
-export const STANDING_GM_M = 0.05;
-/** Of a hull that is steady by so little, inclined or drawn, shares say nothing: they are smaller than what the readings or the drawing leave open, m. */
-const LEAST_GM_M = 0.02;
-const LEAST_DRAWN_M = 0.05;
+export const LIST_DEG = { note: 1.5, mind: 3, stop: 6 };
+/** Side over water that is wanted: so much, and a quarter of the waves, m; and the part of it below which more than a Note is told. */
+export const FREEBOARD_M = 0.1;
+const OF_THE_WAVES = 0.25;
+const LOW_SIDE = { note: 1, mind: 0.7, stop: 0.4 };
+/** Of the heel from which it does not come back, what a lean and the waves may take. */
+export const STEADY_SHARE = { note: 0.5, mind: 0.7, stop: 1 };
 /** So much more gear does not keep a missing thing from being offered. */
 const SLACK = 0.05;
 
@@ -32,7 +31,8 @@ type Reads = Pick<Context, 'afloat' | 'otherwiseAfloat'>;
 interface Lain {
   craft: Craft;
   now: Standing;
-  alone: Standing;
+  /** Of the steadiest hull that its drawing may stand for; null: it is known better. */
+  best: Standing | null;
   stance: Stance;
   /** In which mode, and whether before the catch; null: as one fishes, with the catch aboard. */
   when: When | null;
@@ -50,7 +50,9 @@ function waysAfloat({ afloat, otherwiseAfloat }: Reads, asked: Stance | null = n
   return list.flatMap(({ boat, when }) => {
     const stance = asked ?? boat.seated;
     const held = boat.in(stance);
-    return held && held.now !== 'sinks' ? [{ craft: held.craft, now: held.now, alone: held.alone, stance, when }] : [];
+    if (!held || held.now === 'sinks') return [];
+    const best = boat.atBest(stance)?.now ?? null;
+    return [{ craft: held.craft, now: held.now, best: best === 'sinks' ? null : best, stance, when }];
   });
 }
 /** The worst of several by a figure; as one fishes where another is not worse by more than is felt. */
@@ -71,20 +73,16 @@ const estimate = (calibrated: boolean) =>
   calibrated ? 'By its inclining test.' : 'The hull is drawn and not inclined: an estimate.';
 
 /** Only what is of use to nobody's needs is offered to be left ashore. */
-const lighter = (context: Context, leastKg = 0) => [
+const lighter = (context: Context) => [
   ...otherSetUps(context),
-  ...removing(
-    context,
-    (kind) => kinds[kind].means.length === 0,
-    (kg) => kg >= leastKg,
-  ),
+  ...removing(context, (kind) => kinds[kind].means.length === 0),
   ...fewerFish(context),
   ...otherBoats(context),
 ];
 
 /** What rules of the laden boat have in common: what they read, where they are told, and that less aboard is what helps. */
 const ofTheLoad = {
-  reads: ['afloat', 'otherwiseAfloat'],
+  reads: ['afloat', 'otherwiseAfloat', 'day', 'angler', 'outward'],
   station: 'stow',
   boatPart: 'afloat',
   repairs: (_: unknown, context: Context) => lighter(context),
@@ -114,7 +112,7 @@ const trim = rule({
   slack: 0.2,
   find: (context) => {
     const held = worstOf(waysAfloat(context), ({ now }) => Math.abs(now.trimDeg), 0.2);
-    if (!held || Math.abs(held.now.trimDeg) <= TRIM_MIND_DEG) return [];
+    if (!held || goesOver(context) || Math.abs(held.now.trimDeg) <= TRIM_MIND_DEG) return [];
     const { trimDeg } = held.now;
     const facts = { craft: held.craft.name, trimDeg, when: held.when, calibrated: held.craft.inclined !== null };
     return [{ level: 'mind', basis: 'physics', extent: Math.abs(trimDeg), facts }];
@@ -148,14 +146,15 @@ const heel = rule({
     const held = worstOf(waysAfloat(context), ({ now }) => now.heelDeg ?? 0, 0.2);
     const heelDeg = held?.now.heelDeg ?? null;
     // What has no upright rest at all is told as that.
-    if (!held || heelDeg === null || heelDeg <= HEEL_MIND_DEG || held.now.gmM <= 0) return [];
-    const level = heelDeg > HEEL_STOP_DEG && held.craft.inclined ? ('stop' as const) : ('mind' as const);
+    if (!held || heelDeg === null || goesOver(context)) return [];
+    const level = onScale(heelDeg, LIST_DEG);
+    if (level === null) return [];
     const facts = { craft: held.craft.name, heelDeg, when: held.when, calibrated: held.craft.inclined !== null };
     return [{ level, basis: 'physics', extent: heelDeg, facts }];
   },
   say: ({ craft, heelDeg, when, calibrated }) => ({
     title: `${craft} lies over to one side`,
-    text: `${figure(heelDeg)}°${sayWhen(when)}, by where each thing lies; past ${HEEL_MIND_DEG}° it is felt in every stroke, past ${HEEL_STOP_DEG}° little is left to that side. Even out what is left and right. ${estimate(calibrated)}`,
+    text: `${figure(heelDeg)}°${sayWhen(when)}, by where each thing lies; past ${LIST_DEG.note}° it is felt in every stroke, past ${LIST_DEG.stop}° little is left to that side. Even out what is left and right. ${estimate(calibrated)}`,
   }),
   repairs: (_, context) => {
     const side = Math.sign(context.lading?.yM ?? 0) || 1;
@@ -178,23 +177,93 @@ const freeboard = rule({
   slack: 0.005,
   find: (context) => {
     const held = worstOf(waysAfloat(context), ({ now }) => -now.freeboardM, 0.005);
-    if (!held || held.now.freeboardM >= FREEBOARD_MIND_M) return [];
+    if (!held || goesOver(context)) return [];
     const { freeboardM, massKg } = held.now;
-    const facts = { craft: held.craft.name, freeboardM, massKg, calibrated: held.craft.inclined !== null };
-    return [{ level: 'mind', basis: 'physics', extent: FREEBOARD_MIND_M - freeboardM, facts }];
+    // A boat rides over a swell.
+    const waveM = context.day.waveM ?? 0;
+    const wantM = FREEBOARD_M + OF_THE_WAVES * waveM;
+    const part = freeboardM / wantM;
+    const level =
+      part < LOW_SIDE.stop ? 'stop' : part < LOW_SIDE.mind ? 'mind' : part < LOW_SIDE.note * GRANTED ? 'note' : null;
+    if (level === null) return [];
+    const facts = {
+      craft: held.craft.name,
+      freeboardM,
+      wantM,
+      waveM,
+      massKg,
+      calibrated: held.craft.inclined !== null,
+    };
+    return [{ level, basis: 'physics', extent: wantM - freeboardM, facts }];
   },
-  say: ({ craft, freeboardM, massKg, calibrated }) => ({
+  say: ({ craft, freeboardM, wantM, waveM, massKg, calibrated }) => ({
     title: `${craft} lies deep`,
-    text: `${amount(Math.max(0, freeboardM), 'm', 2)} of side over the water at its lowest, with ${mass(massKg)} all told; under ${amount(FREEBOARD_MIND_M, 'm', 2)} every wave is aboard. ${estimate(calibrated)}`,
+    text: `${amount(Math.max(0, freeboardM), 'm', 2)} of side over the water at its lowest, with ${mass(massKg)} all told; ${amount(wantM, 'm', 2)} is wanted${waveM >= 0.05 ? ` in waves of ${amount(waveM, 'm')}` : ''}. ${estimate(calibrated)}`,
   }),
   otherwise: () => 'Less aboard, or a boat that carries more.',
 });
 
-const isUpright = ({ now }: Lain) => now.gmM > 0 && now.heelDeg !== null;
-/** Steadiness as a share of what the hull has with the angler alone, seated low. */
-function shareOf(one: Lain): number {
-  const { now, alone } = one;
-  return isUpright(one) ? Math.min(now.gmM / alone.gmM, now.areaM / Math.max(alone.areaM, 1e-9)) : 0;
+/** The steepest water that the boat lies in, degrees of slope: breakers where they are crossed, else the sea while afloat. */
+function steepest(mode: Mode, { day }: Pick<Context, 'day'>, { beamM }: Craft): number {
+  const breaks = mode === 'launch' || mode === 'land' ? (day.breakerM ?? 0) : 0;
+  const sea = Math.max(0, ...day.seas.map((hour) => slopeDeg(hour.sea, beamM)));
+  return Math.max(sea, breaks > SURF_M ? breakerSlopeDeg(breaks) : 0);
+}
+interface Borne extends Lain {
+  steady: Steadiness;
+  level: FindingLevel | null;
+}
+/** What each way asks of the boat, and what that is: of a hull that is only drawn the steadiest it may be has to fail for a Stop. */
+function borne(list: readonly Lain[], context: Pick<Context, 'day' | 'angler'>): Borne[] {
+  const { angler } = context;
+  if (!angler) return [];
+  return list.map((one) => {
+    const waveDeg = steepest(one.when?.mode ?? 'fish', context, one.craft);
+    const steady = steadinessOf(one.now, angler, one.stance, waveDeg);
+    const level = onScale(steady.share, STEADY_SHARE);
+    if (level !== 'stop' || !one.best) return { ...one, steady, level };
+    const best = steadinessOf(one.best, angler, one.stance, waveDeg);
+    return { ...one, steady, level: best.share >= STEADY_SHARE.stop ? level : 'mind' };
+  });
+}
+function leastSteady(list: readonly Borne[]): Borne | null {
+  return list.reduce<Borne | null>(
+    (worst, one) => (worst && worst.steady.share >= one.steady.share ? worst : one),
+    null,
+  );
+}
+function steadyFacts({ craft, stance, when, steady, now }: Borne) {
+  const { leanDeg, waveDeg, vanishingDeg: limitDeg } = steady;
+  const calibrated = craft.inclined !== null;
+  return { craft: craft.name, stance, when, leanDeg, waveDeg, limitDeg, gmM: now.gmM, calibrated };
+}
+/** The extent of what nothing rights. */
+const NOTHING_RIGHTS = 9;
+const steadyExtent = ({ steady: { share } }: Borne) => Math.min(NOTHING_RIGHTS, share);
+/** A hull that may go over is told as that, and not of how it lies besides. */
+function goesOver(context: Reads & Pick<Context, 'day' | 'angler'>): boolean {
+  const level = leastSteady(borne(waysAfloat(context), context))?.level ?? null;
+  return level !== null && level !== 'note';
+}
+/** Standing to fish, with the catch aboard and before it, where that is meant. */
+function waysStanding(context: Reads & Pick<Context, 'outward'>): Lain[] {
+  if (!context.outward.standing) return [];
+  return waysAfloat(context, 'standing').filter(({ when }) => when === null || when.mode === 'fish');
+}
+function saySteady({
+  stance,
+  when,
+  leanDeg,
+  waveDeg,
+  limitDeg,
+  gmM,
+  calibrated,
+}: ReturnType<typeof steadyFacts>): string {
+  const how = `${stance}${sayWhen(when)}`;
+  if (leanDeg === null || limitDeg <= 0)
+    return `With you ${how} and all this aboard nothing rights it: ${amount(gmM, 'm', 2)} of metacentric height. ${estimate(calibrated)}`;
+  const wave = waveDeg >= 0.5 ? `, and the waves ${figure(waveDeg, 0)}° more` : '';
+  return `With you ${how}, a lean of the body heels it ${figure(leanDeg, 0)}°${wave}; past ${figure(limitDeg, 0)}° it does not come back. ${estimate(calibrated)}`;
 }
 
 const unsteady = rule({
@@ -202,26 +271,18 @@ const unsteady = rule({
   ...ofTheLoad,
   measure: 'share',
   slack: SLACK,
+  // One hull, one finding: what is told of it seated is not told again of it standing.
   find: (context) => {
-    const held = worstOf(waysAfloat(context), (one) => -shareOf(one), SLACK);
-    if (!held) return [];
-    const { now, alone, craft, stance, when } = held;
-    const calibrated = craft.inclined !== null;
-    const upright = isUpright(held);
-    if (upright && alone.gmM < (calibrated ? LEAST_GM_M : LEAST_DRAWN_M)) return [];
-    const share = shareOf(held);
-    if (share >= STEADY_MIND) return [];
-    const level = share < STEADY_STOP && calibrated ? ('stop' as const) : ('mind' as const);
-    const facts = { craft: craft.name, stance, when, share, gmM: now.gmM, aloneM: alone.gmM, upright, calibrated };
-    return [{ level, basis: 'physics', extent: 1 - Math.max(0, share), facts }];
+    const seated = leastSteady(borne(waysAfloat(context), context));
+    return seated?.level
+      ? [{ level: seated.level, basis: 'physics', extent: steadyExtent(seated), facts: steadyFacts(seated) }]
+      : [];
   },
-  say: ({ craft, stance, when, share, gmM, aloneM, upright, calibrated }) => ({
-    title: upright ? `${craft} is less steady than you know it` : `${craft} does not lie upright`,
-    text: upright
-      ? `${figure(share * 100, 0)} % of what it has with you alone, seated low: ${amount(gmM, 'm', 2)} of metacentric height against ${amount(aloneM, 'm', 2)}${sayWhen(when)}. ${stance === 'seated high' ? 'Lower the seat. ' : 'Less aboard, or lower down. '}${estimate(calibrated)}`
-      : `${stance === 'seated high' ? 'Seated high' : 'Seated'} with all this, nothing rights it${sayWhen(when)}: ${amount(gmM, 'm', 2)} of metacentric height. Lower the seat, take less, or another boat. ${estimate(calibrated)}`,
+  say: (facts) => ({
+    title: facts.leanDeg === null ? `${facts.craft} does not lie upright` : `${facts.craft} is tender`,
+    text: `${saySteady(facts)} ${facts.stance === 'seated high' ? 'Lower the seat, or take' : 'Take'} less, or lay it lower down.`,
   }),
-  repairs: ({ when, stance, share, aloneM }, context) => [
+  repairs: ({ when, stance }, context) => [
     ...(when && when.mode !== 'fish' && stance === 'seated high'
       ? [
           {
@@ -233,39 +294,26 @@ const unsteady = rule({
           },
         ]
       : []),
-    ...lighter(context, leastToSteady(context, (STEADY_MIND - share) * aloneM)),
+    ...lighter(context),
   ],
   otherwise: () => 'Weight lower down, side floats, or a steadier boat.',
 });
-/** What has to come off at the least for so much more metacentric height, kg: nothing aboard lies so high or widens the waterline so that a kilogram does more. */
-function leastToSteady({ afloat }: Context, wantedM: number): number {
-  const massKg = afloat?.in(afloat.seated)?.massKg ?? 0;
-  return (wantedM * massKg) / (MOST_ARM_M + wantedM);
-}
-const MOST_ARM_M = 2;
 
 const unsteadyStanding = rule({
   code: 'standing-unsteady',
-  reads: ['afloat', 'otherwiseAfloat', 'outward'],
+  ...ofTheLoad,
   station: 'brief',
-  boatPart: 'afloat',
-  measure: 'm',
-  slack: 0.005,
+  measure: 'share',
+  slack: SLACK,
   find: (context) => {
-    if (!context.outward.standing) return [];
-    // One stands to fish: with the catch aboard and before it.
-    const ways = waysAfloat(context, 'standing').filter(({ when }) => when === null || when.mode === 'fish');
-    const held = worstOf(ways, ({ now }) => -now.gmM, 0.005);
-    if (!held || held.now.gmM > STANDING_GM_M) return [];
-    const { gmM } = held.now;
-    const calibrated = held.craft.inclined !== null;
-    const level = calibrated ? ('stop' as const) : ('mind' as const);
-    const facts = { craft: held.craft.name, gmM, when: held.when, calibrated };
-    return [{ level, basis: 'physics', extent: STANDING_GM_M - gmM, facts }];
+    const standing = leastSteady(borne(waysStanding(context), context));
+    if (!standing?.level) return [];
+    if (goesOver(context)) return [];
+    return [{ level: standing.level, basis: 'physics', extent: steadyExtent(standing), facts: steadyFacts(standing) }];
   },
-  say: ({ craft, gmM, when, calibrated }) => ({
-    title: `${craft} does not carry you standing`,
-    text: `${amount(gmM, 'm', 2)} of metacentric height with you on your feet and all this aboard${sayWhen(when)}; standing wants over ${amount(STANDING_GM_M, 'm', 2)}, and a skill of your own besides. ${estimate(calibrated)}`,
+  say: (facts) => ({
+    title: `${facts.craft} ${facts.leanDeg === null ? 'does not carry' : 'hardly carries'} you standing`,
+    text: saySteady(facts),
   }),
   repairs: (_, context) => [
     { do: 'sit-to-fish' },
@@ -279,40 +327,6 @@ const unsteadyStanding = rule({
     ),
     ...lighter(context),
   ],
-});
-
-/** Leans that a boat has to bear, and what it is when it does not: the one nobody can help, the other can be left undone. */
-const leans = { leaning: 'stop', 'reaching astern': 'mind' } as const;
-
-const leaning = rule({
-  code: 'lean-capsizes',
-  ...ofTheLoad,
-  measure: 'm',
-  slack: 0.01,
-  find: (context) =>
-    (['leaning', 'reaching astern'] as const).flatMap((stance) => {
-      // What does not lie upright at all is told as that.
-      const held = waysAfloat(context, stance).find(({ now }) => now.heelDeg === null && now.gmM > 0);
-      if (!held) return [];
-      // How a hull comes back from far over hangs on what a drawing by a few figures leaves open: of such a one nothing is said.
-      const { inclined, shape, name } = held.craft;
-      if (!inclined && !shape?.stations) return [];
-      const level = inclined ? leans[stance] : ('mind' as const);
-      const facts = { craft: name, stance, gmM: held.now.gmM, when: held.when, calibrated: inclined !== null };
-      const subject = stance === 'leaning' ? {} : { subject: 'astern' };
-      return [{ level, basis: 'physics' as const, extent: Math.max(0, 1 - held.now.gmM), facts, ...subject }];
-    }),
-  say: ({ craft, stance, gmM, when, calibrated }) =>
-    stance === 'leaning'
-      ? {
-          title: `A lean is too much for ${craft}`,
-          text: `With your weight ${amount(LEAN_M, 'm', 2)} outboard nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden${sayWhen(when)}. Reach with the hips still, or take less. ${estimate(calibrated)}`,
-        }
-      : {
-          title: `Do not turn about in ${craft} to reach the stern`,
-          text: `With your legs over the side, as one sits to reach the well, nothing rights it again: ${amount(gmM, 'm', 2)} of metacentric height, as it is laden${sayWhen(when)}. What is astern stays there until you land. ${estimate(calibrated)}`,
-        },
-  otherwise: () => 'Weight lower down, side floats, a steadier boat; or nobody leans out.',
 });
 
 const notDrawn = rule({
@@ -332,4 +346,4 @@ const notDrawn = rule({
   }),
 });
 
-export const afloatRules = [sinks, trim, heel, freeboard, unsteady, unsteadyStanding, leaning, notDrawn] as const;
+export const afloatRules = [sinks, trim, heel, freeboard, unsteady, unsteadyStanding, notDrawn] as const;

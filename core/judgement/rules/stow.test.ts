@@ -312,7 +312,7 @@ describe('a boat that lies uneven', () => {
   };
   const offered = (outing: Outing, refs: References, code: string) =>
     judge(outing, refs).findings.find(({ facts }) => facts.code === code)?.repairs ?? [];
-  it('to one side is evened by putting weight on the other, or by two things that change places; and lies level after', () => {
+  it('to one side is evened by putting weight on the other, or by two things that change places; and lies nearly level after', () => {
     const [outing, refs] = laden([['ballast', 9, spot('zone', 'left-rail', { held: 'strapped' })]]);
     const light = {
       ...refs,
@@ -321,9 +321,7 @@ describe('a boat that lies uneven', () => {
     const repairs = offered(outing, light, 'heel');
     expect(repairs.map(sayRepair).join()).toMatch(/Put ballast|Swap ballast/);
     for (const repair of repairs)
-      expect(judge(applyRepair(outing, repair, now), light).findings.some(({ facts }) => facts.code === 'heel')).toBe(
-        false,
-      );
+      expect(levelOf(applyRepair(outing, repair, now), 'heel', light) ?? 'note').toBe('note');
   });
   it('by the stern is levelled by putting weight forward', () => {
     const [outing, refs] = laden([['ballast', 42, spot('zone', 'well', { held: 'strapped', at: { xM: 0.4, yM: 0 } })]]);

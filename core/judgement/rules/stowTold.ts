@@ -8,8 +8,6 @@ import { rememberFor } from '../../units/remember';
 import type { Told } from '../rule';
 import { planIn } from '../stowRepairs';
 
-/** How far from ground a capsize is not walked home from, m. */
-const FAR_M = 500;
 /** Things that stand this high over their place are felt by the wind and by whoever casts, m. */
 export const HIGH_M = 0.9;
 const MOST_NAMED = 4;

@@ -11,7 +11,8 @@ import { Suspense, lazy, useDeferredValue, useMemo, useState } from 'react';
 import { seatedIn } from '#core/boat/build';
 import { afloatWith, hydrostatics } from '#core/boat/hull/hydrostatics';
 import { hullsOf } from '#core/boat/hulls';
-import { laden, stabilityIn, stancesOf } from '#core/boat/stability';
+import { laden, standingIn, stancesOf } from '#core/boat/stability';
+import { sayVanishing } from '#core/boat/steadiness';
 import { trustOf } from '#core/boat/trust';
 import { compartmentsOf, swamped } from '#core/boat/swamped';
 import { amount } from '#core/units/amount';
@@ -39,7 +40,7 @@ export function AfloatPart({
 }) {
   const { craft, angler, own, gear } = useBoat();
   const rows = useMemo(
-    () => stancesOf(craft).map((stance) => ({ stance, held: stabilityIn(craft, angler, stance, gear, DRAWN_IN) })),
+    () => stancesOf(craft).map((stance) => ({ stance, now: standingIn(craft, angler, stance, gear, DRAWN_IN) })),
     [craft, angler, gear],
   );
   return (
@@ -69,20 +70,18 @@ export function AfloatPart({
                 <TableCell align="right">Heel</TableCell>
                 <TableCell align="right">Freeboard</TableCell>
                 <TableCell align="right">GM</TableCell>
-                <TableCell align="right">of you alone, low</TableCell>
+                <TableCell align="right">comes back from</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
-              {rows.map(({ stance, held }) => {
-                const now = held?.now;
-                if (!held || !now || now === 'sinks')
+              {rows.map(({ stance, now }) => {
+                if (!now || now === 'sinks')
                   return (
                     <TableRow key={stance}>
                       <TableCell sx={{ pl: 0 }}>{stance}</TableCell>
                       <TableCell colSpan={6}>does not float under it</TableCell>
                     </TableRow>
                   );
-                const share = Math.min(now.gmM / held.alone.gmM, now.areaM / held.alone.areaM);
                 return (
                   <TableRow key={stance} hover selected={stance === drawn} onClick={() => setStance(stance)}>
                     <TableCell sx={{ pl: 0 }}>
@@ -105,9 +104,7 @@ export function AfloatPart({
                     </TableCell>
                     <TableCell align="right">{amount(now.freeboardM, 'm', 2)}</TableCell>
                     <TableCell align="right">{amount(now.gmM, 'm', 2)}</TableCell>
-                    <TableCell align="right">
-                      {held.alone.gmM > 0 && now.gmM > 0 ? `${figure(Math.max(0, share) * 100, 0)} %` : '–'}
-                    </TableCell>
+                    <TableCell align="right">{sayVanishing(now)}</TableCell>
                   </TableRow>
                 );
               })}
@@ -116,8 +113,7 @@ export function AfloatPart({
         </Box>
         <Typography variant="body2" color="textSecondary">
           Trim: the bow up or down. Freeboard: side over the water, at its least. GM, the metacentric height: how hard
-          it comes back from the first lean. The last column holds GM and the lever’s area to 15° against the same hull
-          with you alone in it.
+          it comes back from the first lean. The last column: the heel past which it does not come back.
         </Typography>
       </Part>
       <Righting />
@@ -160,7 +156,7 @@ function Scuppers() {
   if (craft.scuppers === 'none') return null;
   const stance = seatedIn(craft);
   const [open, plugged] = (['open', 'plugged'] as const).map((scuppers) => {
-    const now = stabilityIn({ ...craft, scuppers }, angler, stance, gear, DRAWN_IN)?.now;
+    const now = standingIn({ ...craft, scuppers }, angler, stance, gear, DRAWN_IN);
     return now && now !== 'sinks' ? now : null;
   });
   if (!open || !plugged) return null;

@@ -10,7 +10,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import { seatedIn, setUpOf } from '#core/boat/build';
 import { usualSpot } from '#core/boat/lading';
-import { stabilityIn, stancesOf } from '#core/boat/stability';
+import { standingIn, stancesOf } from '#core/boat/stability';
 import type { Zone } from '#core/documents/boatParts';
 import { type Craft, craftSchema } from '#core/documents/craft';
 import { type BoatPart, type Stance, boatParts } from '#core/vocabulary/boat';
@@ -85,7 +85,7 @@ function OneBoat({ kept, angler }: { kept: Versioned<Craft>; angler: { massKg: n
   // Of the stances one looked at, one that the boat still has.
   const stance = part === 'afloat' && asked !== null && stancesOf(craft).includes(asked) ? asked : seated;
   const lies = useMemo(() => {
-    const now = stabilityIn(craft, who, stance, gear, DRAWN_IN)?.now;
+    const now = standingIn(craft, who, stance, gear, DRAWN_IN);
     return now && now !== 'sinks' ? { draftM: now.draftM, trimDeg: now.trimDeg, heelDeg: now.heelDeg } : null;
   }, [craft, who, stance, gear]);
   const handling = useMemo((): ZoneHandling => {

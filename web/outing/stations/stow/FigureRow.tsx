@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { Held } from '#core/boat/afloat';
+import type { Standing } from '#core/boat/stability';
+import { sayVanishing } from '#core/boat/steadiness';
 import type { Craft } from '#core/documents/craft';
 import type { Stance } from '#core/vocabulary/boat';
 import { amount, mass } from '#core/units/amount';
@@ -11,16 +12,13 @@ interface Props {
   stance: Stance;
   gearKg: number;
   anglerKg: number;
-  held: { now: Held['now']; alone: Held['alone'] } | null;
+  now: Standing | 'sinks' | null;
 }
 
 /** How the boat lies and stands as it is laden now, in large type; beside each, what it is held to. */
-export function FigureRow({ craft, stance, gearKg, anglerKg, held }: Props) {
+export function FigureRow({ craft, stance, gearKg, anglerKg, now }: Props) {
   const loadKg = gearKg + anglerKg;
-  const now = held?.now;
   const afloat = now && now !== 'sinks' ? now : null;
-  const share =
-    held && afloat ? Math.min(afloat.gmM / held.alone.gmM, afloat.areaM / Math.max(held.alone.areaM, 1e-9)) : null;
   const list = [
     { name: 'Load', value: mass(loadKg), more: `of ${mass(craft.ratedLoadKg)} rated` },
     ...(afloat
@@ -39,7 +37,7 @@ export function FigureRow({ craft, stance, gearKg, anglerKg, held }: Props) {
           {
             name: 'GM',
             value: amount(afloat.gmM, 'm', 2),
-            more: share === null ? '' : `${figure(Math.max(0, share) * 100, 0)} % of you alone, low`,
+            more: `comes back from ${sayVanishing(afloat)}`,
           },
         ]
       : [

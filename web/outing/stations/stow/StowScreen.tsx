@@ -92,7 +92,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
     (): StowDesk => ({ mode: shownMode, boarded, plan, names, chosen, choose, put }),
     [shownMode, boarded, plan, names, chosen, choose, put],
   );
-  const now = afloat.held?.now;
+  const { now } = afloat;
   const placed = chosen === null ? undefined : plan.byId.get(chosen);
   return (
     <StowContext value={desk}>
@@ -131,7 +131,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
             stance={afloat.stance}
             gearKg={afloat.lading.massKg}
             anglerKg={boarded.angler.massKg}
-            held={afloat.held}
+            now={now}
           />
           <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mt: 0.5 }}>
             {keepKg > 0 && (

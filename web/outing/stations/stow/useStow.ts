@@ -1,6 +1,6 @@
 import { createContext, use, useMemo } from 'react';
 import { seatedIn } from '#core/boat/build';
-import { stabilityIn } from '#core/boat/stability';
+import { standingIn } from '#core/boat/stability';
 import type { Angler } from '#core/documents/angler';
 import type { Craft } from '#core/documents/craft';
 import type { Outing } from '#core/documents/outing';
@@ -100,6 +100,6 @@ export function floating(plan: StowPlan, stow: Outing['stow'], { craft, angler, 
   const inMode = craftIn(craft, stow, plan.mode);
   const lading = planLading(plan, angler.heightM, fishKg);
   const stance = seatedIn(inMode);
-  const held = stabilityIn(inMode, angler, stance, lading, water?.type === 'fresh' ? FRESH_WATER : SALT_WATER);
-  return { craft: inMode, stance, lading, held };
+  const now = standingIn(inMode, angler, stance, lading, water?.type === 'fresh' ? FRESH_WATER : SALT_WATER);
+  return { craft: inMode, stance, lading, now };
 }

@@ -1,0 +1,79 @@
+import type { Angler } from '../documents/angler';
+import type { Craft } from '../documents/craft';
+import type { Sea } from '../environment/sea';
+import { rememberFor } from '../units/remember';
+import { figure } from '../units/words';
+import type { Stance } from '../vocabulary/boat';
+import { type Standing, heelUnder, vanishingDeg } from './stability';
+
+/** How far the weight of the body wanders while one fishes, m: who is seasoned sits still, and on one's feet one keeps over them. Rules of thumb. */
+const LEANS_M: Record<Angler['experience'], { seated: number; standing: number }> = {
+  new: { seated: 0.03, standing: 0.02 },
+  some: { seated: 0.025, standing: 0.015 },
+  experienced: { seated: 0.02, standing: 0.011 },
+};
+/** Breaking waves stand at about a seventh of their length; lower ones are too short to tip the whole of a hull, m. */
+const BREAKER_DEG = (Math.PI / 7) * (180 / Math.PI);
+const WHOLE_BREAKER_M = 0.5;
+/** A wave tilts a hull as it is itself tilted where it is so many beams long. */
+const BEAMS_LONG = 6;
+const DEEP_WATER_M_PER_S2 = 1.56;
+
+/** What a boat is asked to bear, and what it can, degrees of heel. */
+export interface Steadiness {
+  /** From a lean of the body; null: nothing rights it. */
+  leanDeg: number | null;
+  waveDeg: number;
+  /** The heel from which it does not come back. */
+  vanishingDeg: number;
+  /** Lean and wave as a part of that; Infinity: nothing rights it. */
+  share: number;
+}
+
+/** @param waveDeg slope of the waves it lies in */
+export function steadinessOf(
+  standing: Standing,
+  { massKg, experience }: Pick<Angler, 'massKg' | 'experience'>,
+  stance: Stance,
+  waveDeg: number,
+): Steadiness {
+  const leanM = LEANS_M[experience][stance === 'standing' ? 'standing' : 'seated'];
+  const leanDeg = heelUnder(standing, (leanM * massKg) / standing.massKg);
+  const limit = vanishingDeg(standing);
+  const share = leanDeg === null || limit <= 0 ? Infinity : (leanDeg + waveDeg) / limit;
+  return { leanDeg, waveDeg, vanishingDeg: limit, share };
+}
+
+/** Slope of the wind's waves under a hull, degrees: π times height over length; waves that break stand as steep as breakers. A swell is too long to be felt. */
+export function slopeDeg({ steepness, windSeaS }: Pick<Sea, 'steepness' | 'windSeaS'>, beamM: number): number {
+  const lengthM = DEEP_WATER_M_PER_S2 * windSeaS ** 2;
+  const tilts = Math.min(1, lengthM / (BEAMS_LONG * beamM));
+  return tilts * (steepness === null ? BREAKER_DEG : 180 * steepness);
+}
+export function breakerSlopeDeg(breakerM: number): number {
+  return BREAKER_DEG * Math.min(1, breakerM / WHOLE_BREAKER_M);
+}
+
+/** How much fuller in section and from above than it is drawn a hull of that picture may be. */
+const FULLEST = { section: 2, plan: 1.5 };
+/** The steadiest boat that a drawing by a few figures may stand for; null: it was inclined, or is known by its sections. */
+export const steadiest = rememberFor((craft: Craft): Craft | null =>
+  craft.inclined || !craft.shape || craft.shape.stations
+    ? null
+    : {
+        ...craft,
+        shape: {
+          ...craft.shape,
+          sectionExponent: craft.shape.sectionExponent * FULLEST.section,
+          planExponent: craft.shape.planExponent * FULLEST.plan,
+        },
+      },
+);
+
+/** The heel past which a boat does not come back, in words: "48°", "60° and more". */
+export function sayVanishing(standing: Standing): string {
+  const limit = vanishingDeg(standing);
+  return limit <= 0 ? 'nothing' : `${figure(limit, 0)}°${limit >= MOST_DEG ? ' and more' : ''}`;
+}
+/** Levers are kept up to here. */
+const MOST_DEG = 60;
