@@ -1,5 +1,4 @@
 import type { Angler } from '../documents/angler';
-import type { DayExposures } from './exposures';
 
 /**
  * How serious it is here to be in the water, or to need help: what makes it so, each in steps, and their sum. A step is what turns a Note
@@ -23,7 +22,21 @@ export interface Seriousness {
   skill: number;
   total: number;
 }
-type Day = Omit<DayExposures, 'seriousness'>;
+/** What of the day and the way it goes by, as `Exposures` says each. */
+interface Day {
+  maxDistanceFromShoreM: number | null;
+  waterC: number | null;
+  breakerM: number | null;
+  rapids: number;
+  hs: { value: number } | null;
+  /** Wind off the shore, m/s, and sight, m. */
+  offshore: { value: number } | null;
+  visibility: { value: number } | null;
+  solo: boolean;
+  nightMinutes: number;
+  darkMinutes: number;
+  daylightLeftMin: number | null;
+}
 
 /** Within so many metres of ground nothing is asked for the sake of distance. */
 export const NEAR_GROUND_M = 150;
