@@ -36,6 +36,8 @@ interface RepairData {
   'set-landing': { landingId: string; name: string };
   'set-craft': { craftId: string; name: string };
   'sit-to-fish': object;
+  /** A short outing to learn the boat and to practise, without tackle. */
+  shakedown: object;
   'set-set-up': { setUp: Pick<SetUp, 'id' | 'stow'>; name: string };
   'straight-route': object;
   'set-keep': { keep: number };
@@ -135,6 +137,10 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
   'sit-to-fish': {
     apply: (outing) => inBrief(outing, { standing: false }),
     say: () => 'Sit to fish',
+  },
+  shakedown: {
+    apply: (outing) => inBrief(outing, { trip: 'shakedown', targets: [], techniques: [], keep: 0 }),
+    say: () => 'Make it a shakedown, without tackle',
   },
   'set-landing': {
     apply: (outing, { landingId }) => inBrief(outing, { landingId, route: { out: outing.brief.route.out, home: [] } }),

@@ -74,6 +74,8 @@ export interface Exposures {
   /** What the air feels like at the coldest and the hottest: wind chill and heat index. */
   feelsMinC: number | null;
   feelsMaxC: number | null;
+  /** The most that falls in an hour, mm. */
+  rainMm: number | null;
   waveM: number | null;
   swellM: number | null;
   /** The sea hour by hour while afloat, at the place to fish. */
@@ -114,6 +116,8 @@ export interface Exposures {
   rods: number;
   electricsW: number;
   bigHooks: boolean;
+  /** A cart is aboard. */
+  rolls: boolean;
   /** A pole and no anchor is aboard to hold the boat. */
   heldByPole: boolean;
   /** Heat let in by the fish store aboard, W/K; null: none is. */
@@ -136,7 +140,7 @@ export function exposures(outing: Outing, looked: Looked): Exposures {
 }
 
 /** What the loadout brings with it. */
-export type Burden = Pick<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK' | 'heldByPole'> & {
+export type Burden = Pick<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK' | 'heldByPole' | 'rolls'> & {
   wetSackOnly: boolean;
 };
 /** The whole, with what the loadout makes of the day. */
@@ -149,7 +153,7 @@ export function burdenOf(aboard: readonly Aboard[]): Burden {
   let [rods, electricsW, bigHooks] = [0, 0, false];
   let storeUaWK: number | null = null;
   let [stores, wetSacks] = [0, 0];
-  let [anchors, poles] = [false, false];
+  let [anchors, poles, rolls] = [false, false, false];
   for (const { item, entry } of aboard) {
     const part = burdenOfOne(item);
     if (part === null) continue;
@@ -158,6 +162,7 @@ export function burdenOf(aboard: readonly Aboard[]): Burden {
     bigHooks ||= part.bigHooks;
     anchors ||= part.holds === 'anchor';
     poles ||= part.holds === 'pole';
+    rolls ||= part.rolls;
     if (!part.store) continue;
     const uaWK = item.attributes.uaWK ?? null;
     // Ice goes into the best store aboard.
@@ -170,19 +175,24 @@ export function burdenOf(aboard: readonly Aboard[]): Burden {
     electricsW,
     bigHooks,
     storeUaWK,
+    rolls,
     heldByPole: poles && !anchors,
     wetSackOnly: stores > 0 && stores === wetSacks,
   };
 }
 /** What one thing brings; null: nothing of it. Most things bring nothing, and are asked again and again. */
 export const burdenOfOne = rememberFor((item: Item) => {
-  const rod = isRod(item.kind);
+  // A hand line is no rod.
+  const rod = isRod(item.kind) && item.kind !== 'hand-line';
   const watts = hasOwnCells(item) ? 0 : (item.attributes.watts ?? 0);
   const bigHooks = item.qualities.includes('treble');
   const { means } = kinds[item.kind];
   const store = means.includes('cold-store');
+  const rolls = means.includes('carry');
   const holds = means.includes('anchor-release') ? 'anchor' : stakePoles.includes(item.kind) ? 'pole' : null;
-  return rod || watts > 0 || bigHooks || store || holds !== null ? { rod, watts, bigHooks, store, holds } : null;
+  return rod || watts > 0 || bigHooks || store || rolls || holds !== null
+    ? { rod, watts, bigHooks, store, rolls, holds }
+    : null;
 });
 
 /** What the day and the way expose one to, whatever is aboard. */
@@ -244,6 +254,7 @@ export function dayExposures(brief: Outward, conditions: Conditions, looked: Pla
     gust: peak(hours, 'gustMps', clock),
     winds,
     offshore: strongestOffshore(winds),
+    rainMm: most(hours.map((hour) => hour.rainMm)),
     waveM: most(seas.map(({ sea }) => sea.windSeaM)),
     swellM: peak(hours, 'swellM', clock)?.value ?? null,
     seas,

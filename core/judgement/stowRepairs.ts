@@ -343,6 +343,17 @@ export function placing(context: Plans & Pick<Context, 'aboard' | 'angler'>, lis
   }
   return together(list, ways, 'where they fit');
 }
+/** All of them to other places, each to the first that takes it, as one repair. */
+export function movingAll(
+  context: Plans & Pick<Context, 'aboard' | 'angler'>,
+  mode: Mode,
+  list: readonly Placed[],
+  wanted: (zone: Zone) => boolean,
+  where: string,
+): Repair[] {
+  const ways = list.map((placed) => moving(context, mode, placed, wanted, 1));
+  return list.length > 1 ? together(list, ways, where) : [];
+}
 /** The ways of one thing; of several, the first of each as one repair. */
 function together(list: readonly Placed[], ways: readonly (readonly Repair[])[], where: string): Repair[] {
   const [only = []] = ways;

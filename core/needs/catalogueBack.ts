@@ -152,9 +152,11 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     fits: 'rated for the boat with what rides on it; wide tyres on soft sand and mud; four hands carry a boat {300 m}, two {100 m}',
     title: 'Carry to the water',
     without: 'A back is hurt before the day begins.',
-    raise: ({ places: { launch }, exposures: { solo } }) => {
+    raise: ({ places: { launch }, exposures: { solo, rolls } }) => {
       const metres = launch?.carryM ?? 0;
-      return raised('mind', 1, reasons(metres > (solo ? 100 : 300) && { because: 'carry', metres }));
+      // What is rolled all the same has to bear it.
+      const far = metres > (solo ? 100 : 300) || (rolls && metres > 20);
+      return raised('mind', 1, reasons(far && { because: 'carry', metres }));
     },
     alsoBy: 'anything',
     disqualify: (a, c) =>

@@ -1,5 +1,6 @@
+import type { KindId } from '../catalog/gear/kinds';
 import { carriedHours, halfAndHalf, wantedFood, wantedWater } from '../provisions/supplies';
-import { hoursOnWater } from '../exposures/exposures';
+import { type DayExposures, hoursOnWater } from '../exposures/exposures';
 import type { needsByPurpose } from '../vocabulary/needs';
 import {
   GRANTED,
@@ -67,10 +68,14 @@ const sunParts: readonly Part[] = [
   { id: 'skin', name: 'sunscreen or a shade top', kinds: ['sunscreen', 'shade-top'] },
 ];
 
+const filters: readonly KindId[] = ['water-filter'];
+const noKinds: readonly KindId[] = [];
 export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
   water: {
     fits: 'carried, a quarter in hand; a filter makes half of it where the water is fresh',
     title: 'Drinking water',
+    // In camp a filter of any boat makes it for all.
+    sharedKinds: ({ exposures }) => (exposures.nights > 0 ? filters : noKinds),
     without: 'Thirst makes hands clumsy and judgement poor.',
     amount: 'litres',
     // Where the water is fresh a filter makes half of it, and half is still carried.
@@ -144,9 +149,12 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     without: 'Wet in the wind, you cool while you sit.',
     raise: ({ exposures }) =>
       raised(
-        coldAir(exposures) ? 'mind' : onScale(exposures.seriousness.total, { note: 1.2, mind: 4.7 }),
+        coldAir(exposures) || soaks(exposures)
+          ? 'mind'
+          : onScale(exposures.seriousness.total, { note: 1.2, mind: 4.7 }),
         1,
         reasons(
+          soaks(exposures) && { because: 'rain', mm: exposures.rainMm ?? 0 },
           exposures.wind !== null &&
             exposures.wind.value > 5 &&
             (exposures.airMinC ?? 0) < WIND_COOLS_BELOW_C && { because: 'wind', mps: exposures.wind.value },
@@ -208,6 +216,11 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
     raise: ({ exposures }) => raised(null, 1, reasons(coldWater(exposures, 15))),
   },
 };
+
+/** Rain that soaks, in air that is not warm. Rules of thumb. */
+function soaks({ rainMm, airMinC }: DayExposures): boolean {
+  return (rainMm ?? 0) >= 2 && (airMinC ?? 0) < WIND_COOLS_BELOW_C;
+}
 
 /** Counted once for a party, by the persons each thing serves. */
 function partyNeed(need: Need): Need {

@@ -220,8 +220,8 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     title: 'Keep it cold',
     without: 'The fish spoils before it is home.',
     raise: ({ exposures }) => raised('mind', 1, reasons(keepsFish(exposures))),
-    disqualify: (a, { exposures, places }) => {
-      const longest = Math.max(0, ...places.targets.map((one) => one.usual.lengthM));
+    disqualify: (a, { exposures }) => {
+      const longest = exposures.largest?.lengthM ?? 0;
       const hours = Math.min(exposures.hoursAfloat ?? 0, 24);
       return together(
         a.item.kind === 'wet-sack' ? hours > WET_SACK_HOURS && { code: 'dries-out' } : tooLittle(a, 'hours', hours),
@@ -232,6 +232,8 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
   identifier: {
     title: 'Identifier',
     without: 'A measured fish without it does not count.',
+    fits: 'waterproof: bare paper wants a sleeve',
+    disqualify: ({ item }) => (item.qualities.includes('waterproof') ? null : { code: 'not-waterproof' }),
     raise: (c) => raised('mind', 1, reasons(competing(c))),
   },
   photograph: {

@@ -6,7 +6,16 @@ import { LEAST_SCOPE, STREAM_CARE_MPS, anchorOf } from '../holding/anchorSheet';
 import { pole, stakePoles } from '../holding/pole';
 import type { Bottom } from '../vocabulary/holding';
 import type { needsByPurpose } from '../vocabulary/needs';
-import { type NeedContext, type NeedTable, type Reason, type Shortfall, raised, reasons, together } from './need';
+import {
+  type NeedContext,
+  type NeedTable,
+  type Reason,
+  type Shortfall,
+  raised,
+  reasons,
+  together,
+  tooLittle,
+} from './need';
 import { byTechnique } from './reason';
 
 const drogues: readonly KindId[] = ['drogue', 'big-drogue', 'chain-drag'];
@@ -60,9 +69,16 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
     title: 'Pole or push the boat',
     without: 'A paddle blade slaps, and the flat empties.',
     raise: ({ exposures, brief }) =>
-      raised('note', 1, reasons(exposures.standing && byTechnique(brief, 'sight fishing'))),
+      raised('mind', 1, reasons(exposures.standing && byTechnique(brief, 'sight fishing'))),
+    fits: 'a pole so long that it stands out of the water by {0.8 m}',
+    disqualify: (a, { places: { area } }) =>
+      poles.includes(a.item.kind) ? tooLittle(a, 'lengthM', (area?.depthM ?? 0) + POLE_OVER_M) : null,
   },
 };
+
+/** What stands on the bottom, and how much of it one's hands want over the water, m. */
+const poles: readonly KindId[] = ['push-pole', 'stake-pole', 'short-pole'];
+const POLE_OVER_M = 0.8;
 
 /** At an anchor, as far as is known: with a pole alone there is none. */
 function anchors({ techniques }: Outward, { heldByPole }: Exposures): boolean {

@@ -140,7 +140,9 @@ export function judgeNeed(
   let counted = 0;
   for (const { aboard, unserviceable } of candidates) {
     const elsewhere =
-      aboard.entry.carriedBy !== null && need.shared !== true ? ({ code: 'in-other-boat' } as const) : null;
+      aboard.entry.carriedBy !== null && need.shared !== true && !need.sharedKinds?.(context).includes(aboard.item.kind)
+        ? ({ code: 'in-other-boat' } as const)
+        : null;
     const unfit = unserviceable ?? elsewhere ?? disqualified(need, aboard, context);
     // A thing that would not count anywhere is told as that, not as misplaced.
     const shortfall = unfit ?? outOfPlace(id, aboard, context.exposures);

@@ -56,6 +56,7 @@ export type Reason =
   | { because: 'hours'; hours: number }
   | { because: 'sun'; deg: number }
   | { because: 'wind'; mps: number }
+  | { because: 'rain'; mm: number }
   | { because: 'heat'; feelsC: number }
   | { because: 'nights'; nights: number }
   | { because: 'species'; name: string; lengthM: number }
@@ -215,6 +216,8 @@ export interface Need {
   worth?: (context: FitContext, item: Item) => number;
   /** One of it serves the whole party, and may lie in any boat of it. */
   shared?: boolean;
+  /** Kinds of which that is so here, where it is not of all. */
+  sharedKinds?: (context: FitContext) => readonly KindId[];
   /** Means must be of different sorts: what sort a kind is; kinds of one sort fail together. */
   sort?: (kind: KindId) => string;
   /** Met by a set: each part once. What it wants is one of each. */

@@ -275,7 +275,7 @@ describe('each need is raised by what page and practice say, and not before', ()
       'pole-boat',
       'standing to see fish',
       { brief: { ...fish, standing: true, techniques: ['sight fishing'] } },
-      'note',
+      'mind',
       { brief: { ...fish, techniques: ['sight fishing'] } },
     ],
     ['heat', 'air that feels over 29 °C', { hour: { airC: 31, humidityPct: 70 } }, 'note', { hour: { airC: 26 } }],

@@ -55,6 +55,7 @@ const because: Say<Reason, 'because'> = {
   'cold-water': ({ waterC }) => `water at ${amount(waterC, '°C')}`,
   hours: ({ hours }) => `${figure(hours)} h afloat`,
   sun: ({ deg }) => `the sun comes ${amount(deg, '°', 0)} high`,
+  rain: ({ mm }) => `rain to ${amount(mm, 'mm/h', 0)}`,
   wind: ({ mps }) => `wind to ${amount(mps, 'm/s')}`,
   heat: ({ feelsC }) => `air that feels like ${amount(feelsC, '°C', 0)}`,
   nights: ({ nights }) => `${count(nights)} ${plural(nights, 'night')} out`,

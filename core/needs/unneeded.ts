@@ -15,12 +15,13 @@ const backingUp: ReadonlySet<NeedId> = new Set<NeedId>([
 ]);
 /** Kinds that pad or hold other things. */
 const helping: readonly KindId[] = ['deck-pad', 'seat-cushion', 'phone-float', 'cord', 'carabiners', 'rod-tube'];
-/** What is worn, what pads, holds or carries something else, and what comes along on every outing or for a reason that was given: leaving it ashore is not proposed. */
+/** What is worn, what stays with the vehicle, what pads, holds or carries something else, and what comes along on every outing or for a reason that was given: leaving it ashore is not proposed. */
 function mayBeLeft({ kind, always, stays }: Item): boolean {
   const { place, means } = kinds[kind];
   return (
     stays.trim() === '' &&
     !always &&
+    place !== 'vehicle' &&
     !wornPlaces.includes(place) &&
     !helping.includes(kind) &&
     !means.some((id) => backingUp.has(id))

@@ -468,7 +468,7 @@ export const livingKinds = {
     bad: 'Damp.',
     aside: 'comfort',
     cm: [30, 20, 5],
-    wet: 'never',
+    wet: 'any',
     euro: 10,
   },
   tarp: {

@@ -29,7 +29,8 @@ const short: UnhookingPart = {
 };
 const long: UnhookingPart = { id: 'pliers', name: 'long pliers', kinds: ['long-pliers'] };
 const jaw: UnhookingPart = { id: 'jaw', name: 'a jaw spreader', kinds: ['jaw-spreader'] };
-const cutter: UnhookingPart = { id: 'cutter', name: 'a hook cutter', kinds: ['hook-cutter'] };
+export const HOOK_CUTTER = 'a hook cutter';
+const cutter: UnhookingPart = { id: 'cutter', name: HOOK_CUTTER, kinds: ['hook-cutter'] };
 
 /**
  * The tools that unhooking asks for, by size, teeth and mouth: what the needs count and the species' own page shows. A mouth with sharp

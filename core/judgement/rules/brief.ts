@@ -168,17 +168,22 @@ const firstOutings = rule({
   station: 'brief',
   measure: 'whether',
   find: ({ places: { craft, angler }, outward: brief }) => {
-    if (!craft || craft.outingsLogged >= SHAKEDOWN_OUTINGS || brief.trip === 'shakedown') return [];
-    const level: FindingLevel = angler?.experience === 'new' ? 'mind' : 'note';
-    return [{ level, basis: 'school', extent: 1, facts: { craft: craft.name, logged: craft.outingsLogged } }];
+    if (!craft || craft.outingsLogged >= SHAKEDOWN_OUTINGS) return [];
+    const practising = brief.trip === 'shakedown';
+    const level: FindingLevel = angler?.experience === 'new' && !practising ? 'mind' : 'note';
+    const facts = { craft: craft.name, logged: craft.outingsLogged, practising };
+    return [{ level, basis: 'school', extent: 1, facts }];
   },
-  say: ({ craft, logged }) => ({
+  say: ({ craft, logged, practising }) => ({
     title:
       logged === 0
         ? `${craft} is new to you`
         : `${capital(count(logged))} ${plural(logged, 'outing')} with ${craft} so far`,
-    text: 'A short shakedown without tackle shows what this boat does: loading, launching, getting back in, pumping out.',
+    text: practising
+      ? 'To practise, close in: loading, launching and landing, tipping over and getting back in, pumping out.'
+      : 'A short shakedown without tackle shows what this boat does: loading, launching, getting back in, pumping out.',
   }),
+  repairs: () => [{ do: 'shakedown' }],
   otherwise: () => 'Make this one a shakedown, close in and without tackle; or accept it with a reason.',
 });
 

@@ -10,6 +10,7 @@ import {
   shutWhy,
 } from '../../holding/anchorSheet';
 import { POLE_STREAM_MPS, pole, stakePoles } from '../../holding/pole';
+import type { Item } from '../../documents/item';
 import type { Repair } from '../../editing/repair';
 import type { KindId } from '../../catalog/gear/kinds';
 import { amount, inWords } from '../../units/amount';
@@ -197,6 +198,17 @@ const poleNoHold = rule({
 
 /** Waves from which a boat made fast to something that does not move is jerked, m. Rule of thumb. */
 const JERKED_M = 0.4;
+/** A line so long gives enough in waves, m. Rule of thumb. */
+const GIVES_FROM_M = 2;
+function givesM({ attributes: { rodeM } }: Item): boolean {
+  return (rodeM ?? 0) >= GIVES_FROM_M;
+}
+/** What one makes fast with, where no anchor is aboard; null: nobody means to. */
+function hookFor({ ground: { aboard, area }, outward }: Pick<Context, 'ground' | 'outward'>): Item | null {
+  const anchored = aboard.some(({ item }) => anchorOf(item) !== null);
+  if (anchored || !area || !outward.techniques.includes('anchored bait')) return null;
+  return aboard.find(({ item }) => item.kind === 'structure-hook')?.item ?? null;
+}
 /** Made fast to a pile, a buoy or a wreck's line: a way of holding of its own, and never more in stream than an anchor. */
 const madeFast = rule({
   code: 'made-fast',
@@ -204,10 +216,13 @@ const madeFast = rule({
   station: 'workings',
   sheet: 'anchor',
   measure: 'm/s',
-  find: ({ ground: { aboard, area }, day: { spot, hs }, outward: brief, workings }) => {
-    const hook = aboard.find(({ item }) => item.kind === 'structure-hook')?.item;
-    const anchored = aboard.some(({ item }) => anchorOf(item) !== null);
-    if (!hook || anchored || !area || !brief.techniques.includes('anchored bait')) return [];
+  find: (context) => {
+    const {
+      day: { spot, hs },
+      workings,
+    } = context;
+    const hook = hookFor(context);
+    if (!hook) return [];
     const streamMps = Math.max(0, ...spot.map((hour) => hour.streamMps));
     const letsGo = hook.qualities.includes('release') && hook.qualities.includes('buoyed');
     const why =
@@ -217,21 +232,20 @@ const madeFast = rule({
           ? ('beam' as const)
           : streamMps >= STREAM_CARE_MPS && !letsGo
             ? ('gear' as const)
-            : (hs?.value ?? 0) > JERKED_M
+            : (hs?.value ?? 0) > JERKED_M && !(letsGo && givesM(hook) && workings.alignment !== 'beam')
               ? ('waves' as const)
-              : ('leave' as const);
-    const level = why === 'leave' ? ('note' as const) : why === 'waves' ? ('mind' as const) : ('stop' as const);
-    const basis = why === 'leave' || why === 'waves' ? ('judgement' as const) : ('physics' as const);
+              : null;
+    if (why === null) return [];
+    const level = why === 'waves' ? ('mind' as const) : ('stop' as const);
+    const basis = why === 'waves' ? ('judgement' as const) : ('physics' as const);
     const facts = { hook: hook.name, why, streamMps, hsM: hs?.value ?? 0, led: workings.alignment };
     return [{ level, basis, extent: Math.max(streamMps, hs?.value ?? 0), facts }];
   },
   say: ({ hook, why, streamMps, hsM, led }) => ({
     title:
-      why === 'leave'
-        ? `${hook}: made fast, by leave of whoever owns it`
-        : why === 'waves'
-          ? `${amount(hsM, 'm')} of waves jerk a boat that is made fast`
-          : `Not made fast in ${amount(streamMps, 'm/s', 2)} of stream`,
+      why === 'waves'
+        ? `${amount(hsM, 'm')} of waves jerk a boat that is made fast`
+        : `Not made fast in ${amount(streamMps, 'm/s', 2)} of stream`,
     text:
       why === 'stream'
         ? `From ${amount(1, 'm/s')} of stream what holds a small boat pulls it under; a fixed thing gives less than an anchor.`
@@ -248,22 +262,43 @@ const madeFast = rule({
   ],
 });
 
+/** Who owns what one makes fast to is asked: a mark, a mooring or a rig may not be used by everybody. */
+const madeFastLeave = rule({
+  code: 'made-fast-leave',
+  reads: ['ground', 'outward'],
+  station: 'workings',
+  sheet: 'anchor',
+  measure: 'whether',
+  find: (context) => {
+    const hook = hookFor(context);
+    return hook ? [{ level: 'mind', basis: 'judgement', extent: 1, facts: { hook: hook.name } }] : [];
+  },
+  say: ({ hook }) => ({
+    title: `${hook}: may one make fast there?`,
+    text: 'Ask whoever owns it, or the harbour. Marks, moorings and works are often closed to others, and a boat made fast to one may be fined or run down.',
+  }),
+  repairs: () => [withoutAnchor],
+  otherwise: () => 'Ask, and answer it with whose permission you have.',
+});
+
 /** Faster than wanted by so much it is told, and minded. */
 const DRIFT_TOLD = 1.5;
+const DRIFT_UNSLOWED = 1.25;
 const DRIFT_MINDED = 2.5;
 /** The drift by its own sum, with the drogue that is aboard, against what is wanted. */
 const driftFast = rule({
   code: 'drift-fast',
-  reads: ['jigs', 'outward', 'workings', 'needs'],
+  reads: ['jigs', 'outward', 'workings', 'drogueM'],
   station: 'workings',
   sheet: 'drift',
   measure: 'm/s',
-  // With nothing aboard to slow the boat, the need says it.
-  find: ({ jigs, outward: brief, workings: { targetDriftMps }, needs }) => {
-    if (!brief.techniques.includes('drifting') || needs.some(({ id, met }) => id === 'hold-boat' && !met)) return [];
+  find: ({ jigs, outward: brief, workings: { targetDriftMps }, drogueM }) => {
+    if (!brief.techniques.includes('drifting')) return [];
     const worst = jigs.toSorted((a, b) => b.driftMps - a.driftMps)[0];
-    if (!worst || worst.driftMps < targetDriftMps * DRIFT_TOLD) return [];
-    const level = worst.driftMps >= targetDriftMps * DRIFT_MINDED ? ('mind' as const) : ('note' as const);
+    // Where a drogue would slow it and none is aboard, less is enough to be told.
+    const unslowed = drogueM === null;
+    if (!worst || worst.driftMps < targetDriftMps * (unslowed ? DRIFT_UNSLOWED : DRIFT_TOLD)) return [];
+    const level = unslowed || worst.driftMps >= targetDriftMps * DRIFT_MINDED ? ('mind' as const) : ('note' as const);
     const facts = { driftMps: worst.driftMps, at: worst.hour.clock, wantedMps: targetDriftMps };
     return [{ level, basis: 'physics', extent: worst.driftMps, facts }];
   },
@@ -281,5 +316,6 @@ export const holdingRules = [
   anchorNoRelease,
   poleNoHold,
   madeFast,
+  madeFastLeave,
   driftFast,
 ] as const;

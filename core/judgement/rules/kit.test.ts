@@ -180,8 +180,10 @@ describe('a party', () => {
 describe('one thing with many jobs', () => {
   const cup = outings.find((one) => one.id === 'mere-cup-day') ?? ready;
   it('is told where the only call for help is also a camera that counts', () => {
-    const alone = withItem(cup, 'radio', 0);
+    const bare = withItem(cup, 'radio', 0);
+    const alone = withItem(bare, 'action-cam', 0);
     expect(find('one-thing-many-jobs', alone)?.level).toBe('mind');
+    expect(find('one-thing-many-jobs', bare), 'a camera beside it').toBeNull();
     expect(find('one-thing-many-jobs', cup), 'a radio beside it').toBeNull();
     expect(find('one-thing-many-jobs', brief({ trip: 'still-water' }, alone)), 'no competition').toBeNull();
   });

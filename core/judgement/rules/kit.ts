@@ -211,7 +211,8 @@ const oneThingManyJobs = rule({
     const jobs = (['photograph', 'hour', 'navigate'] as const).filter((id) =>
       counting(id).some(({ itemId }) => itemId === call.itemId),
     );
-    if (!jobs.includes('photograph')) return [];
+    // A second camera takes that from it.
+    if (!jobs.includes('photograph') || counting('photograph').length > 1) return [];
     return [{ level: 'mind', basis: 'judgement', extent: jobs.length + 1, facts: { item: call.name } }];
   },
   say: ({ item }) => ({

@@ -4,7 +4,7 @@ import type { Aboard } from '../../documents/references';
 import { addDays, daysBetween } from '../../units/time';
 import { amount } from '../../units/amount';
 import { capital, count, dayWords } from '../../units/words';
-import { adding, rodsAshore } from '../candidates';
+import { adding, fewerRods, rodsAshore } from '../candidates';
 import { rule } from '../rule';
 
 /** A rule pack unchecked for longer says so, and what people call a month of days. */
@@ -91,6 +91,7 @@ const rodsOverRule = rule({
   }),
   repairs: ({ rods, most, withPermission }, context) => [
     ...(withPermission === null ? [] : adding(context, ['second-rod-permit'])),
+    ...fewerRods(context, rods - most),
     ...rodsAshore(context, rods - most),
   ],
   otherwise: () => 'Fewer rods, or the permission for more.',

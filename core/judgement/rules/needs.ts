@@ -11,6 +11,7 @@ import { moving, putting, puttingEach, wearing, wearingIt } from '../stowRepairs
 import { again } from './stowTold';
 import { kinds } from '../../catalog/gear/kinds';
 import type { Item } from '../../documents/item';
+import { HOOK_CUTTER } from '../../catalog/species/handling';
 import { catalogue } from '../../needs/catalogue';
 import { personalNeeds } from '../../needs/company';
 import type { JudgedNeed } from '../../needs/match';
@@ -79,6 +80,7 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
     if (contact && contact.name !== '') list.push({ do: 'set-contact', ...contact });
     list.push({ do: 'set-alarm', alarmAt: shiftClock(context.brief.homeAt, HELP_AFTER_MIN) });
   }
+  if (needId === 'get-back-in') list.push({ do: 'shakedown' });
   if (needId === 'be-seen-night') list.push(...outOfTheDark(context));
   if (needId === 'rod-retention') list.push(...rodsAshore(context, want - have));
   return list;
@@ -175,6 +177,10 @@ const toldOf = rememberFor((need: JudgedNeed): Told<Unmet>[] => {
     : [{ ...level, extent: need.want - need.counted, subject: need.id, facts: unmetFacts(need) }];
 });
 
+/** The cutter that is told by its own need is not told again. */
+function lacksCutterAlone({ id, lacking }: JudgedNeed): boolean {
+  return id === 'unhook' && lacking.length === 1 && lacking[0] === HOOK_CUTTER;
+}
 const anchorGearNeeds: readonly NeedId[] = ['anchor-trolley', 'anchor-release'];
 
 const needUnmet = rule({
@@ -186,7 +192,13 @@ const needUnmet = rule({
   // Release, float and trolley that shut an anchorage are told with that Stop.
   find: ({ needs, anchorage }) => {
     const shut = anchorage?.hours.some(({ leave }) => leave.may === 'no' && leave.why === 'gear') ?? false;
-    return needs.filter(({ id, met }) => !met && !(shut && anchorGearNeeds.includes(id))).flatMap(toldOf);
+    const cutterWanted = needs.some(({ id, met }) => id === 'cut-hook' && !met);
+    return needs
+      .filter(
+        (need) =>
+          !need.met && !(shut && anchorGearNeeds.includes(need.id)) && !(cutterWanted && lacksCutterAlone(need)),
+      )
+      .flatMap(toldOf);
   },
   say: (facts: Unmet) => ({
     title: unmetTitle(facts),

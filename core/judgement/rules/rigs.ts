@@ -78,9 +78,11 @@ const rigWeak = rule({
   ...inWorkings,
   measure: 'kg',
   find: ({ builtRigs }) =>
-    eachRig(builtRigs, 'mind', ({ weakest, parts }) => {
+    eachRig(builtRigs, 'mind', ({ weakest, parts, leader, rod }) => {
       const leaderKg = parts.find((part) => part.role === 'leader')?.strengthKg;
       if (!weakest || leaderKg === undefined || weakest.role === 'leader' || parts.length < 2) return null;
+      // A leader for teeth is as thick as the teeth ask, and a fly line is not what a fish is held by.
+      if (weakest.role === 'main' && (leader?.qualities.includes('bites') || isFly(rod))) return null;
       const { role, name: part, strengthKg } = weakest;
       return { extent: leaderKg - strengthKg + A_LITTLE, facts: { role, part, strengthKg, leaderKg } };
     }),
@@ -100,6 +102,11 @@ const rigWeak = rule({
       : leaders(context, leaderKg).map((item) => setRig(rigId, { leaderId: item.id }, `use ${item.name}`)),
 });
 
+/** A fly outfit is whole: the line is cast by its own weight, and backing runs behind it. */
+function isFly(rod: Item | null): boolean {
+  return rod?.kind === 'fly-rod';
+}
+
 const rigOverRod = rule({
   code: 'rig-over-rod',
   reads: ['builtRigs'],
@@ -108,7 +115,7 @@ const rigOverRod = rule({
   find: ({ builtRigs }) =>
     eachRig(builtRigs, 'mind', ({ rod, main }) => {
       const [rodKg, mainKg] = [rod?.attributes.breakKg, main?.attributes.breakKg];
-      if (!rod || rodKg === undefined || mainKg === undefined || mainKg <= rodKg) return null;
+      if (!rod || isFly(rod) || rodKg === undefined || mainKg === undefined || mainKg <= rodKg) return null;
       return { extent: mainKg - rodKg, facts: { rod: rod.name, mainKg, rodKg } };
     }),
   say: ({ rig, rod, mainKg, rodKg }) => ({
@@ -226,8 +233,8 @@ const rigSpool = rule({
   measure: 'm',
   find: ({ builtRigs, places }) => {
     const runM = Math.max(0, ...places.targets.map((one) => one.runM));
-    return eachRig(builtRigs, 'mind', ({ spoolM }) =>
-      spoolM !== null && spoolM < runM * SPOOL_TIMES
+    return eachRig(builtRigs, 'mind', ({ spoolM, rod }) =>
+      spoolM !== null && !isFly(rod) && spoolM < runM * SPOOL_TIMES
         ? { extent: runM * SPOOL_TIMES - spoolM, facts: { spoolM, runM } }
         : null,
     );

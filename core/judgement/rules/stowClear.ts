@@ -1,3 +1,4 @@
+import type { Zone } from '../../documents/boatParts';
 import { isHard, isRod, isSharp, statesOf } from '../../catalog/gear/stowing';
 import { kinds } from '../../catalog/gear/kinds';
 import { seatOf } from '../../boat/build';
@@ -8,9 +9,9 @@ import { capital, count, listed, plural } from '../../units/words';
 import { type Mode, modeWords } from '../../vocabulary/stow';
 import type { FindingLevel } from '../../vocabulary/levels';
 import { rule } from '../rule';
-import { bagging, covering, layingFlat, moving, putting } from '../stowRepairs';
+import { bagging, covering, layingFlat, moving, movingAll, putting } from '../stowRepairs';
 import { isRough } from '../../exposures/rough';
-import { HIGH_M, named, again, noteOf, toldOf } from './stowTold';
+import { idsOf, byHand, HIGH_M, named, again, noteOf, toldOf } from './stowTold';
 
 /** So much standing area is worth a word, m², in this much wind. */
 const WINDAGE_M2 = 0.45;
@@ -109,7 +110,7 @@ const clear = rule({
       ...tell('net', besideNet, 'note'),
       ...tell('cast', behind, behind.some(({ one }) => isRod(one.item.kind)) ? 'mind' : 'note'),
       ...tell('sweep', sweep, 'mind'),
-      ...tell('knees', knees, 'note'),
+      ...tell('knees', knees, byHand(knees) ? 'mind' : 'note'),
       ...tell('fly line', line, 'note'),
     ];
   },
@@ -149,18 +150,10 @@ const clear = rule({
   repairs: ({ what, thingIds, side }, context) => {
     const list = again(context, 'fish', thingIds);
     const flat = list.every(({ one }) => statesOf(one.item.kind)) ? layingFlat(context, 'fish', list) : [];
-    const elsewhere = list
-      .slice(0, 2)
-      .flatMap((placed) =>
-        moving(
-          context,
-          'fish',
-          placed,
-          (zone) => (what === 're-entry' ? zone.side !== side : zone.kind !== 'cockpit floor'),
-          3,
-        ),
-      );
-    return what === 'cast' || what === 'net' ? [...flat, ...elsewhere] : [...elsewhere, ...flat];
+    const away = (zone: Zone) => (what === 're-entry' ? zone.side !== side : zone.kind !== 'cockpit floor');
+    const elsewhere = list.slice(0, 2).flatMap((placed) => moving(context, 'fish', placed, away, 3));
+    const all = movingAll(context, 'fish', list, away, what === 're-entry' ? 'on the other side' : 'out of the way');
+    return what === 'cast' || what === 'net' ? [...flat, ...elsewhere, ...all] : [...elsewhere, ...all, ...flat];
   },
 });
 const LONG_M = 0.5;
@@ -229,9 +222,9 @@ function isShut(plan: StowPlan, id: string): boolean {
   return box !== undefined && box.one.item.kind !== 'crate';
 }
 
+const TALL_M = 1.2;
 const highThings = rule({
   code: 'stow-high',
-  notes: true,
   reads: ['plan', 'day', 'outward'],
   station: 'stow',
   placing: true,
@@ -246,15 +239,18 @@ const highThings = rule({
       things: named(high),
       many: high.length,
       area,
-      thingIds: [] as string[],
+      thingIds: idsOf(high.filter((placed) => !isRod(placed.one.item.kind))),
       windMps: day.wind?.value ?? null,
     };
-    return [{ level: 'note', basis: 'physics', extent: area, facts }];
+    // Who stands under a mast is tipped by it.
+    const tips = brief.standing && high.some((placed) => topOver(placed) > TALL_M);
+    return [{ level: tips ? 'mind' : 'note', basis: 'physics', extent: area, facts }];
   },
   say: ({ things, many, area }) => ({
     title: `${capital(count(many))} ${plural(many, 'thing')} standing high`,
     text: `${things}: ${amount(area, 'm²', 2)} for the wind, and weight up where it tips. What is not in use lies flat.`,
   }),
+  repairs: ({ thingIds }, context) => layingFlat(context, 'fish', again(context, 'fish', thingIds)),
 });
 
 const quiet = rule({

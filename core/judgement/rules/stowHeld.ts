@@ -14,7 +14,7 @@ import { type Mode } from '../../vocabulary/stow';
 import type { FindingLevel } from '../../vocabulary/levels';
 import type { Context } from '../context';
 import { rule } from '../rule';
-import { moving, tying, wearing } from '../stowRepairs';
+import { moving, movingAll, tying, wearing } from '../stowRepairs';
 import { quieter } from '../../needs/need';
 import { type AfloatPlan, named, idsOf, inMode, afloatPlans, again, byZone, byHand, toldOf } from './stowTold';
 
@@ -201,16 +201,19 @@ const leashes = rule({
           title: `${eye} holds ${count(many)} leashes`,
           text: `It is made for ${count(takes)}: ${things}. A ring there doubles it.`,
         },
-  repairs: ({ thingIds, mode }, context) => {
+  repairs: ({ thingIds, mode, many, takes }, context) => {
     const list = again(context, mode, thingIds);
     return [
+      // As many as are too many, to where there is room.
+      ...tying(context, mode, list.slice(takes - many)),
+      ...movingAll(context, mode, list.slice(takes - many), (zone) => zone.cord, 'under a cord'),
       ...list.slice(-1).flatMap((placed) => tying(context, mode, [placed])),
       ...list.slice(-2).flatMap((placed) => moving(context, mode, placed, (zone) => zone.cord, 2)),
     ];
   },
 });
 
-/** Alone, or out of reach of shore, one way to call is on the body: the boat may go without one. */
+/** Alone, one way to call is on the body in every mode afloat: the boat may go without one. In company one within a twist will do. */
 const callNotWorn = rule({
   code: 'call-not-worn',
   reads: ['needs', 'plan', 'plans', 'day'],
@@ -218,35 +221,35 @@ const callNotWorn = rule({
   placing: true,
   measure: 'whether',
   find: (context) => {
-    const { needs, plan, day } = context;
+    const { needs, day } = context;
     const need = needs.find(({ id }) => id === 'call-for-help');
-    const counted =
-      need?.means.flatMap((means) =>
-        means.by === 'item' && means.shortfall === null ? (plan?.byId.get(means.itemId) ?? []) : [],
-      ) ?? [];
-    if (!need?.met || counted.length === 0 || counted.some(({ lies }) => lies.in === 'body')) return [];
+    if (!need || need.unmet === null || !day.solo) return [];
     // Where a capsize takes every one of them, it is told as that.
     if (rollLosses(context).some((loss) => loss.need.id === need.id)) return [];
-    const facts = {
-      ...toldOf(counted),
-      where: listed([...new Set(counted.map(({ lies }) => sayLies(lies)))]),
-      solo: day.solo,
-    };
-    return [
-      {
-        level: need.unmet === 'stop' && day.solo ? ('stop' as const) : ('mind' as const),
-        basis: 'judgement' as const,
-        extent: 1,
-        facts,
-      },
-    ];
+    const ids = need.means.flatMap((means) =>
+      means.by === 'item' && (means.shortfall === null || means.shortfall.code === 'same-container')
+        ? [means.itemId]
+        : [],
+    );
+    for (const { mode, plan } of afloatPlans(context)) {
+      const counted = ids.flatMap((id) => plan.byId.get(id) ?? []);
+      if (counted.length === 0 || counted.some(({ lies }) => lies.in === 'body')) continue;
+      const facts = {
+        needId: need.id,
+        ...toldOf(counted),
+        where: listed([...new Set(counted.map(({ lies }) => sayLies(lies)))]),
+        mode,
+      };
+      return [{ level: need.unmet, basis: 'judgement' as const, extent: 1, facts }];
+    }
+    return [];
   },
-  say: ({ things, many, where, solo }) => ({
+  say: ({ things, many, where, mode }) => ({
     title: 'No way to call is on you',
-    text: `${things} ${where === '' ? '' : `(${where}) `}${many === 1 ? 'stays' : 'stay'} with the boat when you do not. ${solo ? 'Alone, one' : 'One'} of them hangs on you.`,
+    text: `${things} ${where === '' ? '' : `(${where}${inMode(mode)}) `}${many === 1 ? 'stays' : 'stay'} with the boat when you do not. Alone, one of them hangs on you.`,
   }),
-  repairs: ({ thingIds }, context) =>
-    again(context, 'fish', thingIds).flatMap((placed) => wearing(context, 'fish', [placed])),
+  repairs: ({ thingIds, mode }, context) =>
+    again(context, mode, thingIds).flatMap((placed) => wearing(context, mode, [placed])),
   otherwise: () => 'A clip or a pocket on the jacket for it.',
 });
 

@@ -158,7 +158,8 @@ function wantsDry({ one: { item } }: Placed, mode: Mode, rough: boolean, salt: b
   const { wet } = kinds[item.kind];
   const own = item.qualities.includes('waterproof');
   if (wet === 'never') return own ? (mode === 'run' && rough ? 'splash' : null) : 'sealed';
-  if (isFixed(item.kind)) return null;
+  // What is fixed and stands the spray is taken off, or bagged, where waves break over it.
+  if (isFixed(item.kind)) return rough && mode !== 'run' && wet === 'splash' && !own ? 'splash' : null;
   if (isBattery(item.kind) && salt) return own ? null : 'splash';
   return wet === 'splash' && rough && !own ? 'splash' : null;
 }
@@ -181,7 +182,9 @@ const wet = rule({
       });
       for (const { one } of things) told.add(one.item.id);
       return byZone(things).map(({ zone, things: list }) => {
-        const spoiled = list.some(({ one }) => kinds[one.item.kind].wet === 'never' || isBattery(one.item.kind));
+        const spoiled = list.some(
+          ({ one }) => kinds[one.item.kind].wet === 'never' || isBattery(one.item.kind) || isFixed(one.item.kind),
+        );
         const facts = {
           zone: zone.name,
           dry: zone.dryness,

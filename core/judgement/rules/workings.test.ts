@@ -403,19 +403,18 @@ describe('a boat made fast to something that does not move', () => {
     items: [...refs.items, newItem('hook', 'structure-hook', change)],
   });
   const hooked = withItem({ ...still, loadout: [] }, 'hook', 1);
-  it('is told by stream and gear: by leave, with a release, never past an anchor’s own limit', () => {
+  it('is told by stream and gear, and always asks whose it is', () => {
     const level = (streamMps: number, change: Partial<Item> = {}) =>
-      find('made-fast', hooked, withHook(mere(streamMps), change))?.level;
-    expect(level(0.2)).toBe('note');
-    expect(level(0.6)).toBe('note');
+      find('made-fast', hooked, withHook(mere(streamMps), change))?.level ?? null;
+    expect([0.2, 0.6, 0.99].map((mps) => level(mps))).toEqual([null, null, null]);
     expect(level(0.6, { qualities: [] })).toBe('stop');
     expect(level(1)).toBe('stop');
-    expect(level(0.99)).toBe('note');
+    expect(find('made-fast-leave', hooked, withHook(mere(0.2)))?.level).toBe('mind');
   });
   it('is led to bow or stern where the stream would roll it', () => {
     const beam = { ...hooked, workings: { ...hooked.workings, alignment: 'beam' as const } };
     expect(find('made-fast', beam, withHook(mere(0.3)))?.level).toBe('stop');
-    expect(find('made-fast', beam, withHook(mere(0.29)))?.level).toBe('note');
+    expect(find('made-fast', beam, withHook(mere(0.29)))).toBeNull();
     expect(find('made-fast', beam, withHook(mere(0.3)))?.repairs[0]).toEqual({ do: 'set-alignment', alignment: 'bow' });
   });
   it('is minded in waves that jerk it, and is no matter with an anchor out', () => {
@@ -423,8 +422,11 @@ describe('a boat made fast to something that does not move', () => {
       ...hooked,
       conditions: { ...hooked.conditions, hours: hooked.conditions.hours.map((hour) => ({ ...hour, waveM: 0.5 })) },
     };
-    expect(find('made-fast', rough, withHook(mere(0)))?.level).toBe('mind');
-    expect(find('made-fast', withItem(hooked, 'anchor', 1), withHook(mere(0.2)))).toBeNull();
+    const rigid = withHook(mere(0), { attributes: { rodeM: 0.6 } });
+    expect(find('made-fast', rough, rigid)?.level).toBe('mind');
+    expect(find('made-fast', rough, withHook(mere(0))), 'a long line gives').toBeNull();
+    expect(find('made-fast', withItem(hooked, 'anchor', 1), rigid)).toBeNull();
+    expect(find('made-fast-leave', withItem(hooked, 'anchor', 1), rigid)).toBeNull();
   });
 });
 
