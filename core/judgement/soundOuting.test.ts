@@ -4,16 +4,12 @@ import { often, runs } from '../../scripts/testRuns';
 import { kinds } from '../catalog/gear/kinds';
 import { speciesTable } from '../catalog/species/species';
 import { demo } from '../demo/demo';
-import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
 import type { References } from '../documents/references';
-import { newItem } from '../editing/newItem';
 import { withItem } from '../editing/edit';
-import { bettered } from '../needs/purchaseOptions';
-import { propose } from '../provisioning/propose';
-import { purchases } from '../provisioning/shopping';
 import { noAnswers } from '../walkround/answers';
 import { assess } from './assess';
+import { completed } from './completed';
 import { sayFinding } from './allRules';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
@@ -94,22 +90,6 @@ const kindDay = fc
     };
   });
 
-const asked = (kind: Item['kind'], id: string, quantity: number, lacks: Parameters<typeof bettered>[1][]): Item =>
-  lacks.reduce((one, lack) => bettered(one, lack) ?? one, newItem(id, kind, { quantity }));
-/** The outing with everything it asks for bought in a shop and proposed from there, as often as one thing brings the want of another. */
-function completed(outing: Outing): { outing: Outing; refs: References } {
-  let refs: References = { ...references, items: [] };
-  let laden = outing;
-  for (let round = 0; round < 5; round += 1) {
-    const bought = purchases(propose(laden, refs, noAnswers, now).missing, null).map(
-      ({ kind, pieces, asked: lacks }, i) => asked(kind, `bought-${round}-${i}`, pieces, lacks),
-    );
-    refs = { ...refs, items: [...refs.items, ...bought] };
-    for (const { itemId, quantity } of propose(laden, refs, noAnswers, now).add)
-      laden = withItem(laden, itemId, quantity);
-  }
-  return { outing: laden, refs };
-}
 const loud = (outing: Outing, refs: References) =>
   assess(outing, refs, noAnswers, now, { withRepairs: false }).findings.filter(({ level }) => level !== 'note');
 
@@ -123,7 +103,7 @@ describe('a sound outing', () => {
     () => {
       fc.assert(
         fc.property(kindDay, (day) => {
-          const { outing, refs } = completed(day);
+          const { outing, refs } = completed(day, references, now);
           const said = loud(outing, refs)
             .filter(({ key }) => !notOfTheKit.test(key))
             .map(({ facts, level }) => `${level} ${sayFinding(facts).title}: ${sayFinding(facts).text}`);
@@ -139,7 +119,7 @@ describe('a sound outing', () => {
     () => {
       fc.assert(
         fc.property(kindDay, fc.nat(1000), (day, pick) => {
-          const { outing, refs } = completed(day);
+          const { outing, refs } = completed(day, references, now);
           const before = assess(outing, refs, noAnswers, now, { withRepairs: false });
           const byThings = before.needs.filter(
             ({ met, level, means }) =>

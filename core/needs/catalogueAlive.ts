@@ -341,7 +341,9 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     disqualify: ({ item }, { exposures: { waterC }, aboard }) => {
       if (item.kind !== 'wetsuit' || waterC === null) return null;
       const fromC = warmFrom(item, aboard);
-      return waterC + 1e-9 < fromC ? { code: 'too-thin', mm: usualFigure(item, 'neopreneMm'), fromC } : null;
+      if (waterC + 1e-9 >= fromC) return null;
+      const mm = usualFigure(item, 'neopreneMm');
+      return { code: 'too-thin', mm, fromC, wantMm: mm + Math.ceil((fromC - waterC) / C_PER_MM - 1e-9) };
     },
     alsoBy: wornWithWetsuit,
   },

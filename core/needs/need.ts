@@ -131,8 +131,8 @@ export type Shortfall =
         | 'in-other-boat';
     }
   | { code: 'wrong-bottom'; bottom: string }
-  /** A wetsuit, and the water from which it is warm enough, °C. */
-  | { code: 'too-thin'; mm: number; fromC: number }
+  /** A wetsuit, the water from which it is warm enough, °C, and what would be thick enough here. */
+  | { code: 'too-thin'; mm: number; fromC: number; wantMm: number }
   | { code: 'out-of-date'; on: string }
   /** It is aboard, and lies where it does not serve. */
   | ({ code: 'out-of-place'; want: Where; on: BodyPart | null; mode: Mode } & Pick<

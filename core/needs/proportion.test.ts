@@ -160,7 +160,7 @@ describe('what an unmet need is worth, by situation', () => {
       ).toContainEqual({ because: 'newtons', newtons: 50 });
   });
   it('a wetsuit of 3 mm', () => {
-    const thin: Shortfall[] = [{ code: 'too-thin', mm: 3, fromC: 15 }];
+    const thin: Shortfall[] = [{ code: 'too-thin', mm: 3, fromC: 15, wantMm: 5 }];
     expect(['C', 'F', 'N', 'Q'].map((column) => partly('immersion-clothing', column, thin))).toEqual([
       ...['mind', 'mind', 'note', 'mind'],
     ]);

@@ -33,6 +33,8 @@ const qualityFor: Partial<Record<Shortfall['code'], QualityId>> = {
   'bites-through': 'bites',
 };
 
+/** No thicker wetsuits are sold, mm. */
+export const THICKEST_MM = 7;
 /** The same thing without that lack, as one may ask for it in a shop; null: no purchase of the kind is the remedy. */
 export function bettered(item: Item, lack: Shortfall): Item | null {
   if (lack.code === 'too-little')
@@ -40,6 +42,8 @@ export function bettered(item: Item, lack: Shortfall): Item | null {
     return item.attributes[lack.attribute] === undefined
       ? null
       : { ...item, attributes: { ...item.attributes, [lack.attribute]: lack.want } };
+  if (lack.code === 'too-thin')
+    return lack.wantMm > THICKEST_MM ? null : { ...item, attributes: { ...item.attributes, neopreneMm: lack.wantMm } };
   if (lack.code === 'wrong-size') {
     const fits = lack.of === 'paddle' ? { lengthM: lack.wantM } : { fitFromKg: lack.bodyKg, fitToKg: lack.bodyKg };
     return { ...item, attributes: { ...item.attributes, ...fits } };

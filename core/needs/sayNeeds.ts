@@ -8,7 +8,7 @@ import { POLE_STREAM_MPS } from '../holding/pole';
 import { catalogue } from './catalogue';
 import type { NeedId } from '../vocabulary/needs';
 import { kinds } from '../catalog/gear/kinds';
-import type { PurchaseOption } from './purchaseOptions';
+import { type PurchaseOption, THICKEST_MM } from './purchaseOptions';
 import type { Level, Reason, Shortfall } from './need';
 import type { Means } from './match';
 import { amount, distance, mass, amountOnly } from '../units/amount';
@@ -123,7 +123,8 @@ const lacks: Say<Shortfall, 'code'> = {
   'alarm-early': () => 'the hour to call is before you are home',
   'wrong-technique': () => 'made for another technique',
   'bites-through': () => 'this fish bites through it',
-  'too-thin': ({ mm, fromC }) => `${amount(mm, 'mm', 0)} is for water from ${amount(fromC, '°C', 0)} up`,
+  'too-thin': ({ mm, fromC, wantMm }) =>
+    `${amount(mm, 'mm', 0)} is for water from ${amount(fromC, '°C', 0)} up; ${wantMm <= THICKEST_MM ? `${amount(wantMm, 'mm', 0)} wanted` : 'a drysuit is wanted'}`,
   'not-waterproof': () => 'not waterproof',
   'not-retained': () => 'neither floats nor is on a tether',
   'not-charged': () => 'does not hold its charge',

@@ -314,12 +314,18 @@ const rodsUp = rule({
       const facts = { ...toldOf(list), modes, why };
       return list.length === 0
         ? []
-        : [{ level: 'mind' as const, basis: 'judgement' as const, extent: list.length, subject: why, facts }];
+        : [
+            {
+              // What nobody put there is only called to mind.
+              level: byHand(list) ? ('mind' as const) : ('note' as const),
+              ...{ basis: 'judgement' as const, extent: list.length, subject: why, facts },
+            },
+          ];
     };
     return [...tell(surf, 'surf'), ...tell(river, day.rapids > 0 ? 'rapids' : 'branches')];
   },
-  say: ({ things, many, modes, why }) => ({
-    title: `${things} ${many === 1 ? 'stands' : 'stand'}, ${listed(modes.map((mode) => modeWords[mode]))}`,
+  say: ({ things, modes, why }) => ({
+    title: `Upright ${why === 'branches' ? 'under branches' : listed(modes.map((mode) => modeWords[mode]))}: ${things}`,
     text: {
       surf: 'A boat that broaches in the surf drives what stands into the sand, or into you. Flat and tied for the surf.',
       rapids: 'What stands is lost in a capsize, or spears somebody. Flat and tied for the rapids.',
@@ -331,9 +337,7 @@ const rodsUp = rule({
     const puts = each.flatMap((repair) => (repair.do === 'stow' ? repair.puts : []));
     const [first] = modes;
     const list = first ? again(context, first, thingIds) : [];
-    return puts.length > 0
-      ? [{ do: 'stow', puts, words: `Lay ${named(list)} flat for the ${why === 'surf' ? 'surf' : 'rapids'}` }]
-      : [];
+    return puts.length > 0 ? [{ do: 'stow', puts, words: `Lay ${named(list)} flat for the ${why}` }] : [];
   },
 });
 
