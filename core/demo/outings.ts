@@ -174,7 +174,7 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
       takenAt,
       waterC: 13,
       hours: hours(date, dawn, (h, day) => ({
-        windMps: 3 + Math.max(0, h) * 0.35 + day * 2.2,
+        windMps: 2 + Math.max(0, h) * 0.3 + day * 2.6,
         gustMps: 4.6 + Math.max(0, h) * 0.45 + day * 2.8,
         windFromDeg: 340 + day * 8,
         airC: 9 + 3 * Math.sin(((h + 1) * Math.PI) / 14),

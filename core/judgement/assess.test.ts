@@ -129,8 +129,9 @@ describe('findings, on both sides of their limits', () => {
       'mind',
     ],
     ['gusts', 'gust-over-limit', weather(ready, { gustMps: 11.1 }), weather(ready, { gustMps: 11 }), 'mind'],
-    ['thunder, some', 'thunder', weather(ready, { thunderPct: 10 }), weather(ready, { thunderPct: 9 }), 'mind'],
-    ['thunder, much', 'thunder', weather(ready, { thunderPct: 30 }), weather(ready, { thunderPct: 0 }), 'stop'],
+    ['thunder, little', 'thunder', weather(ready, { thunderPct: 15 }), weather(ready, { thunderPct: 14 }), 'note'],
+    ['thunder, some', 'thunder', weather(ready, { thunderPct: 30 }), weather(ready, { thunderPct: 0 }), 'mind'],
+    ['thunder, much', 'thunder', weather(ready, { thunderPct: 40 }), weather(ready, { thunderPct: 0 }), 'stop'],
     [
       'surf over one’s own limit',
       'surf-over-limit',

@@ -7,7 +7,7 @@ import { shiftClock } from '../units/time';
 import { noAnswers } from '../walkround/answers';
 import { sayFinding } from './allRules';
 import { assess } from './assess';
-import { completed } from './completed';
+import { completed } from '../provisioning/completed';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);

@@ -9,7 +9,7 @@ import type { References } from '../documents/references';
 import { withItem } from '../editing/edit';
 import { noAnswers } from '../walkround/answers';
 import { assess } from './assess';
-import { completed } from './completed';
+import { completed } from '../provisioning/completed';
 import { sayFinding } from './allRules';
 
 const now = Date.parse('2026-05-15T19:00:00Z');

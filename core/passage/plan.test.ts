@@ -121,10 +121,8 @@ describe('findings of the day and the way', () => {
   });
   it('fog on both sides of its limits', () => {
     expect(codes(weather(ready, { visibilityM: 1000 }))).toEqual([]);
-    expect(codes(weather(ready, { visibilityM: 999 })), 'in fog a second sound signal').toEqual([
-      'mind fog',
-      'mind need-unmet',
-    ]);
+    expect(codes(weather(ready, { visibilityM: 999 })), 'in fog a second sound signal').toEqual(['mind need-unmet']);
+    expect(codes(weather(ready, { visibilityM: 499 }))).toEqual(['mind fog', 'mind need-unmet']);
     expect(codes(weather(ready, { visibilityM: 199 }))).toEqual(['stop fog', 'mind need-unmet']);
   });
   it('wind against stream, where the fetch is long', () => {

@@ -104,13 +104,7 @@ describe('a proposal', () => {
         ? { ...item, condition: 'under repair' as const }
         : item,
     );
-    const icy = (one: Outing): Outing => ({
-      ...one,
-      conditions: one.conditions && {
-        ...one.conditions,
-        hours: one.conditions.hours.map((hour) => ({ ...hour, waterC: 5 })),
-      },
-    });
+    const icy = (one: Outing): Outing => ({ ...one, conditions: { ...one.conditions, waterC: 5 } });
     const gaps = propose(icy(dusk), { ...references, items }, noAnswers, now).missing;
     const gap = (id: Missing['needId']) => gaps.find((one) => one.needId === id);
     expect(gap('immersion-clothing')?.would.map((one) => one.kind)).toContain('drysuit');

@@ -4,15 +4,12 @@ import { amount, distance, inWords } from '../../units/amount';
 import { capital, count, duration, figure, listed, plural } from '../../units/words';
 import type { Context } from '../context';
 import { otherHours, otherLaunches, otherPlaces, outOfTheDark } from '../candidates';
+import { type Scale, onScale } from '../../needs/need';
 import { rule } from '../rule';
 import { type FindingLevel } from '../../vocabulary/levels';
 
-/** Thunder chance from which nobody launches, and from which it is minded, %. */
-const THUNDER_STOP_PCT = 30;
-const THUNDER_MIND_PCT = 10;
-/** Sight under which nobody launches, and under which it is minded, m. */
-const FOG_STOP_M = 200;
-const FOG_MIND_M = 1000;
+/** Chance of thunder from which it is told, minded, and nobody launches, %. */
+const THUNDER_PCT: Scale = { note: 15, mind: 30, stop: 40 };
 
 const thunder = rule({
   code: 'thunder',
@@ -20,8 +17,8 @@ const thunder = rule({
   station: 'brief',
   measure: '%',
   find: ({ day: { thunder: peak, launchAt } }) => {
-    if (launchAt === null || !peak || peak.value < THUNDER_MIND_PCT) return [];
-    const level: FindingLevel = peak.value >= THUNDER_STOP_PCT ? 'stop' : 'mind';
+    const level = launchAt === null || !peak ? null : onScale(peak.value, THUNDER_PCT);
+    if (!peak || level === null) return [];
     return [{ level, basis: 'physics', extent: peak.value, facts: { percent: peak.value, at: peak.at } }];
   },
   say: ({ percent, at }) => ({
@@ -242,7 +239,9 @@ const streamOverReach = rule({
   repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
 });
 
-/** Past the distance of one's own water a Mind, past that of the next a Stop: from there what is aboard decides for those who may. */
+/** Up to here a place is a little farther than one's own water, as a share of it. */
+const A_LITTLE_FARTHER = 1.5;
+/** A little past the distance of one's own water a Note, past that a Mind, past that of the next a Stop: from there what is aboard decides for those who may. */
 const farForReach = rule({
   code: 'far-for-reach',
   reads: ['day', 'places'],
@@ -252,8 +251,13 @@ const farForReach = rule({
   find: ({ day, places }) => {
     const reach = reachOfDay({ day, places });
     const metres = day.maxDistanceFromShoreM;
-    if (!reach || metres === null || metres <= reach.ceiling.shoreM) return [];
-    const level: FindingLevel = metres > reach.above.shoreM ? 'stop' : 'mind';
+    if (!reach || metres === null || metres <= reach.ceiling.shoreM * (1 + ESTIMATE_SLACK)) return [];
+    const level: FindingLevel =
+      metres > reach.above.shoreM * (1 + ESTIMATE_SLACK)
+        ? 'stop'
+        : metres > reach.ceiling.shoreM * A_LITTLE_FARTHER
+          ? 'mind'
+          : 'note';
     const { experience, steps, ceiling } = reach;
     return [
       {
@@ -272,43 +276,56 @@ const farForReach = rule({
   otherwise: () => 'A place nearer to ground, somebody who comes along, or not today.',
 });
 
-const GENTLE_MPS = 2;
+/** A wind off the shore from which it is told, and minded alone and in company, m/s; nearer to ground than this it drives nobody far, m. */
+const OFF_SHORE_MPS = { note: 2, mindAlone: 4, mind: 6 };
+const OFF_SHORE_FROM_M = 300;
 /** Told where nothing else speaks of it: off the shore a wind that feels like none grows with every stroke out. */
 const offshoreWind = rule({
   code: 'offshore-wind',
-  notes: true,
+  // It is told where a wind that passes the limit is not: what settles that is not kept back by it.
+  later: true,
   reads: ['day', 'places'],
   station: 'brief',
   measure: 'm/s',
+  slack: 0.5,
   find: ({ day, places }) => {
     const reach = reachOfDay({ day, places });
-    const { offshore, launchAt } = day;
-    if (launchAt === null || !offshore || offshore.value < GENTLE_MPS) return [];
+    const { offshore, launchAt, solo, maxDistanceFromShoreM: outM } = day;
+    if (launchAt === null || !offshore || (outM !== null && outM <= OFF_SHORE_FROM_M)) return [];
+    const level = onScale(offshore.value, {
+      note: OFF_SHORE_MPS.note,
+      mind: solo ? OFF_SHORE_MPS.mindAlone : OFF_SHORE_MPS.mind,
+    });
+    if (level === null) return [];
     if (reach && places.angler && worstHour(day.winds, 'windMps', places.angler.limits.windMps, reach)?.offshore)
       return [];
-    return [
-      { level: 'note', basis: 'physics', extent: offshore.value, facts: { mps: offshore.value, at: offshore.at } },
-    ];
+    return [{ level, basis: 'physics', extent: offshore.value, facts: { mps: offshore.value, at: offshore.at } }];
   },
   say: ({ mps, at }) => ({
     title: `The wind blows off the shore, ${amount(mps, 'wind')} at ${at}`,
     text: 'Calm at the launch, rougher with every stroke out, and the way home is against it. Whoever stops paddling drifts away from help.',
   }),
+  repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
 });
 
-/** Where boats pass close, nobody launches in a sight under this, m. */
-const FOG_BUSY_STOP_M = 500;
+/** Sight from which it is told, minded where boats pass or ground is far, and under which nobody launches far out or where boats pass close, m. */
+const FOG_M = { note: 1000, mind: 500, stop: 200 };
+/** How far from ground sight is minded, and how far it stops one, m. */
+const FOG_OUT_M = { mind: 300, stop: 1000 };
 const fog = rule({
   code: 'fog',
   reads: ['day'],
   station: 'brief',
   measure: 'm short of sight',
-  find: ({ day: { visibility, traffic } }) => {
-    if (visibility === null || visibility.value >= FOG_MIND_M) return [];
+  find: ({ day: { visibility, traffic, maxDistanceFromShoreM } }) => {
+    if (visibility === null || visibility.value >= FOG_M.note) return [];
     const { value, at } = visibility;
+    const outM = maxDistanceFromShoreM ?? Infinity;
     const busy = traffic === 'busy';
-    const level: FindingLevel = value < (busy ? FOG_BUSY_STOP_M : FOG_STOP_M) ? 'stop' : 'mind';
-    return [{ level, basis: 'judgement', extent: FOG_MIND_M - value, facts: { visibilityM: value, at, busy } }];
+    const stops = value < (busy ? FOG_M.mind : FOG_M.stop) && (busy || outM > FOG_OUT_M.stop);
+    const minds = value < FOG_M.mind && (traffic !== 'little' || outM > FOG_OUT_M.mind);
+    const level: FindingLevel = stops ? 'stop' : minds ? 'mind' : 'note';
+    return [{ level, basis: 'judgement', extent: FOG_M.note - value, facts: { visibilityM: value, at, busy } }];
   },
   say: ({ visibilityM, at, busy }) => ({
     title: `Visibility ${amount(visibilityM, 'm', 0)} at ${at}`,

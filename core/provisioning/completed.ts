@@ -4,8 +4,8 @@ import type { References } from '../documents/references';
 import { withItem } from '../editing/edit';
 import { newItem } from '../editing/newItem';
 import { bettered } from '../needs/purchaseOptions';
-import { propose } from '../provisioning/propose';
-import { purchases } from '../provisioning/shopping';
+import { propose } from './propose';
+import { purchases } from './shopping';
 import type { Instant } from '../units/time';
 import { noAnswers } from '../walkround/answers';
 
