@@ -31,8 +31,8 @@ type Reads = Pick<Context, 'afloat' | 'otherwiseAfloat'>;
 interface Lain {
   craft: Craft;
   now: Standing;
-  /** Of the steadiest hull that its drawing may stand for; null: it is known better. */
-  best: Standing | null;
+  /** Of the steadiest hull that its drawing may stand for, worked out where it decides; null: it is known better. */
+  best: () => Standing | null;
   stance: Stance;
   /** In which mode, and whether before the catch; null: as one fishes, with the catch aboard. */
   when: When | null;
@@ -51,8 +51,11 @@ function waysAfloat({ afloat, otherwiseAfloat }: Reads, asked: Stance | null = n
     const stance = asked ?? boat.seated;
     const held = boat.in(stance);
     if (!held || held.now === 'sinks') return [];
-    const best = boat.atBest(stance)?.now ?? null;
-    return [{ craft: held.craft, now: held.now, best: best === 'sinks' ? null : best, stance, when }];
+    const best = () => {
+      const now = boat.atBest(stance)?.now ?? null;
+      return now === 'sinks' ? null : now;
+    };
+    return [{ craft: held.craft, now: held.now, best, stance, when }];
   });
 }
 /** The worst of several by a figure; as one fishes where another is not worse by more than is felt. */
@@ -112,7 +115,7 @@ const trim = rule({
   slack: 0.2,
   find: (context) => {
     const held = worstOf(waysAfloat(context), ({ now }) => Math.abs(now.trimDeg), 0.2);
-    if (!held || goesOver(context) || Math.abs(held.now.trimDeg) <= TRIM_MIND_DEG) return [];
+    if (!held || Math.abs(held.now.trimDeg) <= TRIM_MIND_DEG || goesOver(context)) return [];
     const { trimDeg } = held.now;
     const facts = { craft: held.craft.name, trimDeg, when: held.when, calibrated: held.craft.inclined !== null };
     return [{ level: 'mind', basis: 'physics', extent: Math.abs(trimDeg), facts }];
@@ -146,9 +149,8 @@ const heel = rule({
     const held = worstOf(waysAfloat(context), ({ now }) => now.heelDeg ?? 0, 0.2);
     const heelDeg = held?.now.heelDeg ?? null;
     // What has no upright rest at all is told as that.
-    if (!held || heelDeg === null || goesOver(context)) return [];
-    const level = onScale(heelDeg, LIST_DEG);
-    if (level === null) return [];
+    const level = heelDeg === null ? null : onScale(heelDeg, LIST_DEG);
+    if (!held || heelDeg === null || level === null || goesOver(context)) return [];
     const facts = { craft: held.craft.name, heelDeg, when: held.when, calibrated: held.craft.inclined !== null };
     return [{ level, basis: 'physics', extent: heelDeg, facts }];
   },
@@ -177,7 +179,7 @@ const freeboard = rule({
   slack: 0.005,
   find: (context) => {
     const held = worstOf(waysAfloat(context), ({ now }) => -now.freeboardM, 0.005);
-    if (!held || goesOver(context)) return [];
+    if (!held) return [];
     const { freeboardM, massKg } = held.now;
     // A boat rides over a swell.
     const waveM = context.day.waveM ?? 0;
@@ -185,7 +187,7 @@ const freeboard = rule({
     const part = freeboardM / wantM;
     const level =
       part < LOW_SIDE.stop ? 'stop' : part < LOW_SIDE.mind ? 'mind' : part < LOW_SIDE.note * GRANTED ? 'note' : null;
-    if (level === null) return [];
+    if (level === null || goesOver(context)) return [];
     const facts = {
       craft: held.craft.name,
       freeboardM,
@@ -203,12 +205,6 @@ const freeboard = rule({
   otherwise: () => 'Less aboard, or a boat that carries more.',
 });
 
-/** The steepest water that the boat lies in, degrees of slope: breakers where they are crossed, else the sea while afloat. */
-function steepest(mode: Mode, { day }: Pick<Context, 'day'>, { beamM }: Craft): number {
-  const breaks = mode === 'launch' || mode === 'land' ? (day.breakerM ?? 0) : 0;
-  const sea = Math.max(0, ...day.seas.map((hour) => slopeDeg(hour.sea, beamM)));
-  return Math.max(sea, breaks > SURF_M ? breakerSlopeDeg(breaks) : 0);
-}
 interface Borne extends Lain {
   steady: Steadiness;
   level: FindingLevel | null;
@@ -217,13 +213,20 @@ interface Borne extends Lain {
 function borne(list: readonly Lain[], context: Pick<Context, 'day' | 'angler'>): Borne[] {
   const { angler } = context;
   if (!angler) return [];
+  const { seas, breakerM } = context.day;
+  const beamM = list[0]?.craft.beamM ?? 0;
+  // The steepest water it lies in: breakers where they are crossed, else the sea while afloat.
+  const seaDeg = Math.max(0, ...seas.map(({ sea }) => slopeDeg(sea, beamM)));
+  const breakerDeg = (breakerM ?? 0) > SURF_M ? breakerSlopeDeg(breakerM ?? 0) : 0;
   return list.map((one) => {
-    const waveDeg = steepest(one.when?.mode ?? 'fish', context, one.craft);
+    const crossed = one.when?.mode === 'launch' || one.when?.mode === 'land';
+    const waveDeg = Math.max(seaDeg, crossed ? breakerDeg : 0);
     const steady = steadinessOf(one.now, angler, one.stance, waveDeg);
     const level = onScale(steady.share, STEADY_SHARE);
-    if (level !== 'stop' || !one.best) return { ...one, steady, level };
-    const best = steadinessOf(one.best, angler, one.stance, waveDeg);
-    return { ...one, steady, level: best.share >= STEADY_SHARE.stop ? level : 'mind' };
+    const best = level === 'stop' ? one.best() : null;
+    if (!best) return { ...one, steady, level };
+    const { share } = steadinessOf(best, angler, one.stance, waveDeg);
+    return { ...one, steady, level: share >= STEADY_SHARE.stop ? level : 'mind' };
   });
 }
 function leastSteady(list: readonly Borne[]): Borne | null {
