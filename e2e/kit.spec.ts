@@ -176,21 +176,21 @@ test('what is owned and not written down yet goes into the locker and aboard in 
 test('a Mind is answered once for every outing on a water, and taken back', async ({ page }) => {
   await page.goto('/outings/zander-dusk/kit');
   const margin = page.getByRole('complementary', { name: 'Margin' });
-  const hands = margin.getByRole('listitem').filter({ hasText: 'Hands kept warm' });
+  const clothes = margin.getByRole('listitem').filter({ hasText: 'Dry clothes in a bag' });
   const unfold = () => margin.getByText(/settled by adding/).click();
   await unfold();
-  await hands.getByRole('button', { name: 'Accept, and say why' }).click();
-  await hands.getByLabel('Why you accept it').fill('Pogies are on the paddle');
-  await hands.getByLabel('Keep it for every outing on Hallow Mere').check();
-  await hands.getByRole('button', { name: 'Accept', exact: true }).click();
+  await clothes.getByRole('button', { name: 'Accept, and say why' }).click();
+  await clothes.getByLabel('Why you accept it').fill('A dry set waits at the boathouse');
+  await clothes.getByLabel('Keep it for every outing on Hallow Mere').check();
+  await clothes.getByRole('button', { name: 'Accept', exact: true }).click();
   await expect(page.getByText('Kept for Hallow Mere.')).toBeVisible();
-  await expect(margin).toContainText('Accepted for Hallow Mere: Pogies are on the paddle');
+  await expect(margin).toContainText('Accepted for Hallow Mere: A dry set waits at the boathouse');
   await visit(page, '/outings/perch-spring/kit');
-  await expect(margin).toContainText('Accepted for Hallow Mere: Pogies are on the paddle');
+  await expect(margin).toContainText('Accepted for Hallow Mere: A dry set waits at the boathouse');
   await margin.getByRole('button', { name: 'Take it back' }).click();
   await expect(page.getByText('Taken back for Hallow Mere.')).toBeVisible();
   await unfold();
-  await expect(hands.getByRole('button', { name: 'Accept, and say why' })).toBeVisible();
+  await expect(clothes.getByRole('button', { name: 'Accept, and say why' })).toBeVisible();
 });
 
 test('a figure that a judgement wants is asked where it says so, and answered there', async ({ page }) => {

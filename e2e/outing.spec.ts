@@ -67,14 +67,14 @@ test('a fault shuts the gate until it is answered anew; what is signed says what
   page,
 }) => {
   await page.goto('/outings/pollack-long-grey/kit');
-  await page.getByRole('button', { name: 'Leave ashore: Bow line, 4 m' }).click();
-  const mind = margin(page).getByRole('listitem').filter({ hasText: 'Bow or tow line' });
+  await page.getByRole('button', { name: 'Leave ashore: Drive leash' }).click();
+  const mind = margin(page).getByRole('listitem').filter({ hasText: 'Paddle and drive leashed' });
   await mind.getByRole('button', { name: 'Accept, and say why' }).click();
   await mind.getByRole('button', { name: 'Accept', exact: true }).click();
   await expect(mind.getByText('Say why, in a few words.')).toBeVisible();
-  await mind.getByLabel('Why you accept it').fill('A painter is spliced on');
+  await mind.getByLabel('Why you accept it').fill('A cord holds it to its well');
   await mind.getByRole('button', { name: 'Accept', exact: true }).click();
-  await expect(mind).toContainText('Accepted: A painter is spliced on');
+  await expect(mind).toContainText('Accepted: A cord holds it to its well');
   await kept(page);
 
   await page.getByRole('link', { name: /^Walk-round/ }).click();
@@ -108,7 +108,7 @@ test('a fault shuts the gate until it is answered anew; what is signed says what
   await expect(page.getByRole('heading', { name: 'Signed', exact: true })).toBeVisible();
   await page.keyboard.up('Space');
   await expect(page.getByText('Be back by')).toBeVisible();
-  await expect(page.getByText('Bow or tow line: A painter is spliced on')).toBeVisible();
+  await expect(page.getByText('Paddle and drive leashed: A cord holds it to its well')).toBeVisible();
 
   await page.getByRole('link', { name: /^Brief/ }).click();
   const fish = await openBlank(page, 'Which fish');

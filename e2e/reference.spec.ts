@@ -113,7 +113,7 @@ async function lookUpNeed(page: Page): Promise<void> {
   await expect(page.getByRole('status')).toHaveText('3 needs');
   await page.getByText('Dressed for the water').click();
   await expect(page.getByText('Without it: In water this cold, hands stop working')).toBeVisible();
-  await expect(page.getByText('What counts: a wetsuit from 12 °C, under that a drysuit.')).toBeVisible();
+  await expect(page.getByText(/^What counts: a drysuit, or a wetsuit of the thickness: 3 mm from 15 °C/)).toBeVisible();
   await expect(page.getByText(/^In the locker: .*Drysuit/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Limits' }).click();
   await expect(page.getByRole('row', { name: /^Advanced water · yours/ })).toContainText('10.7 m/s');
