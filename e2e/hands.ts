@@ -92,7 +92,13 @@ export class ThumbHand extends Hand {
     const margin = this.page.getByRole('dialog', { name: 'Margin' });
     await expect(margin).toBeVisible();
     await work();
-    if (await margin.isVisible()) await this.press(margin.getByRole('button', { name: 'Close' }));
+    // What leads on from the margin closes it.
+    const hidden = margin.waitFor({ state: 'hidden', timeout: 2000 });
+    const closed = await hidden.then(
+      () => true,
+      () => false,
+    );
+    if (!closed) await this.press(margin.getByRole('button', { name: 'Close' }));
     await expect(margin).toBeHidden();
   }
 }

@@ -70,10 +70,10 @@ export const steadiest = rememberFor((craft: Craft): Craft | null =>
       },
 );
 
-/** The heel past which a boat does not come back, in words: "48°", "60° and more". */
+/** The heel past which a boat does not come back, in words: "48°", "over 60°". */
 export function sayVanishing(standing: Standing): string {
   const limit = vanishingDeg(standing);
-  return limit <= 0 ? 'nothing' : `${figure(limit, 0)}°${limit >= MOST_DEG ? ' and more' : ''}`;
+  return limit <= 0 ? 'nothing' : `${limit >= MOST_DEG ? 'over ' : ''}${figure(limit, 0)}°`;
 }
 /** Levers are kept up to here. */
 const MOST_DEG = 60;

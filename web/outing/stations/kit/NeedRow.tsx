@@ -31,6 +31,9 @@ export function NeedRow({ need }: { need: JudgedNeed }) {
   const wanted = wantedWords(need);
   const counting = need.means.filter((means) => means.shortfall === null);
   const idle = need.means.filter((means) => means.shortfall !== null);
+  // What only a Note asks for is no alarm.
+  const isLoud = !need.met && (need.level === 'law' || need.told === 'mind' || need.told === 'stop');
+  const lackColor = isLoud ? 'error.main' : 'text.secondary';
   return (
     <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
       <ButtonBase
@@ -66,18 +69,18 @@ export function NeedRow({ need }: { need: JudgedNeed }) {
             <Box
               component="span"
               key={means.by === 'item' ? means.itemId : means.part}
-              sx={{ display: 'block', color: need.met ? 'text.secondary' : 'error.main' }}
+              sx={{ display: 'block', color: lackColor }}
             >
               {idleWords(means)}
             </Box>
           ))}
           {need.means.length > 0 && need.lacking.length > 0 && (
-            <Box component="span" sx={{ display: 'block', color: 'error.main' }}>
+            <Box component="span" sx={{ display: 'block', color: lackColor }}>
               Still wanted: {listed(need.lacking)}
             </Box>
           )}
           {need.means.length === 0 && (
-            <Box component="span" sx={{ color: need.level === 'could' ? 'text.secondary' : 'error.main' }}>
+            <Box component="span" sx={{ color: lackColor }}>
               Nothing aboard
             </Box>
           )}
