@@ -14,6 +14,7 @@ import { spotIn } from '../stow/usual';
 import { listed } from '../units/words';
 import { dryness } from '../vocabulary/boat';
 import type { BodyPart, Mode } from '../vocabulary/stow';
+import { isAboard, owned, theFirst } from './candidates';
 import type { Context } from './context';
 
 /** What might settle a finding of where things are; each is judged before it is offered. */
@@ -316,9 +317,38 @@ export function bagging(
     );
 }
 
+/** Into a container that is owned and not aboard: it comes along, and the thing goes into it. */
+function baggingInto(
+  context: Plans & Pick<Context, 'aboard' | 'angler' | 'items' | 'lastDay'>,
+  inMode: Mode,
+  placed: Placed,
+  dryEnough: (dry: Zone['dryness']) => boolean,
+): Repair[] {
+  if (!context.angler) return [];
+  const mode = homeMode(context, inMode, [placed]);
+  const habits = leashesAboard(context.aboard, context.angler);
+  const { item } = placed.one;
+  const [long] = sizeOf(item);
+  return owned(
+    context,
+    (one) =>
+      kinds[one.kind].aside === 'storage' &&
+      containerAs(one.kind).shut &&
+      dryEnough(containerAs(one.kind).dry) &&
+      sizeOf(one)[0] >= long &&
+      !isAboard(context, one),
+  )
+    .slice(0, 2)
+    .flatMap((one) =>
+      putting(context, mode, `put ${item.name} into it`, [
+        [placed, spotIn(item, { in: 'thing', container: one }, placed.spot, habits)],
+      ]).map((put): Repair => ({ do: 'together', parts: [{ do: 'add-items', items: [theFirst(one)] }, put] })),
+    );
+}
+
 /** Each into something that keeps it dry enough: a container aboard, else a place under a lid; all together as one. */
 export function drying(
-  context: Plans & Pick<Context, 'aboard' | 'angler'>,
+  context: Plans & Pick<Context, 'aboard' | 'angler' | 'items' | 'lastDay'>,
   mode: Mode,
   list: readonly Placed[],
   want: (placed: Placed) => Zone['dryness'],
@@ -328,6 +358,7 @@ export function drying(
     return [
       ...bagging(context, mode, placed, enough),
       ...moving(context, mode, placed, (zone) => enough(zone.dryness), 2),
+      ...(list.length === 1 ? baggingInto(context, mode, placed, enough) : []),
     ];
   });
   return together(list, ways, 'where it is dry');

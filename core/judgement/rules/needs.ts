@@ -8,6 +8,7 @@ import type { Placed } from '../../stow/plan';
 import type { Mode } from '../../vocabulary/stow';
 import { modesOutOfPlace } from '../../needs/where';
 import { moving, putting, puttingEach, wearing, wearingIt } from '../stowRepairs';
+import { biteLeaders } from './rigs';
 import { again } from './stowTold';
 import { kinds } from '../../catalog/gear/kinds';
 import type { Item } from '../../documents/item';
@@ -80,6 +81,7 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
     if (contact && contact.name !== '') list.push({ do: 'set-contact', ...contact });
     list.push({ do: 'set-alarm', alarmAt: shiftClock(context.brief.homeAt, HELP_AFTER_MIN) });
   }
+  if (needId === 'leader' && context.exposures.toothy) list.push(...biteLeaders(context));
   if (needId === 'get-back-in') list.push({ do: 'shakedown' });
   if (needId === 'be-seen-night') list.push(...outOfTheDark(context));
   if (needId === 'rod-retention') list.push(...rodsAshore(context, want - have));

@@ -6,7 +6,7 @@ import type { BuiltRig } from '../../tackle/builtRig';
 import { amount, amountOnly } from '../../units/amount';
 import { knots } from '../../vocabulary/knots';
 import type { Context } from '../context';
-import { isAboard, owned } from '../candidates';
+import { isAboard, owned, theFirst } from '../candidates';
 import { type Told, rule } from '../rule';
 
 /** A leader is run through the guides from this length short of the rod on, m; a spool holds the longest run so many times. */
@@ -273,13 +273,27 @@ const rigBites = rule({
     text: `${leader} does not stand teeth. The fish would keep the hook.`,
   }),
   repairs: ({ rigId }, context) =>
-    owned(context, ({ qualities }) => qualities.includes('bites')).map((item) =>
-      setRig(
-        rigId,
-        { leaderId: item.id, leaderKnot: 'crimp', leaderM: item.attributes.lengthM ?? GUIDES_M },
-        `use ${item.name}`,
-      ),
-    ),
+    owned(context, standsTeeth).map((item) => setRig(rigId, biteLeader(item), `use ${item.name}`)),
 });
+
+const standsTeeth = ({ qualities }: Item) => qualities.includes('bites');
+const biteLeader = (item: Item): Partial<Rig> => ({
+  leaderId: item.id,
+  leaderKnot: 'crimp',
+  leaderM: item.attributes.lengthM ?? GUIDES_M,
+});
+/** A leader of the locker that stands teeth, put aboard and on every rig that has another. */
+export function biteLeaders(context: Context): Repair[] {
+  const rigs = context.builtRigs.filter(
+    ({ rig, leader }) => leader && !standsTeeth(leader) && rig.purpose !== 'bait-catching',
+  );
+  return owned(context, (item) => standsTeeth(item) && !isAboard(context, item)).map((item): Repair => ({
+    do: 'together',
+    parts: [
+      { do: 'add-items', items: [theFirst(item)] },
+      ...rigs.map(({ rig }) => setRig(rig.id, biteLeader(item), `use it on ${rig.name}`)),
+    ],
+  }));
+}
 
 export const rigRules = [rigWeak, rigOverRod, rigWindow, rigGuides, rigKnot, rigSpool, rigBites] as const;

@@ -153,7 +153,9 @@ const clear = rule({
     const away = (zone: Zone) => (what === 're-entry' ? zone.side !== side : zone.kind !== 'cockpit floor');
     const elsewhere = list.slice(0, 2).flatMap((placed) => moving(context, 'fish', placed, away, 3));
     const all = movingAll(context, 'fish', list, away, what === 're-entry' ? 'on the other side' : 'out of the way');
-    return what === 'cast' || what === 'net' ? [...flat, ...elsewhere, ...all] : [...elsewhere, ...all, ...flat];
+    // Several are settled only together.
+    if (list.length > 1) return [...all, ...flat, ...elsewhere];
+    return what === 'cast' || what === 'net' ? [...flat, ...elsewhere] : [...elsewhere, ...flat];
   },
 });
 const LONG_M = 0.5;
