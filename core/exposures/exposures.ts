@@ -116,8 +116,9 @@ export interface Exposures {
   rods: number;
   electricsW: number;
   bigHooks: boolean;
-  /** A cart is aboard. */
+  /** A cart is aboard; a drysuit is. */
   rolls: boolean;
+  drysuit: boolean;
   /** A pole and no anchor is aboard to hold the boat. */
   heldByPole: boolean;
   /** Heat let in by the fish store aboard, W/K; null: none is. */
@@ -140,7 +141,10 @@ export function exposures(outing: Outing, looked: Looked): Exposures {
 }
 
 /** What the loadout brings with it. */
-export type Burden = Pick<Exposures, 'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK' | 'heldByPole' | 'rolls'> & {
+export type Burden = Pick<
+  Exposures,
+  'rods' | 'electricsW' | 'bigHooks' | 'storeUaWK' | 'heldByPole' | 'rolls' | 'drysuit'
+> & {
   wetSackOnly: boolean;
 };
 /** The whole, with what the loadout makes of the day. */
@@ -153,7 +157,7 @@ export function burdenOf(aboard: readonly Aboard[]): Burden {
   let [rods, electricsW, bigHooks] = [0, 0, false];
   let storeUaWK: number | null = null;
   let [stores, wetSacks] = [0, 0];
-  let [anchors, poles, rolls] = [false, false, false];
+  let [anchors, poles, rolls, drysuit] = [false, false, false, false];
   for (const { item, entry } of aboard) {
     const part = burdenOfOne(item);
     if (part === null) continue;
@@ -163,6 +167,7 @@ export function burdenOf(aboard: readonly Aboard[]): Burden {
     anchors ||= part.holds === 'anchor';
     poles ||= part.holds === 'pole';
     rolls ||= part.rolls;
+    drysuit ||= item.kind === 'drysuit';
     if (!part.store) continue;
     const uaWK = item.attributes.uaWK ?? null;
     // Ice goes into the best store aboard.
@@ -176,6 +181,7 @@ export function burdenOf(aboard: readonly Aboard[]): Burden {
     bigHooks,
     storeUaWK,
     rolls,
+    drysuit,
     heldByPole: poles && !anchors,
     wetSackOnly: stores > 0 && stores === wetSacks,
   };
@@ -190,7 +196,7 @@ export const burdenOfOne = rememberFor((item: Item) => {
   const store = means.includes('cold-store');
   const rolls = means.includes('carry');
   const holds = means.includes('anchor-release') ? 'anchor' : stakePoles.includes(item.kind) ? 'pole' : null;
-  return rod || watts > 0 || bigHooks || store || rolls || holds !== null
+  return rod || watts > 0 || bigHooks || store || rolls || item.kind === 'drysuit' || holds !== null
     ? { rod, watts, bigHooks, store, rolls, holds }
     : null;
 });

@@ -204,7 +204,7 @@ describe('findings, on both sides of their limits', () => {
     ['an automatic jacket in surf', 'automatic-jacket', withItem(ready, 'auto-jacket', 1), ready, 'mind'],
     ['company', 'party', brief(ready, { party: 2 }), ready, 'note'],
     ['something out of date', 'out-of-date-aboard', withItem(ready, 'beacon', 1), ready, 'note'],
-    ['darkness', 'darkness', ready, brief(ready, { launchAt: '09:00' }), 'note'],
+    ['darkness', 'darkness', brief(ready, { launchAt: '02:00' }), ready, 'note'],
   ])('%s', (_, code, over, under, level, overRefs, underRefs) => {
     expect(found(code, over, overRefs)?.level).toBe(level);
     expect(found(code, under, underRefs)).toBeNull();

@@ -403,7 +403,8 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
   'warm-under': {
     title: 'Warm under the drysuit',
     without: 'A drysuit keeps water out and warms nobody by itself.',
-    raise: ({ exposures }) => raised('note', 1, reasons(coldWater(exposures, DRYSUIT_BELOW_C))),
+    raise: ({ exposures }) =>
+      exposures.drysuit ? raised('note', 1, reasons(coldWater(exposures, DRYSUIT_BELOW_C))) : null,
   },
 };
 

@@ -235,7 +235,7 @@ describe('each need is raised by what page and practice say, and not before', ()
     ['hands', 'water under 12 °C', { waterC: 11.9 }, 'note', null],
     ['hands', 'air that feels under 3 °C', { hour: { airC: 3, windMps: 3 } }, 'mind', { hour: { airC: 8 } }],
     ['head-warm', 'water under 10 °C', { waterC: 9.9 }, 'note', { waterC: 10 }],
-    ['warm-under', 'water that asks for a drysuit', { waterC: 11.9 }, 'note', { waterC: 12 }],
+    ['warm-under', 'a drysuit in cold water', { waterC: 11.9, aboard: ['drysuit'] }, 'note', { waterC: 11.9 }],
     ['feet', 'every outing', {}, 'note', null],
     ['hour', 'over 1 km', { brief: sea }, 'note', {}],
     ['keep-air', 'an inflatable', { brief: { craftId: 'bladder-wrack' } }, 'note', {}],

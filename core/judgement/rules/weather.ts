@@ -340,8 +340,9 @@ const darkness = rule({
   reads: ['day', 'needs'],
   station: 'brief',
   measure: 'minutes',
-  find: ({ day: { darkMinutes, darkSpans }, needs }) => {
-    if (darkMinutes < 1) return [];
+  // In twilight one still sees: that is no darkness.
+  find: ({ day: { darkMinutes, nightMinutes, darkSpans }, needs }) => {
+    if (nightMinutes < 1) return [];
     const lit = needs.some((need) => need.id === 'be-seen-night' && need.met);
     return [
       { level: 'note', basis: 'physics', extent: darkMinutes, facts: { minutes: darkMinutes, spans: darkSpans, lit } },
