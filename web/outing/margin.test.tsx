@@ -38,7 +38,7 @@ describe('the margin', () => {
     atDesk(ready, <Margin station="brief" />);
     const heading = screen.getByRole('heading', { name: 'At other stations' });
     const after = (one: HTMLElement) => (heading.compareDocumentPosition(one) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
-    expect(after(note('of darkness'))).toBe(false);
+    expect(after(note('blows off the shore'))).toBe(false);
     expect(after(note('from 42 cm only'))).toBe(true);
   });
   it('has nothing to say where nothing is found, and does not call that safe', () => {
