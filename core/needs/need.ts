@@ -286,6 +286,9 @@ export function levelFor(unmet: FindingLevel | null): Level {
   return unmet === null ? 'could' : unmet === 'note' ? 'should' : 'must';
 }
 
+/** No thicker wetsuits are sold, mm. */
+export const THICKEST_MM = 7;
+
 /** From which value on a Note, a Mind and a Stop are told; left out: never. */
 export interface Scale {
   note?: number;

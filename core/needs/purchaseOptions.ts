@@ -5,7 +5,16 @@ import type { Item } from '../documents/item';
 import { byItself } from '../documents/references';
 import { catalogue } from './catalogue';
 import type { NeedId } from '../vocabulary/needs';
-import { type NeedContext, type Shortfall, disqualified, eachShortfall, isBySort, sortOf, worthOf } from './need';
+import {
+  THICKEST_MM,
+  type NeedContext,
+  type Shortfall,
+  disqualified,
+  eachShortfall,
+  isBySort,
+  sortOf,
+  worthOf,
+} from './need';
 
 /** A kind that would meet a need here, and all in which a usual one of it falls short: what to ask for. */
 export interface PurchaseOption {
@@ -33,8 +42,6 @@ const qualityFor: Partial<Record<Shortfall['code'], QualityId>> = {
   'bites-through': 'bites',
 };
 
-/** No thicker wetsuits are sold, mm. */
-export const THICKEST_MM = 7;
 /** The same thing without that lack, as one may ask for it in a shop; null: no purchase of the kind is the remedy. */
 export function bettered(item: Item, lack: Shortfall): Item | null {
   if (lack.code === 'too-little')
