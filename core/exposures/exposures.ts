@@ -167,7 +167,7 @@ export function burdenOf(aboard: readonly Aboard[]): Burden {
     anchors ||= part.holds === 'anchor';
     poles ||= part.holds === 'pole';
     rolls ||= part.rolls;
-    drysuit ||= item.kind === 'drysuit';
+    drysuit ||= part.drysuit;
     if (!part.store) continue;
     const uaWK = item.attributes.uaWK ?? null;
     // Ice goes into the best store aboard.
@@ -195,9 +195,10 @@ export const burdenOfOne = rememberFor((item: Item) => {
   const { means } = kinds[item.kind];
   const store = means.includes('cold-store');
   const rolls = means.includes('carry');
+  const drysuit = item.kind === 'drysuit';
   const holds = means.includes('anchor-release') ? 'anchor' : stakePoles.includes(item.kind) ? 'pole' : null;
-  return rod || watts > 0 || bigHooks || store || rolls || item.kind === 'drysuit' || holds !== null
-    ? { rod, watts, bigHooks, store, rolls, holds }
+  return rod || watts > 0 || bigHooks || store || rolls || drysuit || holds !== null
+    ? { rod, watts, bigHooks, store, rolls, drysuit, holds }
     : null;
 });
 

@@ -205,8 +205,8 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     parts: distressParts,
     raise: (c) => {
       const { remote, seriousness, nights } = c.exposures;
-      const { ground, alone: by, dark, fog } = seriousness;
-      const unmet = onScale(ground + by / 2 + dark * 1.5 + fog + (remote ? 1 : 0), { note: 2, mind: 3.2 });
+      const { ground, alone: aloneStep, dark, fog } = seriousness;
+      const unmet = onScale(ground + aloneStep / 2 + dark * 1.5 + fog + (remote ? 1 : 0), { note: 2, mind: 3.2 });
       const why = reasons(offShore(c.exposures, NEAR_GROUND_M), inDark(c.exposures), remote && { because: 'remote' });
       // Between two banks help comes along them.
       const near = nights > 0 && remote ? 'note' : null;
@@ -332,10 +332,10 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       const unmet = onScale(total + rough + 1.5 * Math.max(0, steps - 1), { note: 0.9, mind: 2.6, stop: 3.5 });
       return raised(unmet, 1, [cold, ...reasons(alone(exposures), offShore(exposures, 500), inRough(exposures))]);
     },
-    // A wetsuit that is too thin is better than none.
+    // A wetsuit that is too thin is better than none, until the water is far too cold for it.
     partly: ({ unmet, shortfalls }, { exposures: { waterC } }) => {
       const thin = shortfalls.find(({ code }) => code === 'too-thin');
-      if (thin?.code !== 'too-thin' || waterC === null) return unmet;
+      if (thin?.code !== 'too-thin' || waterC === null || thin.fromC - waterC > FAR_TOO_COLD_C) return unmet;
       return thin.fromC - waterC > A_LITTLE_COLDER_C ? quieter(unmet) : quieter(quieter(unmet));
     },
     disqualify: ({ item }, { exposures: { waterC }, aboard }) => {
@@ -421,8 +421,9 @@ function secondCall({ solo, seriousness }: FitContext['exposures']): FindingLeve
 /** A wetsuit of 3 mm is warm enough from 15 °C, each millimetre more by 1.5 °C; hood and gloves help by half as much each. Rule of thumb. */
 const NO_NEOPRENE_C = 19.5;
 const C_PER_MM = 1.5;
-/** So much colder than a wetsuit is made for costs a step, °C. */
+/** Colder than a wetsuit is made for: by how much it still does most of it, and by how much it does as good as nothing, °C. */
 const A_LITTLE_COLDER_C = 1.5;
+const FAR_TOO_COLD_C = 6;
 function warmFrom(item: Item, aboard: readonly Aboard[]): number {
   const besides = wornWithWetsuit.filter((kind) => aboard.some((one) => one.item.kind === kind)).length;
   return NO_NEOPRENE_C - C_PER_MM * (usualFigure(item, 'neopreneMm') + besides / 2);

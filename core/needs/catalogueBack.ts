@@ -12,7 +12,18 @@ import {
   together,
   tooLittle,
 } from './need';
-import { alone, farAfield, inDark, inFog, inRough, isMoving, isNearGround, offShore, outOvernight } from './reason';
+import {
+  AT_THE_LANDING_M,
+  alone,
+  farAfield,
+  inDark,
+  inFog,
+  inRough,
+  isMoving,
+  isNearGround,
+  offShore,
+  outOvernight,
+} from './reason';
 import { NEAR_GROUND_M } from '../exposures/seriousness';
 import type { FindingLevel } from '../vocabulary/levels';
 import { kinds } from '../catalog/gear/kinds';
@@ -74,9 +85,13 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
         offShore(exposures, NEAR_GROUND_M),
         inRough(exposures),
       );
-      const { ground, alone: solo, dark, rough } = exposures.seriousness;
+      const { ground, alone: aloneStep, dark, rough } = exposures.seriousness;
       // A closed hull is full after one capsize.
-      const unmet = onScale(ground + (solo + dark) / 2 + rough + (closed ? 1 : 0), { note: 0.5, mind: 2, stop: 3.5 });
+      const unmet = onScale(ground + (aloneStep + dark) / 2 + rough + (closed ? 1 : 0), {
+        note: 0.5,
+        mind: 2,
+        stop: 3.5,
+      });
       return raised(isNearGround(exposures) && !closed ? atMost('note', unmet) : unmet, 1, list);
     },
     // Only the floor of an inflated boat is open to a bailer; a hull is emptied through a hatch or between the legs.
@@ -90,10 +105,10 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     without: 'A crack the length of a finger fills the hull.',
     raise: ({ exposures, places }) => {
       const { seriousness, solo, nights, inflatable } = exposures;
-      const { ground, alone: by, dark } = seriousness;
+      const { ground, alone: aloneStep, dark } = seriousness;
       const rock = places.area?.bottom === 'rock';
       const softer = (inflatable ? 1 : 0) + (rock ? 0.5 : 0);
-      const unmet = onScale(ground + (by + dark) / 2 + softer, { note: 2, mind: 3.4 });
+      const unmet = onScale(ground + (aloneStep + dark) / 2 + softer, { note: 2, mind: 3.4 });
       const farWay = farAfield(exposures, 2000);
       return raised(
         nights > 0 ? 'mind' : isNearGround(exposures) ? (solo && farWay ? 'note' : null) : unmet,
@@ -221,8 +236,6 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
   },
 };
 
-/** Within so many metres of where one launched a broken paddle costs a walk. Rule of thumb. */
-const AT_THE_LANDING_M = 90;
 /** What it is worth to be able to move the boat home. @param more steps on top of the outing's own @param stop from which it is a Stop; left out: never */
 function wayHome(
   exposures: RaiseContext['exposures'],

@@ -18,7 +18,17 @@ import { WET_SACK_HOURS } from '../exposures/exposures';
 import type { Technique } from '../vocabulary/trips';
 import { BAG_SHARE, HOOP_SHARE, tooToothyToGrip, unhookingParts } from '../catalog/species/handling';
 import { halfAndHalf, iceSum } from '../provisions/supplies';
-import { byTechnique, deeper, farAfield, fishing, inRough, isNearGround, keepsFish, largestFish } from './reason';
+import {
+  AT_THE_LANDING_M,
+  byTechnique,
+  deeper,
+  farAfield,
+  fishing,
+  inRough,
+  isNearGround,
+  keepsFish,
+  largestFish,
+} from './reason';
 import type { Aboard } from '../documents/references';
 
 /** Drawn up from deeper than this, a fish swells, m. Usual practice. */
@@ -56,7 +66,7 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     without: 'A take or a capsize, and the rod is on the bottom.',
     raise: ({ exposures }) =>
       raised(
-        inRough(exposures) ? 'mind' : farAfield(exposures, 90) ? 'note' : null,
+        inRough(exposures) ? 'mind' : farAfield(exposures, AT_THE_LANDING_M) ? 'note' : null,
         exposures.rods,
         reasons(exposures.rods > 0 && { because: 'rods', count: exposures.rods }),
       ),

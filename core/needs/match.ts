@@ -10,6 +10,7 @@ import {
   type Need,
   type NeedContext,
   type OtherMeans,
+  type Partly,
   type Raise,
   type Shortfall,
   disqualified,
@@ -137,6 +138,7 @@ export function judgeNeed(
   const others = need.others?.(context) ?? noOthers;
   const means: Means[] = [];
   const fit: Aboard[] = [];
+  const shortfalls: Shortfall[] = [];
   let counted = 0;
   for (const { aboard, unserviceable } of candidates) {
     const elsewhere =
@@ -144,12 +146,17 @@ export function judgeNeed(
         ? ({ code: 'in-other-boat' } as const)
         : null;
     const unfit = unserviceable ?? elsewhere ?? disqualified(need, aboard, context);
+    const misplaced = outOfPlace(id, aboard, context.exposures);
     // A thing that would not count anywhere is told as that, not as misplaced.
-    const shortfall = unfit ?? outOfPlace(id, aboard, context.exposures);
+    const shortfall = unfit ?? misplaced;
     const { quantity } = aboard.entry;
     const amount = worthOf(need, aboard.item, context) * quantity;
     means.push(itemMeans(aboard, shortfall, amount));
-    if (shortfall !== null) continue;
+    if (shortfall !== null) {
+      // What is not where it serves is no better than none: a thin jacket in the well holds nobody up.
+      shortfalls.push(misplaced ?? shortfall);
+      continue;
+    }
     fit.push(aboard);
     counted += attribute || !(bySort || raise.want === 1) ? amount : 1;
   }
@@ -178,7 +185,7 @@ export function judgeNeed(
     counted,
     met,
     lacking: met ? noNames : lackingParts(need, means, context),
-    told: met ? null : partlyTold(need, raise, counted, means, context),
+    told: met ? null : partlyTold(need, raise, { counted, shortfalls }, context),
   };
 }
 
@@ -186,16 +193,13 @@ export function judgeNeed(
 function partlyTold(
   need: Need,
   { unmet, want }: Raise,
-  counted: number,
-  means: readonly Means[],
+  { counted, shortfalls }: Pick<Partly, 'counted' | 'shortfalls'>,
   context: FitContext,
 ): FindingLevel | null {
-  if (means.length === 0) return unmet;
+  if (counted === 0 && shortfalls.length === 0) return unmet;
   // One part of a set is less than all of it.
   if (!need.partly) return need.parts && counted > 0 && want - counted <= 1 ? quieter(unmet) : unmet;
-  const shortfalls = means.flatMap(({ shortfall }) => shortfall ?? []);
-  const partly = need.partly({ counted, want, unmet, shortfalls }, context);
-  return unmet && atMost(unmet, partly);
+  return unmet && atMost(unmet, need.partly({ counted, want, unmet, shortfalls }, context));
 }
 
 const noNames: readonly string[] = [];

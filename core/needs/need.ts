@@ -195,7 +195,7 @@ export interface Partly {
   counted: number;
   want: number;
   unmet: FindingLevel | null;
-  /** Why each thing that is there for it does not count. */
+  /** Why each thing that is there for it does not count; of one that also lies where it does not serve, that it does. */
   shortfalls: readonly Shortfall[];
 }
 

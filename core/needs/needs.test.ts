@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { unstowed } from '../documents/stow';
+import { spotOf, unstowed } from '../documents/stow';
+import { withPut } from '../editing/stow';
 import { asSpare, contextOf } from '../judgement/context';
 import { demo } from '../demo/demo';
 import { type KindId, kindIds, kinds } from '../catalog/gear/kinds';
@@ -135,6 +136,17 @@ describe('needs raised, on both sides of their thresholds', () => {
     expect(inside(70, brief(warm, { party: 2, trip: 'open-water' })), 'the name of the trip asks for nothing').toBe(
       true,
     );
+  });
+  it('a weak jacket that is worn is better than none, and one that lies in the well is not', () => {
+    const weak = item('foam-jacket', { attributes: { newtons: 50 } });
+    expect(need('buoyancy', ready, weak)?.told).toBe('mind');
+    const well = spotOf('zone', 'well', { held: 'strapped' });
+    const stowed = withPut(ready, [{ itemId: 'foam-jacket', mode: 'fish', spot: well, fish: well }]);
+    expect(need('buoyancy', stowed, weak)?.told).toBe('stop');
+  });
+  it('a wetsuit far too thin is as good as none', () => {
+    const worn = (waterC: number) => need('immersion-clothing', day(ready, { waterC }))?.told;
+    expect([11.5, 9, 4].map(worn)).toEqual(['note', 'mind', 'stop']);
   });
   it('clothing by water temperature: none at 18 °C, wetsuit under it, drysuit under 12 °C', () => {
     expect(need('immersion-clothing', day(ready, { waterC: 18 }))).toBeNull();

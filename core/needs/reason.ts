@@ -37,6 +37,8 @@ const MOVES_FROM_MPS = 0.3;
 export function isMoving({ river, stream }: DayExposures): boolean {
   return river && (stream?.value ?? 0) >= MOVES_FROM_MPS;
 }
+/** Within so many metres of where one launched a broken paddle costs a walk. Rule of thumb. */
+export const AT_THE_LANDING_M = 90;
 /** Within a short swim of ground all the way: known, not feared. */
 export function isNearGround({ maxDistanceFromShoreM: metres }: DayExposures): boolean {
   return metres !== null && metres <= NEAR_GROUND_M;

@@ -198,9 +198,9 @@ const poleNoHold = rule({
 
 /** Waves from which a boat made fast to something that does not move is jerked, m. Rule of thumb. */
 const JERKED_M = 0.4;
-/** A line so long gives enough in waves, m. Rule of thumb. */
+/** A line from this length on gives enough in waves, m. Rule of thumb. */
 const GIVES_FROM_M = 2;
-function givesM({ attributes: { rodeM } }: Item): boolean {
+function hasGive({ attributes: { rodeM } }: Item): boolean {
   return (rodeM ?? 0) >= GIVES_FROM_M;
 }
 /** What one makes fast with, where no anchor is aboard; null: nobody means to. */
@@ -232,7 +232,7 @@ const madeFast = rule({
           ? ('beam' as const)
           : streamMps >= STREAM_CARE_MPS && !letsGo
             ? ('gear' as const)
-            : (hs?.value ?? 0) > JERKED_M && !(letsGo && givesM(hook) && workings.alignment !== 'beam')
+            : (hs?.value ?? 0) > JERKED_M && !(letsGo && hasGive(hook) && workings.alignment !== 'beam')
               ? ('waves' as const)
               : null;
     if (why === null) return [];
