@@ -51,7 +51,7 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
       // A drive fails sooner than a paddle, and a wind takes the boat where it blows.
       const sooner =
         (exposures.drive === 'paddle' ? 0 : 0.5) + Math.min(1, Math.max(0, ((exposures.wind?.value ?? 0) - 4) / 4));
-      return raised(wayHome(exposures, { more: sooner, stop: 4.7 }), 1, list);
+      return raised(movingHomeLevel(exposures, { more: sooner, stop: 4.7 }), 1, list);
     },
     disqualify: ({ item }, c) =>
       c.exposures.drive === 'paddle' && item.id === c.firstPaddleId ? { code: 'first-paddle' } : null,
@@ -68,7 +68,7 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
       isMoving(c.exposures) || c.exposures.rapids > 0
         ? null
         : raised(
-            wayHome(c.exposures),
+            movingHomeLevel(c.exposures),
             leashParts(c).length,
             reasons(farAfield(c.exposures, AT_THE_LANDING_M), alone(c.exposures), offShore(c.exposures, 500)),
           ),
@@ -236,8 +236,8 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
   },
 };
 
-/** What it is worth to be able to move the boat home. @param more steps on top of the outing's own @param stop from which it is a Stop; left out: never */
-function wayHome(
+/** What is told where nothing moves the boat home, or it may be lost. @param more steps on top of the outing's own @param stop from which it is a Stop; left out: never */
+function movingHomeLevel(
   exposures: RaiseContext['exposures'],
   { more = 0, stop = Infinity }: { more?: number; stop?: number } = {},
 ): FindingLevel | null {

@@ -115,7 +115,7 @@ const trim = rule({
   slack: 0.2,
   find: (context) => {
     const held = worstOf(waysAfloat(context), ({ now }) => Math.abs(now.trimDeg), 0.2);
-    if (!held || Math.abs(held.now.trimDeg) <= TRIM_MIND_DEG || goesOver(context)) return [];
+    if (!held || Math.abs(held.now.trimDeg) <= TRIM_MIND_DEG || mayCapsize(context)) return [];
     const { trimDeg } = held.now;
     const facts = { craft: held.craft.name, trimDeg, when: held.when, calibrated: held.craft.inclined !== null };
     return [{ level: 'mind', basis: 'physics', extent: Math.abs(trimDeg), facts }];
@@ -150,7 +150,7 @@ const heel = rule({
     const heelDeg = held?.now.heelDeg ?? null;
     // What has no upright rest at all is told as that.
     const level = heelDeg === null ? null : onScale(heelDeg, LIST_DEG);
-    if (!held || heelDeg === null || level === null || goesOver(context)) return [];
+    if (!held || heelDeg === null || level === null || mayCapsize(context)) return [];
     const facts = { craft: held.craft.name, heelDeg, when: held.when, calibrated: held.craft.inclined !== null };
     return [{ level, basis: 'physics', extent: heelDeg, facts }];
   },
@@ -187,7 +187,7 @@ const freeboard = rule({
     const part = freeboardM / wantM;
     const level =
       part < LOW_SIDE.stop ? 'stop' : part < LOW_SIDE.mind ? 'mind' : part < LOW_SIDE.note * GRANTED ? 'note' : null;
-    if (level === null || goesOver(context)) return [];
+    if (level === null || mayCapsize(context)) return [];
     const facts = {
       craft: held.craft.name,
       freeboardM,
@@ -205,12 +205,12 @@ const freeboard = rule({
   otherwise: () => 'Less aboard, or a boat that carries more.',
 });
 
-interface Borne extends Lain {
+interface JudgedWay extends Lain {
   steady: Steadiness;
   level: FindingLevel | null;
 }
 /** What each way asks of the boat, and what that is: of a hull that is only drawn the steadiest it may be has to fail for a Stop. */
-function borne(list: readonly Lain[], context: Pick<Context, 'day' | 'angler'>): Borne[] {
+function withSteadiness(list: readonly Lain[], context: Pick<Context, 'day' | 'angler'>): JudgedWay[] {
   const { angler } = context;
   if (!angler) return [];
   const { seas, breakerM } = context.day;
@@ -229,23 +229,23 @@ function borne(list: readonly Lain[], context: Pick<Context, 'day' | 'angler'>):
     return { ...one, steady, level: share >= STEADY_SHARE.stop ? level : 'mind' };
   });
 }
-function leastSteady(list: readonly Borne[]): Borne | null {
-  return list.reduce<Borne | null>(
+function leastSteady(list: readonly JudgedWay[]): JudgedWay | null {
+  return list.reduce<JudgedWay | null>(
     (worst, one) => (worst && worst.steady.share >= one.steady.share ? worst : one),
     null,
   );
 }
-function steadyFacts({ craft, stance, when, steady, now }: Borne) {
+function steadyFacts({ craft, stance, when, steady, now }: JudgedWay) {
   const { leanDeg, waveDeg, vanishingDeg: limitDeg } = steady;
   const calibrated = craft.inclined !== null;
   return { craft: craft.name, stance, when, leanDeg, waveDeg, limitDeg, gmM: now.gmM, calibrated };
 }
 /** The extent of what nothing rights. */
 const NOTHING_RIGHTS = 9;
-const steadyExtent = ({ steady: { share } }: Borne) => Math.min(NOTHING_RIGHTS, share);
+const steadyExtent = ({ steady: { share } }: JudgedWay) => Math.min(NOTHING_RIGHTS, share);
 /** A hull that may go over is told as that, and not of how it lies besides. */
-function goesOver(context: Reads & Pick<Context, 'day' | 'angler'>): boolean {
-  const level = leastSteady(borne(waysAfloat(context), context))?.level ?? null;
+function mayCapsize(context: Reads & Pick<Context, 'day' | 'angler'>): boolean {
+  const level = leastSteady(withSteadiness(waysAfloat(context), context))?.level ?? null;
   return level !== null && level !== 'note';
 }
 /** Standing to fish, with the catch aboard and before it, where that is meant. */
@@ -276,7 +276,7 @@ const unsteady = rule({
   slack: SLACK,
   // One hull, one finding: what is told of it seated is not told again of it standing.
   find: (context) => {
-    const seated = leastSteady(borne(waysAfloat(context), context));
+    const seated = leastSteady(withSteadiness(waysAfloat(context), context));
     return seated?.level
       ? [{ level: seated.level, basis: 'physics', extent: steadyExtent(seated), facts: steadyFacts(seated) }]
       : [];
@@ -309,9 +309,9 @@ const unsteadyStanding = rule({
   measure: 'share',
   slack: SLACK,
   find: (context) => {
-    const standing = leastSteady(borne(waysStanding(context), context));
+    const standing = leastSteady(withSteadiness(waysStanding(context), context));
     if (!standing?.level) return [];
-    if (goesOver(context)) return [];
+    if (mayCapsize(context)) return [];
     return [{ level: standing.level, basis: 'physics', extent: steadyExtent(standing), facts: steadyFacts(standing) }];
   },
   say: (facts) => ({
