@@ -5,7 +5,7 @@ import type { Stance } from '../vocabulary/boat';
 import { seatedIn } from './build';
 import { type Lading, ownLoads } from './lading';
 import { type Standing, standingIn } from './stability';
-import { steadiest } from './steadiness';
+import { type DrawnRange, drawnRange } from './steadiness';
 
 /** How a boat lies and stands as it is laden, in a stance. */
 export interface Held {
@@ -17,8 +17,8 @@ export interface Held {
 export interface LadenBoat {
   seated: Stance;
   in: (stance: Stance) => Held | null;
-  /** The same for the steadiest hull that its drawing may stand for; null: it is known better than that. */
-  atBest: (stance: Stance) => Held | null;
+  /** The same for the hulls that its drawing may stand for; null: it is known better than that. */
+  asDrawn: ((which: keyof DrawnRange, stance: Stance) => Held | null) | null;
 }
 
 /** null: boat or angler are not known, or nobody has drawn its shape. */
@@ -40,6 +40,11 @@ export function ladenBoat(
       return held;
     };
   };
-  const best = steadiest(craft);
-  return { seated: seatedIn(craft), in: standingOf(craft), atBest: best ? standingOf(best) : () => null };
+  const range = drawnRange(craft);
+  const drawn = range && { middle: standingOf(range.middle), steadiest: standingOf(range.steadiest) };
+  return {
+    seated: seatedIn(craft),
+    in: standingOf(craft),
+    asDrawn: drawn && ((which, stance) => drawn[which](stance)),
+  };
 }

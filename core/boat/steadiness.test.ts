@@ -7,7 +7,7 @@ import { type HullPreset, type Stance, hullPresets } from '../vocabulary/boat';
 import { presetFigures, usualShape } from './build';
 import { coarseHull as coarse } from './hulls';
 import { standingIn, standingOf, vanishingDeg } from './stability';
-import { breakerSlopeDeg, slopeDeg, steadiest, steadinessOf } from './steadiness';
+import { breakerSlopeDeg, drawnRange, slopeDeg, steadinessOf } from './steadiness';
 
 const [wagtail] = demoCraft;
 if (!wagtail) throw new Error('The demo has no boat.');
@@ -49,6 +49,7 @@ function drawn({ preset, floats, ...change }: Drawn): Craft {
 /** Waves of a usual steepness, by their height. */
 const sea = (heightM: number, craft: Craft) =>
   slopeDeg({ steepness: 0.04, windSeaS: Math.sqrt(heightM / 0.04 / 1.56) }, craft.beamM);
+const load = (yM: number) => ({ massKg: 25, xM: 1.6, yM, zM: 0.25 });
 function share(craft: Craft, stance: Stance, waveDeg = 0, experience: Angler['experience'] = 'experienced'): number {
   const angler = { massKg: 85, heightM: 1.8, experience };
   const gear = { massKg: 25, xM: craft.lengthM * 0.42, yM: 0, zM: 0.25 };
@@ -101,10 +102,21 @@ describe('what a hull bears, by the verdicts of practice', () => {
     expect(verdict(value)).toBe(wanted);
   });
   it('at its best is steadier than it is drawn, where nobody measured it', () => {
-    const best = steadiest(rounded);
-    expect(best && share(best, 'seated low')).toBeLessThan(share(rounded, 'seated low'));
-    expect(best && share(best, 'standing'), 'no drawing makes it a boat to stand in').toBe(Infinity);
-    expect(steadiest({ ...rounded, inclined: { on: '2026-05-01', offDeg: 0.3, readings: 4 } })).toBeNull();
+    const range = drawnRange(rounded);
+    if (!range) throw new Error('It is only drawn.');
+    const seated = [range.steadiest, range.middle, rounded].map((craft) => share(craft, 'seated low'));
+    expect(seated, 'the steadiest first').toEqual(seated.toSorted((a, b) => a - b));
+    expect(share(range.steadiest, 'standing'), 'no drawing makes it a boat to stand in').toBe(Infinity);
+    expect(drawnRange({ ...rounded, inclined: { on: '2026-05-01', offDeg: 0.3, readings: 4 } })).toBeNull();
+  });
+  it('is held level against a load a little off the middle, and not against one far off', () => {
+    const standing = standingIn(flat, { massKg: 85, heightM: 1.8 }, 'standing', load(0), SALT_WATER);
+    const at = (offM: number) => {
+      if (!standing || standing === 'sinks') throw new Error('It floats.');
+      return steadinessOf({ ...standing, offM }, { massKg: 85, experience: 'experienced' }, 'standing', 0).share;
+    };
+    expect(at(0.01)).toBe(at(0));
+    expect(at(0.04)).toBeGreaterThan(at(0));
   });
   it('bears less with its weight off the middle, and nothing where nothing rights it', () => {
     const load = { massKg: 140, xM: 1.6, yM: 0, zM: 0.35 };

@@ -12,6 +12,8 @@ const LEANS_M: Record<Angler['experience'], { seated: number; standing: number }
   some: { seated: 0.025, standing: 0.015 },
   experienced: { seated: 0.02, standing: 0.011 },
 };
+/** Whoever sits or stands there holds the boat level against a load off the middle by so much of his own weight to the other side, m. Rule of thumb. */
+const EVENS_OUT_M = 0.02;
 /** Breaking waves stand at about a seventh of their length; lower ones are too short to tip the whole of a hull, m. */
 const BREAKER_DEG = (Math.PI / 7) * (180 / Math.PI);
 const WHOLE_BREAKER_M = 0.5;
@@ -32,11 +34,12 @@ export interface Steadiness {
 
 /** @param waveDeg slope of the waves it lies in */
 export function steadinessOf(
-  standing: Standing,
+  laden: Standing,
   { massKg, experience }: Pick<Angler, 'massKg' | 'experience'>,
   stance: Stance,
   waveDeg: number,
 ): Steadiness {
+  const standing = { ...laden, offM: Math.max(0, laden.offM - (EVENS_OUT_M * massKg) / laden.massKg) };
   const leanM = LEANS_M[experience][stance === 'standing' ? 'standing' : 'seated'];
   const leanDeg = heelUnder(standing, (leanM * massKg) / standing.massKg);
   const limit = vanishingDeg(standing);
@@ -54,21 +57,27 @@ export function breakerSlopeDeg(breakerM: number): number {
   return BREAKER_DEG * Math.min(1, breakerM / WHOLE_BREAKER_M);
 }
 
-/** How much fuller in section and from above than it is drawn a hull of that picture may be. */
-const FULLEST = { section: 2, plan: 1.5 };
-/** The steadiest boat that a drawing by a few figures may stand for; null: it was inclined, or is known by its sections. */
-export const steadiest = rememberFor((craft: Craft): Craft | null =>
-  craft.inclined || !craft.shape || craft.shape.stations
-    ? null
-    : {
-        ...craft,
-        shape: {
-          ...craft.shape,
-          sectionExponent: craft.shape.sectionExponent * FULLEST.section,
-          planExponent: craft.shape.planExponent * FULLEST.plan,
-        },
-      },
-);
+/** How much fuller in section and from above than it is drawn a hull of that picture may be: metacentric heights of hulls that look alike differ by more. */
+const FULLEST = { section: 3.5, plan: 2.6 };
+/** The boats that a drawing by a few figures may stand for: half-way to the steadiest of them, and that one. */
+export interface DrawnRange {
+  middle: Craft;
+  steadiest: Craft;
+}
+/** null: it was inclined, or is known by its sections. */
+export const drawnRange = rememberFor((craft: Craft): DrawnRange | null => {
+  const { shape, inclined } = craft;
+  if (inclined || !shape || shape.stations) return null;
+  const fuller = (part: number): Craft => ({
+    ...craft,
+    shape: {
+      ...shape,
+      sectionExponent: shape.sectionExponent * FULLEST.section ** part,
+      planExponent: shape.planExponent * FULLEST.plan ** part,
+    },
+  });
+  return { middle: fuller(0.5), steadiest: fuller(1) };
+});
 
 /** The heel past which a boat does not come back, in words: "48°", "over 60°". */
 export function sayVanishing(standing: Standing): string {

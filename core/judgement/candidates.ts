@@ -1,8 +1,9 @@
 import { type KindId, kinds } from '../catalog/gear/kinds';
 import { minutesTo } from '../documents/hours';
 import type { Item } from '../documents/item';
+import type { Hour } from '../documents/outing';
 import type { AddedItem, Repair } from '../editing/repair';
-import { clockAt, minutesOf, shiftClock } from '../units/time';
+import { HOUR_MS, type Instant, MINUTE_MS, clockAt, minutesOf, shiftClock } from '../units/time';
 import { rememberFor } from '../units/remember';
 import type { NeedId } from '../vocabulary/needs';
 import { catalogue } from '../needs/catalogue';
@@ -30,6 +31,65 @@ export function otherHours({ brief: { launchAt, homeAt } }: Pick<Context, 'brief
     .map((by) => ({ launchAt, homeAt: shiftClock(homeAt, -by) }));
   return [...shorter, ...moved].map((hours) => ({ do: 'set-hours', ...hours }));
 }
+
+/** Hours that are looked at before the launch and after coming in, h. */
+const LOOKED_H = 3;
+/**
+ * Hours afloat that leave out those at which something is the matter: in before them, out and in earlier, or out after them, the least change first.
+ * @param isBad of an hour of the forecast @param guardMin so long before and after such an hour one is not afloat either
+ */
+export function hoursClearOf(
+  context: Pick<Context, 'brief' | 'conditions' | 'day'>,
+  isBad: (hour: Hour) => boolean,
+  guardMin = 0,
+): Repair[] {
+  const { brief, day, conditions } = context;
+  if (day.launchAt === null || day.homeAt === null || brief.nights > 0) return otherHours(context);
+  const from = day.launchAt - LOOKED_H * HOUR_MS;
+  const to = day.homeAt + LOOKED_H * HOUR_MS;
+  const bad = conditions.hours
+    .map((hour) => ({ hour, at: Date.parse(hour.at) }))
+    .filter(({ hour, at }) => at > from - HOUR_MS && at < to && isBad(hour))
+    .map(({ at }) => at)
+    .toSorted((a, b) => a - b);
+  const guard = guardMin * MINUTE_MS;
+  // Between one such hour and the next; each is so from when it is written until the hour after it.
+  const starts = [from, ...bad.map((at) => at + HOUR_MS + guard)];
+  const ends = [...bad.map((at) => at - guard - MINUTE_MS), to];
+  const [launch, home] = [day.launchAt, day.homeAt];
+  const free = starts.flatMap((start, i): [Instant, Instant][] => {
+    const end = ends[i] ?? to;
+    return end - start >= LEAST_AFLOAT_MIN * MINUTE_MS ? [[start, end]] : [];
+  });
+  const lasts = home - launch;
+  const changed = ([start, end]: readonly [Instant, Instant]) => Math.abs(start - launch) + Math.abs(end - home);
+  return free
+    .flatMap(([start, end]): [Instant, Instant][] => {
+      const last = Math.min(end, home);
+      const first = Math.max(start, launch);
+      return [
+        [first, last],
+        // As long as was meant, or an hour less, altogether earlier or later.
+        [Math.max(start, last - lasts), last],
+        [Math.max(start, last - lasts + HOUR_MS), last],
+        [first, Math.min(end, first + lasts)],
+      ];
+    })
+    .filter((span) => span[1] - span[0] >= LEAST_AFLOAT_MIN * MINUTE_MS && changed(span) > 0)
+    .toSorted((a, b) => changed(a) - changed(b))
+    .map(([start, end]) => ({
+      do: 'set-hours' as const,
+      launchAt: shiftClock(brief.launchAt, Math.ceil((start - launch) / STEP_MS) * STEP_MIN),
+      homeAt: shiftClock(brief.homeAt, Math.floor((end - home) / STEP_MS) * STEP_MIN),
+    }))
+    .filter(({ launchAt, homeAt }, i, all) => {
+      const first = all.findIndex((one) => one.launchAt === launchAt && one.homeAt === homeAt);
+      return first === i && minutesTo(launchAt, homeAt) >= LEAST_AFLOAT_MIN;
+    });
+}
+/** Hours are offered in steps of this. */
+const STEP_MIN = 5;
+const STEP_MS = STEP_MIN * MINUTE_MS;
 
 /** Launching after sunrise, or being in before sunset. */
 export function outOfTheDark({ brief: { launchAt, homeAt }, exposures: { darkSpans } }: Context): Repair[] {
@@ -81,6 +141,17 @@ export function removing(
     .filter(({ item, entry }) => which(item.kind) && heavy(item.massKg * entry.quantity))
     .sort((a, b) => b.item.massKg * b.entry.quantity - a.item.massKg * a.entry.quantity)
     .map(({ item }) => ({ do: 'remove-item', itemId: item.id, name: item.name }));
+}
+
+/** Lighter than this a thing is not felt, kg. */
+const FELT_KG = 0.3;
+/** Leaving ashore all that meets no need of this outing, and weighs something. */
+export function withoutUnneeded({ aboard, unneeded }: Pick<Context, 'aboard' | 'unneeded'>): Repair[] {
+  const ids = new Set(unneeded);
+  const items = aboard
+    .filter(({ item, entry }) => ids.has(item.id) && item.massKg * entry.quantity >= FELT_KG)
+    .map(({ item }) => ({ itemId: item.id, name: item.name }));
+  return items.length > 1 ? [{ do: 'remove-items', items }] : [];
 }
 
 export function fewerFish({ brief: { keep } }: Pick<Context, 'brief'>): Repair[] {

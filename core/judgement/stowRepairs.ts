@@ -1,12 +1,13 @@
 import { kinds } from '../catalog/gear/kinds';
-import { containerAs, isFixed, sizeOf } from '../catalog/gear/stowing';
+import { containerAs, isFixed, isRod, sizeOf } from '../catalog/gear/stowing';
 import { seatOf } from '../boat/build';
 import { zonesOf } from '../boat/zones';
 import type { Zone } from '../documents/boatParts';
 import type { Spot } from '../documents/stow';
 import type { Repair } from '../editing/repair';
 import type { Put } from '../editing/stow';
-import { fitsIn, isClosed, litresOf, roomOf } from '../stow/fits';
+import { fitsIn, isClosed, litresOf, roomOf, standsIn } from '../stow/fits';
+import type { Item } from '../documents/item';
 import { behindSeat } from '../stow/lading';
 import { type Placed, type StowPlan, eyesOf, leashesAboard, leashesOn, spotAt } from '../stow/plan';
 import { atZone, inside } from '../stow/at';
@@ -152,7 +153,12 @@ export function moving(
   const { item } = placed.one;
   return zonesOf(plan.craft)
     .filter(
-      (zone) => zone.id !== placed.spot.id && wanted(zone) && fitsIn(item, zone) === null && zone.kind !== 'pad-eye',
+      (zone) =>
+        zone.id !== placed.spot.id &&
+        wanted(zone) &&
+        fitsIn(item, zone) === null &&
+        zone.kind !== 'pad-eye' &&
+        hasRoom(plan, zone, placed),
     )
     .toSorted((a, b) => Math.abs(a.xM - placed0(placed, plan)) - Math.abs(b.xM - placed0(placed, plan)))
     .slice(0, most)
@@ -161,6 +167,16 @@ export function moving(
         [placed, tied(spotIn(item, { in: 'zone', zone }, placed.spot, habits), zone)],
       ]),
     );
+}
+/** Whether a place takes one thing more beside what lies there: a holder that is empty, and room and mass that are left. */
+function hasRoom(plan: StowPlan, zone: Zone, { one: { item, entry } }: Placed): boolean {
+  const there = plan.things.filter((other) => other.zone === zone && other.one.item.id !== item.id);
+  if (standsIn(zone) !== null) return !there.some(({ one }) => isRod(one.item.kind) || one.item.kind === 'flag');
+  const sum = (of: (item: Item) => number) =>
+    there.reduce((all, { one }) => all + of(one.item) * one.entry.quantity, of(item) * entry.quantity);
+  if (zone.maxKg !== null && sum(({ massKg }) => massKg) > zone.maxKg) return false;
+  const room = isClosed(zone) ? roomOf(zone) : null;
+  return room === null || sum(litresOf) <= room;
 }
 const placed0 = (placed: Placed, plan: StowPlan) => spotAt(placed, plan.craft).xM;
 
@@ -382,8 +398,29 @@ export function movingAll(
   wanted: (zone: Zone) => boolean,
   where: string,
 ): Repair[] {
-  const ways = list.map((placed) => moving(context, mode, placed, wanted, 1));
-  return list.length > 1 ? together(list, ways, where) : [];
+  if (list.length < 2) return [];
+  const ways = list.map((placed) => moving(context, mode, placed, wanted, MOST_WAYS));
+  // The nearest place of each, then the next ones; a place is taken by two only where they lie there.
+  return Array.from({ length: MOST_WAYS }, (_, nth) => {
+    const taken = new Set<string>();
+    return ways.map((some) => {
+      const own = some.slice(nth).concat(some.slice(0, nth));
+      const [way] = own.filter((repair) => !holdersIn(context, repair).some((id) => taken.has(id)));
+      for (const id of way ? holdersIn(context, way) : []) taken.add(id);
+      return way ? [way] : [];
+    });
+  }).flatMap((each) => together(list, each, where));
+}
+const MOST_WAYS = 3;
+/** Holders that a repair puts things into. */
+function holdersIn({ plan }: Plans, repair: Repair): string[] {
+  if (repair.do !== 'stow' || !plan) return [];
+  const holders = new Set(
+    zonesOf(plan.craft)
+      .filter((zone) => standsIn(zone) !== null)
+      .map(({ id }) => id),
+  );
+  return repair.puts.flatMap(({ spot: { id } }) => (id !== null && holders.has(id) ? [id] : []));
 }
 /** The ways of one thing; of several, the first of each as one repair. */
 function together(list: readonly Placed[], ways: readonly (readonly Repair[])[], where: string): Repair[] {

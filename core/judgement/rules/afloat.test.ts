@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Held, LadenBoat } from '../../boat/afloat';
+import type { DrawnRange } from '../../boat/steadiness';
 import type { Standing } from '../../boat/stability';
 import { demo } from '../../demo/demo';
 import { demoCraft } from '../../demo/boats';
@@ -27,7 +28,7 @@ const told = (
   now: Partial<Standing> | 'sinks',
   craft = wagtail,
   other: Partial<Record<Stance, Partial<Standing>>> = {},
-  best: Partial<Standing> | null = null,
+  range: Record<keyof DrawnRange, Partial<Standing>> | null = null,
 ): LadenBoat => ({
   seated: 'seated low',
   in: (stance): Held => ({
@@ -35,7 +36,7 @@ const told = (
     massKg: 200,
     now: now === 'sinks' ? now : { ...steady, ...now, ...other[stance] },
   }),
-  atBest: (): Held | null => best && { craft, massKg: 200, now: { ...steady, ...best } },
+  asDrawn: range && ((which): Held => ({ craft, massKg: 200, now: { ...steady, ...range[which] } })),
 });
 const angler = { massKg: 85, experience: 'experienced' };
 type Code = (typeof all)[number]['code'];
@@ -77,9 +78,10 @@ describe('a boat afloat', () => {
     expect(level('freeboard', told({ freeboardM: 0.15 }), false, [], { waveM: 0.4 })).toBe('note');
     expect(level('freeboard', told({ freeboardM: 0.15 }))).toBeNull();
   });
-  it('that is only drawn brings a Stop only where the steadiest it may be fails as well', () => {
-    expect(level('unsteady', told(over, dunlin, {}, {}))).toBe('mind');
-    expect(level('unsteady', told(over, dunlin, {}, over))).toBe('stop');
+  it('that is only drawn brings a Stop only where the steadiest it may be fails as well, and a Mind where the middle does', () => {
+    const drawn = (middle: Partial<Standing>, steadiest: Partial<Standing>) =>
+      level('unsteady', told(over, dunlin, {}, { middle, steadiest }));
+    expect([drawn({}, {}), drawn(over, {}), drawn(over, over)]).toEqual(['note', 'mind', 'stop']);
   });
   it('is judged as it is laden in every mode, and the worst of them told once', () => {
     const launching = (now: Partial<Standing>) => [{ mode: 'launch' as const, empty: true, boat: told(now) }];

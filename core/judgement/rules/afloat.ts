@@ -1,15 +1,16 @@
 import type { Standing } from '../../boat/stability';
-import { type Steadiness, breakerSlopeDeg, slopeDeg, steadinessOf } from '../../boat/steadiness';
+import { type DrawnRange, type Steadiness, breakerSlopeDeg, slopeDeg, steadinessOf } from '../../boat/steadiness';
 import { SURF_M } from '../../exposures/rough';
-import { GRANTED, onScale } from '../../needs/need';
+import { GRANTED, louder, onScale } from '../../needs/need';
 import type { FindingLevel } from '../../vocabulary/levels';
 import type { Stance } from '../../vocabulary/boat';
 import { type Mode, modeWords } from '../../vocabulary/stow';
 import type { Craft } from '../../documents/craft';
+import type { Repair } from '../../editing/repair';
 import { amount, mass } from '../../units/amount';
 import { figure } from '../../units/words';
 import { kinds } from '../../catalog/gear/kinds';
-import { fewerFish, otherBoats, otherSetUps, removing } from '../candidates';
+import { fewerFish, otherBoats, otherSetUps, removing, withoutUnneeded } from '../candidates';
 import type { Context } from '../context';
 import { rule } from '../rule';
 import { evening, layingFlat } from '../stowRepairs';
@@ -31,8 +32,8 @@ type Reads = Pick<Context, 'afloat' | 'otherwiseAfloat'>;
 interface Lain {
   craft: Craft;
   now: Standing;
-  /** Of the steadiest hull that its drawing may stand for, worked out where it decides; null: it is known better. */
-  best: () => Standing | null;
+  /** Of a hull that its drawing may stand for, worked out where it decides; null: it is known better. */
+  asDrawn: (which: keyof DrawnRange) => Standing | null;
   stance: Stance;
   /** In which mode, and whether before the catch; null: as one fishes, with the catch aboard. */
   when: When | null;
@@ -51,11 +52,11 @@ function waysAfloat({ afloat, otherwiseAfloat }: Reads, asked: Stance | null = n
     const stance = asked ?? boat.seated;
     const held = boat.in(stance);
     if (!held || held.now === 'sinks') return [];
-    const best = () => {
-      const now = boat.atBest(stance)?.now ?? null;
+    const asDrawn = (which: keyof DrawnRange) => {
+      const now = boat.asDrawn?.(which, stance)?.now ?? null;
       return now === 'sinks' ? null : now;
     };
-    return [{ craft: held.craft, now: held.now, best, stance, when }];
+    return [{ craft: held.craft, now: held.now, asDrawn, stance, when }];
   });
 }
 /** The worst of several by a figure; as one fishes where another is not worse by more than is felt. */
@@ -64,6 +65,16 @@ function worstOf(list: readonly Lain[], badness: (one: Lain) => number, felt: nu
     (worst, one) => (worst === null || badness(one) > badness(worst) + felt ? one : worst),
     null,
   );
+}
+/** Told of a hull that is only drawn: as a Stop where the steadiest that it may be is told as one, as a Mind where half-way to it is. */
+function ofTheDrawn({ now, asDrawn }: Lain, levelOf: (now: Standing) => FindingLevel): FindingLevel {
+  const level = levelOf(now);
+  const isSo = (which: keyof DrawnRange, at: FindingLevel) => {
+    const drawn = asDrawn(which);
+    return drawn === null || louder(levelOf(drawn), at) === levelOf(drawn);
+  };
+  if (level === 'stop' && isSo('steadiest', 'stop')) return 'stop';
+  return level !== 'note' && isSo('middle', 'mind') ? 'mind' : 'note';
 }
 /** "launching, before the catch"; empty: as one fishes. */
 function sayWhen(when: When | null): string {
@@ -78,6 +89,7 @@ const estimate = (calibrated: boolean) =>
 /** Only what is of use to nobody's needs is offered to be left ashore. */
 const lighter = (context: Context) => [
   ...otherSetUps(context),
+  ...withoutUnneeded(context),
   ...removing(context, (kind) => kinds[kind].means.length === 0),
   ...fewerFish(context),
   ...otherBoats(context),
@@ -117,8 +129,9 @@ const trim = rule({
     const held = worstOf(waysAfloat(context), ({ now }) => Math.abs(now.trimDeg), 0.2);
     if (!held || Math.abs(held.now.trimDeg) <= TRIM_MIND_DEG || mayCapsize(context)) return [];
     const { trimDeg } = held.now;
+    const level = ofTheDrawn(held, ({ trimDeg: deg }) => (Math.abs(deg) > TRIM_MIND_DEG ? 'mind' : 'note'));
     const facts = { craft: held.craft.name, trimDeg, when: held.when, calibrated: held.craft.inclined !== null };
-    return [{ level: 'mind', basis: 'physics', extent: Math.abs(trimDeg), facts }];
+    return [{ level, basis: 'physics', extent: Math.abs(trimDeg), facts }];
   },
   say: ({ craft, trimDeg, when, calibrated }) => ({
     title: `${craft} lies ${trimDeg > 0 ? 'by the stern' : 'by the bow'}`,
@@ -149,8 +162,10 @@ const heel = rule({
     const held = worstOf(waysAfloat(context), ({ now }) => now.heelDeg ?? 0, 0.2);
     const heelDeg = held?.now.heelDeg ?? null;
     // What has no upright rest at all is told as that.
-    const level = heelDeg === null ? null : onScale(heelDeg, LIST_DEG);
-    if (!held || heelDeg === null || level === null || mayCapsize(context)) return [];
+    if (!held || heelDeg === null || onScale(heelDeg, LIST_DEG) === null || mayCapsize(context)) return [];
+    const level = ofTheDrawn(held, (now) =>
+      now.heelDeg === null ? 'stop' : (onScale(now.heelDeg, LIST_DEG) ?? 'note'),
+    );
     const facts = { craft: held.craft.name, heelDeg, when: held.when, calibrated: held.craft.inclined !== null };
     return [{ level, basis: 'physics', extent: heelDeg, facts }];
   },
@@ -184,10 +199,10 @@ const freeboard = rule({
     // A boat rides over a swell.
     const waveM = context.day.waveM ?? 0;
     const wantM = FREEBOARD_M + OF_THE_WAVES * waveM;
-    const part = freeboardM / wantM;
-    const level =
-      part < LOW_SIDE.stop ? 'stop' : part < LOW_SIDE.mind ? 'mind' : part < LOW_SIDE.note * GRANTED ? 'note' : null;
-    if (level === null || mayCapsize(context)) return [];
+    if (freeboardM >= wantM * LOW_SIDE.note * GRANTED || mayCapsize(context)) return [];
+    const level = ofTheDrawn(held, (now) =>
+      now.freeboardM < wantM * LOW_SIDE.stop ? 'stop' : now.freeboardM < wantM * LOW_SIDE.mind ? 'mind' : 'note',
+    );
     const facts = {
       craft: held.craft.name,
       freeboardM,
@@ -208,8 +223,10 @@ const freeboard = rule({
 interface JudgedWay extends Lain {
   steady: Steadiness;
   level: FindingLevel | null;
+  /** Steadier hulls of that drawing bear more: which of them it is nobody has measured. */
+  unsettled: boolean;
 }
-/** What each way asks of the boat, and what that is: of a hull that is only drawn the steadiest it may be has to fail for a Stop. */
+/** What each way asks of the boat, and what that is: of a hull that is only drawn the steadiest it may be has to fail for a Stop, and the middle of them for a Mind. */
 function withSteadiness(list: readonly Lain[], context: Pick<Context, 'day' | 'angler'>): JudgedWay[] {
   const { angler } = context;
   if (!angler) return [];
@@ -223,10 +240,10 @@ function withSteadiness(list: readonly Lain[], context: Pick<Context, 'day' | 'a
     const waveDeg = Math.max(seaDeg, crossed ? breakerDeg : 0);
     const steady = steadinessOf(one.now, angler, one.stance, waveDeg);
     const level = onScale(steady.share, STEADY_SHARE);
-    const best = level === 'stop' ? one.best() : null;
-    if (!best) return { ...one, steady, level };
-    const { share } = steadinessOf(best, angler, one.stance, waveDeg);
-    return { ...one, steady, level: share >= STEADY_SHARE.stop ? level : 'mind' };
+    const levelOf = (now: Standing) =>
+      onScale(steadinessOf(now, angler, one.stance, waveDeg).share, STEADY_SHARE) ?? 'note';
+    const settled = level && ofTheDrawn(one, levelOf);
+    return { ...one, steady, level: settled, unsettled: settled !== level };
   });
 }
 function leastSteady(list: readonly JudgedWay[]): JudgedWay | null {
@@ -235,10 +252,10 @@ function leastSteady(list: readonly JudgedWay[]): JudgedWay | null {
     null,
   );
 }
-function steadyFacts({ craft, stance, when, steady, now }: JudgedWay) {
+function steadyFacts({ craft, stance, when, steady, now, unsettled }: JudgedWay) {
   const { leanDeg, waveDeg, vanishingDeg: limitDeg } = steady;
   const calibrated = craft.inclined !== null;
-  return { craft: craft.name, stance, when, leanDeg, waveDeg, limitDeg, gmM: now.gmM, calibrated };
+  return { craft: craft.name, stance, when, leanDeg, waveDeg, limitDeg, gmM: now.gmM, calibrated, unsettled };
 }
 /** The extent of what nothing rights. */
 const NOTHING_RIGHTS = 9;
@@ -247,6 +264,16 @@ const steadyExtent = ({ steady: { share } }: JudgedWay) => Math.min(NOTHING_RIGH
 function mayCapsize(context: Reads & Pick<Context, 'day' | 'angler'>): boolean {
   const level = leastSteady(withSteadiness(waysAfloat(context), context))?.level ?? null;
   return level !== null && level !== 'note';
+}
+/** One hull, one finding: what is as bad seated is told of that. */
+function isWorseStanding(
+  context: Reads & Pick<Context, 'outward' | 'day' | 'angler'>,
+  seated: JudgedWay | null,
+): boolean {
+  const standing = leastSteady(withSteadiness(waysStanding(context), context))?.level ?? null;
+  return (
+    standing !== null && standing !== (seated?.level ?? null) && louder(standing, seated?.level ?? null) === standing
+  );
 }
 /** Standing to fish, with the catch aboard and before it, where that is meant. */
 function waysStanding(context: Reads & Pick<Context, 'outward'>): Lain[] {
@@ -261,12 +288,16 @@ function saySteady({
   limitDeg,
   gmM,
   calibrated,
+  unsettled,
 }: ReturnType<typeof steadyFacts>): string {
-  const how = `${stance}${sayWhen(when)}`;
+  const how = `${unsettled ? 'As it is drawn, and with' : 'With'} you ${stance}${sayWhen(when)}`;
+  const rests = unsettled
+    ? 'Steadier hulls of that picture bear it: an inclining test at the water’s edge settles which yours is.'
+    : estimate(calibrated);
   if (leanDeg === null || limitDeg <= 0)
-    return `With you ${how} and all this aboard nothing rights it: ${amount(gmM, 'm', 2)} of metacentric height. ${estimate(calibrated)}`;
+    return `${how} and all this aboard ${gmM > 0 ? 'a lean of the body is more than rights it' : 'nothing rights it'}: ${amount(gmM, 'm', 2)} of metacentric height. ${rests}`;
   const wave = waveDeg >= 0.5 ? `, and the waves ${figure(waveDeg, 0)}° more` : '';
-  return `With you ${how}, a lean of the body heels it ${figure(leanDeg, 0)}°${wave}; past ${figure(limitDeg, 0)}° it does not come back. ${estimate(calibrated)}`;
+  return `${how}, a lean of the body heels it ${figure(leanDeg, 0)}°${wave}; past ${figure(limitDeg, 0)}° it does not come back. ${rests}`;
 }
 
 const unsteady = rule({
@@ -274,15 +305,18 @@ const unsteady = rule({
   ...ofTheLoad,
   measure: 'share',
   slack: SLACK,
-  // One hull, one finding: what is told of it seated is not told again of it standing.
   find: (context) => {
     const seated = leastSteady(withSteadiness(waysAfloat(context), context));
-    return seated?.level
+    return seated?.level && !isWorseStanding(context, seated)
       ? [{ level: seated.level, basis: 'physics', extent: steadyExtent(seated), facts: steadyFacts(seated) }]
       : [];
   },
   say: (facts) => ({
-    title: facts.leanDeg === null ? `${facts.craft} does not lie upright` : `${facts.craft} is tender`,
+    title: facts.unsettled
+      ? `${facts.craft} may be tender`
+      : facts.leanDeg === null
+        ? `${facts.craft} does not lie upright`
+        : `${facts.craft} is tender`,
     text: `${saySteady(facts)} ${facts.stance === 'seated high' ? 'Lower the seat, or take' : 'Take'} less, or lay it lower down.`,
   }),
   repairs: ({ when, stance }, context) => [
@@ -310,26 +344,27 @@ const unsteadyStanding = rule({
   slack: SLACK,
   find: (context) => {
     const standing = leastSteady(withSteadiness(waysStanding(context), context));
-    if (!standing?.level) return [];
-    if (mayCapsize(context)) return [];
+    const seated = leastSteady(withSteadiness(waysAfloat(context), context));
+    if (!standing?.level || !isWorseStanding(context, seated)) return [];
     return [{ level: standing.level, basis: 'physics', extent: steadyExtent(standing), facts: steadyFacts(standing) }];
   },
   say: (facts) => ({
-    title: `${facts.craft} ${facts.leanDeg === null ? 'does not carry' : 'hardly carries'} you standing`,
+    title: `${facts.craft} ${facts.unsettled ? 'may hardly carry' : facts.leanDeg === null ? 'does not carry' : 'hardly carries'} you standing`,
     text: saySteady(facts),
   }),
-  repairs: (_, context) => [
-    { do: 'sit-to-fish' },
-    ...layingFlat(
-      context,
-      'fish',
-      context.plan?.things
-        .filter(standsUp)
-        .toSorted((a, b) => topOver(b) - topOver(a))
-        .slice(0, 1) ?? [],
-    ),
-    ...lighter(context),
-  ],
+  repairs: (_, context) => {
+    const tall = context.plan?.things.filter(standsUp).toSorted((a, b) => topOver(b) - topOver(a)) ?? [];
+    const sit = { do: 'sit-to-fish' } as const;
+    const besides = [...layingFlat(context, 'fish', tall), ...withoutUnneeded(context)];
+    return [
+      sit,
+      ...layingFlat(context, 'fish', tall.slice(0, 1)),
+      // What sitting down alone does not settle.
+      ...besides.map((one): Repair => ({ do: 'together', parts: [sit, one] })),
+      ...(besides.length > 1 ? [{ do: 'together' as const, parts: [sit, ...besides] }] : []),
+      ...lighter(context),
+    ];
+  },
 });
 
 const notDrawn = rule({

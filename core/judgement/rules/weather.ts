@@ -1,15 +1,18 @@
 import { type Reach, type Step, reachOf, sheltered, stepWords } from '../../exposures/ceilings';
-import type { WindHour } from '../../exposures/winds';
+import { type WindHour, strongestOffshore, windsOf } from '../../exposures/winds';
 import { amount, distance, inWords } from '../../units/amount';
 import { capital, count, duration, figure, listed, plural } from '../../units/words';
 import type { Context } from '../context';
-import { otherHours, otherLaunches, otherPlaces, outOfTheDark } from '../candidates';
-import { type Scale, onScale } from '../../needs/need';
+import { hoursClearOf, otherHours, otherLaunches, otherPlaces, outOfTheDark } from '../candidates';
+import type { Repair } from '../../editing/repair';
+import { onScale } from '../../needs/need';
 import { rule } from '../rule';
 import { type FindingLevel } from '../../vocabulary/levels';
 
 /** Chance of thunder from which it is told, minded, and nobody launches, %. */
-const THUNDER_PCT: Scale = { note: 15, mind: 30, stop: 40 };
+const THUNDER_PCT = { note: 15, mind: 30, stop: 40 };
+/** So long before the launch and after coming in there is to be none, min. */
+const THUNDER_GUARD_MIN = 60;
 
 const thunder = rule({
   code: 'thunder',
@@ -25,7 +28,9 @@ const thunder = rule({
     title: `Thunder: ${figure(percent, 0)} % at ${at}`,
     text: 'Counted from an hour before the launch to an hour after coming in. You and your rods are the highest things on the water; there is nowhere to go.',
   }),
-  repairs: (_, context) => otherHours(context),
+  repairs: (_, context) =>
+    hoursClearOf(context, ({ thunderPct }) => (thunderPct ?? 0) >= THUNDER_PCT.mind, THUNDER_GUARD_MIN),
+  otherwise: () => 'Another day: it thunders at every hour that is left of this one.',
 });
 
 /** Why the water within reach ends where it does, in words. */
@@ -49,6 +54,25 @@ const experienceWords: Record<Reach['experience'], string> = {
 const reachOfDay = ({ day, places }: Pick<Context, 'day' | 'places'>) =>
   places.angler && reachOf(places.angler, places.craft, day);
 
+/** Winds, seas, breakers and streams are estimates: what is over by no more than this share is not over. What practice would grant. */
+const ESTIMATE_SLACK = 0.05;
+function passes(value: number, limit: number): boolean {
+  return value > limit * (1 + ESTIMATE_SLACK);
+}
+/** Hours in which a wind is within one's own limit and one's own water. */
+function hoursOutOfWind(context: Context, key: 'windMps' | 'gustMps'): Repair[] {
+  const { angler } = context.places;
+  const reach = reachOfDay(context);
+  if (!angler || !reach) return [];
+  const own = angler.limits[key];
+  const minded = offshoreMinded(context.day);
+  return hoursClearOf(context, (hour) => {
+    const winds = windsOf([hour], context.places, () => '');
+    return worstHour(winds, key, own, reach) !== null || (strongestOffshore(winds)?.value ?? 0) >= minded;
+  });
+}
+const OUT_OF_WIND = 'Another day, or a water in the lee: no hours of this one are within it.';
+
 interface Over {
   value: number;
   at: string;
@@ -70,8 +94,8 @@ function worstHour(
     if (value === null) continue;
     const ceiling = hour.offshore ? reach.offshore : reach.ceiling;
     const limit = Math.min(ownLimit, ceiling[key]);
-    if (value <= limit) continue;
-    const past = value > ceiling[key];
+    if (!passes(value, limit)) continue;
+    const past = passes(value, ceiling[key]);
     const over = {
       value,
       at: hour.clock,
@@ -125,7 +149,8 @@ const windOverLimit = rule({
     title: `Wind passes ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
     text: sayOver(facts, 'wind', facts),
   }),
-  repairs: (_, context) => otherHours(context),
+  repairs: (_, context) => [...hoursOutOfWind(context, 'windMps'), ...otherPlaces(context)],
+  otherwise: () => OUT_OF_WIND,
 });
 
 // Wind and the gusts in it are one cause: told once, by the steady wind where that already passes the limit.
@@ -147,18 +172,16 @@ const gustOverLimit = rule({
     title: `Gusts pass ${facts.own ? 'your limit' : facts.water} at ${facts.at}`,
     text: sayOver(facts, 'wind', facts),
   }),
-  repairs: (_, context) => otherHours(context),
+  repairs: (_, context) => [...hoursOutOfWind(context, 'gustMps'), ...otherPlaces(context)],
+  otherwise: () => OUT_OF_WIND,
 });
 
-/** Seas, breakers and streams are estimates: what is over by no more than this share is not over. What practice would grant. */
-const ESTIMATE_SLACK = 0.05;
 /** What has one figure for the whole day, against one's own limit and the ceiling. */
 function overDay(value: number | null, at: string, own: number | null, ceiling: number, reach: Reach) {
   if (value === null) return null;
   const limit = Math.min(own ?? Infinity, ceiling);
-  const passes = (line: number) => value > line * (1 + ESTIMATE_SLACK);
-  if (!passes(limit)) return null;
-  const past = passes(ceiling);
+  if (!passes(value, limit)) return null;
+  const past = passes(value, ceiling);
   return { value, at, limit: past ? ceiling : limit, own: !past, water: reach.ceiling.name, offshore: false, past };
 }
 
@@ -279,6 +302,11 @@ const farForReach = rule({
 /** A wind off the shore from which it is told, and minded alone and in company, m/s; nearer to ground than this it drives nobody far, m. */
 const OFF_SHORE_MPS = { note: 2, mindAlone: 4, mind: 6 };
 const OFF_SHORE_FROM_M = 300;
+/** From which wind off the shore a Mind is told, m/s. */
+function offshoreMinded({ solo, maxDistanceFromShoreM: outM }: Pick<Context['day'], 'solo' | 'maxDistanceFromShoreM'>) {
+  if (outM !== null && outM <= OFF_SHORE_FROM_M) return Infinity;
+  return solo ? OFF_SHORE_MPS.mindAlone : OFF_SHORE_MPS.mind;
+}
 /** Told where nothing else speaks of it: off the shore a wind that feels like none grows with every stroke out. */
 const offshoreWind = rule({
   code: 'offshore-wind',
@@ -290,12 +318,9 @@ const offshoreWind = rule({
   slack: 0.5,
   find: ({ day, places }) => {
     const reach = reachOfDay({ day, places });
-    const { offshore, launchAt, solo, maxDistanceFromShoreM: outM } = day;
+    const { offshore, launchAt, maxDistanceFromShoreM: outM } = day;
     if (launchAt === null || !offshore || (outM !== null && outM <= OFF_SHORE_FROM_M)) return [];
-    const level = onScale(offshore.value, {
-      note: OFF_SHORE_MPS.note,
-      mind: solo ? OFF_SHORE_MPS.mindAlone : OFF_SHORE_MPS.mind,
-    });
+    const level = onScale(offshore.value, { note: OFF_SHORE_MPS.note, mind: offshoreMinded(day) });
     if (level === null) return [];
     if (reach && places.angler && worstHour(day.winds, 'windMps', places.angler.limits.windMps, reach)?.offshore)
       return [];
@@ -305,7 +330,7 @@ const offshoreWind = rule({
     title: `The wind blows off the shore, ${amount(mps, 'wind')} at ${at}`,
     text: 'Calm at the launch, rougher with every stroke out, and the way home is against it. Whoever stops paddling drifts away from help.',
   }),
-  repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+  repairs: (_, context) => [...otherPlaces(context), ...hoursOutOfWind(context, 'windMps')],
 });
 
 /** Sight from which it is told, minded where boats pass or ground is far, and under which nobody launches far out or where boats pass close, m. */
@@ -331,7 +356,7 @@ const fog = rule({
     title: `Visibility ${amount(visibilityM, 'm', 0)} at ${at}`,
     text: `${busy ? 'Boats pass close. ' : ''}Nobody sees you, and you do not see the shore. A horn and a compass are no more than that.`,
   }),
-  repairs: (_, context) => otherHours(context),
+  repairs: (_, context) => hoursClearOf(context, ({ visibilityM }) => (visibilityM ?? Infinity) < FOG_M.mind),
 });
 
 const darkness = rule({
