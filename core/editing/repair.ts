@@ -3,7 +3,7 @@ import type { Outing } from '../documents/outing';
 import type { Rig } from '../documents/workings';
 import { type Instant, isoAt } from '../units/time';
 import { distance, mass } from '../units/amount';
-import { capital, count, dayWords, listed, uncapital } from '../units/words';
+import { capital, count, dayWords, duration, listed, uncapital } from '../units/words';
 import type { Alignment } from '../vocabulary/holding';
 import type { Technique } from '../vocabulary/trips';
 import { withItem } from './edit';
@@ -49,6 +49,8 @@ interface RepairData {
   'set-alignment': { alignment: Alignment };
   'swap-item': { offId: string; off: string; onId: string; on: string };
   'looked-again': object;
+  /** A device is switched on for so many hours, and off for the rest. */
+  'run-for': { itemId: string; name: string; hours: number };
   /** One after another, where one alone does not do. */
   together: { parts: readonly Repair[] };
   stow: { puts: readonly Put[]; words: string };
@@ -181,6 +183,13 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
   'swap-item': {
     apply: (outing, { offId, onId }) => withItem(withItem(outing, offId, 0), onId, 1),
     say: ({ on, off }) => `Carry ${on} instead of ${off}`,
+  },
+  'run-for': {
+    apply: (outing, { itemId, hours }) => ({
+      ...outing,
+      workings: { ...outing.workings, deviceHours: { ...outing.workings.deviceHours, [itemId]: hours } },
+    }),
+    say: ({ name, hours }) => `Run ${name} for ${duration(hours * 60)}`,
   },
   stow: {
     apply: (outing, { puts }) => withPut(outing, puts),

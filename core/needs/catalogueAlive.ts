@@ -24,6 +24,7 @@ import {
   together,
   tooLittle,
 } from './need';
+import { hoursOn, powerSheet } from '../power/powerSheet';
 import { NEAR_GROUND_M } from '../exposures/seriousness';
 import type { FindingLevel } from '../vocabulary/levels';
 import { buoyancyScale, buoyancyStep } from './buoyancyScale';
@@ -179,7 +180,8 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     title: 'Be seen at night',
     without: 'In the dark you cannot be seen at all, nor see your own knots.',
     parts: () => lightParts,
-    alsoBy: ['spare-cells'],
+    // Whatever draws on the same battery shortens the light.
+    alsoBy: 'anything',
     raise: ({ exposures }) => {
       const { nightMinutes, seriousness, nights } = exposures;
       // In twilight others still see a boat near the shore; in camp any light will do.
@@ -463,16 +465,17 @@ const lightParts: readonly Part[] = [
 function isAllRound(kind: KindId): boolean {
   return lightParts[0]?.kinds.includes(kind) ?? false;
 }
-/** How long a lamp burns, h: on its own cells, twice as long with spare ones aboard; on a battery, as long as that lasts. */
-function lampHours({ item }: Aboard, { aboard }: NeedContext): number {
+/** How long a lamp burns, h: on its own cells, twice as long with spare ones aboard; on a battery, by what all that draws on it and the cold leave. */
+function lampHours({ item }: Aboard, { aboard, places, exposures }: NeedContext): number {
   const battery = aboard.find((other) => other.item.id === item.poweredById)?.item;
   if (!battery) {
     const spares = aboard.some((other) => other.item.kind === 'spare-cells' && other.item.condition === 'good');
     return usualFigure(item, 'hours') * (spares ? 2 : 1);
   }
-  const { wattHours, volts = 0, ampHours = 0 } = battery.attributes;
-  const watts = item.attributes.watts ?? 0;
-  return watts > 0 ? (wattHours ?? volts * ampHours) / watts : usualFigure(item, 'hours');
+  const { workings } = exposures;
+  const { supplies } = powerSheet({ aboard, craft: places.craft }, exposures, workings);
+  const supply = supplies.find((one) => one.item.id === battery.id);
+  return (supply && hoursOn(supply, item.id, workings.powerReserve)) ?? usualFigure(item, 'hours');
 }
 
 const byDay: readonly KindId[] = ['mirror', 'orange-smoke', 'hand-flare'];

@@ -6,7 +6,7 @@ import type { Aboard, Looked } from '../documents/references';
 import type { Workings } from '../documents/workings';
 import { type Battery, type Chemistry, type PowerSum, darkWh, power } from './power';
 import { inWords } from '../units/amount';
-import { DAY_MS, type Instant } from '../units/time';
+import { DAY_MS, HOUR_MS, type Instant } from '../units/time';
 
 const chemistryOf: Partial<Record<KindId, Chemistry>> = {
   'battery-pack': 'lifepo4',
@@ -19,9 +19,17 @@ const chemistryOf: Partial<Record<KindId, Chemistry>> = {
 };
 /** Kinds that draw in the dark only. */
 const lights: readonly KindId[] = ['deck-lights', 'mast-light', 'deck-lantern', 'light-flag', 'headlamp'];
+export function isLight(kind: KindId): boolean {
+  return lights.includes(kind);
+}
 const MOST_HOURS = 14;
 const USUAL_VOLTS = 12.8;
 
+/** What of the day decides how long things draw. */
+export type PowerDay = Pick<
+  Exposures,
+  'airMinC' | 'launchAt' | 'homeAt' | 'hoursAfloat' | 'campH' | 'darkMinutes' | 'darkSpans' | 'daylightLeftMin' | 'plan'
+>;
 export interface Device {
   item: Item;
   watts: number;
@@ -30,11 +38,21 @@ export interface Device {
   /** Hours out from the launch at which it begins to draw. */
   from: number;
 }
+/** The motor on the way: what it draws, W, and for how long on the way out and home, against that hour's wind and stream, h. */
+export interface MotorRun {
+  watts: number;
+  outH: number;
+  homeH: number;
+  /** Hours after the launch at which the way home is begun. */
+  homeFrom: number;
+}
 /** One battery and all that hangs on it. */
 export interface Supply {
   item: Item;
   battery: Battery;
   devices: readonly Device[];
+  /** null: the motor does not run on it, or nobody knows for how long. */
+  motor: MotorRun | null;
   sum: PowerSum;
   /** Hours after the launch at which it is empty; null: it lasts the outing. */
   emptyAt: number | null;
@@ -110,7 +128,7 @@ function feeds({ item, entry }: Aboard, homeAt: Instant | null): boolean {
  * Everything that draws, on the battery it names or, naming none or one that stays ashore, on the largest aboard; and what each battery comes to
  * that day. What names a battery that goes along and feeds nothing is fed by nothing.
  */
-export function powerSheet(looked: Looked, e: Exposures, workings: Workings): PowerSheet {
+export function powerSheet(looked: Pick<Looked, 'aboard' | 'craft'>, e: PowerDay, workings: Workings): PowerSheet {
   const tempC = e.airMinC ?? 20;
   const own = looked.aboard.filter(({ entry }) => entry.carriedBy === null);
   const batteries = own.flatMap((one) => {
@@ -126,20 +144,23 @@ export function powerSheet(looked: Looked, e: Exposures, workings: Workings): Po
   const goesAlong = new Set(looked.aboard.map(({ item }) => item.id));
   const homeOf = (on: string | null) =>
     on === null || !goesAlong.has(on) ? largest : batteries.find(({ item }) => item.id === on);
+  const run = motorRun(looked, e);
+  const runsOn = batteries.find(({ item }) => item.kind === 'motor-battery') ?? largest;
   return {
     tempC,
     supplies: batteries.map(({ item, battery }) => {
       const fed = devices.filter(({ on }) => homeOf(on)?.item.id === item.id).map(({ device }) => device);
-      return supplyOf(item, battery, fed, tempC, e, workings);
+      const motor = item.id === runsOn?.item.id ? run : null;
+      return supplyOf({ item, battery, devices: fed, motor }, tempC, e, workings);
     }),
     without: devices.filter(({ on }) => !homeOf(on)).map(({ device }) => device),
   };
 }
 
-function deviceOf({ item, entry }: Aboard, e: Exposures, workings: Workings): Device {
+function deviceOf({ item, entry }: Aboard, e: PowerDay, workings: Workings): Device {
   const afloat = Math.min(hoursOnWater(e), MOST_HOURS);
   const dark = Math.min(e.darkMinutes / 60, afloat);
-  const light = lights.includes(item.kind);
+  const light = isLight(item.kind);
   const hours = workings.deviceHours[item.id] ?? (light ? dark : afloat);
   const startsDark = e.darkSpans[0] !== undefined && e.daylightLeftMin !== null;
   return {
@@ -151,35 +172,62 @@ function deviceOf({ item, entry }: Aboard, e: Exposures, workings: Workings): De
   };
 }
 
+/** null: no motor drives the boat, or its way is not known. */
+function motorRun({ craft }: Pick<Looked, 'craft'>, { plan }: PowerDay): MotorRun | null {
+  if (craft?.drive !== 'motor' || !plan || plan.turnAt === null) return null;
+  const hoursOf = (way: 'out' | 'home') =>
+    plan.legs
+      .filter((leg) => leg.way === way && leg.startsAt !== null && leg.arrivesAt !== null)
+      .reduce((sum, leg) => sum + ((leg.arrivesAt ?? 0) - (leg.startsAt ?? 0)) / HOUR_MS, 0);
+  const homeFrom = (plan.turnAt - plan.launchAt) / HOUR_MS;
+  return { watts: craft.powerW, outH: hoursOf('out'), homeH: hoursOf('home'), homeFrom };
+}
+/** How long one thing could run if all that its battery has over were for it, h; null: it does not run on that battery. */
+export function hoursOn({ devices, darkWh: gives, sum }: Supply, itemId: string, reserve: number): number | null {
+  const device = devices.find(({ item }) => item.id === itemId);
+  const watts = device ? device.watts * device.duty : 0;
+  if (!device || watts <= 0) return null;
+  return Math.max(0, device.hours + (gives * (1 - reserve) - sum.neededWh) / watts);
+}
+/** What the motor takes on the way out, Wh: half of what the battery gives is kept for the way home. */
+export function motorOutWh({ motor }: Pick<Supply, 'motor'>): number {
+  return motor ? motor.watts * motor.outH : 0;
+}
+
 function supplyOf(
-  item: Item,
-  battery: Battery,
-  devices: readonly Device[],
+  fed: Pick<Supply, 'item' | 'battery' | 'devices' | 'motor'>,
   tempC: number,
-  e: Exposures,
+  e: PowerDay,
   workings: Workings,
 ): Supply {
-  const loads = devices.map(({ item: { name }, watts, duty, hours }) => ({ name, watts, duty, hours }));
+  const { battery, devices, motor } = fed;
+  const loads = [
+    ...devices.map(({ item: { name }, watts, duty, hours }) => ({ name, watts, duty, hours })),
+    ...(motor ? [{ name: 'motor', watts: motor.watts, hours: motor.outH + motor.homeH }] : []),
+  ];
   const sum = power({ battery, tempC, loads, reserve: workings.powerReserve });
   const afloat = Math.min(hoursOnWater(e), MOST_HOURS);
-  const emptyAt = sum.enough ? null : emptyHour(sum.usableWh, (hour) => drawnBy(devices, hour), afloat);
+  const drawn = (hour: number) => drawnBy(fed, hour);
+  const emptyAt = sum.enough ? null : emptyHour(sum.usableWh, drawn, afloat);
   const longest = Math.max(0, ...loads.map(({ hours }) => hours));
   const dark = darkWh(battery, longest > 0 ? sum.neededWh / longest : 0, tempC);
   const lasts = sum.neededWh <= dark * (1 - workings.powerReserve) + 1e-9;
-  const darkAt = emptyHour(dark, (hour) => drawnBy(devices, hour), afloat);
-  return { item, battery, devices, sum, emptyAt, darkWh: dark, darkAt, lasts };
+  return { ...fed, sum, emptyAt, darkWh: dark, darkAt: emptyHour(dark, drawn, afloat), lasts };
 }
 
-function drawnBy(devices: readonly Device[], hour: number): number {
-  return devices.reduce((wh, one) => wh + one.watts * one.duty * Math.min(Math.max(hour - one.from, 0), one.hours), 0);
+/** Drawn up to an hour after the launch, Wh. */
+function drawnBy({ devices, motor }: Pick<Supply, 'devices' | 'motor'>, hour: number): number {
+  const ran = (from: number, hours: number) => Math.min(Math.max(hour - from, 0), hours);
+  const moved = motor ? motor.watts * (ran(0, motor.outH) + ran(motor.homeFrom, motor.homeH)) : 0;
+  return devices.reduce((wh, one) => wh + one.watts * one.duty * ran(one.from, one.hours), moved);
 }
 
 /** Charge left at each half hour from the launch, Wh, nothing kept back. */
-export function chargeLeft({ devices, sum }: Supply, e: Exposures): { hour: number; wh: number }[] {
+export function chargeLeft(supply: Supply, e: PowerDay): { hour: number; wh: number }[] {
   const afloat = Math.min(hoursOnWater(e), MOST_HOURS);
   return Array.from({ length: Math.ceil(afloat * 2) + 1 }, (_, i) => {
     const hour = Math.min(i / 2, afloat);
-    return { hour, wh: Math.max(0, sum.usableWh - drawnBy(devices, hour)) };
+    return { hour, wh: Math.max(0, supply.sum.usableWh - drawnBy(supply, hour)) };
   });
 }
 

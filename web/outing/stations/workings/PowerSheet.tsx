@@ -76,7 +76,7 @@ export function PowerSheet() {
 }
 
 function Battery({ supply, tempC, reserve }: { supply: Supply; tempC: number; reserve: number }) {
-  const { item, battery, devices, sum, emptyAt, darkWh, darkAt, lasts } = supply;
+  const { item, battery, devices, motor, sum, emptyAt, darkWh, darkAt, lasts } = supply;
   const { e, looked } = useTrial();
   const left = chargeLeft(supply, e);
   const aged = healthByAge(item, e.launchAt);
@@ -96,7 +96,15 @@ function Battery({ supply, tempC, reserve }: { supply: Supply; tempC: number; re
   return (
     <Box component="section" aria-label={item.name} sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5, mb: 3 }}>
       <Typography variant="h3">{item.name}</Typography>
-      {devices.length === 0 && <Typography color="textSecondary">Nothing aboard draws on it.</Typography>}
+      {devices.length === 0 && motor === null && (
+        <Typography color="textSecondary">Nothing aboard draws on it.</Typography>
+      )}
+      {motor && (
+        <Sum name="motor" result={`${figure(motor.watts * (motor.outH + motor.homeH))} Wh`}>
+          {amount(motor.watts, 'W', 0)} × {duration(motor.outH * 60)} out and {duration(motor.homeH * 60)} home, against
+          wind and stream
+        </Sum>
+      )}
       {devices.map((one) => (
         <Sum key={one.item.id} name={one.item.name} result={`${figure(one.watts * one.duty * one.hours)} Wh`}>
           <InPlace
