@@ -177,9 +177,6 @@ const sameSelection = interning<Context['selection']>(200);
 const sameBrief = rememberFor(interning<Brief>(2000));
 const sameOutward = interning<Outward>(2000);
 const sameWorkings = rememberFor(interning<Workings>(200));
-// A repair is tried again after a change of something else: what it makes of these is then known.
-const sameLoadout = rememberFor(interning<Outing['loadout']>(100));
-const sameStow = rememberFor(interning<Outing['stow']>(100));
 const sameBurden = interning<Burden>(200);
 const sameLading = interning<Lading | null>(500);
 /** Hours are tried again and again, by one judgement and by the next: so many days are remembered. */
@@ -419,8 +416,8 @@ export function contextOf(
       log,
       answers,
       now,
-      loadout: sameLoadout(loadout),
-      stow: sameStow(stow),
+      loadout,
+      stow,
       word,
       angler,
       boats,

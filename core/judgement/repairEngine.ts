@@ -77,6 +77,8 @@ export function repairsFor(one: Found, judged: Judged): Settling {
   let tried = 0;
   for (const repair of rule.repairs(one.facts, judged.context)) {
     if (offered.length >= most || tried >= mostJudged(rule, one.level)) break;
+    // The nearest hours that do are enough: all others stand under Better hours.
+    if (repair.do === 'set-hours' && offered.some((other) => other.do === 'set-hours')) continue;
     // What is added already need not also take another's place.
     if (repair.do === 'swap-item' && offered.some((other) => adds(other, repair.onId))) continue;
     tried += 1;
@@ -95,7 +97,7 @@ export function repairsFor(one: Found, judged: Judged): Settling {
 }
 
 function mostJudged({ station }: AnyRule, level: Found['level']): number {
-  if (level === 'note') return station === 'stow' ? 1 : MOST_TRIED;
+  if (level === 'note') return MOST_FOR_A_NOTE;
   return station === 'stow' ? MOST_PLACED : MOST_JUDGED;
 }
 function adds(repair: Repair, itemId: string): boolean {
@@ -109,18 +111,21 @@ function lowered(one: Found, next: Context): boolean {
   return rule.find(next).every(({ level, subject }) => keyOf(rule, subject) !== one.key || level !== 'stop');
 }
 
-/** Several findings may be settled by the same: it is carried out once. */
-const tried = rememberFor((_: Context) => new Map<string, Context>());
+/** Several findings may be settled by the same: it is carried out once, also where the same outing is judged again. */
+const contextsTried = rememberFor((_: Context) => new Map<string, Context>());
+const outingsTried = rememberFor((_: Outing) => new Map<string, Outing>());
 function repaired(context: Context, repair: Repair): Context {
-  const known = tried(context);
+  const { outing, references, answers, now } = context;
   const key = JSON.stringify(repair);
-  const next = known.get(key) ?? carriedOut(context, repair);
-  known.set(key, next);
+  const contexts = contextsTried(context);
+  const known = contexts.get(key);
+  if (known) return known;
+  const outings = outingsTried(outing);
+  const after = outings.get(key) ?? applyRepair(outing, repair, now);
+  outings.set(key, after);
+  const next = contextOf(after, references, answers, now, context);
+  contexts.set(key, next);
   return next;
-}
-function carriedOut(context: Context, repair: Repair): Context {
-  const outing: Outing = applyRepair(context.outing, repair, context.now);
-  return contextOf(outing, context.references, context.answers, context.now, context);
 }
 
 /** What rules are made from in the end, each a bit: after a change of the loadout alone, most rules are not even looked at. */
