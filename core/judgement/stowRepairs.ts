@@ -1,5 +1,5 @@
 import { kinds } from '../catalog/gear/kinds';
-import { containerAs, isFixed, isRod, sizeOf } from '../catalog/gear/stowing';
+import { isFixed, isRod, sizeOf, storageOf } from '../catalog/gear/stowing';
 import { seatOf } from '../boat/build';
 import { zonesOf } from '../boat/zones';
 import type { Zone } from '../documents/boatParts';
@@ -319,8 +319,8 @@ export function bagging(
       ({ one, lies }) =>
         one.item.id !== item.id &&
         kinds[one.item.kind].aside === 'storage' &&
-        containerAs(one.item.kind).shut &&
-        dryEnough(containerAs(one.item.kind).dry) &&
+        storageOf(one.item).shut &&
+        dryEnough(storageOf(one.item).dry) &&
         (lies.in === 'zone' || lies.in === 'body') &&
         sizeOf(one.item)[0] >= long &&
         !lies.boxes.some(({ id }) => id === item.id),
@@ -334,7 +334,7 @@ export function bagging(
 }
 
 /** Into a container that is owned and not aboard: it comes along, and the thing goes into it. */
-function baggingInto(
+export function baggingInto(
   context: Plans & Pick<Context, 'aboard' | 'angler' | 'items' | 'lastDay'>,
   inMode: Mode,
   placed: Placed,
@@ -349,8 +349,8 @@ function baggingInto(
     context,
     (one) =>
       kinds[one.kind].aside === 'storage' &&
-      containerAs(one.kind).shut &&
-      dryEnough(containerAs(one.kind).dry) &&
+      storageOf(one).shut &&
+      dryEnough(storageOf(one).dry) &&
       sizeOf(one)[0] >= long &&
       !isAboard(context, one),
   )

@@ -1,4 +1,4 @@
-import { containerAs, isRod, sizeOf } from '../catalog/gear/stowing';
+import { isRod, sizeOf, storageOf } from '../catalog/gear/stowing';
 import { type KindId, kindIds, kinds } from '../catalog/gear/kinds';
 import { seatOf, setUpOf } from '../boat/build';
 import { zonesOf } from '../boat/zones';
@@ -271,7 +271,7 @@ function placeOf({ in: where, id, held, state }: Spot, buried: boolean, { zones,
 /** Inside another thing: as dry as the drier of both, as far off as what has to be opened, held where it cannot fall out of what is held. */
 function inBox(spot: Spot, itemId: string, box: Item, outer: Located, buried: boolean): Located {
   if (outer.lies.in === 'nowhere' || outer.lies.boxes.some(({ id }) => id === itemId)) return NOWHERE;
-  const { shut, dry } = containerAs(box.kind);
+  const { shut, dry } = storageOf(box);
   const moves = [
     ...outer.lies.moves,
     ...(shut ? [{ do: 'open' as const, name: box.name }] : []),

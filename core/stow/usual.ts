@@ -1,5 +1,4 @@
 import {
-  containerAs,
   isBattery,
   isContainer,
   isFixed,
@@ -7,6 +6,7 @@ import {
   isUsuallyOut,
   sizeOf,
   statesOf,
+  storageOf,
 } from '../catalog/gear/stowing';
 import { type KindId, kinds } from '../catalog/gear/kinds';
 import { alongBoat, wornPlaces } from '../catalog/gear/places';
@@ -130,7 +130,8 @@ function zoneFor(
   const zones = zonesOf(craft);
   const xM = (alongBoat[place] ?? 0.5) * craft.lengthM;
   const [longest] = sizeOf(item);
-  const wantsDry = kinds[item.kind].wet === 'never' && !item.qualities.includes('waterproof');
+  const spoils = kinds[item.kind].wet === 'never' || isBattery(item.kind);
+  const wantsDry = spoils && !item.qualities.includes('waterproof');
   const order = wantsDry
     ? [...DRY_PLACES, ...(meant[place] ?? [])]
     : standing.has(item.kind)
@@ -217,7 +218,7 @@ function makeSpot(item: Item, craft: Craft, angler: Angler, leashes: Leashes, nt
 
 /** How a thing lies in another: shut in, or tied, or loose among the rest. */
 export function spotInThing(item: Item, container: Item): Spot {
-  const shut = containerAs(container.kind).shut;
+  const { shut } = storageOf(container);
   return {
     ...manner(item),
     in: 'thing',

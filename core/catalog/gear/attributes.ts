@@ -70,6 +70,7 @@ export const qualities = {
   release: 'lets go by hand under load',
   buoyed: 'floats on its line',
   wide: 'wide tyres for soft ground',
+  lidded: 'shuts with a lid',
 } as const;
 export type QualityId = keyof typeof qualities;
 export const qualityIds = Object.keys(qualities) as QualityId[];

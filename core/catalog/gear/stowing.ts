@@ -1,5 +1,6 @@
 import type { Dryness } from '../../vocabulary/boat';
 import { rememberFor } from '../../units/remember';
+import type { QualityId } from './attributes';
 import type { KindId } from './kinds';
 import { kindIds, kinds } from './kinds';
 
@@ -27,8 +28,17 @@ const containers: Partial<Record<KindId, { dry: Dryness; shut: boolean }>> = {
 /** Any other thing that something lives in is an open one. */
 const OPEN_ONE = { dry: 'open', shut: false } as const;
 
-export function containerAs(kind: KindId): { dry: Dryness; shut: boolean } {
-  return containers[kind] ?? OPEN_ONE;
+/** How an item holds what lies in it: what has a lid is shut, what shuts and is waterproof keeps out a dunking, and what failed its inspection keeps out nothing. */
+export function storageOf({ kind, qualities, condition }: Stored): { dry: Dryness; shut: boolean } {
+  const usual = containers[kind] ?? OPEN_ONE;
+  const shut = usual.shut || qualities.includes('lidded');
+  const tight = shut && qualities.includes('waterproof');
+  return { shut, dry: condition === 'failed inspection' ? 'open' : tight ? 'sealed' : usual.dry };
+}
+interface Stored {
+  kind: KindId;
+  qualities: readonly QualityId[];
+  condition: 'good' | 'under repair' | 'failed inspection';
 }
 /** Whether things are put into one of its kind. */
 export function isContainer(kind: KindId): boolean {

@@ -2,7 +2,7 @@ import { clearRules } from './stowClear';
 import { heldRules } from './stowHeld';
 import { placeRules } from './stowPlaces';
 
-const { unplaced, noFit, overfull, wet, onLid, apart, under } = placeRules;
+const { unplaced, noFit, overfull, wet, onceDry, onLid, apart, under } = placeRules;
 const { rollLoses, loose, leashes, callNotWorn } = heldRules;
 const { clear, sharp, highThings, quiet, rodsUp } = clearRules;
 
@@ -12,6 +12,7 @@ export const stowRules = [
   noFit,
   overfull,
   wet,
+  onceDry,
   rollLoses,
   loose,
   leashes,

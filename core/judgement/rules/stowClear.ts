@@ -1,5 +1,5 @@
 import type { Zone } from '../../documents/boatParts';
-import { isHard, isRod, isSharp, statesOf } from '../../catalog/gear/stowing';
+import { isHard, isRod, isSharp, statesOf, storageOf } from '../../catalog/gear/stowing';
 import { kinds } from '../../catalog/gear/kinds';
 import { seatOf } from '../../boat/build';
 import { isClosed } from '../../stow/fits';
@@ -221,7 +221,7 @@ const sharp = rule({
 });
 function isShut(plan: StowPlan, id: string): boolean {
   const box = plan.byId.get(id);
-  return box !== undefined && box.one.item.kind !== 'crate';
+  return box !== undefined && storageOf(box.one.item).shut;
 }
 
 const TALL_M = 1.2;

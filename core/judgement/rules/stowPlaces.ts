@@ -1,8 +1,8 @@
-import { isBattery, isFixed, isRod, keepApart, keepsApart } from '../../catalog/gear/stowing';
+import { isBattery, isFixed, isRod, keepApart, keepsApart, storageOf } from '../../catalog/gear/stowing';
 import { kinds } from '../../catalog/gear/kinds';
 import type { Zone } from '../../documents/boatParts';
 import { USABLE, isClosed, fitsIn, litresOf, roomOf, standsIn } from '../../stow/fits';
-import { type Placed } from '../../stow/plan';
+import type { Placed, StowPlan } from '../../stow/plan';
 import { atZone, inside } from '../../stow/at';
 import { sayLies } from '../../stow/say';
 import { amount, mass } from '../../units/amount';
@@ -12,7 +12,7 @@ import { type Mode } from '../../vocabulary/stow';
 import { itemsServing } from '../../needs/match';
 import { removing } from '../candidates';
 import { type Told, rule } from '../rule';
-import { drying, moving, placing, putting } from '../stowRepairs';
+import { bagging, baggingInto, drying, moving, placing, putting } from '../stowRepairs';
 import { named, idsOf, inMode, afloatPlans, again, byZone, byHand, noteOf, toldOf } from './stowTold';
 
 const unplaced = rule({
@@ -154,13 +154,13 @@ export interface OverfullFacts {
 const standsFree = (kind: Placed['one']['item']['kind']) => isRod(kind) || kinds[kind].sizeM[0] > 1;
 
 /** How dry a thing has to be kept where it is, beyond what it brings itself; null: it takes what comes. */
-function wantsDry({ one: { item } }: Placed, mode: Mode, rough: boolean, salt: boolean): 'splash' | 'sealed' | null {
+function wantsDry({ one: { item } }: Placed, mode: Mode, rough: boolean): 'splash' | 'sealed' | null {
   const { wet } = kinds[item.kind];
   const own = item.qualities.includes('waterproof');
   if (wet === 'never') return own ? (mode === 'run' && rough ? 'splash' : null) : 'sealed';
   // What is fixed and stands the spray is taken off, or bagged, where waves break over it.
   if (isFixed(item.kind)) return rough && mode !== 'run' && wet === 'splash' && !own ? 'splash' : null;
-  if (isBattery(item.kind) && salt) return own ? null : 'splash';
+  if (isBattery(item.kind)) return own ? null : 'splash';
   return wet === 'splash' && rough && !own ? 'splash' : null;
 }
 const isDry = (have: (typeof dryness)[number], want: (typeof dryness)[number]) =>
@@ -168,16 +168,15 @@ const isDry = (have: (typeof dryness)[number], want: (typeof dryness)[number]) =
 
 const wet = rule({
   code: 'stow-wet',
-  reads: ['plans', 'day', 'places'],
+  reads: ['plans', 'day'],
   station: 'stow',
   placing: true,
   measure: 'things',
-  find: ({ plans, day, places }) => {
-    const salt = places.water?.type !== 'fresh';
+  find: ({ plans, day }) => {
     const told = new Set<string>();
     return afloatPlans({ plans, day }).flatMap(({ mode, plan, rough }) => {
       const things = plan.things.filter((placed) => {
-        const want = placed.lies.in === 'zone' ? wantsDry(placed, mode, rough, salt) : null;
+        const want = placed.lies.in === 'zone' ? wantsDry(placed, mode, rough) : null;
         return want !== null && !isDry(placed.lies.dry, want) && !told.has(placed.one.item.id);
       });
       for (const { one } of things) told.add(one.item.id);
@@ -209,8 +208,53 @@ const wet = rule({
     text: `${zone} is ${dry === 'open' ? 'open to the water' : dry === 'sealed' ? 'sealed, and alone' : `kept from ${dry} and no more`}${rough ? `, and in breaking water that is not enough` : ''}${inMode(mode)}. In a dry bag, or under a lid that seals.`,
   }),
   repairs: ({ thingIds, mode, rough }, context) =>
-    drying(context, mode, again(context, mode, thingIds), (placed) => wantsDry(placed, mode, rough, true) ?? 'splash'),
+    drying(context, mode, again(context, mode, thingIds), (placed) => wantsDry(placed, mode, rough) ?? 'splash'),
 });
+
+/** What a night depends on lies behind two closures: the one that leaks is found out in the evening. */
+const onceDry = rule({
+  code: 'stow-once-dry',
+  reads: ['plan', 'day'],
+  station: 'stow',
+  placing: true,
+  measure: 'things',
+  find: ({ plan, day }) => {
+    if (!plan || day.nights === 0) return [];
+    const list = plan.things.filter((placed) => {
+      const { one, lies } = placed;
+      if (!kinds[one.item.kind].means.includes('sleep') || lies.in !== 'zone') return false;
+      return kinds[one.item.kind].wet !== 'any' && closuresOf(placed, plan) === 1;
+    });
+    const [first] = list;
+    if (!first) return [];
+    const facts = { ...toldOf(list), where: sayLies(first.lies) };
+    // What is packed so was packed by somebody.
+    const packed = byHand(list) || list.some(({ lies }) => lies.boxes.length > 0);
+    return [{ level: packed ? 'mind' : 'note', basis: 'judgement', extent: list.length, facts }];
+  },
+  say: ({ things, where }) => ({
+    title: `${things}: one bag between it and the water`,
+    text: `${capital(where)}. A bag leaks where nobody sees it, and the night is spent in what was wet. A second dry bag or a liner, or behind a lid.`,
+  }),
+  repairs: ({ thingIds }, context) =>
+    again(context, 'fish', thingIds).flatMap((placed) => {
+      const box = context.plan?.byId.get(placed.lies.boxes.at(-1)?.id ?? '') ?? placed;
+      return [
+        ...bagging(context, 'fish', box, (dry) => dry === 'sealed'),
+        ...moving(context, 'fish', box, isClosed, 2),
+        ...baggingInto(context, 'fish', box, (dry) => dry === 'sealed'),
+      ];
+    }),
+  otherwise: () => 'A second dry bag, or a liner within the first, bought or borrowed.',
+});
+/** Closures round a thing: its own, each container that keeps out a dunking, and a lid of the boat. */
+function closuresOf({ one, lies, zone }: Placed, plan: StowPlan): number {
+  const boxes = lies.boxes.filter((box) => {
+    const item = plan.byId.get(box.id)?.one.item;
+    return item !== undefined && storageOf(item).dry === 'sealed';
+  });
+  return boxes.length + (one.item.qualities.includes('waterproof') ? 1 : 0) + (zone && isClosed(zone) ? 1 : 0);
+}
 
 /** A lid that has to open, with something lying on it. */
 const onLid = rule({
@@ -341,4 +385,4 @@ const under = rule({
   },
 });
 
-export const placeRules = { unplaced, noFit, overfull, wet, onLid, apart, under } as const;
+export const placeRules = { unplaced, noFit, overfull, wet, onceDry, onLid, apart, under } as const;

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { containerAs, isContainer, isSharp, statesOf } from '#core/catalog/gear/stowing';
+import { isContainer, isSharp, statesOf, storageOf } from '#core/catalog/gear/stowing';
 import type { Spot } from '#core/documents/stow';
 import { asUsual } from '#core/editing/stow';
 import { type Placed, eyesOf, leashesOn } from '#core/stow/plan';
@@ -38,10 +38,8 @@ export function ThingPanel({ placed }: { placed: Placed }) {
   const targets = targetList(placed, plan);
   const key = spot.in === 'nowhere' ? '' : spot.in === 'vehicle' ? 'vehicle' : `${spot.in}:${spot.id ?? ''}`;
   const inBoat = lies.in === 'zone';
-  const shut =
-    spot.in === 'thing' && spot.id !== null
-      ? containerAs(plan.byId.get(spot.id)?.one.item.kind ?? 'crate').shut
-      : false;
+  const box = spot.in === 'thing' && spot.id !== null ? plan.byId.get(spot.id)?.one.item : null;
+  const shut = box ? storageOf(box).shut : false;
   const holdList: readonly Hold[] =
     spot.in === 'body' ? ['worn', 'clipped', 'loose'] : ['strapped', 'leashed', 'loose'];
   const others = plan.things.filter((one) => one.spot.in === 'thing' && one.spot.id === item.id);

@@ -1,4 +1,4 @@
-import { containerAs, isContainer, sizeOf } from '#core/catalog/gear/stowing';
+import { isContainer, sizeOf, storageOf } from '#core/catalog/gear/stowing';
 import { zonesOf } from '#core/boat/zones';
 import type { Zone } from '#core/documents/boatParts';
 import type { Craft } from '#core/documents/craft';
@@ -49,7 +49,7 @@ export function refusal(placed: Placed, target: Target, plan: StowPlan): string 
   const box = plan.byId.get(target.id);
   if (!box || target.id === item.id) return 'a thing does not go into itself';
   if (box.lies.boxes.some(({ id }) => id === item.id)) return `${box.one.item.name} lies in it`;
-  if (containerAs(box.one.item.kind).shut && sizeOf(box.one.item)[0] < sizeOf(item)[0] * 0.9)
+  if (storageOf(box.one.item).shut && sizeOf(box.one.item)[0] < sizeOf(item)[0] * 0.9)
     return `${amount(sizeOf(item)[0] * 100, 'cm', 0)}, longer than ${box.one.item.name}`;
   return null;
 }
