@@ -126,12 +126,15 @@ export function leaveStretches(hours: readonly AnchorHour[]): { from: string; to
   return spans;
 }
 
-/** Stretches of half hours in which one thing forbids it. */
-export function leaveSpans(hours: readonly AnchorHour[], why: string): { from: string; to: string }[] {
+/** Stretches of half hours in which the leave to set it is such. */
+export function leaveSpans(
+  hours: readonly AnchorHour[],
+  isSuch: (leave: Leave) => boolean,
+): { from: string; to: string }[] {
   const spans: { from: string; to: string }[] = [];
   let open = false;
   for (const { hour, leave } of hours) {
-    const shut = leave.may === 'no' && leave.why === why;
+    const shut = isSuch(leave);
     const last = spans[spans.length - 1];
     if (shut && open && last) last.to = hour.clock;
     else if (shut) spans.push({ from: hour.clock, to: hour.clock });
@@ -163,4 +166,5 @@ export const shutWhy = {
   school: 'Your own rule is stricter than the limit.',
   gear: `From {${STREAM_CARE_MPS} m/s} it wants a quick release, a float and a trolley to bow or stern, all three.`,
   reach: 'The rode does not reach the bottom.',
+  care: 'Release, float and trolley are there, and it stays a matter of seconds: the line led to bow or stern, the release in the hand, a knife within reach.',
 } as const;

@@ -122,6 +122,7 @@ const actionStyle = {
 
 /** Figures of things aboard that keep them from counting: asked where it matters, not before. */
 function figuresAsked(facts: Facts): { itemId: string; attribute: AttributeId }[] {
+  if (facts.code === 'pole-no-hold' && facts.why === 'unknown') return [{ itemId: facts.itemId, attribute: 'lengthM' }];
   if (facts.code !== 'need-unmet') return [];
   return facts.notCounted.flatMap((means) =>
     means.by === 'item' && means.shortfall

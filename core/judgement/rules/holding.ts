@@ -1,4 +1,5 @@
 import {
+  type Leave,
   BEAM_STOP_MPS,
   LEAST_MARGIN,
   LEAST_SCOPE,
@@ -18,10 +19,12 @@ import { figure, listed } from '../../units/words';
 import type { Context } from '../context';
 import { adding, isAboard, otherHours, owned, swap, theFirst } from '../candidates';
 import { rule } from '../rule';
+import type { FindingLevel } from '../../vocabulary/levels';
 
 const withoutAnchor: Repair = { do: 'without-technique', technique: 'anchored bait' };
 /** What shuts an anchorage, the worst first. A rode that does not reach is told by its scope. */
 const shutKinds = ['stream', 'beam', 'school', 'gear'] as const;
+type ShutKind = (typeof shutKinds)[number] | 'care';
 
 /** Trolley, release and float, as far as they are owned and not aboard, together. */
 function missingGear(context: Context): Repair[] {
@@ -51,8 +54,13 @@ const anchorShut = rule({
   find: ({ anchorage }) => {
     if (!anchorage) return [];
     const { item, hours } = anchorage;
-    return shutKinds.flatMap((why) => {
-      const shut = hours.filter(({ leave }) => leave.may === 'no' && leave.why === why);
+    const isSo = (why: ShutKind) => (leave: Leave) =>
+      why === 'care' ? leave.may === 'with care' : leave.may === 'no' && leave.why === why;
+    // In a stream that asks for care an anchor is minded, however it is fitted.
+    const stopped = hours.some(({ leave }) => leave.may === 'no');
+    const kinds: readonly ShutKind[] = stopped ? shutKinds : ['care'];
+    return kinds.flatMap((why) => {
+      const shut = hours.filter(({ leave }) => isSo(why)(leave));
       const [first] = shut;
       if (!first) return [];
       const peak = shut.reduce((a, b) => (b.hour.streamMps > a.hour.streamMps ? b : a)).hour;
@@ -60,16 +68,18 @@ const anchorShut = rule({
       const facts = {
         anchor: item.name,
         why,
-        spans: leaveSpans(hours, why),
+        spans: leaveSpans(hours, isSo(why)),
         streamMps: peak.streamMps,
         openAt: open?.hour.clock ?? null,
       };
-      const basis = why === 'school' ? ('school' as const) : ('physics' as const);
-      return [{ level: 'stop' as const, basis, extent: peak.streamMps, subject: why as string, facts }];
+      const basis =
+        why === 'school' ? ('school' as const) : why === 'care' ? ('judgement' as const) : ('physics' as const);
+      const level: FindingLevel = why === 'care' ? 'mind' : 'stop';
+      return [{ level, basis, extent: peak.streamMps, subject: why as string, facts }];
     });
   },
   say: ({ anchor, why, spans, streamMps, openAt }) => ({
-    title: `No anchor ${listed(spans.map(({ from, to }) => (from === to ? `at ${from}` : `from ${from} to ${to}`)))}`,
+    title: `${why === 'care' ? 'An anchor in stream' : 'No anchor'} ${listed(spans.map(({ from, to }) => (from === to ? `at ${from}` : `from ${from} to ${to}`)))}`,
     text: `${anchor}: the stream there runs to ${amount(streamMps, 'm/s', 2)}. ${inWords(shutWhy[why])}${openAt === null ? '' : ` It may be set from ${openAt}.`}`,
   }),
   repairs: ({ why }, context) => [
@@ -163,6 +173,35 @@ const anchorNoRelease = rule({
   otherwise: () => 'A quick release, a float and a trolley, bought or borrowed; or no anchor there.',
 });
 
+/** Waves in which a boat that is held by the side is rolled by them, m. Rule of thumb. */
+const ROLLED_M = 0.3;
+/** What the stream does from the side is told with what shuts an anchorage; waves do it without any stream. */
+const beamInWaves = rule({
+  code: 'anchor-beam-waves',
+  reads: ['anchorage', 'workings'],
+  station: 'workings',
+  sheet: 'anchor',
+  measure: 'm',
+  find: ({ anchorage, workings }) => {
+    if (!anchorage || workings.alignment !== 'beam') return [];
+    const worst = anchorage.hours.toSorted((a, b) => b.hour.hsM - a.hour.hsM)[0]?.hour;
+    if (
+      !worst ||
+      worst.hsM <= ROLLED_M ||
+      anchorage.hours.some(({ leave }) => leave.may === 'no' && leave.why === 'beam')
+    )
+      return [];
+    const facts = { anchor: anchorage.item.name, hsM: worst.hsM, at: worst.clock };
+    return [{ level: 'mind', basis: 'physics', extent: worst.hsM, facts }];
+  },
+  say: ({ anchor, hsM, at }) => ({
+    title: `${anchor} by the side in waves of ${amount(hsM, 'm')} at ${at}`,
+    text: 'Held by the side the boat rolls with each of them, and ships what breaks. Led to the bow it rides over them.',
+  }),
+  repairs: (_, context) => [{ do: 'set-alignment', alignment: 'bow' }, withoutAnchor, ...otherHours(context)],
+  otherwise: () => 'The line led to the bow, or no anchor in such waves.',
+});
+
 const poleNoHold = rule({
   code: 'pole-no-hold',
   reads: ['ground', 'day', 'outward'],
@@ -178,20 +217,37 @@ const poleNoHold = rule({
     if (!carried || !deepest) return [];
     const streamMps = Math.max(...spot.map((hour) => hour.streamMps));
     const poleM = carried.attributes.lengthM ?? 0;
+    const unknown = carried.attributes.lengthM === undefined;
     const sum = pole({ poleM, depthM: deepest.depthM, tideRiseM: 0, bottom: area.bottom, streamMps });
     if (sum.allowed) return [];
-    const why = !sum.reaches ? ('short' as const) : !sum.bottomHolds ? ('bottom' as const) : ('stream' as const);
-    const facts = { pole: carried.name, why, poleM, neededM: sum.neededM, bottom: area.bottom, streamMps };
+    const why = unknown
+      ? ('unknown' as const)
+      : !sum.reaches
+        ? ('short' as const)
+        : !sum.bottomHolds
+          ? ('bottom' as const)
+          : ('stream' as const);
+    const facts = {
+      pole: carried.name,
+      itemId: carried.id,
+      why,
+      poleM,
+      neededM: sum.neededM,
+      bottom: area.bottom,
+      streamMps,
+    };
     return [{ level: 'mind', basis: 'judgement', extent: 1, facts }];
   },
   say: ({ pole: name, why, poleM, neededM, bottom, streamMps }) => ({
-    title: `${name} does not hold there`,
+    title: why === 'unknown' ? `How long ${name} is was not written` : `${name} does not hold there`,
     text:
-      why === 'short'
-        ? `It is ${amount(poleM, 'm')}; ${amount(neededM, 'm')} reach the bottom, ${amount(0.5, 'm')} of it, and a hand above.`
-        : why === 'bottom'
-          ? `A pole holds in mud or sand; there it is ${bottom}.`
-          : `The stream runs to ${amount(streamMps, 'm/s', 2)}; a pole is for less than ${amount(POLE_STREAM_MPS, 'm/s')}.`,
+      why === 'unknown'
+        ? `${amount(neededM, 'm')} reach the bottom, ${amount(0.5, 'm')} of it, and a hand above.`
+        : why === 'short'
+          ? `It is ${amount(poleM, 'm')}; ${amount(neededM, 'm')} reach the bottom, ${amount(0.5, 'm')} of it, and a hand above.`
+          : why === 'bottom'
+            ? `A pole holds in mud or sand; there it is ${bottom}.`
+            : `The stream runs to ${amount(streamMps, 'm/s', 2)}; a pole is for less than ${amount(POLE_STREAM_MPS, 'm/s')}.`,
   }),
   repairs: (_, context) => [withoutAnchor, ...otherHours(context)],
 });
@@ -314,6 +370,7 @@ export const holdingRules = [
   anchorScope,
   anchorDrags,
   anchorNoRelease,
+  beamInWaves,
   poleNoHold,
   madeFast,
   madeFastLeave,

@@ -77,9 +77,10 @@ const still = brief(
 const anchored = ['anchor', 'trolley'].reduce((next, id) => withItem(next, id, 1), still);
 
 describe('an anchor by the hour', () => {
-  it('is shut from one metre a second, wants its gear from half, and is free below', () => {
+  it('is shut from one metre a second, wants its gear from half and is minded with it, and is free below', () => {
     expect(find('anchor-shut', anchored, mere(1))?.level).toBe('stop');
-    expect(find('anchor-shut', anchored, mere(0.99))).toBeNull();
+    expect(find('anchor-shut', anchored, mere(0.99))).toMatchObject({ level: 'mind', facts: { why: 'care' } });
+    expect(find('anchor-shut', anchored, mere(0.49))).toBeNull();
     const bare = withItem(anchored, 'trolley', 0);
     expect(find('anchor-shut', bare, mere(0.5))?.facts).toMatchObject({ why: 'gear' });
     expect(find('anchor-shut', bare, mere(0.49))).toBeNull();
@@ -99,6 +100,22 @@ describe('an anchor by the hour', () => {
     expect(shut?.facts).toMatchObject({ why: 'beam' });
     const [repair] = shut?.repairs ?? [];
     expect(repair).toEqual({ do: 'set-alignment', alignment: 'bow' });
+  });
+  it('by the side is minded in waves without any stream, and mended by leading it to the bow', () => {
+    const windy = (windMps: number): Outing => ({
+      ...anchored,
+      workings: { ...anchored.workings, alignment: 'beam' },
+      conditions: {
+        ...anchored.conditions,
+        hours: anchored.conditions.hours.map((hour) => ({ ...hour, windMps, gustMps: windMps, waveM: windMps / 20 })),
+      },
+    });
+    expect(find('anchor-beam-waves', windy(4), mere(0))).toBeNull();
+    const rolled = find('anchor-beam-waves', windy(9), mere(0));
+    expect(rolled?.level).toBe('mind');
+    expect(rolled?.repairs[0]).toEqual({ do: 'set-alignment', alignment: 'bow' });
+    const led = { ...windy(9), workings: { ...anchored.workings, alignment: 'bow' as const } };
+    expect(find('anchor-beam-waves', led, mere(0))).toBeNull();
   });
   it('is minded where the rode cannot give three to one', () => {
     expect(find('anchor-scope', anchored, mere(0.1, 9.6))).toBeNull();
