@@ -255,6 +255,24 @@ function made({ kind }: Item, needId: NeedId): number {
   return kinds[kind].means[0] === needId ? 0 : 1;
 }
 
+/** Owned and sound things that meet a need only in part, and are told less loudly than nothing: a wetsuit that is too thin, a jacket that holds up less. The best first. */
+export function partlyServing(needId: NeedId, context: Context): Item[] {
+  const need = catalogue[needId];
+  if (!need.partly || isBySort(need) || need.amount) return [];
+  const spare = asSpare(context);
+  const lacks = (item: Item) => disqualified(need, byItself(item), spare);
+  return owned(context, (item) => kinds[item.kind].means.includes(needId) && !isAboard(context, item))
+    .flatMap((item) => {
+      const shortfall = lacks(item);
+      const out = outOfService(byItself(item), context.lastDay, context.taken) !== null;
+      const has =
+        shortfall?.code === 'too-little' ? shortfall.have : shortfall?.code === 'too-thin' ? shortfall.mm : null;
+      return out || has === null ? [] : [{ item, has }];
+    })
+    .toSorted((a, b) => b.has - a.has)
+    .map(({ item }) => item);
+}
+
 interface Spare {
   item: Item;
   carried: number;

@@ -125,6 +125,26 @@ describe('a proposed loadout', () => {
     expect(pieces(left)).toBeLessThan(pieces(before));
     expect(pieces(left)).toBeGreaterThan(0);
   });
+  it('takes what meets a need only in part where that is better than nothing: the thicker of two thin wetsuits', () => {
+    const suit = (mm: number) =>
+      newItem(`suit-${mm}`, 'wetsuit', { attributes: { ...kinds.wetsuit.attributes, neopreneMm: mm } });
+    const cold: Outing = { ...ready, loadout: [], rigs: [], conditions: { ...ready.conditions, waterC: 11 } };
+    const thin = { ...references, items: [suit(3), suit(4)] };
+    const { add, missing } = propose(cold, thin, noAnswers, now);
+    expect(add.map(({ itemId }) => itemId)).toEqual(['suit-4']);
+    expect(
+      missing.some(({ needId }) => needId === 'immersion-clothing'),
+      'and says that it is not enough',
+    ).toBe(true);
+    const found = assess(cold, thin, noAnswers, now).findings.find(
+      ({ key }) => key === 'need-unmet:immersion-clothing',
+    );
+    const ways = [...(found?.repairs ?? []), ...(found?.lowers ?? [])];
+    expect(ways[0]).toMatchObject({ do: 'add-items', items: [{ itemId: 'suit-4' }] });
+    expect(propose(cold, { ...thin, items: [suit(1)] }, noAnswers, now).add, 'none that is as good as nothing').toEqual(
+      [],
+    );
+  });
   it('proposes nothing for what is ready, and never removes what was put aboard', () => {
     const { add, missing, gap } = propose(ready, references, noAnswers, now);
     const should = contextOf(ready, references, noAnswers, now).needs.filter(({ unmet }) => unmet === 'note');

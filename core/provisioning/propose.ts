@@ -1,4 +1,5 @@
 import { type Context, asSpare, contextOf } from '../judgement/context';
+import { partlyServing } from '../judgement/candidates';
 import { judge, repairsFor } from '../judgement/repairEngine';
 import { rules } from '../judgement/allRules';
 import { kindIds, kinds } from '../catalog/gear/kinds';
@@ -12,7 +13,7 @@ import type { Answers } from '../walkround/answers';
 import { catalogue } from '../needs/catalogue';
 import { type Choosable, cheapestCover } from './cover';
 import type { NeedId } from '../vocabulary/needs';
-import { type Level, type Shortfall, disqualified, isBySort, sortOf, worthOf } from '../needs/need';
+import { type Level, type Shortfall, disqualified, isBySort, louder, sortOf, worthOf } from '../needs/need';
 import { standingOf } from '../needs/schools';
 import { type TackleCount, tackleAboard, tackleBudget, tackleKindIds } from '../tackle/tackleBudget';
 import { clashOf } from '../needs/clash';
@@ -168,7 +169,34 @@ function lightest(
       bound += settled.bound;
     }
   }
+  next = withPartly(next, references, owned, answers, now, serves);
   return { taken: next, proposal: summary(outing, next, references, answers, now, serves, cost, bound) };
+}
+
+/** What nothing owned meets whole is met in part, where that is told less loudly than nothing. */
+function withPartly(
+  outing: Outing,
+  references: References,
+  owned: readonly Item[],
+  answers: Answers,
+  now: Instant,
+  serves: Map<string, NeedId[]>,
+): Outing {
+  const context = contextOf(outing, references, answers, now);
+  const allowed = new Set(owned.map(({ id }) => id));
+  return context.needs.reduce((next, need) => {
+    if (need.met || need.told === null) return next;
+    for (const item of partlyServing(need.id, context)) {
+      if (!allowed.has(item.id)) continue;
+      const tried = withItem(next, item.id, 1);
+      const told = contextOf(tried, references, answers, now).needs.find(({ id }) => id === need.id)?.told ?? null;
+      if (told !== need.told && louder(told, need.told) === need.told) {
+        serves.set(item.id, [...(serves.get(item.id) ?? []), need.id]);
+        return tried;
+      }
+    }
+    return next;
+  }, outing);
 }
 
 function summary(

@@ -121,6 +121,23 @@ const conditionsMissing = rule({
   otherwise: () => 'Write the figures, or read them from a file.',
 });
 
+/** Weather of the stand-in station at a water that is real: made up, whatever it says. */
+const weatherInvented = rule({
+  code: 'weather-invented',
+  reads: ['conditions', 'places', 'log'],
+  station: 'brief',
+  measure: 'whether',
+  find: ({ conditions, places: { water }, log }) =>
+    conditions.source === 'station' && water && !water.invented && log === null
+      ? [{ level: 'mind', basis: 'judgement', extent: 1, facts: { water: water.name } }]
+      : [],
+  say: ({ water }) => ({
+    title: 'Invented weather: nobody forecast this',
+    text: `The simulated station knows nothing of ${water}. What is judged by its figures says nothing of the day.`,
+  }),
+  otherwise: () => 'Type the forecast that you read or heard, as a line, or read it from a file.',
+});
+
 /** Settings of a water where the sea comes and goes. */
 const tidal: readonly Water['setting'][] = ['estuary', 'coast', 'flats', 'open'];
 const tideNotHeld = rule({
@@ -192,6 +209,7 @@ export const briefRules = [
   hoursReversed,
   hoursGone,
   conditionsMissing,
+  weatherInvented,
   tideNotHeld,
   conditionsStale,
   firstOutings,

@@ -25,7 +25,17 @@ import { rememberFor } from '../../units/remember';
 import { capital, count, dayWords, listed, plural } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import type { SheetId } from '../../vocabulary/sheets';
-import { filledFor, outOfTheDark, owned, removing, rodsAshore, serviceable, swap, theFirst } from '../candidates';
+import {
+  filledFor,
+  outOfTheDark,
+  owned,
+  partlyServing,
+  removing,
+  rodsAshore,
+  serviceable,
+  swap,
+  theFirst,
+} from '../candidates';
 import { type Basis, type Comes, type Told, rule } from '../rule';
 import { type FindingLevel } from '../../vocabulary/levels';
 import { inWords } from '../../units/amount';
@@ -76,6 +86,7 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
           .map(({ item }) => swap(off, item))
       : [];
   });
+  list.push(...partlyServing(needId, context).map((item): Repair => ({ do: 'add-items', items: [theFirst(item)] })));
   if (needId === 'float-plan') {
     const { contact } = context.angler ?? {};
     if (contact && contact.name !== '') list.push({ do: 'set-contact', ...contact });
