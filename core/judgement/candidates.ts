@@ -103,9 +103,15 @@ export function outOfTheDark({ brief: { launchAt, homeAt }, exposures: { darkSpa
     .map((hours) => ({ do: 'set-hours', ...hours }));
 }
 
+/** So long before the latest turn nothing is said of it, min. */
+export const IN_HAND_MIN = 30;
+/** Turning with time in hand, else at the latest. */
 export function earlierTurn({ exposures: { plan }, places: { water } }: Context): Repair[] {
   if (plan?.latestTurn == null || !water) return [];
-  return [{ do: 'set-turn', turnAt: clockAt(plan.latestTurn, water.timeZone) }];
+  const { latestTurn, spotAt } = plan;
+  return [latestTurn - IN_HAND_MIN * MINUTE_MS, latestTurn]
+    .filter((at) => spotAt === null || at > spotAt)
+    .map((at) => ({ do: 'set-turn', turnAt: clockAt(at, water.timeZone) }));
 }
 
 /** Another landing, a nearer place to fish, a straight way: whatever makes the way shorter. */

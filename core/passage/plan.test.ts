@@ -94,21 +94,43 @@ function never(): never {
 }
 
 describe('findings of the day and the way', () => {
-  it('late: a Mind after the deadline, a Stop after the hour to call, repaired by turning in time', () => {
+  it('late: a Note after the deadline, a Mind shortly before the hour to call, a Stop after it, repaired by turning in time', () => {
     const turn = (minutes: number) => brief(cod, { turnAt: shiftClock(cod.brief.homeAt, minutes) });
-    expect(codes(turn(-40))).toContain('mind home-late');
-    const over = turn(-1);
-    expect(
-      assess(brief(over, { alarmAt: shiftClock(cod.brief.homeAt, 5) }), references, noAnswers, now).findings.map(
-        (one) => `${one.level} ${one.facts.code}`,
-      ),
-    ).toContain('stop home-late');
+    const lateAt = (outing: Outing, callAfterMin: number) =>
+      assess(
+        brief(outing, { alarmAt: shiftClock(cod.brief.homeAt, callAfterMin) }),
+        references,
+        noAnswers,
+        now,
+      ).findings.find((one) => one.facts.code === 'home-late');
+    const first = lateAt(turn(-40), 180);
+    expect(first?.level).toBe('note');
+    if (first?.facts.code !== 'home-late') throw new Error('It is late.');
+    const lateMin = minutesOf(first.facts.homeAt) - minutesOf(cod.brief.homeAt);
+    expect(lateAt(turn(-40), lateMin + 14)?.level).toBe('mind');
+    expect(lateAt(turn(-40), lateMin + 17)?.level).toBe('note');
+    expect(lateAt(turn(-40), lateMin - 2)?.level).toBe('stop');
     const finding = assess(turn(-40), references, noAnswers, now).findings.find(
       (one) => one.facts.code === 'home-late',
     );
     const repair = finding?.repairs.find((one) => one.do === 'set-turn');
     expect(repair).toBeDefined();
-    if (repair) expect(codes(applyRepair(turn(-40), repair, now))).not.toContain('mind home-late');
+    if (repair) expect(lateAt(applyRepair(turn(-40), repair, now), 180)).toBeUndefined();
+  });
+  it('a written turn with little in hand: a Note under half an hour, a Mind under ten minutes, nothing where none is written', () => {
+    const zone = lookUp(cod, references).water?.timeZone ?? 'utc';
+    const latest = plan(brief(cod, { turnAt: null }))?.latestTurn;
+    if (latest == null) throw new Error('There is a latest turn.');
+    const tight = (before: number | null) =>
+      assess(
+        brief(cod, { turnAt: before === null ? null : shiftClock(clockAt(latest, zone), -before) }),
+        references,
+        noAnswers,
+        now,
+      ).findings.find((one) => one.facts.code === 'turn-tight');
+    expect([40, 20, 5].map((before) => tight(before)?.level)).toEqual([undefined, 'note', 'mind']);
+    expect(tight(null)).toBeUndefined();
+    expect(tight(5)?.repairs.map((one) => one.do)).toContain('set-turn');
   });
   it('no time to fish, when the hours are too short for the way', () => {
     const short = brief(cod, {

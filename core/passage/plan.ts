@@ -19,6 +19,8 @@ export interface PlannedLeg {
   why: Hindrance | null;
   groundMps: number | null;
   crabDeg: number | null;
+  /** The strongest stream against the way, m/s; less than nothing: it runs along. */
+  againstMps: number | null;
 }
 
 /** The outing in time: out, there, home. null: not known, or not to be reached. */
@@ -178,6 +180,7 @@ function timed(
       why,
       groundMps: seconds ? leg.distanceM / seconds : null,
       crabDeg: why ? null : crab,
+      againstMps: why ? null : Math.max(...results.map((one) => one.againstMps ?? -Infinity)),
     };
   });
 }

@@ -30,6 +30,8 @@ export interface LegResult {
   meanThroughWaterMps: number | null;
   /** The largest crab along the leg, signed: positive steers to the right of the track. */
   maxCrabDeg: number | null;
+  /** The strongest stream against it, m/s; less than nothing where it runs along all the way. */
+  againstMps: number | null;
 }
 export interface Travel {
   feasible: boolean;
@@ -50,6 +52,7 @@ const NOT_REACHED: LegResult = {
   meanGroundMps: null,
   meanThroughWaterMps: null,
   maxCrabDeg: null,
+  againstMps: null,
 };
 
 interface Pace {
@@ -57,6 +60,8 @@ interface Pace {
   crab: number;
   /** Over the ground along the leg; 0 where no way is made. */
   groundMps: number;
+  /** Stream along the leg, against the way. */
+  againstMps: number;
   why: Hindrance | null;
 }
 
@@ -74,11 +79,13 @@ function pacing(hull: Hull, waterDensity: number): (leg: Leg, at: Instant, guess
     const speedMps = speedThroughWater(k, airDrag, head, hull.powerW, guessMps);
     const crosswind = wind.east * north - wind.north * east;
     const cross = crosswind * leewayShare + stream.east * north - stream.north * east;
-    if (Math.abs(cross) >= speedMps) return { speedMps, crab: 0, groundMps: 0, why: 'cannot hold track' };
+    const againstMps = -(stream.east * east + stream.north * north);
+    const stopped = { speedMps, groundMps: 0, againstMps };
+    if (Math.abs(cross) >= speedMps) return { ...stopped, crab: 0, why: 'cannot hold track' };
     const crab = -Math.asin(cross / speedMps);
-    const groundMps = speedMps * Math.cos(crab) + stream.east * east + stream.north * north;
-    if (groundMps <= LEAST_GROUND_MPS) return { speedMps, crab, groundMps: 0, why: 'no headway' };
-    return { speedMps, crab, groundMps, why: null };
+    const groundMps = speedMps * Math.cos(crab) - againstMps;
+    if (groundMps <= LEAST_GROUND_MPS) return { ...stopped, crab, why: 'no headway' };
+    return { speedMps, crab, groundMps, againstMps, why: null };
   };
 }
 
@@ -108,10 +115,11 @@ export function travel(
     let spentS = 0;
     let throughWater = 0;
     let maxCrab = 0;
+    let mostAgainst = -Infinity;
     let why: Hindrance | null = null;
     while (left > 0) {
       steps += 1;
-      const { speedMps, crab, groundMps, why: hindered } = paceOf(leg, at, speed);
+      const { speedMps, crab, groundMps, againstMps, why: hindered } = paceOf(leg, at, speed);
       speed = speedMps;
       if (hindered || steps > MOST_STEPS || at > latest) {
         why = hindered ?? 'no headway';
@@ -123,6 +131,7 @@ export function travel(
       throughWater += speed * seconds;
       at += seconds * 1000;
       if (Math.abs(crab) > Math.abs(maxCrab)) maxCrab = crab;
+      if (againstMps > mostAgainst) mostAgainst = againstMps;
     }
     if (why) {
       stopped = true;
@@ -136,6 +145,7 @@ export function travel(
       meanGroundMps: spentS > 0 ? leg.distanceM / spentS : 0,
       meanThroughWaterMps: spentS > 0 ? throughWater / spentS : 0,
       maxCrabDeg: maxCrab / RAD,
+      againstMps: Number.isFinite(mostAgainst) ? mostAgainst : null,
     });
   }
   const totalS = stopped ? null : results.reduce((sum, leg) => sum + (leg.durationS ?? 0), 0);

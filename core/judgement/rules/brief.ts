@@ -100,6 +100,8 @@ function missingFigures(e: DayExposures, surf: boolean): string[] {
   return [...missing, ...some];
 }
 
+/** Farther from ground than this nobody goes by no forecast at all, m; one hour without is told, and more are minded. */
+const BLIND_FROM_M = 300;
 const conditionsMissing = rule({
   code: 'conditions-missing',
   reads: ['day', 'places'],
@@ -109,10 +111,17 @@ const conditionsMissing = rule({
     const { launchAt, homeAt } = day;
     if (launchAt === null || homeAt === null) return [];
     const figures = missingFigures(day, places.launch?.surf === true);
+    if (figures.length === 0) return [];
     const hours = Math.ceil(minutesBetween(launchAt, homeAt) / 60);
-    return figures.length > 0
-      ? [{ level: 'mind', basis: 'judgement', extent: figures.length, facts: { figures, hours } }]
-      : [];
+    const blind = hours - day.winds.filter(({ windMps }) => windMps !== null).length;
+    const onlyHours = figures.every((name) => name === unsaidWords.wind);
+    const level: FindingLevel =
+      blind >= hours && (day.maxDistanceFromShoreM ?? 0) > BLIND_FROM_M
+        ? 'stop'
+        : onlyHours && blind <= 1
+          ? 'note'
+          : 'mind';
+    return [{ level, basis: 'judgement', extent: figures.length, facts: { figures, hours } }];
   },
   say: ({ figures, hours }) => ({
     title: 'The day has not been written down',

@@ -1,12 +1,14 @@
 import { lightOfDay, isDark, noonOf } from '../../environment/light';
 import { clockOf } from '../../exposures/exposures';
 import { alarmInstant } from '../../needs/catalogueAlive';
+import { onWater } from '../../boat/drag';
+import { onScale } from '../../needs/need';
 import { overLand } from '../../passage/shore';
 import { dateAt, minutesBetween } from '../../units/time';
 import { amount } from '../../units/amount';
-import { capital, figure, listed } from '../../units/words';
+import { capital, duration, figure, listed } from '../../units/words';
 import { MOST_EXTENT } from '../../vocabulary/extent';
-import { earlierTurn, otherHours, otherPlaces } from '../candidates';
+import { IN_HAND_MIN, earlierTurn, otherHours, otherPlaces } from '../candidates';
 import { rule } from '../rule';
 import { type FindingLevel } from '../../vocabulary/levels';
 
@@ -62,6 +64,63 @@ const turnPassed = rule({
   otherwise: () => 'Turn for home earlier, or stay ashore.',
 });
 
+/** Stream against the way home, as a share of one's pace, from which it is told and minded; what stops one is told by itself. */
+const AGAINST_SHARE = { note: 0.5, mind: 0.8 };
+const streamAgainst = rule({
+  code: 'stream-against-home',
+  reads: ['day', 'places'],
+  station: 'brief',
+  measure: 'share',
+  slack: 0.05,
+  find: ({ day, places }) => {
+    const { plan } = day;
+    const paceMps = places.craft && onWater(places.craft, places.loaded).cruiseMps;
+    if (!plan || !paceMps || plan.legs.some((leg) => leg.why !== null)) return [];
+    const [worst] = plan.legs
+      .filter((leg) => leg.way === 'home')
+      .toSorted((a, b) => (b.againstMps ?? 0) - (a.againstMps ?? 0));
+    const streamMps = worst?.againstMps ?? 0;
+    const level = onScale(streamMps / paceMps, AGAINST_SHARE);
+    if (!worst || level === null) return [];
+    const at = clockOf(day, places)(worst.startsAt ?? plan.launchAt);
+    const facts = { leg: worst.leg.name, at, streamMps, paceMps };
+    return [{ level, basis: 'physics', extent: streamMps / paceMps, facts }];
+  },
+  say: ({ leg, at, streamMps, paceMps }) => ({
+    title: `The stream takes ${figure((streamMps / paceMps) * 100, 0)} % of your pace on the way home`,
+    text: `${capital(leg)}, begun at ${at}: ${amount(streamMps, 'm/s')} against you at ${amount(paceMps, 'm/s')}, an estimate. A little more of it, or a little less of you, and it stands still.`,
+  }),
+  repairs: (_, context) => [...otherHours(context), ...otherPlaces(context)],
+  otherwise: () => 'Slack water for the way home, or a place from which the stream brings you.',
+});
+
+/** Minutes between the turn that was written and the latest, under which it is told and minded. */
+const TIGHT_MIN = { note: IN_HAND_MIN, mind: 10 };
+const turnTight = rule({
+  code: 'turn-tight',
+  reads: ['day', 'places', 'outward'],
+  station: 'brief',
+  measure: 'minutes short',
+  find: ({ day, places, outward }) => {
+    const { plan } = day;
+    // Without a written turn the latest one is only named.
+    if (!plan || outward.turnAt === null || plan.turnAt === null || plan.latestTurn === null) return [];
+    const inHandMin = minutesBetween(plan.turnAt, plan.latestTurn);
+    if (inHandMin < 0 || inHandMin >= TIGHT_MIN.note) return [];
+    const level: FindingLevel = inHandMin < TIGHT_MIN.mind ? 'mind' : 'note';
+    const clock = clockOf(day, places);
+    const facts = { turnAt: clock(plan.turnAt), latestTurn: clock(plan.latestTurn), inHandMin };
+    return [{ level, basis: 'judgement', extent: TIGHT_MIN.note - inHandMin, facts }];
+  },
+  say: ({ turnAt, latestTurn, inHandMin }) => ({
+    title: inHandMin < 1 ? 'Nothing in hand at the turn' : `${duration(inHandMin)} in hand at the turn`,
+    text: `You mean to turn at ${turnAt}; the latest turn is ${latestTurn}. One tangle, or a little more wind, takes more than that.`,
+  }),
+  repairs: (_, context) => [...earlierTurn(context), ...otherHours(context)],
+  otherwise: () => 'Turn earlier, or come home later.',
+});
+/** So long before the person ashore calls for help one is to be in, min. */
+const BEFORE_CALL_MIN = 15;
 const homeLate = rule({
   code: 'home-late',
   reads: ['day', 'places', 'brief'],
@@ -73,9 +132,10 @@ const homeLate = rule({
     const homeShut = plan.legs.some((leg) => leg.way === 'home' && leg.why !== null);
     if ((plan.latestTurn === null && !homeShut) || plan.homeAt <= plan.deadline) return [];
     const alarm = alarmInstant(brief, places);
-    const afterAlarm = alarm !== null && plan.homeAt > alarm;
+    const beforeCallMin = alarm === null ? 0 : minutesBetween(plan.homeAt, alarm);
+    const afterAlarm = alarm !== null && beforeCallMin < 0;
     const clock = clockOf(day, places);
-    const level: FindingLevel = afterAlarm ? 'stop' : 'mind';
+    const level: FindingLevel = afterAlarm ? 'stop' : beforeCallMin < BEFORE_CALL_MIN ? 'mind' : 'note';
     return [
       {
         level,
@@ -243,6 +303,8 @@ const wayOverLand = rule({
 export const wayRules = [
   cannotHold,
   turnPassed,
+  streamAgainst,
+  turnTight,
   homeLate,
   homeAfterDark,
   windAgainstStream,

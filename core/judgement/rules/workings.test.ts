@@ -468,3 +468,40 @@ describe('a drift', () => {
     expect(levels.at(-1)).toBe('mind');
   });
 });
+
+describe('a stream against the way home', () => {
+  it('is told by its share of one’s pace, and shuts the way where it is all of it', () => {
+    const plan = judge(still, mere(0)).exposures.plan;
+    const home = plan?.legs.find(({ way }) => way === 'home');
+    if (!home) throw new Error('There is a way home.');
+    // Straight against it, whatever its direction.
+    const against = (streamMps: number): References => ({
+      ...mere(streamMps),
+      waters: mere(streamMps).waters.map((water) =>
+        water.stream ? { ...water, stream: { ...water.stream, towardDeg: (home.leg.bearingDeg + 180) % 360 } } : water,
+      ),
+    });
+    const paceMps = references.craft.find(({ id }) => id === still.brief.craftId)?.cruiseMps ?? 0;
+    expect(paceMps).toBeGreaterThan(0);
+    const at = (share: number) => find('stream-against-home', still, against(share * paceMps))?.level ?? null;
+    expect([0.3, 0.6, 0.9].map(at)).toEqual([null, 'note', 'mind']);
+    expect(find('cannot-hold', still, against(1.1 * paceMps))?.level).toBe('stop');
+    expect(at(1.1), 'told by the way that is shut').toBeNull();
+  });
+});
+
+describe('hours without a forecast', () => {
+  it('are told one, minded more, and stop one far from ground where there are none at all', () => {
+    const blind = (from: number) => {
+      const { launchAt } = judge(ready).exposures;
+      const hours = ready.conditions.hours.map((hour) =>
+        Date.parse(hour.at) >= (launchAt ?? 0) + from * 3_600_000 ? { ...hour, windMps: null } : hour,
+      );
+      return find('conditions-missing', { ...ready, conditions: { ...ready.conditions, hours } })?.level ?? null;
+    };
+    const afloatH = Math.ceil(judge(ready).exposures.hoursAfloat ?? 0);
+    expect(blind(afloatH + 2)).toBeNull();
+    expect(blind(afloatH - 3)).toBe('mind');
+    expect(blind(-3)).toBe('stop');
+  });
+});
