@@ -55,7 +55,7 @@ test('a jacket that runs out is felt in the locker, the kit, the margin, the gat
 
   await visit(page, '/outings/pollack-long-grey/kit');
   const margin = page.getByRole('complementary', { name: 'Margin' });
-  await expect(margin).toContainText('Foam jacket, high back does not count: out of date since 1 January 2020');
+  await expect(margin).toContainText('Not counted: Foam jacket, high back (out of date since 1 January 2020)');
   await expect(page.getByRole('button', { name: /^Buoyancy, worn/ })).toContainText('out of date');
   await visit(page, '/outings');
   const row = page.getByRole('listitem').filter({ hasText: 'Pollack beyond the Long Grey' });

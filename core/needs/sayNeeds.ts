@@ -193,6 +193,7 @@ export function measured(attribute: AttributeId, value: number): string {
 export function sayCounted(id: NeedId, have: number, want: number): string {
   const { amount: measure } = catalogue[id];
   if (!measure) return `${count(have)} of ${count(want)}`;
+  if (measure === 'persons') return `for ${count(have)} of ${count(want)}`;
   // The unit is said once where both are in it.
   const [has, of] = [measured(measure, have), measured(measure, want)];
   const unit = of.slice(of.lastIndexOf(' '));

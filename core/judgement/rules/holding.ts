@@ -80,7 +80,7 @@ const anchorShut = rule({
   },
   say: ({ anchor, why, spans, streamMps, openAt }) => ({
     title: `${why === 'care' ? 'An anchor in stream' : 'No anchor'} ${listed(spans.map(({ from, to }) => (from === to ? `at ${from}` : `from ${from} to ${to}`)))}`,
-    text: `${anchor}: the stream there runs to ${amount(streamMps, 'm/s', 2)}. ${inWords(shutWhy[why])}${openAt === null ? '' : ` It may be set from ${openAt}.`}`,
+    text: `${anchor}: the stream there runs to ${amount(streamMps, 'm/s', 2)}. ${inWords(shutWhy[why])}${openAt === null || why === 'care' ? '' : ` It may be set from ${openAt}.`}`,
   }),
   repairs: ({ why }, context) => [
     ...(why === 'beam' ? [{ do: 'set-alignment', alignment: 'bow' } as const] : []),

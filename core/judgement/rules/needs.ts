@@ -218,11 +218,7 @@ const needUnmet = rule({
     text: [
       `${capital(facts.reasons.map(sayReason).join('; '))}.`,
       ...(facts.lacking.length > 0 ? [`Still wanted: ${listed(facts.lacking)}.`] : []),
-      ...facts.notCounted.map((means) =>
-        means.by === 'item' && means.shortfall
-          ? `${means.name} does not count: ${sayShortfall(means.shortfall)}.`
-          : `${sayMeans(means)}.`,
-      ),
+      ...sayNotCounted(facts.notCounted),
       catalogue[facts.needId].without,
       ...(facts.need === 'law' ? ['Confirm with the authority.'] : []),
     ].join(' '),
@@ -231,6 +227,21 @@ const needUnmet = rule({
   repairs: settlingNeed,
   otherwise: elseForNeed,
 });
+
+/** "Not counted: Forceps and Disgorger (not the tool for this mouth).": what has the same reason is told together. */
+function sayNotCounted(means: Unmet['notCounted']): string[] {
+  const names = new Map<string, string[]>();
+  for (const one of means)
+    if (one.by === 'item' && one.shortfall) {
+      const why = sayShortfall(one.shortfall);
+      names.set(why, [...(names.get(why) ?? []), one.name]);
+    }
+  const things = [...names].map(([why, some]) => `${listed(some)} (${why})`);
+  return [
+    ...(things.length > 0 ? [`Not counted: ${things.join('; ')}.`] : []),
+    ...means.flatMap((one) => (one.by === 'item' ? [] : [`${sayMeans(one)}.`])),
+  ];
+}
 
 /** Whether a thing is spoken of with a need that is not met. */
 function isToldWith(needs: readonly JudgedNeed[], { id, kind }: Item): boolean {

@@ -116,10 +116,11 @@ const clear = rule({
   },
   say: ({ what, side, things, many }) => {
     const it = many === 1 ? 'it' : 'them';
+    const they = many === 1 ? 'it' : 'they';
     return {
       're-entry': {
         title: `${things} on the side you climb in by`,
-        text: `You keep the ${side} side clear to get back in; ${it} would catch a knee or a strap. The other side, or behind the seat.`,
+        text: `You keep the ${side} side clear to get back in; ${they} would catch a knee or a strap. The other side, or behind the seat.`,
       },
       fight: {
         title: `${things} where a fish is fought`,
@@ -127,7 +128,7 @@ const clear = rule({
       },
       net: {
         title: `${things} beside the net`,
-        text: `The hoop is swung out over the side, one-handed and at once; ${it} would catch it. Flat, or the net in another place.`,
+        text: `The hoop is swung out over the side, one-handed and at once; ${they} would catch it. Flat, or the net in another place.`,
       },
       cast: {
         title: `${things} in the way of the back-cast`,

@@ -10,7 +10,7 @@ import { sayLies } from '../../stow/say';
 import { rememberFor } from '../../units/remember';
 import { capital, count, listed, plural, uncapital } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
-import { type Mode } from '../../vocabulary/stow';
+import { type Mode, modeWords } from '../../vocabulary/stow';
 import type { FindingLevel } from '../../vocabulary/levels';
 import type { Context } from '../context';
 import { rule } from '../rule';
@@ -246,7 +246,7 @@ const callNotWorn = rule({
   },
   say: ({ things, many, where, mode }) => ({
     title: 'No way to call is on you',
-    text: `${things} ${where === '' ? '' : `(${where}${inMode(mode)}) `}${many === 1 ? 'stays' : 'stay'} with the boat when you do not. Alone, one of them hangs on you.`,
+    text: `${things} ${where === '' ? '' : `(${where}${mode === 'fish' ? '' : `, ${modeWords[mode]}`}) `}${many === 1 ? 'stays' : 'stay'} with the boat when you do not. Alone, one of them hangs on you.`,
   }),
   repairs: ({ thingIds, mode }, context) =>
     again(context, mode, thingIds).flatMap((placed) => wearing(context, mode, [placed])),

@@ -19,7 +19,7 @@ export const named = (list: readonly Placed[]) => {
     : listed(names);
 };
 export const idsOf = (list: readonly Placed[]) => list.map(({ one }) => one.item.id);
-export const inMode = (mode: Mode) => (mode === 'fish' ? '' : `, ${modeWords[mode]}`);
+export const inMode = (mode: Mode) => (mode === 'fish' ? '' : ` (${modeWords[mode]})`);
 
 export interface AfloatPlan {
   mode: Mode;
