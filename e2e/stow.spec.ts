@@ -185,7 +185,7 @@ test('turned over, it says what sinks, what hangs, and what can no longer be don
   await page.goto('/outings/cod-wreck/stow');
   await page.getByRole('button', { name: 'Turn it over' }).click();
   const over = page.getByRole('region', { name: 'Turned over' });
-  await expect(over).toContainText('Then nothing aboard serves to call for help');
+  await expect(over).toContainText('Then nothing aboard is left for this: call for help');
   await expect(over.getByText('Floats away: one')).toBeVisible();
   await expect(over.getByText(/^Hangs on its leash: two/)).toBeVisible();
   await margin(page)

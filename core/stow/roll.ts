@@ -10,6 +10,7 @@ export const afterRoll: readonly NeedId[] = [
   'distress-signal',
   'be-seen-night',
   'propulsion',
+  'second-propulsion',
   'navigate',
 ];
 

@@ -90,7 +90,7 @@ const rollLoses = rule({
     }),
   say: ({ needId, things, many, where, mode, rough, floats }) => ({
     title: `${things} ${floats ? (many === 1 ? 'drifts' : 'drift') + ' away' : many === 1 ? 'goes' : 'go'} with the first capsize`,
-    text: `${many === 1 ? 'It lies' : 'They lie'} loose, ${where}${inMode(mode)}. Then nothing aboard serves to ${uncapital(catalogue[needId].title)}${rough ? ', and it is here that one capsizes' : ''}.`,
+    text: `${many === 1 ? 'It lies' : 'They lie'} loose, ${where}${inMode(mode)}. Then nothing aboard is left for this: ${uncapital(catalogue[needId].title)}${rough ? '. It is here that one capsizes' : ''}.`,
   }),
   repairs: ({ thingIds, mode }, context) => {
     const list = again(context, mode, thingIds);
