@@ -1,5 +1,6 @@
 import { DRYSUIT_BELOW_C, WETSUIT_BELOW_C } from '../environment/immersion';
 import { callInstant } from '../documents/hours';
+import type { Water } from '../documents/water';
 import { minutesBetween } from '../units/time';
 import type { needsByPurpose } from '../vocabulary/needs';
 import type { AttributeId, QualityId } from '../catalog/gear/attributes';
@@ -114,7 +115,7 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     },
   },
   'call-for-help': {
-    fits: 'waterproof, afloat or tied on, holding its charge; a phone only where there is coverage, and two phones are one way; alone, on the body and not packed away',
+    fits: 'waterproof, afloat or tied on, holding its charge; a phone only where there is coverage, and two phones are one way; a radio at sea, and inland where a station is written with the water; alone, on the body and not packed away',
     title: 'Call for help',
     without: 'Nobody ashore learns that you are in trouble.',
     far: 'shore',
@@ -143,6 +144,8 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       return together(
         isPhone(item.kind) && coverage === 'none' && { code: 'no-coverage' },
         isPhone(item.kind) && coverage === 'patchy' && { code: 'patchy-coverage' },
+        // Coast stations listen on the sea; inland somebody does where it is written with the water.
+        item.kind === 'vhf-radio' && c.places.water && !isHeard(c.places.water) && { code: 'nobody-listens' },
         !has('waterproof') && { code: 'not-waterproof' },
         !has('tethered', 'floats') && { code: 'not-retained' },
         !has('charged') && { code: 'not-charged' },
@@ -429,6 +432,9 @@ const FAR_TOO_COLD_C = 6;
 function warmFrom(item: Item, aboard: readonly Aboard[]): number {
   const besides = wornWithWetsuit.filter((kind) => aboard.some((one) => one.item.kind === kind)).length;
   return NO_NEOPRENE_C - C_PER_MM * (usualFigure(item, 'neopreneMm') + besides / 2);
+}
+function isHeard({ type, rescue }: Pick<Water, 'type' | 'rescue'>): boolean {
+  return type !== 'fresh' || rescue.radio.trim() !== '';
 }
 function isPhone(kind: KindId): boolean {
   return kind === 'phone' || kind === 'second-phone';

@@ -106,6 +106,7 @@ export type Shortfall =
         | 'needs-compass'
         | 'daylight-only'
         | 'no-coverage'
+        | 'nobody-listens'
         | 'gaff-inflatable'
         | 'gaff-release'
         | 'grip-mouth'

@@ -107,6 +107,7 @@ const lacks: Say<Shortfall, 'code'> = {
   'needs-compass': () => 'a chart needs the compass beside it',
   'daylight-only': () => 'works by daylight only',
   'no-coverage': () => 'no coverage there',
+  'nobody-listens': () => 'no station is written to listen there: it calls companions, not help',
   'gaff-inflatable': () => 'never a gaff in an inflatable',
   'gaff-release': () => 'never a gaff for a fish that goes back',
   'grip-mouth': () => 'a grip hurts so small a mouth',

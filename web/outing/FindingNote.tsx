@@ -5,6 +5,8 @@ import Typography from '@mui/material/Typography';
 import { Suspense, lazy, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { AttributeId } from '#core/catalog/gear/attributes';
+import { answeredBy } from '#core/judgement/answeredBy';
+import type { Looked } from '#core/documents/references';
 import { type Facts, ruleOf, sayFinding } from '#core/judgement/allRules';
 import { eachShortfall } from '#core/needs/need';
 import { type Finding } from '#core/judgement/finding';
@@ -32,7 +34,7 @@ export function FindingNote({ finding }: { finding: Finding }) {
     else edit((outing) => withAcceptance(outing, finding.key, finding.extent, reason, Date.now()));
     setAnswering(false);
   };
-  const place = placeToGo(finding.facts, looked.craft?.id ?? null);
+  const place = placeToGo(finding.facts, looked);
   return (
     <Box component="li" sx={{ display: 'flex', gap: 1.25, borderTop: 1, borderColor: 'divider', py: 1.5 }}>
       <Box sx={{ pt: 0.25 }}>
@@ -134,9 +136,16 @@ function figuresAsked(facts: Facts): { itemId: string; attribute: AttributeId }[
 }
 
 /** Where a blank is filled that is no part of the outing itself. */
-function placeToGo(facts: Facts, craftId: string | null): { to: string; name: string } | null {
+function placeToGo(
+  facts: Facts,
+  { craft, water }: Pick<Looked, 'craft' | 'water'>,
+): { to: string; name: string } | null {
   if (facts.code === 'brief-incomplete' && facts.blanks.includes('angler'))
     return { to: '/settings', name: 'Write your profile' };
   const { boatPart } = ruleOf(facts.code);
-  return boatPart !== null && craftId !== null ? { to: `/boats/${craftId}/${boatPart}`, name: 'To the boat' } : null;
+  if (boatPart !== null && craft !== null) return { to: `/boats/${craft.id}/${boatPart}`, name: 'To the boat' };
+  const owner = answeredBy(facts);
+  if (owner === null) return null;
+  if (owner.by === 'profile') return { to: '/settings', name: `${owner.what}: in your profile` };
+  return water && { to: `/waters/${water.id}`, name: `${owner.what}: with ${water.name}` };
 }
