@@ -1,4 +1,4 @@
-import { isRod, sizeOf } from '../catalog/gear/stowing';
+import { isRod, isSoft, sizeOf } from '../catalog/gear/stowing';
 import type { Zone } from '../documents/boatParts';
 import type { Item } from '../documents/item';
 import { rememberFor } from '../units/remember';
@@ -6,6 +6,8 @@ import type { ZoneKind } from '../vocabulary/boat';
 
 /** Packed things give a little: so much of a dimension. */
 const GIVES = 1.1;
+/** What is soft goes through an opening that its least side is so many times as wide as. */
+const PRESSED = 1.6;
 /** What lies open may stand out over the end of its place by as much of itself again. */
 const OVERHANG = 2.2;
 const ROD_OVERHANG = 3;
@@ -13,6 +15,8 @@ const ROD_OVERHANG = 3;
 const holders: ReadonlySet<ZoneKind> = new Set<ZoneKind>(['rod tube', 'rod holder', 'pad-eye', 'rail']);
 /** What goes into a holder has a handle this thick at most, m: shorter side of what it packs to. */
 const HANDLE_M = 0.16;
+/** What hangs on a rail is this thick at most, m. */
+const RAIL_M = 0.3;
 /** Of the room of a place, so much can be filled. */
 export const USABLE = 0.8;
 
@@ -42,8 +46,19 @@ function look(item: Item, zone: Zone): NoFit | null {
   if (zone.maxKg !== null && item.massKg > zone.maxKg + 1e-9)
     return { why: 'mass', haveKg: item.massKg, wantKg: zone.maxKg };
   if (holders.has(zone.kind)) {
-    const slim = zone.kind === 'rail' || zone.kind === 'pad-eye' || isRod(item.kind) || middle <= HANDLE_M;
-    return slim ? null : { why: 'inside', haveM: middle, wantM: HANDLE_M };
+    // A net stands by its handle, however wide its hoop.
+    const stands = isRod(item.kind) || (item.attributes.hoopM ?? 0) > 0 || zone.kind === 'pad-eye';
+    const most = zone.kind === 'rail' ? RAIL_M : HANDLE_M;
+    return stands || middle <= most ? null : { why: 'inside', haveM: middle, wantM: most };
+  }
+  // What is soft is pressed through an opening and into a corner: it takes its litres, and no shape.
+  if (isSoft(item.kind) && isClosed(zone)) {
+    const narrow = zone.opening ? Math.min(zone.opening.longM, zone.opening.shortM) : Infinity;
+    if (short > narrow * PRESSED) return { why: 'opening', haveM: short, wantM: narrow };
+    const room = roomOf(zone) ?? Infinity;
+    return litresOf(item) <= room
+      ? null
+      : { why: 'inside', haveM: Math.cbrt(litresOf(item) / 1000), wantM: Math.cbrt(room / 1000) };
   }
   if (zone.opening) {
     const { longM, shortM } = zone.opening;

@@ -102,6 +102,24 @@ export function isSharp(kind: KindId): boolean {
   return points.has(kind);
 }
 
+/** Clothes and bags that are pressed into what room there is. */
+const soft: ReadonlySet<KindId> = new Set<KindId>([
+  'spare-clothes',
+  'vehicle-dry-set',
+  'fleece',
+  'shell',
+  'dry-bag',
+  'deck-bag',
+  'sleep-kit',
+  'tent',
+  'tarp',
+  'hammock',
+  'towel',
+]);
+export function isSoft(kind: KindId): boolean {
+  return soft.has(kind);
+}
+
 /** What knocks on a bare deck. */
 const hard: ReadonlySet<KindId> = new Set<KindId>([
   'anchor',

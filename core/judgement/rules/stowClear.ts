@@ -17,7 +17,7 @@ import { idsOf, byHand, HIGH_M, named, again, noteOf, toldOf } from './stowTold'
 const WINDAGE_M2 = 0.45;
 const WINDY_MPS = 6;
 
-type ClearWhat = 're-entry' | 'net' | 'fight' | 'cast' | 'sweep' | 'knees' | 'fly line';
+type ClearWhat = 're-entry' | 'net' | 'fight' | 'cast' | 'sweep' | 'knees' | 'outboard' | 'fly line';
 const clear = rule({
   code: 'stow-in-the-way',
   reads: ['plan', 'angler', 'outward'],
@@ -92,6 +92,9 @@ const clear = rule({
         Math.abs(placed.zone.yM) < 0.22 &&
         standsUp(placed),
     );
+    const outboard = aboard.filter(
+      ({ zone }) => zone?.kind === 'rod holder' && Math.abs(zone.yM) > craft.beamM / 2 + OUTBOARD_M,
+    );
     const line = fly
       ? aboard.filter(
           ({ zone, spot, one }) =>
@@ -111,6 +114,7 @@ const clear = rule({
       ...tell('cast', behind, behind.some(({ one }) => isRod(one.item.kind)) ? 'mind' : 'note'),
       ...tell('sweep', sweep, 'mind'),
       ...tell('knees', knees, byHand(knees) ? 'mind' : 'note'),
+      ...tell('outboard', outboard, 'mind'),
       ...tell('fly line', line, 'note'),
     ];
   },
@@ -142,6 +146,10 @@ const clear = rule({
         title: `${things} before the knees`,
         text: `Bending forward meets the butt of a rod. A holder farther out, or behind the seat.`,
       },
+      outboard: {
+        title: `${things} held outside the boat`,
+        text: `Whoever takes ${it} from there has his weight over the side, just as a fish pulls. A holder farther in, or one that lies across the bow.`,
+      },
       'fly line': {
         title: `${things} where the fly line falls`,
         text: `A coil round ${it} stops the cast or the fish. Covered, strapped flat, or elsewhere.`,
@@ -151,7 +159,13 @@ const clear = rule({
   repairs: ({ what, thingIds, side }, context) => {
     const list = again(context, 'fish', thingIds);
     const flat = list.every(({ one }) => statesOf(one.item.kind)) ? layingFlat(context, 'fish', list) : [];
-    const away = (zone: Zone) => (what === 're-entry' ? zone.side !== side : zone.kind !== 'cockpit floor');
+    const inboard = (context.plan?.craft.beamM ?? 0) / 2;
+    const away = (zone: Zone) =>
+      what === 'outboard'
+        ? Math.abs(zone.yM) <= inboard
+        : what === 're-entry'
+          ? zone.side !== side
+          : zone.kind !== 'cockpit floor';
     const elsewhere = list.slice(0, 2).flatMap((placed) => moving(context, 'fish', placed, away, 3));
     const all = movingAll(context, 'fish', list, away, what === 're-entry' ? 'on the other side' : 'out of the way');
     // Several are settled only together.
@@ -160,6 +174,8 @@ const clear = rule({
   },
 });
 const LONG_M = 0.5;
+/** A holder this far beyond the side is reached with the body outside the boat, m. */
+const OUTBOARD_M = 0.15;
 /** How far behind and before the seat one climbs in, m; where the feet go on pedals, ahead of the seat and aside, m. */
 const REENTRY_M = [-0.25, 0.6] as const;
 /** Where a rod is swung when a fish runs under the boat: from beside the seat to its length ahead, m. */

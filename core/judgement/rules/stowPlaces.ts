@@ -93,36 +93,36 @@ const overfull = rule({
     const kgIn = new Map<Zone, number>();
     for (const { zone, one } of plan?.things ?? [])
       if (zone) kgIn.set(zone, (kgIn.get(zone) ?? 0) + one.item.massKg * one.entry.quantity);
-    return byZone(plan?.things.filter(({ spot }) => spot.in === 'zone') ?? []).flatMap(
-      ({ zone, things }): Told<OverfullFacts>[] => {
-        const stands = standsIn(zone);
-        const standing = things.filter(({ one }) => isRod(one.item.kind) || one.item.kind === 'flag');
-        const room = roomOf(zone);
-        const litres = things.reduce(
-          (sum, { one: { item, entry } }) => sum + litresOf(item) * entry.quantity * (standsFree(item.kind) ? 0 : 1),
-          0,
-        );
-        const kg = kgIn.get(zone) ?? 0;
-        const said = byHand(things);
-        // Of usual places only the large ones say anything by being full.
-        if (!said && zone.kind !== 'tank well' && zone.kind !== 'hatch') return [];
-        const level = said ? ('mind' as const) : ('note' as const);
-        const facts = { zone: zone.name, zoneId: zone.id, things: named(things), thingIds: idsOf(things) };
-        const tell = (share: number, why: OverfullFacts['why']): Told<OverfullFacts> => ({
-          level,
-          basis: 'physics',
-          extent: share,
-          subject: zone.id,
-          facts: { ...facts, why },
-        });
-        if (stands !== null && standing.length > stands)
-          return [tell(standing.length / stands, { of: 'holder', have: standing.length, want: stands })];
-        if (zone.maxKg !== null && kg > zone.maxKg * 1.02)
-          return [tell(kg / zone.maxKg, { of: 'mass', have: kg, want: zone.maxKg })];
-        if (room !== null && litres > room) return [tell(litres / room, { of: 'room', have: litres, want: room })];
-        return [];
-      },
-    );
+    // What does not go in at all is told by itself.
+    const goesIn = ({ spot, zone, one }: Placed) => spot.in === 'zone' && (!zone || fitsIn(one.item, zone) === null);
+    return byZone(plan?.things.filter(goesIn) ?? []).flatMap(({ zone, things }): Told<OverfullFacts>[] => {
+      const stands = standsIn(zone);
+      const standing = things.filter(({ one }) => isRod(one.item.kind) || one.item.kind === 'flag');
+      const room = roomOf(zone);
+      const litres = things.reduce(
+        (sum, { one: { item, entry } }) => sum + litresOf(item) * entry.quantity * (standsFree(item.kind) ? 0 : 1),
+        0,
+      );
+      const kg = kgIn.get(zone) ?? 0;
+      const said = byHand(things);
+      // Of usual places only the large ones say anything by being full.
+      if (!said && zone.kind !== 'tank well' && zone.kind !== 'hatch') return [];
+      const level = said ? ('mind' as const) : ('note' as const);
+      const facts = { zone: zone.name, zoneId: zone.id, things: named(things), thingIds: idsOf(things) };
+      const tell = (share: number, why: OverfullFacts['why']): Told<OverfullFacts> => ({
+        level,
+        basis: 'physics',
+        extent: share,
+        subject: zone.id,
+        facts: { ...facts, why },
+      });
+      if (stands !== null && standing.length > stands)
+        return [tell(standing.length / stands, { of: 'holder', have: standing.length, want: stands })];
+      if (zone.maxKg !== null && kg > zone.maxKg * 1.02)
+        return [tell(kg / zone.maxKg, { of: 'mass', have: kg, want: zone.maxKg })];
+      if (room !== null && litres > room) return [tell(litres / room, { of: 'room', have: litres, want: room })];
+      return [];
+    });
   },
   say: ({ zone, things, why }) => ({
     title: `${zone} holds more than it can`,
