@@ -137,7 +137,7 @@ const lacks: Say<Shortfall, 'code'> = {
       ? `fits ${amountOnly(size.haveKg[0], 'kg', 0)} to ${size.haveKg[1] === Infinity ? 'any mass' : amount(size.haveKg[1], 'kg', 0)}; you are ${amount(size.bodyKg, 'kg', 0)}`
       : `${amount(size.haveM * 100, 'cm', 0)}; about ${amount(size.wantM * 100, 'cm', 0)} suits you and the beam`,
   'out-of-place': ({ want, on, mode, moves, state, ...lies }) => {
-    const where = `${state === 'stowed' && want === 'up' ? 'is put away' : 'lies'} ${sayLies(lies)}${moves.length > 0 ? ` (${sayMoves(moves)})` : ''}`;
+    const where = `${state === 'stowed' && want === 'up' ? 'is put away' : 'lies'} ${sayLies(lies)}${moves.length > 0 ? `: ${sayMoves(moves)} first` : ''}`;
     const wanted = on === null ? whereWords[want] : `worn ${onBody(on)}`;
     return `${where}${mode === 'fish' ? '' : `, ${modeWords[mode]}`}; it has to be ${wanted}`;
   },
