@@ -23,21 +23,18 @@ const facesFirst: Plugin = {
   },
 };
 
-/**
- * What is served for a year is pressed once, here: the server sends it as it lies. By the hardest press where it comes
- * with most screens: that takes off a fiftieth more, and as long again.
- */
-const pressed: Plugin = {
-  name: 'pressed',
+/** Brotli-compressed at build time; chunks that most screens load at the highest quality, which saves 2 % more and takes twice as long. */
+const compressed: Plugin = {
+  name: 'compressed',
   writeBundle: async ({ dir = '' }, bundle) => {
-    const press = promisify(brotliCompress);
+    const compress = promisify(brotliCompress);
     const imports = Object.values(bundle).flatMap((one) => (one.type === 'chunk' ? one.imports : []));
     const isCommon = (file: string) => imports.filter((one) => one === file).length >= 8;
     const files = Object.keys(bundle).filter((file) => /\.(js|css)$/.test(file));
     await Promise.all(
       files.map(async (file) => {
         const params = { [constants.BROTLI_PARAM_QUALITY]: isCommon(file) ? 11 : 10 };
-        await writeFile(join(dir, `${file}.br`), await press(await readFile(join(dir, file)), { params }));
+        await writeFile(join(dir, `${file}.br`), await compress(await readFile(join(dir, file)), { params }));
       }),
     );
   },
@@ -97,7 +94,7 @@ const together = {
 
 export default defineConfig({
   root: 'web',
-  plugins: [react(), facesFirst, pressed, outingFiles, carried],
+  plugins: [react(), facesFirst, compressed, outingFiles, carried],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -23,8 +23,8 @@ import { type Serving, guard } from './http/guard';
 import { refuseWhenOutdated } from './http/outdated';
 import { type BodyLimits, cutSlowBodies } from './http/slowBodies';
 import { InvalidInput, handleErrors } from './http/problem';
-import { keepDoor } from './people/door';
-import { noAccounts } from './people/comingIn';
+import { addAuthHook } from './people/authHook';
+import { noAccountsRoute } from './people/signUp';
 import { partyRoutes } from './party/routes';
 import { peopleRoutes } from './people/routes';
 import { peopleStore } from './people/store';
@@ -109,7 +109,7 @@ export async function buildApp({
   readJson(app);
   again(app, outdatedEveryMs, 'the version of the data could not be read', refuseWhenOutdated(app, isOutdated));
   const people = peopleStore(db, now);
-  if (accounts) await keepDoor(app, people);
+  if (accounts) await addAuthHook(app, people);
   const build = webRoot === null ? null : buildIn(webRoot);
   // What the browser's clock says is compared with this one, and the build of its page with the one that is served.
   app.addHook('onSend', (request, reply, _payload, done) => {
@@ -160,7 +160,7 @@ export async function buildApp({
     const { sweep } = peopleRoutes(app, { db, now, secure: tls !== null, names: serving.names });
     again(app, sweepEveryMs, 'what is over could not be taken away', sweep);
     partyRoutes(app, { db, stores: from, library, walks, people, now });
-  } else noAccounts(app);
+  } else noAccountsRoute(app);
   referenceRoutes(app, from, library);
   setAsideRoutes(app, db);
   pictureRoutes(app, db);

@@ -1,5 +1,5 @@
 import type { Craft } from '../documents/craft';
-import { type Looked, ridesAlong } from '../documents/references';
+import { type OutingInView, ridesAlong } from '../documents/references';
 import { fittingsOf } from './build';
 
 /** Shares of the maker's rating at which the product speaks. Rules of thumb; the maker's rating always wins. */
@@ -15,7 +15,7 @@ interface Expected {
 }
 
 /** What the hull carries, kg: angler, what is fitted, all that is aboard, and the fish expected. null without angler or craft. */
-export function carriedKg(looked: Looked, expected: Expected): number | null {
+export function carriedKg(looked: OutingInView, expected: Expected): number | null {
   if (!looked.angler || !looked.craft) return null;
   return looked.angler.massKg + fittedKg(looked.craft) + gearKg(looked) + expected.keepKg;
 }
@@ -26,7 +26,7 @@ export function fittedKg(craft: Craft, behindM = Infinity): number {
 }
 
 /** Mass of the loadout alone, kg. What stays in the vehicle or rides in another boat is not aboard. */
-export function gearKg(looked: Looked): number {
+export function gearKg(looked: OutingInView): number {
   let sum = 0;
   for (const one of looked.aboard) if (ridesAlong(one)) sum += one.item.massKg * one.entry.quantity;
   return sum;

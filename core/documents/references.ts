@@ -88,7 +88,7 @@ export interface Places {
   items: ReadonlyMap<string, Item>;
 }
 /** The same, with what is aboard. */
-export interface Looked extends Places {
+export interface OutingInView extends Places {
   aboard: readonly Aboard[];
 }
 
@@ -113,7 +113,7 @@ const itemIndex = rememberFor(
 );
 
 /** Items named by the loadout that the locker no longer holds are left out. */
-export function lookUp(outing: Outing, references: References): Looked {
+export function lookUp(outing: Outing, references: References): OutingInView {
   const aboard = aboardOf(outing.loadout, references.items);
   return { ...placesOf(outing.brief, references, loadedBy(outing.brief, references, aboard)), aboard };
 }

@@ -1,6 +1,6 @@
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
-import type { Looked } from '../documents/references';
+import type { OutingInView } from '../documents/references';
 import type { Rig } from '../documents/workings';
 
 /** Adds a rig, or changes the one of the same id. */
@@ -19,7 +19,7 @@ export function copiedRig(rig: Rig, id: string): Rig {
 const leaderKinds: ReadonlySet<Item['kind']> = new Set(['leader-spool', 'fluoro-leader', 'heavy-leader']);
 
 /** A rod rigged with the strongest line it is made for, a leader that breaks before it and a lure it casts, tied directly: a start to be changed. */
-export function newRig(id: string, rod: Item, { aboard, items, targets }: Looked): Rig {
+export function newRig(id: string, rod: Item, { aboard, items, targets }: OutingInView): Rig {
   const owned = [...items.values()].filter((item) => item.condition === 'good');
   const carried = aboard.map(({ item }) => item);
   const toothy = targets.some((one) => one.teeth === 'sharp');

@@ -10,7 +10,7 @@ import { surf } from '../environment/surf';
 import type { Conditions, Hour, Outing, Outward } from '../documents/outing';
 import type { Launch, Water } from '../documents/water';
 import { outingHours } from '../documents/hours';
-import type { Aboard, Looked, Places } from '../documents/references';
+import type { Aboard, OutingInView, Places } from '../documents/references';
 import type { Item } from '../documents/item';
 import { type Workings, withHabits } from '../documents/workings';
 import { NO_STREAM, speedOf } from '../environment/flow';
@@ -135,7 +135,7 @@ export interface Exposures {
 }
 
 /** What brief and day expose one to, with what the loadout brings. */
-export function exposures(outing: Outing, looked: Looked): Exposures {
+export function exposures(outing: Outing, looked: OutingInView): Exposures {
   const day = dayExposures(outing.brief, outing.conditions, looked);
   return withBurden(day, burdenOf(looked.aboard), withHabits(outing.workings, looked.angler?.habits));
 }

@@ -1,7 +1,7 @@
 import { callInstant, outingHours } from '../documents/hours';
 import type { Chart } from '../documents/chart';
 import type { Outing, Waypoint } from '../documents/outing';
-import { type Looked, ridesAlong } from '../documents/references';
+import { type OutingInView, ridesAlong } from '../documents/references';
 import type { Exposures } from '../exposures/exposures';
 import { type JudgedNeed, itemsServing } from '../needs/match';
 import { amount } from '../units/amount';
@@ -21,7 +21,7 @@ export interface Decided {
 }
 interface Given {
   outing: Outing;
-  looked: Looked;
+  looked: OutingInView;
   needs: readonly JudgedNeed[];
   exposures: Exposures;
   decided: readonly Decided[];
@@ -184,7 +184,7 @@ function weather(conditions: Outing['conditions'], { wind, gust, hs }: Exposures
 }
 
 /** The way of an outing: from the launch by its points to the place, and home again. */
-export function wayOf({ brief }: Outing, { launch, area, landing }: Looked): WayPoint[] {
+export function wayOf({ brief }: Outing, { launch, area, landing }: OutingInView): WayPoint[] {
   const point = (kind: WayPoint['kind'], { latDeg, lonDeg, name }: Position & { name: string }): WayPoint => ({
     latDeg,
     lonDeg,

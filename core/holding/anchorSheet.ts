@@ -3,7 +3,7 @@ import type { Angler } from '../documents/angler';
 import { onWater } from '../boat/drag';
 import type { Craft } from '../documents/craft';
 import type { Item } from '../documents/item';
-import type { Looked } from '../documents/references';
+import type { OutingInView } from '../documents/references';
 import type { Workings } from '../documents/workings';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
 import { type AnchorSum, type AnchorType, anchor } from './anchor';
@@ -42,7 +42,7 @@ export interface AnchorGear {
   buoyed: boolean;
   trolley: boolean;
 }
-export function anchorGear(item: Item, { aboard }: Pick<Looked, 'aboard'>): AnchorGear {
+export function anchorGear(item: Item, { aboard }: Pick<OutingInView, 'aboard'>): AnchorGear {
   const has = (kind: KindId) => aboard.some((one) => one.item.kind === kind && one.item.condition === 'good');
   const float = has('release-float');
   return {
@@ -68,7 +68,7 @@ export function anchorHours(
   item: Item,
   hours: readonly SpotHour[],
   craft: Craft,
-  looked: Looked,
+  looked: OutingInView,
   workings: Workings,
 ): AnchorHour[] {
   const ground = anchorOf(item);
@@ -148,7 +148,7 @@ export interface Anchorage {
   hours: readonly AnchorHour[];
 }
 /** Of the anchors aboard the one whose hold is best at its worst, with its half hours; null: none, or nothing to judge it by. */
-export function anchorageOf(looked: Looked, spot: readonly SpotHour[], workings: Workings): Anchorage | null {
+export function anchorageOf(looked: OutingInView, spot: readonly SpotHour[], workings: Workings): Anchorage | null {
   const { craft } = looked;
   if (!craft) return null;
   const worst = ({ hours }: Anchorage) => Math.min(...hours.map(({ sum }) => sum.margin ?? Infinity));

@@ -9,7 +9,7 @@ export interface AnswersTo {
   here: string | null;
   there: string | null;
 }
-export function answersTo(one: Found, context: Pick<Context, 'angler' | 'outing' | 'places'>): AnswersTo {
+export function acceptancesOf(one: Found, context: Pick<Context, 'angler' | 'outing' | 'places'>): AnswersTo {
   const answerable = isAnswerable(one, context);
   const keepable = one.level === 'mind' && one.basis !== 'law' && one.basis !== 'physics';
   return {

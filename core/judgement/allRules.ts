@@ -1,5 +1,5 @@
 import type { Context } from './context';
-import { type FactsOf, type Rule, type Sentence, type Told, keptExtent } from './rule';
+import { type FactsOf, type Rule, type Sentence, type RuleFinding, keptExtent } from './rule';
 import { afloatRules } from './rules/afloat';
 import { boatRules } from './rules/boat';
 import { briefRules } from './rules/brief';
@@ -56,7 +56,7 @@ export function sayFinding(facts: Facts): Sentence {
 }
 
 /** A finding before acceptance and repairs are worked out. */
-export interface Found extends Omit<Told<Facts>, 'subject'> {
+export interface Found extends Omit<RuleFinding<Facts>, 'subject'> {
   /** Identity across edits: code and subject. */
   key: string;
 }
@@ -67,7 +67,7 @@ export function keyOf({ code }: AnyRule, subject: string | undefined): string {
 }
 
 /** What a rule told, as a finding. */
-export function foundFrom(rule: AnyRule, { level, basis, extent, facts, subject }: Told<Facts>): Found {
+export function foundFrom(rule: AnyRule, { level, basis, extent, facts, subject }: RuleFinding<Facts>): Found {
   return {
     key: keyOf(rule, subject),
     level,

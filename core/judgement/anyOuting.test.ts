@@ -248,7 +248,7 @@ describe('any outing at all', () => {
               for (const [key, next] of after) {
                 // What is only added has not been placed yet: that is told and settled next.
                 const unplaced =
-                  ['add-items', 'swap-item', 'together'].includes(repair.do) && ruleOf(next.facts.code).placing;
+                  ['add-items', 'swap-item', 'together'].includes(repair.do) && ruleOf(next.facts.code).aboutPlacement;
                 // What is told ashore is put right last.
                 if (unplaced || next.station === 'leave-word') continue;
                 const was = before.get(key);

@@ -14,7 +14,7 @@ import { type Context, contextOf } from './context';
 import type { Ready } from '../stow/ready';
 import { isPlain } from '../stow/say';
 import type { Finding } from './finding';
-import { answersTo } from './accepted';
+import { acceptancesOf } from './accepted';
 import { type Gate, gate } from './gate';
 import { judge, repairsFor } from './repairEngine';
 import { findingLevels } from '../vocabulary/levels';
@@ -62,10 +62,10 @@ export function assess(
   const context = contextOf(outing, references, answers, now);
   const judged = judge(context);
   const findings = judged.all.map((one): Finding => {
-    const { answerable, keepable, here, there } = answersTo(one, context);
+    const { answerable, keepable, here, there } = acceptancesOf(one, context);
     const accepted = here ?? there;
     const asked = withRepairs && accepted === null;
-    const { repairs, lowers, comes } = asked ? repairsFor(one, judged) : noRepairs;
+    const { repairs, lowers, sideEffect } = asked ? repairsFor(one, judged) : noRepairs;
     const helpless = asked && repairs.length === 0 && one.level !== 'note';
     const rule = ruleOf(one.facts.code);
     return {
@@ -77,7 +77,7 @@ export function assess(
       keepable,
       repairs,
       lowers,
-      otherwise: helpless ? rule.otherwise(one.facts, context, comes) : null,
+      otherwise: helpless ? rule.otherwise(one.facts, context, sideEffect) : null,
     };
   });
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
@@ -114,7 +114,7 @@ export function assess(
   };
 }
 
-const noRepairs = { repairs: [], lowers: [], comes: null } as const;
+const noRepairs = { repairs: [], lowers: [], sideEffect: null } as const;
 
 /** Places of things that nothing stands against, of all that have one to settle. */
 function stowTally({ plan }: Context, findings: readonly Finding[]): Tally {

@@ -5,10 +5,10 @@ import type { Outing } from '../documents/outing';
 import { type References, lookUp } from '../documents/references';
 import { HOUR_MS, type Instant, addDays, clockAt, instantOf, minutesBetween } from '../units/time';
 import type { Answers } from '../walkround/answers';
-import { answersTo } from './accepted';
+import { acceptancesOf } from './accepted';
 import { type Context, contextOf } from './context';
 import type { Finding } from './finding';
-import { loudAfter } from './repairEngine';
+import { stopsAndMindsAfter } from './repairEngine';
 import type { Facts, Found } from './allRules';
 
 /** One launch as it would be judged. */
@@ -50,7 +50,7 @@ export function betterHours(outing: Outing, references: References, answers: Ans
   // One who means to be home by midnight is shown no night; one who means to fish through it is.
   const endsThatDay = brief.nights === 0 && !throughMidnight(brief);
   const like = contextOf(outing, references, answers, now);
-  const loudIn = loudAfter(like);
+  const loudIn = stopsAndMindsAfter(like);
   const judged: JudgedHour[] = [];
   for (let d = 0; d < DAYS; d += 1) {
     const date = addDays(brief.date, d);
@@ -77,7 +77,7 @@ interface JudgedHour extends Omit<LaunchChoice, 'stops' | 'minds' | 'first' | 's
 /** Those that stand unanswered. */
 function openOf(loud: readonly Found[], context: Context): Found[] {
   return loud.filter((one) => {
-    const { here, there } = answersTo(one, context);
+    const { here, there } = acceptancesOf(one, context);
     return here === null && there === null;
   });
 }

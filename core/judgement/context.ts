@@ -5,7 +5,7 @@ import type { Brief, Conditions, Outing, Outward } from '../documents/outing';
 import {
   type Aboard,
   type Loaded,
-  type Looked,
+  type OutingInView,
   type Places,
   type References,
   aboardOf,
@@ -97,11 +97,11 @@ export interface Context {
   /** The same for each mode of such an outing; a mode in which nothing differs is the same plan. */
   plans: readonly ModePlan[];
   /** Places, and all that is aboard. */
-  looked: Looked;
+  looked: OutingInView;
   /** The same with only some of what is aboard: rods, lines, lures, drogues; what draws and what feeds it; what holds the boat. */
-  tackle: Looked;
-  electrics: Looked;
-  ground: Looked;
+  tackle: OutingInView;
+  electrics: OutingInView;
+  ground: OutingInView;
   /** The brief without whoever waits ashore, and when they call. */
   outward: Outward;
   day: DayExposures;
@@ -199,7 +199,7 @@ const partsOf = rememberFor((item: Item) => ({
 
 /** Only some of what is aboard; the same record while none of that moved. */
 function only(part: 'tackle' | 'electrics' | 'ground') {
-  return ({ places, aboard }: Pick<Context, 'places' | 'aboard'>, before: Context | null): Looked => {
+  return ({ places, aboard }: Pick<Context, 'places' | 'aboard'>, before: Context | null): OutingInView => {
     if (before?.places === places && !movedSince(before, aboard).some(({ item }) => partsOf(item)[part]))
       return before[part];
     return { ...places, aboard: aboard.filter(({ item }) => partsOf(item)[part]) };

@@ -5,7 +5,7 @@
 export interface Derivation<Whole extends object, Value> {
   from: readonly (keyof Whole)[];
   keep?: number;
-  /** It is seldom another and cheaply worked out: what hangs on it is asked by itself, and not by what it is made from. */
+  /** Rarely changes and is cheap: dependants compare this value instead of its inputs. */
   leaf?: true;
   /** @param before the whole that this one follows, where only a little changed; null: none */
   make: (whole: Whole, before: Whole | null) => Value;
@@ -24,12 +24,12 @@ export type Derivations<Whole extends object, Names extends keyof Whole> = {
 };
 
 const UNKNOWN = Symbol('not worked out yet');
-/** Answers remembered where nothing else is said: of the whole as it is, and as each change that is tried would make it. */
+/** Results kept per derivation by default: of the outing as it is, and of each repair that is tried. */
 export const USUALLY_KEPT = 64;
 
 /**
- * What is made of some parts of a whole, remembered by those parts: records are never changed, so that the same record is the same input.
- * @param keep how many answers to remember for inputs that were met before
+ * Memoizes a function of some parts of a whole, comparing the parts by identity: records are never mutated.
+ * @param keep how many recent results to keep
  */
 export function remembering<Whole, Value, Rest extends unknown[]>(
   from: readonly (keyof Whole)[],
@@ -56,9 +56,8 @@ export function remembering<Whole, Value, Rest extends unknown[]>(
 }
 
 /**
- * A whole whose derivations are worked out when they are first read, and once for the same inputs: what follows another whole takes over
- * from it whatever reads nothing that changed, and each derivation remembers as many answers as it says. Records are never changed, so
- * that the same record is the same input.
+ * A whole whose derivations are computed lazily, and once for the same inputs. A whole that follows another takes over every value whose
+ * inputs did not change; each derivation also memoizes as many recent results as it says.
  */
 export function deriving<Whole extends object, Names extends keyof Whole & string>(
   derivations: Derivations<Whole, Names>,
@@ -69,7 +68,7 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
     return remembering(from, keep, make);
   });
 
-  /** A whole with what it follows and what was worked out for it so far. */
+  /** A whole, the one that it follows, and its values computed so far. */
   class Derived {
     readonly known: unknown[] = new Array<unknown>(names.length).fill(UNKNOWN);
     constructor(
@@ -95,7 +94,7 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
     }),
   );
 
-  /** What a name is made from in the end: given things alone. */
+  /** The given inputs on which some names depend, directly or through other derivations. */
   const givenFor = (names: readonly (keyof Whole)[]): ReadonlySet<keyof Whole> => {
     const given = new Set<keyof Whole>();
     for (const name of names) {

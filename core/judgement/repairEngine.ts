@@ -10,19 +10,19 @@ import type { NeedId } from '../vocabulary/needs';
 import { serviceable } from './candidates';
 import { type Context, contextOf, givenFor } from './context';
 import { type AnyRule, type Found, foundBy, foundFrom, keyOf, ruleOf, rules } from './allRules';
-import { type Comes, keptExtent } from './rule';
+import { type SideEffect, keptExtent } from './rule';
 
-/** Repairs offered for one finding at the most, and candidates judged to find them. */
+/** At most so many repairs are offered for one finding, and so many candidates judged to find them. */
 const MOST_OFFERED = 3;
 /** A Note asks for nothing: one way to settle it is enough. */
 const MOST_FOR_A_NOTE = 1;
 const MOST_JUDGED = 12;
-/** Of places and loads fewer are tried: the nearest, and the heaviest, come first. */
+/** Fewer for places and loads, where the nearest and the heaviest come first. */
 const MOST_PLACED = 5;
 const MOST_ADDED = 6;
 const MOST_MOVED = 3;
 const MOST_TRIED = 3;
-/** A thing added may ask for another, and that for a third: a rod wants its leash. */
+/** A thing added may need another, and that a third: a rod needs its leash. */
 const MOST_ROUNDS = 3;
 
 const rulesThatAsk = rules.filter(({ canAsk }) => canAsk);
@@ -32,19 +32,19 @@ export interface Judged {
   context: Context;
   all: readonly Found[];
   byKey: ReadonlyMap<string, Found>;
-  /** By the very record that was told: what a repair did not touch is told by the same one. */
-  byTold: ReadonlyMap<object, Found>;
+  /** By identity of the finding: a rule whose inputs a repair did not change returns the same records. */
+  byFinding: ReadonlyMap<object, Found>;
 }
 
 export function judge(context: Context): Judged {
   const byTold = new Map<object, Found>();
   for (const rule of rules) for (const told of rule.find(context)) byTold.set(told, foundFrom(rule, told));
   const all = [...byTold.values()];
-  return { context, all, byKey: new Map(all.map((one) => [one.key, one])), byTold };
+  return { context, all, byKey: new Map(all.map((one) => [one.key, one])), byFinding: byTold };
 }
 
-/** For many outings that follow one: their Stops and Minds. A rule that reads nothing that differs is not asked again. */
-export function loudAfter(before: Context): (next: Context) => Found[] {
+/** Stops and Minds of outings that differ a little from one: rules whose inputs do not differ are not run again. */
+export function stopsAndMindsAfter(before: Context): (next: Context) => Found[] {
   const asked = rules.filter(({ notes }) => !notes).map((rule) => ({ rule, was: rule.find(before) }));
   return (next) =>
     asked.flatMap(({ rule, was }) =>
@@ -55,8 +55,9 @@ export function loudAfter(before: Context): (next: Context) => Found[] {
 }
 
 /**
- * Repairs that settle a finding, the fitting one first; where none does, what leaves a Mind of a Stop. Each is carried out on a copy and judged: offered only when the finding is gone
- * and no other Stop or Mind has come or grown. Judged is only what reads something that the repair changed.
+ * Repairs that settle a finding, the most fitting first; where none does, repairs that turn a Stop into a Mind. Each is applied to a
+ * copy and judged: it is offered only when the finding is gone and no other Stop or Mind appears or gets worse. Only rules that read
+ * something that the repair changed are run again.
  */
 export function repairsFor(one: Found, judged: Judged): Settling {
   const rule = ruleOf(one.facts.code);
@@ -64,14 +65,14 @@ export function repairsFor(one: Found, judged: Judged): Settling {
   const offered: Repair[] = [];
   const lowers: Repair[] = [];
   const asked = rule.asks(one.facts);
-  let comes: Comes | null = null;
+  let sideEffect: SideEffect | null = null;
   if (asked) {
     // Where the lightest opens another hole, the next lightest is tried.
     for (let skip = 0; skip < MOST_TRIED && offered.length === 0; skip += 1) {
       const added = addingItems(asked, one, judged, skip);
       if (added === 'none') break;
       if ('do' in added) offered.push(added);
-      else comes ??= added.comes;
+      else sideEffect ??= added.sideEffect;
     }
   }
   let tried = 0;
@@ -93,7 +94,7 @@ export function repairsFor(one: Found, judged: Judged): Settling {
     )
       lowers.push(repair);
   }
-  return { repairs: offered, lowers: offered.length > 0 ? [] : lowers, comes };
+  return { repairs: offered, lowers: offered.length > 0 ? [] : lowers, sideEffect };
 }
 
 function mostJudged({ station }: AnyRule, level: Found['level']): number {
@@ -105,13 +106,13 @@ function adds(repair: Repair, itemId: string): boolean {
   return repair.do === 'add-items' && repair.items.some((one) => one.itemId === itemId);
 }
 
-/** Whether a Stop is told more softly after a change: asked of its own rule, before all others. */
+/** Whether a change turns a Stop into less: its own rule is run before all others. */
 function lowered(one: Found, next: Context): boolean {
   const rule = ruleOf(one.facts.code);
   return rule.find(next).every(({ level, subject }) => keyOf(rule, subject) !== one.key || level !== 'stop');
 }
 
-/** Several findings may be settled by the same: it is carried out once, also where the same outing is judged again. */
+/** One repair may settle several findings: its result is cached by the outing, and by the context it was judged in. */
 const contextsTried = rememberFor((_: Context) => new Map<string, Context>());
 const outingsTried = rememberFor((_: Outing) => new Map<string, Outing>());
 function repaired(context: Context, repair: Repair): Context {
@@ -128,7 +129,7 @@ function repaired(context: Context, repair: Repair): Context {
   return next;
 }
 
-/** What rules are made from in the end, each a bit: after a change of the loadout alone, most rules are not even looked at. */
+/** The given inputs on which each rule depends, as a bit set: after a change of the loadout alone most rules are skipped at once. */
 const givenNames = [...new Set(rules.flatMap(({ reads }) => [...givenFor(reads)]))];
 const bitsOf = (has: (name: keyof Context) => boolean) =>
   givenNames.reduce((bits, name, i) => (has(name) ? bits | (1 << i) : bits), 0);
@@ -136,17 +137,17 @@ interface Keeper {
   rule: AnyRule;
   given: number;
 }
-/** Rules that can keep a repair back. */
+/** Rules that can block a repair. */
 const keepers: readonly Keeper[] = rules
-  .filter(({ later, notes }) => !later && !notes)
+  .filter(({ neverBlocksRepairs: later, notes }) => !later && !notes)
   .map((rule) => {
     const given = givenFor(rule.reads);
     return { rule, given: bitsOf((name) => given.has(name)) };
   });
-/** Of those that kept back a repair of such a finding, the last: it is asked first the next time. The answer is the same in any order. */
+/** The rule that last blocked a repair of a rule's findings; it is tried first, which saves time and changes no result. */
 const lastWorse = new Map<AnyRule, Keeper>();
 
-/** Whether a finding is gone after a change, and nothing else has become worse. */
+/** Whether a change settles a finding and makes nothing else worse. */
 function settles(one: Found, next: Context, judged: Judged, how: { lowered?: boolean; adds?: boolean } = {}): boolean {
   return keptBackBy(one, next, judged, { ...how, whichever: true }) === null;
 }
@@ -157,7 +158,7 @@ function settles(one: Found, next: Context, judged: Judged, how: { lowered?: boo
 function keptBackBy(
   one: Found,
   next: Context,
-  { context, byKey, byTold }: Judged,
+  { context, byKey, byFinding: byTold }: Judged,
   { lowered = false, adds = false, whichever = false } = {},
 ): AnyRule | null {
   const own = ruleOf(one.facts.code);
@@ -180,7 +181,7 @@ function keptBackBy(
   // Worked out only now: most of what is tried does not get so far.
   const changed = bitsOf((name) => next[name] !== context[name]);
   const keepsBack = ({ rule, given }: Keeper) =>
-    (given & changed) !== 0 && rule !== own && !(adds && rule.placing) && reads(rule) && worse(rule);
+    (given & changed) !== 0 && rule !== own && !(adds && rule.aboutPlacement) && reads(rule) && worse(rule);
   const last = whichever ? lastWorse.get(own) : undefined;
   if (last && keepsBack(last)) return last.rule;
   const first = keepers.find((keeper) => keeper !== last && keepsBack(keeper));
@@ -191,7 +192,7 @@ function keptBackBy(
 interface Settling {
   repairs: readonly Repair[];
   lowers: readonly Repair[];
-  comes: Comes | null;
+  sideEffect: SideEffect | null;
 }
 interface Asked {
   needId: NeedId;
@@ -201,32 +202,32 @@ interface Asked {
 /**
  * The lightest sound items of the locker that meet the need, added one to another until it is met; where they raise
  * a need of their own, that is met too, and where one of them takes the place of another, so is the rest.
- * @returns 'none': the locker cannot; `comes`: this way leads nowhere, for what comes with it
+ * @returns 'none': the locker cannot; `sideEffect`: this way leads nowhere, for the side effect of it
  */
 function addingItems(
   asked: Asked,
   one: Found,
   judged: Judged,
   skip: number,
-): Repair | 'none' | { comes: Comes | null } {
+): Repair | 'none' | { sideEffect: SideEffect | null } {
   const { context, byKey } = judged;
   let chosen: readonly Added[] = [];
   let open: readonly Asked[] = [asked];
-  let comes: Comes | null = null;
+  let sideEffect: SideEffect | null = null;
   for (let round = 0; round < MOST_ROUNDS && open.length > 0; round += 1) {
     for (const need of open) {
       const added = lightest(need, context, chosen, need === asked ? skip : 0);
-      if (!added) return need === asked ? 'none' : { comes };
+      if (!added) return need === asked ? 'none' : { sideEffect };
       chosen = [...chosen.filter((item) => !added.some((more) => more.itemId === item.itemId)), ...added];
     }
-    if (chosen.length > MOST_ADDED) return { comes };
+    if (chosen.length > MOST_ADDED) return { sideEffect };
     const repair: Repair = { do: 'add-items', items: chosen };
     const next = repaired(context, repair);
     const by = keptBackBy(one, next, judged, { adds: true });
     if (by === null) return repair;
     const withRoom = by === ruleOf(one.facts.code) ? null : stowedToo(repair, by, next, one, judged);
     if (withRoom) return withRoom;
-    comes = comingWith(by, next, judged) ?? comes;
+    sideEffect = comingWith(by, next, judged) ?? sideEffect;
     open = rulesThatAsk.flatMap((rule) =>
       foundBy(rule, next).flatMap((now) => {
         const asks = now.level === 'note' || (byKey.has(now.key) && now.key !== one.key) ? null : rule.asks(now.facts);
@@ -234,11 +235,11 @@ function addingItems(
       }),
     );
   }
-  return { comes };
+  return { sideEffect };
 }
 
-/** What of a rule's a change would bring, or make worse. */
-function comingWith(by: AnyRule, next: Context, { byKey }: Judged): Comes | null {
+/** A finding of a rule that a change would cause or make worse. */
+function comingWith(by: AnyRule, next: Context, { byKey }: Judged): SideEffect | null {
   const worse = foundBy(by, next).find(({ key, level, extent }) => {
     const was = byKey.get(key);
     return level !== 'note' && (!was || was.level === 'note' || extent > was.extent + by.slack);
@@ -262,10 +263,10 @@ function stowedToo(adds: Repair, by: AnyRule, next: Context, one: Found, judged:
   }
   return null;
 }
-/** Stops and Minds of where single things lie. */
+/** Keys of Stops and Minds about where single things lie. */
 function misplaced(context: Context): string[] {
   return keepers.flatMap(({ rule }) =>
-    rule.placing
+    rule.aboutPlacement
       ? rule.find(context).flatMap(({ level, subject }) => (level === 'note' ? [] : [keyOf(rule, subject)]))
       : [],
   );

@@ -17,7 +17,7 @@ export interface Sentence {
   text: string;
 }
 /** What one rule found once. */
-export interface Told<Facts> {
+export interface RuleFinding<Facts> {
   level: FindingLevel;
   basis: Basis;
   /** How bad, in the rule's measure; grows as it gets worse. */
@@ -33,7 +33,7 @@ export type Readable = Exclude<keyof Context, 'outing' | 'references'>;
 /** A judgement, whole: what it needs to know, what it finds, how that is said, and what could settle it. */
 export interface RuleRecord<Code extends string, Facts, Reads extends Readable> {
   code: Code;
-  /** All that it looks at. After a repair it is asked again only when some of that changed. */
+  /** All parts of the context that `find` reads. After a repair the rule runs again only when one of them changed. */
   reads: readonly Reads[];
   /** Where it is told first, and the sheet on which its sum stands. */
   station: Station;
@@ -44,27 +44,27 @@ export interface RuleRecord<Code extends string, Facts, Reads extends Readable> 
   far?: Far;
   /** What its extent counts: 'm/s', 'minutes', 'kg' … */
   measure: string;
-  find: (context: Pick<Context, Reads>) => readonly Told<Facts>[];
+  find: (context: Pick<Context, Reads>) => readonly RuleFinding<Facts>[];
   say: (facts: Facts) => Sentence;
   /** What could settle it, the sensible one first; each is judged before it is offered. */
   repairs?: (facts: Facts, context: Context) => readonly Repair[];
   /** What would help where nothing owned and no repair does: to buy, to borrow, to make, another hour or place, or not today. */
-  otherwise?: (facts: Facts, context: Context, comes: Comes | null) => string;
+  otherwise?: (facts: Facts, context: Context, sideEffect: SideEffect | null) => string;
   /** A need that owned things could meet: they are tried before the repairs. */
   asks?: (facts: Facts) => { needId: NeedId; missing: number };
-  /** Told of where a thing lies: whoever only adds the thing has not placed it yet, and is not kept from adding it. */
-  placing?: true;
-  /** It is put right after all else, and keeps no repair back. */
-  later?: true;
-  /** It only ever notes: whatever it told after a repair, it would not keep that back. */
+  /** About where a thing lies; ignored while judging a repair that only adds the thing. */
+  aboutPlacement?: true;
+  /** Settled last: a repair of another finding is offered even where this one then appears. */
+  neverBlocksRepairs?: true;
+  /** Finds only Notes, which never block a repair. */
   notes?: true;
   /** So much worse, in its measure, does not keep the repair of another finding from being offered. */
   slack?: number;
 }
-/** What would come with a thing of the locker, and so keeps it there. */
-export interface Comes {
+/** A finding that adding a thing would cause, so that adding it is not offered. */
+export interface SideEffect {
   title: string;
-  /** Another thing is wanted then; else it is of the boat, or of where things lie, and room helps. */
+  /** Whether it is an unmet need; else it concerns the boat or where things lie, and making room helps. */
   isNeed: boolean;
 }
 /** A rule as the engine knows it, its facts closed up. */
@@ -75,15 +75,15 @@ export interface Rule<Code extends string = string, Facts = never> {
   readonly measure: string;
   readonly far: Far | null;
   readonly boatPart: BoatPart | null;
-  readonly placing: boolean;
-  readonly later: boolean;
+  readonly aboutPlacement: boolean;
+  readonly neverBlocksRepairs: boolean;
   readonly notes: boolean;
   readonly slack: number;
-  readonly find: (context: Context) => readonly Told<Facts>[];
+  readonly find: (context: Context) => readonly RuleFinding<Facts>[];
   readonly say: (facts: Facts) => Sentence;
   readonly sheetFor: (facts: Facts) => SheetId | null;
   readonly repairs: (facts: Facts, context: Context) => readonly Repair[];
-  readonly otherwise: (facts: Facts, context: Context, comes: Comes | null) => string;
+  readonly otherwise: (facts: Facts, context: Context, sideEffect: SideEffect | null) => string;
   readonly canAsk: boolean;
   readonly asks: (facts: Facts) => { needId: NeedId; missing: number } | null;
 }
@@ -100,8 +100,8 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
   slack = NEXT_TO_NOTHING,
   far,
   boatPart,
-  placing,
-  later,
+  aboutPlacement: placing,
+  neverBlocksRepairs: later,
   notes,
   ...record
 }: RuleRecord<Code, Facts, Reads>): Rule<Code, Facts> {
@@ -110,8 +110,8 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
     find: remembering(record.reads, USUALLY_KEPT, record.find),
     far: far ?? null,
     boatPart: boatPart ?? null,
-    placing: placing ?? false,
-    later: later ?? false,
+    aboutPlacement: placing ?? false,
+    neverBlocksRepairs: later ?? false,
     notes: notes ?? false,
     slack,
     sheetFor: (facts) => (typeof sheet === 'function' ? sheet(facts) : (sheet ?? null)),

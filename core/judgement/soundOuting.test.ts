@@ -145,7 +145,7 @@ describe('a sound outing', () => {
               return item ? kinds[item.kind].means.map((one) => `need-unmet:${one}`) : [];
             }),
           );
-          if (gone?.told) expect(told.map(({ key }) => key)).toContain(`need-unmet:${need.id}`);
+          if (gone?.findingLevel) expect(told.map(({ key }) => key)).toContain(`need-unmet:${need.id}`);
           expect(came.filter((key) => !touched.has(key) && !notOfTheKit.test(key))).toEqual([]);
         }),
         runs(8),

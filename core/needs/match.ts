@@ -50,7 +50,7 @@ export interface JudgedNeed extends Raise {
   /** Parts of the set that nothing aboard fills, by name. */
   lacking: readonly string[];
   /** What is told of it as it stands; null: nothing, met or not. Law is another matter. */
-  told: FindingLevel | null;
+  findingLevel: FindingLevel | null;
 }
 
 /** The things aboard that count for these needs. */
@@ -185,7 +185,7 @@ export function judgeNeed(
     counted,
     met,
     lacking: met ? noNames : lackingParts(need, means, context),
-    told: met ? null : partlyTold(need, raise, { counted, shortfalls }, context),
+    findingLevel: met ? null : partlyTold(need, raise, { counted, shortfalls }, context),
   };
 }
 

@@ -223,7 +223,7 @@ export interface Need {
   sort?: (kind: KindId) => string;
   /** Met by a set: each part once. What it wants is one of each. */
   parts?: (context: FitContext) => readonly Part[];
-  /** Kinds beside its own means by which a thing counts or not: what of them comes or goes has it asked again. */
+  /** Other kinds whose presence affects whether a means counts. */
   alsoBy?: readonly KindId[] | 'anything';
   raise: (context: RaiseContext) => Raise | null;
   /** Why a serviceable item of a fitting kind still does not count here; null: it counts. */

@@ -123,7 +123,7 @@ describe('needs raised, on both sides of their thresholds', () => {
       need('buoyancy', outing, jacket(newtons, angler))?.met;
     // Two kilometres out alone in 13 °C, through low surf: nearly as serious as it gets, a twentieth less granted.
     expect([94, 95].map((newtons) => inside(newtons, ready))).toEqual([false, true]);
-    expect(need('buoyancy', ready, jacket(70))?.told, 'ordinary paddling foam').toBe('note');
+    expect(need('buoyancy', ready, jacket(70))?.findingLevel, 'ordinary paddling foam').toBe('note');
     const warm = day(ready, { waterC: 16 });
     expect([66, 67].map((newtons) => inside(newtons, brief(warm, { party: 2 })))).toEqual([false, true]);
     expect(inside(95, ready, { swims: 'not' })).toBe(true);
@@ -139,13 +139,13 @@ describe('needs raised, on both sides of their thresholds', () => {
   });
   it('a weak jacket that is worn is better than none, and one that lies in the well is not', () => {
     const weak = item('foam-jacket', { attributes: { newtons: 50 } });
-    expect(need('buoyancy', ready, weak)?.told).toBe('mind');
+    expect(need('buoyancy', ready, weak)?.findingLevel).toBe('mind');
     const well = spotOf('zone', 'well', { held: 'strapped' });
     const stowed = withPut(ready, [{ itemId: 'foam-jacket', mode: 'fish', spot: well, fish: well }]);
-    expect(need('buoyancy', stowed, weak)?.told).toBe('stop');
+    expect(need('buoyancy', stowed, weak)?.findingLevel).toBe('stop');
   });
   it('a wetsuit far too thin is as good as none', () => {
-    const worn = (waterC: number) => need('immersion-clothing', day(ready, { waterC }))?.told;
+    const worn = (waterC: number) => need('immersion-clothing', day(ready, { waterC }))?.findingLevel;
     expect([11.5, 9, 4].map(worn)).toEqual(['note', 'mind', 'stop']);
   });
   it('clothing by water temperature: none at 18 °C, wetsuit under it, drysuit under 12 °C', () => {

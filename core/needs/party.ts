@@ -1,6 +1,6 @@
 import type { Companion, Outing } from '../documents/outing';
 import type { Item } from '../documents/item';
-import type { Looked } from '../documents/references';
+import type { OutingInView } from '../documents/references';
 import type { PartyPlan } from '../editing/party';
 import type { NeedId } from '../vocabulary/needs';
 import { personalNeeds, sharedNeeds } from './company';
@@ -51,7 +51,7 @@ export function reportDiffers(written: Companion, said: Omit<Report, 'lacks'>): 
 }
 
 /** What an outing says to the others of its party: what its angler carries for themselves, and what they bring that does for all. */
-export function reportOf({ aboard, craft }: Looked, needs: readonly JudgedNeed[]): Report {
+export function reportOf({ aboard, craft }: OutingInView, needs: readonly JudgedNeed[]): Report {
   const personal = personalNeeds(needs);
   const counted = itemsServing(sharedNeeds(needs));
   return {

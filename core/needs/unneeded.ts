@@ -3,7 +3,7 @@ import { wornPlaces } from '../catalog/gear/places';
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
 import { type NeedId, needsByPurpose } from '../vocabulary/needs';
-import { type Looked, idsAboard } from '../documents/references';
+import { type OutingInView, idsAboard } from '../documents/references';
 import type { JudgedNeed } from './match';
 
 /** Needs whose means are never named as unneeded: they back up what keeps one alive and brings one home. */
@@ -29,7 +29,7 @@ function mayBeLeft({ kind, always, stays }: Item): boolean {
 }
 
 /** Items aboard that no raised need asks for, where leaving them ashore is sound. A container with something in it is at work, and so is a part of a rig whose rod is aboard. */
-export function unneeded(needs: readonly JudgedNeed[], looked: Looked, { rigs }: Pick<Outing, 'rigs'>): string[] {
+export function unneeded(needs: readonly JudgedNeed[], looked: OutingInView, { rigs }: Pick<Outing, 'rigs'>): string[] {
   const raised = new Set<string>(needs.map((need) => need.id));
   const { aboard } = looked;
   const ids = idsAboard(looked);

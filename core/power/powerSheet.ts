@@ -2,7 +2,7 @@ import { type Exposures, hoursOnWater } from '../exposures/exposures';
 import type { KindId } from '../catalog/gear/kinds';
 import { kinds } from '../catalog/gear/kinds';
 import type { Item } from '../documents/item';
-import type { Aboard, Looked } from '../documents/references';
+import type { Aboard, OutingInView } from '../documents/references';
 import type { Workings } from '../documents/workings';
 import { type Battery, type Chemistry, type PowerSum, darkWh, power } from './power';
 import { inWords } from '../units/amount';
@@ -128,7 +128,11 @@ function feeds({ item, entry }: Aboard, homeAt: Instant | null): boolean {
  * Everything that draws, on the battery it names or, naming none or one that stays ashore, on the largest aboard; and what each battery comes to
  * that day. What names a battery that goes along and feeds nothing is fed by nothing.
  */
-export function powerSheet(looked: Pick<Looked, 'aboard' | 'craft'>, e: PowerDay, workings: Workings): PowerSheet {
+export function powerSheet(
+  looked: Pick<OutingInView, 'aboard' | 'craft'>,
+  e: PowerDay,
+  workings: Workings,
+): PowerSheet {
   const tempC = e.airMinC ?? 20;
   const own = looked.aboard.filter(({ entry }) => entry.carriedBy === null);
   const batteries = own.flatMap((one) => {
@@ -173,7 +177,7 @@ function deviceOf({ item, entry }: Aboard, e: PowerDay, workings: Workings): Dev
 }
 
 /** null: no motor drives the boat, or its way is not known. */
-function motorRun({ craft }: Pick<Looked, 'craft'>, { plan }: PowerDay): MotorRun | null {
+function motorRun({ craft }: Pick<OutingInView, 'craft'>, { plan }: PowerDay): MotorRun | null {
   if (craft?.drive !== 'motor' || !plan || plan.turnAt === null) return null;
   const hoursOf = (way: 'out' | 'home') =>
     plan.legs
@@ -243,7 +247,7 @@ function emptyHour(usableWh: number, drawnBy: (hour: number) => number, afloat: 
 }
 
 /** What is to be charged or filled the evening before: everything aboard whose kind says so. */
-export function eveningList(looked: Looked): { item: Item; what: string }[] {
+export function eveningList(looked: OutingInView): { item: Item; what: string }[] {
   return looked.aboard.flatMap(({ item }) => {
     const { evening } = kinds[item.kind];
     const charges = item.qualities.includes('charged') || chemistryOf[item.kind] !== undefined;

@@ -111,7 +111,7 @@ export const ofTheWhole: ReadonlySet<string> = new Set([
   'unsteady',
   'standing-unsteady',
   // Where a thing lies is settled once it is aboard.
-  ...rules.filter(({ placing }) => placing).map(({ code }) => code),
+  ...rules.filter(({ aboutPlacement: placing }) => placing).map(({ code }) => code),
 ]);
 /** Stops and Minds of an outing beside the needs that are open, by key. */
 function troubles(outing: Outing, references: References, answers: Answers, now: Instant): ReadonlySet<string> {
@@ -185,12 +185,13 @@ function withPartly(
   const context = contextOf(outing, references, answers, now);
   const allowed = new Set(owned.map(({ id }) => id));
   return context.needs.reduce((next, need) => {
-    if (need.met || need.told === null) return next;
+    if (need.met || need.findingLevel === null) return next;
     for (const item of partlyServing(need.id, context)) {
       if (!allowed.has(item.id)) continue;
       const tried = withItem(next, item.id, 1);
-      const told = contextOf(tried, references, answers, now).needs.find(({ id }) => id === need.id)?.told ?? null;
-      if (told !== need.told && louder(told, need.told) === need.told) {
+      const told =
+        contextOf(tried, references, answers, now).needs.find(({ id }) => id === need.id)?.findingLevel ?? null;
+      if (told !== need.findingLevel && louder(told, need.findingLevel) === need.findingLevel) {
         serves.set(item.id, [...(serves.get(item.id) ?? []), need.id]);
         return tried;
       }

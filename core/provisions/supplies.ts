@@ -1,7 +1,7 @@
 import type { DayExposures, Exposures } from '../exposures/exposures';
 import type { KindId } from '../catalog/gear/kinds';
 import type { Item } from '../documents/item';
-import type { Looked } from '../documents/references';
+import type { OutingInView } from '../documents/references';
 import { campMeals, foodEnergy } from './food';
 import { type IceSum, ice } from './ice';
 import { HOUR_MS } from '../units/time';
@@ -88,7 +88,7 @@ export interface Supplies {
 }
 
 /** Water, food and ice of an outing, wanted and carried. One person's, but for ice. */
-export function supplies(looked: Looked, e: Exposures): Supplies {
+export function supplies(looked: OutingInView, e: Exposures): Supplies {
   const wanted = wantedWater(e);
   const { hours, feelsC } = wanted;
   const carried = (of: (item: Item) => number) =>
@@ -135,7 +135,7 @@ export function iceSum(e: Exposures) {
   return { ...input, ...ice(input) };
 }
 
-function iceOf(looked: Looked, e: Exposures, carriedKg: number): NonNullable<Supplies['ice']> {
+function iceOf(looked: OutingInView, e: Exposures, carriedKg: number): NonNullable<Supplies['ice']> {
   const store = looked.aboard.find(({ item }) => stores.includes(item.kind))?.item ?? null;
   const sum = iceSum(e);
   const steps = Math.ceil(sum.hours * 2);

@@ -7,7 +7,7 @@ import { lookUp } from '../documents/references';
 import { unstowed } from '../documents/stow';
 import { carriedKg, fittedKg, gearKg } from '../boat/load';
 import { seatOf } from '../boat/build';
-import type { Looked } from '../documents/references';
+import type { OutingInView } from '../documents/references';
 import { behindSeat } from './lading';
 import { planOf } from './plan';
 
@@ -15,7 +15,7 @@ const { references, outings } = demo(Date.parse('2026-05-15T19:00:00Z'));
 const [ready] = outings as [Outing];
 const bare: Outing = { ...ready, brief: { ...ready.brief, keep: 0 }, loadout: [], stow: unstowed };
 /** What rides behind the seat, with what is fitted there. */
-const sternLoad = ({ aboard, craft, angler }: Looked, { keepKg }: { keepKg: number }) => {
+const sternLoad = ({ aboard, craft, angler }: OutingInView, { keepKg }: { keepKg: number }) => {
   if (!craft || !angler) throw new Error('The demo has a boat and somebody in it.');
   const { massKg: kg, things } = behindSeat(planOf({ aboard, craft, angler, stow: unstowed }), keepKg);
   return { massKg: kg + fittedKg(craft, seatOf(craft).xM), items: things.map(({ one }) => one) };

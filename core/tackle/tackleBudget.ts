@@ -2,7 +2,7 @@ import type { DayExposures } from '../exposures/exposures';
 import { kinds } from '../catalog/gear/kinds';
 import { tackleKinds } from '../catalog/gear/tackleKinds';
 import type { Item } from '../documents/item';
-import type { Looked } from '../documents/references';
+import type { OutingInView } from '../documents/references';
 
 /** Rods, boxes and all tackle by mass. */
 export interface TackleCount {
@@ -44,13 +44,13 @@ export function isTackle({ kind, attributes: { lureG, drogueM } }: Item): boolea
 const worked = ['rods', 'lures', 'terminal'] as const;
 
 /** What the angler's school allows itself on this outing; null without a profile. */
-export function tackleBudget({ angler }: Pick<Looked, 'angler'>, e: DayExposures): TackleCount | null {
+export function tackleBudget({ angler }: Pick<OutingInView, 'angler'>, e: DayExposures): TackleCount | null {
   if (!angler) return null;
   const lowered = (e.breakerM ?? 0) > SURF_M || (e.maxDistanceFromShoreM ?? 0) > FAR_M;
   return (lowered ? LOWERED : BUDGETS)[angler.schools.tackle];
 }
 
-export function tackleAboard({ aboard }: Looked): TackleCount {
+export function tackleAboard({ aboard }: OutingInView): TackleCount {
   const count: TackleCount = { rods: 0, boxes: 0, massKg: 0 };
   for (const { item, entry } of aboard) {
     if (!tackleKindIds.has(item.kind)) continue;

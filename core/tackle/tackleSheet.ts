@@ -5,7 +5,7 @@ import { drift } from '../holding/drift';
 import type { SpotHour } from '../environment/spot';
 import type { Item } from '../documents/item';
 import type { Outward } from '../documents/outing';
-import type { Looked, Places } from '../documents/references';
+import type { OutingInView, Places } from '../documents/references';
 import type { Rig, Workings } from '../documents/workings';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
 import { type JigInput, jig } from './jig';
@@ -30,7 +30,7 @@ export interface SpareLine {
 }
 
 /** Spares of each lure and terminal kind aboard, against what is likely to be lost. */
-export function spareLines(looked: Looked, e: DayExposures, brief: Outward, workings: Workings): SpareLine[] {
+export function spareLines(looked: OutingInView, e: DayExposures, brief: Outward, workings: Workings): SpareLine[] {
   const hours = Math.min(hoursOnWater(e), 24);
   return looked.aboard
     .filter(({ item }) => kinds[item.kind].means.some((id) => id === 'lures' || id === 'terminal'))
@@ -96,7 +96,7 @@ export function jigHours(
 }
 
 /** The widest drogue aboard by its mouth, m; null: none. */
-export function drogueAboard({ aboard }: Looked): { item: Item; mouthM: number } | null {
+export function drogueAboard({ aboard }: OutingInView): { item: Item; mouthM: number } | null {
   const all = aboard.flatMap(({ item }) =>
     item.attributes.drogueM !== undefined && item.condition === 'good'
       ? [{ item, mouthM: item.attributes.drogueM }]
@@ -107,7 +107,7 @@ export function drogueAboard({ aboard }: Looked): { item: Item; mouthM: number }
 
 /** Two trolling rods held out: how wide, by the longest aboard; null: no rod. */
 export function trollingSpread(
-  { aboard }: Looked,
+  { aboard }: OutingInView,
   workings: Workings,
 ): { rod: Item; rodM: number; spreadM: number } | null {
   const rods = aboard.filter(({ item }) => kinds[item.kind].means.includes('rods') && item.attributes.lengthM);

@@ -4,7 +4,7 @@ import { catalogue } from '../needs/catalogue';
 import { broughtBy } from '../needs/company';
 import type { JudgedNeed } from '../needs/match';
 import type { Outing } from '../documents/outing';
-import type { Aboard, Looked } from '../documents/references';
+import type { Aboard, OutingInView } from '../documents/references';
 import { type Placed, type StowPlan, spotAt } from '../stow/plan';
 import type { Ready } from '../stow/ready';
 import { inside, onBody } from '../stow/at';
@@ -42,7 +42,7 @@ export interface Step {
  * as one list. What was looked over for an outing of the last days and stands as it stood is not asked again.
  */
 export function walkSteps(
-  looked: Looked,
+  looked: OutingInView,
   needs: readonly JudgedNeed[],
   answers: Answers = noAnswers,
   plan: StowPlan | null = null,
@@ -310,7 +310,7 @@ function servedBy(needs: readonly JudgedNeed[]) {
   return serving;
 }
 
-function hullSteps({ craft }: Looked): Step[] {
+function hullSteps({ craft }: OutingInView): Step[] {
   if (!craft) return [];
   return hullLooks(craft).map((look) => {
     const { place, how, bad, critical } = hullParts[look.part];
@@ -329,7 +329,7 @@ function hullSteps({ craft }: Looked): Step[] {
   });
 }
 
-function gateSteps({ water }: Looked, needs: readonly JudgedNeed[]): Step[] {
+function gateSteps({ water }: OutingInView, needs: readonly JudgedNeed[]): Step[] {
   const told = needs.find((need) => need.id === 'float-plan');
   const gate = { phase: 'gate', place: null, along: null, serves: [], items: [] } as const;
   return [

@@ -3,7 +3,7 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { PlainError } from '../http/plainError';
 import { Refusal, problemSchema } from '../http/problem';
-import { keepersOnly } from '../people/door';
+import { keepersOnly } from '../people/authHook';
 import type { Backups } from './daily';
 
 const keptSchema = z.object({ name: z.string(), at: z.string(), bytes: z.int() });

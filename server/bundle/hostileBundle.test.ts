@@ -7,7 +7,7 @@ import { HOUR_MS } from '#core/units/time';
 import { imports, pictures, plansLeft, signatures } from '../storage/schema';
 import { alteredBundle, base64 } from '../testing/alteredBundle';
 import { NOW, type TestApp, openApp, snapshotOf } from '../testing/openApp';
-import { within } from '../people/scope';
+import { runInScope } from '../people/scope';
 import { hashOf } from '../walkround/snapshotHash';
 import { walkStore } from '../walkround/store';
 import { watchOver } from '../word/watch';
@@ -98,7 +98,7 @@ describe('a bundle with rows that no route would take', () => {
     const key = await bringIn(bundle);
     const somebody = { owner: 'somebody', keeper: false, personId: randomUUID() };
     const at = new Date(NOW).toISOString();
-    await expect(within(somebody, () => undoImport(house.db, key, at))).rejects.toMatchObject({ status: 404 });
+    await expect(runInScope(somebody, () => undoImport(house.db, key, at))).rejects.toMatchObject({ status: 404 });
     expect((await house.db.select().from(imports)).find((one) => one.key === key)?.undoneAt).toBeNull();
     expect((await undoImport(house.db, key, at)).left).toEqual([]);
   });

@@ -24,10 +24,10 @@ import {
   walkAnswers,
 } from '../storage/schema';
 import { inTransaction } from '../storage/transaction';
-import { keyFor, ownKeys, ownOwners, plainId, readableOwners, rowKey, scope } from '../people/scope';
+import { keyFor, ownKeys, ownOwners, plainId, readableOwners, rowKey, currentScope } from '../people/scope';
 import type { Bundle, BundledSignature } from './read';
 
-export interface Look {
+export interface BundleContents {
   documents: Compared[];
   signatures: Pick<BundledSignature, 'outingId' | 'signedAt' | 'good'>[];
   answers: number;
@@ -41,7 +41,7 @@ export interface Look {
 const AT_A_TIME = 200;
 
 /** What importing a bundle would do here. Nothing is changed. */
-export async function compareBundle(db: Database, bundle: Bundle): Promise<Look> {
+export async function compareBundle(db: Database, bundle: Bundle): Promise<BundleContents> {
   const documents: Compared[] = [];
   for (const [kind, theirs] of bundle.documents)
     for (const some of inPieces(theirs)) documents.push(...(await heldAgainst(db, kind, some)));
@@ -93,7 +93,7 @@ export async function importBundle(
     for (const [kind, documents] of taken)
       for (const some of inPieces(documents)) undo.push(...(await written(tx, kind, some)));
     await importRecords(tx, bundle, at);
-    await tx.insert(imports).values({ key, owner: scope().owner, at, undo });
+    await tx.insert(imports).values({ key, owner: currentScope().owner, at, undo });
     return { written: undo.length };
   });
 }
@@ -101,7 +101,7 @@ export async function importBundle(
 /** How many documents an import of one's own under this key wrote; null: there was none. */
 async function importDone(db: Database, key: string): Promise<number | null> {
   const [done] = await db.select().from(imports).where(eq(imports.key, key));
-  if (done && done.owner !== scope().owner)
+  if (done && done.owner !== currentScope().owner)
     throw new Refusal(409, 'Not yours', 'This key belongs to another import. Look at the file again.');
   return done ? undoneSchema.parse(done.undo).length : null;
 }
@@ -234,7 +234,7 @@ export function undoImport(db: Database, key: string, at: string): Promise<{ bac
     const [row] = await tx
       .select()
       .from(imports)
-      .where(and(eq(imports.key, key), eq(imports.owner, scope().owner)));
+      .where(and(eq(imports.key, key), eq(imports.owner, currentScope().owner)));
     if (!row) throw notFound('import');
     if (row.undoneAt !== null) return { back: 0, left: [] };
     const left: string[] = [];

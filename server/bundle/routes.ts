@@ -5,7 +5,7 @@ import { type BundlePart, bundleJsonSchema, bundlePartNames } from '#core/docume
 import { type KindName, kindNames } from '#core/documents/registry';
 import type { Library } from '../documents/library';
 import { problemSchema } from '../http/problem';
-import { scope } from '../people/scope';
+import { currentScope } from '../people/scope';
 import { peopleStore } from '../people/store';
 import type { Database } from '../storage/open';
 import { compareBundle, importBundle, undoImport } from './importBundle';
@@ -63,7 +63,7 @@ export function bundleRoutes(
     ...{ 400: problemSchema, 404: problemSchema, 409: problemSchema, 413: problemSchema, 503: problemSchema },
   };
   const noted = async (what: 'exported' | 'brought in', address: string, detail: string) => {
-    const { personId } = scope();
+    const { personId } = currentScope();
     if (personId !== null) await peopleStore(db, now).note(what, personId, address, detail);
   };
   const opened = async (file: string): Promise<Bundle> =>

@@ -6,7 +6,7 @@ import type { Database } from '../storage/open';
 import { type ChangedRow, changedRows, newestChange } from './changedRows';
 import type { SetAside, Versioned } from '#core/documents/kept';
 import { isSetAside, readRow } from './store';
-import { hasClub, perOwner, scope } from '../people/scope';
+import { hasClub, perOwner, currentScope } from '../people/scope';
 import { house } from '../storage/schema';
 
 /** Stands in the table of the house: names its series of change numbers. */
@@ -127,7 +127,7 @@ async function seriesOf(db: Database): Promise<string> {
   await db.insert(house).values({ name: CHANGE_SERIES, value: randomUUID() }).onConflictDoNothing();
   const [row] = await db.select().from(house).where(eq(house.name, CHANGE_SERIES));
   return createHash('sha256')
-    .update(`${row?.value ?? ''} ${scope().owner}`)
+    .update(`${row?.value ?? ''} ${currentScope().owner}`)
     .digest('base64url')
     .slice(0, 16);
 }

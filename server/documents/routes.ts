@@ -7,7 +7,7 @@ import { type Documents, type KindName, documentKinds } from '#core/documents/re
 import { upgraded } from '#core/documents/open';
 import { isRecord } from '#core/documents/upgrade';
 import type { Versioned } from '#core/documents/kept';
-import { keepersOnly } from '../people/door';
+import { keepersOnly } from '../people/authHook';
 import { hasClub } from '../people/scope';
 import { type DocumentStore, type WriteConflict, type WriteResult, isSetAside } from './store';
 

@@ -6,7 +6,7 @@ import { isRecord } from '#core/documents/upgrade';
 import type { Database } from '../storage/open';
 import { type DocumentTable, documentTables } from '../storage/schema';
 import { Refusal } from '../http/problem';
-import { clubKey, isMine, plainId, readableKeys, readableOwners, rowKey, scope, selfKey } from '../people/scope';
+import { clubKey, isMine, plainId, readableKeys, readableOwners, rowKey, currentScope, selfKey } from '../people/scope';
 import { inTransaction } from '../storage/transaction';
 
 /** What stands in the way of a write. */
@@ -101,7 +101,7 @@ export function documentStore<Name extends KindName>(db: Database, name: Name): 
   /** The key of the row that a change is of. What is the club's is changed by keepers alone. */
   const keyToChange = async (id: string): Promise<string> => {
     const key = (await anyRow(id))?.id ?? rowKey(id);
-    if (!isMine(key) && !scope().keeper)
+    if (!isMine(key) && !currentScope().keeper)
       throw new Refusal(403, 'The club’s', 'This is the club’s: a keeper changes it. A copy of it is yours to change.');
     return key;
   };

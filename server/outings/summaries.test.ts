@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import type { Item } from '#core/documents/item';
 import { demo } from '#core/demo/demo';
 import { NOW, type TestApp, openApp } from '../testing/openApp';
-import { HOUSE, within } from '../people/scope';
+import { SERVER_SCOPE, runInScope } from '../people/scope';
 import { isSetAside } from '../documents/store';
 import { libraryOf } from '../documents/library';
 import { stores } from '../documents/stores';
@@ -129,8 +129,8 @@ describe('the list of outings', () => {
     expect(of.ahead + of.gone).toBe(outings.length);
   });
   it('is each person’s own', async () => {
-    const other = { ...HOUSE, owner: 'somebody', keeper: false, personId: 'somebody' };
-    const { of, ahead } = await within(other, () => summaries.page(today, ALL));
+    const other = { ...SERVER_SCOPE, owner: 'somebody', keeper: false, personId: 'somebody' };
+    const { of, ahead } = await runInScope(other, () => summaries.page(today, ALL));
     expect(of).toEqual({ ahead: 0, gone: 0 });
     expect(ahead).toEqual([]);
   });

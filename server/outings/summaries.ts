@@ -16,7 +16,7 @@ import { isSetAside, readRow } from '../documents/store';
 import type { Database } from '../storage/open';
 import { isDatabaseAway } from '../storage/trouble';
 import { perOwner, plainId } from '../people/scope';
-import type { Growth, WalkStore } from '../walkround/store';
+import type { NewestRecords, WalkStore } from '../walkround/store';
 import { DAY_MS } from '#core/units/time';
 
 export interface SummaryPage {
@@ -53,7 +53,7 @@ const OPENED_AT_A_TIME = 5;
 /** Where nobody waits for them, others go first: a pause between, ms. */
 const PAUSE_MS = 100;
 
-const NOTHING_YET: Growth = { answers: 0, signatures: 0 };
+const NOTHING_YET: NewestRecords = { answers: 0, signatures: 0 };
 /** A judgement of the list is held so long, while nothing that it read has changed: some of what it says goes by the clock. */
 const STANDS_MS = 60_000;
 
@@ -129,7 +129,7 @@ function ownSummaries(db: Database, library: Library, walks: WalkStore, now: () 
   const summaryOf = async (
     one: Opened,
     state: LibraryState,
-    grown: Growth,
+    grown: NewestRecords,
     earlierOf: () => Promise<(outingId: string) => Earlier[]>,
   ): Promise<Summary> => {
     const { doc } = one.kept;

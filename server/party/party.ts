@@ -10,14 +10,14 @@ import type { Library } from '../documents/library';
 import { isSetAside } from '../documents/store';
 import type { Stores } from '../documents/stores';
 import { signedOf } from '../outings/summaries';
-import { scopeOf } from '../people/door';
-import { ownerIn, plainId, within } from '../people/scope';
+import { scopeOf } from '../people/authHook';
+import { ownerIn, plainId, runInScope } from '../people/scope';
 import type { Person } from '../people/store';
 import type { WalkStore } from '../walkround/store';
 import type { PartyStore, Share } from './store';
 
 /** One person's outing, as they have it and as it is judged now. */
-export interface Theirs {
+export interface MemberOuting {
   person: Person;
   outing: Outing;
   references: References;
@@ -35,8 +35,8 @@ export function partiesOf(from: {
   const { store, stores, library, walks, now } = from;
 
   /** Read as whoever's it is. null: it is gone, or cannot be read. */
-  const outingOf = (person: Person, key: string): Promise<Theirs | null> =>
-    within(scopeOf(person), async () => {
+  const outingOf = (person: Person, key: string): Promise<MemberOuting | null> =>
+    runInScope(scopeOf(person), async () => {
       const id = plainId(key);
       const kept = await stores.outings.get(id);
       if (!kept || isSetAside(kept)) return null;
@@ -51,7 +51,7 @@ export function partiesOf(from: {
         signed: signedOf(await walks.lastSignature(id), kept.doc, references, record),
       };
     });
-  const leadOf = async (key: string): Promise<Theirs | null> => {
+  const leadOf = async (key: string): Promise<MemberOuting | null> => {
     const person = await store.ownerOf(ownerIn(key));
     return person && outingOf(person, key);
   };
@@ -104,7 +104,11 @@ export function partiesOf(from: {
   return { partyAround, leadOf };
 }
 
-function memberOf(one: Companion, found: { share: Share; person: Person } | undefined, own: Theirs | null): Member {
+function memberOf(
+  one: Companion,
+  found: { share: Share; person: Person } | undefined,
+  own: MemberOuting | null,
+): Member {
   const written: Report = { boat: one.boat, says: one.says, brings: one.brings, lacks: [] };
   return {
     ...(own?.report ?? written),

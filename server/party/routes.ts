@@ -14,12 +14,12 @@ import { type Stores, stores as storesOf } from '../documents/stores';
 import { Refusal, notFound } from '../http/problem';
 import { plainId, rowKey } from '../people/scope';
 import type { PeopleStore } from '../people/store';
-import { signedInAs } from '../people/door';
+import { signedInAs } from '../people/authHook';
 import { doneSchema, numbered, problems } from '../people/wire';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
 import type { WalkStore } from '../walkround/store';
-import { type Theirs, partiesOf } from './party';
+import { type MemberOuting, partiesOf } from './party';
 import { type Share, partyStore } from './store';
 
 const planSchema: z.ZodType<PartyPlan> = z.object({
@@ -222,7 +222,7 @@ export function partyRoutes(
 }
 
 /** What a plan points at and whoever comes along cannot read: they get copies of their own. What they have by that name stays. */
-function lackedOf(mine: References, { outing: { brief }, references }: Theirs) {
+function lackedOf(mine: References, { outing: { brief }, references }: MemberOuting) {
   const lacks = <One extends { id: string }>(theirs: readonly One[], own: readonly One[], ids: readonly string[]) =>
     theirs.filter(({ id }) => ids.includes(id) && !own.some((one) => one.id === id));
   const waters = lacks(references.waters, mine.waters, brief.waterId === null ? [] : [brief.waterId]);

@@ -3,10 +3,10 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { onOneLine } from '#core/documents/field';
 import { Refusal, notFound } from '../http/problem';
-import { keepersOnly } from './door';
+import { keepersOnly } from './authHook';
 import type { PeopleStore } from './store';
 import type { SignInThrottle } from './signInThrottle';
-import { asPerson, doneSchema, numbered, personSchema, problems } from './wire';
+import { publicPerson, doneSchema, numbered, personSchema, problems } from './wire';
 
 const MOST_NOTED = 200;
 
@@ -37,7 +37,7 @@ export function clubRoutes(
       keepersOnly();
       const ownerId = (await people.owner())?.id ?? null;
       return {
-        people: (await people.list()).map((one) => ({ ...asPerson(one), owner: one.id === ownerId })),
+        people: (await people.list()).map((one) => ({ ...publicPerson(one), owner: one.id === ownerId })),
         invitations: (await people.invitations()).map((one) => ({
           ...one,
           madeAt: new Date(one.madeAt).toISOString(),

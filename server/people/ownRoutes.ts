@@ -5,7 +5,7 @@ import { notFound } from '../http/problem';
 import { passwordHash } from './secrets';
 import type { PeopleStore } from './store';
 import type { SignInThrottle } from './signInThrottle';
-import { asPerson, codesSchema, doneSchema, givenText, numbered, passwordText, problems } from './wire';
+import { publicPerson, codesSchema, doneSchema, givenText, numbered, passwordText, problems } from './wire';
 
 /** One's own devices, password and codes. */
 export function ownRoutes(
@@ -87,7 +87,7 @@ export function ownRoutes(
       const person = me(request);
       const { password } = request.body;
       await confirmed(person, password);
-      return reply.code(201).send({ person: asPerson(person), codes: await people.makeCodes(person.id) });
+      return reply.code(201).send({ person: publicPerson(person), codes: await people.makeCodes(person.id) });
     },
   );
 }

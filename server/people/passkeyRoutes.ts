@@ -9,7 +9,7 @@ import { z } from 'zod';
 import { Refusal, notFound } from '../http/problem';
 import type { PassKind, PeopleStore, Person } from './store';
 import type { SignInThrottle } from './signInThrottle';
-import { asPerson, doneSchema, givenText, meSchema, nameText, problems } from './wire';
+import { publicPerson, doneSchema, givenText, meSchema, nameText, problems } from './wire';
 
 const MOST = 10;
 // Read when the first passkey is made or used: a start need not wait for it.
@@ -223,7 +223,7 @@ export function passkeyRoutes(
       );
       await enter(request, reply, person);
       await people.note('signed in', person.id, request.ip, 'by a passkey');
-      return reply.send({ accounts: true, person: asPerson(person) });
+      return reply.send({ accounts: true, person: publicPerson(person) });
     },
   );
 }

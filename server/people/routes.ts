@@ -1,7 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import type { Database } from '../storage/open';
 import { clubRoutes } from './clubRoutes';
-import { comingInRoutes } from './comingIn';
+import { signUpRoutes } from './signUp';
 import { ownRoutes } from './ownRoutes';
 import { peopleStore } from './store';
 import { attemptStore } from './attempts';
@@ -15,7 +15,7 @@ export function peopleRoutes(
   const people = peopleStore(db, now);
   const attempts = attemptStore(db, now);
   const throttle = signInThrottle(people, attempts, now);
-  comingInRoutes(app, { db, now, secure, people, throttle, names });
+  signUpRoutes(app, { db, now, secure, people, throttle, names });
   ownRoutes(app, { people, throttle });
   clubRoutes(app, { people, throttle });
   return {

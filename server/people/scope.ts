@@ -12,57 +12,57 @@ export interface Scope {
 }
 
 /** Between owner and name in the key of a row. No name of a document can hold it. */
-const BETWEEN = '~';
+const OWNER_SEPARATOR = '~';
 /** Before what the first keeper keeps to themselves of a kind of which the club has some: all else of theirs stands without an owner. */
-const FIRST = 'first';
+const FIRST_KEEPER_PREFIX = 'first';
 /** Kinds of which the club has its own, read by all and written by keepers. */
-const clubs: ReadonlySet<KindName> = new Set<KindName>(['waters', 'species', 'rulePacks', 'procedures']);
+const clubKinds: ReadonlySet<KindName> = new Set<KindName>(['waters', 'species', 'rulePacks', 'procedures']);
 
 /** A house without accounts, and what the server does by itself. */
-export const HOUSE: Scope = { owner: '', keeper: true, personId: null };
+export const SERVER_SCOPE: Scope = { owner: '', keeper: true, personId: null };
 
 const current = new AsyncLocalStorage<Scope>();
 
 /** The one place that knows who is asking. */
-export const scope = (): Scope => current.getStore() ?? HOUSE;
-export const within = <T>(whose: Scope, work: () => T): T => current.run(whose, work);
+export const currentScope = (): Scope => current.getStore() ?? SERVER_SCOPE;
+export const runInScope = <T>(whose: Scope, work: () => T): T => current.run(whose, work);
 /** What the server does for everyone, whoever's request set it off. Keys of rows are taken as they are. */
-export const asHouse = <T>(work: () => T): T => current.run(HOUSE, work);
+export const runAsServer = <T>(work: () => T): T => current.run(SERVER_SCOPE, work);
 
 /** The key of the row of a document, or of what hangs on it, of whoever is asking. A name with an owner in it is the house's to use. */
 export function rowKey(id: string): string {
-  return keyFor(scope().owner, id);
+  return keyFor(currentScope().owner, id);
 }
 export function keyFor(owner: string, id: string): string {
   if (owner === '') return id;
-  if (id.includes(BETWEEN)) throw new Error('A name of a document holds no owner.');
-  return `${owner}${BETWEEN}${id}`;
+  if (id.includes(OWNER_SEPARATOR)) throw new Error('A name of a document holds no owner.');
+  return `${owner}${OWNER_SEPARATOR}${id}`;
 }
 /** The name of a document, from the key of its row. */
 export function plainId(key: string): string {
-  return key.slice(key.indexOf(BETWEEN) + 1);
+  return key.slice(key.indexOf(OWNER_SEPARATOR) + 1);
 }
 export function ownerIn(key: string): string {
-  const at = key.indexOf(BETWEEN);
+  const at = key.indexOf(OWNER_SEPARATOR);
   return at < 0 ? '' : key.slice(0, at);
 }
 /** As what rows that are one's own may be owned: what is kept to oneself first. */
 export function ownOwners(): string[] {
-  const { owner } = scope();
-  return owner === '' ? [FIRST, ''] : [owner];
+  const { owner } = currentScope();
+  return owner === '' ? [FIRST_KEEPER_PREFIX, ''] : [owner];
 }
 /** The keys under which a document of one's own may stand. */
 export const ownKeys = (id: string): string[] => ownOwners().map((owner) => keyFor(owner, id));
 export const isMine = (key: string): boolean => ownOwners().includes(ownerIn(key));
 /** Whose documents of a kind whoever is asking may read: their own first, then the club's. */
 export function readableOwners(kind: KindName): string[] {
-  const { owner } = scope();
-  if (!clubs.has(kind)) return [owner];
+  const { owner } = currentScope();
+  if (!clubKinds.has(kind)) return [owner];
   return owner === '' ? ownOwners() : [owner, ''];
 }
 export const readableKeys = (kind: KindName, id: string): string[] =>
   readableOwners(kind).map((owner) => keyFor(owner, id));
-export const hasClub = (kind: KindName): boolean => clubs.has(kind);
+export const hasClub = (kind: KindName): boolean => clubKinds.has(kind);
 /** Where something stands that is the club's, and where what one keeps to oneself. */
 export const clubKey = (id: string): string => keyFor('', id);
 export const selfKey = (id: string): string => ownKeys(id)[0] ?? id;
@@ -74,7 +74,7 @@ const MOST_HELD = 400;
 export function perOwner<T>(make: () => T): () => T {
   const held = new Map<string, T>();
   return () => {
-    const { owner } = scope();
+    const { owner } = currentScope();
     const found = held.get(owner) ?? make();
     held.delete(owner);
     held.set(owner, found);

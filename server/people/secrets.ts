@@ -20,7 +20,7 @@ export const codeHash = (code: string): string => tokenHash(code.toLowerCase().r
 
 /** argon2id at 64 MiB and three passes (RFC 9106, section 4, the second recommended choice), one lane. */
 const COST = { memoryCost: 65_536, timeCost: 3, parallelism: 1 } as const;
-/** Strangers and those who are signed in wait in lines of their own: no crowd at the door keeps out whoever is inside. */
+/** Strangers and those who are signed in wait in lines of their own: no crowd of strangers keeps out whoever is signed in. */
 export type Line = 'strangers' | 'signed in';
 /** So many wait in a line while one is worked out: what sign-ins cost is not taken from everything else. */
 const WAITING = 20;

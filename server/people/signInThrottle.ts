@@ -1,7 +1,7 @@
 import type { FastifyRequest } from 'fastify';
 import { Refusal } from '../http/problem';
 import { type AttemptStore, addressKey } from './attempts';
-import { signedInAs } from './door';
+import { signedInAs } from './authHook';
 import { isPassword } from './secrets';
 import { type PeopleStore, type Person, nameKey } from './store';
 

@@ -43,6 +43,6 @@ export const numbered = z.strictObject({
   ),
 });
 
-export const asPerson = ({ id, name, keeper }: Person) => ({ id, name, keeper });
-export const over = () =>
+export const publicPerson = ({ id, name, keeper }: Person) => ({ id, name, keeper });
+export const invitationOver = () =>
   new Refusal(404, 'Not found', 'This address lets nobody in: it was used, withdrawn, or its time is over.');

@@ -22,7 +22,7 @@ export interface OpenDatabase {
 const PARTS = ['PG_VERSION', 'base', 'global', 'pg_wal', 'global/pg_control'];
 
 /** What whoever keeps a house can do about a folder that does not open. */
-export const putBack =
+export const restoreAdvice =
   'Put back a copy of the folder; or move it away, to begin anew or with a backup (npm run restore -- FILE).';
 
 /**
@@ -37,7 +37,7 @@ export function checkFolder(folder: string): void {
   throw new PlainError(
     'damaged',
     `${folder} is not empty and not a whole database: ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing. ` +
-      `Nothing in it was changed. ${putBack}`,
+      `Nothing in it was changed. ${restoreAdvice}`,
   );
 }
 

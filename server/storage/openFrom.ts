@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import { PlainError } from '../http/plainError';
 import type { Settings } from '../settings';
 import { lockData } from './dataLock';
-import { type OpenDatabase, openEmbedded, openServer, putBack } from './open';
+import { type OpenDatabase, openEmbedded, openServer, restoreAdvice } from './open';
 import { causeOf } from './trouble';
 
 /** Opens the house that the settings name, for this process alone where it is a folder. Fails with a PlainError. */
@@ -26,6 +26,6 @@ export async function openFrom(
     unlock();
     if (error instanceof PlainError) throw error;
     const why = causeOf(error).replace(/\.$/, '');
-    throw new PlainError('database', `The data in ${folder} cannot be opened: ${why}. ${putBack}`);
+    throw new PlainError('database', `The data in ${folder} cannot be opened: ${why}. ${restoreAdvice}`);
   }
 }

@@ -1,7 +1,7 @@
 import { and, eq, inArray, isNull, isNotNull, sql } from 'drizzle-orm';
 import { type Demo, demo } from '#core/demo/demo';
 import { type KindName, kindNames } from '#core/documents/registry';
-import { plainId, rowKey, scope } from '../people/scope';
+import { plainId, rowKey, currentScope } from '../people/scope';
 import type { Database } from './open';
 import { DEMO_MARK } from './demo';
 import { documentTables, house } from './schema';
@@ -70,7 +70,7 @@ async function hasProfile(db: Database): Promise<boolean> {
   const rows = await db
     .select({ is: sql`1` })
     .from(anglers)
-    .where(and(isNull(anglers.deletedAt), eq(anglers.owner, scope().owner)))
+    .where(and(isNull(anglers.deletedAt), eq(anglers.owner, currentScope().owner)))
     .limit(1);
   return rows.length > 0;
 }

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { buildApp } from '../app';
 import { backupsOf } from '../backup/daily';
-import { takeIn } from '../people/comingIn';
+import { signUp } from '../people/signUp';
 import { passwordHash } from '../people/secrets';
 import { peopleStore } from '../people/store';
 import { loadDemo } from '../storage/demo';
@@ -66,7 +66,7 @@ export async function openClub(): Promise<Club> {
   const comeIn = async (kind: 'first' | 'join', token: string, name: string) => {
     const visitor = new Visitor(app);
     const newcomer = { token, name, passwordHash: await hashed(), address: '127.0.0.1' };
-    const { person } = await takeIn(db, now, kind, newcomer);
+    const { person } = await signUp(db, now, kind, newcomer);
     visitor.cookie = `tally=${await people.begin(person.id, visitor.device)}`;
     return visitor;
   };

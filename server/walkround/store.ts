@@ -6,7 +6,7 @@ import { type Answer, answerSchema, answeredAt } from '#core/documents/answer';
 import type { Database } from '../storage/open';
 import { signatures, walkAnswers } from '../storage/schema';
 import { hashOf } from './snapshotHash';
-import { rowKey, scope } from '../people/scope';
+import { rowKey, currentScope } from '../people/scope';
 import { type Earlier } from '#core/walkround/answers';
 import { type Instant } from '#core/units/time';
 
@@ -32,7 +32,7 @@ export interface WalkRecord {
 }
 
 /** The newest answer and the newest signature of an outing, by their numbers; 0: none. */
-export interface Growth {
+export interface NewestRecords {
   answers: number;
   signatures: number;
 }
@@ -55,7 +55,7 @@ export interface WalkStore {
   /** The signature in force: of those that can be read, the one signed last. */
   lastSignature: (outingId: string) => Promise<Signature | null>;
   /** How far the walk-rounds of these outings have grown: the same, and nothing was added. */
-  growth: (outingIds: readonly string[]) => Promise<ReadonlyMap<string, Growth>>;
+  growth: (outingIds: readonly string[]) => Promise<ReadonlyMap<string, NewestRecords>>;
   /** @param key of one made on a device: it is kept once */
   sign: (outingId: string, snapshot: SignedSnapshot, at: string, key?: string) => Promise<void>;
 }
@@ -100,7 +100,7 @@ export function walkStore(db: Database): WalkStore {
     const rows = await db
       .select()
       .from(walkAnswers)
-      .where(and(ofOwner(scope().owner), gte(walkAnswers.recordedAt, new Date(since).toISOString())))
+      .where(and(ofOwner(currentScope().owner), gte(walkAnswers.recordedAt, new Date(since).toISOString())))
       .orderBy(asc(walkAnswers.id));
     const given = rows
       .map((row) => ({ ...row, at: answeredAt(row.at, row.clockAheadMs, row.recordedAt) }))

@@ -9,7 +9,7 @@ import { type PlanState, statusOf } from '#core/floatplan/status';
 import { found, idParams } from '../documents/routes';
 import type { Stores } from '../documents/stores';
 import { Refusal, problemSchema } from '../http/problem';
-import { asHouse, isMine, plainId } from '../people/scope';
+import { runAsServer, isMine, plainId } from '../people/scope';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
 import type { PlanPage } from './planPdfWorker';
@@ -234,7 +234,7 @@ export function wordRoutes(
     },
     // Whoever has the address, whoever else they are.
     ({ params: { token } }, reply) =>
-      asHouse(async () => {
+      runAsServer(async () => {
         void reply
           .type('text/html; charset=utf-8')
           .header('cache-control', 'no-store')

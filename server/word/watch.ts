@@ -3,7 +3,7 @@ import { plainText } from '#core/floatplan/plainText';
 import { type PlanStatus, sayStatus, statusOf, whatToDo } from '#core/floatplan/status';
 import { DAY_MS } from '#core/units/time';
 import type { Database } from '../storage/open';
-import { asHouse } from '../people/scope';
+import { runAsServer } from '../people/scope';
 import { type KeptMessage, type LeftPlan, type WatchPage, wordStore } from './store';
 
 /** A page of an outing that came home stays so long; one of which nothing was heard, longer. */
@@ -85,7 +85,7 @@ export function watchOver(
   return {
     /** Plans of those who are out, that somebody has and waits for, each as it stands. */
     out: (): Promise<{ left: LeftPlan; status: PlanStatus }[]> =>
-      asHouse(async () => {
+      runAsServer(async () => {
         const at = now();
         const list: { left: LeftPlan; status: PlanStatus }[] = [];
         const plans = await words.waitedFor({
@@ -102,7 +102,7 @@ export function watchOver(
       }),
     /** A plan was left: whoever has it is written to. */
     left: (left: LeftPlan) =>
-      asHouse(async () =>
+      runAsServer(async () =>
         write(
           left,
           'left',
@@ -113,7 +113,7 @@ export function watchOver(
       ),
     /** They are home: whoever waited is told. */
     home: (left: LeftPlan, status: PlanStatus) =>
-      asHouse(async () => {
+      runAsServer(async () => {
         if (status.state !== 'home' || !status.heard) return;
         await write(
           left,

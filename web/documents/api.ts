@@ -42,13 +42,13 @@ export async function request<T>(method: Method, path: string, body?: unknown, k
   if (response.ok) return answer as T;
   const refusal = explained(response.status, answer);
   // Whoever only has to sign in again loses nothing: it waits on the device, as it does without a network.
-  if (refusal.status === 401 && !comingIn.test(path)) {
+  if (refusal.status === 401 && !signInPaths.test(path)) {
     noteSignedOut(true);
     throw new ApiError(0, 'Nobody is signed in on this device.');
   }
   throw refusal;
 }
-const comingIn = /^\/api\/(sign-in|passkey-sign-in|recover)$/;
+const signInPaths = /^\/api\/(sign-in|passkey-sign-in|recover)$/;
 
 /** What the server said of a refusal. */
 function explained(status: number, answer: unknown): ApiError {

@@ -1,10 +1,10 @@
 import { type ReactNode, useState } from 'react';
-import { DeskContext, useDesk } from './desk';
+import { OutingWorkspaceContext, useOutingWorkspace } from './outingWorkspace';
 
-/** While a handle is dragged, its children see the desk as it was when the handle was taken hold of. */
+/** While a handle is dragged, its children see the outing as it was when the handle was taken hold of. */
 export function Calm({ children }: { children: ReactNode }) {
-  const desk = useDesk();
+  const desk = useOutingWorkspace();
   const [still, setStill] = useState(desk);
   if (!desk.dragging && still !== desk) setStill(desk);
-  return <DeskContext value={desk.dragging ? still : desk}>{children}</DeskContext>;
+  return <OutingWorkspaceContext value={desk.dragging ? still : desk}>{children}</OutingWorkspaceContext>;
 }

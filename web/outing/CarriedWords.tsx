@@ -4,7 +4,7 @@ import { byClock } from '#core/units/clockWords';
 import { sayBytes } from '#core/units/amount';
 import type { Carried } from '../offline/carried';
 import { useReach } from '../offline/reach';
-import { useDesk } from './desk';
+import { useOutingWorkspace } from './outingWorkspace';
 
 /** When it was put here, by the clock of the water, and how much of it: "19:40, 1.8 MB". */
 export function sayCarried({ at, bytes }: Carried, now: number, zone: string): string {
@@ -15,7 +15,7 @@ export function sayCarried({ at, bytes }: Carried, now: number, zone: string): s
 
 /** Whether this outing is on this device, and whether the server answers: always on screen. */
 export function CarriedWords() {
-  const { device, walk, now, looked } = useDesk();
+  const { device, walk, now, looked } = useOutingWorkspace();
   const reached = useReach();
   const { carried, staysOpen, busy } = device;
   const waiting = walk.unsent + walk.held;

@@ -6,7 +6,7 @@ import { Suspense, lazy, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { AttributeId } from '#core/catalog/gear/attributes';
 import { answeredBy } from '#core/judgement/answeredBy';
-import type { Looked } from '#core/documents/references';
+import type { OutingInView } from '#core/documents/references';
 import { type Facts, ruleOf, sayFinding } from '#core/judgement/allRules';
 import { eachShortfall } from '#core/needs/need';
 import { type Finding } from '#core/judgement/finding';
@@ -15,7 +15,7 @@ import { levelNames } from '#core/vocabulary/levels';
 import { sayRepair } from '#core/editing/repair';
 import { withAcceptance } from '#core/editing/edit';
 import { LevelMark } from '../ui/LevelMark';
-import { useDesk } from './desk';
+import { useOutingWorkspace } from './outingWorkspace';
 import { useAnswerForWater } from './useAnswerForWater';
 
 // Loaded when the first finding is answered: the field for it is heavy, and most outings need none.
@@ -25,7 +25,7 @@ const AskFigure = lazy(async () => ({ default: (await import('./AskFigure')).Ask
 
 /** One finding: what, why, what it rests on, and what would settle it. */
 export function FindingNote({ finding }: { finding: Finding }) {
-  const { edit, repair, looked } = useDesk();
+  const { edit, repair, looked } = useOutingWorkspace();
   const keepForWater = useAnswerForWater();
   const [answering, setAnswering] = useState(false);
   const { title, text } = sayFinding(finding.facts);
@@ -138,7 +138,7 @@ function figuresAsked(facts: Facts): { itemId: string; attribute: AttributeId }[
 /** Where a blank is filled that is no part of the outing itself. */
 function placeToGo(
   facts: Facts,
-  { craft, water }: Pick<Looked, 'craft' | 'water'>,
+  { craft, water }: Pick<OutingInView, 'craft' | 'water'>,
 ): { to: string; name: string } | null {
   if (facts.code === 'brief-incomplete' && facts.blanks.includes('angler'))
     return { to: '/settings', name: 'Write your profile' };

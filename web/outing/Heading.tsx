@@ -6,12 +6,12 @@ import { dayInWords } from '#core/units/time';
 import { memo, useState } from 'react';
 import { SavingWords } from '../documents/SavingWords';
 import { CarriedWords } from './CarriedWords';
-import { useDesk } from './desk';
+import { useOutingWorkspace } from './outingWorkspace';
 import { screenOnly } from '../ui/screenOnly';
 
 /** The outing's name, where it goes, and how far its newest change has come. */
 export const Heading = memo(function Heading() {
-  const { doc, edit, editor, state, looked } = useDesk();
+  const { doc, edit, editor, state, looked } = useOutingWorkspace();
   const where = [dayInWords(doc.brief.date), looked.water?.name].filter(Boolean).join(' · ');
   return (
     <Box

@@ -11,7 +11,7 @@ import { type SettledTogether, isKitBegun, settledByAdding } from '#core/judgeme
 import { count, listed } from '#core/units/words';
 import { LevelMark } from '../ui/LevelMark';
 import { FindingNote } from './FindingNote';
-import { useDesk } from './desk';
+import { useOutingWorkspace } from './outingWorkspace';
 import { screenOnly } from '../ui/screenOnly';
 
 /** The column at the right: this station's findings, then the rest. */
@@ -37,7 +37,7 @@ export function Margin({ station }: { station: Station }) {
 
 /** The margin where there is no room for a column: a bar at the foot that opens it. */
 export function MarginBar({ station, inPlace = false }: { station: Station; inPlace?: boolean }) {
-  const { assessment } = useDesk();
+  const { assessment } = useOutingWorkspace();
   // Open as long as one stays where it was opened: whatever leads elsewhere from within closes it.
   const { key } = useLocation();
   const [openAt, setOpenAt] = useState<string | null>(null);
@@ -101,7 +101,7 @@ export function MarginBar({ station, inPlace = false }: { station: Station; inPl
 }
 
 function Findings({ station }: { station: Station }) {
-  const { findings } = useDesk().assessment;
+  const { findings } = useOutingWorkspace().assessment;
   const together = settledByAdding(findings);
   const standing = findings.filter((one) => one.accepted === null && !together?.findings.includes(one));
   const here = standing.filter((one) => one.station === station);
@@ -132,7 +132,7 @@ function Findings({ station }: { station: Station }) {
 
 /** What a few owned things settle together, in one press; each of it folded beneath. Before a kit is begun the proposal leads. */
 function Settled({ together }: { together: SettledTogether }) {
-  const { doc, assessment, looked, repair } = useDesk();
+  const { doc, assessment, looked, repair } = useOutingWorkspace();
   const { findings, repair: adding } = together;
   const { counted, of } = assessment.tallies.kit;
   const begun = isKitBegun(doc, looked.items);

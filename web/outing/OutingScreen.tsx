@@ -23,7 +23,7 @@ import { useToast } from '../ui/Toast';
 import { useNow } from '../ui/useNow';
 import { useReferences } from '../documents/queries';
 import { Calm } from './Calm';
-import { type Desk, DeskContext } from './desk';
+import { type OutingWorkspace, OutingWorkspaceContext } from './outingWorkspace';
 import { Heading } from './Heading';
 import { Margin, MarginBar } from './Margin';
 import { type WalkRecord, useKeptOuting, useWalk } from './queries';
@@ -110,7 +110,7 @@ function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; reference
   }, [isCarried, isKept, renew, state.version, walk.record, references]);
 
   const station = (useMatch('/outings/:id/:station/*')?.params.station ?? 'brief') as Station;
-  const desk: Desk = {
+  const desk: OutingWorkspace = {
     doc,
     edit: editor.edit,
     editor,
@@ -129,7 +129,7 @@ function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; reference
   };
   const walking = station === 'walk-round';
   return (
-    <DeskContext value={desk}>
+    <OutingWorkspaceContext value={desk}>
       <title>{`${changes && changes.length > 0 ? 'No longer as signed: ' : ''}${doc.title} · Unhurried Tally`}</title>
       <Box
         component="header"
@@ -153,6 +153,6 @@ function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; reference
           <ConflictDialog kind="outings" saving={state.saving} settle={editor.settle} />
         </Suspense>
       )}
-    </DeskContext>
+    </OutingWorkspaceContext>
   );
 }

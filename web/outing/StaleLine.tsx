@@ -4,11 +4,11 @@ import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import { sayChanges } from '#core/signing/sayChanges';
 import { LevelMark } from '../ui/LevelMark';
-import { useDesk } from './desk';
+import { useOutingWorkspace } from './outingWorkspace';
 
 /** On every station: that what was signed no longer stands, what changed first, and the way to the card that says all of it. */
 export function StaleLine() {
-  const { doc, changes } = useDesk();
+  const { doc, changes } = useOutingWorkspace();
   const [first] = sayChanges(changes ?? []);
   if (first === undefined) return null;
   return (

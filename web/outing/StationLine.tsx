@@ -3,7 +3,7 @@ import { memo } from 'react';
 import { NavLink } from 'react-router';
 import { TallyStrokes } from '../ui/TallyStrokes';
 import { stationIds, stations } from '#core/vocabulary/stations';
-import { useDesk } from './desk';
+import { useOutingWorkspace } from './outingWorkspace';
 import { screenOnly } from '../ui/screenOnly';
 
 /** So many strokes are drawn smaller, or the line is longer than the page. */
@@ -11,7 +11,7 @@ const MANY = 25;
 
 /** The stations in the order people work, each with its strokes. Any can be opened at any time. */
 export const StationLine = memo(function StationLine() {
-  const { doc, assessment } = useDesk();
+  const { doc, assessment } = useOutingWorkspace();
   const list = stationIds.map((id) => ({ to: id, name: stations[id].name, tally: assessment.tallies[id] }));
   return (
     <Box

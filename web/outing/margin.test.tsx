@@ -2,7 +2,7 @@ import { cleanup, screen, waitForElementToBeRemoved, within } from '@testing-lib
 import { userEvent } from '@testing-library/user-event';
 import { afterEach, describe, expect, it } from 'vitest';
 import { withItem } from '#core/editing/edit';
-import { atDesk, demoOuting } from '../testing/atDesk';
+import { atDesk, demoOuting } from '../testing/atOutingWorkspace';
 import { Margin, MarginBar } from './Margin';
 
 afterEach(cleanup);

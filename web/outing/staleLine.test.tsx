@@ -1,19 +1,19 @@
 import { cleanup, screen } from '@testing-library/react';
 import { afterEach, expect, it } from 'vitest';
-import { atDesk, demoOuting } from '../testing/atDesk';
-import { DeskContext, useDesk } from './desk';
+import { atDesk, demoOuting } from '../testing/atOutingWorkspace';
+import { OutingWorkspaceContext, useOutingWorkspace } from './outingWorkspace';
 import { StaleLine } from './StaleLine';
 
 afterEach(cleanup);
 const ready = demoOuting('pollack-long-grey');
 
 /** The line at a desk where so much has changed since the signature. */
-function Since({ changes }: Pick<ReturnType<typeof useDesk>, 'changes'>) {
-  const desk = useDesk();
+function Since({ changes }: Pick<ReturnType<typeof useOutingWorkspace>, 'changes'>) {
+  const desk = useOutingWorkspace();
   return (
-    <DeskContext value={{ ...desk, changes }}>
+    <OutingWorkspaceContext value={{ ...desk, changes }}>
       <StaleLine />
-    </DeskContext>
+    </OutingWorkspaceContext>
   );
 }
 

@@ -3,11 +3,11 @@ import type { Finding } from '#core/judgement/finding';
 import { ApiError } from '../documents/api';
 import { useDocuments, useKept } from '../documents/queries';
 import { useToast } from '../ui/Toast';
-import { useDesk } from './desk';
+import { useOutingWorkspace } from './outingWorkspace';
 
 /** Keeps the answer to a finding with the outing's water, for every outing there; an empty reason takes it back. */
 export function useAnswerForWater() {
-  const { looked } = useDesk();
+  const { looked } = useOutingWorkspace();
   const { data } = useKept();
   const waters = useDocuments('waters');
   const say = useToast();

@@ -9,7 +9,7 @@ import { type BundlePart, bundlePartNames, bundleParts } from '#core/documents/b
 import { ApiError } from '../documents/api';
 import { FileButton } from '../ui/FileButton';
 import { useToast } from '../ui/Toast';
-import { BringIn } from './BringIn';
+import { ImportBundle } from './ImportBundle';
 import { type ChosenBundle, bundleAddress, lookAtBundle } from './queries';
 import { Trouble } from '../ui/Trouble';
 
@@ -79,7 +79,7 @@ export function Bundle() {
       <Typography variant="body2" color="textSecondary">
         A file that is looked at changes nothing until you say so, and what was brought in can be taken back.
       </Typography>
-      {chosen && <BringIn chosen={chosen} onClose={() => setChosen(null)} />}
+      {chosen && <ImportBundle chosen={chosen} onClose={() => setChosen(null)} />}
     </Box>
   );
 }

@@ -28,7 +28,7 @@ export const bundleAddress = (parts: readonly BundlePart[]) => `/api/bundle?part
 export const lookAtBundle = (file: string) => request<BundleLook>('POST', '/api/bundle/look', { file });
 
 /** Brings in and takes back; every screen reads anew what it shows. */
-export function useBringIn() {
+export function useImportBundle() {
   const { mutate } = useSWRConfig();
   const then = async <T>(work: Promise<T>): Promise<T> => {
     const done = await work;
@@ -36,7 +36,7 @@ export function useBringIn() {
     return done;
   };
   return {
-    bringIn: (file: string, key: string, take: readonly { choice: string; here: number | null }[]) =>
+    importBundle: (file: string, key: string, take: readonly { choice: string; here: number | null }[]) =>
       then(request<{ written: number }>('POST', '/api/bundle/bring-in', { file, key, take })),
     takeBack: (key: string) =>
       then(request<{ back: number; left: string[] }>('POST', '/api/bundle/take-back', { key })),

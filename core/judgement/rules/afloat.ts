@@ -67,7 +67,7 @@ function worstOf(list: readonly Lain[], badness: (one: Lain) => number, felt: nu
   );
 }
 /** Told of a hull that is only drawn: as a Stop where the steadiest that it may be is told as one, as a Mind where half-way to it is. */
-function ofTheDrawn({ now, asDrawn }: Lain, levelOf: (now: Standing) => FindingLevel): FindingLevel {
+function levelOfDrawnHull({ now, asDrawn }: Lain, levelOf: (now: Standing) => FindingLevel): FindingLevel {
   const level = levelOf(now);
   const isSo = (which: keyof DrawnRange, at: FindingLevel) => {
     const drawn = asDrawn(which);
@@ -129,7 +129,7 @@ const trim = rule({
     const held = worstOf(waysAfloat(context), ({ now }) => Math.abs(now.trimDeg), 0.2);
     if (!held || Math.abs(held.now.trimDeg) <= TRIM_MIND_DEG || mayCapsize(context)) return [];
     const { trimDeg } = held.now;
-    const level = ofTheDrawn(held, ({ trimDeg: deg }) => (Math.abs(deg) > TRIM_MIND_DEG ? 'mind' : 'note'));
+    const level = levelOfDrawnHull(held, ({ trimDeg: deg }) => (Math.abs(deg) > TRIM_MIND_DEG ? 'mind' : 'note'));
     const facts = { craft: held.craft.name, trimDeg, when: held.when, calibrated: held.craft.inclined !== null };
     return [{ level, basis: 'physics', extent: Math.abs(trimDeg), facts }];
   },
@@ -163,7 +163,7 @@ const heel = rule({
     const heelDeg = held?.now.heelDeg ?? null;
     // What has no upright rest at all is told as that.
     if (!held || heelDeg === null || onScale(heelDeg, LIST_DEG) === null || mayCapsize(context)) return [];
-    const level = ofTheDrawn(held, (now) =>
+    const level = levelOfDrawnHull(held, (now) =>
       now.heelDeg === null ? 'stop' : (onScale(now.heelDeg, LIST_DEG) ?? 'note'),
     );
     const facts = { craft: held.craft.name, heelDeg, when: held.when, calibrated: held.craft.inclined !== null };
@@ -200,7 +200,7 @@ const freeboard = rule({
     const waveM = context.day.waveM ?? 0;
     const wantM = FREEBOARD_M + OF_THE_WAVES * waveM;
     if (freeboardM >= wantM * LOW_SIDE.note * GRANTED || mayCapsize(context)) return [];
-    const level = ofTheDrawn(held, (now) =>
+    const level = levelOfDrawnHull(held, (now) =>
       now.freeboardM < wantM * LOW_SIDE.stop ? 'stop' : now.freeboardM < wantM * LOW_SIDE.mind ? 'mind' : 'note',
     );
     const facts = {
@@ -242,7 +242,7 @@ function withSteadiness(list: readonly Lain[], context: Pick<Context, 'day' | 'a
     const level = onScale(steady.share, STEADY_SHARE);
     const levelOf = (now: Standing) =>
       onScale(steadinessOf(now, angler, one.stance, waveDeg).share, STEADY_SHARE) ?? 'note';
-    const settled = level && ofTheDrawn(one, levelOf);
+    const settled = level && levelOfDrawnHull(one, levelOf);
     return { ...one, steady, level: settled, unsettled: settled !== level };
   });
 }

@@ -9,7 +9,7 @@ import type { Mode } from '../../vocabulary/stow';
 import { modesOutOfPlace } from '../../needs/where';
 import { moving, putting, puttingEach, wearing, wearingIt } from '../stowRepairs';
 import { biteLeaders } from './rigs';
-import { again } from './stowTold';
+import { placedAgain } from './stowTold';
 import { kinds } from '../../catalog/gear/kinds';
 import type { Item } from '../../documents/item';
 import { HOOK_CUTTER } from '../../catalog/species/handling';
@@ -36,14 +36,14 @@ import {
   swap,
   theFirst,
 } from '../candidates';
-import { type Basis, type Comes, type Told, rule } from '../rule';
+import { type Basis, type SideEffect, type RuleFinding, rule } from '../rule';
 import { type FindingLevel } from '../../vocabulary/levels';
 import { inWords } from '../../units/amount';
 
 /** What is told of an unmet need: law shuts the gate; null: nothing is said of it. */
-function needLevel(need: Pick<JudgedNeed, 'level' | 'told'>): { level: FindingLevel; basis: Basis } | null {
+function needLevel(need: Pick<JudgedNeed, 'level' | 'findingLevel'>): { level: FindingLevel; basis: Basis } | null {
   if (need.level === 'law') return { level: 'stop', basis: 'law' };
-  return need.told && { level: need.told, basis: 'judgement' };
+  return need.findingLevel && { level: need.findingLevel, basis: 'judgement' };
 }
 
 const sheetOfNeed: Partial<Record<NeedId, SheetId>> = { water: 'supplies', food: 'supplies', ice: 'ice' };
@@ -111,7 +111,7 @@ function backInPlace(itemId: string, needId: NeedId, { want, on }: Misplaced, co
   if (want === 'up' && fishing.lies.state !== null)
     return puttingEach(context, wrong, `Put ${fishing.one.item.name} up`, fishing, { state: 'out' });
   const [mode = 'fish'] = wrong;
-  const placed = again(context, mode, [itemId])[0] ?? fishing;
+  const placed = placedAgain(context, mode, [itemId])[0] ?? fishing;
   return [
     ...(kinds[placed.one.item.kind].place === 'head' ? wearingIt(context, fishing, wrong, 'head') : []),
     ...nearer(placed, mode, want, context),
@@ -141,7 +141,7 @@ function batteryFor(itemId: string, shortfalls: readonly Shortfall[], context: C
 
 const MOST_NAMED = 2;
 /** Where nothing owned meets a need: what to buy or borrow and what it must have, what practice makes, or what only one can do oneself. */
-function elseForNeed({ needId, want, have }: Unmet, context: Context, comes: Comes | null): string {
+function elseForNeed({ needId, want, have }: Unmet, context: Context, sideEffect: SideEffect | null): string {
   const need = catalogue[needId];
   const spares = serviceable(needId, context);
   // What lies in the locker already is not bought again.
@@ -166,7 +166,7 @@ function elseForNeed({ needId, want, have }: Unmet, context: Context, comes: Com
     spares.length === 0
       ? ''
       : worth + 1e-9 >= want - have
-        ? `In the locker: ${names}${comes === null ? '' : `; but with it comes “${comes.title}”`}. ${comes?.isNeed ? 'See to that as well.' : 'Make room first, or take another boat.'} `
+        ? `In the locker: ${names}${sideEffect === null ? '' : `; but with it comes “${sideEffect.title}”`}. ${sideEffect?.isNeed ? 'See to that as well.' : 'Make room first, or take another boat.'} `
         : `In the locker, and part of it: ${names}. `;
   if (options.length > 0)
     return `${inLocker}To buy or borrow: ${options.map(sayPurchase).join('; or ')}.${made === undefined ? '' : ` Made at home: ${made}.`}`;
@@ -183,7 +183,7 @@ const ownDoing: Partial<Record<NeedId, string>> = {
 };
 
 /** A need that a repair does not touch is the same record, and is told the same. */
-const toldOf = rememberFor((need: JudgedNeed): Told<Unmet>[] => {
+const toldOf = rememberFor((need: JudgedNeed): RuleFinding<Unmet>[] => {
   const level = needLevel(need);
   return level === null
     ? []

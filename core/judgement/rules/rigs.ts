@@ -7,7 +7,7 @@ import { amount, amountOnly } from '../../units/amount';
 import { knots } from '../../vocabulary/knots';
 import type { Context } from '../context';
 import { isAboard, owned, theFirst } from '../candidates';
-import { type Told, rule } from '../rule';
+import { type RuleFinding, rule } from '../rule';
 
 /** A leader is run through the guides from this length short of the rod on, m; a spool holds the longest run so many times. */
 const GUIDES_M = 0.3;
@@ -20,7 +20,7 @@ function eachRig<Facts extends object>(
   rigs: readonly BuiltRig[],
   level: 'mind' | 'note',
   find: (built: BuiltRig) => { extent: number; facts: Facts } | null,
-): Told<Facts & { rig: string; rigId: string }>[] {
+): RuleFinding<Facts & { rig: string; rigId: string }>[] {
   return rigs.flatMap((built) => {
     const found = find(built);
     if (!found) return [];

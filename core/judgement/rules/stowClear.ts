@@ -11,7 +11,7 @@ import type { FindingLevel } from '../../vocabulary/levels';
 import { rule } from '../rule';
 import { bagging, covering, layingFlat, moving, movingAll, putting } from '../stowRepairs';
 import { isRough } from '../../exposures/rough';
-import { idsOf, byHand, HIGH_M, named, again, noteOf, toldOf } from './stowTold';
+import { idsOf, byHand, HIGH_M, named, placedAgain, noteOf, toldOf } from './stowTold';
 
 /** So much standing area is worth a word, m², in this much wind. */
 const WINDAGE_M2 = 0.45;
@@ -22,7 +22,7 @@ const clear = rule({
   code: 'stow-in-the-way',
   reads: ['plan', 'angler', 'outward'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'things',
   find: ({ plan, angler, outward: brief }) => {
     if (!plan || !angler) return [];
@@ -157,7 +157,7 @@ const clear = rule({
     }[what];
   },
   repairs: ({ what, thingIds, side }, context) => {
-    const list = again(context, 'fish', thingIds);
+    const list = placedAgain(context, 'fish', thingIds);
     const flat = list.every(({ one }) => statesOf(one.item.kind)) ? layingFlat(context, 'fish', list) : [];
     const inboard = (context.plan?.craft.beamM ?? 0) / 2;
     const away = (zone: Zone) =>
@@ -188,7 +188,7 @@ const sharp = rule({
   code: 'stow-sharp',
   reads: ['plan'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'things',
   find: ({ plan }) => {
     if (!plan) return [];
@@ -229,7 +229,7 @@ const sharp = rule({
     }[near],
   }),
   repairs: ({ thingIds }, context) => {
-    const list = again(context, 'fish', thingIds);
+    const list = placedAgain(context, 'fish', thingIds);
     return [
       ...covering(context, 'fish', list),
       ...list.slice(0, 1).flatMap((placed) => bagging(context, 'fish', placed, () => true)),
@@ -246,7 +246,7 @@ const highThings = rule({
   code: 'stow-high',
   reads: ['plan', 'day', 'outward'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'm²',
   slack: 0.05,
   find: ({ plan, day, outward: brief }) => {
@@ -269,14 +269,14 @@ const highThings = rule({
     title: `${capital(count(many))} ${plural(many, 'thing')} standing high`,
     text: `${things}: ${amount(area, 'm²', 2)} for the wind, and weight up where it tips. What is not in use lies flat.`,
   }),
-  repairs: ({ thingIds }, context) => layingFlat(context, 'fish', again(context, 'fish', thingIds)),
+  repairs: ({ thingIds }, context) => layingFlat(context, 'fish', placedAgain(context, 'fish', thingIds)),
 });
 
 const quiet = rule({
   code: 'stow-hard',
   reads: ['plan', 'outward'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'things',
   find: ({ plan, outward: brief }) => {
     if (!plan || !brief.techniques.includes('sight fishing')) return [];
@@ -301,7 +301,7 @@ const quiet = rule({
       context,
       'fish',
       'Bag what is hard',
-      again(context, 'fish', thingIds).map((placed) => [placed, { cover: 'bag' }]),
+      placedAgain(context, 'fish', thingIds).map((placed) => [placed, { cover: 'bag' }]),
     ),
 });
 
@@ -310,7 +310,7 @@ const rodsUp = rule({
   code: 'stow-rods-up',
   reads: ['plans', 'day', 'places'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'things',
   find: ({ plans, day, places }) => {
     const surf: Mode[] = [];
@@ -352,10 +352,10 @@ const rodsUp = rule({
     }[why],
   }),
   repairs: ({ thingIds, modes, why }, context) => {
-    const each = modes.flatMap((mode) => layingFlat(context, mode, again(context, mode, thingIds)));
+    const each = modes.flatMap((mode) => layingFlat(context, mode, placedAgain(context, mode, thingIds)));
     const puts = each.flatMap((repair) => (repair.do === 'stow' ? repair.puts : []));
     const [first] = modes;
-    const list = first ? again(context, first, thingIds) : [];
+    const list = first ? placedAgain(context, first, thingIds) : [];
     return puts.length > 0 ? [{ do: 'stow', puts, words: `Lay ${named(list)} flat for the ${why}` }] : [];
   },
 });

@@ -16,7 +16,7 @@ import type { Context } from '../context';
 import { rule } from '../rule';
 import { moving, movingAll, tying, wearing } from '../stowRepairs';
 import { quieter } from '../../needs/need';
-import { type AfloatPlan, named, idsOf, inMode, afloatPlans, again, byZone, byHand, toldOf } from './stowTold';
+import { type AfloatPlan, named, idsOf, inMode, afloatPlans, placedAgain, byZone, byHand, toldOf } from './stowTold';
 
 interface RollLoss {
   need: JudgedNeed;
@@ -65,7 +65,7 @@ const rollLoses = rule({
   code: 'roll-loses',
   reads: ['plans', 'day', 'needs'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   far: 'shore',
   measure: 'things',
   find: (context) =>
@@ -93,7 +93,7 @@ const rollLoses = rule({
     text: `${many === 1 ? 'It lies' : 'They lie'} loose, ${where}${inMode(mode)}. Then nothing aboard is left for this: ${uncapital(catalogue[needId].title)}${rough ? '. It is here that one capsizes' : ''}.`,
   }),
   repairs: ({ thingIds, mode }, context) => {
-    const list = again(context, mode, thingIds);
+    const list = placedAgain(context, mode, thingIds);
     return [
       ...wearing(context, mode, list),
       ...tying(context, mode, list),
@@ -106,7 +106,7 @@ const loose = rule({
   code: 'stow-loose',
   reads: ['plans', 'day', 'needs'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'things',
   find: (context) => {
     // What life hangs on is told by what it leaves undone; a paddle or a rod, by what asks for its leash.
@@ -139,14 +139,14 @@ const loose = rule({
     title: `Loose ${at}: ${count(many)} ${plural(many, 'thing')}`,
     text: `${things}. ${rough ? `In breaking water what is not tied is gone, also what floats${inMode(mode)}` : `Nothing holds ${many === 1 ? 'it' : 'them'} when the boat turns over${inMode(mode)}`}.`,
   }),
-  repairs: ({ thingIds, mode }, context) => tying(context, mode, again(context, mode, thingIds)),
+  repairs: ({ thingIds, mode }, context) => tying(context, mode, placedAgain(context, mode, thingIds)),
 });
 
 const leashes = rule({
   code: 'stow-leash',
   reads: ['plans', 'day'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'leashes',
   find: (context) => {
     const [first] = afloatPlans(context);
@@ -202,7 +202,7 @@ const leashes = rule({
           text: `It is made for ${count(takes)}: ${things}. A ring there doubles it.`,
         },
   repairs: ({ thingIds, mode, many, takes }, context) => {
-    const list = again(context, mode, thingIds);
+    const list = placedAgain(context, mode, thingIds);
     return [
       // As many as are too many, to where there is room.
       ...tying(context, mode, list.slice(takes - many)),
@@ -218,7 +218,7 @@ const callNotWorn = rule({
   code: 'call-not-worn',
   reads: ['needs', 'plan', 'plans', 'day'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'whether',
   find: (context) => {
     const { needs, day } = context;
@@ -249,7 +249,7 @@ const callNotWorn = rule({
     text: `${things} ${where === '' ? '' : `(${where}${mode === 'fish' ? '' : `, ${modeWords[mode]}`}) `}${many === 1 ? 'stays' : 'stay'} with the boat when you do not. Alone, one of them hangs on you.`,
   }),
   repairs: ({ thingIds, mode }, context) =>
-    again(context, mode, thingIds).flatMap((placed) => wearing(context, mode, [placed])),
+    placedAgain(context, mode, thingIds).flatMap((placed) => wearing(context, mode, [placed])),
   otherwise: () => 'A clip or a pocket on the jacket for it.',
 });
 

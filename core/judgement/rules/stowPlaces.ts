@@ -11,15 +11,15 @@ import { dryness } from '../../vocabulary/boat';
 import { type Mode } from '../../vocabulary/stow';
 import { itemsServing } from '../../needs/match';
 import { removing } from '../candidates';
-import { type Told, rule } from '../rule';
+import { type RuleFinding, rule } from '../rule';
 import { bagging, baggingInto, drying, moving, placing, putting } from '../stowRepairs';
-import { named, idsOf, inMode, afloatPlans, again, byZone, byHand, noteOf, toldOf } from './stowTold';
+import { named, idsOf, inMode, afloatPlans, placedAgain, byZone, byHand, noteOf, toldOf } from './stowTold';
 
 const unplaced = rule({
   code: 'stow-unplaced',
   reads: ['plan'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'things',
   find: ({ plan }) => {
     const things = plan?.things.filter(({ lies }) => lies.in === 'nowhere') ?? [];
@@ -44,14 +44,14 @@ const unplaced = rule({
       ? `${things}: the place it had is not there any more, on ${craft} or aboard. Give it another.`
       : `${things}: no usual place of ${craft} takes ${many === 1 ? 'it' : 'them'}. Say where it goes, or leave it ashore.`,
   }),
-  repairs: ({ thingIds }, context) => placing(context, again(context, 'fish', thingIds)),
+  repairs: ({ thingIds }, context) => placing(context, placedAgain(context, 'fish', thingIds)),
 });
 
 const noFit = rule({
   code: 'stow-no-fit',
   reads: ['plans', 'day'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'share',
   find: ({ plans, day }) => {
     const told = new Set<string>();
@@ -75,7 +75,7 @@ const noFit = rule({
         : `${amount(fault.haveM * 100, 'cm', 0)} where ${fault.why === 'opening' ? 'the opening has' : 'there is room for'} ${amount(fault.wantM * 100, 'cm', 0)}${inMode(mode)}.`,
   }),
   repairs: ({ thingIds, mode }, context) => [
-    ...again(context, mode, thingIds).flatMap((placed) => moving(context, mode, placed, () => true)),
+    ...placedAgain(context, mode, thingIds).flatMap((placed) => moving(context, mode, placed, () => true)),
     ...removing(context, (kind) => kinds[kind].means.length === 0).filter(
       (repair) => repair.do === 'remove-item' && thingIds.includes(repair.itemId),
     ),
@@ -86,7 +86,7 @@ const overfull = rule({
   code: 'stow-overfull',
   reads: ['plan'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'share',
   slack: 0.02,
   find: ({ plan }) => {
@@ -95,7 +95,7 @@ const overfull = rule({
       if (zone) kgIn.set(zone, (kgIn.get(zone) ?? 0) + one.item.massKg * one.entry.quantity);
     // What does not go in at all is told by itself.
     const goesIn = ({ spot, zone, one }: Placed) => spot.in === 'zone' && (!zone || fitsIn(one.item, zone) === null);
-    return byZone(plan?.things.filter(goesIn) ?? []).flatMap(({ zone, things }): Told<OverfullFacts>[] => {
+    return byZone(plan?.things.filter(goesIn) ?? []).flatMap(({ zone, things }): RuleFinding<OverfullFacts>[] => {
       const stands = standsIn(zone);
       const standing = things.filter(({ one }) => isRod(one.item.kind) || one.item.kind === 'flag');
       const room = roomOf(zone);
@@ -109,7 +109,7 @@ const overfull = rule({
       if (!said && zone.kind !== 'tank well' && zone.kind !== 'hatch') return [];
       const level = said ? ('mind' as const) : ('note' as const);
       const facts = { zone: zone.name, zoneId: zone.id, things: named(things), thingIds: idsOf(things) };
-      const tell = (share: number, why: OverfullFacts['why']): Told<OverfullFacts> => ({
+      const tell = (share: number, why: OverfullFacts['why']): RuleFinding<OverfullFacts> => ({
         level,
         basis: 'physics',
         extent: share,
@@ -135,7 +135,7 @@ const overfull = rule({
   }),
   // Only what is large or heavy enough to settle it by itself is tried.
   repairs: ({ thingIds, zoneId, why }, context) =>
-    again(context, 'fish', thingIds)
+    placedAgain(context, 'fish', thingIds)
       .filter(({ one: { item, entry } }) => {
         const less = { holder: 1, mass: item.massKg * entry.quantity, room: litresOf(item) * entry.quantity }[why.of];
         return why.have - less <= why.want;
@@ -170,7 +170,7 @@ const wet = rule({
   code: 'stow-wet',
   reads: ['plans', 'day'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'things',
   find: ({ plans, day }) => {
     const told = new Set<string>();
@@ -208,7 +208,7 @@ const wet = rule({
     text: `${zone} is ${dry === 'open' ? 'open to the water' : dry === 'sealed' ? 'sealed, and alone' : `kept from ${dry} and no more`}${rough ? `, and in breaking water that is not enough` : ''}${inMode(mode)}. In a dry bag, or under a lid that seals.`,
   }),
   repairs: ({ thingIds, mode, rough }, context) =>
-    drying(context, mode, again(context, mode, thingIds), (placed) => wantsDry(placed, mode, rough) ?? 'splash'),
+    drying(context, mode, placedAgain(context, mode, thingIds), (placed) => wantsDry(placed, mode, rough) ?? 'splash'),
 });
 
 /** What a night depends on lies behind two closures: the one that leaks is found out in the evening. */
@@ -216,7 +216,7 @@ const onceDry = rule({
   code: 'stow-once-dry',
   reads: ['plan', 'day'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'things',
   find: ({ plan, day }) => {
     if (!plan || day.nights === 0) return [];
@@ -237,7 +237,7 @@ const onceDry = rule({
     text: `${capital(where)}. A bag leaks where nobody sees it, and the night is spent in what was wet. A second dry bag or a liner, or behind a lid.`,
   }),
   repairs: ({ thingIds }, context) =>
-    again(context, 'fish', thingIds).flatMap((placed) => {
+    placedAgain(context, 'fish', thingIds).flatMap((placed) => {
       const box = context.plan?.byId.get(placed.lies.boxes.at(-1)?.id ?? '') ?? placed;
       return [
         ...bagging(context, 'fish', box, (dry) => dry === 'sealed'),
@@ -262,7 +262,7 @@ const onLid = rule({
   notes: true,
   reads: ['plan', 'needs'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'things',
   find: ({ plan, needs }) => {
     if (!plan) return [];
@@ -286,7 +286,7 @@ const onLid = rule({
     text: `It has to come off before ${under} is reached.`,
   }),
   repairs: ({ thingIds }, context) =>
-    again(context, 'fish', thingIds)
+    placedAgain(context, 'fish', thingIds)
       .slice(0, 1)
       .flatMap((placed) => moving(context, 'fish', placed, (zone) => zone.cord)),
 });
@@ -306,7 +306,7 @@ const apart = rule({
   code: 'stow-apart',
   reads: ['plan'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'things',
   find: ({ plan }) => {
     if (!plan) return [];
@@ -343,7 +343,7 @@ const apart = rule({
     text: `${capital(where)}. ${{ 'scent and food': 'What smells is eaten with the food, and draws animals to it.', 'fuel and food': 'Fuel that leaks spoils all food beside it.', 'cream and lures': 'What keeps off sun and insects keeps off fish, and eats soft plastic.' }[why]} Each in a bag of its own.`,
   }),
   repairs: ({ thingIds }, context) =>
-    again(context, 'fish', thingIds).flatMap((placed) =>
+    placedAgain(context, 'fish', thingIds).flatMap((placed) =>
       moving(
         context,
         'fish',
@@ -358,7 +358,7 @@ const under = rule({
   code: 'stow-under',
   reads: ['plan', 'needs'],
   station: 'stow',
-  placing: true,
+  aboutPlacement: true,
   measure: 'things',
   find: ({ plan, needs }) => {
     if (!plan) return [];
@@ -375,7 +375,7 @@ const under = rule({
     text: `${many === 1 ? 'It is' : 'They are'} wanted in a hurry. On top, and what is seldom used below.`,
   }),
   repairs: ({ thingIds }, context) => {
-    const list = again(context, 'fish', thingIds);
+    const list = placedAgain(context, 'fish', thingIds);
     return putting(
       context,
       'fish',

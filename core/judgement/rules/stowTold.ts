@@ -5,7 +5,7 @@ import { count, listed } from '../../units/words';
 import { type Mode, modeWords } from '../../vocabulary/stow';
 import type { Context } from '../context';
 import { rememberFor } from '../../units/remember';
-import type { Told } from '../rule';
+import type { RuleFinding } from '../rule';
 import { planIn } from '../stowRepairs';
 
 /** Things that stand this high over their place are felt by the wind and by whoever casts, m. */
@@ -41,7 +41,7 @@ function afloatAmong(plans: Context['plans'], day: Context['day']): AfloatPlan[]
   return list.filter((one, i) => list.findIndex(({ plan, rough }) => plan === one.plan && (rough || !one.rough)) === i);
 }
 /** Things that have to be found again by those who were told: by id, in this plan. */
-export function again(context: Context, mode: Mode, ids: readonly string[]): Placed[] {
+export function placedAgain(context: Context, mode: Mode, ids: readonly string[]): Placed[] {
   const plan = planIn(context, mode);
   return ids.flatMap((id) => plan?.byId.get(id) ?? []);
 }
@@ -60,5 +60,5 @@ export const byHand = (list: readonly Placed[]) => list.some(({ by }) => by !== 
 /** Things as a finding tells of them: by name, how many, and by id for what settles it. */
 export const toldOf = (list: readonly Placed[]) => ({ things: named(list), many: list.length, thingIds: idsOf(list) });
 /** A Note that rests on judgement, of these things together; of none, none. */
-export const noteOf = (list: readonly Placed[]): Told<ReturnType<typeof toldOf>>[] =>
+export const noteOf = (list: readonly Placed[]): RuleFinding<ReturnType<typeof toldOf>>[] =>
   list.length === 0 ? [] : [{ level: 'note', basis: 'judgement', extent: list.length, facts: toldOf(list) }];

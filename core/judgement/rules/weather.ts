@@ -311,7 +311,7 @@ function offshoreMinded({ solo, maxDistanceFromShoreM: outM }: Pick<Context['day
 const offshoreWind = rule({
   code: 'offshore-wind',
   // It is told where a wind that passes the limit is not: what settles that is not kept back by it.
-  later: true,
+  neverBlocksRepairs: true,
   reads: ['day', 'places'],
   station: 'brief',
   measure: 'm/s',

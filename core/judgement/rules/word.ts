@@ -14,7 +14,7 @@ const notLeft = rule({
   code: 'word-not-left',
   reads: ['brief', 'word', 'needs', 'log', 'now', 'day'],
   station,
-  later: true,
+  neverBlocksRepairs: true,
   measure: 'whether',
   find: (context) => {
     const { brief, word, needs } = context;
@@ -35,7 +35,7 @@ const changed = rule({
   code: 'word-changed',
   reads: ['brief', 'company', 'word', 'places', 'carried', 'log', 'now', 'day'],
   station,
-  later: true,
+  neverBlocksRepairs: true,
   measure: 'parts',
   find: (context) => {
     const { brief, company, word, places, carried } = context;
@@ -64,7 +64,7 @@ const notCarried = rule({
   code: 'word-not-carried',
   reads: ['word', 'places', 'log', 'now', 'day'],
   station,
-  later: true,
+  neverBlocksRepairs: true,
   measure: 'whether',
   find: (context) => {
     const {
@@ -95,7 +95,7 @@ const unwatched = rule({
   notes: true,
   reads: ['word', 'log', 'now', 'day'],
   station,
-  later: true,
+  neverBlocksRepairs: true,
   measure: 'whether',
   find: (context) =>
     context.word.left !== null && !context.word.left.watched && isAhead(context)

@@ -19,7 +19,7 @@ import { ApiError } from '../../documents/api';
 import { useDocuments, useKept } from '../../documents/queries';
 import { useToast } from '../../ui/Toast';
 import { copyWater } from '#core/editing/waterFrom';
-import { Whose } from '../../people/Whose';
+import { OwnershipPanel } from '../../people/OwnershipPanel';
 import { useMayChange } from '../../people/queries';
 import { Fetch } from './Fetch';
 import { TideToday } from './TideToday';
@@ -78,7 +78,7 @@ function OneWater({ kept, packs }: { kept: Versioned<Water>; packs: readonly { v
         </>
       }
     >
-      <Whose kind="waters" kept={kept} />
+      <OwnershipPanel kind="waters" kept={kept} />
       <Box
         sx={{
           display: 'grid',

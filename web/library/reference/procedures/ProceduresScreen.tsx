@@ -10,7 +10,7 @@ import { allProcedures, isShipped, sayWhen } from '#core/walkround/procedures';
 import { DocumentDialog } from '../../../documents/DocumentDialog';
 import { Loaded } from '../../../documents/Loaded';
 import { useKept } from '../../../documents/queries';
-import { Whose } from '../../../people/Whose';
+import { OwnershipPanel } from '../../../people/OwnershipPanel';
 import { useMayChange } from '../../../people/queries';
 import { ProcedureFields } from './ProcedureFields';
 
@@ -55,7 +55,7 @@ export function ProceduresScreen() {
                   {!kept && ' Ships with the product: usual practice.'}
                   {isShipped(doc.inPlaceOf) && ' In the place of one that ships.'}
                 </Typography>
-                {kept && <Whose kind="procedures" kept={kept} />}
+                {kept && <OwnershipPanel kind="procedures" kept={kept} />}
                 <Box component="ol" sx={{ my: 1, pl: 3.5, '& li': { py: 0.4, pl: 0.5 } }}>
                   {doc.steps.map((step, i) => (
                     <li key={i}>{step}</li>

@@ -21,7 +21,7 @@ import { fileNameOf, saveFile } from '../../../ui/saveFile';
 import { useNow } from '../../../ui/useNow';
 import { DocumentDialog } from '../../../documents/DocumentDialog';
 import { useDocuments, useKept, useReferences } from '../../../documents/queries';
-import { Whose } from '../../../people/Whose';
+import { OwnershipPanel } from '../../../people/OwnershipPanel';
 import { useMayChange } from '../../../people/queries';
 import { RuleFields } from './RuleFields';
 
@@ -123,7 +123,7 @@ export function RulesScreen() {
                   . {used.length > 0 ? `For ${used.join(' · ')}.` : 'No water uses it.'}
                   {doc.standing === 'law' ? ' Confirm with the authority.' : ''}
                 </Typography>
-                {!shipped && <Whose kind="rulePacks" kept={kept} />}
+                {!shipped && <OwnershipPanel kind="rulePacks" kept={kept} />}
                 <Box component="ul" sx={{ listStyle: 'none', m: 0, my: 1, p: 0 }}>
                   {doc.rules.map((rule) => (
                     <Box component="li" key={rule.id} sx={{ borderTop: 1, borderColor: 'divider', py: 0.75 }}>

@@ -14,7 +14,7 @@ import type { Versioned } from '#core/documents/kept';
 import { DocumentDialog } from '../../../documents/DocumentDialog';
 import { useKept } from '../../../documents/queries';
 import { SpeciesFields } from './SpeciesFields';
-import { Whose } from '../../../people/Whose';
+import { OwnershipPanel } from '../../../people/OwnershipPanel';
 import { useMayChange } from '../../../people/queries';
 import { SpeciesPage } from './SpeciesPage';
 
@@ -113,7 +113,7 @@ export function SpeciesScreen() {
           <SpeciesPage species={read} />
           {ownChosen && (
             <Box sx={{ mt: 2 }}>
-              <Whose kind="species" kept={ownChosen} />
+              <OwnershipPanel kind="species" kept={ownChosen} />
               {mayChange(ownChosen) && (
                 <Button variant="outlined" onClick={() => setEditing(ownChosen)}>
                   Edit this fish

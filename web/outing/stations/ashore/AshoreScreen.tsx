@@ -7,7 +7,7 @@ import { sayOwnHours } from '#core/floatplan/ownHours';
 import { hoursLogged } from '#core/ashore/learnt';
 import { type Log, emptyLog } from '#core/documents/log';
 import { WhenField } from '../../../ui/WhenField';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { useWord } from '../word/useWord';
 import { Catches } from './Catches';
 import { Learnt } from './Learnt';
@@ -17,7 +17,7 @@ import { byClock } from '#core/units/clockWords';
 
 /** Settled here: what the outing came to, for the next one. What would annoy: a form to fill with wet hands before one may go home. */
 export function AshoreScreen() {
-  const { doc, edit, looked, now } = useDesk();
+  const { doc, edit, looked, now } = useOutingWorkspace();
   const { log, brief } = doc;
   const zone = looked.water?.timeZone ?? 'utc';
   const word = useWord(doc.id, now);

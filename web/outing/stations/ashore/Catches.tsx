@@ -11,14 +11,14 @@ import { allSpecies, speciesOf } from '#core/catalog/species/speciesOf';
 import { amount, rangeInWords } from '#core/units/amount';
 import { capital } from '#core/units/words';
 import { NumberField } from '../../../ui/NumberField';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { Written } from './Written';
 
 const lengthSchema = logSchema.shape.catches.element.shape.lengthM;
 
 /** Each fish, with its length where it was measured. */
 export function Catches({ log, onChange }: { log: Log; onChange: (log: Log) => void }) {
-  const { looked } = useDesk();
+  const { looked } = useOutingWorkspace();
   const [speciesId, setSpecies] = useState('');
   const [lengthCm, setLength] = useState<number | null>(null);
   const [kept, setKept] = useState(false);

@@ -7,13 +7,13 @@ import { count, figure } from '#core/units/words';
 import { Loaded } from '../../../documents/Loaded';
 import { useToast } from '../../../ui/Toast';
 import { ApiError } from '../../../documents/api';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { useUseOfThings } from '../../../documents/useUseOfThings';
 import { useDocuments, useKept } from '../../../documents/queries';
 
 /** What all the logs together say of the things that were aboard, and what of it is to be kept on them. */
 export function Learnt() {
-  const { doc, looked } = useDesk();
+  const { doc, looked } = useOutingWorkspace();
   const others = useUseOfThings(doc.id);
   const known = useKept();
   const items = useDocuments('items');

@@ -5,11 +5,11 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { type Log, type Mark, marks, withMark } from '#core/documents/log';
 import { NumberField } from '../../../ui/NumberField';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 
 /** One press for each thing that was aboard. */
 export function Marks({ log, onChange }: { log: Log; onChange: (log: Log) => void }) {
-  const { looked } = useDesk();
+  const { looked } = useOutingWorkspace();
   const of = (itemId: string) => log.items.find((one) => one.itemId === itemId) ?? null;
   const open = looked.aboard.filter(({ item }) => of(item.id) === null);
   return (

@@ -16,13 +16,13 @@ import { amount, amountOnly } from '#core/units/amount';
 import { capital, count, duration, listed, plural } from '#core/units/words';
 import { useWorker } from '../../../workers/useWorker';
 import type { BetterHoursWork } from '../../../workers/betterHours.worker';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { HourColumns, scaleOf } from './HourColumns';
 import { byClock } from '#core/units/clockWords';
 
 /** Every half-hour launch of three days, each with its Stops and Minds. Picking one sets the hours. */
 export function BetterHours({ onClose }: { onClose: () => void }) {
-  const { doc, edit, references, answers, now } = useDesk();
+  const { doc, edit, references, answers, now } = useOutingWorkspace();
   const narrow = useMediaQuery('(max-width: 600px)');
   const [choices, setChoices] = useState<LaunchChoice[] | null>(null);
   const [chosen, setChosen] = useState<LaunchChoice | null>(null);

@@ -6,7 +6,7 @@ import { Suspense, lazy, useState } from 'react';
 import { sayTideSource } from '#core/environment/waterTide';
 import { sayExposures } from '#core/exposures/sayExposures';
 import { Calm } from '../../Calm';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { DayStrip } from './DayStrip';
 import { Forecast } from './Forecast';
 import { Legs, TurnFor } from './Passage';
@@ -28,7 +28,7 @@ const BetterHours = lazy(async () => ({ default: (await import('./BetterHours'))
 
 /** Settled here: for what, where, when, with whom, and what that exposes one to. What would annoy: a form of twenty fields. */
 export function BriefScreen() {
-  const { assessment, doc, looked } = useDesk();
+  const { assessment, doc, looked } = useOutingWorkspace();
   const [comparing, setComparing] = useState(false);
   const exposed = sayExposures(assessment.exposures);
   return (

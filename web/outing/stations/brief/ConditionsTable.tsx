@@ -14,7 +14,7 @@ import { NO_FIGURES } from '#core/editing/hours';
 import { type Conditions, type Hour, hourSchema, conditionsSchema } from '#core/documents/outing';
 import { HOUR_MS, clockAt, isoAt } from '#core/units/time';
 import { NumberField } from '../../../ui/NumberField';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { headed } from '#core/units/amount';
 import { byClock } from '#core/units/clockWords';
 import useMediaQuery from '@mui/material/useMediaQuery';
@@ -42,7 +42,7 @@ const MOST_HOURS = 48;
 
 /** The day hour by hour, as read off a forecast. A figure out of range stays where it was typed and is not taken. */
 export function ConditionsTable() {
-  const { doc, edit, looked } = useDesk();
+  const { doc, edit, looked } = useOutingWorkspace();
   const { conditions } = doc;
   const zone = looked.water?.timeZone;
   const span = hoursOf(doc.brief, looked);

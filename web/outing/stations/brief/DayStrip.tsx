@@ -7,7 +7,7 @@ import { valueAt } from '#core/environment/tide';
 import { hoursOf } from '#core/exposures/exposures';
 import { HOUR_MS, clockAt } from '#core/units/time';
 import { type TimeAxis, anchorOf, ticks, timeOf, useWidth, xOf } from '../../../ui/timeAxis';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { Handle } from './Handle';
 import { SeaBand, TideBand, WindBand } from './strip/Bands';
 import { Events } from './strip/Events';
@@ -33,7 +33,7 @@ interface OneHandle {
 
 /** One axis of time with light, wind, sea, tide and stream, and three handles that can be dragged, stepped or typed. */
 export function DayStrip() {
-  const { doc, edit, looked, assessment, setDragging } = useDesk();
+  const { doc, edit, looked, assessment, setDragging } = useOutingWorkspace();
   const { inks } = useTheme();
   const [ref, width] = useWidth<HTMLDivElement>(840);
   const [held, setHeld] = useState<TimeAxis | null>(null);

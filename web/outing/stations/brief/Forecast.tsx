@@ -7,7 +7,7 @@ import { isoAt, minutesBetween } from '#core/units/time';
 import { duration } from '#core/units/words';
 import { ApiError } from '../../../documents/api';
 import { useToast } from '../../../ui/Toast';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { askStation } from './queries';
 
 const ConditionsTable = lazy(async () => ({ default: (await import('./ConditionsTable')).ConditionsTable }));
@@ -16,7 +16,7 @@ const ReadForecast = lazy(async () => ({ default: (await import('./ReadForecast'
 
 /** Where the figures of the day come from, how old they are, and the three ways to get others. */
 export const Forecast = memo(function Forecast() {
-  const { doc, edit, editor, looked, now } = useDesk();
+  const { doc, edit, editor, looked, now } = useOutingWorkspace();
   const say = useToast();
   const [asking, setAsking] = useState(false);
   const [byHand, setByHand] = useState(false);

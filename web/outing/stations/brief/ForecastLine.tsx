@@ -8,7 +8,7 @@ import { hoursOf } from '#core/exposures/exposures';
 import { readForecastWords } from '#core/exchange/forecastWords';
 import { sayChanges } from '#core/exchange/sayForecast';
 import { amount } from '#core/units/amount';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 
 interface Props {
   onTake: (taken: { hours: Conditions['hours']; waterC: number | null }) => void;
@@ -16,7 +16,7 @@ interface Props {
 
 /** A forecast typed as it is read; shown back as it was understood, and kept only then. */
 export function ForecastLine({ onTake }: Props) {
-  const { doc, looked } = useDesk();
+  const { doc, looked } = useOutingWorkspace();
   // Left half typed and come back to, it is still there.
   const draft = `tally-forecast-line:${doc.id}`;
   const [text, setText] = useState(() => sessionStorage.getItem(draft) ?? '');

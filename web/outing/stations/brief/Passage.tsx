@@ -8,7 +8,7 @@ import { clockOf } from '#core/exposures/exposures';
 import type { Instant } from '#core/units/time';
 import { capital } from '#core/units/words';
 import { serif } from '../../../app/theme';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { Term } from '../../../ui/Term';
 import { unitName, amountOnly } from '#core/units/amount';
 import { byClock } from '#core/units/clockWords';
@@ -32,7 +32,7 @@ const Sheet = styled('table')(({ theme }) => ({
 
 /** When to turn, in large type, and what would change it. */
 export function TurnFor() {
-  const { doc, edit, looked, assessment } = useDesk();
+  const { doc, edit, looked, assessment } = useOutingWorkspace();
   const { plan } = assessment.exposures;
   const { water } = looked;
   if (!plan || !water) return null;
@@ -75,7 +75,7 @@ export function TurnFor() {
 
 /** The passage leg by leg: how far, where to steer, how fast, when there. */
 export function Legs() {
-  const { assessment, looked } = useDesk();
+  const { assessment, looked } = useOutingWorkspace();
   const { plan } = assessment.exposures;
   const clock = clockOf(assessment.exposures, looked);
   if (!plan)

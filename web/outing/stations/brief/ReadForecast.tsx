@@ -12,7 +12,7 @@ import { readForecastCsv, readForecastJson } from '#core/exchange/forecast';
 import { MOST_BYTES } from '#core/exchange/imported';
 import type { Conditions } from '#core/documents/outing';
 import { FileButton } from '../../../ui/FileButton';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { Troubles } from './Troubles';
 
 interface ReadProps {
@@ -22,7 +22,7 @@ interface ReadProps {
 
 /** A forecast pasted, dropped or chosen, as CSV or JSON; what cannot be taken is told by line, and nothing else changes. */
 export function ReadForecast({ onClose, onTake }: ReadProps) {
-  const { looked } = useDesk();
+  const { looked } = useOutingWorkspace();
   const [text, setText] = useState('');
   const [name, setName] = useState('');
   const [troubles, setTroubles] = useState<readonly string[]>([]);

@@ -10,7 +10,7 @@ import { useState, memo } from 'react';
 import type { Waypoint } from '#core/documents/outing';
 import type { Place } from '#core/environment/geo';
 import { WaterChart } from '../../../ui/chart/WaterChart';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { RouteFiles } from './RouteFiles';
 
 const MOST_WAYPOINTS = 60;
@@ -18,7 +18,7 @@ type Way = 'out' | 'home';
 
 /** The way out and home on the water's chart; drawn by pressing, listed beside it, read from and written to files. */
 export const RouteChart = memo(function RouteChart() {
-  const { doc, edit, looked } = useDesk();
+  const { doc, edit, looked } = useOutingWorkspace();
   const [drawing, setDrawing] = useState<Way | null>(null);
   const { water, launch, area, landing } = looked;
   if (!water || !launch || !area || !landing) return null;

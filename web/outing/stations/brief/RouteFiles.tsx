@@ -9,12 +9,12 @@ import { useToast } from '../../../ui/Toast';
 import { fileNameOf, saveFile } from '../../../ui/saveFile';
 import { useWorker } from '../../../workers/useWorker';
 import type { ReadRouteWork } from '../../../workers/readRoute.worker';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { Troubles } from './Troubles';
 
 /** Reads a route from GPX or GeoJSON in a worker, and writes it out as either. */
 export function RouteFiles() {
-  const { doc, edit, editor, looked } = useDesk();
+  const { doc, edit, editor, looked } = useOutingWorkspace();
   const say = useToast();
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [reading, setReading] = useState<string | null>(null);

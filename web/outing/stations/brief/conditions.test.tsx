@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { atDesk, demoOuting } from '../../../testing/atDesk';
+import { atDesk, demoOuting } from '../../../testing/atOutingWorkspace';
 import { ConditionsTable } from './ConditionsTable';
 
 afterEach(() => {

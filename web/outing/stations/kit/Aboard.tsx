@@ -8,12 +8,12 @@ import { withItem } from '#core/editing/edit';
 import type { Aboard as Line } from '#core/documents/references';
 import { mass } from '#core/units/amount';
 import { useToast } from '../../../ui/Toast';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { LockerPicker } from './LockerPicker';
 
 /** What is aboard, all told: what it weighs, how many of each, and what is carried for nothing. */
 export function Aboard() {
-  const { looked, assessment } = useDesk();
+  const { looked, assessment } = useOutingWorkspace();
   const [choosing, setChoosing] = useState(false);
   const unneeded = new Set(assessment.unneeded);
   const working = looked.aboard.filter(({ item }) => !unneeded.has(item.id));
@@ -52,7 +52,7 @@ export function Aboard() {
 }
 
 function Lines({ lines, grey }: { lines: readonly Line[]; grey: boolean }) {
-  const { edit, editor } = useDesk();
+  const { edit, editor } = useOutingWorkspace();
   const say = useToast();
   return (
     <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>

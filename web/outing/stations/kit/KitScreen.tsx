@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { purposeIds, purposes, needsByPurpose } from '#core/vocabulary/needs';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { Aboard } from './Aboard';
 import { NeedRow } from './NeedRow';
 import { Party } from './Party';
@@ -9,7 +9,7 @@ import { Proposal } from './Proposal';
 
 /** Settled here: what meets each need, and what is carried for nothing. What would annoy: a packing list that hides why. */
 export function KitScreen() {
-  const { assessment, looked } = useDesk();
+  const { assessment, looked } = useOutingWorkspace();
   if (!looked.water)
     return <Typography>Say in the brief where you launch. What this outing needs is counted from there.</Typography>;
   return (

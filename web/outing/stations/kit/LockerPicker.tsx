@@ -17,14 +17,14 @@ import { catalogue } from '#core/needs/catalogue';
 import { withItem } from '#core/editing/edit';
 import { mass } from '#core/units/amount';
 import { itemState } from '#core/ashore/itemState';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 
 /** More than this at once is a search, not a list. */
 const MOST_SHOWN = 100;
 
 /** The locker beside the boat: tick what comes along. Each tick is kept at once. */
 export function LockerPicker({ onClose }: { onClose: () => void }) {
-  const { doc, edit, references, assessment } = useDesk();
+  const { doc, edit, references, assessment } = useOutingWorkspace();
   const narrow = useMediaQuery('(max-width: 600px)');
   const [words, setWords] = useState('');
   const aboard = new Set(doc.loadout.map((entry) => entry.itemId));

@@ -20,7 +20,7 @@ import { TallyStrokes } from '../../../ui/TallyStrokes';
 import { VisuallyHidden } from '../../../ui/VisuallyHidden';
 import { useToast } from '../../../ui/Toast';
 import { ApiError } from '../../../documents/api';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { useItemBatch } from '../../../documents/queries';
 
 /** One need with what meets it; opened, it tells why it is there and what else is owned for it. */
@@ -32,7 +32,7 @@ export function NeedRow({ need }: { need: JudgedNeed }) {
   const counting = need.means.filter((means) => means.shortfall === null);
   const idle = need.means.filter((means) => means.shortfall !== null);
   // What only a Note asks for is no alarm.
-  const isLoud = !need.met && (need.level === 'law' || need.told === 'mind' || need.told === 'stop');
+  const isLoud = !need.met && (need.level === 'law' || need.findingLevel === 'mind' || need.findingLevel === 'stop');
   const lackColor = isLoud ? 'error.main' : 'text.secondary';
   return (
     <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
@@ -109,7 +109,7 @@ function idleWords(means: Means): string {
 const MOST_KINDS = 6;
 /** What is owned and not yet written down: into the locker with usual figures, and aboard, in one step. */
 function OwnedAfterAll({ would }: { would: readonly PurchaseOption[] }) {
-  const { edit, editor } = useDesk();
+  const { edit, editor } = useOutingWorkspace();
   const batch = useItemBatch();
   const say = useToast();
   const own = async ({ kind, pieces }: PurchaseOption) => {
@@ -146,7 +146,7 @@ function OwnedAfterAll({ would }: { would: readonly PurchaseOption[] }) {
 const MOST_CHOICES = 12;
 
 function Opened({ need }: { need: JudgedNeed }) {
-  const { doc, edit, references, looked, assessment, answers } = useDesk();
+  const { doc, edit, references, looked, assessment, answers } = useOutingWorkspace();
   const lastDay = homeDate(doc.brief);
   const context = {
     exposures: assessment.exposures,

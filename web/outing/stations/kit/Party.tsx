@@ -7,13 +7,13 @@ import { useState } from 'react';
 import { kindsForAll, personalNeeds, sharedAboard } from '#core/needs/company';
 import { withCompanion, withRide } from '#core/editing/company';
 import { useParty } from '../../../people/party';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { Person } from './Person';
 import { Together } from './Together';
 
 /** The others: what each has said they carry for themselves and bring for all, and in whose boat each shared thing rides. */
 export function Party() {
-  const { doc, edit, state, assessment, looked } = useDesk();
+  const { doc, edit, state, assessment, looked } = useOutingWorkspace();
   const [adding, setAdding] = useState('');
   const { party, ask, askNoMore } = useParty(doc.id, state.version);
   const personal = personalNeeds(assessment.needs).map(({ id }) => id);

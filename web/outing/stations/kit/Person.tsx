@@ -16,7 +16,7 @@ import { ApiError } from '../../../documents/api';
 import { useOthers } from '../../../people/party';
 import { TallyStrokes } from '../../../ui/TallyStrokes';
 import { useToast } from '../../../ui/Toast';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 
 interface Asking {
   ask: (companionId: string, personId: string) => Promise<void>;
@@ -36,7 +36,7 @@ interface Props {
 
 /** One of the others. Settled here: what of ours is with them. What would annoy: typing what they typed already. */
 export function Person({ one, needs, forAll, member, asking }: Props) {
-  const { edit } = useDesk();
+  const { edit } = useOutingWorkspace();
   const said = needs.filter((id) => one.says.includes(id)).length;
   const set = (change: Partial<Companion>) => edit((outing) => withCompanion(outing, { ...one, ...change }));
   return (
@@ -94,7 +94,7 @@ function standing({ coming, signed }: Member): string {
 
 /** What their own outing says of them, beside what is written of them here. */
 function Themselves({ one, member }: { one: Companion; member: Member }) {
-  const { edit } = useDesk();
+  const { edit } = useOutingWorkspace();
   if (member.coming !== 'along') return null;
   const { boat, says, brings, lacks } = member;
   return (

@@ -13,13 +13,13 @@ import { figure } from '#core/units/words';
 import { useToast } from '../../../ui/Toast';
 import { useWorker } from '../../../workers/useWorker';
 import type { ProposeWork } from '../../../workers/propose.worker';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { ProposedLine } from './ProposedLine';
 import { LeftOut, TackleLine, ToBuy } from './ProposalAfter';
 
 /** The lightest sound set that meets what is open, as a difference: taken whole or piece by piece, and why each. */
 export function Proposal() {
-  const { doc, edit, editor, references, answers, assessment, now } = useDesk();
+  const { doc, edit, editor, references, answers, assessment, now } = useOutingWorkspace();
   const say = useToast();
   const [proposed, setProposed] = useState<Proposed | null>(null);
   const [working, setWorking] = useState(false);

@@ -11,7 +11,7 @@ import { listed } from '#core/units/words';
 import { ApiError } from '../../../documents/api';
 import { useDocuments } from '../../../documents/queries';
 import { useToast } from '../../../ui/Toast';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 
 /** What is one for all of the party: its plan, what it still lacks, and what of somebody else's rides in this boat. */
 export function Together({ party }: { party: Party }) {
@@ -42,7 +42,7 @@ export function Together({ party }: { party: Party }) {
 }
 
 function Plan({ party }: { party: Party }) {
-  const { doc, edit } = useDesk();
+  const { doc, edit } = useOutingWorkspace();
   const other = planDiffers(doc, party.plan);
   return (
     <Box>
@@ -63,7 +63,7 @@ function Plan({ party }: { party: Party }) {
 
 /** What the lead put into this boat: it can be taken into one's own locker and plan, so that its weight and place count. */
 function Rides({ party }: { party: Party }) {
-  const { doc, edit, references } = useDesk();
+  const { doc, edit, references } = useOutingWorkspace();
   const items = useDocuments('items');
   const say = useToast();
   if (party.rides.length === 0) return null;

@@ -2,7 +2,7 @@ import { cleanup, screen, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import { afterEach, describe, expect, it } from 'vitest';
 import { withItem } from '#core/editing/edit';
-import { atDesk, demoOuting, world } from '../../../testing/atDesk';
+import { atDesk, demoOuting, world } from '../../../testing/atOutingWorkspace';
 import { Aboard } from './Aboard';
 import { KitScreen } from './KitScreen';
 

@@ -23,7 +23,7 @@ import type { Spot } from '#core/documents/stow';
 import { sayPlace } from '#core/stow/say';
 import { bodyPartIds, bodyParts } from '#core/vocabulary/stow';
 import type { Lies } from '../../../ui/boat/handling';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { StowDrawing } from './StowDrawing';
 import { type Target, keyOf, targetOf, zoneOfTarget } from './targets';
 import { putIn, spotAtTarget, useStow } from './useStow';
@@ -69,7 +69,7 @@ const toNextPlace: KeyboardCoordinateGetter = (
 
 /** The drawing with what can be carried over it; figures follow while something is carried. */
 export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outing: Outing | null) => void }) {
-  const { doc } = useDesk();
+  const { doc } = useOutingWorkspace();
   const { plan, boarded, mode, put, choose, names } = useStow();
   const [carried, setCarried] = useState<string | null>(null);
   const [over, setOver] = useState<{ target: Target; why: string | null } | null>(null);

@@ -19,14 +19,14 @@ import { ApiError } from '../../../documents/api';
 import { referenceStore } from '../../../documents/ReferenceStore';
 import { useDocuments } from '../../../documents/queries';
 import { useToast } from '../../../ui/Toast';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { useStow } from './useStow';
 
 const MOST_LINES = 12;
 
 /** Settled here: whether the whole plan is one that the boat has been in before. What would annoy: to lose this one by trying that one. */
 export const SetUps = memo(function SetUps() {
-  const { doc, edit, editor, references } = useDesk();
+  const { doc, edit, editor, references } = useOutingWorkspace();
   const { boarded, plan, names } = useStow();
   const say = useToast();
   const boats = useDocuments('craft');

@@ -17,7 +17,7 @@ import { beforeMode, boatChanges, changesBetween } from '#core/stow/say';
 import { mass } from '#core/units/amount';
 import { type Mode, modes } from '#core/vocabulary/stow';
 import { screenOnly } from '../../../ui/screenOnly';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { Carrying } from './Carrying';
 import { FigureRow } from './FigureRow';
 import { SetUps } from './SetUps';
@@ -29,7 +29,7 @@ import { type Boarded, StowContext, type StowDesk, floating, putIn, useNames, us
 
 /** Settled here: does everything lie where it is dry, held, at hand and out of the way, in every mode. What would annoy: dragging forty things to learn it. */
 export function StowScreen() {
-  const { looked, doc } = useDesk();
+  const { looked, doc } = useOutingWorkspace();
   const { craft, angler } = looked;
   const boarded = useMemo(
     (): Boarded | null => (craft && angler ? { ...looked, craft, angler } : null),
@@ -59,7 +59,7 @@ export function StowScreen() {
 }
 
 function Stowed({ boarded }: { boarded: Boarded }) {
-  const { doc, edit, assessment } = useDesk();
+  const { doc, edit, assessment } = useOutingWorkspace();
   const [mode, setMode] = useState<Mode>('fish');
   const [chosen, setChosen] = useState<string | null>(null);
   const [over, setOver] = useState(false);
@@ -181,7 +181,7 @@ function showInDrawing(itemId: string) {
 
 /** What differs in a mode from fishing, in words; seat and floats are set there. */
 function ModeLines({ mode, boarded }: { mode: Mode; boarded: Boarded }) {
-  const { doc, edit } = useDesk();
+  const { doc, edit } = useOutingWorkspace();
   const { plan, names } = useStowLines(boarded, mode);
   const { craft } = boarded;
   if (mode === 'fish') return null;
@@ -242,6 +242,6 @@ function ModeLines({ mode, boarded }: { mode: Mode; boarded: Boarded }) {
   );
 }
 function useStowLines(boarded: Boarded, mode: Mode) {
-  const { doc } = useDesk();
+  const { doc } = useOutingWorkspace();
   return { plan: usePlan(boarded, doc.stow, mode), names: useNames(boarded) };
 }

@@ -4,13 +4,13 @@ import { memo } from 'react';
 import { type Placed, planOf, spotAt } from '#core/stow/plan';
 import { beforeMode, isPlain, saySpot } from '#core/stow/say';
 import { dayWords } from '#core/units/words';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { StowDrawing } from './StowDrawing';
 import { useStow } from './useStow';
 
 /** The plan on one page, for paper alone: both views, what lies where, and what is made ready before the other modes. */
 export const StowSheet = memo(function StowSheet() {
-  const { doc, looked, assessment } = useDesk();
+  const { doc, looked, assessment } = useOutingWorkspace();
   const { plan, boarded, names } = useStow();
   const fishing = planOf(
     { aboard: boarded.aboard, craft: boarded.craft, angler: boarded.angler, stow: doc.stow },

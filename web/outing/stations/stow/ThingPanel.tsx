@@ -8,7 +8,7 @@ import { type Placed, eyesOf, leashesOn } from '#core/stow/plan';
 import { sayLies, sayMoves } from '#core/stow/say';
 import { mass } from '#core/units/amount';
 import { coverIds, covers, type Hold, holds, layerIds, layers, modeWords } from '#core/vocabulary/stow';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { Pick } from './Pick';
 import { keyOf, targetList, targetOf } from './targets';
 import { spotAtTarget, useStow } from './useStow';
@@ -29,7 +29,7 @@ const dryWords = {
 /** Settled here: where this one thing is, what keeps it there, and whether it can be had. What would annoy: having to drag it. */
 export function ThingPanel({ placed }: { placed: Placed }) {
   const { plan, mode, names, put, boarded, choose } = useStow();
-  const { edit } = useDesk();
+  const { edit } = useOutingWorkspace();
   const { item } = placed.one;
   const { spot, lies } = placed;
   const change = (part: Partial<Spot>) => put([placed], () => ({ ...spot, ...part }));

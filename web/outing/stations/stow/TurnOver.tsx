@@ -8,7 +8,7 @@ import { isPlain, sayLies } from '#core/stow/say';
 import { mass } from '#core/units/amount';
 import { capital, count, listed, plural } from '#core/units/words';
 import { modeWords } from '#core/vocabulary/stow';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { useStow } from './useStow';
 
 const order: readonly Fate[] = ['sinks', 'floats away', 'hangs', 'stays'];
@@ -23,7 +23,7 @@ const MOST = 14;
 /** Settled here: the boat turns over, here, now: what is left, and what can still be done. What would annoy: to learn it in the water. */
 export function TurnOver({ onClose }: { onClose: () => void }) {
   const { plan, mode } = useStow();
-  const { assessment } = useDesk();
+  const { assessment } = useOutingWorkspace();
   const things = plan.things.filter(
     (placed) => placed.lies.in !== 'vehicle' && placed.one.entry.carriedBy === null && !isPlain(placed),
   );

@@ -13,11 +13,11 @@ import { type StowNames, namesFor } from '#core/stow/say';
 import { spotIn } from '#core/stow/usual';
 import { FRESH_WATER, SALT_WATER } from '#core/units/constants';
 import type { Mode } from '#core/vocabulary/stow';
-import type { Looked } from '#core/documents/references';
+import type { OutingInView } from '#core/documents/references';
 import { type Target, zoneOfTarget } from './targets';
 
 /** A boat, somebody in it, and things aboard: without them there is nothing to stow. */
-export interface Boarded extends Looked {
+export interface Boarded extends OutingInView {
   craft: Craft;
   angler: Angler;
 }

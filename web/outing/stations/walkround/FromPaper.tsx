@@ -13,11 +13,11 @@ import { plural } from '#core/units/words';
 import type { Verdict } from '#core/documents/answer';
 import { useToast } from '../../../ui/Toast';
 import { WhenField } from '../../../ui/WhenField';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 
 /** What was ticked on paper, written in at one go with the hour at which it was: each box is looked at once more, and none is ticked beforehand. */
 export function FromPaper({ onClose }: { onClose: () => void }) {
-  const { assessment, walk, looked, now } = useDesk();
+  const { assessment, walk, looked, now } = useOutingWorkspace();
   const say = useToast();
   const zone = looked.water?.timeZone ?? 'local';
   const [clock, setClock] = useState<string | null>(clockAt(now, zone));

@@ -9,13 +9,13 @@ import { isReached } from '../../../offline/reach';
 import { ApiError } from '../../../documents/api';
 import { LevelMark } from '../../../ui/LevelMark';
 import { MarginBar } from '../../Margin';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { HoldToSign } from './HoldToSign';
 import { Procedures } from './Procedures';
 
 /** What still keeps the gate shut; when nothing does, the signature. */
 export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void; onSigned: () => void }) {
-  const { assessment, editor, walk, repair, references } = useDesk();
+  const { assessment, editor, walk, repair, references } = useOutingWorkspace();
   const { gate, steps } = assessment;
   const [trouble, setTrouble] = useState<string[]>([]);
   const sign = async () => {

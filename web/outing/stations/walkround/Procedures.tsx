@@ -6,7 +6,7 @@ import { ridesAlong } from '#core/documents/references';
 import { count, plural } from '#core/units/words';
 import { allProcedures, proceduresFor } from '#core/walkround/procedures';
 import { useKept } from '../../../documents/queries';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 
 /** Settled here: have I the order in my head. What would annoy: having to read it all to get on. */
 export function Procedures() {
@@ -43,7 +43,7 @@ export function Procedures() {
 
 /** Those of the house that this outing is gone through with. */
 export function useProcedures(): Procedure[] {
-  const { assessment, looked } = useDesk();
+  const { assessment, looked } = useOutingWorkspace();
   const kept = useKept().data?.procedures;
   const { aboard, water } = looked;
   const { exposures } = assessment;

@@ -12,7 +12,7 @@ import { capital, count, dayWords, plural } from '#core/units/words';
 import type { Change } from '#core/signing/change';
 import { sayChanges } from '#core/signing/sayChanges';
 import { serif } from '../../../app/theme';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import type { Signature } from '../../queries';
 import { byClock } from '#core/units/clockWords';
 
@@ -26,7 +26,7 @@ export function SignedCard({
   changes: readonly Change[];
   onAgain: () => void;
 }) {
-  const { editor, assessment, walk } = useDesk();
+  const { editor, assessment, walk } = useOutingWorkspace();
   const { outing, water, craft, angler } = signature.judged;
   const zone = water?.timeZone ?? 'utc';
   const at = Date.parse(signature.signedAt);

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { FromPaper } from './FromPaper';
 import { kinds } from '#core/catalog/gear/kinds';
 import { carriedStep } from '#core/walkround/answers';
@@ -11,7 +11,7 @@ import { dateAt, dayInWords } from '#core/units/time';
 
 /** All steps at a glance, to go back to one. Answers are given one by one; what was ticked on paper is written in box by box. */
 export function StepList({ onOpen, onGate }: { onOpen: (index: number) => void; onGate: () => void }) {
-  const { assessment, answers } = useDesk();
+  const { assessment, answers } = useOutingWorkspace();
   const [paper, setPaper] = useState(false);
   return (
     <>
@@ -74,7 +74,7 @@ export function StepList({ onOpen, onGate }: { onOpen: (index: number) => void; 
 
 /** What was looked over for an outing of the last days, and when. */
 function NotAskedAgain() {
-  const { looked, answers } = useDesk();
+  const { looked, answers } = useOutingWorkspace();
   const carried = looked.aboard.flatMap(({ item }) => {
     const look = kinds[item.kind].eveningStands ? answers.get(carriedStep(item.id)) : undefined;
     return look ? [`${item.name}, ${dayInWords(dateAt(Date.parse(look.at), looked.water?.timeZone ?? 'utc'))}`] : [];

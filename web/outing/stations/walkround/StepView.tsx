@@ -5,7 +5,7 @@ import { useEffect, useLayoutEffect, useRef } from 'react';
 import { places } from '#core/catalog/gear/places';
 import type { Verdict } from '#core/documents/answer';
 import type { Step } from '#core/walkround/steps';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { BoatOutline } from './BoatOutline';
 
 interface Props {
@@ -20,7 +20,7 @@ const answerWords: Record<Verdict, string> = { good: 'Good', fault: 'Fault', 'no
 
 /** One thing to look at, how, what bad looks like, and three answers. Keys 1 2 3, and the arrows to leaf. */
 export function StepView({ step, onAnswer, onGo }: Props) {
-  const { looked, answers } = useDesk();
+  const { looked, answers } = useOutingWorkspace();
   const heading = useRef<HTMLHeadingElement>(null);
   const given = answers.get(step.id)?.verdict;
   const answer = (verdict: Verdict) => {
@@ -114,7 +114,7 @@ export function StepView({ step, onAnswer, onGo }: Props) {
 
 /** Things that lie together: each with a way to say that it is not sound, or not there; pressed again, it is. */
 function Listed({ step, onAnswer }: Pick<Props, 'step' | 'onAnswer'>) {
-  const { answers } = useDesk();
+  const { answers } = useOutingWorkspace();
   return (
     <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1.5, p: 0 }}>
       {step.items.map(({ stepId, name, how }) => {

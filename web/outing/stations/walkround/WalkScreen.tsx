@@ -13,7 +13,7 @@ import { useThemeChoice } from '../../../app/themeChoice';
 import { TallyStrokes } from '../../../ui/TallyStrokes';
 import { screenOnly } from '../../../ui/screenOnly';
 import { BriefFirst } from '../../BriefFirst';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { FromWater } from '../word/FromWater';
 import { useWord } from '../word/useWord';
 import { CarriedWords } from '../../CarriedWords';
@@ -32,7 +32,7 @@ type View = { at: 'step'; index: number } | { at: 'gate' } | { at: 'list' };
 
 /** Settled here: is each thing there and sound, and may one launch. What would annoy: reading, scrolling, small buttons. */
 export function WalkScreen() {
-  const { doc, assessment, answers, walk, changes, looked, now } = useDesk();
+  const { doc, assessment, answers, walk, changes, looked, now } = useOutingWorkspace();
   const word = useWord(doc.id, now);
   const { steps } = assessment;
   const firstOpen = steps.findIndex((step) => answers.get(step.id)?.verdict !== 'good');
@@ -120,7 +120,7 @@ export function WalkScreen() {
 
 /** The way back, the light, and the time at the water. */
 function TopLine() {
-  const { doc, looked, now } = useDesk();
+  const { doc, looked, now } = useOutingWorkspace();
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', mb: 0.5 }}>
       <Link

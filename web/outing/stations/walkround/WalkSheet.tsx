@@ -6,13 +6,13 @@ import { byClock } from '#core/units/clockWords';
 import { sayOwnHours } from '#core/floatplan/ownHours';
 import { beforeMode } from '#core/stow/say';
 import type { Step } from '#core/walkround/steps';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { phaseNames } from './phaseNames';
 import { useProcedures } from './Procedures';
 
 /** The walk-round on paper alone: boxes in order, large enough for half-light, a line to sign on; the procedures on its back. */
 export const WalkSheet = memo(function WalkSheet() {
-  const { doc, looked, assessment } = useDesk();
+  const { doc, looked, assessment } = useOutingWorkspace();
   const procedures = useProcedures();
   const phases = [...new Set(assessment.steps.map(({ phase }) => phase))];
   const { brief } = doc;

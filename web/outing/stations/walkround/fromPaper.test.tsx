@@ -8,7 +8,7 @@ import { assess } from '#core/judgement/assess';
 import { clockAt, instantOf } from '#core/units/time';
 import { noAnswers } from '#core/walkround/answers';
 import { ToastProvider } from '../../../ui/Toast';
-import { type Desk, DeskContext } from '../../desk';
+import { type OutingWorkspace, OutingWorkspaceContext } from '../../outingWorkspace';
 import { FromPaper } from './FromPaper';
 
 afterEach(cleanup);
@@ -23,12 +23,12 @@ const zone = looked.water?.timeZone ?? 'utc';
 function shown() {
   const answer = vi.fn();
   const onClose = vi.fn();
-  const desk = { assessment, looked, now, walk: { answer } } as unknown as Desk;
+  const desk = { assessment, looked, now, walk: { answer } } as unknown as OutingWorkspace;
   render(
     <ToastProvider>
-      <DeskContext value={desk}>
+      <OutingWorkspaceContext value={desk}>
         <FromPaper onClose={onClose} />
-      </DeskContext>
+      </OutingWorkspaceContext>
     </ToastProvider>,
   );
   return { answer, onClose };

@@ -6,11 +6,11 @@ import { dropCarried } from '../../../offline/carried';
 import { screenOnly } from '../../../ui/screenOnly';
 import { useToast } from '../../../ui/Toast';
 import { sayCarried } from '../../CarriedWords';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 
 /** Puts the whole outing on this device, to be opened, walked and signed where there is no signal. */
 export function Carry() {
-  const { device, edit, editor, walk, now, looked } = useDesk();
+  const { device, edit, editor, walk, now, looked } = useOutingWorkspace();
   const say = useToast();
   const { carried, busy, trouble, staysOpen } = device;
   const carry = async () => {

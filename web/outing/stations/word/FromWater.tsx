@@ -6,7 +6,7 @@ import type { CheckInKind } from '#core/documents/checkIn';
 import { sayMoment, sayStatus, whatToDo } from '#core/floatplan/status';
 import { HOUR_MS } from '#core/units/time';
 import { plural } from '#core/units/words';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import type { Word } from './useWord';
 
 /** Hours that one may stay longer by one press. */
@@ -14,7 +14,7 @@ const LONGER_H = [1, 2, 3] as const;
 
 /** How the plan stands, and what is said from the water: one press each, with or without a network. */
 export function FromWater({ word }: { word: Word }) {
-  const { now } = useDesk();
+  const { now } = useOutingWorkspace();
   const [longer, setLonger] = useState(false);
   const { left, status } = word;
   if (!left || !status) return null;

@@ -6,13 +6,13 @@ import { sayMoment } from '#core/floatplan/status';
 import { ApiError } from '../../../documents/api';
 import { useToast } from '../../../ui/Toast';
 import { screenOnly } from '../../../ui/screenOnly';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import type { Word } from './useWord';
 
 const LOOPBACK: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]']);
 /** The page that can be watched, and the messages that were written. */
 export function Sent({ word }: { word: Word }) {
-  const { edit, looked, now } = useDesk();
+  const { edit, looked, now } = useOutingWorkspace();
   const say = useToast();
   if (!word.left) return null;
   const zone = looked.water?.timeZone ?? 'utc';

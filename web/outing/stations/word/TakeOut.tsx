@@ -13,12 +13,12 @@ import { ApiError, requestFile } from '../../../documents/api';
 import { useToast } from '../../../ui/Toast';
 import { fileNameOf, saveBlob, saveFile } from '../../../ui/saveFile';
 import { screenOnly } from '../../../ui/screenOnly';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import type { Word } from './useWord';
 
 /** The plan in the forms that others can open. */
 export function TakeOut({ plan, word }: { plan: FloatPlan; word: Word }) {
-  const { doc } = useDesk();
+  const { doc } = useOutingWorkspace();
   const say = useToast();
   const [asText, setAsText] = useState(false);
   const name = fileNameOf(plan.title, 'plan');

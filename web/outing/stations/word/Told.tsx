@@ -20,7 +20,7 @@ import {
 import { ApiError } from '../../../documents/api';
 import { useDocuments, useKept } from '../../../documents/queries';
 import { useToast } from '../../../ui/Toast';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 
 interface Answers {
   contact: Contact;
@@ -35,7 +35,7 @@ interface Answers {
  * belongs, and only what changed.
  */
 export function Told({ onClose }: { onClose: () => void }) {
-  const { doc, edit, looked } = useDesk();
+  const { doc, edit, looked } = useOutingWorkspace();
   const { angler, water } = looked;
   const kept = useKept().data;
   const anglers = useDocuments('anglers');

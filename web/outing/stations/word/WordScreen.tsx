@@ -13,7 +13,7 @@ import { Loaded } from '../../../documents/Loaded';
 import { useToast } from '../../../ui/Toast';
 import { screenOnly } from '../../../ui/screenOnly';
 import { BriefFirst } from '../../BriefFirst';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { Carry } from './Carry';
 import { FromWater } from './FromWater';
 import { PlanSheet } from './PlanSheet';
@@ -24,7 +24,7 @@ import { type Word, useWord } from './useWord';
 
 /** Settled here: is this what somebody frightened at midnight needs, and do they have it. What would annoy: typing again what is known, and not knowing whether it was left. */
 export function WordScreen() {
-  const { doc, looked, assessment, now } = useDesk();
+  const { doc, looked, assessment, now } = useOutingWorkspace();
   const word = useWord(doc.id, now);
   const plan = useMemo(
     () =>
@@ -64,7 +64,7 @@ export function WordScreen() {
 
 /** Whether somebody has it, what is still to be told, and the press that leaves it. */
 function Leaving({ plan, word }: { plan: FloatPlan; word: Word }) {
-  const { doc, edit, looked, assessment, now } = useDesk();
+  const { doc, edit, looked, assessment, now } = useOutingWorkspace();
   const say = useToast();
   const [telling, setTelling] = useState(false);
   const [leaving, setLeaving] = useState(false);

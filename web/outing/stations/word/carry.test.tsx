@@ -2,7 +2,7 @@ import { cleanup, screen, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { CarriedState } from '../../../offline/useCarried';
-import { atDesk, demoOuting, evening } from '../../../testing/atDesk';
+import { atDesk, demoOuting, evening } from '../../../testing/atOutingWorkspace';
 import { CarriedWords } from '../../CarriedWords';
 import { Carry } from './Carry';
 

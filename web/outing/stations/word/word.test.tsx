@@ -5,7 +5,7 @@ import { demo } from '#core/demo/demo';
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import type { CheckIn } from '#core/documents/checkIn';
 import { statusOf } from '#core/floatplan/status';
-import { type Desk, DeskContext } from '../../desk';
+import { type OutingWorkspace, OutingWorkspaceContext } from '../../outingWorkspace';
 import { FromWater } from './FromWater';
 import { PlanSheet } from './PlanSheet';
 import type { Word } from './useWord';
@@ -30,9 +30,9 @@ const wordAt = (now: number, checkIns: CheckIn[] = [], more: Partial<Word> = {})
   }) as unknown as Word;
 const shown = (word: Word, now: number) =>
   render(
-    <DeskContext value={{ now } as Desk}>
+    <OutingWorkspaceContext value={{ now } as OutingWorkspace}>
       <FromWater word={word} />
-    </DeskContext>,
+    </OutingWorkspaceContext>,
   );
 const check = (what: CheckIn['what'], at: number): CheckIn => ({
   key: crypto.randomUUID(),

@@ -10,12 +10,12 @@ import { useBlocker } from 'react-router';
 import type { Attempt } from '#core/editing/trial';
 import { plural } from '#core/units/words';
 import { ApiError } from '../../../documents/api';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { useKeeping } from './useKeeping';
 
 /** Settled here: whether a number that was only tried is meant. What would annoy: losing it without a word, or being asked between sheets. */
 export function LeftBehind({ changes, onDone }: { changes: readonly Attempt[]; onDone: () => void }) {
-  const { doc } = useDesk();
+  const { doc } = useOutingWorkspace();
   const { say, keep } = useKeeping();
   const [trouble, setTrouble] = useState<string | null>(null);
   const sheets = `/outings/${doc.id}/workings`;

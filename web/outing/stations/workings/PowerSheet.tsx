@@ -7,7 +7,7 @@ import { amount } from '#core/units/amount';
 import { duration, figure } from '#core/units/words';
 import { HourChart } from './HourChart';
 import { Answer, Figures, InPlace, Nothing, Sheet, Sum } from './parts';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { useTrial } from './trialContext';
 import { Term } from '../../../ui/Term';
 import { byClock } from '#core/units/clockWords';
@@ -25,7 +25,7 @@ export function PowerSheet() {
   const { looked, e, outing } = useTrial();
   const sheet = powerSheet(looked, e, outing.workings);
   // What is shortest stands first, by what is kept: a number that is tried moves nothing from under the fingers.
-  const desk = useDesk();
+  const desk = useOutingWorkspace();
   const kept = powerSheet(desk.looked, desk.assessment.exposures, desk.doc.workings).supplies;
   const spare = new Map(kept.map(({ item, sum }) => [item.id, sum.spareWh]));
   const evening = eveningList(looked);

@@ -9,7 +9,7 @@ import { type BuiltRig, buildRig } from '#core/tackle/builtRig';
 import { rigPurposes } from '#core/vocabulary/knots';
 import { capital } from '#core/units/words';
 import { useToast } from '../../../ui/Toast';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { RigDrawing } from './RigDrawing';
 import { RigParts } from './RigParts';
 import { RigSums } from './RigSums';
@@ -20,7 +20,7 @@ import { screenOnly } from '../../../ui/screenOnly';
 /** Each rod put together end to end; the weak part marked. */
 export function RigsSheet() {
   const { outing, looked } = useTrial();
-  const { edit } = useDesk();
+  const { edit } = useOutingWorkspace();
   const rods = looked.aboard.filter(({ item }) => kinds[item.kind].means.includes('rods')).map(({ item }) => item);
   const bare = rods.filter((rod) => !outing.rigs.some((one) => one.rodId === rod.id));
   return (
@@ -48,7 +48,7 @@ export function RigsSheet() {
 }
 
 function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
-  const { edit, editor } = useDesk();
+  const { edit, editor } = useOutingWorkspace();
   const say = useToast();
   const { rig } = built;
   const set = (change: Partial<Rig>) => edit((now) => withRig(now, { ...rig, ...change }));

@@ -7,7 +7,7 @@ import { LITRES_PER_HOUR } from '#core/provisions/water';
 import { efforts } from '#core/vocabulary/efforts';
 import { amount } from '#core/units/amount';
 import { count, figure } from '#core/units/words';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { Answer, InPlace, Nothing, Pick, Sheet, Sum } from './parts';
 import { useTrial } from './trialContext';
 import { type FindingLevel } from '#core/vocabulary/levels';
@@ -15,7 +15,7 @@ import { type FindingLevel } from '#core/vocabulary/levels';
 /** Water and food, wanted and aboard; over nights a plan of meals. */
 export function SuppliesSheet() {
   const { looked, e, outing, attempt } = useTrial();
-  const { assessment } = useDesk();
+  const { assessment } = useOutingWorkspace();
   if (e.hoursAfloat === null)
     return <Nothing>Say in the brief from when to when. Water and food follow the hours.</Nothing>;
   const { hours, feelsC, water, food } = supplies(looked, e);

@@ -11,7 +11,7 @@ import { type Attempt, changeKey } from '#core/editing/trial';
 import { ApiError } from '../../../documents/api';
 import { useToast } from '../../../ui/Toast';
 import { LevelMark } from '../../../ui/LevelMark';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { useTrial } from './trialContext';
 import { useKeeping } from './useKeeping';
 import { screenOnly } from '../../../ui/screenOnly';
@@ -83,7 +83,7 @@ export function TriedBar({
 /** What the judgement would say with it: what comes, goes, or reads otherwise. */
 function Felt() {
   const { outing, references } = useTrial();
-  const { assessment, answers, now } = useDesk();
+  const { assessment, answers, now } = useOutingWorkspace();
   const difference = useMemo(
     () => differenceOf(assessment.findings, assess(outing, references, answers, now, { withRepairs: false }).findings),
     [assessment, outing, references, answers, now],

@@ -22,7 +22,7 @@ import { SuppliesSheet } from './SuppliesSheet';
 import { LeftBehind } from './LeftBehind';
 import { TriedBar } from './TriedBar';
 import { type Trial, TrialContext } from './trialContext';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 import { screenOnly } from '../../../ui/screenOnly';
 
 const sheets: Record<SheetId, ComponentType> = {
@@ -45,7 +45,7 @@ function intoView(node: HTMLElement | null): void {
 
 /** Settled here: whether the sums hold, seen with their numbers. What would annoy: an answer without the working, or a trial kept by accident. */
 export function WorkingsScreen() {
-  const { doc, references, assessment } = useDesk();
+  const { doc, references, assessment } = useOutingWorkspace();
   const { sheetId } = useParams();
   const [changes, setChanges] = useState<readonly Attempt[]>([]);
   const trial = useMemo<Trial>(() => {

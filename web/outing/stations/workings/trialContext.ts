@@ -1,11 +1,11 @@
 import { createContext, use } from 'react';
 import type { Exposures } from '#core/exposures/exposures';
 import type { Attempt, Tried } from '#core/editing/trial';
-import type { Looked } from '#core/documents/references';
+import type { OutingInView } from '#core/documents/references';
 
 /** The outing as it is with what is being tried, and the way to try more. */
 export interface Trial extends Tried {
-  looked: Looked;
+  looked: OutingInView;
   e: Exposures;
   changes: readonly Attempt[];
   /** Tries a number; the reason why not, or null. */

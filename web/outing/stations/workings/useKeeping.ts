@@ -3,7 +3,7 @@ import { attributes } from '#core/catalog/gear/attributes';
 import type { Habits } from '#core/documents/workings';
 import { type Attempt, changedCraft, changedItem, changedWater, tryChange } from '#core/editing/trial';
 import { useDocuments, useKept } from '../../../documents/queries';
-import { useDesk } from '../../desk';
+import { useOutingWorkspace } from '../../outingWorkspace';
 
 const workingsWords = {
   alignment: ['where the anchor is led to', ''],
@@ -42,7 +42,7 @@ const habits: readonly string[] = ['litresPerHour', 'kjPerHour'] satisfies (keyo
 
 /** Where a tried number belongs, in words, and how it is kept there. */
 export function useKeeping() {
-  const { doc, edit, references, looked } = useDesk();
+  const { doc, edit, references, looked } = useOutingWorkspace();
   const { data } = useKept();
   const items = useDocuments('items');
   const craft = useDocuments('craft');

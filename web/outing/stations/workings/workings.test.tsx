@@ -3,7 +3,7 @@ import { userEvent } from '@testing-library/user-event';
 import { type ReactNode, lazy } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { SheetId } from '#core/vocabulary/sheets';
-import { atDesk, demoOuting } from '../../../testing/atDesk';
+import { atDesk, demoOuting } from '../../../testing/atOutingWorkspace';
 import { WorkingsScreen } from './WorkingsScreen';
 
 afterEach(cleanup);

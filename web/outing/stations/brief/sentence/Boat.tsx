@@ -2,7 +2,7 @@ import { setUpOf } from '#core/boat/build';
 import type { Craft } from '#core/documents/craft';
 import { amount } from '#core/units/amount';
 import { withSetUpApplied } from '#core/editing/stow';
-import { useDesk } from '../../../desk';
+import { useOutingWorkspace } from '../../../outingWorkspace';
 import { Blank } from '../Blank';
 import { PickOne } from '../editors';
 import { Empty } from './Empty';
@@ -14,7 +14,7 @@ const setUpWords = (craft: Craft) =>
 
 export function Boat() {
   const { brief, looked, references, set } = useBrief();
-  const { edit } = useDesk();
+  const { edit } = useOutingWorkspace();
   const setUps = looked.craft?.setUps ?? [];
   return (
     <>

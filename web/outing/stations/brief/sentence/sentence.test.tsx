@@ -1,7 +1,7 @@
 import { cleanup, screen, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import { afterEach, describe, expect, it } from 'vitest';
-import { atDesk, demoOuting, world } from '../../../../testing/atDesk';
+import { atDesk, demoOuting, world } from '../../../../testing/atOutingWorkspace';
 import { Sentence } from './Sentence';
 
 afterEach(cleanup);

@@ -1,7 +1,7 @@
 import { useTheme } from '@mui/material/styles';
 import { HOUR_MS } from '#core/units/time';
 import { type TimeAxis, xOf } from '../../../../ui/timeAxis';
-import { useDesk } from '../../../desk';
+import { useOutingWorkspace } from '../../../outingWorkspace';
 
 /** Where the way is shut, in words, over its hours. */
 export function Trouble({
@@ -16,7 +16,7 @@ export function Trouble({
   /** The height at which its words stand. */
   named: number;
 }) {
-  const { assessment } = useDesk();
+  const { assessment } = useOutingWorkspace();
   const { inks } = useTheme();
   const shut = assessment.exposures.plan?.legs.find(
     (leg) => leg.why === 'cannot hold track' || leg.why === 'no headway',

@@ -15,7 +15,7 @@ import { clockAt, dateAt, dayInWords } from '#core/units/time';
 import { capital, count, plural } from '#core/units/words';
 import { ApiError } from '../documents/api';
 import { useToast } from '../ui/Toast';
-import { type BundleLook, type BundledOne, type ChosenBundle, useBringIn } from './queries';
+import { type BundleLook, type BundledOne, type ChosenBundle, useImportBundle } from './queries';
 import { Trouble } from '../ui/Trouble';
 
 const groups: readonly { is: Standing; title: string; says: string }[] = [
@@ -32,14 +32,14 @@ const groups: readonly { is: Standing; title: string; says: string }[] = [
 const MOST_LISTED = 200;
 
 /** What of a bundle comes in: nothing is changed until it is said. */
-export function BringIn({ chosen, onClose }: { chosen: ChosenBundle; onClose: () => void }) {
+export function ImportBundle({ chosen, onClose }: { chosen: ChosenBundle; onClose: () => void }) {
   const { name, file, look } = chosen;
   const [ticked, setTicked] = useState<ReadonlySet<string>>(
     () => new Set(look.documents.filter(isTakenByItself).map(choiceOf)),
   );
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState('');
-  const { bringIn, takeBack } = useBringIn();
+  const { importBundle: bringIn, takeBack } = useImportBundle();
   const say = useToast();
   const take = look.documents.filter((one) => isTakeable(one) && ticked.has(choiceOf(one)));
   const same = look.documents.filter(({ is }) => is === 'same').length;

@@ -2,7 +2,7 @@ import { createContext, use } from 'react';
 import type { Assessment } from '#core/judgement/assess';
 import type { Repair } from '#core/editing/repair';
 import type { Outing } from '#core/documents/outing';
-import type { Looked, References } from '#core/documents/references';
+import type { OutingInView, References } from '#core/documents/references';
 import type { Answers } from '#core/walkround/answers';
 import type { Change } from '#core/signing/change';
 import type { DocumentEditor, EditorState } from '../documents/DocumentEditor';
@@ -10,13 +10,13 @@ import type { CarriedState } from '../offline/useCarried';
 import type { WalkRecord } from './queries';
 
 /** Everything the stations of one outing share. */
-export interface Desk {
+export interface OutingWorkspace {
   doc: Outing;
   edit: DocumentEditor<Outing>['edit'];
   editor: DocumentEditor<Outing>;
   state: EditorState<Outing>;
   references: References;
-  looked: Looked;
+  looked: OutingInView;
   assessment: Assessment;
   answers: Answers;
   walk: WalkRecord;
@@ -31,11 +31,11 @@ export interface Desk {
   device: CarriedState;
 }
 
-export const DeskContext = createContext<Desk | null>(null);
+export const OutingWorkspaceContext = createContext<OutingWorkspace | null>(null);
 
-/** The outing on the desk. Only inside an outing's screen. */
-export function useDesk(): Desk {
-  const desk = use(DeskContext);
+/** The outing that is open. Only inside an outing's screen. */
+export function useOutingWorkspace(): OutingWorkspace {
+  const desk = use(OutingWorkspaceContext);
   if (!desk) throw new Error('No outing is open here.');
   return desk;
 }

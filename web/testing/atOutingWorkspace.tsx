@@ -12,7 +12,7 @@ import { assess } from '#core/judgement/assess';
 import { type Answers, noAnswers } from '#core/walkround/answers';
 import { ThemeChoice } from '../app/themeChoice';
 import { DocumentEditor } from '../documents/DocumentEditor';
-import { type Desk, DeskContext } from '../outing/desk';
+import { type OutingWorkspace, OutingWorkspaceContext } from '../outing/outingWorkspace';
 import { ToastProvider, useToast } from '../ui/Toast';
 
 // Whether something is in sight is asked of a browser: here all style sheets would be gone through for each thing that is
@@ -38,7 +38,7 @@ interface AtDesk {
   path?: string;
   /** What stands at every other address. */
   elsewhere?: ReactNode;
-  more?: Partial<Desk>;
+  more?: Partial<OutingWorkspace>;
 }
 /** Part of an outing's screen as it is on the desk: edits and repairs are carried out and judged anew, nothing is sent anywhere. */
 export function atDesk(outing: Outing, part: ReactNode, options: AtDesk = {}) {
@@ -87,7 +87,7 @@ function Seated({
 }: {
   editor: DocumentEditor<Outing>;
   options: AtDesk;
-  more: Partial<Desk>;
+  more: Partial<OutingWorkspace>;
   children: ReactNode;
 }) {
   const state = useSyncExternalStore(editor.subscribe, editor.getState);
@@ -95,7 +95,7 @@ function Seated({
   const say = useToast();
   const [dragging, setDragging] = useState(false);
   const assessment = useMemo(() => assess(doc, references, answers, now), [doc, references, answers, now]);
-  const desk: Desk = {
+  const desk: OutingWorkspace = {
     doc,
     edit: editor.edit,
     editor,
@@ -104,7 +104,7 @@ function Seated({
     looked: lookUp(doc, references),
     assessment,
     answers,
-    walk: { record: [], earlier: [], signature: null, unsent: 0, loaded: true } as unknown as Desk['walk'],
+    walk: { record: [], earlier: [], signature: null, unsent: 0, loaded: true } as unknown as OutingWorkspace['walk'],
     changes: null,
     repair: (what) => {
       editor.edit((one) => applyRepair(one, what, now));
@@ -113,8 +113,8 @@ function Seated({
     dragging,
     setDragging,
     now,
-    device: { carried: null } as unknown as Desk['device'],
+    device: { carried: null } as unknown as OutingWorkspace['device'],
     ...more,
   };
-  return <DeskContext value={desk}>{children}</DeskContext>;
+  return <OutingWorkspaceContext value={desk}>{children}</OutingWorkspaceContext>;
 }

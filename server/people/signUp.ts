@@ -4,18 +4,18 @@ import { z } from 'zod';
 import { Refusal } from '../http/problem';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
-import { letIn, letOut } from './door';
+import { setSessionCookie, clearSessionCookie } from './authHook';
 import { passkeyRoutes } from './passkeyRoutes';
 import { isPassword, passwordHash } from './secrets';
 import { type PassKind, type PeopleStore, type Person, peopleStore } from './store';
 import {
-  asPerson,
+  publicPerson,
   codesSchema,
   doneSchema,
   givenText,
   meSchema,
   nameText,
-  over,
+  invitationOver,
   passwordText,
   problems,
   tokenText,
@@ -23,7 +23,7 @@ import {
 import type { SignInThrottle } from './signInThrottle';
 
 /** A house without accounts says so, and has nothing to sign in to. */
-export function noAccounts(parent: FastifyInstance): void {
+export function noAccountsRoute(parent: FastifyInstance): void {
   parent
     .withTypeProvider<ZodTypeProvider>()
     .get('/api/me', { schema: { tags: ['people'], response: { 200: meSchema } } }, () => ({
@@ -33,7 +33,7 @@ export function noAccounts(parent: FastifyInstance): void {
 }
 
 /** Somebody new comes in by a pass: the pass is used and the person is there, or neither. */
-export function takeIn(
+export function signUp(
   db: Database,
   now: () => number,
   kind: PassKind,
@@ -43,7 +43,7 @@ export function takeIn(
     const inside = peopleStore(tx, now);
     const first = kind === 'first';
     const pass = await inside.usePass(kind, newcomer.token);
-    if (!pass || (first && !(await inside.isEmpty()))) throw over();
+    if (!pass || (first && !(await inside.isEmpty()))) throw invitationOver();
     const person = await inside.add(newcomer.name, newcomer.passwordHash, { first });
     if (!person)
       throw new Refusal(409, 'Taken', 'Somebody here has this name, or one that looks like it.', [
@@ -55,7 +55,7 @@ export function takeIn(
 }
 
 /** Coming in for the first time, again, by another way, and going out. */
-export function comingInRoutes(
+export function signUpRoutes(
   parent: FastifyInstance,
   {
     db,
@@ -79,7 +79,7 @@ export function comingInRoutes(
   const deviceOf = ({ headers }: FastifyRequest) => String(headers['user-agent'] ?? 'unknown').slice(0, 200);
   const isSecure = (request: FastifyRequest) => secure || request.protocol === 'https';
   const enter = async (request: FastifyRequest, reply: FastifyReply, person: Person) =>
-    letIn(reply, await people.begin(person.id, deviceOf(request)), isSecure(request));
+    setSessionCookie(reply, await people.begin(person.id, deviceOf(request)), isSecure(request));
   const comeIn = async (
     request: FastifyRequest,
     reply: FastifyReply,
@@ -88,17 +88,17 @@ export function comingInRoutes(
   ) => {
     // Nothing is worked out for an address that lets nobody in.
     const isGood = async () => (await people.isPassGood(kind, token)) && (kind !== 'first' || (await people.isEmpty()));
-    await triedToken(request, async () => ((await isGood()) ? token : null), over);
+    await triedToken(request, async () => ((await isGood()) ? token : null), invitationOver);
     const newcomer = { token, name, passwordHash: await passwordHash(password), address: request.ip };
-    const { person, codes } = await takeIn(db, now, kind, newcomer);
+    const { person, codes } = await signUp(db, now, kind, newcomer);
     await enter(request, reply, person);
-    return reply.code(201).send({ person: asPerson(person), codes });
+    return reply.code(201).send({ person: publicPerson(person), codes });
   };
 
   passkeyRoutes(parent, { people, throttle, enter, names });
   app.get('/api/me', { schema: { tags, response: { 200: meSchema } } }, (request) => ({
     accounts: true,
-    person: request.signedIn && asPerson(request.signedIn.person),
+    person: request.signedIn && publicPerson(request.signedIn.person),
   }));
   const newcomer = z.strictObject({ token: tokenText, name: nameText, password: passwordText });
   for (const [path, kind] of [
@@ -127,7 +127,7 @@ export function comingInRoutes(
       });
       await enter(request, reply, person);
       await people.note('signed in', person.id, request.ip, deviceOf(request));
-      return reply.send({ accounts: true, person: asPerson(person) });
+      return reply.send({ accounts: true, person: publicPerson(person) });
     },
   );
   app.post(
@@ -150,15 +150,15 @@ export function comingInRoutes(
       // The code is used up only together with what it was for.
       const session = await inTransaction(db, async (tx) => {
         const inside = peopleStore(tx, now);
-        if (!(await inside.useCode(person.id, code))) throw over();
+        if (!(await inside.useCode(person.id, code))) throw invitationOver();
         await inside.setPassword(person.id, hash);
         await inside.end(person.id, { except: null });
         await inside.removePasskeys(person.id);
         await inside.note('recovered', person.id, request.ip);
         return inside.begin(person.id, deviceOf(request));
       });
-      letIn(reply, session, isSecure(request));
-      return reply.send({ accounts: true, person: asPerson(person) });
+      setSessionCookie(reply, session, isSecure(request));
+      return reply.send({ accounts: true, person: publicPerson(person) });
     },
   );
   app.post(
@@ -168,17 +168,17 @@ export function comingInRoutes(
     },
     async (request, reply) => {
       const { token } = request.body;
-      await triedToken(request, async () => ((await people.isPassGood('pair', token)) ? token : null), over);
+      await triedToken(request, async () => ((await people.isPassGood('pair', token)) ? token : null), invitationOver);
       const { person, session } = await inTransaction(db, async (tx) => {
         const inside = peopleStore(tx, now);
         const pass = await inside.usePass('pair', token);
         const found = pass?.madeBy == null ? null : await inside.byId(pass.madeBy);
-        if (!found) throw over();
+        if (!found) throw invitationOver();
         await inside.note('device paired', found.id, request.ip, deviceOf(request));
         return { person: found, session: await inside.begin(found.id, deviceOf(request)) };
       });
-      letIn(reply, session, isSecure(request));
-      return reply.send({ accounts: true, person: asPerson(person) });
+      setSessionCookie(reply, session, isSecure(request));
+      return reply.send({ accounts: true, person: publicPerson(person) });
     },
   );
 
@@ -189,7 +189,7 @@ export function comingInRoutes(
       const person = me(request);
       if (request.signedIn) await people.end(person.id, { id: request.signedIn.sessionId });
       await people.note('signed out', person.id, request.ip);
-      letOut(reply);
+      clearSessionCookie(reply);
       return reply.send({ done: true });
     },
   );

@@ -3,7 +3,7 @@ import rateLimit from '@fastify/rate-limit';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { Refusal } from '../http/problem';
 import { addressKey } from './attempts';
-import { type Scope, scope, within } from './scope';
+import { type Scope, currentScope, runInScope } from './scope';
 import type { PeopleStore, Person } from './store';
 
 const COOKIE = 'tally';
@@ -35,7 +35,7 @@ declare module 'fastify' {
 /**
  * Stands before every route: whoever is not signed in gets no farther than coming in. What is done for a request is done as whoever asks.
  */
-export async function keepDoor(app: FastifyInstance, people: PeopleStore): Promise<void> {
+export async function addAuthHook(app: FastifyInstance, people: PeopleStore): Promise<void> {
   await app.register(cookie);
   // Whoever is not signed in asks only so often: what they ask for is worked out on the thread that serves everyone.
   await app.register(rateLimit, {
@@ -56,14 +56,14 @@ export async function keepDoor(app: FastifyInstance, people: PeopleStore): Promi
   });
   // All of the request runs as whoever asks: entered with a callback, and once more after the body was read, which comes by another way.
   const enter = (request: FastifyRequest, _reply: FastifyReply, done: () => void) =>
-    within(request.signedIn ? scopeOf(request.signedIn.person) : NOBODY, done);
+    runInScope(request.signedIn ? scopeOf(request.signedIn.person) : NOBODY, done);
   app.addHook('onRequest', enter);
   app.addHook('preValidation', enter);
   // Nothing is done for somebody as if it were the house's own doing.
   app.addHook('preHandler', (request, _reply, done) => {
     const whose = request.signedIn?.person.id ?? null;
     done(
-      scope().personId === whose && scope().owner === (request.signedIn?.person.owner ?? NOBODY.owner)
+      currentScope().personId === whose && currentScope().owner === (request.signedIn?.person.owner ?? NOBODY.owner)
         ? undefined
         : new Error('Nobody knows for whom this is done.'),
     );
@@ -76,7 +76,7 @@ export function scopeOf({ id, owner, keeper }: Person): Scope {
   return { owner, keeper, personId: id };
 }
 
-/** Whoever is signed in; the door has seen to it that somebody is. */
+/** Whoever is signed in; the hook before every route has seen to it that somebody is. */
 export function signedInAs({ signedIn }: FastifyRequest): Person {
   if (!signedIn) throw new Refusal(401, 'Sign in', 'Sign in to go on.');
   return signedIn.person;
@@ -88,14 +88,14 @@ function isOpen({ routeOptions, url, method }: FastifyRequest): boolean {
   return OPEN.has(path) || (!path.startsWith('/api') && (method === 'GET' || method === 'HEAD'));
 }
 
-export function letIn(reply: FastifyReply, token: string, secure: boolean): void {
+export function setSessionCookie(reply: FastifyReply, token: string, secure: boolean): void {
   void reply.setCookie(COOKIE, token, { path: '/', httpOnly: true, sameSite: 'strict', secure, maxAge: KEPT_S });
 }
-export function letOut(reply: FastifyReply): void {
+export function clearSessionCookie(reply: FastifyReply): void {
   void reply.clearCookie(COOKIE, { path: '/' });
 }
 
 /** Only keepers go on; in a house without accounts everyone is one. */
 export function keepersOnly(): void {
-  if (!scope().keeper) throw new Refusal(403, 'Keepers only', 'Only a keeper of this house may do that.');
+  if (!currentScope().keeper) throw new Refusal(403, 'Keepers only', 'Only a keeper of this house may do that.');
 }

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { ToastProvider } from '../ui/Toast';
-import { Whose } from './Whose';
+import { OwnershipPanel } from './OwnershipPanel';
 import { useMayChange } from './queries';
 
 afterEach(() => {
@@ -44,7 +44,7 @@ const within = (part: ReactNode) =>
       <ToastProvider>{part}</ToastProvider>
     </SWRConfig>,
   );
-const shown = (kept: ReturnType<typeof water>) => within(<Whose kind="waters" kept={kept} />);
+const shown = (kept: ReturnType<typeof water>) => within(<OwnershipPanel kind="waters" kept={kept} />);
 
 describe('who reads a water', () => {
   it('is nothing to say in a house without accounts', async () => {
