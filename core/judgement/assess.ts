@@ -65,9 +65,9 @@ export function assess(
     const { answerable, keepable, here, there } = acceptancesOf(one, context);
     const accepted = here ?? there;
     const asked = withRepairs && accepted === null;
-    const { repairs, lowers, sideEffect } = asked ? repairsFor(one, judged) : noRepairs;
-    const helpless = asked && repairs.length === 0 && one.level !== 'note';
     const rule = ruleOf(one.facts.code);
+    // Trying repairs costs the most by far, and findings that nobody looks at need none: they are tried when first read.
+    const settling = once(() => (asked ? repairsFor(one, judged) : noRepairs));
     return {
       ...one,
       station: rule.station,
@@ -75,9 +75,17 @@ export function assess(
       accepted,
       acceptedForWater: here === null && there !== null,
       keepable,
-      repairs,
-      lowers,
-      otherwise: helpless ? rule.otherwise(one.facts, context, sideEffect) : null,
+      get repairs() {
+        return settling().repairs;
+      },
+      get lowers() {
+        return settling().lowers;
+      },
+      get otherwise() {
+        const { repairs, sideEffect } = settling();
+        const helpless = asked && repairs.length === 0 && one.level !== 'note';
+        return helpless ? rule.otherwise(one.facts, context, sideEffect) : null;
+      },
     };
   });
   findings.sort((a, b) => findingLevels.indexOf(a.level) - findingLevels.indexOf(b.level));
@@ -112,6 +120,12 @@ export function assess(
       ashore: { counted: outing.log === null ? 0 : marked(outing, outing.log), of: outing.loadout.length },
     },
   };
+}
+
+/** A function that runs at its first call alone. */
+function once<Value extends object>(make: () => Value): () => Value {
+  let made: Value | null = null;
+  return () => (made ??= make());
 }
 
 const noRepairs = { repairs: [], lowers: [], sideEffect: null } as const;
