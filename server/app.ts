@@ -8,6 +8,7 @@ import swaggerUi from '@fastify/swagger-ui';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { VERSION } from '#core/vocabulary/version';
 import { type Backups, backupsOf } from './backup/daily';
 import { backupRoutes } from './backup/routes';
 import { bundleRoutes } from './bundle/routes';
@@ -38,6 +39,8 @@ import { wordRoutes } from './word/routes';
 import { type Post, watchOver } from './word/watch';
 
 /** What the app is made from. It never reads the environment and never listens. */
+const healthSchema = z.object({ ok: z.boolean(), now: z.string(), version: z.string() });
+
 export interface AppParts {
   db: Database;
   now: () => number;
@@ -152,9 +155,10 @@ export async function buildApp({
   const library = libraryOf(db);
   const walks = walkStore(db);
   const summaries = summariesOf(db, library, walks, now);
-  app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean(), now: z.string() }) } } }, () => ({
+  app.get('/api/health', { schema: { response: { 200: healthSchema } } }, () => ({
     ok: true,
     now: new Date(now()).toISOString(),
+    version: VERSION,
   }));
   if (accounts) {
     const { sweep } = peopleRoutes(app, { db, now, secure: tls !== null, names: serving.names });

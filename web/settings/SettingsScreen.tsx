@@ -14,6 +14,7 @@ import { practice, schoolIds } from '#core/needs/practice';
 import { freshProfile } from '#core/editing/freshProfile';
 import { type Angler, anglerSchema } from '#core/documents/angler';
 import type { Versioned } from '#core/documents/kept';
+import { VERSION } from '#core/vocabulary/version';
 import { ApiError } from '../documents/api';
 import { type ThemeName, themeNames } from '../app/palettes';
 import { useThemeChoice } from '../app/themeChoice';
@@ -68,6 +69,9 @@ export function SettingsScreen() {
           <Backups />
         </Box>
       )}
+      <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 5 }}>
+        Unhurried Tally, version {VERSION}
+      </Typography>
     </Page>
   );
 }
