@@ -14,6 +14,10 @@ type Hours = Pick<Brief, 'date' | 'launchAt' | 'turnAt' | 'homeAt' | 'nights'>;
 const LATEST_CALL_MIN = 12 * 60;
 const DAY_MIN = 24 * 60;
 
+/** Whether an outing ends elsewhere than it began: a river floated, a shore followed to another landing. There is no turn for home then. */
+export function isOneWay({ launchId, landingId }: Pick<Brief, 'launchId' | 'landingId'>): boolean {
+  return landingId !== null && launchId !== null && landingId !== launchId;
+}
 /** Whether one comes home the next morning, afloat through midnight: home before the launch by the clock, and no night in camp. */
 export function throughMidnight({ nights, launchAt, homeAt }: Pick<Hours, 'nights' | 'launchAt' | 'homeAt'>): boolean {
   return nights === 0 && homeAt < launchAt;

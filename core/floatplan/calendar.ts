@@ -1,7 +1,7 @@
 import { ICalAlarmType, ICalCalendar } from 'ical-generator';
 import { onOneLine } from '../documents/field';
 import type { Instant } from '../units/time';
-import { serviceOf } from './status';
+import { landingElsewhere, serviceOf } from './status';
 import type { FloatPlan } from './floatPlan';
 
 /** Minutes before each of them at which a calendar speaks up. */
@@ -32,7 +32,14 @@ export function planCalendar(
     event.createAlarm({ type: ICalAlarmType.display, trigger: AHEAD_MIN[part] * 60, description: summary });
   };
   add('launch', Date.parse(times.launchAt), `Afloat: ${title}`, `${who} launches.`);
-  if (times.turnAt !== null) add('turn', Date.parse(times.turnAt), `Turn for home: ${title}`, `${who} turns for home.`);
+  const onTo = landingElsewhere(plan.way);
+  if (times.turnAt !== null)
+    add(
+      'turn',
+      Date.parse(times.turnAt),
+      `${onTo === null ? 'Turn for home' : `On to ${onTo}`}: ${title}`,
+      onTo === null ? `${who} turns for home.` : `${who} goes on to ${onTo}, and lands there.`,
+    );
   add('home', homeAt, `Home: ${title}`, `${who} is to be home.`);
   add(
     'call',

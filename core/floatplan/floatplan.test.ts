@@ -15,7 +15,7 @@ import { messagesOf, plainText } from './plainText';
 import { planChanges, planSays } from './says';
 import { sketchOf } from './sketch';
 import type { CheckIn } from '../documents/checkIn';
-import { sayStatus, statusOf, whatToDo } from './status';
+import { sayHours, sayStatus, statusOf, whatToDo } from './status';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings, left } = demo(now);
@@ -217,6 +217,19 @@ describe('the plan in other forms', () => {
     expect(read[3]?.description).toContain('000 555 0911');
     expect(new Set(read.map(({ uid }) => uid)).size).toBe(4);
     for (const row of file.split('\r\n')) expect(new TextEncoder().encode(row).length).toBeLessThanOrEqual(75);
+  });
+  it('of a way to another landing speaks of going on, and of no turn', () => {
+    const back = { ...plan, times: { ...plan.times, turnAt: plan.times.homeAt } };
+    const on = {
+      ...back,
+      way: back.way.map((one) => (one.kind === 'landing' ? { ...one, name: 'Mill Meadow' } : one)),
+    };
+    const labels = (of: typeof back) => sayHours(of).map(({ label }) => label);
+    expect(labels(back)).toContain('Turn for home');
+    expect(labels(on)).toContain('On to Mill Meadow');
+    expect(labels(on)).not.toContain('Turn for home');
+    const at = { homeAt: Date.parse(plan.times.homeAt), callAt: Date.parse(plan.times.callAt), now };
+    expect(planCalendar(on, { id: 'one', ...at })).toContain('On to Mill Meadow');
   });
   it('lets no name begin a line or an event of its own, neither as text nor as a calendar', () => {
     const forged = 'Reef\r\nEND:VEVENT\nCall 000 555 0000 instead';

@@ -2,7 +2,7 @@ import { byClock } from '../units/clockWords';
 import { type Instant, clockAt, dateAt, dayInWords, minutesBetween } from '../units/time';
 import { duration } from '../units/words';
 import type { CheckIn, CheckInKind } from '../documents/checkIn';
-import type { FloatPlan } from './floatPlan';
+import type { FloatPlan, WayPoint } from './floatPlan';
 
 export type PlanState = 'left' | 'afloat' | 'late' | 'overdue' | 'home';
 /** How a plan stands at a moment. */
@@ -66,14 +66,21 @@ export function sayCall({ times, zone, rescue }: Pick<FloatPlan, 'times' | 'zone
   const channel = rescue.radio === '' ? '' : ` (${rescue.radio})`;
   return `Nothing heard by ${sayMomentInFull(Date.parse(times.callAt), zone)}: call ${serviceOf(rescue)}${channel}, and read this out.`;
 }
+/** The landing's name, where it is another than the launch; null: one comes back. */
+export function landingElsewhere(way: readonly WayPoint[]): string | null {
+  const named = (kind: WayPoint['kind']) => way.find((one) => one.kind === kind)?.name ?? null;
+  const landing = named('landing');
+  return landing === named('launch') ? null : landing;
+}
 /** The hours of a plan in their order, in words; home and the hour to call may have been said anew since. */
 export function sayHours(
-  { times, zone }: Pick<FloatPlan, 'times' | 'zone'>,
+  { times, zone, way }: Pick<FloatPlan, 'times' | 'zone' | 'way'>,
   since?: Pick<PlanStatus, 'homeAt' | 'callAt'>,
 ): { label: string; text: string }[] {
+  const onTo = landingElsewhere(way);
   const hours: [string, Instant | null][] = [
     ['Afloat', Date.parse(times.launchAt)],
-    ['Turn for home', times.turnAt === null ? null : Date.parse(times.turnAt)],
+    [onTo === null ? 'Turn for home' : `On to ${onTo}`, times.turnAt === null ? null : Date.parse(times.turnAt)],
     ['Home', since?.homeAt ?? Date.parse(times.homeAt)],
     ['Call', since?.callAt ?? Date.parse(times.callAt)],
   ];

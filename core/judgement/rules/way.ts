@@ -113,8 +113,8 @@ const turnTight = rule({
     return [{ level, basis: 'judgement', extent: TIGHT_MIN.note - inHandMin, facts }];
   },
   say: ({ turnAt, latestTurn, inHandMin }) => ({
-    title: inHandMin < 1 ? 'Nothing in hand at the turn' : `${duration(inHandMin)} in hand at the turn`,
-    text: `You mean to turn at ${turnAt}; the latest turn is ${latestTurn}. One tangle, or a little more wind, takes more than that.`,
+    title: inHandMin < 1 ? 'Nothing in hand' : `${duration(inHandMin)} in hand`,
+    text: `You mean to leave there at ${turnAt}; the latest start is ${latestTurn}. One tangle, or a little more wind, takes more than that.`,
   }),
   repairs: (_, context) => [...earlierTurn(context), ...otherHours(context)],
   otherwise: () => 'Turn earlier, or come home later.',
@@ -153,8 +153,8 @@ const homeLate = rule({
   },
   say: ({ turnAt, homeAt, deadline, latestTurn, afterAlarm }) => ({
     title: `In at ${homeAt}, not ${deadline}`,
-    text: `Turning at ${turnAt}, against that hour's wind and stream. ${
-      latestTurn === null ? 'No start from there is in by then.' : `The latest turn is ${latestTurn}.`
+    text: `Leaving there at ${turnAt}, against that hour's wind and stream. ${
+      latestTurn === null ? 'No start from there is in by then.' : `The latest start is ${latestTurn}.`
     }${afterAlarm ? ' Help would have been called by then.' : ''}`,
   }),
   repairs: (_, context) => [...earlierTurn(context), ...otherHours(context), ...otherPlaces(context)],

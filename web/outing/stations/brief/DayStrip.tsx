@@ -4,6 +4,7 @@ import { useId, useState } from 'react';
 import { type HandleName, withHandle } from '#core/editing/hours';
 import { dayOf } from '#core/environment/day';
 import { valueAt } from '#core/environment/tide';
+import { isOneWay } from '#core/documents/hours';
 import { hoursOf } from '#core/exposures/exposures';
 import { HOUR_MS, clockAt } from '#core/units/time';
 import { type TimeAxis, anchorOf, ticks, timeOf, useWidth, xOf } from '../../../ui/timeAxis';
@@ -58,11 +59,12 @@ export function DayStrip() {
     return at >= axis.from - HOUR_MS && at <= axis.to + HOUR_MS;
   });
   const turn = plan?.turnAt != null && brief.nights === 0 ? plan.turnAt : null;
+  const leaves = isOneWay(brief) ? 'Move on' : 'Turn';
   const handles: OneHandle[] = [
     { which: 'launch', name: 'Launch', at: span.from, filled: false },
     ...(turn === null
       ? []
-      : [{ which: 'turn' as const, name: brief.turnAt === null ? 'Turn by' : 'Turn', at: turn, filled: true }]),
+      : [{ which: 'turn' as const, name: `${leaves}${brief.turnAt === null ? ' by' : ''}`, at: turn, filled: true }]),
     { which: 'home', name: 'Home by', at: span.to, filled: false },
   ];
   const uprights = handles.map(({ at }) => x(at));

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { styled } from '@mui/material/styles';
+import { isOneWay } from '#core/documents/hours';
 import { dayOf } from '#core/environment/day';
 import { type PlannedLeg, whatIfs } from '#core/passage/plan';
 import { clockOf } from '#core/exposures/exposures';
@@ -40,10 +41,16 @@ export function TurnFor() {
   const clock = (at: number | null) => (at === null ? 'none' : byClock(say(at)));
   const what = whatIfs(plan, looked, dayOf(doc.conditions, water, plan.launchAt, plan.deadline));
   const written = doc.brief.turnAt;
+  // Down a river or along a shore to another landing nobody turns.
+  const onTo = isOneWay(doc.brief) ? (looked.landing?.name ?? null) : null;
   return (
-    <Box component="section" aria-label="Turn for home">
+    <Box component="section" aria-label={onTo === null ? 'Turn for home' : `On to ${onTo}`}>
       <Typography variant="body2" color="textSecondary">
-        <Term id="turnBy">{written === null ? 'Turn for home by' : 'You turn for home at'}</Term>
+        {onTo === null ? (
+          <Term id="turnBy">{written === null ? 'Turn for home by' : 'You turn for home at'}</Term>
+        ) : (
+          `${written === null ? 'Move on by' : 'You move on at'}, to ${onTo}`
+        )}
       </Typography>
       <Typography component="p" sx={{ fontFamily: serif, fontWeight: 600, fontSize: '3.6rem', lineHeight: 1.05 }}>
         {plan.turnAt === null ? dash : clock(plan.turnAt)}
@@ -66,7 +73,7 @@ export function TurnFor() {
           onClick={() => edit((outing) => ({ ...outing, brief: { ...outing.brief, turnAt: null } }))}
           sx={{ px: 0 }}
         >
-          Turn at the latest again
+          {onTo === null ? 'Turn at the latest again' : 'Move on at the latest again'}
         </Button>
       )}
     </Box>
