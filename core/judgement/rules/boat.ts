@@ -57,6 +57,8 @@ const craftFault = rule({
     title: `${what}: ${missing ? 'not there' : 'a fault'}`,
     text: `You found it on ${craft}'s walk-round. ${hullParts[part].bad} Mend it, look again, and answer again.`,
   }),
+  repairs: (_, context) => otherBoats(context),
+  otherwise: () => 'Nothing on a screen mends it: mended and answered again, another boat, or not today.',
 });
 
 /** Things that meet no need of this outing, the heaviest first, as many as take so much off, kg. */

@@ -40,7 +40,11 @@ const cannotHold = rule({
       why === 'no headway' ? 'wind and stream together stop you' : 'the set across the track is faster than you are'
     }${race ? ` in ${race}` : ''}. At your pace and power, an estimate.`,
   }),
-  repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+  repairs: ({ way }, context) => [
+    ...(way === 'home' ? earlierTurn(context) : []),
+    ...otherPlaces(context),
+    ...otherHours(context),
+  ],
 });
 
 const turnPassed = rule({

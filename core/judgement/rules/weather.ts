@@ -207,6 +207,7 @@ const surfOverLimit = rule({
     text: `Breakers, an estimate from swell and wind sea: ${sayOver(facts, 'm', facts)}${facts.unseen && !facts.own ? ' In the dark a step lower: the sets are not seen.' : ''} They are met twice, going out and, tired, coming in.`,
   }),
   repairs: (_, context) => [...otherLaunches(context), ...outOfTheDark(context), ...otherHours(context)],
+  otherwise: () => 'A launch out of the swell, or another day: the swell lasts through this one.',
 });
 
 const wavesOverLimit = rule({
@@ -226,6 +227,7 @@ const wavesOverLimit = rule({
     text: `Wind sea and swell together, an estimate: ${sayOver(facts, 'm', facts)}`,
   }),
   repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+  otherwise: () => 'A place in the lee, or another day.',
 });
 
 /** Whose hull carries one standing is another sum; in waves it is the feet that decide, and flat water is where one stands. */
@@ -260,6 +262,7 @@ const streamOverReach = rule({
   },
   say: (facts) => ({ title: `The stream passes ${facts.water} at ${facts.at}`, text: sayOver(facts, 'm/s', facts) }),
   repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
+  otherwise: () => 'Slack water, neaps, or a place out of the stream.',
 });
 
 /** Up to here a place is a little farther than one's own water, as a share of it. */
@@ -357,6 +360,7 @@ const fog = rule({
     text: `${busy ? 'Boats pass close. ' : ''}Nobody sees you, and you do not see the shore. A horn and a compass are no more than that.`,
   }),
   repairs: (_, context) => hoursClearOf(context, ({ visibilityM }) => (visibilityM ?? Infinity) < FOG_M.mind),
+  otherwise: () => 'Wait until it lifts, stay within sight of the shore, or another day.',
 });
 
 const darkness = rule({
