@@ -210,3 +210,32 @@ describe('a thing whose battery stays ashore', () => {
     );
   });
 });
+
+describe('what serves several', () => {
+  const night = outings.find(({ id }) => id === 'venn-overnight') as Outing;
+  const party = (people: number, stoves: number): Outing => {
+    const items = Array.from({ length: stoves }, (_, i) => `stove-${i}`);
+    const others = night.loadout.filter(({ itemId }) => !cooks.has(itemId));
+    return {
+      ...night,
+      company: [],
+      brief: { ...night.brief, party: people },
+      loadout: [
+        ...others,
+        ...items.map((itemId) => ({ itemId, quantity: 1, outsideContainer: false, carriedBy: null })),
+      ],
+    };
+  };
+  const cooks = new Set(references.items.filter(({ kind }) => kind === 'stove').map(({ id }) => id));
+  const withStoves = {
+    ...references,
+    items: [...references.items, ...Array.from({ length: 4 }, (_, i) => newItem(`stove-${i}`, 'stove'))],
+  };
+  const told = (outing: Outing) =>
+    assess(outing, withStoves, noAnswers, now).findings.find(({ key }) => key === 'shared-too-many:cook');
+  it('is told where more of it comes along than serves all, and how many would do', () => {
+    expect(told(party(4, 2))).toBeUndefined();
+    expect(told(party(4, 3))?.facts).toMatchObject({ many: 3, enough: 2 });
+    expect(told(party(1, 3)), 'alone nobody shares').toBeUndefined();
+  });
+});

@@ -1,11 +1,12 @@
 import { fittingPaddleM } from '../../boat/paddle';
 import { type KindId, kinds } from '../../catalog/gear/kinds';
 import type { Item } from '../../documents/item';
+import { catalogue } from '../../needs/catalogue';
 import { shareBox } from '../../needs/clash';
 import { idsAboard } from '../../documents/references';
 import { tackleAboard, tackleBudget, tackleKindIds } from '../../tackle/tackleBudget';
 import { amount, mass } from '../../units/amount';
-import { capital, count, howMany } from '../../units/words';
+import { capital, count, howMany, listed } from '../../units/words';
 import type { NeedId } from '../../vocabulary/needs';
 import { adding, removing, swapping } from '../candidates';
 import { rule } from '../rule';
@@ -222,6 +223,48 @@ const oneThingManyJobs = rule({
   repairs: (_, context) => adding(context, ['vhf-radio', 'satellite-messenger', 'beacon']),
 });
 
+/** Tents and stoves serve several: what more of them come along than the party needs is weight that somebody carries for nothing. */
+const sharedTooMany = rule({
+  code: 'shared-too-many',
+  notes: true,
+  reads: ['needs', 'day'],
+  station: 'kit',
+  measure: 'things',
+  find: ({ needs, day }) =>
+    day.party < 2
+      ? []
+      : needs
+          .filter(({ id, met }) => met && catalogue[id].shared === true && catalogue[id].amount === 'persons')
+          .flatMap(({ id: needId, means, want }) => {
+            const pieces = means
+              .flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one] : []))
+              .flatMap(({ name, quantity, amount: worth }) =>
+                Array.from({ length: quantity }, () => ({ name, worth: worth / quantity })),
+              )
+              .toSorted((a, b) => b.worth - a.worth);
+            // The largest first, as many as serve all.
+            let [served, enough] = [0, 0];
+            while (served < want && enough < pieces.length) served += pieces[enough++]?.worth ?? 0;
+            const names = [...new Set(pieces.map(({ name }) => name))];
+            const facts = { names, many: pieces.length, enough, party: day.party };
+            return pieces.length > enough
+              ? [
+                  {
+                    level: 'note' as const,
+                    basis: 'judgement' as const,
+                    extent: pieces.length - enough,
+                    subject: needId,
+                    facts,
+                  },
+                ]
+              : [];
+          }),
+  say: ({ names, many, enough, party: people }) => ({
+    title: `${listed(names)}: ${count(many)} among ${count(people)}`,
+    text: `${capital(count(enough))} would do for all. Agree who carries ${enough === 1 ? 'it' : 'them'}, and leave the rest ashore.`,
+  }),
+});
+
 export const kitRules = [
   automaticJacket,
   foamFavoured,
@@ -230,4 +273,5 @@ export const kitRules = [
   baitsReact,
   tackleOver,
   oneThingManyJobs,
+  sharedTooMany,
 ] as const;
