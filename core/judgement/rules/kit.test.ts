@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demo } from '../../demo/demo';
+import { kinds } from '../../catalog/gear/kinds';
 import { newItem } from '../../editing/newItem';
 import { withItem } from '../../editing/edit';
 import { applyRepair } from '../../editing/repair';
@@ -226,7 +227,7 @@ describe('what serves several', () => {
       ],
     };
   };
-  const cooks = new Set(references.items.filter(({ kind }) => kind === 'stove').map(({ id }) => id));
+  const cooks = new Set(references.items.filter(({ kind }) => kinds[kind].means.includes('cook')).map(({ id }) => id));
   const withStoves = {
     ...references,
     items: [...references.items, ...Array.from({ length: 4 }, (_, i) => newItem(`stove-${i}`, 'stove'))],
