@@ -151,13 +151,25 @@ export function removing(
 
 /** Lighter than this a thing is not felt, kg. */
 const FELT_KG = 0.3;
-/** Leaving ashore all that meets no need of this outing, and weighs something. */
-export function withoutUnneeded({ aboard, unneeded }: Pick<Context, 'aboard' | 'unneeded'>): Repair[] {
+/** Leaving ashore what meets no need of this outing, the heaviest first: as many as take so much off, kg; null: all that weigh something. One alone is offered by itself. */
+export function withoutUnneeded(
+  { aboard, unneeded }: Pick<Context, 'aboard' | 'unneeded'>,
+  kg: number | null = null,
+): Repair[] {
   const ids = new Set(unneeded);
-  const items = aboard
-    .filter(({ item, entry }) => ids.has(item.id) && item.massKg * entry.quantity >= FELT_KG)
-    .map(({ item }) => ({ itemId: item.id, name: item.name }));
-  return items.length > 1 ? [{ do: 'remove-items', items }] : [];
+  const things = aboard
+    .filter(({ item }) => ids.has(item.id))
+    .map(({ item: { id: itemId, name, massKg }, entry }) => ({ itemId, name, massKg: massKg * entry.quantity }))
+    .filter(({ massKg }) => massKg >= FELT_KG)
+    .toSorted((a, b) => b.massKg - a.massKg);
+  let gone = 0;
+  const off = things.filter(({ massKg }) => {
+    const goes = kg === null || gone < kg;
+    if (goes) gone += massKg;
+    return goes;
+  });
+  if (off.length < 2 || (kg !== null && gone < kg)) return [];
+  return [{ do: 'remove-items', items: off.map(({ itemId, name }) => ({ itemId, name })) }];
 }
 
 export function fewerFish({ brief: { keep } }: Pick<Context, 'brief'>): Repair[] {

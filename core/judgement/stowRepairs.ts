@@ -12,7 +12,7 @@ import { behindSeat } from '../stow/lading';
 import { type Placed, type StowPlan, eyesOf, leashesAboard, leashesOn, spotAt } from '../stow/plan';
 import { atZone, inside } from '../stow/at';
 import { spotIn } from '../stow/usual';
-import { listed } from '../units/words';
+import { listed, uncapital } from '../units/words';
 import { dryness } from '../vocabulary/boat';
 import type { BodyPart, Mode } from '../vocabulary/stow';
 import { isAboard, owned, theFirst } from './candidates';
@@ -427,8 +427,14 @@ function together(list: readonly Placed[], ways: readonly (readonly Repair[])[],
   const [only = []] = ways;
   if (ways.length === 1) return [...only];
   const firsts = ways.map(([first]) => first);
-  const puts = firsts.flatMap((repair) => (repair?.do === 'stow' ? repair.puts : []));
-  return puts.length === list.length ? [{ do: 'stow', puts, words: `Put ${namesOf(list)} ${where}` }] : [];
+  const each = firsts.flatMap((repair) => (repair?.do === 'stow' ? [repair] : []));
+  const puts = each.flatMap((repair) => repair.puts);
+  if (puts.length !== list.length) return [];
+  // Two are said with their places; more would not be read.
+  const [first, second, ...more] = each.map(({ words }) => words);
+  const words =
+    first && second && more.length === 0 ? `${first}, and ${uncapital(second)}` : `Put ${namesOf(list)} ${where}`;
+  return [{ do: 'stow', puts, words }];
 }
 
 /** Covered, by what its kind is covered with. */

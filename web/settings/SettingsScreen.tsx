@@ -42,7 +42,10 @@ export function SettingsScreen() {
   const { data, error } = useKept();
   const { name, choose } = useThemeChoice();
   return (
-    <Page title="Settings" lead="You, your limits, the light you read in, and where all of it is kept.">
+    <Page
+      title="Settings"
+      lead={`You, your limits, the light you read in, and where all of it is kept. Version ${VERSION}.`}
+    >
       <Typography variant="h2" id="theme-heading" sx={{ mb: 1 }}>
         Light
       </Typography>
@@ -69,9 +72,6 @@ export function SettingsScreen() {
           <Backups />
         </Box>
       )}
-      <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 5 }}>
-        Unhurried Tally, version {VERSION}
-      </Typography>
     </Page>
   );
 }

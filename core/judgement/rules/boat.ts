@@ -1,5 +1,3 @@
-import type { Context } from '../context';
-import type { Repair } from '../../editing/repair';
 import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, STERN_MIND, STERN_STOP, carriedKg, fittedKg } from '../../boat/load';
 import { seatOf } from '../../boat/build';
 import { behindSeat } from '../../stow/lading';
@@ -7,7 +5,7 @@ import { kinds } from '../../catalog/gear/kinds';
 import { amount, mass } from '../../units/amount';
 import { figure } from '../../units/words';
 import { hullLooks, hullParts, hullStep } from '../../walkround/hullParts';
-import { otherBoats, fewerFish, removing } from '../candidates';
+import { fewerFish, otherBoats, removing, withoutUnneeded } from '../candidates';
 import { rule } from '../rule';
 import { forward } from '../stowRepairs';
 import { type FindingLevel } from '../../vocabulary/levels';
@@ -61,23 +59,6 @@ const craftFault = rule({
   otherwise: () => 'Nothing on a screen mends it: mended and answered again, another boat, or not today.',
 });
 
-/** Things that meet no need of this outing, the heaviest first, as many as take so much off, kg. */
-function ofNoUse({ aboard, unneeded }: Pick<Context, 'aboard' | 'unneeded'>, kg: number): Repair[] {
-  const things = aboard
-    .filter(({ item }) => unneeded.includes(item.id))
-    .map(({ item, entry }) => ({ itemId: item.id, name: item.name, massKg: item.massKg * entry.quantity }))
-    .toSorted((a, b) => b.massKg - a.massKg);
-  let gone = 0;
-  const off = things.filter((one) => {
-    const goes = gone < kg;
-    if (goes) gone += one.massKg;
-    return goes;
-  });
-  return gone < kg || off.length < 2
-    ? []
-    : [{ do: 'remove-items', items: off.map(({ itemId, name }) => ({ itemId, name })) }];
-}
-
 const overload = rule({
   code: 'overload',
   reads: ['looked', 'day'],
@@ -104,7 +85,7 @@ const overload = rule({
       (kind) => kinds[kind].means.length === 0,
       (kg) => massKg - kg <= ratedKg * LOAD_MIND,
     ),
-    ...ofNoUse(context, massKg - ratedKg * LOAD_MIND),
+    ...withoutUnneeded(context, massKg - ratedKg * LOAD_MIND),
     ...fewerFish(context),
   ],
   otherwise: () => 'Leave the heaviest ashore, keep fewer fish, or take a boat that carries more.',
