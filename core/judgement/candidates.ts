@@ -35,8 +35,8 @@ export function otherHours({ brief: { launchAt, homeAt } }: Pick<Context, 'brief
 /** Hours that are looked at before the launch and after coming in, h. */
 const LOOKED_H = 3;
 /**
- * Hours afloat that leave out those at which something is the matter: in before them, out and in earlier, or out after them, the least change first.
- * @param isBad of an hour of the forecast @param guardMin so long before and after such an hour one is not afloat either
+ * Hours afloat without bad hours of the forecast: home before them, all of it earlier, or launching after them; the smallest change first.
+ * @param guardMin margin kept before and after a bad hour, minutes
  */
 export function hoursClearOf(
   context: Pick<Context, 'brief' | 'conditions' | 'day'>,
@@ -53,7 +53,7 @@ export function hoursClearOf(
     .map(({ at }) => at)
     .toSorted((a, b) => a - b);
   const guard = guardMin * MINUTE_MS;
-  // Between one such hour and the next; each is so from when it is written until the hour after it.
+  // The free spans lie between bad hours; a bad hour lasts from its own time until an hour later.
   const starts = [from, ...bad.map((at) => at + HOUR_MS + guard)];
   const ends = [...bad.map((at) => at - guard - MINUTE_MS), to];
   const [launch, home] = [day.launchAt, day.homeAt];
@@ -103,7 +103,7 @@ export function outOfTheDark({ brief: { launchAt, homeAt }, exposures: { darkSpa
     .map((hours) => ({ do: 'set-hours', ...hours }));
 }
 
-/** So long before the latest turn nothing is said of it, min. */
+/** A turn at least so long before the latest one is not remarked on, min. */
 export const IN_HAND_MIN = 30;
 /** Turning with time in hand, else at the latest. */
 export function earlierTurn({ exposures: { plan }, places: { water } }: Context): Repair[] {
@@ -273,8 +273,8 @@ function made({ kind }: Item, needId: NeedId): number {
   return kinds[kind].means[0] === needId ? 0 : 1;
 }
 
-/** Owned and sound things that meet a need only in part, and are told less loudly than nothing: a wetsuit that is too thin, a jacket that holds up less. The best first. */
-export function partlyServing(needId: NeedId, context: Context): Item[] {
+/** Owned, sound things that meet a need only in part, where that is better than nothing: a wetsuit that is too thin, a jacket of less buoyancy. The best first. */
+export function partialMeans(needId: NeedId, context: Context): Item[] {
   const need = catalogue[needId];
   if (!need.partly || isBySort(need) || need.amount) return [];
   const spare = asSpare(context);

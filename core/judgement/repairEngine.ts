@@ -37,10 +37,10 @@ export interface Judged {
 }
 
 export function judge(context: Context): Judged {
-  const byTold = new Map<object, Found>();
-  for (const rule of rules) for (const told of rule.find(context)) byTold.set(told, foundFrom(rule, told));
-  const all = [...byTold.values()];
-  return { context, all, byKey: new Map(all.map((one) => [one.key, one])), byFinding: byTold };
+  const byFinding = new Map<object, Found>();
+  for (const rule of rules) for (const told of rule.find(context)) byFinding.set(told, foundFrom(rule, told));
+  const all = [...byFinding.values()];
+  return { context, all, byKey: new Map(all.map((one) => [one.key, one])), byFinding };
 }
 
 /** Stops and Minds of outings that differ a little from one: rules whose inputs do not differ are not run again. */
@@ -114,16 +114,18 @@ function lowered(one: Found, next: Context): boolean {
 
 /** One repair may settle several findings: its result is cached by the outing, and by the context it was judged in. */
 const contextsTried = rememberFor((_: Context) => new Map<string, Context>());
-const outingsTried = rememberFor((_: Outing) => new Map<string, Outing>());
+const outingsTried = rememberFor((_: Outing) => ({ now: 0, byRepair: new Map<string, Outing>() }));
 function repaired(context: Context, repair: Repair): Context {
   const { outing, references, answers, now } = context;
   const key = JSON.stringify(repair);
   const contexts = contextsTried(context);
   const known = contexts.get(key);
   if (known) return known;
-  const outings = outingsTried(outing);
-  const after = outings.get(key) ?? applyRepair(outing, repair, now);
-  outings.set(key, after);
+  const tried = outingsTried(outing);
+  // A repair may write the hour it was carried out.
+  if (tried.now !== now) Object.assign(tried, { now, byRepair: new Map() });
+  const after = tried.byRepair.get(key) ?? applyRepair(outing, repair, now);
+  tried.byRepair.set(key, after);
   const next = contextOf(after, references, answers, now, context);
   contexts.set(key, next);
   return next;
@@ -139,7 +141,7 @@ interface Keeper {
 }
 /** Rules that can block a repair. */
 const keepers: readonly Keeper[] = rules
-  .filter(({ neverBlocksRepairs: later, notes }) => !later && !notes)
+  .filter(({ neverBlocksRepairs, notes }) => !neverBlocksRepairs && !notes)
   .map((rule) => {
     const given = givenFor(rule.reads);
     return { rule, given: bitsOf((name) => given.has(name)) };
@@ -158,7 +160,7 @@ function settles(one: Found, next: Context, judged: Judged, how: { lowered?: boo
 function keptBackBy(
   one: Found,
   next: Context,
-  { context, byKey, byFinding: byTold }: Judged,
+  { context, byKey, byFinding }: Judged,
   { lowered = false, adds = false, whichever = false } = {},
 ): AnyRule | null {
   const own = ruleOf(one.facts.code);
@@ -166,7 +168,7 @@ function keptBackBy(
   const worse = (rule: AnyRule) =>
     rule.find(next).some((told) => {
       const { level, extent, subject } = told;
-      const same = byTold.get(told);
+      const same = byFinding.get(told);
       if (same === one) return true;
       // A Note is settled when it is gone, a Stop or a Mind when no more than a Note is left of it.
       if (level === 'note') return rule === own && one.level === 'note' && keyOf(rule, subject) === one.key;
@@ -227,7 +229,7 @@ function addingItems(
     if (by === null) return repair;
     const withRoom = by === ruleOf(one.facts.code) ? null : stowedToo(repair, by, next, one, judged);
     if (withRoom) return withRoom;
-    sideEffect = comingWith(by, next, judged) ?? sideEffect;
+    sideEffect = sideEffectOf(by, next, judged) ?? sideEffect;
     open = rulesThatAsk.flatMap((rule) =>
       foundBy(rule, next).flatMap((now) => {
         const asks = now.level === 'note' || (byKey.has(now.key) && now.key !== one.key) ? null : rule.asks(now.facts);
@@ -239,7 +241,7 @@ function addingItems(
 }
 
 /** A finding of a rule that a change would cause or make worse. */
-function comingWith(by: AnyRule, next: Context, { byKey }: Judged): SideEffect | null {
+function sideEffectOf(by: AnyRule, next: Context, { byKey }: Judged): SideEffect | null {
   const worse = foundBy(by, next).find(({ key, level, extent }) => {
     const was = byKey.get(key);
     return level !== 'note' && (!was || was.level === 'note' || extent > was.extent + by.slack);

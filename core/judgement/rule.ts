@@ -100,8 +100,8 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
   slack = NEXT_TO_NOTHING,
   far,
   boatPart,
-  aboutPlacement: placing,
-  neverBlocksRepairs: later,
+  aboutPlacement,
+  neverBlocksRepairs,
   notes,
   ...record
 }: RuleRecord<Code, Facts, Reads>): Rule<Code, Facts> {
@@ -110,8 +110,8 @@ export function rule<const Code extends string, Facts, const Reads extends Reada
     find: remembering(record.reads, USUALLY_KEPT, record.find),
     far: far ?? null,
     boatPart: boatPart ?? null,
-    aboutPlacement: placing ?? false,
-    neverBlocksRepairs: later ?? false,
+    aboutPlacement: aboutPlacement ?? false,
+    neverBlocksRepairs: neverBlocksRepairs ?? false,
     notes: notes ?? false,
     slack,
     sheetFor: (facts) => (typeof sheet === 'function' ? sheet(facts) : (sheet ?? null)),

@@ -1,5 +1,5 @@
 import { type Context, asSpare, contextOf } from '../judgement/context';
-import { partlyServing } from '../judgement/candidates';
+import { partialMeans } from '../judgement/candidates';
 import { judge, repairsFor } from '../judgement/repairEngine';
 import { rules } from '../judgement/allRules';
 import { kindIds, kinds } from '../catalog/gear/kinds';
@@ -111,7 +111,7 @@ export const ofTheWhole: ReadonlySet<string> = new Set([
   'unsteady',
   'standing-unsteady',
   // Where a thing lies is settled once it is aboard.
-  ...rules.filter(({ aboutPlacement: placing }) => placing).map(({ code }) => code),
+  ...rules.filter(({ aboutPlacement }) => aboutPlacement).map(({ code }) => code),
 ]);
 /** Stops and Minds of an outing beside the needs that are open, by key. */
 function troubles(outing: Outing, references: References, answers: Answers, now: Instant): ReadonlySet<string> {
@@ -169,12 +169,12 @@ function lightest(
       bound += settled.bound;
     }
   }
-  next = withPartly(next, references, owned, answers, now, serves);
+  next = withPartialMeans(next, references, owned, answers, now, serves);
   return { taken: next, proposal: summary(outing, next, references, answers, now, serves, cost, bound) };
 }
 
-/** What nothing owned meets whole is met in part, where that is told less loudly than nothing. */
-function withPartly(
+/** Adds things that meet a need in part, where nothing owned meets it whole and a part lowers its level. */
+function withPartialMeans(
   outing: Outing,
   references: References,
   owned: readonly Item[],
@@ -186,7 +186,7 @@ function withPartly(
   const allowed = new Set(owned.map(({ id }) => id));
   return context.needs.reduce((next, need) => {
     if (need.met || need.findingLevel === null) return next;
-    for (const item of partlyServing(need.id, context)) {
+    for (const item of partialMeans(need.id, context)) {
       if (!allowed.has(item.id)) continue;
       const tried = withItem(next, item.id, 1);
       const told =

@@ -39,7 +39,7 @@ export function ImportBundle({ chosen, onClose }: { chosen: ChosenBundle; onClos
   );
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState('');
-  const { importBundle: bringIn, takeBack } = useImportBundle();
+  const { importBundle, takeBack } = useImportBundle();
   const say = useToast();
   const take = look.documents.filter((one) => isTakeable(one) && ticked.has(choiceOf(one)));
   const same = look.documents.filter(({ is }) => is === 'same').length;
@@ -67,7 +67,7 @@ export function ImportBundle({ chosen, onClose }: { chosen: ChosenBundle; onClos
     setTrouble('');
     const key = crypto.randomUUID();
     try {
-      const { written } = await bringIn(
+      const { written } = await importBundle(
         file,
         key,
         take.map((one) => ({ choice: choiceOf(one), here: one.here })),

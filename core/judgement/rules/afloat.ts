@@ -32,7 +32,7 @@ type Reads = Pick<Context, 'afloat' | 'otherwiseAfloat'>;
 interface Lain {
   craft: Craft;
   now: Standing;
-  /** Of a hull that its drawing may stand for, worked out where it decides; null: it is known better. */
+  /** A hull of the range that its drawing stands for, computed when asked; null: the hull was measured. */
   asDrawn: (which: keyof DrawnRange) => Standing | null;
   stance: Stance;
   /** In which mode, and whether before the catch; null: as one fishes, with the catch aboard. */
@@ -66,7 +66,7 @@ function worstOf(list: readonly Lain[], badness: (one: Lain) => number, felt: nu
     null,
   );
 }
-/** Told of a hull that is only drawn: as a Stop where the steadiest that it may be is told as one, as a Mind where half-way to it is. */
+/** Of a hull that is only drawn: a Stop only if the steadiest hull of its range fails too, a Mind only if the middle one does. */
 function levelOfDrawnHull({ now, asDrawn }: Lain, levelOf: (now: Standing) => FindingLevel): FindingLevel {
   const level = levelOf(now);
   const isSo = (which: keyof DrawnRange, at: FindingLevel) => {
@@ -226,7 +226,7 @@ interface JudgedWay extends Lain {
   /** Steadier hulls of that drawing bear more: which of them it is nobody has measured. */
   unsettled: boolean;
 }
-/** What each way asks of the boat, and what that is: of a hull that is only drawn the steadiest it may be has to fail for a Stop, and the middle of them for a Mind. */
+/** How steady the boat is in each way it is laden, and at which level that is told. */
 function withSteadiness(list: readonly Lain[], context: Pick<Context, 'day' | 'angler'>): JudgedWay[] {
   const { angler } = context;
   if (!angler) return [];
@@ -265,7 +265,7 @@ function mayCapsize(context: Reads & Pick<Context, 'day' | 'angler'>): boolean {
   const level = leastSteady(withSteadiness(waysAfloat(context), context))?.level ?? null;
   return level !== null && level !== 'note';
 }
-/** One hull, one finding: what is as bad seated is told of that. */
+/** One hull, one finding: standing is told only where it is worse than seated. */
 function isWorseStanding(
   context: Reads & Pick<Context, 'outward' | 'day' | 'angler'>,
   seated: JudgedWay | null,

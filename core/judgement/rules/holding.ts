@@ -54,13 +54,13 @@ const anchorShut = rule({
   find: ({ anchorage }) => {
     if (!anchorage) return [];
     const { item, hours } = anchorage;
-    const isSo = (why: ShutKind) => (leave: Leave) =>
+    const isFor = (why: ShutKind) => (leave: Leave) =>
       why === 'care' ? leave.may === 'with care' : leave.may === 'no' && leave.why === why;
     // In a stream that asks for care an anchor is minded, however it is fitted.
     const stopped = hours.some(({ leave }) => leave.may === 'no');
     const kinds: readonly ShutKind[] = stopped ? shutKinds : ['care'];
     return kinds.flatMap((why) => {
-      const shut = hours.filter(({ leave }) => isSo(why)(leave));
+      const shut = hours.filter(({ leave }) => isFor(why)(leave));
       const [first] = shut;
       if (!first) return [];
       const peak = shut.reduce((a, b) => (b.hour.streamMps > a.hour.streamMps ? b : a)).hour;
@@ -68,7 +68,7 @@ const anchorShut = rule({
       const facts = {
         anchor: item.name,
         why,
-        spans: leaveSpans(hours, isSo(why)),
+        spans: leaveSpans(hours, isFor(why)),
         streamMps: peak.streamMps,
         openAt: open?.hour.clock ?? null,
       };

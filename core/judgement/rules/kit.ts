@@ -2,6 +2,7 @@ import { fittingPaddleM } from '../../boat/paddle';
 import { type KindId, kinds } from '../../catalog/gear/kinds';
 import type { Item } from '../../documents/item';
 import { catalogue } from '../../needs/catalogue';
+import type { JudgedNeed } from '../../needs/match';
 import { shareBox } from '../../needs/clash';
 import { idsAboard } from '../../documents/references';
 import { tackleAboard, tackleBudget, tackleKindIds } from '../../tackle/tackleBudget';
@@ -223,7 +224,7 @@ const oneThingManyJobs = rule({
   repairs: (_, context) => adding(context, ['vhf-radio', 'satellite-messenger', 'beacon']),
 });
 
-/** Tents and stoves serve several: what more of them come along than the party needs is weight that somebody carries for nothing. */
+/** Tents and stoves serve several people: more of them than the party needs are carried for nothing. */
 const sharedTooMany = rule({
   code: 'shared-too-many',
   notes: true,
@@ -235,25 +236,16 @@ const sharedTooMany = rule({
       ? []
       : needs
           .filter(({ id, met }) => met && catalogue[id].shared === true && catalogue[id].amount === 'persons')
-          .flatMap(({ id: needId, means, want }) => {
-            const pieces = means
-              .flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one] : []))
-              .flatMap(({ name, quantity, amount: worth }) =>
-                Array.from({ length: quantity }, () => ({ name, worth: worth / quantity })),
-              )
-              .toSorted((a, b) => b.worth - a.worth);
-            // The largest first, as many as serve all.
-            let [served, enough] = [0, 0];
-            while (served < want && enough < pieces.length) served += pieces[enough++]?.worth ?? 0;
-            const names = [...new Set(pieces.map(({ name }) => name))];
-            const facts = { names, many: pieces.length, enough, party: day.party };
-            return pieces.length > enough
+          .flatMap((need) => {
+            const { names, many, enough } = surplusOf(need);
+            const facts = { names, many, enough, party: day.party };
+            return many > enough
               ? [
                   {
                     level: 'note' as const,
                     basis: 'judgement' as const,
-                    extent: pieces.length - enough,
-                    subject: needId,
+                    extent: many - enough,
+                    subject: need.id,
                     facts,
                   },
                 ]
@@ -264,6 +256,19 @@ const sharedTooMany = rule({
     text: `${capital(count(enough))} would do for all. Agree who carries ${enough === 1 ? 'it' : 'them'}, and leave the rest ashore.`,
   }),
 });
+
+/** The pieces that meet a need counted by persons, and how many of them serve all, the largest first. */
+function surplusOf({ means, want }: JudgedNeed): { names: string[]; many: number; enough: number } {
+  const pieces = means
+    .flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one] : []))
+    .flatMap(({ name, quantity, amount: persons }) =>
+      Array.from({ length: quantity }, () => ({ name, persons: persons / quantity })),
+    )
+    .toSorted((a, b) => b.persons - a.persons);
+  let [served, enough] = [0, 0];
+  while (served < want && enough < pieces.length) served += pieces[enough++]?.persons ?? 0;
+  return { names: [...new Set(pieces.map(({ name }) => name))], many: pieces.length, enough };
+}
 
 export const kitRules = [
   automaticJacket,

@@ -29,7 +29,7 @@ import {
   filledFor,
   outOfTheDark,
   owned,
-  partlyServing,
+  partialMeans,
   removing,
   rodsAshore,
   serviceable,
@@ -86,7 +86,7 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
           .map(({ item }) => swap(off, item))
       : [];
   });
-  list.push(...partlyServing(needId, context).map((item): Repair => ({ do: 'add-items', items: [theFirst(item)] })));
+  list.push(...partialMeans(needId, context).map((item): Repair => ({ do: 'add-items', items: [theFirst(item)] })));
   if (needId === 'float-plan') {
     const { contact } = context.angler ?? {};
     if (contact && contact.name !== '') list.push({ do: 'set-contact', ...contact });
