@@ -40,3 +40,9 @@ export function immersion(waterC: number): Immersion {
 export const WETSUIT_BELOW_C = 18;
 /** Water under which a drysuit or its equal is asked for, °C. */
 export const DRYSUIT_BELOW_C = 12;
+
+/** Water under which the first breaths are a gasp and hands soon stop serving, °C. */
+export const COLD_SHOCK_BELOW_C = 15;
+/** In such water, minutes: until the breath is one's own again, and as long as hands and arms serve. As widely taught; people differ. */
+export const GASPING_MIN: readonly [number, number] = [1, 3];
+export const HANDS_SERVE_MIN = 10;

@@ -7,7 +7,8 @@ import { type ProcedureFacts, allProcedures, proceduresFor, sayWhen } from './pr
 import { shippedProcedures } from './shippedProcedures';
 
 const calm: ProcedureFacts = {
-  exposures: { breakerM: null, rapids: 0, darkMinutes: 0, solo: false },
+  exposures: { breakerM: null, rapids: 0, darkMinutes: 0, solo: false, waterC: 22, party: 1 },
+  craft: null,
   setting: 'still',
   aboard: new Set(),
 };
@@ -63,6 +64,44 @@ describe('which are gone through with an outing', () => {
       .map((each) => one({ id: each.replaceAll(' ', '-'), occasions: [each] }));
     expect(proceduresFor(list, calm)).toEqual([]);
     expect(proceduresFor(list, { ...calm, ...facts }).map(({ occasions }) => occasions)).toEqual([[occasion]]);
+  });
+  it('reads as things are there: only with what is aboard, in that water, in that boat', () => {
+    const steps = (id: string, facts: Partial<ProcedureFacts>) =>
+      (proceduresFor(allProcedures([]), { ...calm, ...facts }).find((each) => each.id === id) as Procedure).steps.join(
+        ' ',
+      );
+    const pedals = {
+      name: 'Dipper',
+      colour: 'red',
+      deck: 'sit-on-top',
+      drive: 'pedal',
+      hatches: 0,
+      seat: null,
+    } as const;
+    const warm = steps('capsize', { aboard: new Set(['paddle', 'whistle']) });
+    expect(warm).toMatch(
+      /Hold on to the boat .* the paddle with the other hand.*Count: yourself, paddle and whistle\./u,
+    );
+    expect(warm).not.toMatch(/gasping|Hands|fins|radio/u);
+    const cold = steps('capsize', {
+      exposures: { ...calm.exposures, waterC: 9 },
+      craft: pedals,
+      aboard: new Set(['vhf-radio', 'stirrup']),
+    });
+    expect(cold).toMatch(/water at 9 °C the gasping.*Hands serve for some 10 min\b.*clear of the fins/u);
+    expect(cold).toMatch(/a foot in the step.*Count: yourself and radio\./u);
+    expect(cold).not.toMatch(/the paddle with|whistle/u);
+    expect(steps('pump-out', { aboard: new Set(['bailer']), craft: pedals })).toMatch(/^(?!.*(hatch|tape)).*Bail and/u);
+    expect(steps('pump-out', { aboard: new Set(['pump', 'putty']) })).toMatch(/Plug or tape it\..*hatch.*Pump and/u);
+    expect(steps('anchor-left', { aboard: new Set(['grapnel-anchor']) })).not.toMatch(/Open the release/u);
+    expect(steps('anchor-left', { aboard: new Set(['anchor']) })).toMatch(/Open the release/u);
+    expect(steps('radio-call', { aboard: new Set(['vhf-radio']), craft: pedals })).toContain(
+      'This is Dipper, Dipper, Dipper, red, open kayak.',
+    );
+  });
+  it('written by the angler stands as written', () => {
+    const mine = one({ inPlaceOf: 'capsize', occasions: ['always'], steps: ['Breathe.'] });
+    expect(proceduresFor(allProcedures([mine]), calm)[0]?.steps).toEqual(['Breathe.']);
   });
   it('one for nothing is looked up only', () => {
     expect(proceduresFor([one({})], { ...calm, aboard: new Set(['anchor']) })).toEqual([]);

@@ -3,7 +3,7 @@ import type { KindId } from '../catalog/gear/kinds';
 import type { Water } from '../documents/water';
 import type { Exposures } from '../exposures/exposures';
 import { listed } from '../units/words';
-import { shippedProcedures } from './shippedProcedures';
+import { type ProcedureHere, shippedProcedures, shippedSteps } from './shippedProcedures';
 
 /** Those that ship, but where the angler's or the club's stand in their place, and all that are kept. */
 export function allProcedures(kept: readonly Procedure[]): Procedure[] {
@@ -20,19 +20,22 @@ export function isShipped(id: string | null): boolean {
 }
 
 /** What of an outing decides which procedures are gone through with it. */
-export interface ProcedureFacts {
-  exposures: Pick<Exposures, 'breakerM' | 'rapids' | 'darkMinutes' | 'solo'>;
+export interface ProcedureFacts extends ProcedureHere {
+  exposures: ProcedureHere['exposures'] & Pick<Exposures, 'breakerM' | 'rapids' | 'darkMinutes' | 'solo'>;
   setting: Water['setting'] | null;
-  /** Kinds of what rides along. */
-  aboard: ReadonlySet<KindId>;
 }
 
-/** The procedures that an outing should be gone through with, in their order. */
+/**
+ * The procedures that an outing should be gone through with, in their order. Those that ship name only what is so there; what the angler or
+ * the club wrote stands as written.
+ */
 export function proceduresFor(procedures: readonly Procedure[], facts: ProcedureFacts): Procedure[] {
-  return procedures.filter(
-    ({ occasions, kinds }) =>
-      occasions.some((occasion) => holds[occasion](facts)) || kinds.some((kind) => facts.aboard.has(kind)),
-  );
+  return procedures
+    .filter(
+      ({ occasions, kinds }) =>
+        occasions.some((occasion) => holds[occasion](facts)) || kinds.some((kind) => facts.aboard.has(kind)),
+    )
+    .map((one) => ({ ...one, steps: shippedSteps(one.id, facts) ?? one.steps }));
 }
 
 const holds: Record<ProcedureOccasion, (facts: ProcedureFacts) => boolean> = {

@@ -45,15 +45,16 @@ export function Procedures() {
 export function useProcedures(): Procedure[] {
   const { assessment, looked } = useOutingWorkspace();
   const kept = useKept().data?.procedures;
-  const { aboard, water } = looked;
+  const { aboard, craft, water } = looked;
   const { exposures } = assessment;
   return useMemo(
     () =>
       proceduresFor(allProcedures((kept ?? []).map(({ doc }) => doc)), {
         exposures,
+        craft,
         setting: water?.setting ?? null,
         aboard: new Set(aboard.filter(ridesAlong).map(({ item }) => item.kind)),
       }),
-    [kept, exposures, water, aboard],
+    [kept, exposures, craft, water, aboard],
   );
 }

@@ -1,4 +1,10 @@
-import { DRYSUIT_BELOW_C, WETSUIT_BELOW_C } from '#core/environment/immersion';
+import {
+  COLD_SHOCK_BELOW_C,
+  DRYSUIT_BELOW_C,
+  GASPING_MIN,
+  HANDS_SERVE_MIN,
+  WETSUIT_BELOW_C,
+} from '#core/environment/immersion';
 import { amount, distance, amountOnly } from '#core/units/amount';
 import { duration } from '#core/units/words';
 import { Answer, Nothing, Sheet, Sum } from './parts';
@@ -19,6 +25,15 @@ export function ColdSheet() {
         : 'nothing but what keeps sun and wind off';
   return (
     <Sheet title="Cold and heat" facts={`water ${amount(e.waterC, '°C')}, class ${e.immersion.class}`}>
+      {e.waterC < COLD_SHOCK_BELOW_C && (
+        <>
+          <Sum
+            name="the gasping, in which one holds on and breathes"
+            result={`${GASPING_MIN[0]} to ${duration(GASPING_MIN[1])}`}
+          />
+          <Sum name="hands and arms serve, as widely taught" result={`some ${duration(HANDS_SERVE_MIN)}`} />
+        </>
+      )}
       <Sum
         name="to exhaustion, published range"
         result={`${duration(exhaustionMin[0])} to ${duration(exhaustionMin[1])}`}
