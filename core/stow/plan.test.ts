@@ -16,7 +16,7 @@ import { exactLading } from './lading';
 import { layoutOf } from './layout';
 import { changesBetween, namesFor, sayLies, sayMoves, saySpot } from './say';
 import { leashesOn, planOf } from './plan';
-import { fateOf, lostIn } from './roll';
+import { fateOf, lostIn, lostWithFish } from './roll';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
@@ -152,6 +152,12 @@ describe('what holds a thing in a capsize', () => {
     const floating = plan([{ ...pliers, qualities: ['floats'] }], stowed(['pliers', at]));
     expect(lostIn(floating).length).toBe(fate === 'sinks' ? 1 : 0);
     if (fate === 'sinks' && floating.things[0]) expect(fateOf(floating.things[0])).toBe('floats away');
+  });
+  it('the fish kept go with the cold store that goes, and only with that', () => {
+    const bag = item('bag', 'ice-bag');
+    const laid = (held: Spot['held']) => plan([bag, item('pliers', 'long-pliers')], stowed(['bag', spot('zone', 'floor', { held })]));
+    expect(lostWithFish(laid('loose')).map(({ one }) => one.item.id)).toEqual(['bag']);
+    expect(lostWithFish(laid('lashed'))).toEqual([]);
   });
   it('leashes go to the nearest pad-eye with room, the written ones first, none to more than it takes by itself', () => {
     const many = Array.from({ length: 20 }, (_, i) => item(`t${i}`, 'long-pliers'));

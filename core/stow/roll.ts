@@ -1,3 +1,4 @@
+import { kinds } from '../catalog/gear/kinds';
 import type { NeedId } from '../vocabulary/needs';
 import type { Placed, StowPlan } from './plan';
 
@@ -31,4 +32,8 @@ export function isLost(placed: Placed): boolean {
 /** What goes with a capsize, heaviest first. */
 export function lostIn({ things }: StowPlan): readonly Placed[] {
   return things.filter(isLost).toSorted((a, b) => b.one.item.massKg - a.one.item.massKg);
+}
+/** The cold stores that are lost in a capsize: the fish kept go with them. */
+export function lostWithFish(plan: StowPlan): readonly Placed[] {
+  return lostIn(plan).filter(({ one: { item } }) => kinds[item.kind].means.includes('cold-store'));
 }

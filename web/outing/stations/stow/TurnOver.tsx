@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { sayFinding } from '#core/judgement/allRules';
 import { catalogue } from '#core/needs/catalogue';
-import { type Fate, afterRoll, fateOf } from '#core/stow/roll';
+import { type Fate, afterRoll, fateOf, lostWithFish } from '#core/stow/roll';
 import { isPlain, sayLies } from '#core/stow/say';
 import { mass } from '#core/units/amount';
 import { capital, count, listed, plural } from '#core/units/words';
@@ -35,6 +35,8 @@ export function TurnOver({ onClose }: { onClose: () => void }) {
   const lostKg = things
     .filter((placed) => fateOf(placed) === 'sinks' || fateOf(placed) === 'floats away')
     .reduce((sum, { one: { item, entry } }) => sum + item.massKg * entry.quantity, 0);
+  const { keepKg } = assessment.exposures;
+  const withFish = keepKg > 0 ? lostWithFish(plan).map(({ one }) => one.item.name) : [];
   return (
     <Box
       component="section"
@@ -52,6 +54,7 @@ export function TurnOver({ onClose }: { onClose: () => void }) {
       <Typography>
         {lostKg === 0 ? 'Nothing is lost.' : `${mass(lostKg)} of gear is gone.`}{' '}
         {losses.map(({ facts }) => sayFinding(facts).text).join(' ')}
+        {withFish.length > 0 && ` With ${listed(withFish)} the fish kept are gone, about ${mass(keepKg)}.`}
         {still.length > 0 && ` What is left still meets: ${listed(still)}.`}
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'repeat(4, minmax(0, 1fr))' }, gap: 2, mt: 1 }}>
