@@ -9,7 +9,7 @@ import type { Outing } from '../documents/outing';
 import { lookUp } from '../documents/references';
 import { clockAt, shiftClock, minutesOf } from '../units/time';
 import { noAnswers } from '../walkround/answers';
-import { planOf, whatIfs } from './plan';
+import { marksOn, planOf, whatIfs } from './plan';
 import { routeOf } from './route';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
@@ -198,5 +198,40 @@ describe('hours', () => {
   });
   it('of the demo are real: the launch is before sunrise', () => {
     expect(clockAt(plan(ready)?.launchAt ?? 0, 'UTC-1')).toBe(ready.brief.launchAt);
+  });
+});
+
+describe('a way on to another landing', () => {
+  const float = outings.find(({ id }) => id === 'venn-overnight') as Outing;
+  const looked = lookUp(float, references);
+  const floated = plan(float) as NonNullable<ReturnType<typeof plan>>;
+  const day = () =>
+    dayOf(float.conditions, looked.water as NonNullable<typeof looked.water>, floated.launchAt, floated.deadline);
+  it('has a latest time at each mark, each later than the one before, and the last within the deadline', () => {
+    const marks = marksOn(floated, looked, day());
+    expect(marks.map(({ name }) => name)).toEqual(['the alders', 'the mill bend']);
+    const times = marks.map(({ latestAt }) => latestAt ?? 0);
+    expect(times[0]).toBeGreaterThanOrEqual(floated.latestTurn ?? Infinity);
+    expect(times[1]).toBeGreaterThan(times[0] ?? Infinity);
+    expect(times[1]).toBeLessThan(floated.deadline);
+  });
+  it('names the landings along it before each mark', () => {
+    const at = floated.route.home[0] as (typeof floated.route.home)[number];
+    const water = looked.water as NonNullable<typeof looked.water>;
+    const beach = {
+      ...(water.launches[0] as (typeof water.launches)[number]),
+      id: 'beach',
+      name: 'the beach',
+      latDeg: (at.from.latDeg + at.to.latDeg) / 2,
+      lonDeg: (at.from.lonDeg + at.to.lonDeg) / 2,
+    };
+    const there = { ...looked, water: { ...water, launches: [...water.launches, beach] } };
+    expect(marksOn(floated, there, day()).map(({ waysOut }) => waysOut.includes('the beach'))).toEqual([true, false]);
+  });
+  it('asks what stands where one launched, and says nothing of it where one comes back', () => {
+    const told = (outing: Outing) =>
+      assess(outing, references, noAnswers, now).findings.some(({ facts }) => facts.code === 'shuttle');
+    expect(told(float)).toBe(true);
+    expect(told(brief(float, { landingId: float.brief.launchId }))).toBe(false);
   });
 });

@@ -1,5 +1,6 @@
 import type { Day } from '../environment/day';
 import type { Outward } from '../documents/outing';
+import type { Launch } from '../documents/water';
 import { type OnWater, onWater } from '../boat/drag';
 import type { Places } from '../documents/references';
 import { FRESH_WATER, SALT_WATER } from '../units/constants';
@@ -8,6 +9,7 @@ import { HOUR_MS, type Instant } from '../units/time';
 import { type Route, type RouteLeg, routeOf } from './route';
 import { type Hindrance, type Hull, type Leg, type Travel, travel } from './travel';
 import { type Flow } from '../environment/flow';
+import { shareWithin } from '../environment/geo';
 import { turnBack } from './turnBack';
 
 /** One leg as it will be paddled. */
@@ -119,6 +121,36 @@ export function whatIfs(plan: Plan, looked: Places, day: Day): WhatIfs | null {
     hourLater: whatIf(home, hull, density, later, deadline + HOUR_MS, earliest + HOUR_MS),
     windier: whatIf(legsFor(route.home, day, WINDIER), hull, density, turnAt, deadline, earliest),
   };
+}
+
+/** A point of the way on to another landing. */
+export interface Mark {
+  name: string;
+  /** The latest time to be past it and still land by the deadline; null: no time is early enough. */
+  latestAt: Instant | null;
+  /** Landings along the leg that leads to it: the last places to get out before it. */
+  waysOut: readonly string[];
+}
+
+/** A landing so near the way is a way out of it, m. */
+const BESIDE_M = 300;
+
+/** The marks of a one-way trip between the place to fish and the landing, in their order. */
+export function marksOn({ route, deadline, launchAt }: Plan, looked: Places, day: Day): Mark[] {
+  const { craft, water, landing, launch } = looked;
+  if (!craft || !water) return [];
+  const density = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const hull = onWater(craft, looked.loaded);
+  const beside = ({ from, to }: RouteLeg, place: Launch) => shareWithin(from, to, place, BESIDE_M) !== null;
+  const between = water.launches.filter(({ id }) => id !== landing?.id && id !== launch?.id);
+  return route.home.slice(0, -1).map((leg, i) => ({
+    name: leg.to.name,
+    latestAt: turnBack(legsFor(route.home.slice(i + 1), day, 1), hull, deadline, launchAt, density),
+    // Beside two legs, where the way winds: told with the first.
+    waysOut: between
+      .filter((one) => beside(leg, one) && !route.home.slice(0, i).some((earlier) => beside(earlier, one)))
+      .map(({ name }) => name),
+  }));
 }
 
 function whatIf(

@@ -5,8 +5,8 @@ import { type Place, bearingBetween, distanceBetween, shareWithin } from '../env
 
 /** A straight way between two points, or the part of one in which the stream runs otherwise. */
 export interface RouteLeg {
-  from: Place;
-  to: Place;
+  from: Waypoint;
+  to: Waypoint;
   name: string;
   bearingDeg: number;
   distanceM: number;

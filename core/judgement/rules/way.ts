@@ -1,5 +1,6 @@
 import { lightOfDay, isDark, noonOf } from '../../environment/light';
 import { clockOf } from '../../exposures/exposures';
+import { isOneWay } from '../../documents/hours';
 import { alarmInstant } from '../../needs/catalogueAlive';
 import { onWater } from '../../boat/drag';
 import { onScale } from '../../needs/need';
@@ -304,6 +305,25 @@ const wayOverLand = rule({
   otherwise: () => 'Draw the way round the land.',
 });
 
+/** Who lands elsewhere stands there without the vehicle. */
+const shuttle = rule({
+  code: 'shuttle',
+  notes: true,
+  reads: ['day', 'places', 'outward'],
+  station: 'brief',
+  measure: 'whether',
+  find: ({ day: { plan }, places: { launch, landing }, outward }) => {
+    if (!isOneWay(outward) || !launch || !landing) return [];
+    const alongM = plan?.legs.reduce((sum, { leg }) => sum + leg.distanceM, 0) ?? null;
+    return [{ level: 'note', basis: 'judgement', extent: 1, facts: { from: launch.name, to: landing.name, alongM } }];
+  },
+  say: ({ from, to, alongM }) => ({
+    title: `You land at ${to}; what stands at ${from}?`,
+    text: `${alongM === null ? '' : `${capital(amount(alongM / 1000, 'km'))} along the way, and nobody paddles back. `}A vehicle left there first, or somebody who fetches you: settle it with them, and write here who it is.`,
+  }),
+  otherwise: () => 'Leave a vehicle there first, or ask to be fetched.',
+});
+
 export const wayRules = [
   cannotHold,
   turnPassed,
@@ -315,4 +335,5 @@ export const wayRules = [
   barLow,
   secondTooSlow,
   wayOverLand,
+  shuttle,
 ] as const;

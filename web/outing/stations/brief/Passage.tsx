@@ -4,10 +4,10 @@ import Typography from '@mui/material/Typography';
 import { styled } from '@mui/material/styles';
 import { isOneWay } from '#core/documents/hours';
 import { dayOf } from '#core/environment/day';
-import { type PlannedLeg, whatIfs } from '#core/passage/plan';
+import { type Mark, type PlannedLeg, marksOn, whatIfs } from '#core/passage/plan';
 import { clockOf } from '#core/exposures/exposures';
 import type { Instant } from '#core/units/time';
-import { capital } from '#core/units/words';
+import { capital, listed } from '#core/units/words';
 import { serif } from '../../../app/theme';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { Term } from '../../../ui/Term';
@@ -26,7 +26,7 @@ const Sheet = styled('table')(({ theme }) => ({
   'th:first-of-type': { textAlign: 'left', paddingLeft: 0 },
   'thead th, small': { color: theme.inks.slate },
   td: { whiteSpace: 'nowrap' },
-  'small.shut': { display: 'block' },
+  'small.shut, small.more': { display: 'block' },
   '.there': { fontWeight: 700 },
   '.shut': { color: theme.inks.clay, whiteSpace: 'normal' },
 }));
@@ -82,10 +82,11 @@ export function TurnFor() {
 
 /** The passage leg by leg: how far, where to steer, how fast, when there. */
 export function Legs() {
-  const { assessment, looked } = useOutingWorkspace();
+  const { doc, assessment, looked } = useOutingWorkspace();
   const { plan } = assessment.exposures;
+  const { water } = looked;
   const clock = clockOf(assessment.exposures, looked);
-  if (!plan)
+  if (!plan || !water)
     return (
       <Typography color="textSecondary">
         The legs appear when launch, place, boat and hours are said, and launch and place have positions of their own.
@@ -93,6 +94,9 @@ export function Legs() {
     );
   const out = plan.legs.filter((leg) => leg.way === 'out');
   const home = plan.legs.filter((leg) => leg.way === 'home');
+  const marks = isOneWay(doc.brief)
+    ? marksOn(plan, looked, dayOf(doc.conditions, water, plan.launchAt, plan.deadline))
+    : [];
   return (
     <Sheet aria-label="Passage, leg by leg">
       <thead>
@@ -116,8 +120,15 @@ export function Legs() {
           <td>{plan.turnAt === null ? dash : byClock(clock(plan.turnAt))}</td>
         </tr>
         {home.map((leg, i) => (
-          <LegRow key={`home${i}`} leg={leg} clock={clock} />
+          <LegRow key={`home${i}`} leg={leg} mark={marks[i]} clock={clock} />
         ))}
+        {isOneWay(doc.brief) && (
+          <tr>
+            <th scope="row">Along the way, in all</th>
+            <td>{amountOnly(plan.legs.reduce((sum, { leg }) => sum + leg.distanceM, 0) / 1000, 'km', 2)}</td>
+            <td colSpan={3} />
+          </tr>
+        )}
       </tbody>
     </Sheet>
   );
@@ -125,9 +136,11 @@ export function Legs() {
 
 function LegRow({
   leg: { leg, arrivesAt, why, groundMps, crabDeg },
+  mark,
   clock,
 }: {
   leg: PlannedLeg;
+  mark?: Mark | undefined;
   clock: (at: Instant) => string;
 }) {
   const crab = Math.round(crabDeg ?? 0);
@@ -138,6 +151,14 @@ function LegRow({
         {capital(leg.name)}
         {leg.hazards.length > 0 && (
           <small className="shut">through {leg.hazards.map((hazard) => hazard.name).join(', ')}</small>
+        )}
+        {mark && (
+          <small className="more">
+            {mark.latestAt === null
+              ? 'No time is early enough here to land by then'
+              : `At the latest ${byClock(clock(mark.latestAt))}`}
+            {mark.waysOut.length > 0 && `; out before it at ${listed(mark.waysOut, 'or')}`}
+          </small>
         )}
       </th>
       <td>{amountOnly(leg.distanceM / 1000, 'km', 2)}</td>
