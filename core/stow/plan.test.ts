@@ -155,9 +155,10 @@ describe('what holds a thing in a capsize', () => {
   });
   it('the fish kept go with the cold store that goes, and only with that', () => {
     const bag = item('bag', 'ice-bag');
-    const laid = (held: Spot['held']) => plan([bag, item('pliers', 'long-pliers')], stowed(['bag', spot('zone', 'floor', { held })]));
+    const laid = (held: Spot['held']) =>
+      plan([bag, item('pliers', 'long-pliers')], stowed(['bag', spot('zone', 'floor', { held })]));
     expect(lostWithFish(laid('loose')).map(({ one }) => one.item.id)).toEqual(['bag']);
-    expect(lostWithFish(laid('lashed'))).toEqual([]);
+    expect(lostWithFish(laid('strapped'))).toEqual([]);
   });
   it('leashes go to the nearest pad-eye with room, the written ones first, none to more than it takes by itself', () => {
     const many = Array.from({ length: 20 }, (_, i) => item(`t${i}`, 'long-pliers'));

@@ -91,7 +91,9 @@ describe('which are gone through with an outing', () => {
     expect(cold).toMatch(/water at 9 °C the gasping.*Hands serve for some 10 min\b.*clear of the fins/u);
     expect(cold).toMatch(/a foot in the step.*Count: yourself and radio\./u);
     expect(cold).not.toMatch(/the paddle with|whistle/u);
-    expect(steps('pump-out', { aboard: new Set(['bailer']), craft: pedals })).toMatch(/^(?!.*(No hatch|tape)).*Bail and/u);
+    expect(steps('pump-out', { aboard: new Set(['bailer']), craft: pedals })).toMatch(
+      /^(?!.*(No hatch|tape)).*Bail and/u,
+    );
     expect(steps('pump-out', { aboard: new Set(['pump', 'putty']) })).toMatch(/Plug or tape it\..*hatch.*Pump and/u);
     expect(steps('anchor-left', { aboard: new Set(['grapnel-anchor']) })).not.toMatch(/Open the release/u);
     expect(steps('anchor-left', { aboard: new Set(['anchor']) })).toMatch(/Open the release/u);

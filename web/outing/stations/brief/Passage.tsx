@@ -41,6 +41,7 @@ export function TurnFor() {
   const clock = (at: number | null) => (at === null ? 'none' : byClock(say(at)));
   const what = whatIfs(plan, looked, dayOf(doc.conditions, water, plan.launchAt, plan.deadline));
   const written = doc.brief.turnAt;
+  const turns = plan.turnAt === null ? dash : clock(plan.turnAt);
   // Down a river or along a shore to another landing nobody turns.
   const onTo = isOneWay(doc.brief) ? (looked.landing?.name ?? null) : null;
   return (
@@ -52,8 +53,12 @@ export function TurnFor() {
           `${written === null ? 'Move on by' : 'You move on at'}, to ${onTo}`
         )}
       </Typography>
-      <Typography component="p" sx={{ fontFamily: serif, fontWeight: 600, fontSize: '3.6rem', lineHeight: 1.05 }}>
-        {plan.turnAt === null ? dash : clock(plan.turnAt)}
+      <Typography
+        component="p"
+        // With its day before it, it would not stand on one line.
+        sx={{ fontFamily: serif, fontWeight: 600, fontSize: turns.length > 8 ? '2rem' : '3.6rem', lineHeight: 1.05 }}
+      >
+        {turns}
       </Typography>
       <Typography variant="body2" color="textSecondary">
         {plan.latestTurn === null
