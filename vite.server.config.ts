@@ -1,11 +1,9 @@
 import { defineConfig } from 'vite';
-
-/** What reads files of its own beside its code, or is no JavaScript, is read where it lies. */
-const whereTheyLie = ['@electric-sql/pglite', '@fastify/swagger-ui', '@node-rs/argon2', 'nodemailer', 'pdfmake', 'pg'];
+import { readWhereTheyLie } from './scripts/runtimePackages.mjs';
 
 export default defineConfig({
   // The rest comes in few files: reading six hundred small ones took a fifth of a start.
-  ssr: { noExternal: true, external: whereTheyLie },
+  ssr: { noExternal: true, external: readWhereTheyLie },
   build: {
     ssr: true,
     outDir: 'dist/server',
@@ -14,6 +12,7 @@ export default defineConfig({
     rollupOptions: {
       input: {
         main: 'server/main.ts',
+        backup: 'server/backup/cli.ts',
         readBundleWorker: 'server/bundle/readBundleWorker.ts',
         planPdfWorker: 'server/word/planPdfWorker.ts',
       },

@@ -125,6 +125,7 @@ function sourceHash() {
       entry.isFile(),
     ))
       if (!isTesting(path)) take(join(path.parentPath ?? path.path, path.name).slice(root.length));
-  for (const path of ['package-lock.json', 'vite.config.ts', 'vite.server.config.ts']) take(path);
+  for (const path of ['package-lock.json', 'vite.config.ts', 'vite.server.config.ts', 'scripts/runtimePackages.mjs'])
+    take(path);
   return hash.digest('hex');
 }

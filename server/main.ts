@@ -1,6 +1,5 @@
-import { existsSync, readFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { buildApp } from './app';
 import { backupsOf } from './backup/daily';
 import { type PeopleStore, peopleStore } from './people/store';
@@ -9,14 +8,8 @@ import { isNewerThan } from './storage/schemaVersion';
 import { loadDemo } from './storage/demo';
 import { PlainError, systemCode } from './http/plainError';
 import { mailer } from './word/mail';
+import { migrationsFolder, projectRoot } from './projectRoot';
 import { publicAddress, readSettings } from './settings';
-
-/** The project's folder, found from the source as well as from the bundle. */
-function projectRoot(): string {
-  let folder = dirname(fileURLToPath(import.meta.url));
-  while (!existsSync(join(folder, 'package.json')) && folder !== dirname(folder)) folder = dirname(folder);
-  return folder;
-}
 
 function readPem(file: string): Buffer {
   try {
@@ -41,14 +34,13 @@ process.on('unhandledRejection', (reason) => console.error('A failure that nobod
 
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
-  const root = projectRoot();
   const tls = settings.tls && { cert: readPem(settings.tls.cert), key: readPem(settings.tls.key) };
   // Whoever may signal this process may have a backup made: `npm run backup` does. It is heard from the beginning: a signal that
   // nobody hears would end the process.
   let backUp: (() => void) | null = null;
   let asked = false;
   process.on('SIGUSR2', () => (backUp ? backUp() : (asked = true)));
-  const migrations = join(root, 'server/storage/migrations');
+  const migrations = migrationsFolder();
   const { db, close, unlock } = await openFrom(settings, migrations);
   const now = () => Date.now();
   if (settings.demo && (await loadDemo(db, now()))) console.log('The database was empty: the demo data is in it now.');
@@ -61,7 +53,7 @@ async function main(): Promise<void> {
     isOutdated: () => isNewerThan(db, migrations),
     outdatedEveryMs: OUTDATED_MS,
     now,
-    webRoot: join(root, 'dist/web'),
+    webRoot: join(projectRoot(), 'dist/web'),
     log: true,
     serving: settings,
     tls,

@@ -1,13 +1,13 @@
-import { dirname, join, resolve } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { resolve } from 'node:path';
 import { PlainError } from '../http/plainError';
+import { migrationsFolder } from '../projectRoot';
 import { readSettings } from '../settings';
 import { backUp, restore } from './command';
 
 /** `npm run backup`, `npm run restore -- FILE [--yes]`. */
 async function main([command, ...rest]: readonly string[]): Promise<void> {
   const settings = readSettings(process.env);
-  const migrations = join(dirname(fileURLToPath(import.meta.url)), '../storage/migrations');
+  const migrations = migrationsFolder();
   const say = (line: string) => console.log(line);
   if (command === 'backup') return backUp(settings, migrations, () => Date.now(), say);
   const file = rest.find((one) => !one.startsWith('--'));

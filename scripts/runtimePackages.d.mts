@@ -1,0 +1,2 @@
+export const readWhereTheyLie: string[];
+export const fontPackages: string[];
