@@ -22,6 +22,12 @@ test('a release starts in an empty folder without an install, with its screens, 
     await page.goto(server.url);
     await expect(page.getByRole('link', { name: /Pollack beyond the Long Grey/u }).first()).toBeVisible();
     expect((await page.request.get(`${server.url}/api/docs`)).ok()).toBe(true);
+    await page.goto(`${server.url}/outings/pollack-long-grey/leave-word`);
+    const [plan] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'PDF, A4' }).click(),
+    ]);
+    expect(readFileSync(await plan.path(), 'latin1').slice(0, 5)).toBe('%PDF-');
     execFileSync(process.execPath, [join(folder, 'backup.js'), 'backup'], { env: { ...process.env, ...data } });
     expect(readdirSync(data.TALLY_BACKUPS)).toHaveLength(1);
   } finally {
