@@ -131,9 +131,13 @@ async function badLines(page: Page): Promise<void> {
   // The day the outing was made for, whatever the clock says by now.
   const cod = (await (await page.request.get('/api/outings/cod-wreck')).json()) as { doc: { brief: { date: string } } };
   const { date } = cod.doc.brief;
-  await dialog.getByRole('textbox', { name: 'Forecast' }).fill(`time,wind\n${date} 06:00,9`);
-  await dialog.getByRole('button', { name: 'Read it' }).click();
-  await expect(dialog).toContainText('Say the unit of wind');
+  await dialog.getByRole('textbox', { name: 'Forecast' }).fill(`time,wind,mood\n${date} 06:00,9,good`);
+  await expect(dialog.getByRole('button', { name: 'Use these hours' })).toBeDisabled();
+  await dialog
+    .getByRole('radiogroup', { name: /Which unit is "wind" in\?/u })
+    .getByLabel('kn', { exact: true })
+    .check();
+  await expect(dialog.getByRole('group', { name: 'As it is read' })).toContainText('Not understood, and left: mood.');
   const rows = Array.from(
     { length: 14 },
     (_, i) => `${date} ${String(i + 5).padStart(2, '0')}:00,${i === 3 ? 'calm' : 20},28,10`,
@@ -141,9 +145,8 @@ async function badLines(page: Page): Promise<void> {
   await dialog
     .getByRole('textbox', { name: 'Forecast' })
     .fill(['time,wind (kn),gust (kn),air (°C)', ...rows].join('\n'));
-  await dialog.getByRole('button', { name: 'Read it' }).click();
   await expect(dialog).toContainText('Line 5: wind "calm" is no number. Left out.');
-  await dialog.getByRole('button', { name: 'Close' }).last().click();
+  await dialog.getByRole('button', { name: 'Use 13 hours' }).click();
   await expect(page.getByText('Read from what was pasted')).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Wind passes your limit');
 }

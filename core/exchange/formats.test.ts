@@ -123,11 +123,12 @@ describe('waypoints in GPX', () => {
 });
 
 describe('forecasts', () => {
-  const zone = 'UTC-1';
   it('are read from the sample that ships, units turned into SI', () => {
-    const result = readForecastCsv(readFileSync('web/public/samples/forecast.csv', 'utf8'), zone);
+    const sample = readFileSync('web/public/samples/forecast.csv', 'utf8');
+    const result = readForecastCsv(sample, { timeZone: 'UTC-1', near: '2026-05-16' });
     if (!result.taken) throw new Error(result.why);
     expect(result.troubles).toEqual([]);
+    expect([result.value.unread, result.value.besides]).toEqual([[], []]);
     expect(result.value.hours).toHaveLength(9);
     expect(result.value.hours[0]).toMatchObject({
       at: '2026-05-16T04:00:00-01:00',
@@ -150,40 +151,23 @@ describe('forecasts', () => {
       '2026-05-16 08:00,999,50',
       '2026-05-16 09:00,4,59',
     ].join('\n');
-    const result = readForecastCsv(csv, zone);
+    const result = readForecastCsv(csv, { timeZone: 'UTC-1', near: '2026-05-16' });
     if (!result.taken) throw new Error(result.why);
     expect(result.value.hours.map((hour) => hour.windMps)).toEqual([3, 3, 4]);
     expect(result.value.hours[0]?.airC).toBe(10);
     expect(result.troubles).toEqual([
       'Line 3: wind "fast" is no number. Left out.',
-      'Line 4: "tomorrow" is no time. Left out.',
+      'Line 4: "tomorrow 3 50" has no day and hour that can be read. Left out.',
       'Line 6: 2026-05-16 03:00 does not come after the row before. Left out.',
-      expect.stringMatching(/^Line 7: windMps: .* Left out\.$/),
+      expect.stringMatching(/^Line 7: wind: .* Left out\.$/),
       'Line 8: 4 h are missing before it.',
     ]);
-  });
-  it('want a unit for each column, and leave unknown columns alone', () => {
-    expect(readForecastCsv('time,wind\n2026-05-16 04:00,3', zone)).toEqual({
-      taken: false,
-      why: expect.stringContaining('Say the unit of wind'),
-    });
-    expect(readForecastCsv('time,wind (m/s),mood\n2026-05-16 04:00,3,good', zone).taken).toBe(true);
-    expect(readForecastCsv('when,wind (m/s)\n2026-05-16 04:00,3', zone)).toMatchObject({ taken: false });
-  });
-  it('are read from JSON in the same units', () => {
-    const json = JSON.stringify({
-      units: { wind: 'kn', swell: 'ft' },
-      hours: [{ time: '2026-05-16T04:00:00Z', wind: 10, swell: 2 }, { time: 'x' }],
-    });
-    const result = readForecastJson(json, zone);
-    if (!result.taken) throw new Error(result.why);
-    expect(result.value.hours[0]).toMatchObject({ windMps: 5.14, swellM: 0.61, at: '2026-05-16T03:00:00-01:00' });
-    expect(result.troubles).toEqual(['Hour 2: "x" is no time. Left out.']);
   });
   it.each(['', '{', '{"units":{}}', 'null', 'time,wind (m/s)', '\u0000\u0001', `a,b\n${'1,2\n'.repeat(10)}`])(
     'refuse %j with a sentence',
     (text) => {
-      const result = /^\s*[{[n]/.test(text) ? readForecastJson(text, zone) : readForecastCsv(text, zone);
+      const options = { timeZone: 'UTC-1', near: '2026-05-16' };
+      const result = /^\s*[{[n]/.test(text) ? readForecastJson(text, options) : readForecastCsv(text, options);
       expect(result).toEqual({ taken: false, why: expect.stringMatching(/\.$/) });
     },
   );

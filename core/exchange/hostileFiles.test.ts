@@ -19,8 +19,8 @@ const readers: [string, (text: string) => Imported<unknown>][] = [
   ['a route as GeoJSON', (text) => readGeoJson(text, ends)],
   ['a chart', readChart],
   ['offsets', readOffsets],
-  ['a forecast as CSV', (text) => readForecastCsv(text, 'utc')],
-  ['a forecast as JSON', (text) => readForecastJson(text, 'utc')],
+  ['a forecast as CSV', (text) => readForecastCsv(text, { timeZone: 'utc', near: '2026-07-04' })],
+  ['a forecast as JSON', (text) => readForecastJson(text, { timeZone: 'utc', near: '2026-07-04' })],
   ['a forecast in words', (text) => readForecastWords(text, at, at + 6 * 3_600_000, 'utc')],
   ['tides', (text) => readTideText(text, '2026-05-16', 'utc')],
   ['streams', readStreamText],
@@ -54,7 +54,7 @@ describe.each(readers)('a reader of %s', (_, read) => {
 describe('what is refused before it is read', () => {
   const why = (got: Imported<unknown>) => (got.taken ? null : got.why);
   it('is a line that no table has, more lines than are read, and a tag that no file has', () => {
-    expect(why(readForecastCsv(`${columns}\n`, 'utc'))).toBe(
+    expect(why(readForecastCsv(`${columns}\n`, { timeZone: 'utc', near: '2026-07-04' }))).toBe(
       'Line 1 is longer than 20000 characters, and so no line of a table.',
     );
     expect(why(readLockerCsv('name,kind\n'.repeat(20_001), (i) => `t${i}`))).toMatch(/^This has 20002 lines/);

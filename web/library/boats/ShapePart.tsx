@@ -20,6 +20,7 @@ import { saveFile } from '../../ui/saveFile';
 import { Fields, Figure, Part } from './Figures';
 import { PresetPicture } from './PresetPicture';
 import { useBoat } from './boatDesk';
+import { fileText } from '../../ui/fileText';
 
 /** Settled here: what the hull is like, near enough to float it. What would annoy: to be asked what no tape can measure. */
 export function ShapePart() {
@@ -201,7 +202,7 @@ function Offsets() {
   const [troubles, setTroubles] = useState<readonly string[]>([]);
   const { stations } = figuresOf(craft);
   const read = async (file: File) => {
-    const got = readOffsets(await file.text());
+    const got = readOffsets(await fileText(file));
     if (!got.taken) {
       setTroubles([got.why]);
       return;

@@ -12,6 +12,7 @@ import { distance } from '#core/units/amount';
 import { FileButton } from '../../ui/FileButton';
 import { NumberField } from '../../ui/NumberField';
 import { PositionField } from '../../ui/PositionField';
+import { fileText } from '../../ui/fileText';
 
 interface Props {
   marks: readonly Mark[];
@@ -33,7 +34,7 @@ export function MarkList({ marks, launch, onChange, onLaunch }: Props) {
     setWay(null);
   };
   const read = async (file: File) => {
-    const result = readWaypoints(await file.text());
+    const result = readWaypoints(await fileText(file));
     if (!result.taken) {
       setTold([result.why]);
       return;

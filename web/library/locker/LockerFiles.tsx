@@ -25,6 +25,7 @@ import { FileButton } from '../../ui/FileButton';
 import { useToast } from '../../ui/Toast';
 import { saveFile } from '../../ui/saveFile';
 import { useItemBatch } from '../../documents/queries';
+import { fileText } from '../../ui/fileText';
 
 const SHOWN = 8;
 
@@ -38,7 +39,7 @@ export function LockerFiles({ kept }: { kept: readonly Versioned<Item>[] }) {
         name="Read CSV"
         label="Locker file"
         accept=".csv,text/csv"
-        onFile={(file) => void file.text().then((text) => setRead({ name: file.name, text }))}
+        onFile={(file) => void fileText(file).then((text) => setRead({ name: file.name, text }))}
       />
       <Button disabled={items.length === 0} onClick={() => saveFile('locker.csv', 'text/csv', writeLockerCsv(items))}>
         Write CSV

@@ -8,12 +8,13 @@ import { readChart } from '#core/exchange/chartFile';
 import { plural } from '#core/units/words';
 import { FileButton } from '../../ui/FileButton';
 import { saveFile } from '../../ui/saveFile';
+import { fileText } from '../../ui/fileText';
 
 /** A water's chart, read from and written to a GeoJSON file. */
 export function ChartFile({ chart, onChange }: { chart: Chart; onChange: (chart: Chart) => void }) {
   const [troubles, setTroubles] = useState<readonly string[]>([]);
   const read = async (file: File) => {
-    const got = readChart(await file.text());
+    const got = readChart(await fileText(file));
     if (got.taken) onChange(got.value);
     setTroubles(got.taken ? got.troubles : [got.why]);
   };

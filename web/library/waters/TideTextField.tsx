@@ -6,6 +6,7 @@ import { dateAt } from '#core/units/time';
 import { FileButton } from '../../ui/FileButton';
 import { useNow } from '../../ui/useNow';
 import { ReadText } from './ReadText';
+import { fileText } from '../../ui/fileText';
 
 interface Props {
   turns: readonly TideTurn[];
@@ -42,7 +43,7 @@ export function TideTextField({ turns, zone, onChange }: Props) {
         name="Read a tide table from a file"
         label="Tide table"
         accept=".csv,.txt,text/plain,text/csv"
-        onFile={(file) => void file.text().then(take)}
+        onFile={(file) => void fileText(file).then(take)}
       />
     </Box>
   );

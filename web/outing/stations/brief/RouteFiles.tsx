@@ -11,6 +11,7 @@ import { useWorker } from '../../../workers/useWorker';
 import type { ReadRouteWork } from '../../../workers/readRoute.worker';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { Troubles } from './Troubles';
+import { fileText } from '../../../ui/fileText';
 
 /** Reads a route from GPX or GeoJSON in a worker, and writes it out as either. */
 export function RouteFiles() {
@@ -35,7 +36,7 @@ export function RouteFiles() {
       const place = (one: typeof launch | typeof area) => one && { latDeg: one.latDeg, lonDeg: one.lonDeg };
       const result = await worker
         .call()
-        .readRoute(await file.text(), { launch: place(launch), area: place(area), landing: place(landing) });
+        .readRoute(await fileText(file), { launch: place(launch), area: place(area), landing: place(landing) });
       if (!result.taken) {
         setTroubles([result.why]);
         return;
