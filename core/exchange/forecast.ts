@@ -8,7 +8,17 @@ import { HOUR_MS, type Instant, clockAt, dateAt, isoAt } from '../units/time';
 import { listed } from '../units/words';
 import { type Decimal, decimalsOf, figureOf, isEmpty } from './cells';
 import { type Figure, type Head, figures, headOf, unitIn } from './forecastColumns';
-import { type Imported, MARKUP, TABLE, reader, refused, told } from './imported';
+import {
+  type AnswersGiven,
+  type Asking,
+  type Imported,
+  MARKUP,
+  type Question,
+  TABLE,
+  reader,
+  refused,
+  told,
+} from './imported';
 import {
   type DayOrder,
   type MomentParts,
@@ -33,23 +43,14 @@ export interface ForecastFile {
   /** What was asked, and answered. */
   asked: Question[];
 }
-/** What only whoever has the file can say. */
-export interface Question {
-  id: string;
-  text: string;
-  choices: { id: string; text: string }[];
-}
-export type ReadForecast =
-  | Extract<Imported<ForecastFile>, { taken: true }>
-  /** Refused, or to be answered first. */
-  | { taken: false; why: string; asks?: Question[] };
+export type ReadForecast = Asking<ForecastFile>;
 export interface ForecastOptions {
   /** The clock of the water, on which hours without a zone are. */
   timeZone: string;
   /** The day of the outing, yyyy-mm-dd: hours without a day are of it, days without a year lie near it. */
   near: string;
   /** What was answered to questions, by their ids. */
-  answers?: Readonly<Record<string, string>>;
+  answers?: AnswersGiven;
 }
 
 const MOST_ROWS = 24 * 22;
@@ -251,12 +252,7 @@ function read(table: Table, options: ForecastOptions): ReadForecast {
 }
 
 /** One column for each figure; two for one are asked about. */
-function columnsOf(
-  table: Table,
-  heads: readonly Head[],
-  answers: Readonly<Record<string, string>>,
-  asks: Question[],
-): Column[] {
+function columnsOf(table: Table, heads: readonly Head[], answers: AnswersGiven, asks: Question[]): Column[] {
   const all = heads.flatMap((head, at): Column[] => {
     if (head.is !== 'figure' || table.rows.every(({ cells }) => isEmpty(cells[at] ?? ''))) return [];
     const below = (table.units?.[at] ?? '').replace(/^[([{]|[)\]}]$/g, '');
@@ -300,7 +296,7 @@ function unitOfCells(table: Table, at: number, figure: Figure): string | null {
   const [only] = written;
   return written.size === 1 && only ? only : null;
 }
-function askUnit(table: Table, column: Column, answers: Readonly<Record<string, string>>, asks: Question[]): void {
+function askUnit(table: Table, column: Column, answers: AnswersGiven, asks: Question[]): void {
   const { figure, head, at } = column;
   const id = `unit ${figure}`;
   const { units } = figures[figure];
@@ -313,12 +309,7 @@ function askUnit(table: Table, column: Column, answers: Readonly<Record<string, 
   if (answers[id] !== undefined && answers[id] in units) column.unit = answers[id];
 }
 
-function decimalIn(
-  table: Table,
-  columns: readonly Column[],
-  answers: Readonly<Record<string, string>>,
-  asks: Question[],
-): Decimal {
+function decimalIn(table: Table, columns: readonly Column[], answers: AnswersGiven, asks: Question[]): Decimal {
   const cells = table.rows.flatMap((row) => columns.map(({ at }) => row.cells[at] ?? ''));
   const { decimal, unclear } = decimalsOf(cells);
   if (decimal !== null) return decimal;
@@ -492,12 +483,7 @@ function withoutPoint(cell: string, letterO: LetterO = null): { fromDeg: number 
 
 /** What the letter O means in a table's points of the compass: Ost, or Ouest and Oeste. null: it does not say. */
 type LetterO = 'E' | 'W' | null;
-function letterOIn(
-  table: Table,
-  columns: readonly Column[],
-  answers: Readonly<Record<string, string>>,
-  asks: Question[],
-): LetterO {
+function letterOIn(table: Table, columns: readonly Column[], answers: AnswersGiven, asks: Question[]): LetterO {
   const ats = columns.flatMap(({ figure, at }) => (figure === 'windFromDeg' || figure === 'windMps' ? [at] : []));
   const points = table.rows.flatMap(({ cells }) =>
     ats.flatMap((at) => /^[NSEWOØÖVZ]{1,3}(?=\s|$)/iu.exec(cells[at] ?? '')?.[0].toUpperCase() ?? []),

@@ -1,6 +1,17 @@
 /** What a file gave: the value, and what of it could not be taken, by line or point. Refused: one sentence, nothing taken. */
 export type Imported<T> = { taken: true; value: T; troubles: string[] } | { taken: false; why: string };
 
+/** What only whoever has the file can say. */
+export interface Question {
+  id: string;
+  text: string;
+  choices: { id: string; text: string }[];
+}
+/** As `Imported`; what may be read in two ways is asked before anything is taken. */
+export type Asking<T> = Extract<Imported<T>, { taken: true }> | { taken: false; why: string; asks?: Question[] };
+/** What was answered to questions, by their ids. */
+export type AnswersGiven = Readonly<Record<string, string>>;
+
 export const refused = (why: string): { taken: false; why: string } => ({ taken: false, why });
 
 /** Files are read whole: larger ones are refused. */
@@ -51,10 +62,10 @@ function tooLarge(text: string, most: TextLimits): string | null {
  * A reader that refuses what is too large before it begins, and tells in words what it, or a parser within it, throws.
  * @param read may throw on a text that nobody foresaw
  */
-export function reader<Args extends unknown[], T>(
+export function reader<Args extends unknown[], Read>(
   most: TextLimits,
-  read: (text: string, ...args: Args) => Imported<T>,
-): (text: string, ...args: Args) => Imported<T> {
+  read: (text: string, ...args: Args) => Read,
+): (text: string, ...args: Args) => Read | { taken: false; why: string } {
   return (text, ...args) => {
     const why = tooLarge(text, most);
     if (why !== null) return refused(why);

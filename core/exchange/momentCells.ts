@@ -60,7 +60,7 @@ const CLOCKS: Readonly<Record<string, number>> = {
 
 /** The zone that letters or an offset name: "Z", "UTC+2", "+02:00", "CEST". null: they name none. */
 export function zoneOf(text: string): Zone | null {
-  const match = /^(?:(utc|gmt)\s*)?([+-−])\s*(\d{1,2})(?::?(\d{2}))?$/iu.exec(text.trim().replace('−', '-'));
+  const match = /^(?:(utc|gmt)\s*)?([+−-])\s*(\d{1,2})(?::?(\d{2}))?$/iu.exec(text.trim().replace('−', '-'));
   if (match) {
     const [, , sign, hours = '0', minutes = '0'] = match;
     const offset = Number(hours) * 60 + Number(minutes);
@@ -79,21 +79,40 @@ export function zoneIn(text: string): Zone | null {
   return letters === undefined ? null : zoneOf(letters);
 }
 
+/** What is left of a text while parts are taken out of it. */
+interface Rest {
+  text: string;
+}
+type Take = (pattern: RegExp, fits?: (match: RegExpExecArray) => boolean) => RegExpExecArray | null;
+/** Takes the first match that fits out of what is left. */
+function takerOf(rest: Rest): Take {
+  return (pattern, fits = () => true) => {
+    for (const match of rest.text.matchAll(new RegExp(pattern.source, `${pattern.flags}g`)))
+      if (fits(match)) {
+        rest.text = `${rest.text.slice(0, match.index)} ${rest.text.slice(match.index + match[0].length)}`;
+        return match;
+      }
+    return null;
+  };
+}
+/** The day in a line, and the line without it; null: none. A pair such as 05.12 is none here: it may be an hour or a height. */
+export function takeDay(line: string): { date: NonNullable<MomentParts['date']>; rest: string } | null {
+  const rest = { text: ` ${line} ` };
+  const date = dateFrom(takerOf(rest), false);
+  return date && { date, rest: rest.text };
+}
+
 /** Takes a cell apart that holds a day, an hour or both, with or without a zone. */
 export function momentParts(cell: string): MomentParts {
   const none: MomentParts = { date: null, minutes: null, zone: null, instant: null, left: '' };
   const text = cell.trim();
   if (/^\d{10}$/.test(text)) return { ...none, instant: Number(text) * 1000 };
   if (/^\d{13}$/.test(text)) return { ...none, instant: Number(text) };
-  let rest = ` ${text.replace(/(\d)T(\d)/, '$1 $2')} `;
-  const take = (pattern: RegExp): RegExpExecArray | null => {
-    const match = pattern.exec(rest);
-    if (match) rest = `${rest.slice(0, match.index)} ${rest.slice(match.index + match[0].length)}`;
-    return match;
-  };
+  const rest = { text: ` ${text.replace(/(\d)T(\d)/, '$1 $2')} ` };
+  const take = takerOf(rest);
   const date = dateFrom(take);
   const { minutes, zone } = clockFrom(take, date !== null);
-  const words = rest
+  const words = rest.text
     .split(/[\s,;|/·-]+/)
     .filter(
       (word) =>
@@ -111,8 +130,7 @@ export function momentParts(cell: string): MomentParts {
   };
 }
 
-type Take = (pattern: RegExp) => RegExpExecArray | null;
-function dateFrom(take: Take): MomentParts['date'] {
+function dateFrom(take: Take, pairs = true): MomentParts['date'] {
   const year = (text: string | undefined) =>
     text === undefined || text === '' ? null : text.length === 2 ? 2000 + Number(text) : Number(text);
   const iso = take(/(?<!\d)(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?!\d)/);
@@ -129,24 +147,26 @@ function dateFrom(take: Take): MomentParts['date'] {
       order: figures[2] === '.' ? 'known' : 'open',
     };
   const dayMonth = take(
-    /(?<!\d)(\d{1,2})(?:st|nd|rd|th|\.|º|er)?[\s-]*(?:de\s+)?([\p{L}]{3,10})\.?(?:[\s,-]*(?:de\s+)?((?:19|20)\d{2})(?!\d))?/u,
+    /(?<!\d)(\d{1,2})(?:st|nd|rd|th|\.|º|er)?[\s/-]*(?:de\s+)?([\p{L}]{3,10})\.?(?:[\s,/-]*(?:de\s+)?((?:19|20)\d{2})(?!\d))?/u,
+    ([, , name = '']) => monthOf(name) !== null,
   );
-  if (dayMonth) {
-    const month = monthOf(dayMonth[2] ?? '');
-    if (month !== null) return { year: year(dayMonth[3]), a: Number(dayMonth[1]), b: month, order: 'known' };
-  }
+  if (dayMonth)
+    return { year: year(dayMonth[3]), a: Number(dayMonth[1]), b: monthOf(dayMonth[2] ?? '') ?? 0, order: 'known' };
   const monthDay = take(
-    /(?<!\p{L})([\p{L}]{3,10})\.?[\s-]+(\d{1,2})(?!\d|:)(?:st|nd|rd|th)?(?:,?\s+((?:19|20)\d{2})(?!\d))?/u,
+    /(?<!\p{L})([\p{L}]{3,10})\.?[\s-]+(\d{1,2})(?!\d|:\d)(?:st|nd|rd|th)?(?:,?\s+((?:19|20)\d{2})(?!\d))?/u,
+    ([, name = '']) => monthOf(name) !== null,
   );
-  if (monthDay) {
-    const month = monthOf(monthDay[1] ?? '');
-    if (month !== null && !isWeekday(monthDay[1] ?? ''))
-      return { year: year(monthDay[3]), a: Number(monthDay[2]), b: month, order: 'known' };
-  }
-  const short = take(/(?<![\d.:])(\d{1,2})([/.])(\d{1,2})(?:\2(?!\d)|(?![\d.:/]))/);
-  if (short && Number(short[3]) <= 31) {
-    const order = short[2] === '.' ? 'known' : 'open';
-    return { year: null, a: Number(short[1]), b: Number(short[3]), order };
+  if (monthDay)
+    return { year: year(monthDay[3]), a: Number(monthDay[2]), b: monthOf(monthDay[1] ?? '') ?? 0, order: 'known' };
+  const short = take(
+    pairs
+      ? /(?<![\d.:])(\d{1,2})([/.])(\d{1,2})(?:\2(?!\d)|(?![\d.:/]))/
+      : /(?<![\d.:])(\d{1,2})(?:(\/)(\d{1,2})(?![\d./:])|(\.)(\d{1,2})\.(?!\d))/,
+    (match) => Number(match[3] ?? match[5]) <= 31,
+  );
+  if (short) {
+    const order = (short[2] ?? short[4]) === '.' ? 'known' : 'open';
+    return { year: null, a: Number(short[1]), b: Number(short[3] ?? short[5]), order };
   }
   return null;
 }

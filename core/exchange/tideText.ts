@@ -1,52 +1,43 @@
 import { DateTime } from 'luxon';
 import type { TideTurn } from '../documents/water';
-import { addDays, clockAt, instantOf } from '../units/time';
+import { addDays, clockAt, daysBetween } from '../units/time';
 import { amount } from '../units/amount';
 import { dayWords, figure } from '../units/words';
-import { type Imported, PASTED, reader, refused, told, withoutListCommas } from './imported';
+import { isWeekday, monthOf } from './calendarWords';
+import {
+  type AnswersGiven,
+  type Asking,
+  PASTED,
+  type Question,
+  reader,
+  refused,
+  told,
+  withoutListCommas,
+} from './imported';
+import {
+  type DayOrder,
+  type MomentParts,
+  type Zone,
+  dayOf,
+  dayOrderOf,
+  instantAt,
+  takeDay,
+  zoneIn,
+} from './momentCells';
+import { type LineTurns, turnsOfLine } from './tideTurns';
+import { isFrenchTable, unitOfTable } from './tideWords';
 
-const FOOT_M = 0.3048;
+const HOUR_MS = 3_600_000;
 /** High and low waters lie so far apart, h: closer ones are one turn written twice, farther ones have one missing between them. */
 const LEAST_APART_H = 3;
 const MOST_APART_H = 16;
-const HOUR_MS = 3_600_000;
-
-const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
-const WEEKDAY = String.raw`(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?,?\s+`;
-const MONTH = `(${MONTHS.join('|')})[a-z]*\\.?`;
-/** `figures`: in figures alone, so that a table may mean the month first. */
-const DATES: readonly { is: RegExp; order: 'ymd' | 'dmy' | 'mdy'; figures?: true }[] = [
-  { is: /\b(\d{4})-(\d{1,2})-(\d{1,2})(?=T|\b)/i, order: 'ymd' },
-  { is: /\b(\d{1,2})[./](\d{1,2})[./](\d{4}|\d{2})\b/, order: 'dmy', figures: true },
-  {
-    is: new RegExp(String.raw`(?:\b${WEEKDAY})?\b(\d{1,2})(?:st|nd|rd|th)?\s+${MONTH}(?:\s+(\d{4}))?`, 'i'),
-    order: 'dmy',
-  },
-  {
-    is: new RegExp(String.raw`(?:\b${WEEKDAY})?\b${MONTH}\s+(\d{1,2})(?!\d)(?:st|nd|rd|th)?(?:,?\s+(\d{4}))?`, 'i'),
-    order: 'mdy',
-  },
-];
-/** A month over its days, and days by their number alone: "26 Th 0412 5.1", "TU 26 0412 5.1", "26 0412 5.1". */
-const MONTH_ALONE = new RegExp(String.raw`^\s*${MONTH}\s+(\d{4})\s*$`, 'i');
-const SHORT_DAY = String.raw`(?:m|mo|t|tu|w|we|th|f|fr|s|sa|su|mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?`;
-const DAY_ALONE = new RegExp(
-  String.raw`^\s*(?:(\d{1,2})\s+${SHORT_DAY}(?=\s|$)|${SHORT_DAY},?\s+(\d{1,2})(?:st|nd|rd|th)?(?=\s|$)|(\d{1,2})(?=\s*$|\s+\d{4}\s+-?\d+[.,]\d))`,
-  'i',
-);
-/** An instant as programs write it, with its own offset; and a table that says its times are of Greenwich. */
-const INSTANT = /\b\d{4}-\d\d-\d\d[T ]\d\d:\d\d(?::\d\d(?:\.\d+)?)?\s?(?:Z|[+-]\d\d:?\d\d)(?![\d.])/gi;
-const GREENWICH =
-  /\btimes?\b[^\n\d]*\b(?:gmt|utc)\b\s?([+-]\d{1,2})?|\b(?:gmt|utc)\b\s?([+-]\d{1,2})?[^\n\d]*\btimes?\b/i;
-const INSTANT_IN = new RegExp(INSTANT.source, 'i');
-/** "4.3 m at 05:12": the height first. */
-const HEIGHT_FIRST = /(-?\d{0,2}[.,]?\d{1,2})\s*(m|ft)\s*(?:at|@)\s*(\d{1,2}[:.]?\d{2}(?:\s*[ap]m)?)/gi;
-/** A clock time and a height behind it, with words for high and low before, between or behind. */
-const WORD = String.raw`(h\.?w\.?|l\.?w\.?|high(?:\s*(?:water|tide))?|low(?:\s*(?:water|tide))?|[hl])`;
-const TURN = new RegExp(
-  String.raw`(?:\b${WORD}[\s,;:]+)?\b(\d{1,2})[:.h]?(\d{2})(?::\d{2})?\s*([ap]\.?m\.?)?(?:\s*(z|utc|gmt|[a-z]{2,4}t))?[\s,;|]+(?:${WORD}[\s,;:|]+)?\(?(-?(?:\d{1,2}(?:[.,]\d{1,3})?|[.,]\d{1,3}))\s*(m|ft|feet|metres|meters)?\b\)?(?:[\s,;|]+${WORD}\b(?![\s,;:]+\d{1,2}[:.h]?\d{2}))?`,
-  'gi',
-);
+/** Where most lie farther apart than this, h, there may be one of each a day, or the low waters may be missing: asked. */
+const SEMIDIURNAL_MOST_H = 9;
+/** So many days between two days of a table, and a day may have been taken for a month. */
+const MOST_DAYS_APART = 20;
+/** No tide is as high as this, m: a figure over it is in another unit, or none. */
+const MOST_M = 25;
+const MOST_HOURLY = 6;
 
 export interface TideText {
   turns: TideTurn[];
@@ -55,87 +46,290 @@ export interface TideText {
   feet: boolean;
   /** The clock that it names, in words, where its times were turned from that to the water's own; null: it is the water's own. */
   clock: string | null;
+  /** What was asked, and answered. */
+  asked: Question[];
 }
+
+/** A line of the table: its day as it stands there, and what is left of the line. */
+interface Line {
+  number: number;
+  raw: string;
+  /** A day; one by its number alone; the month and year of a heading; none. */
+  day: { date: NonNullable<MomentParts['date']> } | { alone: number } | { month: number; year: number | null } | null;
+  rest: string;
+}
+type FoundTurn = TideTurn & { known: boolean; line: number };
 
 /**
  * High and low waters from a table as people paste it: a date at the head of a day or of each line, then times and heights, with or without
- * "HW" and "LW"; several days at once; CSV with a header too. Heights in metres unless feet are named. Where high and low are not named,
- * the higher of neighbours is high.
- * @param firstDate the day of lines that stand before any date, yyyy-mm-dd; its year stands where a date has none @param zone the clock of the table
+ * words for high and low; several days at once; CSV with a header too. Where high and low are not named, the higher of neighbours is high.
+ * What may be read in two ways is asked; what is left out is told by its line.
+ * @param firstDate the day of lines that stand before any date, yyyy-mm-dd; a year that no line has is the one nearest to it @param zone the clock of the table
  */
-export const readTideText = reader(PASTED, inTideText);
-function inTideText(text: string, firstDate: string, zone: string): Imported<TideText> {
+export const readTideText: (text: string, firstDate: string, zone: string, answers?: AnswersGiven) => Asking<TideText> =
+  reader(PASTED, inTideText);
+function inTideText(text: string, firstDate: string, zone: string, answers: AnswersGiven = {}): Asking<TideText> {
   if (text.trim() === '')
     return refused('Nothing is written. Paste times and heights, such as: 27 Nov  HW 05:12 4.3 m  LW 11:30 0.9 m.');
-  const feet = /\b(ft|feet)\b/i.test(text) && !/\d\s*m\b/i.test(text);
-  const troubles: string[] = [];
-  const found: (TideTurn & { known: boolean; line: number })[] = [];
-  let date = firstDate;
-  const headed = GREENWICH.exec(text);
-  let clock = headed ? `UTC${headed[1] ?? headed[2] ?? ''}` : null;
-  const monthFirst = isMonthFirst(text);
-  const ofWater = (written: string) =>
-    DateTime.fromISO(written.replace(/(\d) (?=\d\d:)/, '$1T').replace(' ', ''))
-      .setZone(zone)
-      .toFormat('yyyy-MM-dd HH:mm');
-  for (const [i, raw] of text.split(/\r?\n/).entries()) {
-    const line = withoutListCommas(raw)
-      .replaceAll(/["\t|]/g, ' ')
-      .replaceAll('−', '-')
-      .replaceAll(INSTANT, ofWater)
-      .replaceAll(HEIGHT_FIRST, '$3 $1 $2');
-    const dated = dateIn(line, firstDate, date, monthFirst);
-    if (dated.is === 'wrong') {
-      troubles.push(`Line ${i + 1}: ${dated.why}`);
-      continue;
-    }
-    if (dated.is === 'date') date = dated.date;
-    const rest = dated.is === 'date' ? dated.rest : line;
-    let before = '';
-    for (const match of rest.matchAll(TURN)) {
-      const [, wordBefore, h = '', m = '', half = '', named = '', wordBetween, height = '', unit = '', wordBehind] =
-        match;
-      const hhmm = clockOf(Number(h), Number(m), half);
-      if (hhmm === null) {
-        troubles.push(`Line ${i + 1}: ${h}:${m} is no time.`);
-        continue;
-      }
-      // A time earlier than the one before it in the same line belongs to the next day.
-      if (before !== '' && hhmm < before && dated.is !== 'date') date = addDays(date, 1);
-      before = hhmm;
-      if (/^(z|utc|gmt)$/i.test(named)) clock ??= 'UTC';
-      else if (named !== '' && !isClockOf(named, date, zone))
-        troubles.push(`Line ${i + 1}: "${named}" is taken for the water’s own clock.`);
-      const at = instantOf(date, hhmm, clock !== null && !INSTANT_IN.test(raw) ? clock : zone);
-      const heightM = Number(height.replace(',', '.')) * ((unit === '' ? feet : /^f/i.test(unit)) ? FOOT_M : 1);
-      const word = (wordBefore ?? wordBetween ?? wordBehind ?? '').toLowerCase();
-      if (at === null || Math.abs(heightM) > 25) {
-        troubles.push(`Line ${i + 1}: ${hhmm} ${height} is no tide.`);
-        continue;
-      }
-      const rounded = Math.round(heightM * 1000) / 1000;
-      found.push({
-        at: new Date(at).toISOString(),
-        heightM: rounded,
-        high: word.startsWith('h'),
-        known: word !== '',
-        line: i + 1,
-      });
-    }
-    if (/\d/.test(rest) && before === '' && dated.is !== 'date' && !/[a-z]{4}/i.test(rest))
-      troubles.push(`Line ${i + 1}: no time with a height in "${raw.trim().slice(0, 50)}".`);
-  }
+  const lines = linesOf(text, zone);
+  const asks: Question[] = [];
+  const order = orderOf(lines, answers, asks);
+  const perM = unitOf(text, lines, answers, asks);
+  const { found, troubles, clock } = turnsOf(lines, { text, firstDate: yearOf(text, firstDate), zone, order, perM });
   if (found.length < 2)
     return refused(
       `No two times with heights were found. Write them like this: 27 Nov  HW 05:12 4.3 m  LW 11:30 0.9 m.${troubles.length > 0 ? ` ${troubles[0] ?? ''}` : ''}`,
     );
   const turns = ordered(found, troubles);
+  const why = askSpacing(turns, zone, asks, answers);
+  if (why !== null) return refused(why);
+  if (asks.some(({ id }) => answers[id] === undefined))
+    return { taken: false, why: 'It can be read in more than one way.', asks };
   const days = new Set(turns.map(({ at }) => DateTime.fromISO(at, { zone }).toISODate())).size;
-  return { taken: true, value: { turns, days, feet, clock }, troubles: told(troubles) };
+  return { taken: true, value: { turns, days, feet: perM === 0.3048, clock, asked: asks }, troubles: told(troubles) };
 }
 
+/** An instant as programs write it, with its own offset. */
+const INSTANT = /\b\d{4}-\d\d-\d\d[T ]\d\d:\d\d(?::\d\d(?:\.\d+)?)?\s?(?:Z|[+-]\d\d:?\d\d)(?![\d.])/gi;
+function linesOf(text: string, zone: string): Line[] {
+  const ofWater = (written: string) =>
+    DateTime.fromISO(written.replace(/(\d) (?=\d\d:)/, '$1T').replace(' ', ''))
+      .setZone(zone)
+      // Its clock is the water's from here on, whatever the table says of its own.
+      .toFormat("yyyy-MM-dd HH:mm'\u2009'");
+  return text.split(/\r?\n/).map((raw, i) => {
+    const line = withoutListCommas(raw)
+      .replaceAll(/["\t|;]/g, ' ')
+      .replaceAll('−', '-')
+      .replaceAll(INSTANT, ofWater)
+      .replaceAll(/(\d)T(?=\d\d:)/g, '$1 ');
+    return { number: i + 1, raw, ...dayOfLine(line) };
+  });
+}
+/** The day of a line: a heading of a month, a date wherever it stands, or a number at its beginning. */
+function dayOfLine(line: string): Pick<Line, 'day' | 'rest'> {
+  const heading = /^\W*(?:(\p{L}{3,10})\.?,?\s*((?:19|20)\d{2})?|((?:19|20)\d{2})\s+(\p{L}{3,10}))\W*$/u.exec(line);
+  const name = heading?.[1] ?? heading?.[4] ?? '';
+  const month = heading ? monthOf(name) : null;
+  if (heading && month !== null) {
+    const year = heading[2] ?? heading[3];
+    return { day: { month, year: year === undefined ? null : Number(year) }, rest: '' };
+  }
+  const alone = dayAlone(line);
+  const dated = takeDay(line);
+  // "Mar 24" under a month's heading is a Tuesday in some languages: the heading decides when the days are put together.
+  if (dated && !(alone && isWeekday(line.trim().split(/\s+/)[0] ?? '')))
+    return { day: { date: dated.date }, rest: dated.rest };
+  return alone ? { day: { alone: alone.day }, rest: alone.rest } : { day: null, rest: line };
+}
+/** A day by its number alone at the head of a line: "26 Th 0412 5.1", "TU 26 0412 5.1", "26 0412 5.1". */
+function dayAlone(line: string): { day: number; rest: string } | null {
+  const [first = '', second = '', ...others] = line
+    .trim()
+    .split(/\s+|,(?=\s)/)
+    .filter((word) => word !== '');
+  const isDay = (text: string) =>
+    /^\d{1,2}(?:st|nd|rd|th|\.)?$/.test(text) && Number.parseInt(text, 10) >= 1 && Number.parseInt(text, 10) <= 31;
+  const isShortDay = (text: string) => /^\p{L}{1,2}\.?$/u.test(text) || isWeekday(text);
+  if (isShortDay(first) && isDay(second)) return { day: Number.parseInt(second, 10), rest: others.join(' ') };
+  if (!isDay(first)) return null;
+  if (isShortDay(second) && !/^[hl]\.?$/i.test(second))
+    return { day: Number.parseInt(first, 10), rest: others.join(' ') };
+  const isTime = /^(?:\d{4}|\d{1,2}[:h]\d{2})$/.test(second);
+  return second === '' || isTime ? { day: Number.parseInt(first, 10), rest: [second, ...others].join(' ') } : null;
+}
+/** A year that stands somewhere in the table, where it is the only one: days without a year are of it. */
+function yearOf(text: string, firstDate: string): string {
+  const years = new Set([...text.matchAll(/(?<![\d:.,])((?:19|20)\d{2})(?![\d:.,])/g)].map(([, year]) => year ?? ''));
+  const [only] = years;
+  const heads = text.split(/\r?\n/).some((line) => /^\D*(?:19|20)\d{2}\D*$/.test(line));
+  if (years.size !== 1 || only === undefined || !heads || only === firstDate.slice(0, 4)) return firstDate;
+  return `${only}-07-01`;
+}
+
+function orderOf(lines: readonly Line[], answers: AnswersGiven, asks: Question[]): DayOrder {
+  const parts = lines.flatMap(({ day }) =>
+    day && 'date' in day ? [{ date: day.date, minutes: null, zone: null, instant: null, left: '' }] : [],
+  );
+  const order = dayOrderOf(parts);
+  if (order === 'known') return 'day first';
+  if (order !== null) return order;
+  const first = parts.find(({ date }) => date.order === 'open')?.date;
+  asks.push({
+    id: 'day order',
+    text: `Is ${first?.a ?? ''}/${first?.b ?? ''} the ${first?.a ?? ''}. of the ${first?.b ?? ''}. month, or the ${first?.b ?? ''}. of the ${first?.a ?? ''}.?`,
+    choices: [
+      { id: 'day first', text: 'The day comes first' },
+      { id: 'month first', text: 'The month comes first' },
+    ],
+  });
+  return answers['day order'] === 'month first' ? 'month first' : 'day first';
+}
+/** How many metres one of the table's unit is; asked where heights without a unit are no metres. */
+function unitOf(text: string, lines: readonly Line[], answers: AnswersGiven, asks: Question[]): number {
+  const named = unitOfTable(text);
+  if (named !== null) return named === 'm' ? 1 : named === 'ft' ? 0.3048 : 0.01;
+  const reading = { french: isFrenchTable(text), heightFirst: false, inCm: true };
+  const heights = lines.flatMap(({ rest }) => turnsOfLine(rest, reading).turns.map(({ height }) => Math.abs(height)));
+  const high = heights.filter((height) => height > MOST_M);
+  if (high.length * 3 < heights.length || high.length === 0) return 1;
+  asks.push({
+    id: 'unit',
+    text: `Which unit are the heights in? One of them is ${high[0] ?? ''}.`,
+    choices: [
+      { id: 'cm', text: 'centimetres' },
+      { id: 'ft', text: 'feet' },
+    ],
+  });
+  return answers.unit === 'ft' ? 0.3048 : 0.01;
+}
+
+interface TableReading {
+  text: string;
+  firstDate: string;
+  zone: string;
+  order: DayOrder;
+  perM: number;
+}
+/** All turns with their instants, in the order they stand in; what could not be taken, by line. */
+function turnsOf(lines: readonly Line[], { text, firstDate, zone, order, perM }: TableReading) {
+  const reading = { french: isFrenchTable(text), heightFirst: isHeightFirst(lines), inCm: perM === 0.01 };
+  const troubles: string[] = [];
+  const found: FoundTurn[] = [];
+  let date = firstDate;
+  let ofTable: Zone | null = null;
+  let clock: string | null = null;
+  /** What stands of a day so far, for lines that have no day of their own. */
+  let last = { minutes: -1, words: new Set<string>() };
+  for (const { number, raw, day, rest } of lines) {
+    const at = day === null ? date : dayIn(day, date, firstDate, order);
+    if (at === null) {
+      troubles.push(`Line ${number}: "${raw.trim().slice(0, 30)}" has no day that there is.`);
+      continue;
+    }
+    if (day !== null) last = { minutes: -1, words: new Set() };
+    date = at;
+    const line = turnsOfLine(rest.replaceAll('\u2009', ' '), reading);
+    if (line.turns.length === 0) {
+      ofTable ??= zoneOfHeading(raw);
+      troubles.push(...leftOut(line, raw, number));
+      continue;
+    }
+    troubles.push(...line.troubles.map((trouble) => `Line ${number}: ${trouble}`));
+    if (line.left.length > 0)
+      troubles.push(`Line ${number}: ${line.left.map((left) => `"${left}"`).join(', ')} left out.`);
+    const own = rest.includes('\u2009');
+    const begunAnew = day === null && isNextDay(line, last);
+    if (begunAnew) [date, last] = [addDays(date, 1), { minutes: -1, words: new Set() }];
+    for (const turn of line.turns) {
+      // A time earlier than the one before it in a line without a day is of the next day.
+      if (turn.minutes < last.minutes && day === null && line.turns[0] !== turn) date = addDays(date, 1);
+      last = { minutes: turn.minutes, words: last.words.add(turn.word ?? '') };
+      const zoned = turn.zone && 'offsetMin' in turn.zone ? turn.zone : own ? null : ofTable;
+      if (zoned && 'offsetMin' in zoned) clock ??= sayClock(zoned.offsetMin);
+      if (turn.zone && 'letters' in turn.zone && !isClockOf(turn.zone.letters, date, zone))
+        troubles.push(`Line ${number}: "${turn.zone.letters}" is taken for the water’s own clock.`);
+      const isOwn = turn.zone && 'letters' in turn.zone;
+      const moment = instantAt(date, turn.minutes, isOwn ? null : zoned, zone);
+      const heightM = turn.height * (turn.perM ?? perM);
+      if (moment === null || Math.abs(heightM) > MOST_M) {
+        troubles.push(`Line ${number}: ${figure(turn.height, 2)} is no height of a tide.`);
+        continue;
+      }
+      const rounded = Math.round(heightM * 1000) / 1000;
+      found.push({
+        at: new Date(moment).toISOString(),
+        heightM: rounded,
+        high: turn.word === 'high',
+        known: turn.word !== null,
+        line: number,
+      });
+    }
+  }
+  return { found, troubles, clock };
+}
+/** Whether a line without a day begins the next one: its first time is earlier than the last. Highs in one line and lows in the next are one day. */
+function isNextDay({ turns }: LineTurns, last: { minutes: number; words: ReadonlySet<string> }): boolean {
+  const words = new Set(turns.map(({ word }) => word ?? ''));
+  const [only] = words;
+  const parted = words.size === 1 && last.words.size === 1 && only !== '' && !last.words.has(only ?? '');
+  return (turns[0]?.minutes ?? 0) < last.minutes && !(parted && turns.length > 1);
+}
+function leftOut({ troubles, left }: LineTurns, raw: string, number: number): string[] {
+  if (troubles.length > 0) return troubles.map((trouble) => `Line ${number}: ${trouble}`);
+  // A year alone, or a figure within a title, is no tide that was lost.
+  const isTitle = /\p{L}{4}/u.test(raw) || /^\D*(?:19|20)\d{2}\D*$/.test(raw);
+  return left.length > 0 && !isTitle ? [`Line ${number}: no time with a height in "${raw.trim().slice(0, 50)}".`] : [];
+}
+/** The clock that a heading names for the whole table: "Times in UTC", "Zeiten in MEZ", "BST (GMT+1)". */
+function zoneOfHeading(line: string): Zone | null {
+  return /times?|zeit|heure|hora|ore|tijd|tid|utc|gmt/i.test(line) ? zoneIn(line.replace(/[.:]\s*$/, '')) : null;
+}
+function sayClock(minutes: number): string {
+  const hours = minutes / 60;
+  return minutes === 0 ? 'UTC' : `UTC${hours < 0 ? '−' : '+'}${figure(Math.abs(hours), 2)}`;
+}
+/** Whether the heads of the columns have the height before the time. */
+function isHeightFirst(lines: readonly Line[]): boolean {
+  return lines.some(({ raw }) => {
+    const height = raw.search(/height|hoehe|höhe|hauteur|altura|altezza|hoogte|højde|høyde/i);
+    const time = raw.search(/time|uhr|zeit|heure|hora(?!ri)|\bora\b|tijd|\btid/i);
+    return height >= 0 && time > height && !/\d/.test(raw);
+  });
+}
+/** The day that a line says, after the day before it; null: there is none such. */
+function dayIn(day: NonNullable<Line['day']>, last: string, firstDate: string, order: DayOrder): string | null {
+  if ('date' in day) return dayOf(day.date, order, firstDate);
+  if ('month' in day) {
+    const of = dayOf({ year: day.year, a: 1, b: day.month, order: 'known' }, 'day first', firstDate);
+    return of;
+  }
+  const before = DateTime.fromISO(last, { zone: 'utc' });
+  // A day long before the last one is of the next month.
+  const of = before.startOf('month').plus({ months: before.day - day.alone > 15 ? 1 : 0 });
+  const read = of.set({ day: day.alone });
+  return read.hasSame(of, 'month') ? read.toISODate() : null;
+}
+
+/** Turns that lie otherwise than a tide's are asked about. @returns why none of it can be a tide table; null: it can */
+function askSpacing(turns: readonly TideTurn[], zone: string, asks: Question[], answers: AnswersGiven): string | null {
+  const gaps = turns.slice(1).map(({ at }, i) => (Date.parse(at) - Date.parse(turns[i]?.at ?? '')) / HOUR_MS);
+  const usual = gaps.filter((gap) => gap < 48).toSorted((a, b) => a - b);
+  const middle = usual[Math.floor((usual.length - 1) / 2)];
+  if (middle === undefined && gaps.length === 0) return null;
+  if (middle !== undefined && middle < LEAST_APART_H && turns.length > MOST_HOURLY)
+    return `Its times lie ${figure(middle)} h apart: these are heights by the hour, and not high and low waters.`;
+  if (middle !== undefined && middle > SEMIDIURNAL_MOST_H)
+    asks.push({
+      id: 'spacing',
+      text: `Its turns lie about ${figure(middle, 0)} h apart, where most tides turn every six hours. Is there one high and one low water a day there?`,
+      choices: [
+        { id: 'one a day', text: 'Yes, one of each a day' },
+        { id: 'one kind', text: 'No, it has high or low waters alone' },
+      ],
+    });
+  if (answers.spacing === 'one kind')
+    return 'Between high waters alone nobody knows how far it falls: paste the low waters too.';
+  const apart = turns
+    .slice(1)
+    .find(({ at }, i) => daysBetween(dateOf(turns[i]?.at, zone), dateOf(at, zone)) > MOST_DAYS_APART);
+  if (apart)
+    asks.push({
+      id: 'days',
+      text: `Its days lie months apart (${dayWords(dateOf(turns[0]?.at, zone))}, ${dayWords(dateOf(apart.at, zone))}). Is that so in the table?`,
+      choices: [
+        { id: 'so', text: 'Yes, take them as they stand' },
+        { id: 'not', text: 'No' },
+      ],
+    });
+  return answers.days === 'not'
+    ? 'Write the months by their names, or the days as 2026-11-27: then nobody takes one for the other.'
+    : null;
+}
+const dateOf = (at: string | undefined, zone: string): string => DateTime.fromISO(at ?? '', { zone }).toISODate() ?? '';
+
 /** In order of time, each high or low by its word or by its neighbours; what cannot be is told. */
-function ordered(found: readonly (TideTurn & { known: boolean; line: number })[], troubles: string[]): TideTurn[] {
+function ordered(found: readonly FoundTurn[], troubles: string[]): TideTurn[] {
   const sorted = found.toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const turns = sorted.filter((one, i) => {
     const last = sorted[i - 1];
@@ -160,62 +354,12 @@ function ordered(found: readonly (TideTurn & { known: boolean; line: number })[]
   });
 }
 
-function clockOf(h: number, m: number, half: string): string | null {
-  const letter = half.charAt(0).toLowerCase();
-  if (m > 59 || h > 23 || (letter !== '' && (h < 1 || h > 12))) return null;
-  const hour = letter === 'p' ? (h % 12) + 12 : letter === 'a' ? h % 12 : h;
-  return `${String(hour).padStart(2, '0')}:${String(m).padStart(2, '0')}`;
-}
-
 /** Whether letters are what the clock of the water is called on a day: "CET", "BST". */
 function isClockOf(letters: string, date: string, zone: string): boolean {
   const noon = DateTime.fromISO(`${date}T12:00`, { zone });
   return ['en-GB', 'en-US', 'en-AU'].some(
     (locale) => noon.setLocale(locale).offsetNameShort?.toLowerCase() === letters.toLowerCase(),
   );
-}
-
-/** Whether a table writes 11/26/2026: a second figure past twelve, and no first one. */
-function isMonthFirst(text: string): boolean {
-  const dates = [...text.matchAll(/\b(\d{1,2})[./](\d{1,2})[./]\d{2,4}\b/g)];
-  return dates.some(([, , b]) => Number(b) > 12) && dates.every(([, a]) => Number(a) <= 12);
-}
-
-type Dated = { is: 'date'; date: string; rest: string } | { is: 'none' } | { is: 'wrong'; why: string };
-/** The first date of a line, and the line without it. */
-function dateIn(line: string, near: string, last: string, monthFirst: boolean): Dated {
-  const month = MONTH_ALONE.exec(line);
-  if (month) {
-    const [, name = '', year = ''] = month;
-    const number = MONTHS.indexOf(name.slice(0, 3).toLowerCase()) + 1;
-    return { is: 'date', date: `${year}-${String(number).padStart(2, '0')}-01`, rest: '' };
-  }
-  for (const { is, order: usual, figures } of DATES) {
-    const order = monthFirst && figures ? 'mdy' : usual;
-    const match = is.exec(line);
-    if (!match) continue;
-    const [whole, a = '', b = '', c] = match;
-    const [day, month, year] = order === 'ymd' ? [c ?? '', b, a] : order === 'dmy' ? [a, b, c] : [b, a, c];
-    const months = MONTHS.indexOf(month.slice(0, 3).toLowerCase()) + 1 || Number(month);
-    const years =
-      year === undefined ? Number(near.slice(0, 4)) : Number(year) < 100 ? 2000 + Number(year) : Number(year);
-    const read = DateTime.fromObject({ year: years, month: months, day: Number(day) }, { zone: 'utc' });
-    if (!read.isValid) return { is: 'wrong', why: `"${whole.trim()}" is no day.` };
-    // A table over the turn of the year writes January without a year.
-    const behind = year === undefined && read.toISODate() < addDays(near, -180);
-    const date = (behind ? read.plus({ years: 1 }) : read).toISODate();
-    return { is: 'date', date, rest: line.replace(whole, ' ').replace(/^\s*T/, ' ') };
-  }
-  const alone = DAY_ALONE.exec(line);
-  const day = Number(alone?.[1] ?? alone?.[2] ?? alone?.[3] ?? 0);
-  if (!alone || day < 1 || day > 31) return { is: 'none' };
-  const before = DateTime.fromISO(last, { zone: 'utc' });
-  // A day long before the last one is of the next month.
-  const of = before.startOf('month').plus({ months: before.day - day > 15 ? 1 : 0 });
-  const read = of.set({ day });
-  return read.hasSame(of, 'month')
-    ? { is: 'date', date: read.toISODate() ?? last, rest: line.replace(alone[0], ' ') }
-    : { is: 'wrong', why: `There is no ${day}. in that month.` };
 }
 
 /** High and low waters as lines that can be read again: a day a line. */

@@ -2,9 +2,11 @@ import Box from '@mui/material/Box';
 import { useState } from 'react';
 import type { TideTurn } from '#core/documents/water';
 import { readTideText, sayTurns, writeTideText } from '#core/exchange/tideText';
+import type { AnswersGiven } from '#core/exchange/imported';
 import { dateAt } from '#core/units/time';
 import { FileButton } from '../../ui/FileButton';
 import { useNow } from '../../ui/useNow';
+import { Questions } from '../../ui/Questions';
 import { ReadText } from './ReadText';
 import { fileText } from '../../ui/fileText';
 
@@ -18,10 +20,14 @@ interface Props {
 export function TideTextField({ turns, zone, onChange }: Props) {
   const today = dateAt(useNow(), zone);
   const [text, setText] = useState(() => writeTideText(turns, zone));
-  const read = text.trim() === '' ? null : readTideText(text, today, zone);
-  const take = (next: string) => {
+  const [answers, setAnswers] = useState<AnswersGiven>({});
+  const read = text.trim() === '' ? null : readTideText(text, today, zone, answers);
+  const asked = read?.taken ? read.value.asked : (read?.asks ?? []);
+  /** What was kept stays until a whole table is understood. */
+  const take = (next: string, given: AnswersGiven = {}) => {
     setText(next);
-    const result = next.trim() === '' ? null : readTideText(next, today, zone);
+    setAnswers(given);
+    const result = next.trim() === '' ? null : readTideText(next, today, zone, given);
     if (result === null) onChange([]);
     else if (result.taken) onChange(result.value.turns);
   };
@@ -37,13 +43,14 @@ export function TideTextField({ turns, zone, onChange }: Props) {
           `${sayTurns(value.turns, zone)}${value.feet ? ', from feet' : ''}${value.clock === null ? '' : `, from ${value.clock} turned to the water’s clock`}`
         }
         maxRows={10}
-        onChange={take}
+        onChange={(next) => take(next)}
       />
+      <Questions list={asked} answers={answers} onAnswer={(id, choice) => take(text, { ...answers, [id]: choice })} />
       <FileButton
         name="Read a tide table from a file"
         label="Tide table"
         accept=".csv,.txt,text/plain,text/csv"
-        onFile={(file) => void fileText(file).then(take)}
+        onFile={(file) => void fileText(file).then((written) => take(written))}
       />
     </Box>
   );

@@ -4,16 +4,12 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import FormLabel from '@mui/material/FormLabel';
 import Link from '@mui/material/Link';
-import Radio from '@mui/material/Radio';
-import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { type DragEvent, useDeferredValue, useMemo, useState } from 'react';
-import { type ForecastFile, type Question, readForecastCsv, readForecastJson } from '#core/exchange/forecast';
-import { MOST_BYTES } from '#core/exchange/imported';
+import { type ForecastFile, readForecastCsv, readForecastJson } from '#core/exchange/forecast';
+import { type AnswersGiven, MOST_BYTES } from '#core/exchange/imported';
 import { sayHour } from '#core/exchange/sayForecast';
 import { byClock } from '#core/units/clockWords';
 import { clockAt, dateAt } from '#core/units/time';
@@ -21,6 +17,7 @@ import { capital, dayWords, howMany, listed } from '#core/units/words';
 import type { Conditions } from '#core/documents/outing';
 import { FileButton } from '../../../ui/FileButton';
 import { fileText } from '../../../ui/fileText';
+import { Questions } from '../../../ui/Questions';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { Troubles } from './Troubles';
 
@@ -38,7 +35,7 @@ export function ReadForecast({ onClose, onTake }: ReadProps) {
   const [text, setText] = useState('');
   const [name, setName] = useState('');
   const [tooLarge, setTooLarge] = useState<string | null>(null);
-  const [answers, setAnswers] = useState<Readonly<Record<string, string>>>({});
+  const [answers, setAnswers] = useState<AnswersGiven>({});
   const zone = looked.water?.timeZone ?? 'utc';
   const near = doc.brief.date;
   const shown = useDeferredValue(text);
@@ -127,32 +124,6 @@ export function ReadForecast({ onClose, onTake }: ReadProps) {
       </DialogActions>
     </Dialog>
   );
-}
-
-/** An identifier of an element has no gaps. */
-const labelOf = (id: string) => `ask-${id.replaceAll(' ', '-')}`;
-
-interface QuestionsProps {
-  list: readonly Question[];
-  answers: Readonly<Record<string, string>>;
-  onAnswer: (id: string, choice: string) => void;
-}
-function Questions({ list, answers, onAnswer }: QuestionsProps) {
-  return list.map(({ id, text, choices }) => (
-    <Box key={id} sx={{ my: 1 }}>
-      <FormLabel id={labelOf(id)}>{text}</FormLabel>
-      <RadioGroup
-        row
-        aria-labelledby={labelOf(id)}
-        value={answers[id] ?? ''}
-        onChange={(_, choice) => onAnswer(id, choice)}
-      >
-        {choices.map((choice) => (
-          <FormControlLabel key={choice.id} value={choice.id} control={<Radio />} label={choice.text} />
-        ))}
-      </RadioGroup>
-    </Box>
-  ));
 }
 
 /** How it was read, its first hour as a sample, and what of it was not. */
