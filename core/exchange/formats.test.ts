@@ -29,7 +29,7 @@ describe('routes in GPX and GeoJSON', () => {
       [writeGeoJson, readGeoJson],
     ] as const) {
       const result = read(write('A "title" & more', withEnds.out, withEnds.home), ends);
-      expect(result).toEqual({ taken: true, value: { out, home }, troubles: [] });
+      expect(result).toEqual({ taken: true, value: { out, home, asked: [] }, troubles: [] });
     }
   });
   it('of one track that comes back are parted at the farthest point and thinned', () => {

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import type { Waypoint } from '../documents/outing';
 import { featuresOf } from './geojsonFeatures';
-import { type Imported, MARKUP, reader, refused, told } from './imported';
-import { type Ends, MOST_POINTS, type RoutePoints, routeFromLines } from './routePoints';
+import { type AnswersGiven, type Asking, MARKUP, reader, refused } from './imported';
+import { type FileLine, type RouteFile, routeOfLines } from './routeLines';
+import type { Ends } from './routePoints';
 
 const position = z.array(z.unknown());
 const geometry = z.discriminatedUnion('type', [
@@ -12,7 +13,14 @@ const geometry = z.discriminatedUnion('type', [
 ]);
 const feature = z.object({
   type: z.literal('Feature'),
-  properties: z.object({ names: z.array(z.string()).optional() }).nullish(),
+  properties: z
+    .object({
+      names: z.array(z.string()).optional(),
+      name: z.unknown().optional(),
+      title: z.unknown().optional(),
+      way: z.unknown().optional(),
+    })
+    .nullish(),
   geometry: geometry.nullable(),
 });
 const file = z.union([
@@ -21,39 +29,44 @@ const file = z.union([
   geometry,
 ]);
 
-/** A route from the lines of a GeoJSON file (RFC 7946): the first leads out, the second home. */
-export const readGeoJson = reader(MARKUP, inGeoJson);
-function inGeoJson(text: string, ends: Ends): Imported<RoutePoints> {
+/** A route from the lines of a GeoJSON file (RFC 7946): the first leads out, the second home; the parts of one feature are one line. */
+export const readGeoJson: (text: string, ends: Ends, answers?: AnswersGiven) => Asking<RouteFile> = reader(
+  MARKUP,
+  inGeoJson,
+);
+function inGeoJson(text: string, ends: Ends, answers: AnswersGiven = {}): Asking<RouteFile> {
   let json: unknown;
   try {
     json = JSON.parse(text);
   } catch (error) {
     return refused(`This is no JSON: ${error instanceof Error ? error.message : 'it cannot be read'}.`);
   }
+  const crs = crsOf(json);
+  if (crs !== null)
+    return refused(
+      `Its positions are in "${crs}". Only longitude and latitude in degrees (WGS 84, CRS84) are read: export it so.`,
+    );
   const parsed = file.safeParse(json);
   if (!parsed.success) return refused('This is JSON, but no GeoJSON with lines in it.');
   const features = featuresOf<z.infer<typeof feature>>(parsed.data);
-  const lines = features.flatMap(({ properties, geometry: shape }) => {
-    if (shape?.type === 'LineString') return [{ names: properties?.names ?? [], points: shape.coordinates }];
-    return shape?.type === 'MultiLineString' ? shape.coordinates.map((points) => ({ names: [], points })) : [];
+  const lines = features.flatMap(({ properties, geometry: shape }, i): FileLine[] => {
+    const parts =
+      shape?.type === 'LineString' ? [shape.coordinates] : shape?.type === 'MultiLineString' ? shape.coordinates : [];
+    const names = parts.length === 1 ? (properties?.names ?? []) : [];
+    const named = [properties?.name, properties?.way, properties?.title].find(
+      (one) => typeof one === 'string' && one !== '',
+    );
+    const points = parts.flat().map(([lon, lat], at) => ({ lat, lon, name: names[at] ?? '' }));
+    return points.length > 0 ? [{ name: typeof named === 'string' ? named : `Line ${i + 1}`, points }] : [];
   });
-  const count = lines.reduce((sum, line) => sum + line.points.length, 0);
-  if (count === 0) return refused('The file has no line in it.');
-  if (count > MOST_POINTS) return refused(`The file has ${count} points; at most ${MOST_POINTS} are read.`);
-  const troubles: string[] = [];
-  const sound = lines.slice(0, 2).map(({ names, points }, l) =>
-    points.flatMap(([lonDeg, latDeg], i): Waypoint[] => {
-      const good =
-        typeof lonDeg === 'number' && typeof latDeg === 'number' && Math.abs(latDeg) <= 89 && Math.abs(lonDeg) <= 180;
-      if (!good) {
-        troubles.push(`Line ${l + 1}, point ${i + 1}: no position. Left out.`);
-        return [];
-      }
-      return [{ latDeg, lonDeg, name: (names[i] ?? '').slice(0, 200) }];
-    }),
-  );
-  if (sound.every((line) => line.length === 0)) return refused('No point of the file has a position.');
-  return { taken: true, value: routeFromLines(sound, ends), troubles: told(troubles) };
+  return lines.length === 0 ? refused('The file has no line in it.') : routeOfLines(lines, ends, answers);
+}
+/** The reference system that a file of the older form names, where it is another than that of longitude and latitude; null: it is that. */
+function crsOf(json: unknown): string | null {
+  const crs = z.object({ crs: z.object({ properties: z.object({ name: z.string() }) }) }).safeParse(json);
+  if (!crs.success) return null;
+  const { name } = crs.data.crs.properties;
+  return /CRS84|(?:^|[:/])4326$/i.test(name) ? null : name.slice(0, 80);
 }
 
 /** A feature collection with two lines: out and home, ends included, the points' names beside them. */

@@ -12,13 +12,13 @@ export interface Ends {
 }
 
 export const MOST_POINTS = 100_000;
-/** Points kept each way: more would be no route but a recording. */
-const MOST_KEPT = 40;
+/** Points kept each way, as many as an outing holds: more would be no route but a recording. */
+const MOST_KEPT = 60;
 const SAME_PLACE_M = 150;
 
 /**
  * Routes out and home from lines of points. One line that comes back to where it began is parted at its farthest point; of two,
- * the second leads home. Long lines are thinned (Ramer–Douglas–Peucker) as little as brings them to forty points each way.
+ * the second leads home. Long lines are thinned (Ramer–Douglas–Peucker) as little as brings them to sixty points each way.
  */
 export function routeFromLines(lines: readonly (readonly Waypoint[])[], ends: Ends): RoutePoints {
   const [first = [], second] = lines;

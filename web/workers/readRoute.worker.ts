@@ -1,13 +1,6 @@
 import { expose } from 'comlink';
-import { readGeoJson } from '#core/exchange/geojson';
-import { readGpx } from '#core/exchange/gpx';
-import type { Imported } from '#core/exchange/imported';
-import type { Ends, RoutePoints } from '#core/exchange/routePoints';
+import { readRoute } from '#core/exchange/readRoute';
 
-const work = {
-  /** What a route file holds: GeoJSON when it begins like JSON, else GPX. */
-  readRoute: (text: string, ends: Ends): Imported<RoutePoints> =>
-    /^\s*[{[]/.test(text) ? readGeoJson(text, ends) : readGpx(text, ends),
-};
+const work = { readRoute };
 export type ReadRouteWork = typeof work;
 expose(work);
