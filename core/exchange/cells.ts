@@ -1,5 +1,9 @@
 /** How the figures of one table are written: what stands before their decimals, and what parts their thousands. */
-export type Decimal = '.' | ',';
+export type Decimal =
+  | '.'
+  | ','
+  /** Both ways in one table, and each figure says for itself. */
+  | 'either';
 
 const EMPTY = new Set([
   '',
@@ -55,6 +59,7 @@ export function decimalsOf(cells: readonly string[]): Decimals {
   const comma = plain.some((cell) => SAYS_COMMA.test(cell));
   const point = plain.some((cell) => SAYS_POINT.test(cell));
   const open = plain.find((cell) => SAYS_NEITHER.test(cell)) ?? null;
+  if (comma && point && open === null) return { decimal: 'either', unclear: null };
   if (comma !== point) return { decimal: comma ? ',' : '.', unclear: null };
   return { decimal: null, unclear: open };
 }
@@ -68,7 +73,7 @@ export interface Figure {
 }
 const ONE = String.raw`[-+−]?\d[\d.,\s']*|[-+−]?[.,]\d+`;
 const FIGURE = new RegExp(
-  String.raw`^[<>≤≥~≈]?\s*(${ONE})(?:\s*(?:-|–|to|bis|à|a|\.\.)\s*(${ONE}))?\s*([^\d\s].*)?$`,
+  String.raw`^[<>≤≥~≈]?\s*(${ONE})(?:\s*(?:-|–|to|bis|à|a|\.\.)\s*(${ONE}))?\s*([\p{L}°º%"'℃℉/].*)?$`,
   'iu',
 );
 /** The figure of a cell, with its unit where it has one: "12", "12,5 km/h", "10-15 kt", "<1". null: it is none. */
@@ -86,7 +91,8 @@ export function figureOf(cell: string, decimal: Decimal): Figure | null {
 }
 
 /** A number in the table's own writing; null: it is none, or is parted where no thousands are. */
-export function numberOf(text: string, decimal: Decimal): number | null {
+export function numberOf(text: string, written: Decimal): number | null {
+  const decimal = written === 'either' ? (SAYS_COMMA.test(text.trim()) ? ',' : '.') : written;
   const thousands = decimal === '.' ? ',' : '.';
   const bare = text.trim().replace('−', '-');
   const [whole = '', ...rest] = bare.split(decimal);

@@ -1,5 +1,6 @@
 import type { Hour } from '../documents/outing';
 import { withoutAccents } from './calendarWords';
+import { headParts } from './heads';
 
 const KNOT = 1852 / 3600;
 /** The units that each kind of figure may be in: how they are written, and how many of the product's own one of them is. */
@@ -344,25 +345,9 @@ export type Head =
   | { is: 'besides' }
   | { is: 'unknown' };
 
-/** A head without its unit: as words, and the unit's text. */
-function partsOf(head: string): { tokens: string[]; unitText: string } {
-  const brackets = /[([{]\s*([^)\]}]*?)\s*[)\]}]/u.exec(head);
-  const name = withoutAccents(brackets ? head.replace(brackets[0], ' ') : head);
-  const tokens = head === '' ? [] : wordsOf(brackets ? head.replace(brackets[0], ' ') : head);
-  if (brackets) return { tokens, unitText: brackets[1] ?? '' };
-  const behind = /[,:]\s*([^,:]+)$|\s(?:in|en|i)\s+([^\s]+)$/u.exec(name);
-  return { tokens, unitText: behind?.[1] ?? behind?.[2] ?? '' };
-}
-/** Words of a head: parted at gaps, underscores, hyphens, and where a capital follows a small letter; heights above ground dropped. */
-function wordsOf(head: string): string[] {
-  return withoutAccents(head.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'))
-    .split(/[\s_.,:;-]+/)
-    .filter((word) => word !== '' && !/^(?:2m|10m|@|above|ground|agl)$/.test(word));
-}
-
 /** Reads the head of a column. */
 export function headOf(head: string): Head {
-  const { tokens, unitText } = partsOf(head);
+  const { tokens, unitText } = headParts(head);
   if (tokens.length === 0) return { is: 'unknown' };
   const found = (word: Word) => tokens.some((token) => startsAs(token, words[word]));
   const figure = figureOf(tokens, found, unitText);

@@ -1,45 +1,30 @@
-import { sayIssue } from '../documents/sayIssue';
 import Papa from 'papaparse';
-import { attributeIds, attributes, qualityIds } from '../catalog/gear/attributes';
-import { kindIds, kinds } from '../catalog/gear/kinds';
-import { newItem } from '../editing/newItem';
+import { type AttributeId, attributeIds, qualities as qualityNames, qualityIds } from '../catalog/gear/attributes';
+import { findKinds } from '../catalog/gear/findKinds';
+import { type KindId, kindIds, kinds } from '../catalog/gear/kinds';
+import { otherWords } from '../catalog/gear/otherWords';
 import { type Item, itemSchema } from '../documents/item';
-import { type Imported, TABLE, reader, refused, told } from './imported';
+import { sayIssue } from '../documents/sayIssue';
+import { newItem } from '../editing/newItem';
+import { type Decimal, decimalsOf, figureOf } from './cells';
+import { type AnswersGiven, type Asking, type Imported, type Question, TABLE, reader, refused, told } from './imported';
+import {
+  type LockerColumn,
+  type Plain,
+  columnOf,
+  lockerColumns,
+  ownUnit,
+  plainIds,
+  unitNamed,
+  unitsOf,
+} from './lockerColumns';
+import { type DayOrder, dayOf, dayOrderOf, momentParts } from './momentCells';
 
-/** What a column may hold, and what it is called for people. */
-const plain = {
-  name: 'name',
-  kind: 'kind',
-  quantity: 'how many',
-  massKg: 'mass of one, kg',
-  condition: 'condition',
-  expiresOn: 'in date until',
-  always: 'goes on every outing',
-  stays: 'stays aboard because',
-  qualities: 'what it is',
-  livesIn: 'lives in, by name',
-  runsOn: 'runs on, by name',
-  lengthCm: 'packed length, cm',
-  widthCm: 'packed width, cm',
-  heightCm: 'packed height, cm',
-  cost: 'what was paid',
-  boughtOn: 'bought on',
-  servicedOn: 'looked over on',
-  note: 'note',
-} as const;
-type Plain = keyof typeof plain;
-const plainIds = Object.keys(plain) as Plain[];
-export type LockerColumn = Plain | (typeof attributeIds)[number];
-export const lockerColumns: readonly { id: LockerColumn; name: string }[] = [
-  ...plainIds.map((id) => ({ id, name: plain[id] })),
-  ...attributeIds.map((id) => ({
-    id,
-    name: attributes[id].unit === '' ? attributes[id].name : `${attributes[id].name}, ${attributes[id].unit}`,
-  })),
-];
 const MOST_ROWS = 5000;
 // A spreadsheet takes a cell that begins so for a formula: an apostrophe before it makes it text again, and is taken off when read.
 const formula = /^[=+\-@\t\r]/;
+/** By it a spreadsheet knows that the file is UTF-8. */
+const MARK = '\uFEFF';
 const guarded = /^'[=+\-@\t\r]/;
 
 /** The locker as CSV, a line an item; no cell can run in a spreadsheet. Pictures are left out. */
@@ -76,7 +61,15 @@ export function writeLockerCsv(items: readonly Item[]): string {
     ];
   });
   const cell = (value: string | number) => (typeof value === 'string' && formula.test(value) ? `'${value}` : value);
-  return Papa.unparse({ fields: [...plainIds, ...used], data: rows.map((row) => row.map(cell)) });
+  return `${MARK}${Papa.unparse({ fields: [...plainIds, ...used], data: rows.map((row) => row.map(cell)) })}`;
+}
+
+/** A file to fill in: every column, and a line for each kind, with its usual figures and none of it owned yet. */
+export function lockerTemplate(): string {
+  return writeLockerCsv(kindIds.map((kind) => newItem(kind, kind))).replaceAll(
+    /^((?:"[^"]*"|[^,]*),[a-z0-9-]+),1,/gm,
+    '$1,0,',
+  );
 }
 
 /** Which column of a file is taken for what; null: left alone. One entry a column. */
@@ -90,8 +83,7 @@ function inHeader(text: string): Imported<{ header: string[]; guess: Mapping; sa
   const [header = [], ...rows] = parsed.value;
   const taken = new Set<LockerColumn>();
   const guess = header.map((cell) => {
-    const word = bare(cell);
-    const found = lockerColumns.find(({ id, name }) => !taken.has(id) && (bare(id) === word || bare(name) === word));
+    const found = columnOf(cell, taken);
     if (found) taken.add(found.id);
     return found?.id ?? null;
   });
@@ -100,9 +92,6 @@ function inHeader(text: string): Imported<{ header: string[]; guess: Mapping; sa
     value: { header, guess, samples: header.map((_, i) => rows.find((row) => (row[i] ?? '') !== '')?.[i] ?? '') },
     troubles: [],
   };
-}
-function bare(text: string): string {
-  return text.toLowerCase().replace(/[^a-z0-9]/g, '');
 }
 
 function rowsOf(text: string): Imported<string[][]> {
@@ -119,37 +108,139 @@ function rowsOf(text: string): Imported<string[][]> {
   return { taken: true, value: data, troubles: [] };
 }
 
+/** How the figures and days of a file are written, and which unit each column is in. */
+interface Writing {
+  decimal: Decimal;
+  order: DayOrder;
+  units: ReadonlyMap<LockerColumn, string>;
+}
+const dateColumns: readonly LockerColumn[] = ['expiresOn', 'boughtOn', 'servicedOn'];
+/** What a file leaves open of its units, decimals and days: asked before anything of it is taken. */
+function writingOf(
+  header: readonly string[],
+  rows: readonly string[][],
+  columns: Mapping,
+  answers: AnswersGiven,
+  asks: Question[],
+): Writing {
+  const cellsOf = (at: number) => rows.map((row) => (row[at] ?? '').trim()).filter((cell) => cell !== '');
+  const units = new Map<LockerColumn, string>();
+  const numbers: string[] = [];
+  for (const [at, id] of columns.entries()) {
+    if (id === null) continue;
+    const choices = unitsOf(id);
+    if (choices || id === 'quantity' || id === 'cost' || !plainIds.some((one) => one === id))
+      numbers.push(...cellsOf(at));
+    if (!choices) continue;
+    const named =
+      columnOf(header[at] ?? '', new Set())?.id === id ? (columnOf(header[at] ?? '', new Set())?.unit ?? null) : null;
+    const bareCell = cellsOf(at).find((cell) => cell !== 'none' && (figureOf(cell, '.')?.unit ?? '') === '');
+    const given = answers[`unit ${id}`];
+    if (named !== null) units.set(id, named);
+    else if (given !== undefined && given in choices) units.set(id, given);
+    else if (bareCell === undefined) units.set(id, ownUnit(id) ?? '');
+    if (named === null && bareCell !== undefined && Object.keys(choices).length > 1)
+      asks.push({
+        id: `unit ${id}`,
+        text: `Which unit is "${header[at] ?? ''}" in? It begins with ${bareCell}.`,
+        choices: Object.keys(choices).map((unit) => ({ id: unit, text: unit })),
+      });
+  }
+  const { decimal, unclear } = decimalsOf(numbers);
+  if (decimal === null && unclear !== null) {
+    const mark = unclear.includes(',') ? ',' : '.';
+    asks.push({
+      id: 'decimal',
+      text: `Is "${unclear}" ${unclear.split(mark)[0] ?? ''} and a part, or ${unclear.replace(mark, '')}?`,
+      choices: [
+        { id: mark, text: `${unclear.split(mark)[0] ?? ''} and a part` },
+        { id: mark === ',' ? '.' : ',', text: unclear.replace(mark, '') },
+      ],
+    });
+  }
+  const days = columns.flatMap((id, at) =>
+    id !== null && dateColumns.includes(id) ? cellsOf(at).map(momentParts) : [],
+  );
+  const order = dayOrderOf(days);
+  const open = days.find(({ date }) => date?.order === 'open')?.date;
+  if (order === null && open)
+    asks.push({
+      id: 'day order',
+      text: `Is ${open.a}/${open.b} the ${open.a}. of the ${open.b}. month, or the ${open.b}. of the ${open.a}.?`,
+      choices: [
+        { id: 'day first', text: 'The day comes first' },
+        { id: 'month first', text: 'The month comes first' },
+      ],
+    });
+  return {
+    decimal: decimal ?? (answers.decimal === ',' ? ',' : '.'),
+    order:
+      order === 'day first' || order === 'month first'
+        ? order
+        : answers['day order'] === 'month first'
+          ? 'month first'
+          : 'day first',
+    units,
+  };
+}
+/** The questions that a file leaves open with its columns taken so. */
+export function lockerCsvAsks(text: string, mapping: Mapping, answers: AnswersGiven): Question[] {
+  const rows = rowsOf(text);
+  const asks: Question[] = [];
+  if (rows.taken) writingOf(rows.value[0] ?? [], rows.value.slice(1), mapping, answers, asks);
+  return asks;
+}
+
+interface ReadOptions {
+  /** What each column holds; left out: guessed from the header. */
+  mapping?: Mapping;
+  /** What the locker holds already, for finding containers and batteries by name. */
+  owned?: readonly Item[];
+  answers?: AnswersGiven;
+}
 /**
- * Items from CSV with a header; only name and kind are needed, the rest is usual for the kind. Bad lines are told and left out.
+ * Items from CSV with a header; a name or a kind is needed, the rest is usual for the kind. Bad lines are told and left out; units, decimals
+ * and days that may be read in two ways are asked.
  * @param idFor gives each item its identifier, by its place among those taken
- * @param mapping what each column holds; left out: guessed from the header
- * @param owned what the locker holds already, for finding containers and batteries by name
  */
-export const readLockerCsv = reader(TABLE, inLockerCsv);
+export const readLockerCsv: (text: string, idFor: (index: number) => string, options?: ReadOptions) => Asking<Item[]> =
+  reader(TABLE, inLockerCsv);
 function inLockerCsv(
   text: string,
   idFor: (index: number) => string,
-  { mapping, owned = [] }: { mapping?: Mapping; owned?: readonly Item[] } = {},
-): Imported<Item[]> {
+  { mapping, owned = [], answers = {} }: ReadOptions = {},
+): Asking<Item[]> {
   const rows = rowsOf(text);
   if (!rows.taken) return rows;
   const head = lockerCsvHeader(text);
   if (!head.taken) return head;
-  const columns = mapping ?? head.value.guess;
-  for (const needed of ['name', 'kind'] as const)
-    if (!columns.includes(needed)) return refused(`No column is taken for the ${needed}.`);
-  const troubles = head.value.header.flatMap((name, i) =>
+  const { header, guess } = head.value;
+  const columns = mapping ?? guess;
+  if (!columns.includes('name') && !columns.includes('kind'))
+    return refused('No column is taken for the name, and none for the kind.');
+  const lines = rows.value.slice(1);
+  const asks: Question[] = [];
+  const writing = writingOf(header, lines, columns, answers, asks);
+  if (asks.some(({ id }) => answers[id] === undefined))
+    return { taken: false, why: 'It can be read in more than one way.', asks };
+  const troubles = header.flatMap((name, i) =>
     columns[i] == null ? [`The column "${name.slice(0, 40)}" was left alone.`] : [],
   );
   const items: Item[] = [];
   const links: { index: number; line: number; livesIn: string; runsOn: string }[] = [];
-  rows.value.slice(1).forEach((row, i) => {
+  const called: string[] = [];
+  let none = 0;
+  lines.forEach((row, i) => {
     const read = (name: LockerColumn) => {
       const at = columns.indexOf(name);
       const value = at < 0 ? '' : (row[at] ?? '').trim();
       return guarded.test(value) ? value.slice(1) : value;
     };
-    const item = itemFrom(read, idFor(items.length));
+    if (/^0+$/.test(read('quantity'))) {
+      none += 1;
+      return;
+    }
+    const item = itemFrom(read, idFor(items.length), writing, called);
     const parsed = typeof item === 'string' ? null : itemSchema.safeParse(item);
     const issue = parsed && !parsed.success ? parsed.error.issues[0] : null;
     if (parsed?.success) {
@@ -160,6 +251,9 @@ function inLockerCsv(
         `Line ${i + 2}: ${typeof item === 'string' ? item : `${columnNamed(issue?.path ?? [])}: ${sayIssue(issue)}`} Left out.`,
       );
   });
+  if (called.length > 0)
+    troubles.unshift(`Taken by what it is called: ${[...new Set(called)].slice(0, 12).join('; ')}.`);
+  if (none > 0) troubles.push(`${none} ${none === 1 ? 'line says' : 'lines say'} that there is none of it. Left out.`);
   troubles.push(...linked(items, links, owned));
   return items.length === 0
     ? refused(`No line could be taken. ${troubles.find((one) => one.startsWith('Line')) ?? ''}`.trim())
@@ -194,45 +288,104 @@ function linked(
   return troubles;
 }
 
-/** One line as an item, or why it is none. */
-function itemFrom(read: (name: LockerColumn) => string, id: string): Item | string {
-  const wanted = read('kind').toLowerCase();
-  const kind = kindIds.find((one) => one === wanted || kinds[one].name.toLowerCase() === wanted);
-  if (!kind) return `"${read('kind').slice(0, 40)}" is no kind of gear.`;
+/** The kind that a word means: its identifier, its name, or another word for it; text: why none is. */
+function kindOf(word: string): { kind: KindId; exact: boolean } | string {
+  const wanted = word.trim().toLowerCase();
+  const exact = kindIds.find((one) => one === wanted || kinds[one].name.toLowerCase() === wanted);
+  if (exact) return { kind: exact, exact: true };
+  const [first, ...others] = wanted === '' ? [] : findKinds(wanted);
+  if (first && others.length === 0) return { kind: first, exact: false };
+  if (first && isWordFor(wanted, first, others)) return { kind: first, exact: false };
+  // "Safety whistle": its last word is what it is, where that is the whole of another word for it.
+  const tail = wanted.split(/\s+/).at(-1) ?? '';
+  const [last, ...besides] = first || tail === wanted || tail === '' ? [] : findKinds(tail);
+  if (last && isWordFor(tail, last, besides)) return { kind: last, exact: false };
+  const may = first ? [first, ...others].slice(0, 4).map((one) => kinds[one].name) : [];
+  return may.length === 0
+    ? `"${word.slice(0, 40)}" is no kind of gear.`
+    : `"${word.slice(0, 40)}" may be ${may.join(', or ')}: write one of them.`;
+}
+/** Whether a word is one for the first kind found and for none of the others. */
+function isWordFor(word: string, first: KindId, others: readonly KindId[]): boolean {
+  const plainWord = (text: string) =>
+    text
+      .toLowerCase()
+      .replace(/[^a-z0-9]/g, '')
+      .replace(/s$/, '');
+  const names = (kind: KindId) => [kinds[kind].name, ...otherWords[kind]].map(plainWord);
+  return names(first).includes(plainWord(word)) && !others.some((kind) => names(kind).includes(plainWord(word)));
+}
+
+const CONDITIONS: readonly (readonly [Item['condition'], RegExp])[] = [
+  ['good', /^(?:good|ok|okay|fine|new|used|sound|as new|gut|neu|bon|bueno|buono|bom|goed|god|bra)$/i],
+  ['under repair', /^(?:under repair|repair|in repair|to repair|broken|defect|defekt|kaputt|casse|roto|rotto|stuk)$/i],
+  ['failed inspection', /^(?:failed inspection|failed|unsafe|condemned)$/i],
+];
+
+/** One line as an item, or why it is none. @param called gathers what was found by another word than its name */
+function itemFrom(
+  read: (name: LockerColumn) => string,
+  id: string,
+  { decimal, order, units }: Writing,
+  called: string[],
+): Item | string {
+  const word = read('kind') || read('name');
+  const found = kindOf(word);
+  if (typeof found === 'string') return found;
+  const { kind, exact } = found;
+  if (!exact) called.push(`${word.slice(0, 40)} as ${kinds[kind].name}`);
   const usual = newItem(id, kind);
-  const number = (text: string, otherwise: number) => (text === '' ? otherwise : Number(text.replace(',', '.')));
+  /** A figure in the column's own unit; NaN where it is none, which the schema refuses by name. */
+  const number = (column: LockerColumn, otherwise: number) => {
+    const text = read(column);
+    if (text === '') return otherwise;
+    const figure = figureOf(text.replace(/^[€$£]\s*/, ''), decimal);
+    const choices = unitsOf(column);
+    if (!figure || figure.range) return NaN;
+    if (!choices) return column === 'cost' || figure.unit === '' ? figure.value : NaN;
+    const unit = figure.unit === '' ? (units.get(column) ?? ownUnit(column)) : unitNamed(figure.unit, choices);
+    return unit === null ? NaN : Number((figure.value * (choices[unit] ?? NaN)).toPrecision(12));
+  };
+  const day = (column: LockerColumn) => {
+    const text = read(column);
+    if (text === '') return null;
+    const { date } = momentParts(text);
+    return (date?.year != null ? dayOf(date, order, '2000-01-01') : null) ?? text;
+  };
   const qualities = read('qualities')
     .split(/[;,]/)
-    .map((word) => word.trim())
-    .filter((word) => word !== '' && word !== 'none');
-  const odd = qualities.find((word) => !qualityIds.some((one) => one === word));
+    .map((one) => one.trim().toLowerCase())
+    .filter((one) => one !== '' && one !== 'none');
+  const qualityOf = (one: string) =>
+    qualityIds.find((each) => each === one || qualityNames[each].toLowerCase() === one);
+  const odd = qualities.find((one) => qualityOf(one) === undefined);
   if (odd !== undefined) return `"${odd.slice(0, 40)}" is no known quality.`;
   const own = Object.fromEntries(
-    attributeIds.flatMap((one) => {
+    attributeIds.flatMap((one: AttributeId) => {
       if (read(one) === 'none') return [];
-      const value = read(one) === '' ? usual.attributes[one] : number(read(one), 0);
+      const value = read(one) === '' ? usual.attributes[one] : number(one, 0);
       return value === undefined ? [] : [[one, value]];
     }),
   );
-  const size = (['lengthCm', 'widthCm', 'heightCm'] as const).map((one) => read(one));
+  const size = (['lengthCm', 'widthCm', 'heightCm'] as const).map((one) =>
+    read(one) === '' ? null : number(one, 0) / 100,
+  );
+  const condition = read('condition');
   return {
     ...usual,
     name: read('name') || usual.name,
-    quantity: number(read('quantity'), 1),
-    massKg: number(read('massKg'), usual.massKg),
+    quantity: number('quantity', 1),
+    massKg: number('massKg', usual.massKg),
     attributes: own,
-    qualities:
-      read('qualities') === ''
-        ? usual.qualities
-        : qualities.flatMap((word) => qualityIds.find((one) => one === word) ?? []),
-    condition: (read('condition') || 'good') as Item['condition'],
-    expiresOn: read('expiresOn') || null,
-    always: /^(yes|true|1)$/i.test(read('always')),
+    qualities: read('qualities') === '' ? usual.qualities : qualities.flatMap((one) => qualityOf(one) ?? []),
+    condition: CONDITIONS.find(([, is]) => is.test(condition))?.[0] ?? ((condition || 'good') as Item['condition']),
+    expiresOn: day('expiresOn'),
+    always: /^(?:yes|y|true|1|x|✓|ja|j|oui|si|sí|sim|always)$/iu.test(read('always')),
     stays: read('stays'),
-    sizeM: size.every((text) => text === '') ? null : (size.map((text) => number(text, 0) / 100) as Item['sizeM']),
-    cost: read('cost') === '' ? null : number(read('cost'), 0),
-    boughtOn: read('boughtOn') || null,
-    servicedOn: read('servicedOn') || null,
+    sizeM: size.every((one) => one === null) ? null : (size.map((one) => one ?? 0) as Item['sizeM']),
+    cost: read('cost') === '' ? null : number('cost', 0),
+    boughtOn: day('boughtOn'),
+    servicedOn: day('servicedOn'),
     note: read('note'),
   };
 }

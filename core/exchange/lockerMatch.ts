@@ -1,6 +1,7 @@
 import { attributeIds } from '../catalog/gear/attributes';
 import type { Item } from '../documents/item';
-import type { LockerColumn, Mapping } from './lockerCsv';
+import type { Mapping } from './lockerCsv';
+import type { LockerColumn } from './lockerColumns';
 
 /** What a file says of a locker that holds some of it already, each by its kind and name. */
 export interface Matched {
@@ -20,6 +21,7 @@ const fieldOf: Partial<Record<LockerColumn, keyof Item>> = {
   condition: 'condition',
   expiresOn: 'expiresOn',
   always: 'always',
+  stays: 'stays',
   qualities: 'qualities',
   livesIn: 'containerId',
   runsOn: 'poweredById',

@@ -14,7 +14,16 @@ import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
-import { type Mapping, lockerColumns, lockerCsvHeader, readLockerCsv, writeLockerCsv } from '#core/exchange/lockerCsv';
+import {
+  type Mapping,
+  lockerCsvAsks,
+  lockerCsvHeader,
+  lockerTemplate,
+  readLockerCsv,
+  writeLockerCsv,
+} from '#core/exchange/lockerCsv';
+import type { AnswersGiven } from '#core/exchange/imported';
+import { lockerColumns } from '#core/exchange/lockerColumns';
 import { matchOwned } from '#core/exchange/lockerMatch';
 import { kinds } from '#core/catalog/gear/kinds';
 import type { Item } from '#core/documents/item';
@@ -26,6 +35,7 @@ import { useToast } from '../../ui/Toast';
 import { saveFile } from '../../ui/saveFile';
 import { useItemBatch } from '../../documents/queries';
 import { fileText } from '../../ui/fileText';
+import { Questions } from '../../ui/Questions';
 
 const SHOWN = 8;
 
@@ -44,6 +54,7 @@ export function LockerFiles({ kept }: { kept: readonly Versioned<Item>[] }) {
       <Button disabled={items.length === 0} onClick={() => saveFile('locker.csv', 'text/csv', writeLockerCsv(items))}>
         Write CSV
       </Button>
+      <Button onClick={() => saveFile('locker-template.csv', 'text/csv', lockerTemplate())}>Write a template</Button>
       {read && <DryRun key={read.name} {...read} kept={kept} onClose={() => setRead(null)} />}
     </>
   );
@@ -67,11 +78,13 @@ function DryRun({ name, text, kept, onClose }: DryRunProps) {
   const owned = useMemo(() => kept.map(({ doc }) => doc), [kept]);
   const head = useMemo(() => lockerCsvHeader(text), [text]);
   const [mapping, setMapping] = useState<Mapping>(head.taken ? head.value.guess : []);
+  const [answers, setAnswers] = useState<AnswersGiven>({});
   const [withOwned, setWithOwned] = useState<WithOwned>('change');
   const result = useMemo(
-    () => (head.taken ? readLockerCsv(text, () => crypto.randomUUID(), { mapping, owned }) : head),
-    [text, head, mapping, owned],
+    () => (head.taken ? readLockerCsv(text, () => crypto.randomUUID(), { mapping, owned, answers }) : head),
+    [text, head, mapping, owned, answers],
   );
+  const asks = useMemo(() => (head.taken ? lockerCsvAsks(text, mapping, answers) : []), [text, head, mapping, answers]);
   const batch = useItemBatch();
   const say = useToast();
   const [busy, setBusy] = useState(false);
@@ -125,6 +138,7 @@ function DryRun({ name, text, kept, onClose }: DryRunProps) {
             </RadioGroup>
           </FormControl>
         )}
+        <Questions list={asks} answers={answers} onAnswer={(id, choice) => setAnswers({ ...answers, [id]: choice })} />
         {!result.taken && (
           <Alert severity="warning" variant="outlined" sx={{ mb: 1 }}>
             {result.why}
