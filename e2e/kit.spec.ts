@@ -79,14 +79,15 @@ async function threeHundredLines(page: Page): Promise<void> {
   await page.getByLabel('Locker file').setInputFiles({
     name: 'shed.csv',
     mimeType: 'text/csv',
-    buffer: Buffer.from(['What,Sort,Pieces,Kilos', ...lines].join('\n')),
+    buffer: Buffer.from(['What,Sort,Pieces,Weight', ...lines].join('\n')),
   });
   const dialog = page.getByRole('dialog', { name: 'shed.csv' });
-  await expect(dialog).toContainText('No column is taken for the name.');
-  await dialog.getByLabel('What is').selectOption('name');
+  await dialog
+    .getByRole('radiogroup', { name: /Which unit is "Weight" in\?/u })
+    .getByLabel('kg')
+    .check();
+  await expect(dialog).toContainText('No column is taken for the kind.');
   await dialog.getByLabel('Sort is').selectOption('kind');
-  await dialog.getByLabel('Pieces is').selectOption('how many');
-  await dialog.getByLabel('Kilos is').selectOption('mass of one, kg');
   await expect(dialog).toContainText('297 things can be taken. Nothing is kept yet.');
   for (const line of [12, 22, 32]) await expect(dialog).toContainText(`Line ${line}:`);
   await dialog.getByRole('button', { name: 'Keep them' }).click();

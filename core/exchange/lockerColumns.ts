@@ -134,6 +134,10 @@ export function columnOf(
   taken: ReadonlySet<LockerColumn>,
 ): { id: LockerColumn; unit: string | null } | null {
   const open = lockerColumns.filter(({ id }) => !taken.has(id));
+  // A list that says no other way how many there are says it so.
+  if (bare(head) === 'pieces' && !taken.has('quantity')) return { id: 'quantity', unit: null };
+  const kilos = taken.has('massKg') ? null : unitNamed(head, mass);
+  if (kilos !== null) return { id: 'massKg', unit: kilos };
   const exact = open.find(({ id, name }) => bare(id) === bare(head) || bare(name) === bare(head));
   if (exact) return { id: exact.id, unit: ownUnit(exact.id) };
   const { tokens, unitText } = headParts(head);

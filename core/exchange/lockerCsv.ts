@@ -256,7 +256,9 @@ function inLockerCsv(
   if (none > 0) troubles.push(`${none} ${none === 1 ? 'line says' : 'lines say'} that there is none of it. Left out.`);
   troubles.push(...linked(items, links, owned));
   return items.length === 0
-    ? refused(`No line could be taken. ${troubles.find((one) => one.startsWith('Line')) ?? ''}`.trim())
+    ? refused(
+        `${columns.includes('kind') ? '' : 'No column is taken for the kind. '}No line could be taken. ${troubles.find((one) => one.startsWith('Line')) ?? ''}`.trim(),
+      )
     : { taken: true, value: items, troubles: told(troubles) };
 }
 

@@ -85,6 +85,7 @@ function DryRun({ name, text, kept, onClose }: DryRunProps) {
     [text, head, mapping, owned, answers],
   );
   const asks = useMemo(() => (head.taken ? lockerCsvAsks(text, mapping, answers) : []), [text, head, mapping, answers]);
+  const isOpen = asks.some(({ id }) => answers[id] === undefined);
   const batch = useItemBatch();
   const say = useToast();
   const [busy, setBusy] = useState(false);
@@ -119,7 +120,9 @@ function DryRun({ name, text, kept, onClose }: DryRunProps) {
         <Typography sx={{ mb: 1 }}>
           {result.taken
             ? `${list.length} ${plural(list.length, 'thing')} can be taken. Nothing is kept yet.`
-            : 'Nothing can be taken.'}
+            : isOpen
+              ? 'First say this of it. Nothing is kept yet.'
+              : 'Nothing can be taken.'}
         </Typography>
         {known > 0 && (
           <FormControl sx={{ mb: 1 }}>
@@ -139,7 +142,7 @@ function DryRun({ name, text, kept, onClose }: DryRunProps) {
           </FormControl>
         )}
         <Questions list={asks} answers={answers} onAnswer={(id, choice) => setAnswers({ ...answers, [id]: choice })} />
-        {!result.taken && (
+        {!result.taken && !isOpen && (
           <Alert severity="warning" variant="outlined" sx={{ mb: 1 }}>
             {result.why}
           </Alert>
