@@ -29,6 +29,7 @@ import {
   momentParts,
   zoneIn,
 } from './momentCells';
+import { askDayOrder, askDecimal } from './questions';
 
 export interface ForecastFile {
   hours: Hour[];
@@ -313,17 +314,8 @@ function decimalIn(table: Table, columns: readonly Column[], answers: AnswersGiv
   const cells = table.rows.flatMap((row) => columns.map(({ at }) => row.cells[at] ?? ''));
   const { decimal, unclear } = decimalsOf(cells);
   if (decimal !== null) return decimal;
+  if (unclear !== null) asks.push(askDecimal(unclear));
   if (answers.decimal === '.' || answers.decimal === ',') return answers.decimal;
-  if (unclear === null) return '.';
-  const mark = unclear.includes(',') ? ',' : '.';
-  asks.push({
-    id: 'decimal',
-    text: `Is "${unclear}" ${unclear.replace(mark, ' and ')} thousandths, or ${unclear.replace(mark, '')}?`,
-    choices: [
-      { id: mark, text: `${unclear.split(mark)[0] ?? ''} and a part` },
-      { id: mark === ',' ? '.' : ',', text: unclear.replace(mark, '') },
-    ],
-  });
   return '.';
 }
 
@@ -348,15 +340,7 @@ function momentsOf(
   });
   const order = dayOrderOf(parts.filter((one) => one !== null));
   const first = parts.find((one) => one?.date?.order === 'open')?.date;
-  if (order === null && first)
-    asks.push({
-      id: 'day order',
-      text: `Is ${first.a}/${first.b} the ${first.a}. of the ${first.b}. month, or the ${first.b}. of the ${first.a}.?`,
-      choices: [
-        { id: 'day first', text: 'The day comes first' },
-        { id: 'month first', text: 'The month comes first' },
-      ],
-    });
+  if (order === null && first) asks.push(askDayOrder(first));
   const chosen = answers?.['day order'] === 'month first' ? 'month first' : 'day first';
   const zone = columns.map((at) => zoneIn(table.head[at] ?? '')).find((one) => one !== null) ?? zoneIn(table.preamble);
   const own = parts.find((one) => one?.zone && 'offsetMin' in one.zone)?.zone ?? null;

@@ -19,6 +19,7 @@ import {
   unitsOf,
 } from './lockerColumns';
 import { type DayOrder, dayOf, dayOrderOf, momentParts } from './momentCells';
+import { askDayOrder, askDecimal } from './questions';
 
 const MOST_ROWS = 5000;
 // A spreadsheet takes a cell that begins so for a formula: an apostrophe before it makes it text again, and is taken off when read.
@@ -148,30 +149,14 @@ function writingOf(
   }
   const { decimal, unclear } = decimalsOf(numbers);
   if (decimal === null && unclear !== null) {
-    const mark = unclear.includes(',') ? ',' : '.';
-    asks.push({
-      id: 'decimal',
-      text: `Is "${unclear}" ${unclear.split(mark)[0] ?? ''} and a part, or ${unclear.replace(mark, '')}?`,
-      choices: [
-        { id: mark, text: `${unclear.split(mark)[0] ?? ''} and a part` },
-        { id: mark === ',' ? '.' : ',', text: unclear.replace(mark, '') },
-      ],
-    });
+    asks.push(askDecimal(unclear));
   }
   const days = columns.flatMap((id, at) =>
     id !== null && dateColumns.includes(id) ? cellsOf(at).map(momentParts) : [],
   );
   const order = dayOrderOf(days);
   const open = days.find(({ date }) => date?.order === 'open')?.date;
-  if (order === null && open)
-    asks.push({
-      id: 'day order',
-      text: `Is ${open.a}/${open.b} the ${open.a}. of the ${open.b}. month, or the ${open.b}. of the ${open.a}.?`,
-      choices: [
-        { id: 'day first', text: 'The day comes first' },
-        { id: 'month first', text: 'The month comes first' },
-      ],
-    });
+  if (order === null && open) asks.push(askDayOrder(open));
   return {
     decimal: decimal ?? (answers.decimal === ',' ? ',' : '.'),
     order:

@@ -25,6 +25,7 @@ import {
   zoneIn,
 } from './momentCells';
 import { type LineTurns, turnsOfLine } from './tideTurns';
+import { askDayOrder } from './questions';
 import { isFrenchTable, unitOfTable } from './tideWords';
 
 const HOUR_MS = 3_600_000;
@@ -155,14 +156,7 @@ function orderOf(lines: readonly Line[], answers: AnswersGiven, asks: Question[]
   if (order === 'known') return 'day first';
   if (order !== null) return order;
   const first = parts.find(({ date }) => date.order === 'open')?.date;
-  asks.push({
-    id: 'day order',
-    text: `Is ${first?.a ?? ''}/${first?.b ?? ''} the ${first?.a ?? ''}. of the ${first?.b ?? ''}. month, or the ${first?.b ?? ''}. of the ${first?.a ?? ''}.?`,
-    choices: [
-      { id: 'day first', text: 'The day comes first' },
-      { id: 'month first', text: 'The month comes first' },
-    ],
-  });
+  if (first) asks.push(askDayOrder(first));
   return answers['day order'] === 'month first' ? 'month first' : 'day first';
 }
 /** How many metres one of the table's unit is; asked where heights without a unit are no metres. */
