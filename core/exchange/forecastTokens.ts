@@ -1,6 +1,7 @@
 import type { Hour } from '../documents/outing';
 import { forceToMps } from '../units/beaufort';
 import { bearingOfPoint } from '../units/compass';
+import { spoken } from '../units/speaking';
 import { HOUR_MS, type Instant } from '../units/time';
 
 export type Figures = Partial<Omit<Hour, 'at'>>;
@@ -124,7 +125,9 @@ const num = (text = '') => Number(text.replace(',', '.'));
 const tenth = (value: number) => Math.round(value * 10) / 10;
 const higher = (a: string | undefined, b: string | undefined) => Math.max(num(a), num(b ?? a));
 const metres = (value: number, unit = 'm') => tenth(unit.startsWith('m') ? value : value * 0.3048);
-const celsius = (value: number, unit: string | undefined) => (unit === 'f' ? tenth(((value - 32) * 5) / 9) : value);
+/** A bare figure is in the unit of whoever reads. */
+const celsius = (value: number, unit: string | undefined) =>
+  (unit ?? spoken().temperature.slice(1).toLowerCase()) === 'f' ? tenth(((value - 32) * 5) / 9) : value;
 /** What was done is done: nothing is refused. */
 const done = (_work: unknown): null => null;
 

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { hourSchema } from '../documents/outing';
 import { forceOf, forceToMps } from '../units/beaufort';
 import { POINTS, bearingOfPoint, pointOf } from '../units/compass';
+import { METRIC, speakIn, spoken } from '../units/speaking';
 import { HOUR_MS } from '../units/time';
 import { NO_FIGURES } from '../editing/hours';
 import { readForecastWords } from './forecastWords';
@@ -209,5 +210,23 @@ describe('hours said back', () => {
       'from 10:00 wind S 9.3 m/s (force 5), swell 1 m every 8 s',
     ]);
     expect(sayHour({ ...NO_FIGURES, windFromDeg: 90, visibilityM: 2000 })).toBe('from E, sight 2 km');
+  });
+});
+
+describe('a bare temperature', () => {
+  it.each([
+    ['°C', 'SW 4, air 12, water 8', 12, 8],
+    ['°F', 'SW 4, air 43, water 45', 6.1, 7.2],
+    ['°F', 'SW 4, 45 degrees', 7.2, null],
+    ['°F', 'SW 4, air 12C', 12, null],
+    ['°C', 'SW 4, air 43F', 6.1, null],
+  ] as const)('is in the reader’s %s: %s', (temperature, text, airC, waterC) => {
+    const was = spoken();
+    speakIn({ ...METRIC, temperature });
+    try {
+      expect(at(text, '06:00')).toMatchObject({ airC, waterC });
+    } finally {
+      speakIn(was);
+    }
   });
 });

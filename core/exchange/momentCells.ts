@@ -147,7 +147,7 @@ function dateFrom(take: Take, pairs = true): MomentParts['date'] {
       order: figures[2] === '.' ? 'known' : 'open',
     };
   const dayMonth = take(
-    /(?<!\d)(\d{1,2})(?:st|nd|rd|th|\.|º|er)?[\s/-]*(?:de\s+)?([\p{L}]{3,10})\.?(?:[\s,/-]*(?:de\s+)?((?:19|20)\d{2})(?!\d))?/u,
+    /(?<!\d)(\d{1,2})(?:st|nd|rd|th|\.|º|er)?[\s/-]*(?:(?:de|of)\s+)?([\p{L}]{3,10})\.?(?:[\s,/-]*(?:de\s+)?((?:19|20)\d{2})(?!\d))?/u,
     ([, , name = '']) => monthOf(name) !== null,
   );
   if (dayMonth)

@@ -1,10 +1,13 @@
 import CalendarTodayOutlined from '@mui/icons-material/CalendarTodayOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import InputAdornment from '@mui/material/InputAdornment';
 import Popover from '@mui/material/Popover';
 import TextField from '@mui/material/TextField';
+import { DateTime } from 'luxon';
 import { type Ref, Suspense, lazy, useImperativeHandle, useRef, useState } from 'react';
-import { readClock, readDay, sayDay } from './when';
+import { type Meant, monthIsFirst, readClock, readDay, sayDay } from './when';
 import { byClock } from '#core/units/clockWords';
 import { spoken } from '#core/units/speaking';
 import { useTyped } from './useTyped';
@@ -29,7 +32,7 @@ interface Props {
   handle?: Ref<{ commit: () => boolean }>;
 }
 const asks = {
-  date: 'Write the date as 16 May 2026, or 16.5.2026.',
+  date: 'Write the date as 16 May 2026, 16.5.2026, or Saturday.',
   time: 'Write the time as hh:mm, 00:00 to 23:59.',
 } as const;
 /** The calendar's own size, px. */
@@ -56,12 +59,29 @@ export function WhenField({
   const shown = value === null ? '' : kind === 'date' ? sayDay(value) : byClock(value);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const input = useRef<HTMLInputElement>(null);
+  const say = (one: string) => (kind === 'date' ? sayDay(one) : byClock(one));
+  const meantBy = (text: string): Meant | null =>
+    kind === 'date'
+      ? readDay(text, { today: DateTime.local().toFormat('yyyy-MM-dd'), monthFirst: monthIsFirst() })
+      : readClock(text, spoken().clock === '12 h');
   const read = (text: string): string | null | undefined => {
     if (text.trim() === '') return nullable ? null : undefined;
-    return (kind === 'date' ? readDay(text) : readClock(text)) ?? undefined;
+    // As it is shown it is what it was.
+    if (text === shown) return value ?? undefined;
+    const meant = meantBy(text);
+    return meant?.is === 'one' ? meant.value : undefined;
   };
   const allowed = kind === 'time' && spoken().clock === '12 h' ? TWELVE : asks[kind];
-  const { text, type, refusal, commit, drop } = useTyped({ label, shown, read, onTake: onChange, onRefused, allowed });
+  const { text, type, refusal, commit, drop, isTyped } = useTyped({
+    label,
+    shown,
+    read,
+    onTake: onChange,
+    onRefused,
+    allowed,
+  });
+  const meant = isTyped ? meantBy(text) : null;
+  const either = meant?.is === 'either' ? meant.values : null;
   useImperativeHandle(handle, () => ({
     commit: () => {
       const taken = commit();
@@ -79,7 +99,7 @@ export function WhenField({
         // The field of a blank that was just opened is where one writes.
         autoFocus={autoFocus}
         error={refusal !== null || error !== undefined}
-        helperText={refusal ?? error}
+        helperText={either && refusal !== null ? 'It may be either of these:' : (refusal ?? error)}
         inputRef={input}
         onChange={(event) => type(event.target.value)}
         onFocus={(event) => event.target.select()}
@@ -115,6 +135,30 @@ export function WhenField({
               : {},
         }}
       />
+      {either && (
+        <Box
+          role="group"
+          aria-label={`${label}: which is meant`}
+          sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.5 }}
+        >
+          {either.map((one) => (
+            <Button
+              key={one}
+              size="small"
+              variant="outlined"
+              // Before the field is left: leaving it would refuse what is just being answered.
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => {
+                drop();
+                onChange(one);
+                onEnter?.();
+              }}
+            >
+              {say(one)}
+            </Button>
+          ))}
+        </Box>
+      )}
       {anchor && (
         <Popover
           open

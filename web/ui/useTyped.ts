@@ -11,6 +11,8 @@ export interface Typed {
   commit: () => boolean;
   /** Lets go of what was typed. */
   drop: () => void;
+  /** Whether something is typed that is not taken yet. */
+  isTyped: boolean;
 }
 
 interface Options<Value> {
@@ -74,5 +76,6 @@ export function useTyped<Value>({ label, shown, read, onTake, onRefused, allowed
       return true;
     },
     drop,
+    isTyped: typed !== null,
   };
 }
