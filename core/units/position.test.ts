@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { parsePosition, sayPosition } from './position';
+import { type Position, parsePosition, sayPosition } from './position';
 
-const at = (text: string) => {
-  const result = parsePosition(text);
-  return result.is === 'position'
-    ? [Number(result.position.latDeg.toFixed(4)), Number(result.position.lonDeg.toFixed(4))]
-    : result.why;
+const at = (text: string, known: readonly Position[] = []) => {
+  const result = parsePosition(text, known);
+  const say = ({ latDeg, lonDeg }: Position) => [Number(latDeg.toFixed(4)), Number(lonDeg.toFixed(4))];
+  if (result.is === 'position') return say(result.position);
+  return result.is === 'open' ? result.choices.map(say) : result.why;
 };
 
 describe('a position', () => {
@@ -53,7 +53,34 @@ describe('a position', () => {
   it('south and east are told by letters or by the sign', () => {
     expect(at('S 33.5 E 151.25')).toEqual([-33.5, 151.25]);
     expect(at('-33.5 151.25')).toEqual([-33.5, 151.25]);
-    expect(at('79.9, 0')).toEqual([79.9, 0]);
+    expect(at('79.9 N, 0')).toEqual([79.9, 0]);
+  });
+  it('without letters and signs is asked, by all that it may be', () => {
+    expect(at('47.5 18.25')).toEqual([
+      [47.5, 18.25],
+      [47.5, -18.25],
+      [-47.5, 18.25],
+      [-47.5, -18.25],
+    ]);
+    expect(at('47 30 N 18 15')).toEqual([
+      [47.5, 18.25],
+      [47.5, -18.25],
+    ]);
+    expect(at('47.5 N 18.25 O')).toEqual([
+      [47.5, -18.25],
+      [47.5, 18.25],
+    ]);
+    expect(at('79.9, 0')).toEqual([
+      [79.9, 0],
+      [-79.9, 0],
+    ]);
+  });
+  it('without them is where a known water lies near, and asked where none does', () => {
+    const known = [{ latDeg: 47, lonDeg: -18 }];
+    expect(at('47.5 18.25', known)).toEqual([47.5, -18.25]);
+    expect(at('47 30 18 15', known)).toEqual([47.5, -18.25]);
+    expect(at('57.5 18.25', known)).toHaveLength(4);
+    expect(at('0.5 0.5', [{ latDeg: 0, lonDeg: 0 }])).toHaveLength(4);
   });
   it.each([
     ['', /Write a position/],

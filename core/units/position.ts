@@ -35,14 +35,20 @@ const spelt = (text: string) =>
       s.startsWith('.') ? `${d} ${m}${s} ${letter} ` : `${d} ${m} ${s} ${letter} `,
     );
 
-export type ParsedPosition = { is: 'position'; position: Position } | { is: 'trouble'; why: string };
+export type ParsedPosition =
+  | { is: 'position'; position: Position }
+  /** No letter and no sign says which half of the earth: these it may be. */
+  | { is: 'open'; choices: readonly Position[] }
+  | { is: 'trouble'; why: string };
 const trouble = (why: string): ParsedPosition => ({ is: 'trouble', why });
 
 /**
  * A position as people write it or paste it: "50.1234, -5.4321", "50° 7.4' N 5° 25.9' W", "50°07'24"N 5°25'56"W", "N50 07.4 W005 25.9".
- * Latitude first, unless letters say otherwise. Refused in words: what is no position, out of range, or half of one.
+ * Latitude first, unless letters say otherwise. Refused in words: what is no position, out of range, or half of one. Where nothing says which
+ * half of the earth is meant, it is the one in which a known place lies near, else it is asked.
+ * @param known places of which one may be near
  */
-export function parsePosition(text: string): ParsedPosition {
+export function parsePosition(text: string, known: readonly Position[] = []): ParsedPosition {
   const quoted = text
     .replaceAll(/[′’‘´`]/g, "'")
     .replaceAll(/[″“”]/g, '"')
@@ -67,7 +73,22 @@ export function parsePosition(text: string): ParsedPosition {
   if (Math.abs(latDeg) > MOST_LATITUDE)
     return trouble(`Past ${MOST_LATITUDE}° north or south nothing here is reckoned.`);
   if (Math.abs(lonDeg) > 180) return trouble(`A longitude of ${figure(lonDeg, 4)}° goes past half way round.`);
-  return { is: 'position', position: { latDeg, lonDeg } };
+  // A program writes a minus for south and west, and nothing for the others.
+  const bySign = address !== null || a.signed || b.signed;
+  const [lat, lon] = swapped ? [b, a] : [a, b];
+  const isOpen = (angle: typeof a) => angle.deg !== 0 && (angle.isO || (angle.axis === null && !bySign));
+  const choices = [latDeg, ...(isOpen(lat) ? [-latDeg] : [])].flatMap((one) =>
+    [lonDeg, ...(isOpen(lon) ? [-lonDeg] : [])].map((other) => ({ latDeg: one, lonDeg: other })),
+  );
+  const near = choices.filter((choice) => known.some((place) => isNear(choice, place)));
+  const [only] = choices.length === 1 ? choices : near.length === 1 ? near : [];
+  return only ? { is: 'position', position: only } : { is: 'open', choices };
+}
+
+/** A place so near to a known one is of the same waters, degrees. */
+const NEAR_DEG = 3;
+function isNear(a: Position, b: Position): boolean {
+  return Math.abs(a.latDeg - b.latDeg) < NEAR_DEG && Math.abs(a.lonDeg - b.lonDeg) < NEAR_DEG;
 }
 
 /** The two angles of a position, split where letters, a comma, a semicolon or a wide gap part them. */
@@ -76,7 +97,8 @@ function halvesOf(text: string): [string, string] | null {
   const lettersBefore =
     /^([NSEWO].*?)[\s,;/]+([NSEWO]\s*\d.*)$/i.exec(text) ?? /^([NSEWO][^NSEWO]*)([NSEWO].*)$/i.exec(text);
   const byLetters = (/^[NSEWO]/i.test(text) ? lettersBefore : lettersBehind) ?? null;
-  if (byLetters) return pair(byLetters);
+  const firstAlone = /^(.*?\d[^A-Z]*?[NSEWO])[\s,;/]+([-+]?\d.*)$/i.exec(text);
+  if (byLetters ?? firstAlone) return pair(byLetters ?? firstAlone ?? []);
   const byMark = /^(.*?)\s*[;/\t]\s*(.*)$/.exec(text) ?? /^(.*?\S)\s*,\s+(.*)$/.exec(text);
   if (byMark) return pair(byMark);
   // A comma alone: between two angles with decimal points, else it is the decimal comma of two angles parted by a space.
@@ -91,7 +113,15 @@ function pair([, a = '', b = '']: readonly string[]): [string, string] {
   return [a.trim().replace(/[,;]$/, ''), b.trim().replace(/^[,;]/, '')];
 }
 
-function angleOf(text: string): { deg: number; axis: 'lat' | 'lon' | null } | string {
+interface Angle {
+  deg: number;
+  /** By its letter; null: it has none. */
+  axis: 'lat' | 'lon' | null;
+  signed: boolean;
+  /** Its letter is O: Ost, or Ouest and Oeste. */
+  isO: boolean;
+}
+function angleOf(text: string): Angle | string {
   const match = ANGLE.exec(text.trim());
   if (!match) return `"${text.trim().slice(0, 40)}" is no angle.`;
   const [, before, sign, d, m, s, behind] = match;
@@ -108,7 +138,7 @@ function angleOf(text: string): { deg: number; axis: 'lat' | 'lon' | null } | st
   const back = letter === 'S' || letter === 'W' || letter === 'O' ? -1 : 1;
   if (sign === '-' && letter !== '') return `"${text.trim()}" has a minus and a letter. Leave one out.`;
   const axis = letter === 'N' || letter === 'S' ? 'lat' : letter === '' ? null : 'lon';
-  return { deg: back * (sign === '-' ? -deg : deg), axis };
+  return { deg: back * (sign === '-' ? -deg : deg), axis, signed: sign !== undefined, isO: letter === 'O' };
 }
 
 /** A position in degrees and decimal minutes, as it is read over a radio: "50° 07.404′ N 5° 25.926′ W"; to about two metres. */

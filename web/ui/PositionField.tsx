@@ -1,4 +1,7 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { type Position, parsePosition, sayPosition } from '#core/units/position';
 
@@ -11,13 +14,17 @@ interface Props {
   hint?: string;
   /** Nothing typed is told as a fault too. */
   asked?: boolean;
+  /** Waters that are known: which half of the earth is meant is guessed by them alone. */
+  known?: readonly Position[];
+  /** Where this device is can be taken. */
+  here?: boolean;
 }
 
 const same = (a: Position | null, b: Position | null) =>
   a === b || (a !== null && b !== null && a.latDeg === b.latDeg && a.lonDeg === b.lonDeg);
 
 /** A position in any usual writing, as typed or pasted; how it was understood stands under it. */
-export function PositionField({ label, value, onChange, hint, asked = false }: Props) {
+export function PositionField({ label, value, onChange, hint, asked = false, known = [], here = false }: Props) {
   const [text, setText] = useState(value ? sayPosition(value) : '');
   const [told, setTold] = useState(value);
   // Set from elsewhere, by a file or a press on the chart: it is written anew.
@@ -25,9 +32,16 @@ export function PositionField({ label, value, onChange, hint, asked = false }: P
     setTold(value);
     if (value) setText(sayPosition(value));
   }
-  const parsed = text.trim() === '' ? null : parsePosition(text);
+  const parsed = text.trim() === '' ? null : parsePosition(text, known);
   const why = parsed?.is === 'trouble' ? parsed.why : parsed === null && asked ? 'A position is wanted here.' : null;
-  return (
+  const type = (typed: string) => {
+    setText(typed);
+    const result = typed.trim() === '' ? null : parsePosition(typed, known);
+    const next = result?.is === 'position' ? result.position : null;
+    setTold(next);
+    onChange(next);
+  };
+  const field = (
     <TextField
       label={label}
       value={text}
@@ -38,16 +52,74 @@ export function PositionField({ label, value, onChange, hint, asked = false }: P
         why ??
         (parsed?.is === 'position'
           ? `Understood: ${sayPosition(parsed.position)}`
-          : (hint ?? 'Degrees, degrees and minutes, or pasted: 47.5012, −18.5034'))
+          : parsed?.is === 'open'
+            ? 'Which is it? No letter and no minus says so:'
+            : (hint ?? 'Degrees, degrees and minutes, or pasted: 47.5012, −18.5034'))
       }
-      onChange={(event) => {
-        const typed = event.target.value;
-        setText(typed);
-        const result = typed.trim() === '' ? null : parsePosition(typed);
-        const next = result?.is === 'position' ? result.position : null;
-        setTold(next);
-        onChange(next);
-      }}
+      onChange={(event) => type(event.target.value)}
     />
+  );
+  if (parsed?.is !== 'open')
+    return here ? (
+      <Box>
+        {field}
+        <Here onHere={(at) => type(sayPosition(at))} />
+      </Box>
+    ) : (
+      field
+    );
+  return (
+    <Box>
+      {field}
+      <Box
+        role="group"
+        aria-label={`${label}: which is meant`}
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.5 }}
+      >
+        {parsed.choices.map((choice) => (
+          <Button key={sayPosition(choice)} size="small" variant="outlined" onClick={() => type(sayPosition(choice))}>
+            {sayPosition(choice)}
+          </Button>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+const REFUSALS: Readonly<Record<number, string>> = {
+  1: 'This browser was told not to say where it is.',
+  2: 'This device does not know where it is.',
+  3: 'This device took too long to find out where it is.',
+};
+const WAITED_MS = 20_000;
+/** Takes where this device is, once, when it is pressed. */
+function Here({ onHere }: { onHere: (at: Position) => void }) {
+  const [state, setState] = useState<string | null>(null);
+  const ask = () => {
+    if (!('geolocation' in navigator)) {
+      setState('This browser does not say where it is.');
+      return;
+    }
+    setState('asking');
+    navigator.geolocation.getCurrentPosition(
+      ({ coords }) => {
+        setState(null);
+        onHere({ latDeg: coords.latitude, lonDeg: coords.longitude });
+      },
+      ({ code }) => setState(`${REFUSALS[code] ?? 'It cannot be found out here.'} Type it, or take it from a map.`),
+      { enableHighAccuracy: true, timeout: WAITED_MS },
+    );
+  };
+  return (
+    <Box>
+      <Button size="small" onClick={ask} disabled={state === 'asking'}>
+        {state === 'asking' ? 'Finding out …' : 'Use where I am'}
+      </Button>
+      {state !== null && state !== 'asking' && (
+        <Typography variant="body2" color="error" role="status">
+          {state}
+        </Typography>
+      )}
+    </Box>
   );
 }

@@ -15,6 +15,7 @@ import { Page } from '../../ui/Page';
 import { NumberField } from '../../ui/NumberField';
 import { PositionField } from '../../ui/PositionField';
 import { ToggleChip } from '../../ui/ToggleChip';
+import { useKept } from '../../documents/queries';
 import { ChartFile } from '../waters/ChartFile';
 import { MarkChart } from '../waters/MarkChart';
 import { TideTextField } from '../waters/TideTextField';
@@ -43,6 +44,7 @@ export function FirstWaterScreen() {
 
 function WaterForm() {
   const { keep, trouble, draft: stored } = useFirstDocument<WaterDraft>('waters', 'water');
+  const known = (useKept().data?.waters ?? []).map(({ doc }) => doc);
   const [draft, setDraft] = useState<WaterDraft>(() => withDraft(stored.read()));
   const [asked, setAsked] = useState(false);
   const [unfit, setUnfit] = useState<string | null>(null);
@@ -114,6 +116,8 @@ function WaterForm() {
               value={launch}
               onChange={(next) => set({ launch: next })}
               asked={asked}
+              known={known}
+              here
             />
           </Box>
           {sea && (

@@ -104,7 +104,7 @@ export function MarkList({ marks, launch, onChange, onLaunch }: Props) {
         </Typography>
       ))}
       {way === 'bearing' && launch && <ByBearing from={launch} onAdd={add} />}
-      {way === 'position' && <ByPosition onAdd={add} />}
+      {way === 'position' && <ByPosition known={launch ? [launch] : []} onAdd={add} />}
     </Box>
   );
 }
@@ -135,11 +135,11 @@ function ByBearing({ from, onAdd }: { from: Position; onAdd: (at: Position) => v
     </Box>
   );
 }
-function ByPosition({ onAdd }: { onAdd: (at: Position) => void }) {
+function ByPosition({ known, onAdd }: { known: readonly Position[]; onAdd: (at: Position) => void }) {
   const [at, setAt] = useState<Position | null>(null);
   return (
     <Box sx={{ ...addRow, gridTemplateColumns: { xs: '1fr', sm: '1fr auto' } }}>
-      <PositionField label="Position of the mark" value={at} onChange={setAt} />
+      <PositionField label="Position of the mark" value={at} known={known} onChange={setAt} />
       <Button variant="outlined" disabled={at === null} onClick={() => at && onAdd(at)}>
         Add it
       </Button>
