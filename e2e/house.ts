@@ -211,3 +211,10 @@ export async function repairAll(page: Page): Promise<void> {
     await expect(margin).not.toHaveText(before, { useInnerText: true });
   }
 }
+
+/** Says from the water that one is afloat: far from the planned hour it is asked whether that is meant. */
+export async function sayAfloat(water: Locator): Promise<void> {
+  await water.getByRole('button', { name: 'Afloat now' }).click();
+  const sure = water.getByRole('button', { name: 'Yes, afloat now' });
+  if (await sure.isVisible()) await sure.click();
+}

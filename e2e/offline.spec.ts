@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type BrowserContext, type Page, chromium, test } from '@playwright/test';
-import { expect, kept, ownHouseTest, visit } from './house';
+import { expect, kept, ownHouseTest, sayAfloat, visit } from './house';
 import { Hand } from './hands';
 
 const ID = 'pollack-long-grey';
@@ -71,7 +71,7 @@ ownHouseTest(
     await expect(page.getByRole('heading', { name: 'The gate is open' })).toBeVisible();
     await hand.hold(page.getByRole('button', { name: /Hold/ }), page.getByRole('heading', { name: 'Signed' }));
     await expect(page.getByText(/Signed at the water, by this device/)).toBeVisible();
-    await water(page).getByRole('button', { name: 'Afloat now' }).click();
+    await sayAfloat(water(page));
     await expect(water(page).getByRole('heading')).toHaveText('Afloat');
 
     // Opened anew, still without a network: nothing is lost.
@@ -131,7 +131,7 @@ ownHouseTest(
     await visit(one, `/outings/${ID}/walk-round`);
     await one.getByRole('textbox', { name: 'Name of the outing' }).fill('Named at the slip');
     await visit(two, `/outings/${ID}/leave-word`);
-    await water(two).getByRole('button', { name: 'Afloat now' }).click();
+    await sayAfloat(water(two));
     await house.start();
     await Promise.all([one.reload(), two.reload()]);
     await expect(async () => {

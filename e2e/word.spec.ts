@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import type { Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { expect, kept, openBlank, test, visit } from './house';
+import { expect, kept, openBlank, test, sayAfloat, visit } from './house';
 import { tabTo } from './hands';
 
 const WRECK = '/outings/cod-wreck/leave-word';
@@ -58,7 +58,7 @@ test('afloat, later, home: each by one press; whoever has the address sees it wi
   await expect(elsewhere.getByRole('status')).toContainText('Left, and not launched yet');
   await expect(elsewhere.getByText('Orange flag on a whip').first()).toBeVisible();
 
-  await water(page).getByRole('button', { name: 'Afloat now' }).click();
+  await sayAfloat(water(page));
   await expect(water(page).getByRole('heading')).toHaveText('Afloat');
   await elsewhere.reload();
   await expect(elsewhere.getByRole('status')).toContainText(/Last heard at .*: launched/);

@@ -1,4 +1,5 @@
 import { carriedKg, gearKg } from '../boat/load';
+import { outingHours } from '../documents/hours';
 import type { Log } from '../documents/log';
 import type { Outing } from '../documents/outing';
 import { type Blank, type References, blanks, openBlanks } from '../documents/references';
@@ -45,6 +46,11 @@ export interface Assessment {
   /** Sums that this outing asks for. */
   sheets: readonly SheetId[];
   tallies: Tallies;
+}
+
+function launchOf({ brief }: Outing, zone: string | null): { at: Instant; zone: string } | null {
+  const hours = zone === null ? null : outingHours(brief, zone);
+  return hours && zone !== null ? { at: hours.launchAt, zone } : null;
 }
 
 /**
@@ -106,7 +112,7 @@ export function assess(
     steps,
     ready: context.ready,
     sheets,
-    gate: gate(outing, findings, steps, answers, now),
+    gate: gate(outing, findings, steps, answers, now, launchOf(outing, looked.water?.timeZone ?? null)),
     tallies: {
       brief: { counted: blanks.length - open.length, of: blanks.length },
       kit: { counted: needs.filter((need) => need.met).length, of: needs.length },

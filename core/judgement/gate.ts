@@ -1,8 +1,9 @@
 import { capital, count, duration, plural } from '../units/words';
 import type { Finding } from './finding';
 import type { Outing } from '../documents/outing';
-import { HOUR_MS, type Instant } from '../units/time';
-import type { Answers } from '../walkround/answers';
+import { byClock } from '../units/clockWords';
+import { HOUR_MS, type Instant, clockAt, dateAt, dayInWords } from '../units/time';
+import { type Answers, GOOD_STANDS_HOURS } from '../walkround/answers';
 import { FORECAST_HOURS, forecastSeenAt } from '../walkround/forecastSeen';
 import type { Step } from '../walkround/steps';
 
@@ -11,20 +12,27 @@ export type GateBar =
   | { bar: 'stops'; count: number }
   | { bar: 'minds'; count: number }
   | { bar: 'critical'; steps: readonly string[] }
-  | { bar: 'forecast'; hoursOld: number | null };
+  | { bar: 'forecast'; hoursOld: number | null }
+  /** The launch is so far ahead that nothing looked at now stands then; the moment from which it does. */
+  | { bar: 'early'; opensAt: Instant; zone: string };
 
 export interface Gate {
   open: boolean;
   bars: readonly GateBar[];
 }
 
-/** Open when no Stop stands, each Mind is answered, every critical step is good and the forecast is under three hours old. */
+/**
+ * Open when no Stop stands, each Mind is answered, every critical step is good and the forecast is under three hours old; and on the day
+ * alone: not before a "good" of now would still stand at the launch.
+ * @param launch when, by which clock; null: not known
+ */
 export function gate(
   outing: Outing,
   findings: readonly Finding[],
   steps: readonly Step[],
   answers: Answers,
   now: Instant,
+  launch: { at: Instant; zone: string } | null,
 ): Gate {
   const standing = (level: Finding['level']) =>
     findings.filter((one) => one.level === level && one.accepted === null).length;
@@ -36,6 +44,8 @@ export function gate(
   if (standing('mind') > 0) bars.push({ bar: 'minds', count: standing('mind') });
   if (critical.length > 0) bars.push({ bar: 'critical', steps: critical.map((step) => step.id) });
   if (hoursOld === null || hoursOld >= FORECAST_HOURS) bars.push({ bar: 'forecast', hoursOld });
+  const opensAt = (launch?.at ?? now) - GOOD_STANDS_HOURS * HOUR_MS;
+  if (launch && now < opensAt) bars.push({ bar: 'early', opensAt, zone: launch.zone });
   return { open: bars.length === 0, bars };
 }
 
@@ -52,5 +62,7 @@ export function sayBar(bar: GateBar): string {
       return bar.hoursOld === null
         ? 'Nobody has looked at a forecast.'
         : `The forecast was looked at ${duration(bar.hoursOld * 60)} ago; look again.`;
+    case 'early':
+      return `It is signed from ${byClock(clockAt(bar.opensAt, bar.zone))} on ${dayInWords(dateAt(bar.opensAt, bar.zone))}, ${GOOD_STANDS_HOURS} h before the launch. What is looked over before that is looked over at home, and asked again.`;
   }
 }

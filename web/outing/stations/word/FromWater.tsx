@@ -11,11 +11,14 @@ import type { Word } from './useWord';
 
 /** Hours that one may stay longer by one press. */
 const LONGER_H = [1, 2, 3] as const;
+/** So far from the launch that was planned it is asked whether one is afloat, h. */
+const FAR_OFF_H = 6;
 
 /** How the plan stands, and what is said from the water: one press each, with or without a network. */
 export function FromWater({ word }: { word: Word }) {
   const { now } = useOutingWorkspace();
   const [longer, setLonger] = useState(false);
+  const [sure, setSure] = useState(false);
   const { left, status } = word;
   if (!left || !status) return null;
   const { plan } = left;
@@ -24,7 +27,11 @@ export function FromWater({ word }: { word: Word }) {
   const press = (what: CheckInKind, homeBy: number | null = null) => {
     word.checkIn(what, homeBy);
     setLonger(false);
+    setSure(false);
   };
+  const launchAt = Date.parse(plan.times.launchAt);
+  // Pressed by mistake days ahead, whoever waits would take it for true.
+  const isFarOff = Math.abs(now - launchAt) > FAR_OFF_H * HOUR_MS;
   const big = { minHeight: 56, flex: { xs: '1 1 100%', sm: '0 1 auto' } } as const;
   return (
     <Box
@@ -54,7 +61,7 @@ export function FromWater({ word }: { word: Word }) {
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         {status.heard === null && (
-          <Button variant="contained" sx={big} onClick={() => press('afloat')}>
+          <Button variant="contained" sx={big} onClick={() => (isFarOff ? setSure(true) : press('afloat'))}>
             Afloat now
           </Button>
         )}
@@ -79,6 +86,19 @@ export function FromWater({ word }: { word: Word }) {
           </Button>
         )}
       </Box>
+      {sure && (
+        <Box role="group" aria-label="Afloat now?" sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
+          <Typography>{`By the plan the launch is at ${sayMoment(launchAt, plan.zone, now)}. Are you afloat now?`}</Typography>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+            <Button variant="outlined" sx={big} onClick={() => press('afloat')}>
+              Yes, afloat now
+            </Button>
+            <Button sx={big} onClick={() => setSure(false)}>
+              No
+            </Button>
+          </Box>
+        </Box>
+      )}
       {longer && (
         <Box role="group" aria-label="Home by" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
           <Button variant="outlined" sx={big} onClick={() => press('well')}>

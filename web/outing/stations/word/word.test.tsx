@@ -50,6 +50,20 @@ describe('what is said from the water', () => {
     expect(word.checkIn).toHaveBeenCalledWith('afloat', null);
     expect(screen.queryByRole('button', { name: /back/ })).toBeNull();
   });
+  it('days before the launch asks whether it is meant', async () => {
+    const early = home - 3 * 24 * 60 * MINUTE;
+    const word = wordAt(early);
+    shown(word, early);
+    await userEvent.click(screen.getByRole('button', { name: 'Afloat now' }));
+    expect(word.checkIn).not.toHaveBeenCalled();
+    const asked = screen.getByRole('group', { name: 'Afloat now?' });
+    expect(asked.textContent).toMatch(/By the plan the launch is at .+\. Are you afloat now\?/);
+    await userEvent.click(within(asked).getByRole('button', { name: 'No' }));
+    expect(screen.queryByRole('group', { name: 'Afloat now?' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Afloat now' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Yes, afloat now' }));
+    expect(word.checkIn).toHaveBeenCalledWith('afloat', null);
+  });
   it('offers later hours counted from home, or from now where that has passed', async () => {
     const out = [check('afloat', home - 300 * MINUTE)];
     const early = wordAt(home - 60 * MINUTE, out);
