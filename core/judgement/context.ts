@@ -48,7 +48,7 @@ import { type Instant, dateAt } from '../units/time';
 import { interning, rememberFor, sameContent } from '../units/remember';
 import { type NeedId, needIds } from '../vocabulary/needs';
 import { catalogue } from '../needs/catalogue';
-import { type Answers, craftFaults, takenByAnswers } from '../walkround/answers';
+import { type Answers, craftFaults, mendedSince, takenByAnswers } from '../walkround/answers';
 import type { HullPart } from '../walkround/hullParts';
 import { type Step, walkSteps } from '../walkround/steps';
 import { type Ready, readyLists } from '../stow/ready';
@@ -123,6 +123,8 @@ export interface Context {
   anchorage: Anchorage | null;
   taken: WalkTaken;
   craftFaults: readonly { part: HullPart; nth: number; missing: boolean }[];
+  /** Failed in the evening, good at the water. */
+  mended: readonly { itemId: string; missing: boolean; note: string }[];
   /** Date at the water now, and on the last day of the outing. */
   today: string;
   lastDay: string;
@@ -164,6 +166,7 @@ type Derived =
   | 'anchorage'
   | 'taken'
   | 'craftFaults'
+  | 'mended'
   | 'today'
   | 'lastDay'
   | 'firstPaddleId'
@@ -365,6 +368,7 @@ const derived = deriving<Context, Derived>({
   }),
   taken: made({ from: ['answers'], make: ({ answers }) => takenByAnswers(answers) }),
   craftFaults: made({ from: ['answers'], make: ({ answers }) => craftFaults(answers) }),
+  mended: made({ from: ['answers'], make: ({ answers }) => mendedSince(answers) }),
   today: made({ from: ['now', 'places'], make: ({ now, places }) => dateAt(now, places.water?.timeZone ?? 'utc') }),
   lastDay: made({ from: ['outward'], make: ({ outward }) => homeDate(outward) }),
   firstPaddleId: made({

@@ -74,6 +74,17 @@ export function takenByAnswers(answers: Answers): WalkTaken {
   return { fault, missing };
 }
 
+/** Things that failed in the evening, or were missing then, and were answered good at the water: what was done about it stands nowhere. */
+export function mendedSince(answers: Answers): { itemId: string; missing: boolean; note: string }[] {
+  return [...answers].flatMap(([stepId, { verdict, note }]) => {
+    const [kind, itemId = ''] = stepId.split(':');
+    const isGood = answers.get(itemStep(itemId))?.verdict === 'good';
+    return kind === 'evening' && verdict !== 'good' && isGood
+      ? [{ itemId, missing: verdict === 'not here', note }]
+      : [];
+  });
+}
+
 /** Parts of the boat answered with a fault or as missing. */
 export function craftFaults(answers: Answers): { part: HullPart; nth: number; missing: boolean }[] {
   return [...answers].flatMap(([stepId, { verdict }]) => {

@@ -183,3 +183,29 @@ describe('the gate', () => {
       expect(sayBar(bar)).toMatch(/^[A-Z0-9].*\.$/);
   });
 });
+
+describe('a thing that failed in the evening and is good at the water', () => {
+  const told = (evening: Answer['verdict'], water: Answer['verdict'] | null, note = '') => {
+    const answers = lastAnswers([
+      ...given.answers.filter(({ stepId }) => !stepId.endsWith(':radio')),
+      { ...say('evening:radio', evening, '2026-05-15T18:00:00Z'), note },
+      ...(water === null ? [] : [say('item:radio', water, '2026-05-15T18:50:00Z')]),
+    ]);
+    const found = judge(ready, answers).findings.find(({ facts }) => facts.code === 'good-again');
+    return found && { level: found.level, answerable: found.answerable, ...sayFinding(found.facts) };
+  };
+  it('is asked what was done about it', () => {
+    expect(told('fault', 'good', 'It does not charge.')).toMatchObject({ level: 'mind', answerable: true });
+    expect(told('fault', 'good', 'It does not charge.')?.text).toMatch(
+      /^You wrote “It does not charge”\. Say what was done/u,
+    );
+    expect(told('not here', 'good')?.text).toBe('Say where it was.');
+  });
+  it('is not, where it was good in the evening, or is at fault still', () => {
+    expect([told('good', 'good'), told('fault', 'fault'), told('fault', null)]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ]);
+  });
+});

@@ -270,6 +270,34 @@ function surplusOf({ means, want }: JudgedNeed): { names: string[]; many: number
   return { names: [...new Set(pieces.map(({ name }) => name))], many: pieces.length, enough };
 }
 
+/** A fault that is gone by itself is as likely to come back. */
+const goodAgain = rule({
+  code: 'good-again',
+  reads: ['aboard', 'mended'],
+  station: 'walk-round',
+  measure: 'whether',
+  find: ({ aboard, mended }) =>
+    mended.flatMap(({ itemId, missing, note }) => {
+      const name = aboard.find(({ item }) => item.id === itemId)?.item.name;
+      return name === undefined
+        ? []
+        : [
+            {
+              level: 'mind' as const,
+              basis: 'judgement' as const,
+              extent: 1,
+              subject: itemId,
+              facts: { name, missing, note },
+            },
+          ];
+    }),
+  say: ({ name, missing, note }) => ({
+    title: `${name}: ${missing ? 'missing' : 'a fault'} in the evening, good at the water`,
+    text: `${note === '' ? '' : `You wrote “${note.replace(/[.!?]$/u, '')}”. `}${missing ? 'Say where it was.' : 'Say what was done about it: a fault that went by itself comes back.'}`,
+  }),
+  otherwise: () => 'Accept it with what was done, or answer the step anew.',
+});
+
 export const kitRules = [
   automaticJacket,
   foamFavoured,
@@ -279,4 +307,5 @@ export const kitRules = [
   tackleOver,
   oneThingManyJobs,
   sharedTooMany,
+  goodAgain,
 ] as const;
