@@ -1,7 +1,10 @@
 import { defineConfig } from '@playwright/test';
 import { browserPath } from './scripts/browser.mjs';
 
-/** Journeys that kill, or that have accounts: the longest. They go first, so that neither worker waits long for the other at the end. */
+/**
+ * Journeys that kill, or that have accounts: the longest. They go first, so that neither worker waits long
+ * for the other at the end.
+ */
 const ownHouses = ['offline.spec.ts', 'people.spec.ts'];
 
 export default defineConfig({

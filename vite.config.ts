@@ -7,7 +7,10 @@ import { type Plugin, defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { outingFiles } from './scripts/outingFiles';
 
-/** The two faces that every screen is set in are asked for with the page itself: words do not move when their letters come. */
+/**
+ * The two faces that every screen is set in are asked for with the page itself: words do not move when their
+ * letters come.
+ */
 const facesFirst: Plugin = {
   name: 'faces-first',
   transformIndexHtml: {
@@ -23,7 +26,10 @@ const facesFirst: Plugin = {
   },
 };
 
-/** Brotli-compressed at build time; chunks that most screens load at the highest quality, which saves 2 % more and takes twice as long. */
+/**
+ * Brotli-compressed at build time; chunks that most screens load at the highest quality, which saves 2 % more
+ * and takes twice as long.
+ */
 const compressed: Plugin = {
   name: 'compressed',
   writeBundle: async ({ dir = '' }, bundle) => {
@@ -40,7 +46,10 @@ const compressed: Plugin = {
   },
 };
 
-/** The program as it is carried to the water: all its files, kept by a service worker from the moment that an outing is carried. */
+/**
+ * The program as it is carried to the water: all its files, kept by a service worker from the moment that an
+ * outing is carried.
+ */
 const carried = VitePWA({
   strategies: 'generateSW',
   registerType: 'prompt',
@@ -77,7 +86,10 @@ const carried = VitePWA({
   },
 });
 
-/** Code that the same screens use travels in one file, and small ones join their neighbour: sixty files take ten rounds to the server. */
+/**
+ * Code that the same screens use travels in one file, and small ones join their neighbour: sixty files take
+ * ten rounds to the server.
+ */
 const together = {
   groups: [
     { name: 'frame', tags: ['$initial' as const], priority: 3 },

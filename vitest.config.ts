@@ -19,7 +19,8 @@ export default defineConfig({
     hookTimeout: 60_000,
     setupFiles: ['web/testing/dom.ts'],
     maxWorkers: 2,
-    // As in the servers that are started: the database is WebAssembly, and optimising it costs more than is won in minutes.
+    // As in the servers that are started: the database is WebAssembly, and optimising it costs more than is
+    // won in minutes.
     execArgv: ['--liftoff-only'],
     // Modules without state of their own need not be read anew for each file: it halves the time.
     isolate: false,

@@ -14,7 +14,9 @@ describe('the door of the core', () => {
   });
   it('names nothing on its page that is not there', () => {
     const rows = page.split('\n').filter((line) => line.startsWith('| `'));
-    const named = rows.flatMap((line) => [...(line.split('|')[1] ?? '').matchAll(/`(\w+)`/gu)].map(([, name]) => name));
+    const named = rows.flatMap((line) =>
+      [...(line.split('|')[1] ?? '').matchAll(/`(\w+)`/gu)].map(([, name]) => name),
+    );
     expect(named.filter((name) => !(String(name) in core) && !(String(name) in calculators))).toEqual([]);
     expect(named.length).toBeGreaterThan(50);
   });

@@ -1,6 +1,7 @@
 /**
- * The core for scripts and programs outside this one: what is exported here keeps its name and its meaning, files behind it may move.
- * Described with an example in docs/core.md. Sums by themselves: `core/calculators.ts`.
+ * The core for scripts and programs outside this one: what is exported here keeps its name and its meaning,
+ * files behind it may move. Described with an example in docs/core.md. Sums by themselves:
+ * `core/calculators.ts`.
  */
 
 // Judging.

@@ -16,9 +16,9 @@ test('what an outing came to is written, kept, and teaches the next', async ({ p
   await things.getByRole('group', { name: 'Orange flag' }).getByRole('button', { name: 'broken' }).click();
   await things.getByRole('button', { name: /^The other \d+: carried/ }).click();
   await expect(things.getByRole('button', { name: /^The other/ })).toBeHidden();
-  await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Ashore/ })).toContainText(
-    /(\d+) of \1/,
-  );
+  await expect(
+    page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Ashore/ }),
+  ).toContainText(/(\d+) of \1/);
 
   const fish = page.getByRole('region', { name: 'Fish caught' });
   await fish.getByLabel('Length, if measured').fill('900');

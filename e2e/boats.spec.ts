@@ -20,7 +20,9 @@ test('a boat is made by its picture and five numbers, a place of it stretched an
   await page.getByLabel('Depth amidships, keel to rim').fill('0.34');
   await page.getByRole('button', { name: 'Keep this boat' }).click();
   await expect(page.getByRole('heading', { name: 'Stonechat', level: 1 })).toBeVisible();
-  await expect(page.getByRole('img', { name: /Stonechat from the side.*floating 0\.\d+ m deep/ })).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /Stonechat from the side.*floating 0\.\d+ m deep/ }),
+  ).toBeVisible();
 
   const well = page.getByRole('button', { name: /^Tank well, / });
   const before = await row(page, 'Tank well').textContent();
@@ -74,7 +76,9 @@ test('offsets are read and written; absurd ones get a sentence', async ({ page }
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Write offsets' }).click(),
   ]);
-  expect(readFileSync(await written.path(), 'utf8')).toMatch(/^station \(m\),half-breadth \(m\),height \(m\)/);
+  expect(readFileSync(await written.path(), 'utf8')).toMatch(
+    /^station \(m\),half-breadth \(m\),height \(m\)/,
+  );
   await part(page, 'Afloat');
   await expect(page.getByText('By its offsets, not inclined', { exact: false }).first()).toBeVisible();
   await part(page, 'Shape');
@@ -99,7 +103,9 @@ test('a boat is inclined at the water’s edge, and its figures change and say s
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/boats/dunlin/afloat');
-  await expect(page.getByText('Drawn by a few figures and not inclined', { exact: false }).first()).toBeVisible();
+  await expect(
+    page.getByText('Drawn by a few figures and not inclined', { exact: false }).first(),
+  ).toBeVisible();
   const figures = await row(page, 'seated low').textContent();
   await page.getByRole('tab', { name: 'Afloat' }).focus();
   await page.keyboard.press('ArrowRight');
@@ -122,7 +128,9 @@ test('a boat is inclined at the water’s edge, and its figures change and say s
     await type(`Heel ${i + 1}`, heel);
   }
   await expect(page.getByText('The hull’s own weight lies', { exact: false })).toBeVisible();
-  await expect(page.getByText('Without the draft at both ends the section stays as it is drawn.')).toBeVisible();
+  await expect(
+    page.getByText('Without the draft at both ends the section stays as it is drawn.'),
+  ).toBeVisible();
   // Left for another part and come back to: nothing typed is lost.
   await page.reload();
   await expect(page.getByLabel('Heel 3')).toHaveValue('3.8');
@@ -162,10 +170,14 @@ test('a float is folded, and the figures of steadiness change', async ({ page })
     .getByRole('row', { name: /Pace held for hours/ })
     .getByRole('button', { name: 'Use the estimate' })
     .click();
-  await expect(page.getByRole('row', { name: /Pace held for hours/ })).toContainText('estimated from the hull');
+  await expect(page.getByRole('row', { name: /Pace held for hours/ })).toContainText(
+    'estimated from the hull',
+  );
 });
 
-test('a set-up is chosen for one outing in its sentence, and the boat stays as it stands', async ({ page }) => {
+test('a set-up is chosen for one outing in its sentence, and the boat stays as it stands', async ({
+  page,
+}) => {
   await page.goto('/outings/pollack-long-grey/brief');
   const blank = await openBlank(page, 'Set-up');
   await blank.getByText('Wide for drifting').click();

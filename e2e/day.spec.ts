@@ -54,7 +54,9 @@ test('by keyboard: the handles step, the chart takes a point, a better hour is c
   await page.keyboard.press('+');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('textbox', { name: 'Name of point 1' })).toHaveValue('point 1');
-  await expect(page.getByRole('table', { name: 'Passage, leg by leg' })).toContainText('The Long Grey to point 1');
+  await expect(page.getByRole('table', { name: 'Passage, leg by leg' })).toContainText(
+    'The Long Grey to point 1',
+  );
 
   await visit(page, '/outings/long-grey-late/brief');
   const margin = page.getByRole('complementary', { name: 'Margin' });
@@ -129,7 +131,9 @@ async function badLines(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Read a forecast' }).click();
   const dialog = page.getByRole('dialog', { name: 'Read a forecast' });
   // The day the outing was made for, whatever the clock says by now.
-  const cod = (await (await page.request.get('/api/outings/cod-wreck')).json()) as { doc: { brief: { date: string } } };
+  const cod = (await (await page.request.get('/api/outings/cod-wreck')).json()) as {
+    doc: { brief: { date: string } };
+  };
   const { date } = cod.doc.brief;
   await dialog.getByRole('textbox', { name: 'Forecast' }).fill(`time,wind,mood\n${date} 06:00,9,good`);
   await expect(dialog.getByRole('button', { name: 'Use these hours' })).toBeDisabled();
@@ -137,7 +141,9 @@ async function badLines(page: Page): Promise<void> {
     .getByRole('radiogroup', { name: /Which unit is "wind" in\?/u })
     .getByLabel('kn', { exact: true })
     .check();
-  await expect(dialog.getByRole('group', { name: 'As it is read' })).toContainText('Not understood, and left: mood.');
+  await expect(dialog.getByRole('group', { name: 'As it is read' })).toContainText(
+    'Not understood, and left: mood.',
+  );
   const rows = Array.from(
     { length: 14 },
     (_, i) => `${date} ${String(i + 5).padStart(2, '0')}:00,${i === 3 ? 'calm' : 20},28,10`,
@@ -166,7 +172,9 @@ async function longTrack(page: Page): Promise<void> {
   await expect(page.getByRole('table', { name: 'Passage, leg by leg' })).toContainText(':');
 }
 
-test('files of routes and forecasts are read: hostile ones, some with bad lines, a very long one', async ({ page }) => {
+test('files of routes and forecasts are read: hostile ones, some with bad lines, a very long one', async ({
+  page,
+}) => {
   await page.goto('/outings/cod-wreck/brief');
   await badFiles(page);
   await badLines(page);

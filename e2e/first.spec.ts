@@ -59,7 +59,16 @@ async function settleIn(hand: Hand) {
   await hand.button('Keep this water');
   await hand.link('What you own');
   await hand.button(/^A common first kit/);
-  for (const words of ['bilge sponge', 'rod rest', 'PLB', 'warm hat', 'gloves', 'wetsuit', 'bootees', 'tide table']) {
+  for (const words of [
+    'bilge sponge',
+    'rod rest',
+    'PLB',
+    'warm hat',
+    'gloves',
+    'wetsuit',
+    'bootees',
+    'tide table',
+  ]) {
     await hand.type('Find, and press Enter', words);
     await hand.key('Enter');
   }
@@ -76,7 +85,10 @@ async function goOut(hand: Hand) {
   await hand.type('Find', 'perch');
   await hand.press(page.getByLabel('Perch', { exact: true }));
   await hand.button('Done');
-  await hand.type('Type it as you read it', 'SW 2 gusting 3, 16 °C, water 15, no thunder, no rain, visibility good');
+  await hand.type(
+    'Type it as you read it',
+    'SW 2 gusting 3, 16 °C, water 15, no thunder, no rain, visibility good',
+  );
   await expect(page.getByText(/from \d\d:\d\d wind SW/)).toBeVisible();
   await hand.button('Keep these hours');
   const judged = hand.presses;
@@ -153,7 +165,9 @@ test('on a phone: a water by waypoints from another program, tides pasted, wrong
   const tide = page.getByLabel(/High and low waters/);
   await tide.fill('in the morning');
   await expect(page.getByText(/No two times with heights/)).toBeVisible();
-  await tide.fill('27 Nov 2026 HW 05:12 4.3 m LW 11:30 0.9 m HW 17:40 4.5 m\n28 Nov HW 06:02 4.4 LW 12:20 0.8');
+  await tide.fill(
+    '27 Nov 2026 HW 05:12 4.3 m LW 11:30 0.9 m HW 17:40 4.5 m\n28 Nov HW 06:02 4.4 LW 12:20 0.8',
+  );
   await expect(page.getByText(/^Understood: 3 high and 2 low waters/)).toBeVisible();
   await page.getByRole('checkbox', { name: 'W', exact: true }).click();
   await notWide(page);

@@ -1,15 +1,23 @@
 import { type Page, expect } from '@playwright/test';
 
 /**
- * Focuses everything on the screen that can be, and compares its style with the focus and without it: where both are the same, the focus cannot
- * be seen. Compared are outline, border, shadow and background of the element, of its parents, and of the frame of a field.
+ * Focuses everything on the screen that can be, and compares its style with the focus and without it: where
+ * both are the same, the focus cannot be seen. Compared are outline, border, shadow and background of the
+ * element, of its parents, and of the frame of a field.
  */
 export async function focusIsSeen(page: Page, where: string): Promise<void> {
   // The focus is drawn for whoever came by keyboard, and stays so for what is focused after.
   await page.keyboard.press('Tab');
   const { asked, unseen } = await page.evaluate(() => {
     const LOOK = [
-      ...['outlineStyle', 'outlineWidth', 'outlineColor', 'borderTopWidth', 'borderTopColor', 'borderBottomWidth'],
+      ...[
+        'outlineStyle',
+        'outlineWidth',
+        'outlineColor',
+        'borderTopWidth',
+        'borderTopColor',
+        'borderBottomWidth',
+      ],
       ...['boxShadow', 'backgroundColor', 'textDecorationLine', 'fill', 'stroke', 'strokeWidth'],
     ] as const;
     const around = (element: Element) => {
@@ -27,7 +35,9 @@ export async function focusIsSeen(page: Page, where: string): Promise<void> {
     };
     const lookOf = (element: Element) => around(element).map(partOf).join('|');
     const takes = [
-      ...document.querySelectorAll<HTMLElement>('a[href], button, input, select, textarea, summary, [tabindex]'),
+      ...document.querySelectorAll<HTMLElement>(
+        'a[href], button, input, select, textarea, summary, [tabindex]',
+      ),
     ].filter(
       (one) =>
         one.tabIndex >= 0 &&

@@ -7,7 +7,9 @@ export async function tabTo(page: Page, target: Locator, most = 250): Promise<vo
       .evaluate((element) => {
         const at = document.activeElement;
         if (at === element) return 'here';
-        return at && at.compareDocumentPosition(element) & Node.DOCUMENT_POSITION_PRECEDING ? 'Shift+Tab' : 'Tab';
+        return at && at.compareDocumentPosition(element) & Node.DOCUMENT_POSITION_PRECEDING
+          ? 'Shift+Tab'
+          : 'Tab';
       })
       .catch(() => 'Tab');
     if (way === 'here') return;

@@ -19,7 +19,10 @@ export interface House {
   said: () => string;
 }
 
-/** A copy of the demo data, gone again afterwards. Nothing of it is needed then: no time is spent on closing the database. */
+/**
+ * A copy of the demo data, gone again afterwards. Nothing of it is needed then: no time is spent on closing
+ * the database.
+ */
 async function onACopy(use: (folder: string) => Promise<Running>): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'tally-journey-'));
   cpSync(templateFolder, folder, { recursive: true });
@@ -53,7 +56,10 @@ export const ownHouseTest = base.extend<{ house: House; settings: Record<string,
   baseURL: async ({ house }, use) => use(house.url()),
 });
 
-/** A page of the house that is none of the product's: here a tab waits, with no work of the last journey in it. */
+/**
+ * A page of the house that is none of the product's: here a tab waits, with no work of the last journey in
+ * it.
+ */
 export const WAITING = '/mark.svg';
 const isWaiting = (page: Page) => page.url() === 'about:blank' || new URL(page.url()).pathname === WAITING;
 
@@ -78,7 +84,10 @@ async function leave(page: Page): Promise<void> {
   await page.goto(WAITING);
   await page.evaluate(() => sessionStorage.clear());
   const device = await page.context().newCDPSession(page);
-  await device.send('Storage.clearDataForOrigin', { origin: new URL(page.url()).origin, storageTypes: 'all' });
+  await device.send('Storage.clearDataForOrigin', {
+    origin: new URL(page.url()).origin,
+    storageTypes: 'all',
+  });
   await device.detach();
   await page.context().clearCookies();
   await page.emulateMedia({ media: null });
@@ -86,8 +95,9 @@ async function leave(page: Page): Promise<void> {
 }
 
 /**
- * Each other journey finds the demo data as it was at the first start, or nothing at all, in one house a worker; and
- * in one tab, which knows the program's code by then: a new one takes twice the time of a core for each first load.
+ * Each other journey finds the demo data as it was at the first start, or nothing at all, in one house a
+ * worker; and in one tab, which knows the program's code by then: a new one takes twice the time of a core
+ * for each first load.
  */
 export const test = base.extend<{ empty: boolean }, { shared: Running; tab: Page }>({
   empty: [false, { option: true }],
@@ -125,7 +135,8 @@ export const test = base.extend<{ empty: boolean }, { shared: Running; tab: Page
     if (viewport) await tab.setViewportSize(viewport);
     await use(tab);
     // What stood there when it failed is gone with the next journey.
-    if (base.info().status !== expectedStatus) console.log(`${title}\n${await tab.locator('body').innerText()}`);
+    if (base.info().status !== expectedStatus)
+      console.log(`${title}\n${await tab.locator('body').innerText()}`);
     const moved = await tab.evaluate(() => Reflect.get(window, 'shifted') as number);
     expect(moved, `${new URL(tab.url()).pathname} moves while it comes`).toBeLessThan(MOST_SHIFT);
     await leave(tab);
@@ -148,7 +159,8 @@ export async function visit(page: Page, path: string): Promise<void> {
       window.dispatchEvent(new PopStateEvent('popstate'));
     }, path);
   await expect(page).toHaveURL((url) => url.pathname === path);
-  // Until the router has brought the new screen, or, where stations of one outing share their main, marks it as the one shown.
+  // Until the router has brought the new screen, or, where stations of one outing share their main, marks it
+  // as the one shown.
   await page
     .locator('main:not([data-left])')
     .or(
@@ -178,7 +190,10 @@ export async function pick(page: Page, asks: string, choice: RegExp | string): P
   await expect(blank).toBeHidden();
 }
 
-/** The first hour of the table, which begins with the launch: a new outing is launched at first light, whenever that is. */
+/**
+ * The first hour of the table, which begins with the launch: a new outing is launched at first light,
+ * whenever that is.
+ */
 export async function firstHour(page: Page): Promise<string> {
   const hours = page.getByRole('table', { name: 'Conditions by the hour' }).getByRole('rowheader');
   return (await hours.first().innerText()).slice(0, 5);
@@ -186,7 +201,8 @@ export async function firstHour(page: Page): Promise<string> {
 
 /** Nothing is wider than the screen; asked again until it has been laid out anew for a narrower one. */
 export async function notWide(page: Page, where?: string): Promise<void> {
-  const wide = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  const wide = () =>
+    page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
   await expect.poll(wide, where).toBeLessThanOrEqual(0);
 }
 
@@ -195,7 +211,10 @@ export async function kept(page: Page): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: /^kept at/ })).toBeVisible();
 }
 
-/** Takes what settles many in one press, then carries out the first repair in the margin again and again until no Stop and no Mind offers one. */
+/**
+ * Takes what settles many in one press, then carries out the first repair in the margin again and again until
+ * no Stop and no Mind offers one.
+ */
 export async function repairAll(page: Page): Promise<void> {
   const margin = page.getByRole('complementary', { name: 'Margin' });
   const folded = margin.locator('details:not([open]) > summary');

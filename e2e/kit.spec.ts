@@ -1,13 +1,16 @@
 import type { Page } from '@playwright/test';
 import { expect, kept, openBlank, test, visit } from './house';
 
-test('pollack kept becomes bonefish released: the kit follows, and a proposal is taken in part', async ({ page }) => {
+test('pollack kept becomes bonefish released: the kit follows, and a proposal is taken in part', async ({
+  page,
+}) => {
   await page.goto('/outings/pollack-long-grey/kit');
   const need = (name: string) => page.getByRole('main').getByRole('button', { name: new RegExp(`^${name}`) });
   await expect(need('Keep it cold')).toBeVisible();
   await page.getByRole('link', { name: /^Brief/ }).click();
   const fish = await openBlank(page, 'Which fish');
-  for (const name of ['Pollack', 'Sea bass', 'Bonefish']) await fish.getByLabel(name, { exact: true }).click();
+  for (const name of ['Pollack', 'Sea bass', 'Bonefish'])
+    await fish.getByLabel(name, { exact: true }).click();
   await fish.getByRole('button', { name: 'Done' }).click();
   const keep = await openBlank(page, 'Fish kept');
   await keep.getByRole('textbox').fill('0');
@@ -42,7 +45,9 @@ test('pollack kept becomes bonefish released: the kit follows, and a proposal is
   await kept(page);
 });
 
-test('a jacket that runs out is felt in the locker, the kit, the margin, the gate and the list', async ({ page }) => {
+test('a jacket that runs out is felt in the locker, the kit, the margin, the gate and the list', async ({
+  page,
+}) => {
   await page.goto('/locker');
   await page.getByRole('button', { name: 'Foam jacket, high back' }).click();
   await page.getByLabel('In date until', { exact: true }).fill('2020-01-01');
@@ -55,12 +60,15 @@ test('a jacket that runs out is felt in the locker, the kit, the margin, the gat
 
   await visit(page, '/outings/pollack-long-grey/kit');
   const margin = page.getByRole('complementary', { name: 'Margin' });
-  await expect(margin).toContainText('Not counted: Foam jacket, high back (out of date since 1 January 2020)');
+  await expect(margin).toContainText(
+    'Not counted: Foam jacket, high back (out of date since 1 January 2020)',
+  );
   await expect(page.getByRole('button', { name: /^Buoyancy, worn/ })).toContainText('out of date');
   await visit(page, '/outings');
   const row = page.getByRole('listitem').filter({ hasText: 'Pollack beyond the Long Grey' });
   await expect(row).toContainText('1 Stop');
-  // The automatic jacket would count, and would open a Mind of its own in the surf there: it is not offered as a repair.
+  // The automatic jacket would count, and would open a Mind of its own in the surf there: it is not offered
+  // as a repair.
   await visit(page, '/outings/pollack-long-grey/kit');
   await page.getByRole('button', { name: /^Buoyancy, worn/ }).click();
   await page.getByRole('button', { name: 'Put aboard: Inflatable jacket, automatic' }).click();

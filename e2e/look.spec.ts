@@ -41,7 +41,8 @@ const sheets = [
   '/reference/limits',
 ];
 
-// Of colours the palettes are checked by themselves, in units: contrast is asked of the screens that draw, in each theme.
+// Of colours the palettes are checked by themselves, in units: contrast is asked of the screens that draw, in
+// each theme.
 const themed = new Set([
   '/outings/pollack-long-grey/leave-word',
   '/outings/cod-wreck/stow',
@@ -74,15 +75,18 @@ async function clean(page: Page, where: string, asked: axe.RunOptions, within = 
       const { violations } = await (window as unknown as { axe: typeof axe }).axe.run(part, options);
       return violations.flatMap(({ id, nodes }) => nodes.map((node) => `${id}: ${node.html.slice(0, 160)}`));
     },
-    { part: within, options: { ...asked, resultTypes: ['violations'], preload: false } satisfies axe.RunOptions },
+    {
+      part: within,
+      options: { ...asked, resultTypes: ['violations'], preload: false } satisfies axe.RunOptions,
+    },
   );
   expect(found, where).toEqual([]);
 }
 const withoutColour = { rules: Object.fromEntries(ofColour.map((rule) => [rule, { enabled: false }])) };
 
 /**
- * Whether letters stand out, the dearest of its questions: asked of two of each kind of letter on each paper, and of
- * each that lies on something drawn. A table asks it of a hundred cells that are all alike.
+ * Whether letters stand out, the dearest of its questions: asked of two of each kind of letter on each paper,
+ * and of each that lies on something drawn. A table asks it of a hundred cells that are all alike.
  */
 async function legible(page: Page, where: string): Promise<void> {
   const asked = await page.evaluate(() => {
@@ -90,12 +94,15 @@ async function legible(page: Page, where: string): Promise<void> {
     const paperOf = (element: Element): string => {
       const { backgroundColor, backgroundImage } = getComputedStyle(element);
       const own = backgroundImage !== 'none' || !/^rgba\(.*, 0\)$/.test(backgroundColor);
-      return own || !element.parentElement ? backgroundColor + backgroundImage : paperOf(element.parentElement);
+      return own || !element.parentElement
+        ? backgroundColor + backgroundImage
+        : paperOf(element.parentElement);
     };
     const isDrawn = (element: Element) =>
       element.closest('svg') !== null || getComputedStyle(element).position === 'absolute';
     const isAsked = (element: Element) => {
-      if (![...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim())) return false;
+      if (![...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim()))
+        return false;
       const { color, fontSize, fontWeight, opacity } = getComputedStyle(element);
       const kind = [color, fontSize, fontWeight, opacity, paperOf(element)].join();
       const before = alike.get(kind) ?? 0;
@@ -121,7 +128,9 @@ async function typedUnits(page: Page): Promise<void> {
   const profile = references.anglers.changed[0]?.doc as unknown as Profile;
   expect([profile.heightM, profile.massKg, profile.limits.breakerM]).toEqual([1.8034, 84, 0.6096]);
 }
-/** A device that has never been here reads in the units chosen on another, from whatever page it opens first. */
+/**
+ * A device that has never been here reads in the units chosen on another, from whatever page it opens first.
+ */
 async function readElsewhere(page: Page): Promise<void> {
   for (const [path, words] of [
     ['/outings', /\d:\d\d am to/],
@@ -260,9 +269,13 @@ test.describe('on a phone', () => {
     expect(said.bottom).toBeLessThan(120);
     await expect(margin).not.toContainText('Buoyancy, worn');
     await margin.getByRole('button', { name: 'Close' }).click();
-    await expect(page.getByRole('button', { name: /^Buoyancy, worn/ })).toContainText('Foam jacket, high back');
+    await expect(page.getByRole('button', { name: /^Buoyancy, worn/ })).toContainText(
+      'Foam jacket, high back',
+    );
   });
-  test('a calendar opens within the screen, and what leads on from the margin closes it', async ({ page }) => {
+  test('a calendar opens within the screen, and what leads on from the margin closes it', async ({
+    page,
+  }) => {
     await visit(page, '/outings/zander-dusk/brief');
     await page.getByRole('button', { name: /^Day:/ }).click();
     await page.getByRole('button', { name: 'Day: calendar' }).click();
@@ -275,8 +288,13 @@ test.describe('on a phone', () => {
     await page.keyboard.press('Escape');
     // Before a kit is begun the proposal leads.
     const path = '/api/outings/zander-dusk';
-    const { version, doc } = (await (await page.request.get(path)).json()) as { version: number; doc: object };
-    expect((await page.request.put(path, { data: { version, doc: { ...doc, loadout: [] } } })).status()).toBe(200);
+    const { version, doc } = (await (await page.request.get(path)).json()) as {
+      version: number;
+      doc: object;
+    };
+    expect((await page.request.put(path, { data: { version, doc: { ...doc, loadout: [] } } })).status()).toBe(
+      200,
+    );
     await page.goto('/outings/zander-dusk/kit');
     await page.getByRole('button', { name: /^Margin: / }).click();
     const margin = page.getByRole('dialog', { name: 'Margin' });

@@ -27,7 +27,8 @@ interface Walk {
   answers: { stepId: string; verdict: string; key: string }[];
   signature: { atWater: boolean; signedAt: string } | null;
 }
-const walkOf = async (page: Page) => (await (await page.request.get(`/api/outings/${ID}/walk-round`)).json()) as Walk;
+const walkOf = async (page: Page) =>
+  (await (await page.request.get(`/api/outings/${ID}/walk-round`)).json()) as Walk;
 
 ownHouseTest(
   'an outing is carried, opened without a network, walked, changed, signed and launched; then all of it is there',
@@ -69,7 +70,10 @@ ownHouseTest(
       .click()
       .catch(() => undefined);
     await expect(page.getByRole('heading', { name: 'The gate is open' })).toBeVisible();
-    await hand.hold(page.getByRole('button', { name: /Hold/ }), page.getByRole('heading', { name: 'Signed' }));
+    await hand.hold(
+      page.getByRole('button', { name: /Hold/ }),
+      page.getByRole('heading', { name: 'Signed' }),
+    );
     await expect(page.getByText(/Signed at the water, by this device/)).toBeVisible();
     await sayAfloat(water(page));
     await expect(water(page).getByRole('heading')).toHaveText('Afloat');
@@ -137,7 +141,9 @@ ownHouseTest(
     await expect(async () => {
       const { answers } = await walkOf(one);
       expect(answers.filter(({ verdict }) => verdict === 'fault')).toHaveLength(2);
-      const outing = (await (await one.request.get(`/api/outings/${ID}`)).json()) as { doc: { title: string } };
+      const outing = (await (await one.request.get(`/api/outings/${ID}`)).json()) as {
+        doc: { title: string };
+      };
       expect(outing.doc.title).toBe('Named at the slip');
       const word = (await (await one.request.get(`/api/outings/${ID}/word`)).json()) as { state: string };
       expect(word.state).toBe('afloat');
@@ -146,7 +152,9 @@ ownHouseTest(
   },
 );
 
-/** The browser as a telephone has it, with its files in a folder; killed hard by the number of its process. */
+/**
+ * The browser as a telephone has it, with its files in a folder; killed hard by the number of its process.
+ */
 async function phone(
   folder: string,
   onKey: (key: string) => void,
@@ -189,7 +197,9 @@ async function phone(
 // The same chance for everyone who runs it; TALLY_CUTS and TALLY_SEED ask for more, or for another.
 const SEED = Number(process.env.TALLY_SEED ?? 20_261_126);
 const CUTS = Number(process.env.TALLY_CUTS ?? 3);
-/** Each kind once before chance takes over: the server killed, then gone, then the browser killed while it is. */
+/**
+ * Each kind once before chance takes over: the server killed, then gone, then the browser killed while it is.
+ */
 const FIRST_CUTS = [3, 0, 2, 1];
 
 ownHouseTest(

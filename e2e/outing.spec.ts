@@ -120,14 +120,19 @@ test('a fault shuts the gate until it is answered anew; what is signed says what
   }
   await page.getByRole('link', { name: /^Walk-round/ }).click();
   await expect(page.getByRole('heading', { name: 'Signed, then changed' })).toBeVisible();
-  await expect(page.getByText('The target was pollack and sea bass; now pollack, sea bass and cod.')).toBeVisible();
+  await expect(
+    page.getByText('The target was pollack and sea bass; now pollack, sea bass and cod.'),
+  ).toBeVisible();
   await expect(page.getByText('reckoned anew when it is signed again')).toBeVisible();
   await expect(page).toHaveTitle(/^No longer as signed: /);
   await page.getByRole('link', { name: 'Outings' }).click();
   await expect(page.getByText('Signed, then changed')).toBeVisible();
 });
 
-test('answers given while the server is away are kept on the device and sent later', async ({ page, context }) => {
+test('answers given while the server is away are kept on the device and sent later', async ({
+  page,
+  context,
+}) => {
   await page.goto('/outings/zander-dusk/walk-round');
   await expect(page.getByText(/step 1 of/)).toBeVisible();
   await context.setOffline(true);

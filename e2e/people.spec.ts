@@ -8,7 +8,11 @@ const NEXT_PASSWORD = 'and then they fly away';
 const people = (page: Page) => page.getByRole('region', { name: /^Signed in as/ });
 const browserOf = async (browser: Browser, house: House, width = 1280) =>
   (
-    await browser.newContext({ baseURL: house.url(), viewport: { width, height: 844 }, reducedMotion: 'reduce' })
+    await browser.newContext({
+      baseURL: house.url(),
+      viewport: { width, height: 844 },
+      reducedMotion: 'reduce',
+    })
   ).newPage();
 
 async function comeIn(page: Page, address: string, name: string): Promise<string> {
@@ -66,7 +70,10 @@ async function pairPhone(page: Page, phone: Page): Promise<void> {
   await notWide(phone);
 }
 
-/** Somebody is asked along, comes with an outing of their own, brings a stove for all, and follows a changed plan. */
+/**
+ * Somebody is asked along, comes with an outing of their own, brings a stove for all, and follows a changed
+ * plan.
+ */
 async function goAlong(page: Page, ben: Page): Promise<void> {
   const party = (of: Page) => of.getByRole('region', { name: 'The party' });
 
@@ -168,7 +175,9 @@ ownHouseTest(
   },
 );
 
-/** Whose sign-in is over at the water goes on with what is carried, and loses nothing when signing in again. */
+/**
+ * Whose sign-in is over at the water goes on with what is carried, and loses nothing when signing in again.
+ */
 async function signedOutAtTheWater(page: Page): Promise<void> {
   const at = (path: string) => new URL(path, page.url()).href;
   const id = 'pollack-long-grey';
@@ -178,8 +187,8 @@ async function signedOutAtTheWater(page: Page): Promise<void> {
   await expect(device.getByRole('status')).toContainText(/^Carried at/, { timeout: 60_000 });
   await kept(page);
   const answersOf = async () =>
-    ((await (await page.request.get(at(`/api/outings/${id}/walk-round`))).json()) as { answers: unknown[] }).answers
-      .length;
+    ((await (await page.request.get(at(`/api/outings/${id}/walk-round`))).json()) as { answers: unknown[] })
+      .answers.length;
   const before = await answersOf();
   // As when ninety days are over, or a keeper signed this device out.
   await page.request.post(at('/api/sign-out'), { data: {} });

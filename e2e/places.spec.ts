@@ -69,7 +69,8 @@ async function readFile(page: Page): Promise<void> {
   ]);
   const written = readFileSync(await file.path(), 'utf8');
   expect(written).toContain("'=1+1,whistle,2");
-  // The same file read back is nothing new; a figure changed in it changes that thing alone, and can be taken back.
+  // The same file read back is nothing new; a figure changed in it changes that thing alone, and can be taken
+  // back.
   const readBack = async (text: string) => {
     await page
       .getByLabel('Locker file')
@@ -77,7 +78,9 @@ async function readFile(page: Page): Promise<void> {
     return page.getByRole('dialog', { name: 'back.csv' });
   };
   const again = await readBack(written);
-  await expect(again).toContainText('146 of them are in the locker already, by kind and name; 146 are the same');
+  await expect(again).toContainText(
+    '146 of them are in the locker already, by kind and name; 146 are the same',
+  );
   await expect(again).toContainText('Nothing would be new.');
   await again.getByRole('button', { name: 'Cancel' }).click();
   const heavier = await readBack(written.replace(/^(Long pump,[a-z-]+,1),0\.8/m, '$1,0.95'));

@@ -55,8 +55,12 @@ async function writeRule(page: Page): Promise<void> {
   await expect(pack).toContainText('At most one rod. Byelaw 99');
 
   await visit(page, '/outings/pollack-long-grey/kit');
-  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Two rods aboard, one allowed');
-  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('Confirm with the authority.');
+  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText(
+    'Two rods aboard, one allowed',
+  );
+  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText(
+    'Confirm with the authority.',
+  );
 
   await visit(page, '/reference/rules');
   const [file] = await Promise.all([
@@ -113,7 +117,9 @@ async function lookUpNeed(page: Page): Promise<void> {
   await expect(page.getByRole('status')).toHaveText('3 needs');
   await page.getByText('Dressed for the water').click();
   await expect(page.getByText('Without it: In water this cold, hands stop working')).toBeVisible();
-  await expect(page.getByText(/^What counts: a drysuit, or a wetsuit of the thickness: 3 mm from 15 °C/)).toBeVisible();
+  await expect(
+    page.getByText(/^What counts: a drysuit, or a wetsuit of the thickness: 3 mm from 15 °C/),
+  ).toBeVisible();
   await expect(page.getByText(/^In the locker: .*Drysuit/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Limits' }).click();
   await expect(page.getByRole('row', { name: /^Advanced water · yours/ })).toContainText('10.7 m/s');
@@ -132,7 +138,9 @@ async function lookUpWord(page: Page): Promise<void> {
   await page.keyboard.press('Escape');
   await expect(page.getByRole('tooltip')).toBeHidden();
   await visit(page, '/reference/words');
-  await expect(page.getByRole('definition').filter({ hasText: 'Length of rode for each metre' })).toBeVisible();
+  await expect(
+    page.getByRole('definition').filter({ hasText: 'Length of rode for each metre' }),
+  ).toBeVisible();
 }
 
 test('a need, a limit, a practice and a word are looked up', async ({ page }) => {
@@ -141,7 +149,9 @@ test('a need, a limit, a practice and a word are looked up', async ({ page }) =>
   await lookUpWord(page);
 });
 
-test('a procedure is written in one’s own words, read before signing, and put back as it ships', async ({ page }) => {
+test('a procedure is written in one’s own words, read before signing, and put back as it ships', async ({
+  page,
+}) => {
   await page.goto('/reference/procedures');
   await page.getByRole('button', { name: 'Write Capsize drill in your own words' }).press('Enter');
   const form = page.getByRole('dialog');

@@ -28,7 +28,9 @@ test('a release starts in an empty folder without an install, with its screens, 
       page.getByRole('button', { name: 'PDF, A4' }).click(),
     ]);
     expect(readFileSync(await plan.path(), 'latin1').slice(0, 5)).toBe('%PDF-');
-    execFileSync(process.execPath, [join(folder, 'backup.js'), 'backup'], { env: { ...process.env, ...data } });
+    execFileSync(process.execPath, [join(folder, 'backup.js'), 'backup'], {
+      env: { ...process.env, ...data },
+    });
     expect(readdirSync(data.TALLY_BACKUPS)).toHaveLength(1);
   } finally {
     await server.kill('SIGTERM');

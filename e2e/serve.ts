@@ -6,9 +6,9 @@ import { backupsOf } from '../server/backup/daily';
 import { openEmbedded } from '../server/storage/open';
 
 /*
- * The product's own server on a copy of the demo data, put back between journeys instead of being started anew:
- * a start costs three seconds of a core. The real entry, with its lock and its signals, is driven by the journeys
- * that ask for a house of their own.
+ * The product's own server on a copy of the demo data, put back between journeys instead of being started
+ * anew: a start costs three seconds of a core. The real entry, with its lock and its signals, is driven by
+ * the journeys that ask for a house of their own.
  */
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const { db } = await openEmbedded(
@@ -26,7 +26,10 @@ const kept = await db.execute<{ name: string; list: string }>(
     where table_schema = 'public' and is_generated = 'NEVER' group by table_name`,
 );
 const columns = new Map(
-  (kept as unknown as { rows: { name: string; list: string }[] }).rows.map(({ name, list }) => [`"${name}"`, list]),
+  (kept as unknown as { rows: { name: string; list: string }[] }).rows.map(({ name, list }) => [
+    `"${name}"`,
+    list,
+  ]),
 );
 await db.execute(sql.raw('create schema first'));
 for (const name of names) await db.execute(sql.raw(`create table first.${name} as table public.${name}`));
@@ -51,13 +54,15 @@ async function atOnce(work: string[]): Promise<void> {
 async function putBack(empty: boolean): Promise<void> {
   const others = empty ? [] : names.filter((name) => name !== outings);
   // Emptied row by row: a table that is truncated gets files of its own anew, and there are many tables.
-  // The count of changes goes back to nought: what the server holds of later ones is then known to be of no account.
+  // The count of changes goes back to nought: what the server holds of later ones is then known to be of no
+  // account.
   await atOnce([
     ...names.map((name) => `delete from ${name};`),
     ...others.map(insert),
     "perform setval('document_changes', 1, false);",
   ]);
-  // It is asked once while the count is nought, so that it forgets; and while there are no outings, so that it judges none.
+  // It is asked once while the count is nought, so that it forgets; and while there are no outings, so that
+  // it judges none.
   for (const url of ['/api/references', '/api/summaries?today=2026-01-01']) await app.inject({ url });
   if (!empty) await atOnce([insert(outings), `perform setval('document_changes', ${lastChange});`]);
 }

@@ -112,7 +112,9 @@ test('a plan is worked at by mouse where a place refuses, by keyboard alone, and
   await onPaper(page);
 });
 
-test('a set-up is looked at beside this plan, put on, changed in two things, and kept as another', async ({ page }) => {
+test('a set-up is looked at beside this plan, put on, changed in two things, and kept as another', async ({
+  page,
+}) => {
   await page.goto('/outings/long-grey-late/stow');
   await page.getByRole('button', { name: /^Set-up: / }).click();
   await page.getByRole('menuitem', { name: /^Keep this plan as another/ }).click();
@@ -147,7 +149,9 @@ test('for the surf what is loose and what stands is settled by repairs; a moved 
   await page.goto('/outings/cod-wreck/stow');
   await expect(margin(page)).toContainText('go with the first capsize');
   await mode(page, 'Launch');
-  await expect(page.getByRole('region', { name: 'Before launching' })).toContainText('Sounder: in the bow hatch');
+  await expect(page.getByRole('region', { name: 'Before launching' })).toContainText(
+    'Sounder: in the bow hatch',
+  );
   await margin(page)
     .getByRole('button', { name: /^Clip Handheld radio/ })
     .click();

@@ -63,7 +63,10 @@ async function aBoat(page: Page, other: Page): Promise<void> {
   await expect(other.getByRole('listitem').filter({ hasText: 'Dunlin' })).toContainText('140 kg');
 }
 
-test('two windows change an outing in different things and in the same, then a boat', async ({ page, context }) => {
+test('two windows change an outing in different things and in the same, then a boat', async ({
+  page,
+  context,
+}) => {
   const other = await context.newPage();
   await differentThings(page, other);
   await sameThing(page, other);
@@ -82,7 +85,9 @@ test('a page that was open through an update says so, opens what it has, and for
   });
   await page.route('**/assets/**', (route) => route.fulfill({ status: 404, body: '' }));
   await page.getByRole('button', { name: 'Leave ashore: Whistle on the jacket' }).click();
-  await expect(page.getByText('A newer version of the program is here. What you wrote is kept.')).toBeVisible();
+  await expect(
+    page.getByText('A newer version of the program is here. What you wrote is kept.'),
+  ).toBeVisible();
   await kept(page);
   const stations = page.getByRole('navigation', { name: 'Stations' });
   await stations.getByRole('link', { name: /^Ashore/ }).click();

@@ -15,7 +15,9 @@ test('a plan is left, changed, and left again; what changed is said', async ({ p
   await expect(leaving(page).getByRole('heading')).toHaveText('Sample Contact does not have this plan yet');
   await expect(margin(page)).toContainText('Sample Contact does not have the plan yet');
   const sheet = page.getByRole('article', { name: 'The plan' });
-  await expect(sheet).toContainText('I am reporting a kayak angler overdue: Sample Angler, 47 years old, alone.');
+  await expect(sheet).toContainText(
+    'I am reporting a kayak angler overdue: Sample Angler, 47 years old, alone.',
+  );
   await page.getByRole('button', { name: 'Leave it with Sample Contact' }).click();
   await expect(leaving(page).getByRole('heading')).toHaveText(/^Left with Sample Contact at/);
   await expect(margin(page)).not.toContainText('does not have the plan yet');
@@ -106,14 +108,20 @@ test('who is overdue stands above all outings, with what to do', async ({ page }
 test('the plan is taken out as page, calendar, way and text', async ({ page }) => {
   await visit(page, '/outings/pollack-long-grey/leave-word');
   const saved = async (name: string) => {
-    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name }).click()]);
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name }).click(),
+    ]);
     return { name: file.suggestedFilename(), path: await file.path() };
   };
   const pdf = await saved('PDF, A4');
   expect(pdf.name).toBe('Pollack-beyond-the-Long-Grey.pdf');
-  const { totalPages, text } = await extractText(await getDocumentProxy(new Uint8Array(readFileSync(pdf.path))), {
-    mergePages: true,
-  });
+  const { totalPages, text } = await extractText(
+    await getDocumentProxy(new Uint8Array(readFileSync(pdf.path))),
+    {
+      mergePages: true,
+    },
+  );
   expect(totalPages).toBe(1);
   expect(text).toContain('Sample Coast Watch, Ostrey');
   const calendar = new ICAL.Component(ICAL.parse(readFileSync((await saved('Calendar')).path, 'utf8')));

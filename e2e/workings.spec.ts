@@ -119,7 +119,10 @@ test('every chart has a table that says the same, and a sheet prints on one page
     await visit(page, `/outings/${outing}/workings/${one}`);
     await expect(page.getByRole('article')).toBeVisible();
     for (const format of ['A4', 'Letter']) {
-      const pdf = await page.pdf({ format, margin: { top: '1cm', bottom: '1cm', left: '1cm', right: '1cm' } });
+      const pdf = await page.pdf({
+        format,
+        margin: { top: '1cm', bottom: '1cm', left: '1cm', right: '1cm' },
+      });
       const pages = pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length;
       expect(pages, `${one} on ${format}`).toBe(1);
     }

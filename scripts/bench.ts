@@ -34,9 +34,15 @@ import { hullOf } from '../core/boat/hull/hull';
 import { afloatWith, gzCurve, hydrostatics, restOf } from '../core/boat/hull/hydrostatics';
 import { SALT_WATER } from '../core/units/constants';
 
-/** Parts into which runs are divided: one of them may fall into a moment when nothing else runs on this machine. */
+/**
+ * Parts into which runs are divided: one of them may fall into a moment when nothing else runs on this
+ * machine.
+ */
 const PARTS = 10;
-/** Of many runs, in milliseconds, after warming up: the median of the quietest part of them, of all, and the worst. */
+/**
+ * Of many runs, in milliseconds, after warming up: the median of the quietest part of them, of all, and the
+ * worst.
+ */
 function timed(runs: number, work: () => unknown): { quiet: number; median: number; worst: number } {
   for (let i = 0; i < Math.ceil(runs / 4); i += 1) work();
   const times = Array.from({ length: runs }, () => {
@@ -56,7 +62,9 @@ function middleOf(times: readonly number[]): number {
 
 function line(name: string, figure: number, limit: number, unit: string, more = ''): void {
   const verdict = figure <= limit ? 'within' : 'OVER';
-  console.log(`${name.padEnd(46)} ${figure.toFixed(2).padStart(9)} ${unit}   ${verdict} ${limit} ${unit}${more}`);
+  console.log(
+    `${name.padEnd(46)} ${figure.toFixed(2).padStart(9)} ${unit}   ${verdict} ${limit} ${unit}${more}`,
+  );
 }
 
 function bench(name: string, limitMs: number, runs: number, work: () => unknown): void {
@@ -68,11 +76,8 @@ function bench(name: string, limitMs: number, runs: number, work: () => unknown)
 async function benchServer(): Promise<void> {
   const size = { things: 10_000, outings: 2000, people: 200, clients: 100, forMs: 60_000, asked: 60 };
   const figures = async (name: string, opened: OpenDatabase) => {
-    const { firstListMs, wholeKb, changesKb, listMs, openMs, saveMs, signInMs, together } = await measureServer(
-      opened,
-      size,
-      Date.parse('2026-05-15T19:00:00Z'),
-    );
+    const { firstListMs, wholeKb, changesKb, listMs, openMs, saveMs, signInMs, together } =
+      await measureServer(opened, size, Date.parse('2026-05-15T19:00:00Z'));
     line(`${name}: first list of 2,000 outings`, firstListMs, 1000, 'ms');
     line(`${name}: references since the last visit`, changesKb, 5, 'kB', `   whole ${wholeKb.toFixed(0)} kB`);
     line(`${name}: list, p95`, listMs, 60, 'ms');
@@ -99,7 +104,10 @@ if (process.argv[2] === 'server') {
 
 type Manifest = Record<string, { file: string; imports?: string[]; isEntry?: boolean }>;
 
-/** Script sent to show a screen, in kB, pressed as it travels: the entry, the screens named, and all that they import. */
+/**
+ * Script sent to show a screen, in kB, pressed as it travels: the entry, the screens named, and all that they
+ * import.
+ */
 function scriptFor(manifest: Manifest, screens: readonly string[]): number {
   const wanted = new Set<string>();
   const take = (key: string) => {
@@ -116,7 +124,10 @@ function scriptFor(manifest: Manifest, screens: readonly string[]): number {
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
-/** An outing judged, and the repairs of all its findings tried: they are otherwise tried when they are first read. */
+/**
+ * An outing judged, and the repairs of all its findings tried: they are otherwise tried when they are first
+ * read.
+ */
 function withRepairs(outing: Outing, known: typeof references = everyRule): number {
   return assess(outing, known, noAnswers, now).findings.reduce((sum, { repairs }) => sum + repairs.length, 0);
 }
@@ -140,7 +151,10 @@ const span = hoursOf(eight.brief, looked);
 if (!span || !looked.water) throw new Error('The demo outing has hours and a water.');
 const day = dayOf(eight.conditions, looked.water, span.from, span.to);
 
-/** The same work each time, nothing of the product's: by it the speed of the machine in this minute is told from that of the code. */
+/**
+ * The same work each time, nothing of the product's: by it the speed of the machine in this minute is told
+ * from that of the code.
+ */
 function sayMachine(): void {
   const text = JSON.stringify(references);
   const { quiet, median } = timed(60, () => {
@@ -196,7 +210,8 @@ const fourModes = (() => {
   return withPut(laden, puts);
 })();
 bench('assess, 150 things stowed in four modes', 6, 600, () => withRepairs(fourModes, everyRule));
-// The same as somebody goes on writing: each time something is otherwise than ever before, and what it does not touch is known.
+// The same as somebody goes on writing: each time something is otherwise than ever before, and what it does
+// not touch is known.
 let nth = 0;
 const others = placedIn.aboard.map(({ item }) => item.id);
 const editing: Record<string, [number, (n: number) => Outing]> = {
@@ -210,7 +225,10 @@ const editing: Record<string, [number, (n: number) => Outing]> = {
   ],
   'a thing elsewhere': [
     24,
-    (n) => withPut(laden, [{ itemId: others[n % 150] ?? '', mode: 'fish', spot: spotAside(n), fish: spotAside(n) }]),
+    (n) =>
+      withPut(laden, [
+        { itemId: others[n % 150] ?? '', mode: 'fish', spot: spotAside(n), fish: spotAside(n) },
+      ]),
   ],
   'another launch': [
     34,
@@ -236,7 +254,9 @@ const sheetsOf = (outing: Outing) => {
   const { workings, brief } = outing;
   const { craft } = at;
   return [
-    ...references.items.map((item) => (craft && anchorOf(item) ? anchorHours(item, e.spot, craft, at, workings) : [])),
+    ...references.items.map((item) =>
+      craft && anchorOf(item) ? anchorHours(item, e.spot, craft, at, workings) : [],
+    ),
     jigHours(at, e, workings, drogueAboard(at)?.mouthM ?? null, null),
     spareLines(at, e, brief, workings),
     trollingSpread(at, workings),
@@ -256,7 +276,15 @@ bench('all sheets of an outing, after a change of hours', 10, 200, () =>
 );
 bench('passage, eight legs in eight hours', 5, 400, () => planOf(eight.brief, looked, day, span));
 const hull = hullOf({
-  form: { lengthM: 3.9, beamM: 0.86, depthM: 0.34, rockerM: 0.05, sheerM: 0.06, planExponent: 2.4, sectionExponent: 7 },
+  form: {
+    lengthM: 3.9,
+    beamM: 0.86,
+    depthM: 0.34,
+    rockerM: 0.05,
+    sheerM: 0.06,
+    planExponent: 2.4,
+    sectionExponent: 7,
+  },
 });
 const outriggers = hullOf(
   {
@@ -299,7 +327,11 @@ const rested = restOf(level);
 let lean = 0;
 bench('hydrostatics, a warm equilibrium', 0.5, 400, () =>
   // As while something is dragged: a little moved, begun from where it lay.
-  floatAt({ ...level, g: { ...level.g, x: level.g.x + ((lean += 1) % 7) * 0.002 } }, 0, rested?.attitude ?? null),
+  floatAt(
+    { ...level, g: { ...level.g, x: level.g.x + ((lean += 1) % 7) * 0.002 } },
+    0,
+    rested?.attitude ?? null,
+  ),
 );
 bench('hydrostatics, thirteen GZ points', 5, 60, () => gzCurve(level, 5, 60));
 bench('hydrostatics, full curve with side floats', 25, 30, () =>
@@ -335,7 +367,12 @@ if (!existsSync(manifestPath)) console.log('First load: not built yet (npm start
 else {
   const manifest = JSON.parse(readFileSync(manifestPath, 'utf8')) as Manifest;
   line('first load (outings), script as sent', scriptFor(manifest, ['OutingsScreen']), 250, 'kB');
-  line('first load at a brief, script as sent', scriptFor(manifest, ['OutingScreen', 'BriefScreen']), 400, 'kB');
+  line(
+    'first load at a brief, script as sent',
+    scriptFor(manifest, ['OutingScreen', 'BriefScreen']),
+    400,
+    'kB',
+  );
 }
 if (existsSync('dist/server/main.js') && existsSync(browserPath())) {
   const { handleMs, placeMs, thingMs } = await measureDrag(eight);

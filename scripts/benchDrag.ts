@@ -28,8 +28,13 @@ const dragged = {
   }),
 };
 
-/** Script per frame, ms, in a real browser: while the launch of an eight-hour outing with eight legs is dragged, a place on a boat, and a thing from place to place. */
-export async function measureDrag(outing: Outing): Promise<{ handleMs: number; placeMs: number; thingMs: number }> {
+/**
+ * Script per frame, ms, in a real browser: while the launch of an eight-hour outing with eight legs is
+ * dragged, a place on a boat, and a thing from place to place.
+ */
+export async function measureDrag(
+  outing: Outing,
+): Promise<{ handleMs: number; placeMs: number; thingMs: number }> {
   const folder = mkdtempSync(join(tmpdir(), 'tally-bench-'));
   const server = await startServer({ TALLY_DATA: folder });
   const browser = await chromium.launch(config.use?.launchOptions ?? {});
@@ -65,8 +70,8 @@ async function drag(page: Page, url: string, { path, holdOf }: Dragged): Promise
   const probe = await page.context().newCDPSession(page);
   await probe.send('Performance.enable');
   const script = async () =>
-    (await probe.send('Performance.getMetrics')).metrics.find((metric) => metric.name === 'ScriptDuration')?.value ??
-    NaN;
+    (await probe.send('Performance.getMetrics')).metrics.find((metric) => metric.name === 'ScriptDuration')
+      ?.value ?? NaN;
   await page.mouse.move(x, y);
   await page.mouse.down();
   const before = await script();

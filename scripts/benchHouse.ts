@@ -9,7 +9,10 @@ import { documentTables } from '../server/storage/schema';
 
 const ROWS_AT_ONCE = 500;
 
-/** What a big house takes: the front page, and the references whole and since the last change. Milliseconds and kilobytes, gzip. */
+/**
+ * What a big house takes: the front page, and the references whole and since the last change. Milliseconds
+ * and kilobytes, gzip.
+ */
 export interface HouseFigures {
   frontMs: number;
   frontKb: number;
@@ -19,7 +22,10 @@ export interface HouseFigures {
   longestWaitMs: number;
 }
 
-/** A house of many things and outings in a database in memory, asked as a browser asks; the median of `asked` times. */
+/**
+ * A house of many things and outings in a database in memory, asked as a browser asks; the median of `asked`
+ * times.
+ */
 export async function measureHouse(
   { things, outings, asked }: { things: number; outings: number; asked: number },
   now: number,
@@ -30,17 +36,27 @@ export async function measureHouse(
   const likes = await db.select().from(documentTables.outings);
   const into = async (table: typeof documentTables.items, docs: { id: string }[]) => {
     for (let i = 0; i < docs.length; i += ROWS_AT_ONCE)
-      await db.insert(table).values(docs.slice(i, i + ROWS_AT_ONCE).map((doc) => ({ id: doc.id, version: 1, doc })));
+      await db
+        .insert(table)
+        .values(docs.slice(i, i + ROWS_AT_ONCE).map((doc) => ({ id: doc.id, version: 1, doc })));
   };
   await into(
     documentTables.items,
-    Array.from({ length: things }, (_, i) => ({ ...(item?.doc as Item), id: `thing-${i}`, name: `Thing ${i}` })),
+    Array.from({ length: things }, (_, i) => ({
+      ...(item?.doc as Item),
+      id: `thing-${i}`,
+      name: `Thing ${i}`,
+    })),
   );
   await into(
     documentTables.outings as unknown as typeof documentTables.items,
     Array.from({ length: outings }, (_, i) => {
       const like = likes[i % likes.length]?.doc as Outing;
-      return { ...like, id: `outing-${i}`, brief: { ...like.brief, date: addDays(like.brief.date, (i % 700) - 600) } };
+      return {
+        ...like,
+        id: `outing-${i}`,
+        brief: { ...like.brief, date: addDays(like.brief.date, (i % 700) - 600) },
+      };
     }),
   );
   const app = await buildApp({ db, now: () => now, webRoot: null, log: false });

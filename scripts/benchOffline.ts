@@ -9,7 +9,10 @@ const ID = 'zander-dusk';
 const ANSWERS = 200;
 const RELOADS = 5;
 
-/** A carried outing in a real browser: from a reload without a server to the first step, the median of a few, and from opening the page to two hundred answers on the server, ms. */
+/**
+ * A carried outing in a real browser: from a reload without a server to the first step, the median of a few,
+ * and from opening the page to two hundred answers on the server, ms.
+ */
 export async function measureOffline(): Promise<{ reloadMs: number; sentMs: number }> {
   const folder = mkdtempSync(join(tmpdir(), 'tally-bench-'));
   const start = (port = '0') => startServer({ TALLY_DATA: folder, PORT: port });
@@ -52,7 +55,9 @@ export async function measureOffline(): Promise<{ reloadMs: number; sentMs: numb
     await page.goto(`${url}/outings/${ID}/walk-round`);
     let there = 0;
     while (there < ANSWERS && Date.now() - from < 60_000) {
-      const walk = (await (await fetch(`${url}/api/outings/${ID}/walk-round`)).json()) as { answers: unknown[] };
+      const walk = (await (await fetch(`${url}/api/outings/${ID}/walk-round`)).json()) as {
+        answers: unknown[];
+      };
       there = walk.answers.length;
     }
     const sentMs = there >= ANSWERS ? Date.now() - from : NaN;

@@ -23,7 +23,9 @@ export interface ServerFigures {
   saveMs: number;
   /** One sign-in, by what the password costs. */
   signInMs: number;
-  /** Of clients that read and save at once: how often they asked, what failed, and their 95th of a hundred. */
+  /**
+   * Of clients that read and save at once: how often they asked, what failed, and their 95th of a hundred.
+   */
   together: { asked: number; failed: number; p95Ms: number };
 }
 

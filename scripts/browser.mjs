@@ -1,7 +1,9 @@
 import { existsSync } from 'node:fs';
 import { run } from './prepare.mjs';
 
-/** Debian's chromium without its windows takes three quarters of the time of the whole one; either will do. */
+/**
+ * Debian's chromium without its windows takes three quarters of the time of the whole one; either will do.
+ */
 const SHELL = { name: 'chromium-headless-shell', path: '/usr/bin/chromium-headless-shell' };
 const WHOLE = { name: 'chromium', path: '/usr/bin/chromium' };
 

@@ -10,7 +10,8 @@ const noAmbient = {
       if (calls(node, 'Math', 'random')) context.report({ node, messageId: 'seed' });
     },
     NewExpression(node) {
-      if (node.callee.name === 'Date' && node.arguments.length === 0) context.report({ node, messageId: 'time' });
+      if (node.callee.name === 'Date' && node.arguments.length === 0)
+        context.report({ node, messageId: 'time' });
     },
   }),
 };

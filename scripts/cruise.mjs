@@ -5,8 +5,8 @@ import { root } from './prepare.mjs';
 import { coreOrder, webMay } from './rooms.mjs';
 
 /*
- * The direction of every import: core's folders downward only, no circle anywhere, the web's folders as their table says.
- * A cruise that read too little proves nothing, so what it read is counted.
+ * The direction of every import: core's folders downward only, no circle anywhere, the web's folders as their
+ * table says. A cruise that read too little proves nothing, so what it read is counted.
  */
 process.chdir(root);
 const notTested = '[.]test[.]tsx?$|^core/passage/testChart[.]ts$';
@@ -42,12 +42,17 @@ const { output } = await cruise(
 const { modules, summary } = JSON.parse(output);
 const faults = summary.violations.map(({ rule, from, to }) => `${rule.name}: ${from} → ${to}`);
 const folders = readdirSync(join(root, 'core'), { withFileTypes: true }).filter((one) => one.isDirectory());
-for (const { name } of folders) if (!coreOrder.includes(name)) faults.push(`core/${name} has no place in the order.`);
+for (const { name } of folders)
+  if (!coreOrder.includes(name)) faults.push(`core/${name} has no place in the order.`);
 for (const name of coreOrder)
   if (!existsSync(join(root, 'core', name))) faults.push(`The order names core/${name}, which is not there.`);
 const read = modules.filter(({ source }) => /^(core|server|web)\//.test(source));
-const edges = read.reduce((sum, one) => sum + one.dependencies.filter((to) => /^core\//.test(to.resolved)).length, 0);
-if (read.length < 300 || edges < 1000) faults.push(`Only ${read.length} files and ${edges} imports of core were read.`);
+const edges = read.reduce(
+  (sum, one) => sum + one.dependencies.filter((to) => /^core\//.test(to.resolved)).length,
+  0,
+);
+if (read.length < 300 || edges < 1000)
+  faults.push(`Only ${read.length} files and ${edges} imports of core were read.`);
 if (faults.length > 0) {
   console.error(faults.join('\n'));
   process.exitCode = 1;

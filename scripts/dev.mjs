@@ -10,7 +10,9 @@ const start = (args, env) =>
   spawn(process.execPath, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
 const children = [
   start(['--import', 'tsx', '--watch', '--watch-preserve-output', 'server/main.ts'], { PORT: apiPort }),
-  start(['node_modules/vite/bin/vite.js', '--port', port, '--strictPort', '--host', host], { API_PORT: apiPort }),
+  start(['node_modules/vite/bin/vite.js', '--port', port, '--strictPort', '--host', host], {
+    API_PORT: apiPort,
+  }),
 ];
 const stop = () => children.forEach((child) => child.kill('SIGTERM'));
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, stop);

@@ -11,13 +11,16 @@ const chunksOf = (bundle: Rollup.OutputBundle) =>
   Object.values(bundle).filter((one): one is Rollup.OutputChunk => one.type === 'chunk');
 
 /** Every module that the screens of an outing import, at once or later. */
-function modulesFrom(context: Pick<Rollup.PluginContext, 'getModuleInfo' | 'getModuleIds'>): ReadonlySet<string> {
+function modulesFrom(
+  context: Pick<Rollup.PluginContext, 'getModuleInfo' | 'getModuleIds'>,
+): ReadonlySet<string> {
   const found = new Set<string>();
   const follow = (id: string) => {
     if (found.has(id)) return;
     found.add(id);
     const module = context.getModuleInfo(id);
-    for (const next of [...(module?.importedIds ?? []), ...(module?.dynamicallyImportedIds ?? [])]) follow(next);
+    for (const next of [...(module?.importedIds ?? []), ...(module?.dynamicallyImportedIds ?? [])])
+      follow(next);
   };
   for (const id of context.getModuleIds()) if (BEGINS_AT.test(id)) follow(id);
   return found;
@@ -29,14 +32,19 @@ function buildOf(bundle: Rollup.OutputBundle): string {
   return createHash('sha256').update(chunks.sort().join('\n')).digest('hex').slice(0, 12);
 }
 
-/** Writes the list of files that an outing's screens may load beside the build, and names the build in its page. */
+/**
+ * Writes the list of files that an outing's screens may load beside the build, and names the build in its
+ * page.
+ */
 export const outingFiles: Plugin = {
   name: 'outing-files',
   apply: 'build',
   transformIndexHtml: {
     order: 'post',
     handler: (_html, { bundle }) =>
-      bundle ? [{ tag: 'meta', attrs: { name: 'build', content: buildOf(bundle) }, injectTo: 'head' as const }] : [],
+      bundle
+        ? [{ tag: 'meta', attrs: { name: 'build', content: buildOf(bundle) }, injectTo: 'head' as const }]
+        : [],
   },
   async writeBundle({ dir = '' }, bundle) {
     const wanted = modulesFrom(this);

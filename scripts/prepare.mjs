@@ -61,7 +61,10 @@ function isInstalled() {
   }
 }
 
-/** Builds web and server, unless the sources are those that were built last. Of several that ask at once one builds. */
+/**
+ * Builds web and server, unless the sources are those that were built last. Of several that ask at once one
+ * builds.
+ */
 export async function ensureBuilt() {
   const stamp = join(root, 'dist/stamp');
   const now = sourceHash();
@@ -98,7 +101,8 @@ function taken(lock) {
 async function buildAll(stamp, now) {
   console.log('Building.');
   const { build } = await import('vite');
-  // A build is for production, whoever asks for it: within a test React would come in its slow form for developers.
+  // A build is for production, whoever asks for it: within a test React would come in its slow form for
+  // developers.
   const { NODE_ENV } = process.env;
   process.env.NODE_ENV = 'production';
   for (const configFile of ['vite.config.ts', 'vite.server.config.ts'])
@@ -121,11 +125,16 @@ function sourceHash() {
       .update(readFileSync(join(root, path)))
       .update('\0');
   for (const room of ['core', 'server', 'web'])
-    for (const path of readdirSync(join(root, room), { recursive: true, withFileTypes: true }).filter((entry) =>
-      entry.isFile(),
+    for (const path of readdirSync(join(root, room), { recursive: true, withFileTypes: true }).filter(
+      (entry) => entry.isFile(),
     ))
       if (!isTesting(path)) take(join(path.parentPath ?? path.path, path.name).slice(root.length));
-  for (const path of ['package-lock.json', 'vite.config.ts', 'vite.server.config.ts', 'scripts/runtimePackages.mjs'])
+  for (const path of [
+    'package-lock.json',
+    'vite.config.ts',
+    'vite.server.config.ts',
+    'scripts/runtimePackages.mjs',
+  ])
     take(path);
   return hash.digest('hex');
 }

@@ -4,8 +4,9 @@ import { checkNode, ensureBuilt, ensureInstalled, root, run, stopWith } from './
 import { fontPackages, readWhereTheyLie } from './runtimePackages.mjs';
 
 /*
- * `npm run release [-- --to FOLDER]`: the built program with the packages that it reads at run time, to be started by `node server.js`
- * without an install. Without --to it is packed into release/unhurried-tally-VERSION.tgz. Good for the kind of machine that made it.
+ * `npm run release [-- --to FOLDER]`: the built program with the packages that it reads at run time, to be
+ * started by `node server.js` without an install. Without --to it is packed into
+ * release/unhurried-tally-VERSION.tgz. Good for the kind of machine that made it.
  */
 checkNode();
 process.chdir(root);
@@ -25,7 +26,8 @@ mkdirSync(folder, { recursive: true });
 const filter = (path) => !/\.(map|d\.[cm]?ts)$/.test(path);
 const copy = (path) => cpSync(join(root, path), join(folder, path), { recursive: true, filter });
 
-for (const path of ['dist/server', 'dist/web', 'server/storage/migrations', 'deploy', 'docs/running.md']) copy(path);
+for (const path of ['dist/server', 'dist/web', 'server/storage/migrations', 'deploy', 'docs/running.md'])
+  copy(path);
 for (const path of ['README.md', 'CHANGELOG.md', 'SECURITY.md']) copy(path);
 for (const path of packagesOf([...readWhereTheyLie, ...fontPackages])) copy(path);
 const manifest = {
@@ -52,7 +54,10 @@ if (packed) {
   console.log(`${archive}: ${megabytes} MB unpacked.`);
 } else console.log(`${folder}: ${megabytes} MB.`);
 
-/** The folders of some packages and of all that they need, as package-lock.json has them and as they are installed here. */
+/**
+ * The folders of some packages and of all that they need, as package-lock.json has them and as they are
+ * installed here.
+ */
 function packagesOf(wanted) {
   const { packages } = readJson('package-lock.json');
   const found = new Set();

@@ -25,7 +25,9 @@ export const coreOrder = [
   'demo',
 ];
 
-/** What each folder of the web may import beside core and its own; `app` and `outing` put the rest together. */
+/**
+ * What each folder of the web may import beside core and its own; `app` and `outing` put the rest together.
+ */
 export const webMay = {
   ui: [],
   offline: [],

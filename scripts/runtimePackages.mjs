@@ -1,4 +1,7 @@
-/** What the built server does not hold in its own code, because it reads files of its own or is no JavaScript: it is read where it lies. */
+/**
+ * What the built server does not hold in its own code, because it reads files of its own or is no JavaScript:
+ * it is read where it lies.
+ */
 export const readWhereTheyLie = [
   '@electric-sql/pglite',
   '@fastify/swagger-ui',

@@ -100,7 +100,9 @@ const folder = mkdtempSync(join(tmpdir(), 'tally-shots-'));
 const server = await startServer({ TALLY_DATA: folder });
 const browser = await chromium.launch(config.use?.launchOptions ?? {});
 for (const { name, path, theme = 'paper', phone, before } of shots) {
-  const page = await browser.newPage({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 } });
+  const page = await browser.newPage({
+    viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+  });
   await page.addInitScript((chosen) => localStorage.setItem('tally-theme', chosen), theme);
   await page.goto(server.url + path, { waitUntil: 'networkidle' });
   await page.getByRole('heading').first().waitFor();

@@ -1,7 +1,8 @@
 import { checkNode, ensureBuilt, ensureInstalled, root, run } from './prepare.mjs';
 
 /*
- * The unit tests with forty times as many tries of chance, killed processes and hostile requests: about two hours.
+ * The unit tests with forty times as many tries of chance, killed processes and hostile requests: about two
+ * hours.
  * `TALLY_SEED=… npm run test:long` asks the same again.
  */
 checkNode();

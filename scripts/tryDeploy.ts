@@ -5,8 +5,9 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 
 /*
- * `npm run try:deploy`: the steps of deploy/Dockerfile and of the systemd unit in empty folders of this machine, as they stand in those
- * files: what is copied, each RUN of the build, then CMD with ENV and HEALTHCHECK, then ExecStart. No container tools are needed.
+ * `npm run try:deploy`: the steps of deploy/Dockerfile and of the systemd unit in empty folders of this
+ * machine, as they stand in those files: what is copied, each RUN of the build, then CMD with ENV and
+ * HEALTHCHECK, then ExecStart. No container tools are needed.
  */
 const root = join(import.meta.dirname, '..');
 const place = mkdtempSync(join(tmpdir(), 'tally-deploy-'));
@@ -23,7 +24,9 @@ try {
     step(line.slice(4).replaceAll('/app', app), source);
   rmSync(source, { recursive: true });
 
-  const env = Object.fromEntries(after('ENV').flatMap((line) => line.split(' ').map((pair) => pair.split('='))));
+  const env = Object.fromEntries(
+    after('ENV').flatMap((line) => line.split(' ').map((pair) => pair.split('='))),
+  );
   const [health = ''] = after('HEALTHCHECK');
   const healthy = argumentsOf(health.slice(health.indexOf('CMD ') + 4));
   await tryStart('CMD', argumentsOf(after('CMD')[0] ?? ''), healthy, env);
@@ -38,8 +41,13 @@ try {
 
 /** What COPY takes: the files of the repository, as far as .dockerignore does not leave them out. */
 function copySources(): void {
-  const ignored = readFileSync(join(root, 'deploy/Dockerfile.dockerignore'), 'utf8').split('\n').filter(Boolean);
-  const files = execFileSync('git', ['ls-files', '-co', '--exclude-standard'], { cwd: root, encoding: 'utf8' });
+  const ignored = readFileSync(join(root, 'deploy/Dockerfile.dockerignore'), 'utf8')
+    .split('\n')
+    .filter(Boolean);
+  const files = execFileSync('git', ['ls-files', '-co', '--exclude-standard'], {
+    cwd: root,
+    encoding: 'utf8',
+  });
   for (const file of files.split('\n').filter(Boolean)) {
     if (ignored.includes(file.split('/')[0] ?? '')) continue;
     mkdirSync(dirname(join(source, file)), { recursive: true });
@@ -56,7 +64,10 @@ function argumentsOf(json: string): string[] {
   return JSON.parse(json) as string[];
 }
 
-/** Starts it on a free port with its own data folder, asks whether it is well, stops it, and looks at how it ended. */
+/**
+ * Starts it on a free port with its own data folder, asks whether it is well, stops it, and looks at how it
+ * ended.
+ */
 async function tryStart(
   name: string,
   command: readonly string[],

@@ -36,7 +36,10 @@ describe('documents', () => {
     const first = await call('PUT', '/api/outings/zander-dusk', { version, doc: { ...doc, title: 'Dusk' } });
     expect(first.status).toBe(200);
     expect(first.body.version).toBe(version + 1);
-    const second = await call('PUT', '/api/outings/zander-dusk', { version, doc: { ...doc, title: 'Other' } });
+    const second = await call('PUT', '/api/outings/zander-dusk', {
+      version,
+      doc: { ...doc, title: 'Other' },
+    });
     expect(second.status).toBe(409);
     expect(second.type).toContain('application/problem+json');
     expect(second.body.current).toMatchObject({ version: version + 1, doc: { title: 'Dusk' } });
@@ -69,7 +72,10 @@ describe('documents', () => {
   });
 
   it('copies an outing to another day without what was written for its own day', async () => {
-    const { status, body } = await call('POST', `/api/outings/${READY}/copy`, { id: 'a-copy', date: '2026-06-01' });
+    const { status, body } = await call('POST', `/api/outings/${READY}/copy`, {
+      id: 'a-copy',
+      date: '2026-06-01',
+    });
     expect(status).toBe(201);
     expect(body.doc.brief.date).toBe('2026-06-01');
     expect(body.doc.conditions).toMatchObject({ takenAt: null, hours: [] });
@@ -87,7 +93,9 @@ describe('documents', () => {
     const { body } = await call('GET', '/api/docs/json');
     expect(Object.keys(body.paths)).toEqual(
       expect.arrayContaining(
-        ['/api/outings/', '/api/outings/{id}/signatures', '/api/references'].map((path) => path.replace(/\/$/, '')),
+        ['/api/outings/', '/api/outings/{id}/signatures', '/api/references'].map((path) =>
+          path.replace(/\/$/, ''),
+        ),
       ),
     );
   });
@@ -132,9 +140,14 @@ describe('signing', () => {
     expect(signed.status).toBe(201);
     expect(signed.body.signature.hash).toMatch(/^[0-9a-f]{64}$/);
     const summary = async () =>
-      (await call('GET', '/api/summaries?today=2026-05-15')).body.ahead.find((one: { id: string }) => one.id === READY);
+      (await call('GET', '/api/summaries?today=2026-05-15')).body.ahead.find(
+        (one: { id: string }) => one.id === READY,
+      );
     expect((await summary()).signed).toMatchObject({ stale: false });
-    await call('PUT', `/api/outings/${READY}`, { version, doc: { ...doc, brief: { ...doc.brief, keep: 1 } } });
+    await call('PUT', `/api/outings/${READY}`, {
+      version,
+      doc: { ...doc, brief: { ...doc.brief, keep: 1 } },
+    });
     expect((await summary()).signed).toMatchObject({ stale: true });
   });
 
@@ -143,7 +156,9 @@ describe('signing', () => {
     const shut = await call('POST', '/api/outings/zander-dusk/signatures', { version });
     expect(shut.status).toBe(422);
     expect(shut.body.errors.map((error: { field: string }) => error.field)).toContain('stops');
-    expect((await call('POST', '/api/outings/zander-dusk/signatures', { version: version - 1 })).status).toBe(409);
+    expect((await call('POST', '/api/outings/zander-dusk/signatures', { version: version - 1 })).status).toBe(
+      409,
+    );
   });
 
   it('refuses a forecast that is three hours old', async () => {
@@ -182,7 +197,11 @@ describe('signing', () => {
         ({ itemId }) => itemId,
       );
     await call('POST', `/api/outings/${READY}/answers`, {
-      answers: [say('evening:cart', 'good', 1), say('evening:drysuit', 'good', 2), say('item:drysuit', 'fault', 3)],
+      answers: [
+        say('evening:cart', 'good', 1),
+        say('evening:drysuit', 'good', 2),
+        say('item:drysuit', 'fault', 3),
+      ],
     });
     expect(await earlierFor('zander-dusk')).toContain('cart');
     expect(await earlierFor('zander-dusk')).not.toContain('drysuit');
@@ -228,7 +247,9 @@ describe('a file of items', () => {
       { id: 'batch-b', version: 2 },
     ]);
     expect((await call('GET', '/api/items/batch-b')).status).toBe(404);
-    expect((await call('POST', '/api/batches/items', { restore: ['batch-b'] })).body.versions[0].version).toBe(3);
+    expect(
+      (await call('POST', '/api/batches/items', { restore: ['batch-b'] })).body.versions[0].version,
+    ).toBe(3);
     expect((await call('POST', '/api/batches/items', { restore: ['never-was'] })).status).toBe(404);
   });
   it('with one bad line is refused with that line’s field, and with none at all', async () => {

@@ -103,23 +103,32 @@ export async function buildApp({
   const app = (tls ? Fastify({ ...options, https: tls }) : Fastify(options)) as FastifyInstance;
   app.setValidatorCompiler(({ schema, httpPart }) => (data) => {
     const result = (schema as z.ZodType).safeParse(data ?? {});
-    return result.success ? { value: result.data } : { error: new InvalidInput(httpPart ?? 'body', result.error) };
+    return result.success
+      ? { value: result.data }
+      : { error: new InvalidInput(httpPart ?? 'body', result.error) };
   });
   app.setSerializerCompiler(serializerCompiler);
   handleErrors(app);
   guard(app, serving);
   cutSlowBodies(app, bodyLimits);
   readJson(app);
-  again(app, outdatedEveryMs, 'the version of the data could not be read', refuseWhenOutdated(app, isOutdated));
+  again(
+    app,
+    outdatedEveryMs,
+    'the version of the data could not be read',
+    refuseWhenOutdated(app, isOutdated),
+  );
   const people = peopleStore(db, now);
   if (accounts) await addAuthHook(app, people);
   const build = webRoot === null ? null : buildIn(webRoot);
-  // What the browser's clock says is compared with this one, and the build of its page with the one that is served.
+  // What the browser's clock says is compared with this one, and the build of its page with the one that is
+  // served.
   app.addHook('onSend', (request, reply, _payload, done) => {
     reply.header('x-tally-now', String(now()));
     if (build !== null) reply.header('x-tally-build', build);
     // What is answered is somebody's: no cache between keeps it, unless the route says which may.
-    if (request.url.startsWith('/api/') && !reply.hasHeader('cache-control')) reply.header('cache-control', 'no-store');
+    if (request.url.startsWith('/api/') && !reply.hasHeader('cache-control'))
+      reply.header('cache-control', 'no-store');
     done();
   });
   await app.register(helmet, {

@@ -24,7 +24,10 @@ beforeAll(async () => {
   };
   routes = Object.entries(spec.paths).flatMap(([path, methods]) =>
     (['post', 'put'] as const)
-      .filter((method) => method in methods && (methods[method] as { requestBody?: unknown }).requestBody !== undefined)
+      .filter(
+        (method) =>
+          method in methods && (methods[method] as { requestBody?: unknown }).requestBody !== undefined,
+      )
       .map((method) => ({
         method: method.toUpperCase() as 'POST' | 'PUT',
         url: path.replace('{id}', 'pollack-long-grey'),
@@ -98,14 +101,17 @@ describe('malformed bodies', () => {
     often(240_000),
   );
 
-  it.each(['', '{', '[1,2', '{"doc":', 'null', '"text"'])('answers the text %j with a sentence', async (payload) => {
-    const reply = await test.app.inject({
-      method: 'POST',
-      url: '/api/outings',
-      headers: { 'content-type': 'application/json' },
-      payload,
-    });
-    expect(reply.statusCode).toBe(400);
-    expect(reply.json().errors.length).toBeGreaterThan(0);
-  });
+  it.each(['', '{', '[1,2', '{"doc":', 'null', '"text"'])(
+    'answers the text %j with a sentence',
+    async (payload) => {
+      const reply = await test.app.inject({
+        method: 'POST',
+        url: '/api/outings',
+        headers: { 'content-type': 'application/json' },
+        payload,
+      });
+      expect(reply.statusCode).toBe(400);
+      expect(reply.json().errors.length).toBeGreaterThan(0);
+    },
+  );
 });

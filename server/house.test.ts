@@ -25,7 +25,11 @@ const spoil = (table: (typeof documentTables)[keyof typeof documentTables], id: 
 describe('a row that cannot be read', () => {
   it('is set aside with its name and reason, and everything else works', async () => {
     const before = await call('GET', '/api/references');
-    await spoil(documentTables.items, 'sponge', { format: forms.items, name: 'Bilge sponge', quantity: 'many' });
+    await spoil(documentTables.items, 'sponge', {
+      format: forms.items,
+      name: 'Bilge sponge',
+      quantity: 'many',
+    });
     await spoil(documentTables.outings, 'cod-wreck', { format: 'outing/99', title: 'From the future' });
     const { status, body } = await call('GET', '/api/references');
     expect(status).toBe(200);
@@ -36,10 +40,15 @@ describe('a row that cannot be read', () => {
     expect(body.setAside[0].why).toMatch(/^It cannot be read\. .+/);
     const page = await call('GET', `/api/summaries?today=${DAY}`);
     expect(page.status).toBe(200);
-    expect(page.body.setAside.map((one: { name: string }) => one.name)).toEqual(['From the future', 'Bilge sponge']);
+    expect(page.body.setAside.map((one: { name: string }) => one.name)).toEqual([
+      'From the future',
+      'Bilge sponge',
+    ]);
     expect(page.body.ahead.map((one: { id: string }) => one.id)).toContain(READY);
     expect((await call('GET', '/api/items/sponge')).status).toBe(409);
-    expect((await call('GET', '/api/outings/cod-wreck')).body.detail).toMatch(/newer version of this program/);
+    expect((await call('GET', '/api/outings/cod-wreck')).body.detail).toMatch(
+      /newer version of this program/,
+    );
   });
   it('is written out as it is, and deleted when asked, but not what a newer program made', async () => {
     expect((await call('GET', '/api/set-aside/items/sponge')).body).toMatchObject({ quantity: 'many' });
@@ -60,10 +69,16 @@ describe('references', () => {
     });
     const radio = (await call('GET', '/api/items/radio')).body;
     await call('POST', '/api/items', { doc: newItem('new-thing', 'whistle', { name: 'New' }) });
-    await call('PUT', '/api/items/radio', { version: radio.version, doc: { ...radio.doc, note: 'Looked at.' } });
+    await call('PUT', '/api/items/radio', {
+      version: radio.version,
+      doc: { ...radio.doc, note: 'Looked at.' },
+    });
     await call('DELETE', '/api/items/mirror?version=1');
     const { body } = await call('GET', `/api/references?since=${at}`);
-    expect(body.items.changed.map((one: { doc: { id: string } }) => one.doc.id).sort()).toEqual(['new-thing', 'radio']);
+    expect(body.items.changed.map((one: { doc: { id: string } }) => one.doc.id).sort()).toEqual([
+      'new-thing',
+      'radio',
+    ]);
     expect(body.items.gone).toEqual(['mirror']);
     expect(body.craft).toEqual({ changed: [], gone: [] });
     expect(body.at).toBeGreaterThan(at);
@@ -103,10 +118,22 @@ describe('who may ask', () => {
     ['another name for this machine', { host: 'evil.example' }, 421],
     ['another name with the port', { host: 'evil.example:4180' }, 421],
     ['a page of another place', { host: '127.0.0.1:4180', origin: 'https://evil.example' }, 403],
-    ['a page of another port of this machine', { host: '127.0.0.1:4180', origin: 'http://127.0.0.1:3000' }, 403],
+    [
+      'a page of another port of this machine',
+      { host: '127.0.0.1:4180', origin: 'http://127.0.0.1:3000' },
+      403,
+    ],
     ['a page without an address', { host: '127.0.0.1:4180', origin: 'null' }, 403],
-    ['a request the browser calls cross-site', { host: '127.0.0.1:4180', 'sec-fetch-site': 'cross-site' }, 403],
-    ['its own page', { host: '127.0.0.1:4180', origin: 'http://127.0.0.1:4180', 'sec-fetch-site': 'same-origin' }, 200],
+    [
+      'a request the browser calls cross-site',
+      { host: '127.0.0.1:4180', 'sec-fetch-site': 'cross-site' },
+      403,
+    ],
+    [
+      'its own page',
+      { host: '127.0.0.1:4180', origin: 'http://127.0.0.1:4180', 'sec-fetch-site': 'same-origin' },
+      200,
+    ],
     ['localhost with a dot', { host: 'localhost.:4180' }, 200],
     ['no browser at all', { host: '[::1]:4180' }, 200],
   ])('%s', async (_, headers, status) => {
@@ -149,7 +176,9 @@ describe('answers and their clocks', () => {
     expect((await call('GET', `/api/outings/${READY}/walk-round`)).body.answers).toHaveLength(before);
   });
   it('one that was stored before such were refused is left out, and the rest is read', async () => {
-    await test.db.insert(walkAnswers).values({ ...answer('1899-12-31T10:00:00Z', 'item:old'), outingId: READY });
+    await test.db
+      .insert(walkAnswers)
+      .values({ ...answer('1899-12-31T10:00:00Z', 'item:old'), outingId: READY });
     const { status, body } = await call('GET', `/api/outings/${READY}/walk-round`);
     expect(status).toBe(200);
     expect(body.leftOut).toBe(1);
@@ -185,25 +214,36 @@ describe('what used to fail on the server', () => {
     expect((await call('PUT', `/api/outings/${READY}`, { version, doc })).status).toBe(400);
     expect((await call('DELETE', `/api/outings/${READY}?version=${version}`)).status).toBe(400);
   });
-  it.each(['\u0000', '\ud800', 'a\udc00b'])('text that no database keeps is refused at its field: %j', async (text) => {
-    const { version, doc } = (await call('GET', `/api/outings/${READY}`)).body;
-    const accepted = [{ key: text, reason: `because ${text}`, at: '2026-05-15T18:00:00Z', extent: 1 }];
-    const { status, body } = await call('PUT', `/api/outings/${READY}`, { version, doc: { ...doc, accepted } });
-    expect(status).toBe(400);
-    expect(body.errors.map((one: { field: string }) => one.field)).toEqual([
-      'doc.accepted.0.key',
-      'doc.accepted.0.reason',
-    ]);
-  });
-  it.each(['2199-12-31', '2199-12-29', '1900-01-01'])('the station answers at the ends of time: %s', async (date) => {
-    const { status, body } = await call('GET', `/api/station/ostrey-sound?date=${date}`);
-    expect(status).toBe(200);
-    expect(body.hours.length).toBeGreaterThan(20);
-  });
+  it.each(['\u0000', '\ud800', 'a\udc00b'])(
+    'text that no database keeps is refused at its field: %j',
+    async (text) => {
+      const { version, doc } = (await call('GET', `/api/outings/${READY}`)).body;
+      const accepted = [{ key: text, reason: `because ${text}`, at: '2026-05-15T18:00:00Z', extent: 1 }];
+      const { status, body } = await call('PUT', `/api/outings/${READY}`, {
+        version,
+        doc: { ...doc, accepted },
+      });
+      expect(status).toBe(400);
+      expect(body.errors.map((one: { field: string }) => one.field)).toEqual([
+        'doc.accepted.0.key',
+        'doc.accepted.0.reason',
+      ]);
+    },
+  );
+  it.each(['2199-12-31', '2199-12-29', '1900-01-01'])(
+    'the station answers at the ends of time: %s',
+    async (date) => {
+      const { status, body } = await call('GET', `/api/station/ostrey-sound?date=${date}`);
+      expect(status).toBe(200);
+      expect(body.hours.length).toBeGreaterThan(20);
+    },
+  );
   it.each(['summaries', 'batch', 'schema', 'copy', 'answers', 'restore', 'references'])(
     'a document may be called %s like any other',
     async (id) => {
-      expect((await call('POST', '/api/items', { doc: newItem(id, 'whistle', { name: id }) })).status).toBe(201);
+      expect((await call('POST', '/api/items', { doc: newItem(id, 'whistle', { name: id }) })).status).toBe(
+        201,
+      );
       expect((await call('GET', `/api/items/${id}`)).body.doc.name).toBe(id);
       const { doc } = (await call('GET', `/api/outings/${READY}`)).body;
       expect((await call('POST', '/api/outings', { doc: { ...doc, id } })).status).toBe(201);
@@ -216,7 +256,9 @@ describe('what used to fail on the server', () => {
     expect((await call('POST', '/api/batches/items', long)).body.errors).toEqual([
       { field: 'create', message: 'At most 5000.' },
     ]);
-    const faulty = await call('POST', '/api/batches/items', { create: Array.from({ length: 4000 }, () => ({})) });
+    const faulty = await call('POST', '/api/batches/items', {
+      create: Array.from({ length: 4000 }, () => ({})),
+    });
     expect(faulty.body.errors).toHaveLength(100);
   });
   it('millions of values are refused before they are taken apart, and a long text is not taken for them', async () => {
@@ -258,7 +300,9 @@ describe('what used to fail on the server', () => {
 describe('the list of outings', () => {
   it('judges again only what changed, and says so at once', async () => {
     const signedOf = async () =>
-      (await call('GET', `/api/summaries?today=${DAY}`)).body.ahead.find((one: { id: string }) => one.id === READY);
+      (await call('GET', `/api/summaries?today=${DAY}`)).body.ahead.find(
+        (one: { id: string }) => one.id === READY,
+      );
     const before = await signedOf();
     const boat = (await call('GET', '/api/craft/grey-wagtail')).body;
     await call('PUT', '/api/craft/grey-wagtail', {
@@ -274,7 +318,10 @@ describe('the list of outings', () => {
     expect(body.ahead).toEqual(whole.ahead.slice(0, 2));
     expect(body.gone).toEqual([]);
     expect(body.of.ahead).toBe(whole.ahead.length);
-    expect(body.house.profile.units, 'what its words are read in').toMatchObject({ wind: 'm/s', clock: '24 h' });
+    expect(body.house.profile.units, 'what its words are read in').toMatchObject({
+      wind: 'm/s',
+      clock: '24 h',
+    });
     const days = whole.ahead.map((one: { date: string }) => one.date);
     expect(days).toEqual(days.toSorted());
   });
@@ -284,6 +331,8 @@ describe('the list of outings', () => {
     await test.db.execute(sql`delete from items where id = 'after-the-copy'`);
     await test.db.execute(sql`select setval('document_changes', (select max(change_no) from outings) - 3)`);
     const { body } = await call('GET', '/api/references');
-    expect(body.items.changed.some((one: { doc: { id: string } }) => one.doc.id === 'after-the-copy')).toBe(false);
+    expect(body.items.changed.some((one: { doc: { id: string } }) => one.doc.id === 'after-the-copy')).toBe(
+      false,
+    );
   });
 });

@@ -38,11 +38,17 @@ beforeAll(async () => {
     'signatures',
     'house',
   ])
-    await client.query(`insert into ${table} select * from json_populate_recordset(null::${table}, $1::json)`, [
-      JSON.stringify(sample[table as keyof typeof sample]),
-    ]);
+    await client.query(
+      `insert into ${table} select * from json_populate_recordset(null::${table}, $1::json)`,
+      [JSON.stringify(sample[table as keyof typeof sample])],
+    );
   await migrate(db, { migrationsFolder: MIGRATIONS });
-  app = await buildApp({ db: db as never, now: () => Date.parse(signedAt) + 3_600_000, webRoot: null, log: false });
+  app = await buildApp({
+    db: db as never,
+    now: () => Date.parse(signedAt) + 3_600_000,
+    webRoot: null,
+    log: false,
+  });
 });
 afterAll(async () => {
   await app.close();
@@ -67,7 +73,10 @@ describe('a house kept by the program of the first forms', () => {
       expect(references[name].changed, name).toHaveLength(rows.length);
     const page = await get('/api/summaries?today=2000-01-01');
     expect(page.setAside).toEqual([]);
-    expect(page.ahead.map((one: { id: string }) => one.id).sort()).toEqual(['cod-wreck', 'pollack-long-grey']);
+    expect(page.ahead.map((one: { id: string }) => one.id).sort()).toEqual([
+      'cod-wreck',
+      'pollack-long-grey',
+    ]);
   });
   it('has its signature still good, over the text that was sealed', async () => {
     const page = await get('/api/summaries?today=2000-01-01');
@@ -81,7 +90,9 @@ describe('a house kept by the program of the first forms', () => {
     const logged = await get('/api/outings/pollack-long-grey');
     expect(logged.doc.log).toMatchObject({ launchedAt: '05:12', note: 'A quiet morning.' });
     expect((await get('/api/outings/cod-wreck')).doc.accepted).toHaveLength(1);
-    expect((await get('/api/outings/pollack-long-grey/walk-round')).answers).toHaveLength(sample.walk_answers.length);
+    expect((await get('/api/outings/pollack-long-grey/walk-round')).answers).toHaveLength(
+      sample.walk_answers.length,
+    );
   });
   it('brings back what was deleted in it', async () => {
     const reply = await app.inject({ method: 'POST', url: '/api/outings/zander-dusk/restore', payload: {} });
@@ -96,8 +107,11 @@ describe('a house kept by the program of the first forms', () => {
   });
   it('writes a document back in today’s form when it is next saved, and not before', async () => {
     const formOf = async () =>
-      (await db.execute<{ form: string }>(sql`select doc->>'format' as form from outings where id = 'cod-wreck'`))
-        .rows[0]?.form;
+      (
+        await db.execute<{ form: string }>(
+          sql`select doc->>'format' as form from outings where id = 'cod-wreck'`,
+        )
+      ).rows[0]?.form;
     expect(await formOf()).toBe('outing/1');
     const { version, doc } = await get('/api/outings/cod-wreck');
     await app.inject({ method: 'PUT', url: '/api/outings/cod-wreck', payload: { version, doc } });
@@ -106,7 +120,11 @@ describe('a house kept by the program of the first forms', () => {
   it('takes a document of the first form from a page that was open through the update', async () => {
     const { version } = await get('/api/outings/cod-wreck');
     const old = sample.outings.find(({ id }) => id === 'cod-wreck')?.doc;
-    const reply = await app.inject({ method: 'PUT', url: '/api/outings/cod-wreck', payload: { version, doc: old } });
+    const reply = await app.inject({
+      method: 'PUT',
+      url: '/api/outings/cod-wreck',
+      payload: { version, doc: old },
+    });
     expect(reply.statusCode).toBe(200);
     expect(reply.json().doc.format).toBe(forms.outings);
   });

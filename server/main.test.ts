@@ -22,7 +22,8 @@ afterAll(async () => {
 beforeAll(() => ensureBuilt());
 
 const path = '/api/outings/zander-dusk';
-const read = async (url: string) => (await (await fetch(url + path)).json()) as { version: number; doc: Outing };
+const read = async (url: string) =>
+  (await (await fetch(url + path)).json()) as { version: number; doc: Outing };
 
 describe('the server as a process', () => {
   it(
@@ -56,9 +57,9 @@ describe('the server as a process', () => {
   it('refuses a port in use and a folder it cannot write to, each in one sentence', async () => {
     const port = new URL(running?.url ?? 'http://127.0.0.1').port;
     await emptyHouse(join(folder, 'other'));
-    await expect(startServer({ TALLY_DATA: join(folder, 'other'), PORT: port, TALLY_DEMO: '0' })).rejects.toThrow(
-      /^exit 1: Port \d+ on 127\.0\.0\.1 is already in use\. .*\n$/,
-    );
+    await expect(
+      startServer({ TALLY_DATA: join(folder, 'other'), PORT: port, TALLY_DEMO: '0' }),
+    ).rejects.toThrow(/^exit 1: Port \d+ on 127\.0\.0\.1 is already in use\. .*\n$/);
     const file = join(folder, 'a-file');
     writeFileSync(file, '');
     await expect(startServer({ TALLY_DATA: join(file, 'data') })).rejects.toThrow(

@@ -15,7 +15,10 @@ function readPem(file: string): Buffer {
   try {
     return readFileSync(file);
   } catch (error) {
-    throw new PlainError('bad-setting', `${file} cannot be read (${systemCode(error) ?? 'no reason given'}).`);
+    throw new PlainError(
+      'bad-setting',
+      `${file} cannot be read (${systemCode(error) ?? 'no reason given'}).`,
+    );
   }
 }
 
@@ -25,25 +28,30 @@ const GRACE_MS = 1000;
 const WATCH_MS = 15_000;
 /** How often it is asked whether the last backup is a day old. */
 const BACKUP_MS = 60_000;
-/** How often what is over is taken away, and how often it is asked whether a newer program has changed the data. */
+/**
+ * How often what is over is taken away, and how often it is asked whether a newer program has changed the
+ * data.
+ */
 const SWEEP_MS = 10 * 60_000;
 const OUTDATED_MS = 60_000;
 
-// A promise that nobody waited for and that failed is a fault of ours, and none for which everyone is sent away.
+// A promise that nobody waited for and that failed is a fault of ours, and none for which everyone is sent
+// away.
 process.on('unhandledRejection', (reason) => console.error('A failure that nobody waited for:', reason));
 
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
   const tls = settings.tls && { cert: readPem(settings.tls.cert), key: readPem(settings.tls.key) };
-  // Whoever may signal this process may have a backup made: `npm run backup` does. It is heard from the beginning: a signal that
-  // nobody hears would end the process.
+  // Whoever may signal this process may have a backup made: `npm run backup` does. It is heard from the
+  // beginning: a signal that nobody hears would end the process.
   let backUp: (() => void) | null = null;
   let asked = false;
   process.on('SIGUSR2', () => (backUp ? backUp() : (asked = true)));
   const migrations = migrationsFolder();
   const { db, close, unlock } = await openFrom(settings, migrations);
   const now = () => Date.now();
-  if (settings.demo && (await loadDemo(db, now()))) console.log('The database was empty: the demo data is in it now.');
+  if (settings.demo && (await loadDemo(db, now())))
+    console.log('The database was empty: the demo data is in it now.');
   const backups = backupsOf(db, settings.backups, now);
   const app = await buildApp({
     db,
@@ -63,7 +71,8 @@ async function main(): Promise<void> {
     trusted: settings.trusted,
   });
   const stop = async () => {
-    // What is being answered is answered; a browser also keeps connections open that say nothing, and those are not waited for.
+    // What is being answered is answered; a browser also keeps connections open that say nothing, and those
+    // are not waited for.
     const cut = setTimeout(() => app.server.closeAllConnections(), GRACE_MS);
     await app.close();
     clearTimeout(cut);
@@ -82,7 +91,8 @@ async function main(): Promise<void> {
         : `Cannot listen on ${settings.host}:${settings.port} (${code ?? 'no reason given'}).`,
     );
   }
-  backUp = () => void backups.make().catch((error: unknown) => app.log.warn({ err: error }, 'no backup could be made'));
+  backUp = () =>
+    void backups.make().catch((error: unknown) => app.log.warn({ err: error }, 'no backup could be made'));
   if (asked) backUp();
   let stopping = false;
   for (const signal of ['SIGINT', 'SIGTERM'] as const)

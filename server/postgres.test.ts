@@ -54,7 +54,9 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
   it('is migrated and furnished once by two that start on it at the same moment', async () => {
     const url = await newDatabase('twins');
     const both = await Promise.all([openServer(url, MIGRATIONS), openServer(url, MIGRATIONS)]);
-    const furnished = await Promise.all(both.map(({ db }) => loadDemo(db, Date.parse('2026-05-15T19:00:00Z'))));
+    const furnished = await Promise.all(
+      both.map(({ db }) => loadDemo(db, Date.parse('2026-05-15T19:00:00Z'))),
+    );
     expect(furnished.toSorted()).toEqual([false, true]);
     await Promise.all(both.map(({ close }) => close()));
   }, 120_000);
@@ -71,16 +73,18 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
     expect(first.status).toBe(201);
     const cookie = first.headers.getSetCookie()[0]?.split(';')[0] ?? '';
     expect((await fetch(`${other.url}/api/references`, { headers: { cookie } })).status).toBe(200);
-    expect((await post(other.url, '/api/first', { token, name: 'Eve', password: 'a long enough one' })).status).toBe(
-      404,
-    );
+    expect(
+      (await post(other.url, '/api/first', { token, name: 'Eve', password: 'a long enough one' })).status,
+    ).toBe(404);
     // Guesses at either count for both.
     const guess = (url: string) => post(url, '/api/sign-in', { name: 'Ada', password: 'guess' });
     for (let i = 0; i < 5; i += 1) await guess(i % 2 === 0 ? one.url : other.url);
     expect((await guess(one.url)).status).toBe(429);
     expect((await guess(other.url)).status).toBe(429);
     expect(await one.kill('SIGKILL')).toBeNull();
-    expect((await fetch(`${other.url}/api/summaries?today=2000-01-01`, { headers: { cookie } })).status).toBe(200);
+    expect((await fetch(`${other.url}/api/summaries?today=2000-01-01`, { headers: { cookie } })).status).toBe(
+      200,
+    );
     await post(other.url, '/api/sign-out', {}, cookie);
     expect((await fetch(`${other.url}/api/references`, { headers: { cookie } })).status).toBe(401);
     expect(await other.kill('SIGINT')).toBe(0);
@@ -110,7 +114,9 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
       fetch(`${running.url}/api/batches/items`, {
         method: 'POST',
         headers: json,
-        body: JSON.stringify({ create: Array.from({ length: 200 }, (_, n) => newItem(`b${i}-${n}`, 'whistle')) }),
+        body: JSON.stringify({
+          create: Array.from({ length: 200 }, (_, n) => newItem(`b${i}-${n}`, 'whistle')),
+        }),
       }).then((reply) => reply.status);
     const work = Array.from({ length: 12 }, (_, i) => batch(i));
     for (let i = 0; i < 10; i += 1) {
@@ -118,7 +124,8 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
       await new Promise((done) => setTimeout(done, 60));
     }
     for (const status of await Promise.all(work)) expect([200, 503]).toContain(status);
-    // A connection cut while it rested may be lent out once more before its end is heard of, each of the eight: that is said, and the next is a new one.
+    // A connection cut while it rested may be lent out once more before its end is heard of, each of the
+    // eight: that is said, and the next is a new one.
     for (let tries = 0, status = 503; status !== 200; tries += 1) {
       expect([tries <= 8, status]).toEqual([true, 503]);
       ({ status } = await front(running.url));
@@ -141,8 +148,12 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
       const version = new Map(
         items.changed.map((one: { version: number; doc: { id: string } }) => [one.doc.id, one.version]),
       );
-      const change = order.map((id) => ({ version: version.get(id), doc: { ...newItem(id, 'whistle'), note } }));
-      return (await app.inject({ method: 'POST', url: '/api/batches/items', payload: { change } })).statusCode;
+      const change = order.map((id) => ({
+        version: version.get(id),
+        doc: { ...newItem(id, 'whistle'), note },
+      }));
+      return (await app.inject({ method: 'POST', url: '/api/batches/items', payload: { change } }))
+        .statusCode;
     };
     const statuses = await Promise.all(
       Array.from({ length: 10 }, (_, i) => round(i % 2 === 0 ? ids : ids.toReversed(), `by ${i}`)),
@@ -162,7 +173,8 @@ describe.skipIf(bin === null)('a PostgreSQL server', () => {
     const holder = new Pool({ connectionString: postgres.url('locked'), max: 1 });
     const client = await holder.connect();
     await client.query('begin; lock table items in access exclusive mode');
-    const post = () => app.inject({ method: 'POST', url: '/api/items', payload: { doc: newItem('one', 'whistle') } });
+    const post = () =>
+      app.inject({ method: 'POST', url: '/api/items', payload: { doc: newItem('one', 'whistle') } });
     const shut = await post();
     expect(shut.statusCode).toBe(503);
     expect(shut.json().detail).toMatch(/^The database does not answer just now\. Nothing was changed/);
@@ -186,7 +198,9 @@ describe('a database that is not there', () => {
     await once(silent, 'listening');
     const address = silent.address();
     const port = typeof address === 'object' && address ? address.port : 0;
-    const opened = openServer(`postgres://tally@127.0.0.1:${port}/none`, MIGRATIONS).catch((error: unknown) => error);
+    const opened = openServer(`postgres://tally@127.0.0.1:${port}/none`, MIGRATIONS).catch(
+      (error: unknown) => error,
+    );
     const error = await opened;
     expect(isDatabaseAway(error)).toBe(true);
     silent.close();

@@ -14,7 +14,11 @@ const call = async (method: 'GET' | 'POST' | 'PUT', url: string, payload?: objec
 };
 const lists = async () => {
   const { body } = await call('GET', '/api/references');
-  return { things: body.items.changed.length, boats: body.craft.changed.length, profiles: body.anglers.changed.length };
+  return {
+    things: body.items.changed.length,
+    boats: body.craft.changed.length,
+    profiles: body.anglers.changed.length,
+  };
 };
 
 describe('the sample data', () => {
@@ -45,17 +49,25 @@ describe('the sample data', () => {
     await call('POST', '/api/sample/restore', { taken: { anglers: ['me'] } });
     const { doc } = (await call('GET', '/api/anglers/me')).body;
     await call('POST', '/api/sample/clear', {});
-    expect((await call('POST', '/api/anglers', { doc: { ...doc, id: 'own', name: 'Own' } })).status).toBe(201);
+    expect((await call('POST', '/api/anglers', { doc: { ...doc, id: 'own', name: 'Own' } })).status).toBe(
+      201,
+    );
     await call('POST', '/api/sample/restore', { taken: { anglers: ['me'] } });
     expect((await call('GET', '/api/anglers/me')).status).toBe(404);
   });
   it('is none in a house that never had it, whatever its documents are called', async () => {
     const bare = await openApp({ withDemo: false });
-    await bare.app.inject({ method: 'POST', url: '/api/items', payload: { doc: newItem('radio', 'vhf-radio') } });
-    expect((await bare.app.inject({ url: '/api/sample' })).json()).toEqual({ documents: 0 });
-    expect((await bare.app.inject({ method: 'POST', url: '/api/sample/clear', payload: {} })).json()).toEqual({
-      taken: {},
+    await bare.app.inject({
+      method: 'POST',
+      url: '/api/items',
+      payload: { doc: newItem('radio', 'vhf-radio') },
     });
+    expect((await bare.app.inject({ url: '/api/sample' })).json()).toEqual({ documents: 0 });
+    expect((await bare.app.inject({ method: 'POST', url: '/api/sample/clear', payload: {} })).json()).toEqual(
+      {
+        taken: {},
+      },
+    );
     expect((await bare.app.inject({ url: '/api/items/radio' })).statusCode).toBe(200);
     await bare.close();
   });

@@ -20,16 +20,24 @@ describe('what the environment may set', () => {
     expect(() => readSettings({ TALLY_TLS_CERT: 'a.pem' })).toThrow(
       /^TALLY_TLS_CERT and TALLY_TLS_KEY belong together: set both, or neither\.$/,
     );
-    expect(() => readSettings({ SMTP_URL: 'mail.example' })).toThrow(/^SMTP_URL must be an address like smtps:/);
-    for (const PORT of ['ninety', '70000', '-1', '80.5']) expect(() => readSettings({ PORT })).toThrow(/^PORT must be/);
+    expect(() => readSettings({ SMTP_URL: 'mail.example' })).toThrow(
+      /^SMTP_URL must be an address like smtps:/,
+    );
+    for (const PORT of ['ninety', '70000', '-1', '80.5'])
+      expect(() => readSettings({ PORT })).toThrow(/^PORT must be/);
   });
   it('has people sign in beyond this machine, unless a network was opened on purpose', () => {
     expect(readSettings({}).accounts).toBe(false);
     expect(readSettings({ TALLY_ACCOUNTS: '1' }).accounts).toBe(true);
     expect(readSettings({ HOST: '0.0.0.0' })).toMatchObject({ accounts: true, names: ['*'] });
     expect(readSettings({ HOST: '0.0.0.0', TALLY_OPEN_NETWORK: '1' }).accounts).toBe(false);
-    expect(readSettings({ HOST: '0.0.0.0', TALLY_OPEN_NETWORK: '1', TALLY_ACCOUNTS: '1' }).accounts).toBe(true);
-    expect(readSettings({ HOST: '0.0.0.0', TALLY_NAMES: ' Tally.Home , boat ' }).names).toEqual(['tally.home', 'boat']);
+    expect(readSettings({ HOST: '0.0.0.0', TALLY_OPEN_NETWORK: '1', TALLY_ACCOUNTS: '1' }).accounts).toBe(
+      true,
+    );
+    expect(readSettings({ HOST: '0.0.0.0', TALLY_NAMES: ' Tally.Home , boat ' }).names).toEqual([
+      'tally.home',
+      'boat',
+    ]);
     for (const HOST of ['localhost', '127.0.0.2', '::1']) expect(readSettings({ HOST }).accounts).toBe(false);
   });
   it('trusts no proxy but those named by their address', () => {
@@ -53,7 +61,11 @@ describe('what the environment may set', () => {
     expect(address({})).toBe('http://127.0.0.1:4180');
     expect(address({ HOST: '0.0.0.0', TALLY_NAMES: 'tally.home' })).toBe('http://tally.home:4180');
     expect(address({ HOST: '0.0.0.0' })).toBe('http://0.0.0.0:4180');
-    const proxied = { TALLY_ACCOUNTS: '1', TALLY_NAMES: 'tally.club.example', TALLY_TRUSTED_PROXIES: '127.0.0.1' };
+    const proxied = {
+      TALLY_ACCOUNTS: '1',
+      TALLY_NAMES: 'tally.club.example',
+      TALLY_TRUSTED_PROXIES: '127.0.0.1',
+    };
     expect(address(proxied)).toBe('https://tally.club.example');
   });
 });

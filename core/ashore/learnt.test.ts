@@ -7,7 +7,11 @@ import type { Outing } from '../documents/outing';
 const { outings } = demo(Date.parse('2026-05-15T19:00:00Z'));
 const [ready] = outings as [Outing];
 const hours = { ...ready.brief, launchAt: '06:00', homeAt: '10:00', nights: 0 };
-const logged = (log: Partial<typeof emptyLog>): Outing => ({ ...ready, brief: hours, log: { ...emptyLog, ...log } });
+const logged = (log: Partial<typeof emptyLog>): Outing => ({
+  ...ready,
+  brief: hours,
+  log: { ...emptyLog, ...log },
+});
 
 describe('what became of a thing', () => {
   it('is said once, changed, and taken back', () => {
@@ -20,7 +24,8 @@ describe('what became of a thing', () => {
   it('is refused when it cannot be', () => {
     expect(logSchema.safeParse({ ...emptyLog, launchedAt: '25:00' }).success).toBe(false);
     expect(
-      logSchema.safeParse({ ...emptyLog, catches: [{ key: 'a', speciesId: 'cod', lengthM: 0, kept: true }] }).success,
+      logSchema.safeParse({ ...emptyLog, catches: [{ key: 'a', speciesId: 'cod', lengthM: 0, kept: true }] })
+        .success,
     ).toBe(false);
   });
 });
@@ -40,7 +45,12 @@ describe('what the logs say', () => {
   it('adds to what other logs said already', () => {
     const before = { jigs: { carried: 2, used: 1, lost: 1, hours: 3 } };
     const used = logged(withMark(emptyLog, 'jigs', 'used'));
-    expect(learnt([used], () => 'utc', before).get('jigs')).toEqual({ carried: 3, used: 2, lost: 1, hours: 7 });
+    expect(learnt([used], () => 'utc', before).get('jigs')).toEqual({
+      carried: 3,
+      used: 2,
+      lost: 1,
+      hours: 7,
+    });
   });
   it('sums what was carried, used and lost, and leaves outings without a log out', () => {
     const used = logged(withMark(emptyLog, 'jigs', 'used'));
@@ -64,10 +74,9 @@ describe('what the logs say', () => {
         Array.from({ length: many }, () => logged(withMark(emptyLog, 'flare', 'carried'))),
         () => 'utc',
       ).get('flare');
-    expect([4, 5].map((many) => neverUsed(along(many) ?? { carried: 0, used: 0, lost: 0, hours: 0 }))).toEqual([
-      false,
-      true,
-    ]);
+    expect(
+      [4, 5].map((many) => neverUsed(along(many) ?? { carried: 0, used: 0, lost: 0, hours: 0 })),
+    ).toEqual([false, true]);
     expect(neverUsed({ carried: 9, used: 1, lost: 0, hours: 3 })).toBe(false);
   });
 });

@@ -15,9 +15,16 @@ export interface Learnt {
   hours: number;
 }
 
-/** Hours afloat by the log; where a time was not written, by the brief. @param zone of the water: a night may have an hour more or less */
+/**
+ * Hours afloat by the log; where a time was not written, by the brief.
+ * @param zone of the water: a night may have an hour more or less
+ */
 export function hoursLogged({ brief, log }: Outing, zone: string): number {
-  const logged = { ...brief, launchAt: log?.launchedAt ?? brief.launchAt, homeAt: log?.landedAt ?? brief.homeAt };
+  const logged = {
+    ...brief,
+    launchAt: log?.launchedAt ?? brief.launchAt,
+    homeAt: log?.landedAt ?? brief.homeAt,
+  };
   const hours = outingHours(logged, zone);
   return hours ? minutesBetween(hours.launchAt, hours.homeAt) / 60 : 0;
 }

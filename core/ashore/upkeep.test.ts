@@ -19,7 +19,10 @@ describe('upkeep', () => {
   it('tells the first of two dates, from the day itself on', () => {
     expect(dueBy(jacket, '2026-11-29')).toBeNull();
     expect(dueBy(jacket, '2026-11-30')).toEqual({ what: 'service', on: '2026-11-30' });
-    expect(dueBy({ ...jacket, expiresOn: '2026-05-01' }, '2026-11-30')).toEqual({ what: 'expires', on: '2026-05-01' });
+    expect(dueBy({ ...jacket, expiresOn: '2026-05-01' }, '2026-11-30')).toEqual({
+      what: 'expires',
+      on: '2026-05-01',
+    });
   });
 });
 

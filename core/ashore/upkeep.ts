@@ -5,7 +5,10 @@ import { kinds } from '../catalog/gear/kinds';
 /** Days ahead within which a date is near enough to speak of. */
 export const DUE_DAYS = 30;
 
-/** The day an item is next to be looked over, yyyy-mm-dd, from the last time or its purchase; null: its kind asks for nothing. */
+/**
+ * The day an item is next to be looked over, yyyy-mm-dd, from the last time or its purchase; null: its kind
+ * asks for nothing.
+ */
 export function nextService(item: Item): string | null {
   const { service } = kinds[item.kind];
   if (!service) return null;

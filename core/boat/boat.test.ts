@@ -34,13 +34,15 @@ describe('how a boat stands', () => {
       const whole = hydrostatics(afloatWith(hullsOf(craft), [load], SALT_WATER), { gz: true });
       expect(
         Math.abs(
-          read.draftM - (hydrostatics(afloatWith(hullsOf(craft), [{ ...load, yM: 0 }], SALT_WATER)).draftM ?? 0),
+          read.draftM -
+            (hydrostatics(afloatWith(hullsOf(craft), [{ ...load, yM: 0 }], SALT_WATER)).draftM ?? 0),
         ),
       ).toBeLessThan(0.001);
       expect(Math.abs(read.heelDeg ?? 90) - Math.abs(whole.heelDeg ?? 90)).toBeLessThan(0.3);
       // The whole curve is worked out with the weight on the centre line.
       const centred = standingOf(hullsOf(craft), { ...load, yM: 0 }, SALT_WATER);
-      if (!centred || centred === 'sinks' || whole.vanishingDeg === null) throw new Error('It has a whole curve.');
+      if (!centred || centred === 'sinks' || whole.vanishingDeg === null)
+        throw new Error('It has a whole curve.');
       expect(Math.abs(vanishingDeg(centred) - Math.min(60, whole.vanishingDeg ?? 60))).toBeLessThan(2);
     },
   );
@@ -57,8 +59,12 @@ describe('how a boat stands', () => {
     expect(gm(stint, 'standing')).toBeGreaterThan(4 * gm({ ...stint, setUpId: 'folded' }, 'standing'));
   });
   it('sinks under more than it displaces, and says nothing of a load it cannot have', () => {
-    expect(standingOf(hullsOf(named('dunlin')), { massKg: 5000, xM: 1.7, yM: 0, zM: 0.3 }, SALT_WATER)).toBe('sinks');
-    expect(standingOf(hullsOf(named('dunlin')), { massKg: 0, xM: 1.7, yM: 0, zM: 0.3 }, SALT_WATER)).toBeNull();
+    expect(standingOf(hullsOf(named('dunlin')), { massKg: 5000, xM: 1.7, yM: 0, zM: 0.3 }, SALT_WATER)).toBe(
+      'sinks',
+    );
+    expect(
+      standingOf(hullsOf(named('dunlin')), { massKg: 0, xM: 1.7, yM: 0, zM: 0.3 }, SALT_WATER),
+    ).toBeNull();
   });
 });
 
@@ -128,10 +134,19 @@ describe('an inclining test', () => {
         { massKg: 8, armM: 0.3, heelDeg: 20 },
       ],
     };
-    expect(inclinedFit(truth, { ...slip, angler: null })?.doubts.join(' ')).toMatch(/do not lie on one curve/);
+    expect(inclinedFit(truth, { ...slip, angler: null })?.doubts.join(' ')).toMatch(
+      /do not lie on one curve/,
+    );
     expect(inclinedFit(truth, { ...test, readings: [] })).toBeNull();
-    const wild = { ...test, angler: null, readings: [3, 14].map((heelDeg) => ({ massKg: 8, armM: 0.3, heelDeg })) };
-    expect([inclinedFit(truth, test)?.usable, inclinedFit(truth, wild)?.usable ?? false]).toEqual([true, false]);
+    const wild = {
+      ...test,
+      angler: null,
+      readings: [3, 14].map((heelDeg) => ({ massKg: 8, armM: 0.3, heelDeg })),
+    };
+    expect([inclinedFit(truth, test)?.usable, inclinedFit(truth, wild)?.usable ?? false]).toEqual([
+      true,
+      false,
+    ]);
   });
 });
 
@@ -141,7 +156,9 @@ describe('a hull that lets water in', () => {
     const [whole] = compartmentsOf({ ...kayak, bulkheadsM: [] });
     const parts = compartmentsOf(kayak);
     expect(parts).toHaveLength(3);
-    expect(parts.reduce((sum, { volumeM3 }) => sum + volumeM3, 0) / (whole?.volumeM3 ?? 1)).toBeGreaterThan(0.9);
+    expect(parts.reduce((sum, { volumeM3 }) => sum + volumeM3, 0) / (whole?.volumeM3 ?? 1)).toBeGreaterThan(
+      0.9,
+    );
   });
   it('lies deeper and stands less steadily with every bucket, until it is past paddling', () => {
     const at = (litres: number) => swamped(kayak, angler, null, [0, litres, 0], SALT_WATER);
@@ -149,10 +166,15 @@ describe('a hull that lets water in', () => {
     expect(free[0]).toBeGreaterThan(free[1] ?? 1);
     expect(free[1]).toBeGreaterThan(free[2] ?? 1);
     expect(at(60).state.gmTransverseM).toBeLessThan(at(0).state.gmTransverseM ?? 0);
-    expect(swamped(kayak, { massKg: 200, heightM: 1.8 }, null, [900, 900, 900], SALT_WATER).can).toMatch(/goes under/);
+    expect(swamped(kayak, { massKg: 200, heightM: 1.8 }, null, [900, 900, 900], SALT_WATER).can).toMatch(
+      /goes under/,
+    );
   });
   it('loses steadiness to open scuppers once the floor is under water', () => {
-    const low = { ...named('dunlin'), zones: usualZones(named('dunlin')).map((zone) => ({ ...zone, floorM: 0.03 })) };
+    const low = {
+      ...named('dunlin'),
+      zones: usualZones(named('dunlin')).map((zone) => ({ ...zone, floorM: 0.03 })),
+    };
     const area = (scuppers: Craft['scuppers']) => {
       const stood = standingIn({ ...low, scuppers }, angler, 'seated low', gear, SALT_WATER);
       return stood && stood !== 'sinks' ? stood : null;
@@ -183,7 +205,8 @@ describe('pace and drag', () => {
   });
   it('slow down under load, show more side with a high seat, and more of what stands on deck', () => {
     const craft = { ...named('little-stint') };
-    const sheet = (one: Craft, massKg: number) => dragSheet(one, angler, { ...gear, massKg }, SALT_WATER)?.estimated;
+    const sheet = (one: Craft, massKg: number) =>
+      dragSheet(one, angler, { ...gear, massKg }, SALT_WATER)?.estimated;
     expect(sheet(craft, 90)?.cruiseMps).toBeLessThan(sheet(craft, 10)?.cruiseMps ?? 0);
     const sail = sheet({ ...craft, setUpId: 'sail' }, 10)?.lateralAirM2 ?? 0;
     expect(sail).toBeGreaterThan((sheet(craft, 10)?.lateralAirM2 ?? 0) + 0.15);
@@ -197,16 +220,19 @@ describe('pace and drag', () => {
 });
 
 describe('places aboard', () => {
-  it.each(boats.map((one) => [one.id, one] as const))('%s: the usual ones are sound and lie within it', (_, craft) => {
-    const zones = usualZones(craft);
-    expect(new Set(zones.map(({ id }) => id)).size).toBe(zones.length);
-    for (const zone of zones) {
-      expect(zoneSchema.safeParse(zone).success, zone.id).toBe(true);
-      expect(Math.abs(zone.yM) + zone.widthM / 2, zone.id).toBeLessThan(craft.beamM / 2 + 0.05);
-      expect(zone.xM - zone.lengthM / 2, zone.id).toBeGreaterThan(-0.1);
-      expect(zone.xM + zone.lengthM / 2, zone.id).toBeLessThan(craft.lengthM + 0.1);
-    }
-  });
+  it.each(boats.map((one) => [one.id, one] as const))(
+    '%s: the usual ones are sound and lie within it',
+    (_, craft) => {
+      const zones = usualZones(craft);
+      expect(new Set(zones.map(({ id }) => id)).size).toBe(zones.length);
+      for (const zone of zones) {
+        expect(zoneSchema.safeParse(zone).success, zone.id).toBe(true);
+        expect(Math.abs(zone.yM) + zone.widthM / 2, zone.id).toBeLessThan(craft.beamM / 2 + 0.05);
+        expect(zone.xM - zone.lengthM / 2, zone.id).toBeGreaterThan(-0.1);
+        expect(zone.xM + zone.lengthM / 2, zone.id).toBeLessThan(craft.lengthM + 0.1);
+      }
+    },
+  );
   it('come and go with the fitting that has them', () => {
     const craft = named('grey-wagtail');
     const has = (setUpId: string) => zonesOf({ ...craft, setUpId }).some(({ id }) => id === 'pod');
@@ -218,13 +244,13 @@ describe('places aboard', () => {
       const zone = zonesOf(craft).find((one) => one.id === id);
       return zone && reachOf(zone, craft, angler, stance);
     };
-    expect([reach('console'), reach('left-pocket'), reach('well'), reach('fore-hatch'), reach('bow-eye')]).toEqual([
-      'hand',
-      'hand',
-      'turn',
-      'ashore',
-      'ashore',
-    ]);
+    expect([
+      reach('console'),
+      reach('left-pocket'),
+      reach('well'),
+      reach('fore-hatch'),
+      reach('bow-eye'),
+    ]).toEqual(['hand', 'hand', 'turn', 'ashore', 'ashore']);
     expect(reach('console', 'standing')).toBe('move');
     const zone = newZone(craft, 'tank well', 'Well', 'well', { xM: 0.8, yM: 0 }, { reach: 'hand' });
     expect(reachOf(zone, craft, angler)).toBe('hand');

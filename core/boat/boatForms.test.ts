@@ -9,7 +9,11 @@ describe('a boat from its picture and five numbers', () => {
   it.each(boatFormIds)('%s is whole, and is judged as what it is', (id) => {
     const boat = boatFrom('b', id, boatForms[id]);
     expect(craftSchema.parse(boat)).toEqual(boat);
-    expect([boat.drive, boat.hull, boat.deck]).toEqual([boatForms[id].drive, boatForms[id].hull, boatForms[id].deck]);
+    expect([boat.drive, boat.hull, boat.deck]).toEqual([
+      boatForms[id].drive,
+      boatForms[id].hull,
+      boatForms[id].deck,
+    ]);
     const { cruiseMps, spareMps } = onWater(boat, null);
     expect(spareMps).toBeLessThan(cruiseMps);
   });
@@ -23,10 +27,17 @@ describe('a boat from its picture and five numbers', () => {
       depthM: within(0.08, 1),
     });
     fc.assert(
-      fc.property(fc.constantFrom(...boatFormIds), numbers, fc.constantFrom(...hullPresets), (id, own, preset) => {
-        const boat = boatFrom('b', id, own, { preset });
-        return craftSchema.safeParse(boat).success && Object.values(onWater(boat, null)).every(Number.isFinite);
-      }),
+      fc.property(
+        fc.constantFrom(...boatFormIds),
+        numbers,
+        fc.constantFrom(...hullPresets),
+        (id, own, preset) => {
+          const boat = boatFrom('b', id, own, { preset });
+          return (
+            craftSchema.safeParse(boat).success && Object.values(onWater(boat, null)).every(Number.isFinite)
+          );
+        },
+      ),
       { numRuns: 40 },
     );
   });

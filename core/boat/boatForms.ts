@@ -3,7 +3,9 @@ import type { Craft } from '../documents/craft';
 import type { HullPreset } from '../vocabulary/boat';
 import { presetFigures, usualShape } from './build';
 
-/** A boat as one tells it from across a car park, with what its kind is usually like. Usual practice, rounded. */
+/**
+ * A boat as one tells it from across a car park, with what its kind is usually like. Usual practice, rounded.
+ */
 export interface BoatForm {
   name: string;
   deck: Craft['deck'];
@@ -95,7 +97,10 @@ export type BoatNumbers = Pick<Craft, 'lengthM' | 'beamM' | 'massKg' | 'ratedLoa
 const PERSON_W = 45;
 const MOTOR_W = 150;
 
-/** A boat from its picture and five numbers; all else as is usual for such a boat, to be corrected by whoever knows better. */
+/**
+ * A boat from its picture and five numbers; all else as is usual for such a boat, to be corrected by whoever
+ * knows better.
+ */
 export function boatFrom(
   id: string,
   formId: BoatFormId,

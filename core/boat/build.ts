@@ -15,7 +15,10 @@ const within = (value: number, least: number, most: number) => Math.min(most, Ma
 /** Sit-insides are rounded, and fuller at the waterline than others that are. */
 const CLOSED_SECTION = 9;
 
-/** The shape such a boat usually has, by its length and beam. Rules of thumb: hull form matters more than all else, so it says that it is one. */
+/**
+ * The shape such a boat usually has, by its length and beam. Rules of thumb: hull form matters more than all
+ * else, so it says that it is one.
+ */
 export function usualShape({ lengthM, beamM, deck, hull, drive }: Omit<Build, 'shape' | 'seat'>): BoatShape {
   const soft = hull === 'inflatable';
   const closed = deck === 'sit-inside';
@@ -50,21 +53,29 @@ export function presetFigures(
 export const figuresOf = (craft: Build): BoatShape => craft.shape ?? usualShape(craft);
 
 /** A boat's shape, ready to float. */
-export const shapeOf: (craft: Build) => HullShape = rememberFor((craft: Build) => shapeFrom(figuresOf(craft), craft));
+export const shapeOf: (craft: Build) => HullShape = rememberFor((craft: Build) =>
+  shapeFrom(figuresOf(craft), craft),
+);
 
 /** Share of the depth at which the floor of an open deck lies; a closed one sits in its hull. */
 const OPEN_FLOOR = 0.36;
 const SOFT_FLOOR = 0.4;
 const CLOSED_FLOOR_M = 0.02;
 
-/** Height of the floor under one's feet over the base line, m: an estimate from the kind of boat and its depth. */
+/**
+ * Height of the floor under one's feet over the base line, m: an estimate from the kind of boat and its
+ * depth.
+ */
 export function floorOf(craft: Build): number {
   const { depthM } = figuresOf(craft);
   if (craft.hull === 'inflatable') return round(SOFT_FLOOR * depthM, 1000);
   return craft.deck === 'sit-inside' ? CLOSED_FLOOR_M : round(OPEN_FLOOR * depthM, 1000);
 }
 
-/** Where one sits: as written, or as usual. Rules of thumb: a little abaft the middle, a hand over the floor; high, a chair's height. */
+/**
+ * Where one sits: as written, or as usual. Rules of thumb: a little abaft the middle, a hand over the floor;
+ * high, a chair's height.
+ */
 export function seatOf(craft: Build): Seat {
   if (craft.seat) return craft.seat;
   const floor = floorOf(craft);

@@ -7,7 +7,10 @@ import { setUpOf } from './build';
 import { type Lading, EMPTY } from './lading';
 import { type WettedHull, laden, wettedOf } from './stability';
 
-/** What a boat is on the water: pace, power and drag areas, measured or estimated. Speeds m/s, powers W, areas (Cd·A) m². */
+/**
+ * What a boat is on the water: pace, power and drag areas, measured or estimated. Speeds m/s, powers W, areas
+ * (Cd·A) m².
+ */
 export interface OnWater {
   cruiseMps: number;
   spareMps: number;
@@ -24,8 +27,9 @@ const VISCOSITY = 1.15e-6;
 const FORM = 1.2;
 const ADDED = 1.15;
 /**
- * Wave-making of a slender displacement hull as a share of its weight, by Froude number: rounded from the published means of the Delft
- * systematic yacht series (Gerritsma, Onnink, Versluis 1981). A kayak is fuller than a yacht and lighter for its length: an estimate.
+ * Wave-making of a slender displacement hull as a share of its weight, by Froude number: rounded from the
+ * published means of the Delft systematic yacht series (Gerritsma, Onnink, Versluis 1981). A kayak is fuller
+ * than a yacht and lighter for its length: an estimate.
  */
 const WAVES: readonly (readonly [froude: number, share: number])[] = [
   [0, 0],
@@ -39,7 +43,10 @@ const WAVES: readonly (readonly [froude: number, share: number])[] = [
   [0.6, 0.07],
 ];
 
-/** Drag of a hull at a speed, N, with its parts: friction by the ITTC 1957 line, wave-making by the table. @param speedMps over 0 */
+/**
+ * Drag of a hull at a speed, N, with its parts: friction by the ITTC 1957 line, wave-making by the table.
+ * @param speedMps over 0
+ */
 export function hullDrag(
   { wettedM2, waterlineM }: Pick<WettedHull, 'wettedM2' | 'waterlineM'>,
   massKg: number,
@@ -74,9 +81,15 @@ export function paceAt(hull: WettedHull, massKg: number, powerW: number, waterDe
   return (low + high) / 2;
 }
 
-/** Cd·A of a person in wind, m²: sitting about 0.56 abeam, and six tenths of it ahead, bent to the stroke (Hoerner, Fluid-Dynamic Drag, 1965); a high seat lifts it out of the boat's lee. */
+/**
+ * Cd·A of a person in wind, m²: sitting about 0.56 abeam, and six tenths of it ahead, bent to the stroke
+ * (Hoerner, Fluid-Dynamic Drag, 1965); a high seat lifts it out of the boat's lee.
+ */
 const PERSON = { abeamM2: 0.56, aheadShare: 0.6, highMore: 1.15, standingMore: 1.5 };
-/** Drag coefficients: the hull over water from the side and from ahead, and under water from the side. Rules of thumb for round and slab-sided small craft. */
+/**
+ * Drag coefficients: the hull over water from the side and from ahead, and under water from the side. Rules
+ * of thumb for round and slab-sided small craft.
+ */
 const CD = { side: 0.8, ahead: 0.5, under: 1.2, fitting: 1.1 };
 
 /** Drag areas, with the parts they are made of. */
@@ -93,7 +106,10 @@ export interface DragSheet {
 const USUAL_GEAR_KG = 20;
 const USUAL_ANGLER = { massKg: 80, heightM: 1.75 };
 
-/** Pace and drag areas of a boat under a load, estimated from its shape, as arithmetic. null: it does not float under it. */
+/**
+ * Pace and drag areas of a boat under a load, estimated from its shape, as arithmetic. null: it does not
+ * float under it.
+ */
 export function dragSheet(
   craft: Craft,
   angler: Pick<Angler, 'massKg' | 'heightM'>,
@@ -119,7 +135,10 @@ export function dragSheet(
     fittingsAheadM2,
     estimated: {
       cruiseMps: paceAt(hull, load.massKg, craft.powerW * REACHES_WATER, waterDensity),
-      spareMps: Math.min(3, paceAt(hull, load.massKg, craft.sparePowerW * REACHES_WATER * SPARE_SHARE, waterDensity)),
+      spareMps: Math.min(
+        3,
+        paceAt(hull, load.massKg, craft.sparePowerW * REACHES_WATER * SPARE_SHARE, waterDensity),
+      ),
       powerW: craft.powerW,
       sparePowerW: craft.sparePowerW,
       windageM2: personAbeamM2 * PERSON.aheadShare + CD.ahead * hull.aheadM2 + fittingsAheadM2,
@@ -130,10 +149,17 @@ export function dragSheet(
 }
 /** Of what a body or a motor gives, what paddle, fins or propeller hand on to the water. Rule of thumb. */
 const REACHES_WATER = 0.5;
-/** A paddle taken up for the drive that failed, or the short one, spends this share of the power on the way. Rule of thumb. */
+/**
+ * A paddle taken up for the drive that failed, or the short one, spends this share of the power on the way.
+ * Rule of thumb.
+ */
 const SPARE_SHARE = 0.7;
 
-const USUAL_LOAD: Loaded = { anglerKg: USUAL_ANGLER.massKg, heightM: USUAL_ANGLER.heightM, gearKg: USUAL_GEAR_KG };
+const USUAL_LOAD: Loaded = {
+  anglerKg: USUAL_ANGLER.massKg,
+  heightM: USUAL_ANGLER.heightM,
+  gearKg: USUAL_GEAR_KG,
+};
 
 const known = rememberFor((_: Craft) => new Map<string, OnWater>());
 
@@ -178,7 +204,9 @@ const NOTHING_KNOWN: OnWater = {
 };
 const round = (value: number) => Math.max(0.05, Math.round(value * 100) / 100);
 
-/** Drift as a share of what of the wind is left over it, r of v = W r/(1 + r); null: no boat drifts so fast. */
+/**
+ * Drift as a share of what of the wind is left over it, r of v = W r/(1 + r); null: no boat drifts so fast.
+ */
 export function driftShare(windMps: number, driftMps: number): number | null {
   return driftMps > 0 && driftMps < windMps / 2 ? driftMps / (windMps - driftMps) : null;
 }

@@ -66,7 +66,8 @@ describe('whoever sits or stands in it', () => {
   });
   it('stands higher than it sits, and a tall one higher than a small one', () => {
     const [craft] = demoCraft as [Craft];
-    const headOf = (heightM: number, stance: (typeof stances)[number]) => figureOf(craft, { heightM }, stance).head.zM;
+    const headOf = (heightM: number, stance: (typeof stances)[number]) =>
+      figureOf(craft, { heightM }, stance).head.zM;
     expect(headOf(1.8, 'standing')).toBeGreaterThan(headOf(1.8, 'seated high'));
     expect(headOf(1.8, 'seated high')).toBeGreaterThanOrEqual(headOf(1.8, 'seated low'));
     expect(headOf(2, 'seated low')).toBeGreaterThan(headOf(1.6, 'seated low'));

@@ -36,7 +36,10 @@ export const linesOf: (craft: Craft) => Lines = rememberFor((craft: Craft) => {
 });
 const broad = ({ outline }: Station) => Math.max(...outline.map(({ yM }) => yM));
 
-/** Half the breadth of the waterplane along the boat, upright, at a draft amidships and a trim (bow up), where it is in the water. */
+/**
+ * Half the breadth of the waterplane along the boat, upright, at a draft amidships and a trim (bow up), where
+ * it is in the water.
+ */
 export function waterlineOf(craft: Craft, draftM: number, trimDeg: number): { xM: number; halfM: number }[] {
   const slope = Math.tan((trimDeg * Math.PI) / 180);
   return linesOf(craft).stations.flatMap(({ xM, outline }) => {

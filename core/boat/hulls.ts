@@ -13,14 +13,22 @@ function floatForm({ lengthM, beamM, depthM }: NonNullable<Craft['floats']>): Hu
   return { lengthM, beamM, depthM, rockerM: FLOAT_ROCKER * lengthM, ...FLOAT_FORM };
 }
 
-/** A boat's hulls as it is put together now: side floats where they are, water standing in its wells where scuppers are open. */
+/**
+ * A boat's hulls as it is put together now: side floats where they are, water standing in its wells where
+ * scuppers are open.
+ */
 export function hullsOf(craft: Craft, mesh: Mesh = 'usual'): Hull {
   const outM = floatsOutM(craft);
   return hullOf(shapeOf(craft), {
     mesh,
     floats:
       craft.floats && outM !== null
-        ? { shape: { form: floatForm(craft.floats) }, outM, overM: craft.floats.overM, alongM: craft.floats.alongM }
+        ? {
+            shape: { form: floatForm(craft.floats) },
+            outM,
+            overM: craft.floats.overM,
+            alongM: craft.floats.alongM,
+          }
         : null,
     openWells: craft.scuppers === 'open' ? wellsOf(craft) : [],
   });

@@ -17,7 +17,10 @@ export interface IncliningTest {
   /** Who sits in it, low and still, meanwhile; null: nobody. */
   angler: Pick<Angler, 'massKg' | 'heightM'> | null;
   readings: readonly Reading[];
-  /** Depth of the keel under water by the tape at bow and stern, with nothing off the middle line; null: not taken. */
+  /**
+   * Depth of the keel under water by the tape at bow and stern, with nothing off the middle line; null: not
+   * taken.
+   */
   draftBowM: number | null;
   draftSternM: number | null;
 }
@@ -30,7 +33,10 @@ export interface InclinedFit {
   /** Draft amidships that the fitted hull has, and that the tape gave; null: not taken. */
   draftM: number | null;
   tapedM: number | null;
-  /** Whether it may be kept with the boat: heels within two degrees, and its own weight where a hull can have it. */
+  /**
+   * Whether it may be kept with the boat: heels within two degrees, and its own weight where a hull can have
+   * it.
+   */
   usable: boolean;
   /** What keeps it from being trusted further, a sentence each. */
   doubts: readonly string[];
@@ -38,7 +44,10 @@ export interface InclinedFit {
 
 /** Bounds of what a hull of this family can be. */
 const SECTION = { least: 1.2, most: 15 };
-/** A heel smaller than this is read to no more than a fifth of itself off a phone; a greater one leaves the straight part of the curve. */
+/**
+ * A heel smaller than this is read to no more than a fifth of itself off a phone; a greater one leaves the
+ * straight part of the curve.
+ */
 const LEAST_HEEL_DEG = 2;
 const MOST_HEEL_DEG = 12;
 const WELL_DEG = 0.5;
@@ -47,18 +56,23 @@ const USABLE_DEG = 2;
 const STEPS = 32;
 
 /**
- * Section exponent and height of the hull's own weight that an inclining test fits: the exponent from the draft that the tape gives, the
- * height from the heels. Bisected each; both fall off one way. @returns null: no hull of this length, beam and depth floats as it was read
+ * Section exponent and height of the hull's own weight that an inclining test fits: the exponent from the
+ * draft that the tape gives, the height from the heels. Bisected each; both fall off one way.
+ * @returns null: no hull of this length, beam and depth floats as it was read
  */
 export function inclinedFit(craft: Craft, test: IncliningTest): InclinedFit | null {
   const { readings, draftBowM, draftSternM } = test;
   if (readings.length === 0) return null;
   const figures = figuresOf(craft);
-  const formed = figures.stations === null && figures.preset !== 'pontoon' && figures.preset !== 'three tubes';
+  const formed =
+    figures.stations === null && figures.preset !== 'pontoon' && figures.preset !== 'three tubes';
   const { rockerM } = figures;
   // At the ends the keel has risen by the rocker.
   const tapedM = draftBowM !== null && draftSternM !== null ? (draftBowM + draftSternM) / 2 + rockerM : null;
-  const withExponent = (sectionExponent: number): Craft => ({ ...craft, shape: { ...figures, sectionExponent } });
+  const withExponent = (sectionExponent: number): Craft => ({
+    ...craft,
+    shape: { ...figures, sectionExponent },
+  });
   const draftOf = (sectionExponent: number) =>
     hydrostatics(afloat(hullsOf(withExponent(sectionExponent), 'coarse'), craft, test)).draftM;
   const sectionExponent =
@@ -74,10 +88,16 @@ export function inclinedFit(craft: Craft, test: IncliningTest): InclinedFit | nu
     });
   // A boat that goes right over heels more than any that was read.
   const excess = (ownVcgM: number) =>
-    heelsAt(ownVcgM).reduce<number>((sum, worked, i) => sum + (worked ?? 90) - Math.abs(readings[i]?.heelDeg ?? 0), 0);
+    heelsAt(ownVcgM).reduce<number>(
+      (sum, worked, i) => sum + (worked ?? 90) - Math.abs(readings[i]?.heelDeg ?? 0),
+      0,
+    );
   const [low, high] = [-0.15, figures.depthM + 0.3];
   const ownVcgM = bisect(low, high, (z) => -excess(z));
-  const heels = heelsAt(ownVcgM).map((workedDeg, i) => ({ readDeg: Math.abs(readings[i]?.heelDeg ?? 0), workedDeg }));
+  const heels = heelsAt(ownVcgM).map((workedDeg, i) => ({
+    readDeg: Math.abs(readings[i]?.heelDeg ?? 0),
+    workedDeg,
+  }));
   if (heels.some(({ workedDeg }) => workedDeg === null)) return null;
   const offDeg = Math.sqrt(
     heels.reduce((sum, { readDeg, workedDeg }) => sum + (readDeg - (workedDeg ?? 0)) ** 2, 0) / heels.length,
@@ -106,27 +126,40 @@ export function inclinedFit(craft: Craft, test: IncliningTest): InclinedFit | nu
         ? ['The readings do not lie on one curve: the boat moved, or an arm was measured wrongly.']
         : []),
       ...(nowhere
-        ? ['The hull’s own weight comes out where no hull has it: check beam, depth, and the mass of the hull.']
+        ? [
+            'The hull’s own weight comes out where no hull has it: check beam, depth, and the mass of the hull.',
+          ]
         : []),
       ...(formed &&
       tapedM !== null &&
       (sectionExponent <= SECTION.least + 0.01 || sectionExponent >= SECTION.most - 0.01)
-        ? ['No section of this family lies as deep as the tape says: check length, beam and mass, or read its offsets.']
+        ? [
+            'No section of this family lies as deep as the tape says: check length, beam and mass, or read its offsets.',
+          ]
         : []),
-      ...(tapedM === null && formed ? ['Without the draft at both ends the section stays as it is drawn.'] : []),
+      ...(tapedM === null && formed
+        ? ['Without the draft at both ends the section stays as it is drawn.']
+        : []),
       ...(formed ? [] : ['Its section is no curve of one figure: only the height of its weight was fitted.']),
     ],
   };
 }
 
-function afloat(hull: Hull, craft: Craft, { angler, waterDensity }: IncliningTest, reading: Reading | null = null) {
+function afloat(
+  hull: Hull,
+  craft: Craft,
+  { angler, waterDensity }: IncliningTest,
+  reading: Reading | null = null,
+) {
   const { xM } = seatOf(craft);
   return afloatWith(
     hull,
     [
       ...ownLoads(craft),
       ...(angler ? [anglerLoad(craft, angler, 'seated low', 'low')] : []),
-      ...(reading ? [{ massKg: reading.massKg, xM, yM: Math.abs(reading.armM), zM: floorOf(craft) + 0.1 }] : []),
+      ...(reading
+        ? [{ massKg: reading.massKg, xM, yM: Math.abs(reading.armM), zM: floorOf(craft) + 0.1 }]
+        : []),
     ],
     waterDensity,
   );

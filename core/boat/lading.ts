@@ -29,7 +29,10 @@ export function together(loads: readonly Lading[]): Lading {
   return massKg > 0 ? { massKg, xM: x / massKg, yM: y / massKg, zM: z / massKg } : EMPTY;
 }
 
-/** Height of a bare hull's own weight, of its depth: most of it lies in bottom and deck. Rule of thumb; an inclining test measures it. */
+/**
+ * Height of a bare hull's own weight, of its depth: most of it lies in bottom and deck. Rule of thumb; an
+ * inclining test measures it.
+ */
 const OWN_VCG = 0.45;
 
 /** The boat itself as it is put together: hull, side floats, fittings. */
@@ -54,11 +57,17 @@ export const ownLoads: (craft: Craft) => readonly Load[] = rememberFor((craft: C
   ];
 });
 
-/** Centre of gravity of a body, of its height: seated with the legs ahead, over the seat and before the hips; standing, over the floor. Usual anthropometry (De Leva, Drillis and Contini), rounded. */
+/**
+ * Centre of gravity of a body, of its height: seated with the legs ahead, over the seat and before the hips;
+ * standing, over the floor. Usual anthropometry (De Leva, Drillis and Contini), rounded.
+ */
 const SEATED = { over: 0.14, ahead: 0.11 };
 const STANDING_OVER = 0.56;
 const STANDING_AHEAD_M = 0.3;
-/** A lean that every boat has to bear; and how far out one's weight is when one turns about, legs over the side, to reach the stern. */
+/**
+ * A lean that every boat has to bear; and how far out one's weight is when one turns about, legs over the
+ * side, to reach the stern.
+ */
 export const LEAN_M = 0.1;
 const ASTERN = { outM: 0.14, backM: 0.15 };
 
@@ -80,7 +89,9 @@ export function anglerLoad(
   return { massKg, xM, yM: 0, zM };
 }
 
-/** Kinds of place that a thing's usual place means, the likelier first; fore or aft where a boat has several. */
+/**
+ * Kinds of place that a thing's usual place means, the likelier first; fore or aft where a boat has several.
+ */
 const meant: Partial<Record<PlaceId, readonly ZoneKind[]>> = {
   bow: ['hatch', 'deck under cords'],
   foredeck: ['deck under cords', 'hatch'],
@@ -94,7 +105,10 @@ const LIES_OVER_M = 0.08;
 /** Worn things ride so high over the seat, of one's height. */
 const WORN_OVER = { head: 0.42, chest: 0.24, body: 0.16, feet: 0.02 } as const;
 
-/** Where on this boat a thing's usual place is: that of the nearest place of its kind; pairs left and right count as the middle. null: not aboard. */
+/**
+ * Where on this boat a thing's usual place is: that of the nearest place of its kind; pairs left and right
+ * count as the middle. null: not aboard.
+ */
 export function usualSpot(craft: Craft, place: PlaceId, heightM: number): Omit<Lading, 'massKg'> | null {
   if (place === 'vehicle') return null;
   const seat = seatOf(craft);

@@ -2,11 +2,16 @@ import type { Craft } from '../documents/craft';
 import { type OutingInView, ridesAlong } from '../documents/references';
 import { fittingsOf } from './build';
 
-/** Shares of the maker's rating at which the product speaks. Rules of thumb; the maker's rating always wins. */
+/**
+ * Shares of the maker's rating at which the product speaks. Rules of thumb; the maker's rating always wins.
+ */
 export const LOAD_NOTE = 0.75;
 export const LOAD_MIND = 0.9;
 export const LOAD_STOP = 1;
-/** The same for what rides behind the seat, against the maker's figure for the well: a quarter is left before a Stop. */
+/**
+ * The same for what rides behind the seat, against the maker's figure for the well: a quarter is left before
+ * a Stop.
+ */
 export const STERN_MIND = 1;
 export const STERN_STOP = 1.25;
 /** What the catch will weigh, kg. */
@@ -14,7 +19,10 @@ interface Expected {
   keepKg: number;
 }
 
-/** What the hull carries, kg: angler, what is fitted, all that is aboard, and the fish expected. null without angler or craft. */
+/**
+ * What the hull carries, kg: angler, what is fitted, all that is aboard, and the fish expected. null without
+ * angler or craft.
+ */
 export function carriedKg(looked: OutingInView, expected: Expected): number | null {
   if (!looked.angler || !looked.craft) return null;
   return looked.angler.massKg + fittedKg(looked.craft) + gearKg(looked) + expected.keepKg;

@@ -1,6 +1,6 @@
 /**
- * The paddle length that suits a body and a beam, m. Rule of thumb fitted to usual sizing tables: 1.36 m, a quarter of the height,
- * eight tenths of the beam; half a hand either way is a matter of style.
+ * The paddle length that suits a body and a beam, m. Rule of thumb fitted to usual sizing tables: 1.36 m, a
+ * quarter of the height, eight tenths of the beam; half a hand either way is a matter of style.
  * @param heightM of the paddler @param beamM of the boat
  */
 export function fittingPaddleM({ heightM, beamM }: { heightM: number; beamM: number }): number {

@@ -17,7 +17,10 @@ const HEELS = [0, 2.5, 5, 7.5, 10, 12.5, 15, 20, 25, 30, 40, 50, 60];
 const MASS_STEP_KG = 10;
 const ALONG_STEP_M = 0.05;
 
-/** A hull's levers under one load whose weight lies on the base line: cross curves, as naval architects keep them. */
+/**
+ * A hull's levers under one load whose weight lies on the base line: cross curves, as naval architects keep
+ * them.
+ */
 interface Curves {
   /** Lever of buoyancy over the middle of the base line at each heel; as far as it comes to rest there. */
   leversM: readonly number[];
@@ -36,15 +39,24 @@ export interface Standing {
   freeboardM: number;
   gmM: number;
   heelDeg: number | null;
-  /** Righting lever at each of the heels that are kept, with the weight on the centre line; and how far off it the weight is, m. */
+  /**
+   * Righting lever at each of the heels that are kept, with the weight on the centre line; and how far off it
+   * the weight is, m.
+   */
   leversM: readonly number[];
   offM: number;
 }
 
-/** Weight is taken this high over the base line while levers are worked out: what trim makes of it is a matter of per mille. */
+/**
+ * Weight is taken this high over the base line while levers are worked out: what trim makes of it is a matter
+ * of per mille.
+ */
 const ABOUT_M = 0.3;
 
-/** Cross curves of a hull, worked out where they are asked for and kept: under even loads, to be read off in between. */
+/**
+ * Cross curves of a hull, worked out where they are asked for and kept: under even loads, to be read off in
+ * between.
+ */
 function crossCurves(hull: Hull, waterDensity: number): (massKg: number, xM: number) => Curves | null {
   const wholeKg = wholeVolume(hull.bodies, hull.midM) * waterDensity;
   const known = new Map<number, Curves | null>();
@@ -110,7 +122,10 @@ function curvesOf(hull: Hull, waterDensity: number) {
   return found;
 }
 
-/** What is judged of a boat under a load: read off its cross curves, true to a few millimetres and tenths of a degree. */
+/**
+ * What is judged of a boat under a load: read off its cross curves, true to a few millimetres and tenths of a
+ * degree.
+ */
 export function standingOf(
   hull: Hull,
   { massKg, xM, yM, zM }: Lading,
@@ -121,15 +136,32 @@ export function standingOf(
   const { draftM, trimDeg, freeboardM, metacentreM } = curves;
   const leversM = curves.leversM.map((lever, i) => lever - zM * Math.sin((HEELS[i] ?? 0) * RAD));
   // The heeling weight presses over, whichever side it is on.
-  const standing = { massKg, draftM, trimDeg, freeboardM, gmM: metacentreM - zM, leversM, offM: Math.abs(yM) };
+  const standing = {
+    massKg,
+    draftM,
+    trimDeg,
+    freeboardM,
+    gmM: metacentreM - zM,
+    leversM,
+    offM: Math.abs(yM),
+  };
   return { ...standing, heelDeg: heelUnder(standing, 0) };
 }
 
-/** Heel at which it comes to rest with so much more of a heeling arm, m, on the side that is down; null: at none before 60°. */
-export function heelUnder({ leversM, offM }: Pick<Standing, 'leversM' | 'offM'>, armM: number): number | null {
+/**
+ * Heel at which it comes to rest with so much more of a heeling arm, m, on the side that is down; null: at
+ * none before 60°.
+ */
+export function heelUnder(
+  { leversM, offM }: Pick<Standing, 'leversM' | 'offM'>,
+  armM: number,
+): number | null {
   return restDeg(leversM.map((lever, i) => lever - (offM + armM) * Math.cos((HEELS[i] ?? 0) * RAD)));
 }
-/** The heel from which it no longer comes back, by its weight as it lies; 60° where it still does there, 0 where nothing rights it. */
+/**
+ * The heel from which it no longer comes back, by its weight as it lies; 60° where it still does there, 0
+ * where nothing rights it.
+ */
 export function vanishingDeg({ leversM, offM }: Pick<Standing, 'leversM' | 'offM'>): number {
   const lever = (i: number) => (leversM[i] ?? 0) - offM * Math.cos((HEELS[i] ?? 0) * RAD);
   const last = leversM.findLastIndex((_, i) => lever(i) > 1e-9);
@@ -149,7 +181,10 @@ function restDeg(levers: readonly number[]): number | null {
   }
   return null;
 }
-/** Stances that a boat, as it is put together, is judged in: what it has no seat for or no deck for is left out. */
+/**
+ * Stances that a boat, as it is put together, is judged in: what it has no seat for or no deck for is left
+ * out.
+ */
 export function stancesOf(craft: Craft): Stance[] {
   const high = seatOf(craft).highM !== null;
   return [
@@ -183,7 +218,10 @@ export function standingIn(
   return standingOf(coarseHull(craft), laden(craft, angler, stance, gear), waterDensity);
 }
 
-/** Length, area and height of what is under water and over it, for drag. Level and on even keel at the trim it takes. */
+/**
+ * Length, area and height of what is under water and over it, for drag. Level and on even keel at the trim it
+ * takes.
+ */
 export interface WettedHull {
   draftM: number;
   waterlineM: number;

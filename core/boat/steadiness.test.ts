@@ -35,7 +35,16 @@ interface Drawn {
 function drawn({ preset, floats, ...change }: Drawn): Craft {
   const craft = { ...bare, deck: 'sit-on-top', hull: 'rigid', drive: 'paddle', ...change } as const;
   const shape = { ...usualShape(craft), ...(preset ? presetFigures(preset) : {}) };
-  const beside = { massKg: 3, lengthM: 1, beamM: 0.2, depthM: 0.2, outM: 0.7, foldedM: 0.4, alongM: 1.5, overM: 0.05 };
+  const beside = {
+    massKg: 3,
+    lengthM: 1,
+    beamM: 0.2,
+    depthM: 0.2,
+    outM: 0.7,
+    foldedM: 0.4,
+    alongM: 1.5,
+    overM: 0.05,
+  };
   return floats
     ? {
         ...craft,
@@ -50,7 +59,12 @@ function drawn({ preset, floats, ...change }: Drawn): Craft {
 const sea = (heightM: number, craft: Craft) =>
   slopeDeg({ steepness: 0.04, windSeaS: Math.sqrt(heightM / 0.04 / 1.56) }, craft.beamM);
 const load = (yM: number) => ({ massKg: 25, xM: 1.6, yM, zM: 0.25 });
-function share(craft: Craft, stance: Stance, waveDeg = 0, experience: Angler['experience'] = 'experienced'): number {
+function share(
+  craft: Craft,
+  stance: Stance,
+  waveDeg = 0,
+  experience: Angler['experience'] = 'experienced',
+): number {
   const angler = { massKg: 85, heightM: 1.8, experience };
   const gear = { massKg: 25, xM: craft.lengthM * 0.42, yM: 0, zM: 0.25 };
   const standing = standingIn(craft, angler, stance, gear, SALT_WATER);
@@ -62,7 +76,8 @@ const flat = drawn({ lengthM: 3.8, beamM: 0.95, massKg: 38, preset: 'flat' });
 const rounded = drawn({ lengthM: 3.8, beamM: 0.8, massKg: 30, preset: 'rounded' });
 
 describe('what a hull bears, by the verdicts of practice', () => {
-  const verdict = (value: number) => (value <= 0.5 ? '' : value <= 0.7 ? 'note' : value <= 1 ? 'mind' : 'stop');
+  const verdict = (value: number) =>
+    value <= 0.5 ? '' : value <= 0.7 ? 'note' : value <= 1 ? 'mind' : 'stop';
   it.each<[string, number, string]>([
     ...hullPresets
       .filter((preset) => preset !== 'three tubes')
@@ -73,7 +88,10 @@ describe('what a hull bears, by the verdicts of practice', () => {
       ]),
     [
       'an inflated one, seated low in the calm',
-      share(drawn({ lengthM: 3.8, beamM: 0.9, massKg: 18, hull: 'inflatable', preset: 'three tubes' }), 'seated low'),
+      share(
+        drawn({ lengthM: 3.8, beamM: 0.9, massKg: 18, hull: 'inflatable', preset: 'three tubes' }),
+        'seated low',
+      ),
       '',
     ],
     ['a pedal hull, low, in waves of 0.5 m', share(pedal, 'seated low', sea(0.5, pedal)), ''],
@@ -95,7 +113,11 @@ describe('what a hull bears, by the verdicts of practice', () => {
     ],
     [
       'a narrow hull, floats folded, high, in breakers',
-      share(drawn({ lengthM: 4.5, beamM: 0.62, massKg: 25, floats: 'folded' }), 'seated high', breakerSlopeDeg(0.5)),
+      share(
+        drawn({ lengthM: 4.5, beamM: 0.62, massKg: 25, floats: 'folded' }),
+        'seated high',
+        breakerSlopeDeg(0.5),
+      ),
       'stop',
     ],
   ])('%s', (_, value, wanted) => {
@@ -113,7 +135,8 @@ describe('what a hull bears, by the verdicts of practice', () => {
     const standing = standingIn(flat, { massKg: 85, heightM: 1.8 }, 'standing', load(0), SALT_WATER);
     const at = (offM: number) => {
       if (!standing || standing === 'sinks') throw new Error('It floats.');
-      return steadinessOf({ ...standing, offM }, { massKg: 85, experience: 'experienced' }, 'standing', 0).share;
+      return steadinessOf({ ...standing, offM }, { massKg: 85, experience: 'experienced' }, 'standing', 0)
+        .share;
     };
     expect(at(0.01)).toBe(at(0));
     expect(at(0.04)).toBeGreaterThan(at(0));

@@ -17,7 +17,9 @@ export interface Compartment {
 
 /** The parts a hull is divided in by its bulkheads, from the stern; one, where it has none. */
 export function compartmentsOf(craft: Craft): Compartment[] {
-  const inside = craft.bulkheadsM.filter((at) => at > 0.05 && at < craft.lengthM - 0.05).toSorted((a, b) => a - b);
+  const inside = craft.bulkheadsM
+    .filter((at) => at > 0.05 && at < craft.lengthM - 0.05)
+    .toSorted((a, b) => a - b);
   const walls = [-1, ...inside, craft.lengthM + 1];
   return walls.slice(1).map((toM, i) => {
     const fromM = walls[i] ?? 0;
@@ -32,14 +34,25 @@ export function compartmentsOf(craft: Craft): Compartment[] {
 export interface Swamped {
   state: Hydrostatics;
   /** What one can do in it, in words of practice. */
-  can: 'paddle on' | 'paddle ashore, low and slow' | 'sit awash at best' | 'hold on to it' | 'nothing: it goes under';
+  can:
+    | 'paddle on'
+    | 'paddle ashore, low and slow'
+    | 'sit awash at best'
+    | 'hold on to it'
+    | 'nothing: it goes under';
 }
 
-/** Little side left, m; and metacentric height under which a boat full of water is past paddling, m. Rules of thumb. */
+/**
+ * Little side left, m; and metacentric height under which a boat full of water is past paddling, m. Rules of
+ * thumb.
+ */
 const LOW_M = 0.06;
 const LEAST_GM_M = 0.05;
 
-/** A boat with so much water in its compartments, the angler seated as before. Litres by compartment, from the stern. */
+/**
+ * A boat with so much water in its compartments, the angler seated as before. Litres by compartment, from the
+ * stern.
+ */
 export function swamped(
   craft: Craft,
   angler: Pick<Angler, 'massKg' | 'heightM'>,

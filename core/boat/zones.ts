@@ -5,7 +5,10 @@ import { rememberFor } from '../units/remember';
 import type { Reach, Side, Stance, ZoneKind } from '../vocabulary/boat';
 import { figuresOf, fittingsOf, floorOf, seatOf } from './build';
 
-type Usual = Pick<Zone, 'lengthM' | 'widthM' | 'heightM' | 'dryness' | 'cord' | 'leashes' | 'angleDeg' | 'maxKg'>;
+type Usual = Pick<
+  Zone,
+  'lengthM' | 'widthM' | 'heightM' | 'dryness' | 'cord' | 'leashes' | 'angleDeg' | 'maxKg'
+>;
 const sized = (
   lengthM: number,
   widthM: number,
@@ -23,7 +26,10 @@ const sized = (
   angleDeg: null,
   ...own,
 });
-/** What a new place of a kind is like, before it is stretched: length, width, height, m; what it carries, kg. Usual sizes. */
+/**
+ * What a new place of a kind is like, before it is stretched: length, width, height, m; what it carries, kg.
+ * Usual sizes.
+ */
 const usualZone: Record<ZoneKind, Usual> = {
   hatch: sized(0.6, 0.4, 0.22, 15, { dryness: 'splash' }),
   'tank well': sized(0.75, 0.5, 0.45, 40, { cord: true }),
@@ -49,7 +55,10 @@ type Shares = readonly [
   own?: Partial<Zone>,
 ];
 
-/** Where the usual places of an open deck are: shares of length from the stern and of half-beam to starboard. Rules of thumb. */
+/**
+ * Where the usual places of an open deck are: shares of length from the stern and of half-beam to starboard.
+ * Rules of thumb.
+ */
 const open: readonly Shares[] = [
   ['bow-eye', 'pad-eye', 'Pad-eye at the bow', 0.95, 0],
   ['fore-hatch', 'hatch', 'Bow hatch', 0.84, 0, { lengthM: 0.5 }],
@@ -127,7 +136,13 @@ function floorFor(kind: ZoneKind, craft: Craft): number {
 }
 
 /** Kinds of place that lie on the rim itself. */
-const beside: ReadonlySet<ZoneKind> = new Set<ZoneKind>(['rail', 'pad-eye', 'side pocket', 'rod tube', 'rod holder']);
+const beside: ReadonlySet<ZoneKind> = new Set<ZoneKind>([
+  'rail',
+  'pad-eye',
+  'side pocket',
+  'rod tube',
+  'rod holder',
+]);
 const RIM_M = 0.08;
 
 /** A place of a kind where one wants it, of the usual size, kept within the boat. */
@@ -142,7 +157,8 @@ export function newZone(
   const usual = usualZone[kind];
   const lengthM = own.lengthM ?? Math.min(usual.lengthM, 0.28 * craft.lengthM);
   // As broad as the deck is where it is narrowest beside it, with a rim left.
-  const narrow = 2 * Math.min(...[-0.5, 0.5].map((end) => halfBreadthAt(craft, at.xM + end * lengthM))) - RIM_M;
+  const narrow =
+    2 * Math.min(...[-0.5, 0.5].map((end) => halfBreadthAt(craft, at.xM + end * lengthM))) - RIM_M;
   return {
     id,
     kind,
@@ -157,7 +173,9 @@ export function newZone(
     fittingId: null,
     ...usual,
     lengthM: round(Math.max(0.02, lengthM)),
-    widthM: round(Math.max(0.02, Math.min(usual.widthM, beside.has(kind) ? usual.widthM : Math.max(0.1, narrow)))),
+    widthM: round(
+      Math.max(0.02, Math.min(usual.widthM, beside.has(kind) ? usual.widthM : Math.max(0.1, narrow))),
+    ),
     ...own,
   };
 }
@@ -181,10 +199,15 @@ export const zonesOf: (craft: Craft) => readonly Zone[] = rememberFor((craft: Cr
   return allZonesOf(craft).filter(({ fittingId }) => fittingId === null || fitted.has(fittingId));
 });
 
-/** Of one's height: the shoulder over the seat, the arm from the shoulder to the grip. Drillis and Contini's segment lengths, rounded. */
+/**
+ * Of one's height: the shoulder over the seat, the arm from the shoulder to the grip. Drillis and Contini's
+ * segment lengths, rounded.
+ */
 const SHOULDER = 0.31;
 const ARM = 0.37;
-/** What a twist and a lean add, m, and leaving the seat; behind this bearing from the bow one has to twist. */
+/**
+ * What a twist and a lean add, m, and leaving the seat; behind this bearing from the bow one has to twist.
+ */
 const LEAN_M = 0.35;
 export const BEND_M = 0.15;
 const MOVE_M = 0.95;
@@ -210,7 +233,10 @@ export function armsOf(
   };
 }
 
-/** How a place is reached from the seat: as written, else by the arm from the shoulder to the nearest part of it. An estimate. */
+/**
+ * How a place is reached from the seat: as written, else by the arm from the shoulder to the nearest part of
+ * it. An estimate.
+ */
 export function reachOf(
   zone: Zone,
   craft: Craft,

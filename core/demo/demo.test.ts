@@ -22,10 +22,14 @@ describe('the demo, whenever it is loaded,', () => {
     const ling = outings.find(({ id }) => id === 'ling-anchored');
     const anchor = references.items.find(({ id }) => id === 'long-anchor');
     const looked = ling && lookUp(ling, references);
-    if (!ling || !anchor || !looked?.craft) throw new Error('The outing, its anchor and its boat are in the demo.');
+    if (!ling || !anchor || !looked?.craft)
+      throw new Error('The outing, its anchor and its boat are in the demo.');
     const { spot } = assess(ling, references, noAnswers, now).exposures;
     const may = new Map(
-      anchorHours(anchor, spot, looked.craft, looked, ling.workings).map(({ hour, leave }) => [hour.clock, leave.may]),
+      anchorHours(anchor, spot, looked.craft, looked, ling.workings).map(({ hour, leave }) => [
+        hour.clock,
+        leave.may,
+      ]),
     );
     expect([may.get('09:30'), may.get('12:00')]).toEqual(['no', 'yes']);
   });

@@ -59,7 +59,13 @@ export function demo(now: Instant): Demo {
       const steps = ready ? assess(ready, references, noAnswers, now, { withRepairs: false }).steps : [];
       return {
         outingId: ready?.id ?? '',
-        answers: steps.map(({ id }, i) => ({ key: demoKey(i), stepId: id, verdict: 'good' as const, at, note: '' })),
+        answers: steps.map(({ id }, i) => ({
+          key: demoKey(i),
+          stepId: id,
+          verdict: 'good' as const,
+          at,
+          note: '',
+        })),
       };
     },
   };
@@ -79,7 +85,11 @@ function leftAshore(outing: Outing, references: References, now: Instant): Outin
   const carriedAt = looked.water?.coverage === 'none' ? at : null;
   return {
     ...outing,
-    word: { ...outing.word, carriedAt, left: { at, says: planSays(outing, looked, looked.aboard), watched: true } },
+    word: {
+      ...outing.word,
+      carriedAt,
+      left: { at, says: planSays(outing, looked, looked.aboard), watched: true },
+    },
   };
 }
 /** The one that shows what is still to be left. */

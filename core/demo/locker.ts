@@ -3,14 +3,19 @@ import { newItem } from '../editing/newItem';
 import type { Item } from '../documents/item';
 import { addDays } from '../units/time';
 
-/** About a hundred things owned, in containers and alone, some out of date, some under repair; dates relative to the first start. */
+/**
+ * About a hundred things owned, in containers and alone, some out of date, some under repair; dates relative
+ * to the first start.
+ */
 export function demoLocker(today: string): readonly Item[] {
   const own = (id: string, kind: KindId, name: string, rest: Partial<Item> = {}) =>
     newItem(id, kind, { name, ...rest });
   const always = { always: true };
   return [
     own('foam-jacket', 'foam-jacket', 'Foam jacket, high back', { ...always, attributes: { newtons: 105 } }),
-    own('inflatable-jacket', 'inflatable-jacket', 'Inflatable jacket, manual', { expiresOn: addDays(today, -70) }),
+    own('inflatable-jacket', 'inflatable-jacket', 'Inflatable jacket, manual', {
+      expiresOn: addDays(today, -70),
+    }),
     own('auto-jacket', 'inflatable-jacket', 'Inflatable jacket, automatic', {
       qualities: ['approved', 'inflatable', 'automatic', 'floats'],
       expiresOn: addDays(today, 400),
@@ -21,7 +26,11 @@ export function demoLocker(today: string): readonly Item[] {
     own('radio', 'vhf-radio', 'Handheld radio, floats'),
     own('beacon', 'beacon', 'Locator beacon', { expiresOn: addDays(today, -12) }),
     own('flag', 'flag', 'Orange flag on a whip'),
-    own('white-flag', 'flag', 'Faded flag, short', { attributes: { lengthM: 0.9 }, qualities: [], massKg: 0.3 }),
+    own('white-flag', 'flag', 'Faded flag, short', {
+      attributes: { lengthM: 0.9 },
+      qualities: [],
+      massKg: 0.3,
+    }),
     own('mast-light', 'mast-light', 'Mast light, white'),
     own('headlamp', 'headlamp', 'Headlamp'),
     own('old-headlamp', 'headlamp', 'Old headlamp', {
@@ -70,7 +79,11 @@ export function demoLocker(today: string): readonly Item[] {
     own('gaff', 'gaff', 'Short gaff'),
     own('pliers', 'long-pliers', 'Long pliers'),
     own('board', 'board', 'Board, 100 cm', { attributes: { lengthM: 1 } }),
-    own('cup-board', 'board', 'Metal board, 100 cm', { attributes: { lengthM: 1 }, qualities: [], massKg: 1.1 }),
+    own('cup-board', 'board', 'Metal board, 100 cm', {
+      attributes: { lengthM: 1 },
+      qualities: [],
+      massKg: 1.1,
+    }),
     own('priest', 'priest', 'Priest and bleed knife'),
     own('ice-bag', 'ice-bag', 'Insulated bag with ice'),
     own('anchor', 'anchor', 'Claw anchor, 30 m of rode'),
@@ -130,7 +143,9 @@ export function demoLocker(today: string): readonly Item[] {
       attributes: { breakKg: 22 },
     }),
     own('spare-reel', 'reel', 'Spare reel, deep spool', { attributes: { spoolM: 320, spoolMm: 0.25 } }),
-    own('thin-braid', 'braid', 'Thin braid, 0.13 mm', { attributes: { breakKg: 6.5, diameterMm: 0.13, lengthM: 300 } }),
+    own('thin-braid', 'braid', 'Thin braid, 0.13 mm', {
+      attributes: { breakKg: 6.5, diameterMm: 0.13, lengthM: 300 },
+    }),
     own('leader-light', 'fluoro-leader', 'Fluorocarbon, 6 kg', {
       attributes: { breakKg: 6, diameterMm: 0.28, lengthM: 50 },
     }),

@@ -21,7 +21,10 @@ export function demoDay(now: Instant): string {
 }
 
 /** Sunrise and sunset at a place on that day, to five minutes, as clock times. */
-function sunClock({ latDeg, lonDeg }: { latDeg: number; lonDeg: number }, date: string): { rise: string; set: string } {
+function sunClock(
+  { latDeg, lonDeg }: { latDeg: number; lonDeg: number },
+  date: string,
+): { rise: string; set: string } {
   const { sunrise, sunset } = lightOfDay(noonOf(date, lonDeg), latDeg, lonDeg);
   const five = (when: Instant | null, otherwise: string) =>
     when === null ? otherwise : clockAt(Math.round(when / 300_000) * 300_000, zone);
@@ -43,8 +46,14 @@ export function demoDawn(now: Instant): { date: string; launchAt: string; at: In
 type Figures = Omit<Hour, 'at'>;
 const plainDay: Figures = { ...NO_FIGURES, thunderPct: 0, rainMm: 0, visibilityM: 15_000, humidityPct: 75 };
 
-/** Hourly figures for three days, by the hours gone since a launch; each following day is a little windier. */
-function hours(date: string, launchAt: string, of: (sinceLaunch: number, day: number) => Partial<Figures>): Hour[] {
+/**
+ * Hourly figures for three days, by the hours gone since a launch; each following day is a little windier.
+ */
+function hours(
+  date: string,
+  launchAt: string,
+  of: (sinceLaunch: number, day: number) => Partial<Figures>,
+): Hour[] {
   const midnight = instantOf(date, '00:00', zone) ?? 0;
   const launchHour = Number(launchAt.slice(0, 2));
   return Array.from({ length: 24 * FORECAST_DAYS }, (_, i) => ({
@@ -131,9 +140,14 @@ const demoRigs: Outing['rigs'] = [
   },
 ];
 /** The same jig on a snap that goes before the leader. */
-const weakRigs: Outing['rigs'] = demoRigs.map((one) => (one.id === 'jig' ? { ...one, clipId: 'snaps' } : one));
+const weakRigs: Outing['rigs'] = demoRigs.map((one) =>
+  one.id === 'jig' ? { ...one, clipId: 'snaps' } : one,
+);
 
-/** What each demo outing shows: ready to sign; Stops at dusk; a race that forbids; a headwind home; cold water in warm air. */
+/**
+ * What each demo outing shows: ready to sign; Stops at dusk; a race that forbids; a headwind home; cold water
+ * in warm air.
+ */
 export function demoOutings(now: Instant, waters: readonly Water[]): readonly Outing[] {
   const { date, launchAt: dawn } = demoDawn(now);
   const takenAt = isoAt(now, 'utc');
@@ -145,7 +159,15 @@ export function demoOutings(now: Instant, waters: readonly Water[]): readonly Ou
     minutes: number,
   ): Pick<Brief, 'date' | 'launchAt' | 'turnAt' | 'homeAt' | 'alarmAt' | 'nights' | 'landingId'> => {
     const homeAt = shiftClock(launchAt, minutes);
-    return { date, launchAt, turnAt: null, homeAt, alarmAt: shiftClock(homeAt, 60), nights: 0, landingId: null };
+    return {
+      date,
+      launchAt,
+      turnAt: null,
+      homeAt,
+      alarmAt: shiftClock(homeAt, 60),
+      nights: 0,
+      landingId: null,
+    };
   };
   const direct = { out: [], home: [] };
   const longGrey: Outing = {

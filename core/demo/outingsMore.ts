@@ -29,15 +29,23 @@ const bend = (name: string, east: number, north: number) => ({ ...placeAt(venn, 
 const unused = new Set(['mirror', 'e-flare', 'patch', 'first-aid', 'dry-set', 'four-piece', 'hook-cutter']);
 
 /**
- * The rest of the invented waters: a night on the river with three boats, a flat to stand on in the heat, a competition whose battery
- * meets a cold morning, and an anchor in a hole where the stream runs hard.
+ * The rest of the invented waters: a night on the river with three boats, a flat to stand on in the heat, a
+ * competition whose battery meets a cold morning, and an anchor in a hole where the stream runs hard.
  * @param like an outing whose other answers they share
  */
 export function moreDemoOutings(like: Outing): readonly Outing[] {
   const { date } = like.brief;
   const hours = (launchAt: string, minutes: number) => {
     const homeAt = shiftClock(launchAt, minutes);
-    return { date, launchAt, turnAt: null, homeAt, alarmAt: shiftClock(homeAt, 60), nights: 0, landingId: null };
+    return {
+      date,
+      launchAt,
+      turnAt: null,
+      homeAt,
+      alarmAt: shiftClock(homeAt, 60),
+      nights: 0,
+      landingId: null,
+    };
   };
   const direct = { out: [], home: [] };
   /** Standing with a fly rod on the white flat, in the heat. */
@@ -95,10 +103,25 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
           id: 'first',
           name: 'Sample Friend',
           boat: 'Teal, paddle',
-          says: ['buoyancy', 'sound-signal', 'call-for-help', 'be-seen-night', 'cut-line', 'water', 'sleep', 'head'],
+          says: [
+            'buoyancy',
+            'sound-signal',
+            'call-for-help',
+            'be-seen-night',
+            'cut-line',
+            'water',
+            'sleep',
+            'head',
+          ],
           brings: [],
         },
-        { id: 'second', name: 'Sample Cousin', boat: 'Coot, paddle', says: ['buoyancy', 'water', 'sleep'], brings: [] },
+        {
+          id: 'second',
+          name: 'Sample Cousin',
+          boat: 'Coot, paddle',
+          says: ['buoyancy', 'water', 'sleep'],
+          brings: [],
+        },
       ],
       conditions: {
         ...like.conditions,
@@ -107,9 +130,39 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
       },
       loadout: [
         ...always,
-        ...once('paddle', 'four-piece', 'helmet', 'throw-line', 'wetsuit', 'mast-light', 'headlamp', 'radio', 'snips'),
-        ...once('spin-rod', 'travel-rod', 'rig-wallet', 'sinkers', 'feed-tub', 'leader', 'net', 'forceps', 'pliers'),
-        ...once('sleep-kit', 'stove', 'filter', 'waste-kit', 'fire-kit', 'soap', 'lantern', 'bells', 'insect-net'),
+        ...once(
+          'paddle',
+          'four-piece',
+          'helmet',
+          'throw-line',
+          'wetsuit',
+          'mast-light',
+          'headlamp',
+          'radio',
+          'snips',
+        ),
+        ...once(
+          'spin-rod',
+          'travel-rod',
+          'rig-wallet',
+          'sinkers',
+          'feed-tub',
+          'leader',
+          'net',
+          'forceps',
+          'pliers',
+        ),
+        ...once(
+          'sleep-kit',
+          'stove',
+          'filter',
+          'waste-kit',
+          'fire-kit',
+          'soap',
+          'lantern',
+          'bells',
+          'insect-net',
+        ),
         ...once('dry-set', 'big-aid', 'anchor', 'river-crate', 'food', 'hat', 'shell', 'camp-meals'),
         ...once('tent', 'canister').map((entry) => ({ ...entry, carriedBy: 'first' })),
         several('rod-leash', 2),
@@ -193,9 +246,37 @@ export function moreDemoOutings(like: Outing): readonly Outing[] {
       },
       loadout: [
         ...always,
-        ...once('radio', 'flag', 'horn', 'snips', 'hook-cutter', 'drysuit', 'under-layer', 'gloves', 'warm-hat'),
-        ...once('four-piece', 'drive-leash', 'troll-rod', 'big-rod', 'permit', 'plug-box', 'bite-leader', 'big-box'),
-        ...once('wide-net', 'pliers', 'spreader', 'cup-board', 'tape-measure', 'tag', 'action-cam', 'power-bank'),
+        ...once(
+          'radio',
+          'flag',
+          'horn',
+          'snips',
+          'hook-cutter',
+          'drysuit',
+          'under-layer',
+          'gloves',
+          'warm-hat',
+        ),
+        ...once(
+          'four-piece',
+          'drive-leash',
+          'troll-rod',
+          'big-rod',
+          'permit',
+          'plug-box',
+          'bite-leader',
+          'big-box',
+        ),
+        ...once(
+          'wide-net',
+          'pliers',
+          'spreader',
+          'cup-board',
+          'tape-measure',
+          'tag',
+          'action-cam',
+          'power-bank',
+        ),
         ...once(
           'lead-battery',
           'sounder',

@@ -27,8 +27,10 @@ const lies = (itemId: string, fish: Spot, other: Partial<Omit<Stowed, 'itemId' |
 });
 
 /** In places of the boat, tied with a cord where it has one. */
-const strapped = (zoneId: string, ...ids: string[]) => ids.map((id) => lies(id, spot(id, 'zone', zoneId, 'strapped')));
-const under = (zoneId: string, ...ids: string[]) => ids.map((id) => lies(id, spot(id, 'zone', zoneId, 'loose')));
+const strapped = (zoneId: string, ...ids: string[]) =>
+  ids.map((id) => lies(id, spot(id, 'zone', zoneId, 'strapped')));
+const under = (zoneId: string, ...ids: string[]) =>
+  ids.map((id) => lies(id, spot(id, 'zone', zoneId, 'loose')));
 const onChest = (side: 'left' | 'right', ...ids: string[]) =>
   ids.map((id) => lies(id, spot(id, 'body', `${side}-chest`, 'clipped')));
 /** Upright and leashed while fishing; flat and tied down through the surf. */
@@ -39,7 +41,10 @@ const rod = (id: string, tube: string, eyeId: string) => {
 
 const through: Stow['boat'] = { ...unstowed.boat };
 
-/** Everything of an outing through light surf in its place: dry things under the bow hatch, what is wanted at once on the chest, rods flat for the surf. */
+/**
+ * Everything of an outing through light surf in its place: dry things under the bow hatch, what is wanted at
+ * once on the chest, rods flat for the surf.
+ */
 export const longGreyStow: Stow = {
   boat: through,
   things: [
@@ -70,7 +75,10 @@ export const longGreyStow: Stow = {
 
 const changed = (...changes: Stowed[]): Stow => ({
   ...longGreyStow,
-  things: [...longGreyStow.things.filter(({ itemId }) => !changes.some((one) => one.itemId === itemId)), ...changes],
+  things: [
+    ...longGreyStow.things.filter(({ itemId }) => !changes.some((one) => one.itemId === itemId)),
+    ...changes,
+  ],
 });
 const upright = (id: string, tube: string, eyeId: string) =>
   lies(id, spot(id, 'zone', tube, 'leashed', { eyeId, state: 'out' }));
@@ -97,7 +105,9 @@ export const untiedBoardStow: Stow = {
 /** A tall pole standing beside whoever stands. */
 export const tallPoleStow: Stow = {
   boat: through,
-  things: [lies('push-pole', spot('push-pole', 'zone', 'left-rail', 'leashed', { eyeId: 'left-eye', state: 'out' }))],
+  things: [
+    lies('push-pole', spot('push-pole', 'zone', 'left-rail', 'leashed', { eyeId: 'left-eye', state: 'out' })),
+  ],
 };
 
 /** Wide for drifting: rods on the bar across the well, what one looks at on the console. */
@@ -110,7 +120,9 @@ export const wideStow: Stow = changed(
 export const flushStow: Stow = {
   boat: through,
   things: [
-    ...['spin-rod', 'travel-rod'].map((id) => lies(id, spot(id, 'zone', 'left-rail', 'strapped', { state: 'stowed' }))),
+    ...['spin-rod', 'travel-rod'].map((id) =>
+      lies(id, spot(id, 'zone', 'left-rail', 'strapped', { state: 'stowed' })),
+    ),
     ...under('fore-hatch', 'lure-box', 'soft-box', 'food', 'first-aid', 'dry-set', 'leader'),
     ...strapped('well', 'net', 'four-piece', 'bottle'),
     lies('pump', spot('pump', 'zone', 'well', 'strapped', { layer: 'top' })),

@@ -2,7 +2,13 @@ import { type Constituent, harmonicSeries, turnsOfTide } from '../environment/ti
 import { DAY_MS, type Instant } from '../units/time';
 
 /** Speeds of the constituents used here, degrees per hour. */
-const speeds: Record<string, number> = { M2: 28.9841042, S2: 30, N2: 28.4397295, K1: 15.0410686, O1: 13.9430356 };
+const speeds: Record<string, number> = {
+  M2: 28.9841042,
+  S2: 30,
+  N2: 28.4397295,
+  K1: 15.0410686,
+  O1: 13.9430356,
+};
 
 /** Invented constituents whose tops all fall together at a moment: springs, with high water then. */
 export function peakingAt(amplitudes: Readonly<Record<string, number>>, peak: Instant): Constituent[] {

@@ -54,7 +54,8 @@ const lantern = { latDeg: 19.4, lonDeg: -42.6 };
 const saltern = { latDeg: 47.1, lonDeg: -19.3 };
 
 /**
- * Every place here is invented; the positions lie in open ocean, so that sun and season are plausible and nothing else is there.
+ * Every place here is invented; the positions lie in open ocean, so that sun and season are plausible and
+ * nothing else is there.
  * @param dawn the launch of the outing off the Long Grey: its tide is made for that morning
  * @param nine nine o'clock of the same morning: the stream off Saltern is hardest then, and slack at noon
  */
@@ -168,8 +169,12 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
           streamFactor: 1,
         },
       ],
-      fetchM: [300, 400, 900, 2500, 9000, 40000, 120000, 250000, 300000, 250000, 160000, 80000, 12000, 2500, 600, 350],
-      // High water two hours after that dawn; the stream turns toward the shore as the ebb begins and is hardest in mid-ebb.
+      fetchM: [
+        300, 400, 900, 2500, 9000, 40000, 120000, 250000, 300000, 250000, 160000, 80000, 12000, 2500, 600,
+        350,
+      ],
+      // High water two hours after that dawn; the stream turns toward the shore as the ebb begins and is
+      // hardest in mid-ebb.
       tide: {
         turns: [],
         meanM: 2.4,
@@ -295,7 +300,9 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
           bottom: 'sand',
         },
       ],
-      fetchM: [2500, 2000, 1500, 6000, 40000, 60000, 2000, 800, 500, 700, 1500, 8000, 30000, 20000, 9000, 4000],
+      fetchM: [
+        2500, 2000, 1500, 6000, 40000, 60000, 2000, 800, 500, 700, 1500, 8000, 30000, 20000, 9000, 4000,
+      ],
       tide: {
         meanM: 0.6,
         turns: [],
@@ -371,10 +378,20 @@ export function demoWaters(dawn: Instant, nine: Instant): readonly Water[] {
         },
       ],
       fetchM: [
-        300000, 250000, 200000, 90000, 20000, 4000, 1500, 700, 500, 700, 1500, 5000, 30000, 120000, 250000, 300000,
+        300000, 250000, 200000, 90000, 20000, 4000, 1500, 700, 500, 700, 1500, 5000, 30000, 120000, 250000,
+        300000,
       ],
-      tide: { meanM: 2.1, turns: [], constituents: peakingAt({ M2: 1.2, S2: 0.4, K1: 0.08 }, dawn + 3 * HOUR_MS) },
-      stream: { ...noStreamTable, towardDeg: 95, steadyMps: 0, constituents: peakingAt({ M2: 0.35, S2: 0.1 }, nine) },
+      tide: {
+        meanM: 2.1,
+        turns: [],
+        constituents: peakingAt({ M2: 1.2, S2: 0.4, K1: 0.08 }, dawn + 3 * HOUR_MS),
+      },
+      stream: {
+        ...noStreamTable,
+        towardDeg: 95,
+        steadyMps: 0,
+        constituents: peakingAt({ M2: 0.35, S2: 0.1 }, nine),
+      },
       chart: charts.saltern,
       traffic: 'some',
       coverage: 'patchy',

@@ -7,7 +7,10 @@ export const acceptanceSchema = z.strictObject({
   key: text(200),
   reason: text(400).refine((reason) => reason.trim().length >= 3, 'Say why, in a few words.'),
   at: instantText,
-  /** How bad it was when accepted, in the measure of the finding's rule; a finding that grows past it asks again. */
+  /**
+   * How bad it was when accepted, in the measure of the finding's rule; a finding that grows past it asks
+   * again.
+   */
   extent: quantity(0, MOST_EXTENT, ''),
 });
 export type Acceptance = z.infer<typeof acceptanceSchema>;

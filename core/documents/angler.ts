@@ -41,7 +41,10 @@ export const anglerSchema = z.strictObject({
   contact: contactSchema,
   /** What the person ashore is told beside the name. */
   about: aboutSchema,
-  /** What this body drinks and spends an hour, once counted; null: by effort and heat. An outing may count otherwise. */
+  /**
+   * What this body drinks and spends an hour, once counted; null: by effort and heat. An outing may count
+   * otherwise.
+   */
   habits: z.strictObject({
     litresPerHour: workingsSchema.shape.litresPerHour,
     kjPerHour: workingsSchema.shape.kjPerHour,

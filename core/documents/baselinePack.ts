@@ -1,7 +1,10 @@
 import { forms } from './forms';
 import type { RulePack } from './rulePack';
 
-/** What this product asks for where no law is known: good practice, not law, and no stand-in for it. Ships with the product. */
+/**
+ * What this product asks for where no law is known: good practice, not law, and no stand-in for it. Ships
+ * with the product.
+ */
 export const baselinePack: RulePack = {
   format: forms.rulePacks,
   id: 'prudent-baseline',

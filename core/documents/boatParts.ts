@@ -4,7 +4,10 @@ import { dateText, idText, nameText, quantity, wholeNumber } from './field';
 import { stationsSchema } from './hullShape';
 import { dryness, hullPresets, reaches, seatHeights, sides, zoneKinds } from '../vocabulary/boat';
 
-/** What a hull looks like: its preset and what five numbers and a tape say of it; length and beam stand with the boat. */
+/**
+ * What a hull looks like: its preset and what five numbers and a tape say of it; length and beam stand with
+ * the boat.
+ */
 export const boatShapeSchema = z.strictObject({
   preset: z.enum(hullPresets),
   /** From keel to sheer amidships. */
@@ -19,7 +22,9 @@ export const boatShapeSchema = z.strictObject({
 });
 export type BoatShape = z.infer<typeof boatShapeSchema>;
 
-/** Where one sits: the hips, forward of the stern, and how high the seat is over the base line, low and high. */
+/**
+ * Where one sits: the hips, forward of the stern, and how high the seat is over the base line, low and high.
+ */
 export const seatSchema = z.strictObject({
   xM: quantity(0.2, 8, 'm'),
   lowM: quantity(-0.1, 1, 'm'),
@@ -44,7 +49,10 @@ export const sideFloatsSchema = z.strictObject({
 });
 export type BoatFloats = z.infer<typeof sideFloatsSchema>;
 
-/** A place on the boat where things go. Metres; x forward of the stern, y to starboard, the floor over the base line. */
+/**
+ * A place on the boat where things go. Metres; x forward of the stern, y to starboard, the floor over the
+ * base line.
+ */
 export const zoneSchema = z.strictObject({
   id: idText,
   kind: z.enum(zoneKinds),

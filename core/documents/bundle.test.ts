@@ -1,7 +1,14 @@
 import { forms } from './forms';
 import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
-import { type CarriedDocument, type KeptHere, choiceOf, compared, isTakeable, isTakenByItself } from './bundle';
+import {
+  type CarriedDocument,
+  type KeptHere,
+  choiceOf,
+  compared,
+  isTakeable,
+  isTakenByItself,
+} from './bundle';
 import sample from './samples/form-1.json';
 
 const { references } = demo(Date.parse('2026-05-15T19:00:00Z'));
@@ -11,7 +18,11 @@ const { angler } = references;
 
 const early = '2026-05-01T10:00:00.000Z';
 const late = '2026-05-10T10:00:00.000Z';
-const carried = (doc: unknown, version = 1, updatedAt = early): CarriedDocument => ({ version, updatedAt, doc });
+const carried = (doc: unknown, version = 1, updatedAt = early): CarriedDocument => ({
+  version,
+  updatedAt,
+  doc,
+});
 const here = (doc: { id: string }, more: Partial<KeptHere> = {}) =>
   [doc.id, { version: 1, updatedAt: early, deleted: false, doc, ...more }] as const;
 const one = (theirs: CarriedDocument, ours: ReturnType<typeof here>[] = []) =>
@@ -20,7 +31,10 @@ const one = (theirs: CarriedDocument, ours: ReturnType<typeof here>[] = []) =>
 describe('a bundle held against what is here', () => {
   it('has what is new, also where it was deleted here', () => {
     expect(one(carried(item))).toMatchObject({ is: 'new', here: null, name: item.name, doc: item });
-    expect(one(carried(item), [here(item, { deleted: true, version: 4 })])).toMatchObject({ is: 'new', here: null });
+    expect(one(carried(item), [here(item, { deleted: true, version: 4 })])).toMatchObject({
+      is: 'new',
+      here: null,
+    });
   });
   it('has what is the same, whatever its version, its hours and the order of its fields', () => {
     const turned = Object.fromEntries(Object.entries(item).reverse());
@@ -43,13 +57,21 @@ describe('a bundle held against what is here', () => {
     const bad = one(carried({ ...item, massKg: 'much' }));
     expect(bad).toMatchObject({ is: 'unreadable', doc: null, name: item.name });
     expect(bad?.why).toMatch(/It cannot be read. massKg: /);
-    expect(one(carried({ ...item, format: 'item/99', shape: 'new' }))).toMatchObject({ is: 'newer', doc: null });
-    for (const nothing of [null, 7, 'text', []]) expect(one(carried(nothing))).toMatchObject({ is: 'unreadable' });
+    expect(one(carried({ ...item, format: 'item/99', shape: 'new' }))).toMatchObject({
+      is: 'newer',
+      doc: null,
+    });
+    for (const nothing of [null, 7, 'text', []])
+      expect(one(carried(nothing))).toMatchObject({ is: 'unreadable' });
   });
   it('holds the one profile of a house against the one here, whatever each is called', () => {
     const theirs = { ...angler, id: 'somebody', name: 'Another Name' };
     const [found] = compared('anglers', [carried(theirs, 5, late)], new Map([here(angler)]));
-    expect(found).toMatchObject({ id: angler.id, is: 'changed', doc: { id: angler.id, name: 'Another Name' } });
+    expect(found).toMatchObject({
+      id: angler.id,
+      is: 'changed',
+      doc: { id: angler.id, name: 'Another Name' },
+    });
     expect(compared('anglers', [carried(theirs)], new Map())[0]).toMatchObject({ id: 'somebody', is: 'new' });
   });
   it('brings in by itself only what nobody here can lose', () => {

@@ -42,8 +42,13 @@ export const bundledDocumentsSchema = z.array(carriedSchema).max(50_000);
 /** How far two clocks can be apart, ms: as far as the moments that are kept. */
 const MOST_AHEAD_MS = 300 * 366 * 86_400_000;
 /** By which clock something was recorded, and how far ahead that one was of the device's. */
-const recorded = { recordedAt: instantText, clockAheadMs: wholeNumber(-MOST_AHEAD_MS, MOST_AHEAD_MS).nullable() };
-/** One of `records/answers.json`: what was answered on a walk-round, as the route that records it takes it. */
+const recorded = {
+  recordedAt: instantText,
+  clockAheadMs: wholeNumber(-MOST_AHEAD_MS, MOST_AHEAD_MS).nullable(),
+};
+/**
+ * One of `records/answers.json`: what was answered on a walk-round, as the route that records it takes it.
+ */
 export const bundledAnswerSchema = answerSchema.extend({ outingId: keyText, ...recorded });
 /** One of `records/signatures.json`: what was signed, whole, with its hash. */
 export const bundledSignatureSchema = z.strictObject({
@@ -97,8 +102,8 @@ export interface KeptHere {
 }
 
 /**
- * Holds what a bundle carries of a kind against what is here. Of a kind of which a house has one, the profile, theirs is held against ours
- * whatever it is called.
+ * Holds what a bundle carries of a kind against what is here. Of a kind of which a house has one, the
+ * profile, theirs is held against ours whatever it is called.
  * @param read what is read here besides one's own, the club's: of what is the same there no second is made
  */
 export function compared(
@@ -142,9 +147,13 @@ export function compared(
 export const choiceOf = ({ kind, id }: Pick<Compared, 'kind' | 'id'>): string => `${kind}/${id}`;
 /** Those that are brought in unless one says otherwise. */
 export const isTakenByItself = ({ is }: Pick<Compared, 'is'>): boolean => is === 'new' || is === 'changed';
-export const isTakeable = ({ is }: Pick<Compared, 'is'>): boolean => isTakenByItself({ is }) || is === 'clash';
+export const isTakeable = ({ is }: Pick<Compared, 'is'>): boolean =>
+  isTakenByItself({ is }) || is === 'clash';
 
-/** The published form of a bundle: each of its files by its path, as a JSON schema. Documents are of the forms of their kinds. */
+/**
+ * The published form of a bundle: each of its files by its path, as a JSON schema. Documents are of the forms
+ * of their kinds.
+ */
 export function bundleJsonSchema(): Record<string, unknown> {
   const written = (schema: z.ZodType) => z.toJSONSchema(schema, { unrepresentable: 'any', io: 'input' });
   return {
@@ -153,7 +162,9 @@ export function bundleJsonSchema(): Record<string, unknown> {
       'A zip. bundle.json lists every other file with the SHA-256 of its bytes. A signature’s hash is the SHA-256 of what was judged, as JSON with sorted keys. csv/ and gpx/ are for other programs and are not read back.',
     files: {
       'bundle.json': written(bundleListSchema),
-      ...Object.fromEntries(kindNames.map((kind) => [`documents/${kind}.json`, written(bundledDocumentsSchema)])),
+      ...Object.fromEntries(
+        kindNames.map((kind) => [`documents/${kind}.json`, written(bundledDocumentsSchema)]),
+      ),
       'records/answers.json': written(z.array(bundledAnswerSchema)),
       'records/signatures.json': written(z.array(bundledSignatureSchema)),
       'records/plans.json': written(z.array(bundledPlanSchema)),

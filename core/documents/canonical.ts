@@ -10,4 +10,5 @@ export function canonical(value: unknown): string {
 }
 
 /** Whether two values differ in content; what is not there is as nothing. */
-export const differs = (a: unknown, b: unknown): boolean => a !== b && canonical(a ?? null) !== canonical(b ?? null);
+export const differs = (a: unknown, b: unknown): boolean =>
+  a !== b && canonical(a ?? null) !== canonical(b ?? null);

@@ -58,10 +58,16 @@ export const craftSchema = z.strictObject({
   cruiseMps: quantity(0.3, 4, 'm/s').nullable(),
   /** The same with the second propulsion. */
   spareMps: quantity(0.2, 3, 'm/s').nullable(),
-  /** What the body (or motor) gives for hours at that pace, and at the spare's, W. Rule of thumb 40 to 60 W for a person. */
+  /**
+   * What the body (or motor) gives for hours at that pace, and at the spare's, W. Rule of thumb 40 to 60 W
+   * for a person.
+   */
   powerW: quantity(5, 1500, 'W'),
   sparePowerW: quantity(5, 1500, 'W'),
-  /** Drag areas with the angler aboard (Cd·A), m²: wind from ahead, wind from the side, water from the side. Measured; null: estimated. */
+  /**
+   * Drag areas with the angler aboard (Cd·A), m²: wind from ahead, wind from the side, water from the side.
+   * Measured; null: estimated.
+   */
   windageM2: quantity(0.05, 5, 'm²').nullable(),
   lateralAirM2: quantity(0.05, 8, 'm²').nullable(),
   lateralWaterM2: quantity(0.05, 5, 'm²').nullable(),

@@ -51,7 +51,14 @@ describe('what an outing points at', () => {
       'grey-wagtail',
     ]);
     expect(openBlanks(outing.brief, looked)).toEqual([]);
-    const bare = lookUp(outing, { angler: null, craft: [], items: [], waters: [], rulePacks: [], species: [] });
+    const bare = lookUp(outing, {
+      angler: null,
+      craft: [],
+      items: [],
+      waters: [],
+      rulePacks: [],
+      species: [],
+    });
     expect(bare.aboard).toEqual([]);
     expect(openBlanks(outing.brief, bare)).toEqual(['water', 'launch', 'area', 'craft', 'angler']);
   });

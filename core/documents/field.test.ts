@@ -30,7 +30,8 @@ describe('fields of documents', () => {
   });
   it('know real days, clock times, moments and zones', () => {
     expect(dateText.safeParse('2028-02-29').success).toBe(true);
-    for (const bad of ['2027-02-29', '2026-5-1', '1800-01-01', 7]) expect(dateText.safeParse(bad).success).toBe(false);
+    for (const bad of ['2027-02-29', '2026-5-1', '1800-01-01', 7])
+      expect(dateText.safeParse(bad).success).toBe(false);
     for (const bad of ['24:00', '7:00', '07:60']) expect(clockText.safeParse(bad).success).toBe(false);
     expect(instantText.safeParse('2026-05-16T04:00:00+02:00').success).toBe(true);
     expect(instantText.safeParse('2026-05-16T04:00:00').success).toBe(false);
@@ -46,6 +47,7 @@ describe('fields of documents', () => {
   });
   it('take identifiers of lower-case letters, digits and hyphens', () => {
     expect(idText.safeParse('grey-wagtail-2').success).toBe(true);
-    for (const bad of ['', '-a', 'A', 'a b', 'a'.repeat(65)]) expect(idText.safeParse(bad).success).toBe(false);
+    for (const bad of ['', '-a', 'A', 'a b', 'a'.repeat(65)])
+      expect(idText.safeParse(bad).success).toBe(false);
   });
 });

@@ -15,7 +15,10 @@ export function text(max: number) {
     .refine((value) => !unkeepable.test(value), 'Has a character that cannot be kept.');
 }
 
-/** The text on one line: each line break in it is a space. A name with one would begin a line of its own in a plan, a calendar or a mail. */
+/**
+ * The text on one line: each line break in it is a space. A name with one would begin a line of its own in a
+ * plan, a calendar or a mail.
+ */
 export const onOneLine = (value: string): string => value.replaceAll(/\s*[\r\n\u0085\u2028\u2029]\s*/g, ' ');
 
 /** A name on one line: 1 to 80 characters. */
@@ -35,12 +38,18 @@ export const noteText = text(4000);
 /** Identifier of a document: lower-case letters, digits and hyphens. */
 export const idText = z
   .string('An identifier is text.')
-  .regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'An identifier has lower-case letters, digits and hyphens, at most 64.');
+  .regex(
+    /^[a-z0-9][a-z0-9-]{0,63}$/,
+    'An identifier has lower-case letters, digits and hyphens, at most 64.',
+  );
 
 /** yyyy-mm-dd of a day that exists, 1900 to 2199. */
 export const dateText = z
   .string('Write the date as yyyy-mm-dd.')
-  .refine((value) => /^(19|20|21)\d\d-\d\d-\d\d$/.test(value) && realDay(value), 'Write a real date as yyyy-mm-dd.');
+  .refine(
+    (value) => /^(19|20|21)\d\d-\d\d-\d\d$/.test(value) && realDay(value),
+    'Write a real date as yyyy-mm-dd.',
+  );
 /** hh:mm, 00:00 to 23:59. */
 export const clockText = z
   .string('Write the time as hh:mm.')
@@ -54,9 +63,14 @@ export const instantText = z.iso
     const at = Date.parse(value);
     return at >= EARLIEST && at <= LATEST;
   }, 'A moment lies between 1900 and 2199, by UTC.');
-export const zoneText = text(60).refine(isTimeZone, 'Not a time zone. Write one like UTC+1 or Atlantic/Azores.');
+export const zoneText = text(60).refine(
+  isTimeZone,
+  'Not a time zone. Write one like UTC+1 or Atlantic/Azores.',
+);
 
-/** A finite number within a range; the message names the range and the unit, as the one who reads it has them. */
+/**
+ * A finite number within a range; the message names the range and the unit, as the one who reads it has them.
+ */
 export function quantity(min: number, max: number, unit: string) {
   const message = () => `A number from ${rangeInWords(min, max, unit)}.`;
   return z.number({ error: message }).min(min, { error: message }).max(max, { error: message });

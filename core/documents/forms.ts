@@ -1,4 +1,7 @@
-/** The form of each kind of document that is written today: name and number. The next one is named here, and its upgrade in upgrades.ts. */
+/**
+ * The form of each kind of document that is written today: name and number. The next one is named here, and
+ * its upgrade in upgrades.ts.
+ */
 export const forms = {
   anglers: 'angler/4',
   craft: 'craft/5',

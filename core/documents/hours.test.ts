@@ -4,8 +4,18 @@ import { runs } from '../../scripts/testRuns';
 import { clockAt, dateAt } from '../units/time';
 import { callInstant, homeDate, minutesTo, outingHours, throughMidnight } from './hours';
 
-const day = { date: '2026-05-16', launchAt: '05:10', turnAt: null, homeAt: '11:30', alarmAt: '12:30', nights: 0 };
-const lasting = (change: Partial<Omit<typeof day, 'turnAt'> & { turnAt: string | null }>, zone = 'Europe/Vienna') => {
+const day = {
+  date: '2026-05-16',
+  launchAt: '05:10',
+  turnAt: null,
+  homeAt: '11:30',
+  alarmAt: '12:30',
+  nights: 0,
+};
+const lasting = (
+  change: Partial<Omit<typeof day, 'turnAt'> & { turnAt: string | null }>,
+  zone = 'Europe/Vienna',
+) => {
   const hours = outingHours({ ...day, ...change }, zone);
   if (!hours) throw new Error('no hours');
   return { ...hours, hours: (hours.homeAt - hours.launchAt) / 3_600_000 };
@@ -27,8 +37,12 @@ describe('the hours of an outing', () => {
   );
   it('in the southern hemisphere change the other way', () => {
     const zone = 'Pacific/Auckland';
-    expect(lasting({ date: '2026-09-26', nights: 1, launchAt: '08:00', homeAt: '08:00' }, zone).hours).toBe(23);
-    expect(lasting({ date: '2026-04-04', nights: 1, launchAt: '08:00', homeAt: '08:00' }, zone).hours).toBe(25);
+    expect(lasting({ date: '2026-09-26', nights: 1, launchAt: '08:00', homeAt: '08:00' }, zone).hours).toBe(
+      23,
+    );
+    expect(lasting({ date: '2026-04-04', nights: 1, launchAt: '08:00', homeAt: '08:00' }, zone).hours).toBe(
+      25,
+    );
   });
   it('with home before the launch by the clock end the next morning, with no night in camp', () => {
     const night = { ...day, launchAt: '21:00', homeAt: '02:30' };

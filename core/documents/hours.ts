@@ -1,7 +1,10 @@
 import { type Instant, addDays, instantOf, minutesOf } from '../units/time';
 import type { Brief } from './outing';
 
-/** The hours of an outing as moments, each by the civil time of its own day: a night in which the clocks change is longer or shorter. */
+/**
+ * The hours of an outing as moments, each by the civil time of its own day: a night in which the clocks
+ * change is longer or shorter.
+ */
 export interface OutingHours {
   launchAt: Instant;
   homeAt: Instant;
@@ -14,12 +17,22 @@ type Hours = Pick<Brief, 'date' | 'launchAt' | 'turnAt' | 'homeAt' | 'nights'>;
 const LATEST_CALL_MIN = 12 * 60;
 const DAY_MIN = 24 * 60;
 
-/** Whether an outing ends elsewhere than it began: a river floated, a shore followed to another landing. There is no turn for home then. */
+/**
+ * Whether an outing ends elsewhere than it began: a river floated, a shore followed to another landing. There
+ * is no turn for home then.
+ */
 export function isOneWay({ launchId, landingId }: Pick<Brief, 'launchId' | 'landingId'>): boolean {
   return landingId !== null && launchId !== null && landingId !== launchId;
 }
-/** Whether one comes home the next morning, afloat through midnight: home before the launch by the clock, and no night in camp. */
-export function throughMidnight({ nights, launchAt, homeAt }: Pick<Hours, 'nights' | 'launchAt' | 'homeAt'>): boolean {
+/**
+ * Whether one comes home the next morning, afloat through midnight: home before the launch by the clock, and
+ * no night in camp.
+ */
+export function throughMidnight({
+  nights,
+  launchAt,
+  homeAt,
+}: Pick<Hours, 'nights' | 'launchAt' | 'homeAt'>): boolean {
   return nights === 0 && homeAt < launchAt;
 }
 
@@ -46,12 +59,19 @@ export function outingHours(brief: Hours, zone: string): OutingHours | null {
   return { launchAt, homeAt, turnAt: turnOf(brief, zone) };
 }
 
-/** When the person ashore calls for help. @param zone of the water @returns null when the date or time is none */
+/**
+ * When the person ashore calls for help.
+ * @param zone of the water
+ * @returns null when the date or time is none
+ */
 export function callInstant(brief: Hours & Pick<Brief, 'alarmAt'>, zone: string): Instant | null {
   return instantOf(addDays(homeDate(brief), callsNextDay(brief) ? 1 : 0), brief.alarmAt, zone);
 }
 
-/** A turn before the launch by the clock is one after midnight; with nights out it is on the day of coming home. */
+/**
+ * A turn before the launch by the clock is one after midnight; with nights out it is on the day of coming
+ * home.
+ */
 function turnOf(brief: Hours, zone: string): Instant | null {
   const { turnAt } = brief;
   if (turnAt === null) return null;

@@ -7,14 +7,20 @@ const MOST_POINTS = 100;
 const LEAST_M = 0.01;
 
 const point = z.strictObject({ yM: quantity(0, 3, 'm'), zM: quantity(-2, 5, 'm') });
-/** A section: the right half of its outline, from the keel (y = 0) to the sheer. Metres; x forward from the stern, y to starboard, z up. */
+/**
+ * A section: the right half of its outline, from the keel (y = 0) to the sheer. Metres; x forward from the
+ * stern, y to starboard, z up.
+ */
 const stationSchema = z.strictObject({
   xM: quantity(-1, 20, 'm'),
   outline: z
     .array(point, 'An outline is a list of points.')
     .min(2, 'A section has at least two points: keel and sheer.')
     .max(MOST_POINTS, `At most ${MOST_POINTS} points in a section.`)
-    .refine(([keel]) => keel?.yM === 0, { path: [0, 'yM'], message: 'A section begins at the keel, where y is 0.' }),
+    .refine(([keel]) => keel?.yM === 0, {
+      path: [0, 'yM'],
+      message: 'A section begins at the keel, where y is 0.',
+    }),
 });
 export type Station = z.infer<typeof stationSchema>;
 
@@ -26,7 +32,11 @@ export const stationsSchema = z
     stations.forEach(({ xM }, i) => {
       const before = stations[i - 1];
       if (before && xM <= before.xM)
-        context.addIssue({ code: 'custom', path: [i, 'xM'], message: 'Must lie forward of the section before.' });
+        context.addIssue({
+          code: 'custom',
+          path: [i, 'xM'],
+          message: 'Must lie forward of the section before.',
+        });
     });
     const points = stations.flatMap(({ outline }) => outline);
     const high = points.map(({ zM }) => zM);
@@ -43,7 +53,10 @@ export const stationsSchema = z
       });
   });
 
-/** A hull by a few numbers: beam and depth amidships, how keel and sheer rise toward the ends, how full it is seen from above and in section. */
+/**
+ * A hull by a few numbers: beam and depth amidships, how keel and sheer rise toward the ends, how full it is
+ * seen from above and in section.
+ */
 export const hullFormSchema = z
   .strictObject({
     lengthM: quantity(0.5, 12, 'm'),

@@ -1,12 +1,21 @@
 import { forms } from './forms';
 import { z } from 'zod';
-import { type AttributeId, attributeIds, attributeRange, attributes, qualityIds } from '../catalog/gear/attributes';
+import {
+  type AttributeId,
+  attributeIds,
+  attributeRange,
+  attributes,
+  qualityIds,
+} from '../catalog/gear/attributes';
 import { kindIds } from '../catalog/gear/kinds';
 import { dateText, idText, lineText, nameText, noteText, quantity, wholeNumber } from './field';
 
 /** Each measure in its own unit and within what it may be. */
 const measures = Object.fromEntries(
-  attributeIds.map((id) => [id, quantity(...(attributeRange[id] ?? [0, 100_000]), attributes[id].unit).optional()]),
+  attributeIds.map((id) => [
+    id,
+    quantity(...(attributeRange[id] ?? [0, 100_000]), attributes[id].unit).optional(),
+  ]),
 ) as Record<AttributeId, z.ZodOptional<ReturnType<typeof quantity>>>;
 
 /** Something owned, in the locker. Mass is of one piece. */

@@ -9,11 +9,18 @@ export const logSchema = z.strictObject({
   /** By the clock; null: not written down. */
   launchedAt: clockText.nullable(),
   landedAt: clockText.nullable(),
-  /** What became of each thing that was aboard, and how many of it were lost; what is not here was not said. */
+  /**
+   * What became of each thing that was aboard, and how many of it were lost; what is not here was not said.
+   */
   items: z.array(z.strictObject({ itemId: idText, mark: z.enum(marks), lost: wholeNumber(0, 500) })).max(400),
   catches: z
     .array(
-      z.strictObject({ key: idText, speciesId: idText, lengthM: quantity(0.01, 6, 'm').nullable(), kept: z.boolean() }),
+      z.strictObject({
+        key: idText,
+        speciesId: idText,
+        lengthM: quantity(0.01, 6, 'm').nullable(),
+        kept: z.boolean(),
+      }),
     )
     .max(300),
   /** What was missed. */
@@ -22,7 +29,14 @@ export const logSchema = z.strictObject({
 });
 export type Log = z.infer<typeof logSchema>;
 
-export const emptyLog: Log = { launchedAt: null, landedAt: null, items: [], catches: [], wishes: [], note: '' };
+export const emptyLog: Log = {
+  launchedAt: null,
+  landedAt: null,
+  items: [],
+  catches: [],
+  wishes: [],
+  note: '',
+};
 
 /** Says what became of a thing; null takes it back. What is lost is one piece until more are told. */
 export function withMark(log: Log, itemId: string, mark: Mark | null, lost = mark === 'lost' ? 1 : 0): Log {

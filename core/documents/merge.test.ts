@@ -26,7 +26,10 @@ const rigNamed = (id: string): Outing['rigs'][number] => ({
   lureG: null,
   dragFraction: 0.3,
 });
-const withBrief = (change: Partial<Outing['brief']>): Outing => ({ ...base, brief: { ...base.brief, ...change } });
+const withBrief = (change: Partial<Outing['brief']>): Outing => ({
+  ...base,
+  brief: { ...base.brief, ...change },
+});
 
 describe('changes from two windows', () => {
   it('of when it was carried last keep the later, and ask nobody', () => {
@@ -70,14 +73,22 @@ describe('changes from two windows', () => {
   });
   it('never lose a change of one side alone, whatever it is', () => {
     const change = fc.record(
-      { keep: fc.nat(50), party: fc.integer({ min: 1, max: 12 }), launchAt: fc.constantFrom('05:00', '06:30') },
+      {
+        keep: fc.nat(50),
+        party: fc.integer({ min: 1, max: 12 }),
+        launchAt: fc.constantFrom('05:00', '06:30'),
+      },
       { requiredKeys: [] },
     );
     fc.assert(
       fc.property(change, (one) => {
         const changed = withBrief(one);
-        expect(canonical(mergeDocuments(documentKinds.outings, base, changed, base).merged)).toBe(canonical(changed));
-        expect(canonical(mergeDocuments(documentKinds.outings, base, base, changed).merged)).toBe(canonical(changed));
+        expect(canonical(mergeDocuments(documentKinds.outings, base, changed, base).merged)).toBe(
+          canonical(changed),
+        );
+        expect(canonical(mergeDocuments(documentKinds.outings, base, base, changed).merged)).toBe(
+          canonical(changed),
+        );
       }),
     );
   });
@@ -110,7 +121,12 @@ describe('changes from two windows', () => {
       ...two,
       rigs: two.rigs.map((one) => (one.id === 'b' ? { ...one, ...rig } : one)),
     });
-    const both = mergeDocuments(documentKinds.outings, two, change({ leaderM: 3 }), change({ name: 'Theirs' }));
+    const both = mergeDocuments(
+      documentKinds.outings,
+      two,
+      change({ leaderM: 3 }),
+      change({ name: 'Theirs' }),
+    );
     expect(both.conflicts).toEqual([]);
     expect(both.merged.rigs[1]).toMatchObject({ leaderM: 3, name: 'Theirs' });
     const clash = mergeDocuments(documentKinds.outings, two, change({ leaderM: 3 }), change({ leaderM: 4 }));
@@ -118,8 +134,15 @@ describe('changes from two windows', () => {
   });
   it('taking out what the other changed asks, and taking out what nobody touched does not', () => {
     const without = withItem(base, 'radio', 0);
-    expect(mergeDocuments(documentKinds.outings, base, without, withItem(base, 'mirror', 1)).conflicts).toEqual([]);
-    const { conflicts, merged } = mergeDocuments(documentKinds.outings, base, without, withItem(base, 'radio', 2));
+    expect(
+      mergeDocuments(documentKinds.outings, base, without, withItem(base, 'mirror', 1)).conflicts,
+    ).toEqual([]);
+    const { conflicts, merged } = mergeDocuments(
+      documentKinds.outings,
+      base,
+      without,
+      withItem(base, 'radio', 2),
+    );
     expect(conflicts.map(({ path }) => path)).toEqual([['loadout', 'radio']]);
     expect(merged.loadout.some(({ itemId }) => itemId === 'radio')).toBe(false);
   });
@@ -131,7 +154,12 @@ describe('changes from two windows', () => {
       ...water,
       areas: [...water.areas, { ...area, id } as (typeof water.areas)[number]],
     });
-    const { merged, conflicts } = mergeDocuments(documentKinds.waters, water, adding('mine'), adding('theirs'));
+    const { merged, conflicts } = mergeDocuments(
+      documentKinds.waters,
+      water,
+      adding('mine'),
+      adding('theirs'),
+    );
     expect(conflicts).toEqual([]);
     expect(merged.areas.map(({ id }) => id)).toEqual(expect.arrayContaining(['mine', 'theirs']));
     expect(merged.areas).toHaveLength(water.areas.length + 2);

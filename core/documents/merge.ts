@@ -13,9 +13,9 @@ const isPlain = (value: unknown): value is Plain =>
   value !== null && typeof value === 'object' && !Array.isArray(value);
 
 /**
- * Three-way merge of two changes to one document. What only one side changed is taken from it; what both changed
- * differently is a conflict, and the merged document holds mine there. Records of a list are merged by the field that names
- * them, as their kind says: what each side added is in it.
+ * Three-way merge of two changes to one document. What only one side changed is taken from it; what both
+ * changed differently is a conflict, and the merged document holds mine there. Records of a list are merged
+ * by the field that names them, as their kind says: what each side added is in it.
  */
 export function mergeDocuments<T>(
   kind: Pick<DocumentKind<T>, 'listKeys' | 'latest'>,
@@ -57,7 +57,14 @@ function merge(
     const keys = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])];
     return Object.fromEntries(
       keys.flatMap((key) => {
-        const value = merge(work, was[key], mine[key], theirs[key], [...path, key], place ? `${place}.${key}` : key);
+        const value = merge(
+          work,
+          was[key],
+          mine[key],
+          theirs[key],
+          [...path, key],
+          place ? `${place}.${key}` : key,
+        );
         return value === undefined ? [] : [[key, value]];
       }),
     );
@@ -79,7 +86,14 @@ function momentOf(value: unknown): number {
 
 type Named = ReadonlyMap<string, Plain>;
 /** Mine in my order, and what they added behind what it stood behind with them. */
-function mergeLists(work: Merging, base: Named, mine: Named, theirs: Named, path: readonly string[], place: string) {
+function mergeLists(
+  work: Merging,
+  base: Named,
+  mine: Named,
+  theirs: Named,
+  path: readonly string[],
+  place: string,
+) {
   const merged: { name: string; value: unknown }[] = [];
   const take = (name: string, at = merged.length) => {
     const value = merge(work, base.get(name), mine.get(name), theirs.get(name), [...path, name], place);

@@ -32,7 +32,9 @@ export function openDocument<Doc>(
   return { is: 'unreadable', faults };
 }
 
-/** The document in today's form; one of an unknown or newer form, or no document at all, comes back as it is. */
+/**
+ * The document in today's form; one of an unknown or newer form, or no document at all, comes back as it is.
+ */
 export function upgraded(kind: { format: string; upgrades: readonly Upgrade[] }, kept: unknown): unknown {
   let doc = kept;
   for (const step of kind.upgrades) if (isRecord(doc) && doc.format === step.from) doc = taken(step, doc);
@@ -54,7 +56,8 @@ function split(format: string): [name: string, number: number] {
 
 /** Why a document was set aside, in a sentence. */
 export function sayNotOpened(opened: Exclude<Opened<unknown>, { is: 'opened' }>): string {
-  if (opened.is === 'newer') return `A newer version of this program made it (${opened.format}). It is left as it is.`;
+  if (opened.is === 'newer')
+    return `A newer version of this program made it (${opened.format}). It is left as it is.`;
   const [first] = opened.faults;
   const where = first && first.field !== '' ? `${first.field}: ` : '';
   return `It cannot be read. ${where}${first?.message ?? ''}`;

@@ -1,7 +1,17 @@
 import { forms } from './forms';
 import { z } from 'zod';
 import { acceptanceSchema } from './acceptance';
-import { clockText, dateText, idText, instantText, lineText, nameText, placed, quantity, wholeNumber } from './field';
+import {
+  clockText,
+  dateText,
+  idText,
+  instantText,
+  lineText,
+  nameText,
+  placed,
+  quantity,
+  wholeNumber,
+} from './field';
 import { type KindId, kindIds } from '../catalog/gear/kinds';
 import { needIds } from '../vocabulary/needs';
 import { logSchema } from './log';
@@ -91,7 +101,10 @@ const broughtThing = z.strictObject({
   name: lineText,
   quantity: wholeNumber(1, 50),
 });
-/** Someone else of the party in a boat of their own, what they have said they carry for themselves, and what they bring for all. */
+/**
+ * Someone else of the party in a boat of their own, what they have said they carry for themselves, and what
+ * they bring for all.
+ */
 export const companionSchema = z.strictObject({
   id: idText,
   name: nameText,

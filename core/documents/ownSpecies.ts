@@ -4,9 +4,10 @@ import { idText, lineText, nameText, quantity } from './field';
 import { habitats, shapes } from '../catalog/species/speciesRows';
 
 const range = (most: number, unit: string) =>
-  z
-    .tuple([quantity(0, most, unit), quantity(0, most, unit)])
-    .refine(([low, high]) => low <= high, { path: [1], message: 'The second must not be smaller than the first.' });
+  z.tuple([quantity(0, most, unit), quantity(0, most, unit)]).refine(([low, high]) => low <= high, {
+    path: [1],
+    message: 'The second must not be smaller than the first.',
+  });
 const size = z.strictObject({ lengthM: quantity(0.05, 6, 'm'), massKg: quantity(0.01, 800, 'kg') });
 
 /** A fish of the angler's own, told as the reference table tells the rest. */

@@ -4,7 +4,14 @@ import { kindIds } from '../catalog/gear/kinds';
 import { idText, lineText, nameText } from './field';
 
 /** Outings with which a procedure is gone through, whatever is aboard. */
-export const procedureOccasions = ['always', 'at sea', 'in surf', 'in rapids', 'in the dark', 'alone'] as const;
+export const procedureOccasions = [
+  'always',
+  'at sea',
+  'in surf',
+  'in rapids',
+  'in the dark',
+  'alone',
+] as const;
 export type ProcedureOccasion = (typeof procedureOccasions)[number];
 
 const stepText = lineText.refine((line) => line.trim() !== '', 'A step says what is done.');
@@ -16,7 +23,9 @@ export const procedureSchema = z.strictObject({
   name: nameText,
   /** The one that ships in whose place it stands; null: in none. */
   inPlaceOf: idText.nullable(),
-  /** Gone through with such outings, and with any that has one of the kinds aboard. Neither: looked up only. */
+  /**
+   * Gone through with such outings, and with any that has one of the kinds aboard. Neither: looked up only.
+   */
   occasions: z
     .array(z.enum(procedureOccasions, `One of: ${procedureOccasions.join(', ')}.`))
     .max(procedureOccasions.length),

@@ -97,9 +97,17 @@ function byId<T extends { id: string }>(list: readonly T[], id: string | null): 
 }
 
 const setUpsOf = rememberFor((_: Craft) => new Map<string, Craft>());
-/** A boat as it is put together for an outing; a set-up that it no longer has is as it stands. The same record each time. */
+/**
+ * A boat as it is put together for an outing; a set-up that it no longer has is as it stands. The same record
+ * each time.
+ */
 export function putTogether(craft: Craft | null, setUpId: string | null): Craft | null {
-  if (!craft || setUpId === null || craft.setUpId === setUpId || !craft.setUps.some(({ id }) => id === setUpId))
+  if (
+    !craft ||
+    setUpId === null ||
+    craft.setUpId === setUpId ||
+    !craft.setUps.some(({ id }) => id === setUpId)
+  )
     return craft;
   const known = setUpsOf(craft);
   const made = known.get(setUpId) ?? { ...craft, setUpId };
@@ -142,7 +150,9 @@ export function placesOf(
 const GEAR_STEP_KG = 10;
 const sameLoaded = interning<Loaded>(200);
 
-/** What rides in the boat that a brief chooses; null: there is none, or it has measured all that hangs on it. */
+/**
+ * What rides in the boat that a brief chooses; null: there is none, or it has measured all that hangs on it.
+ */
 export function loadedBy(
   { craftId }: Pick<Brief, 'craftId'>,
   { angler, craft: boats }: Pick<References, 'angler' | 'craft'>,

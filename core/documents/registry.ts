@@ -34,8 +34,8 @@ export type KindName = keyof Documents;
 export type ReferenceName = Exclude<KindName, 'outings'>;
 
 /**
- * All that the house knows of a kind of document. Stores, drafts, files and signatures read and write through it:
- * a kind is added by one record here.
+ * All that the house knows of a kind of document. Stores, drafts, files and signatures read and write through
+ * it: a kind is added by one record here.
  */
 export interface DocumentKind<Doc> {
   /** What people call one of it. */

@@ -9,7 +9,10 @@ const cited = { id: idText, text: lineText, citation: lineText };
 const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Write it as mm-dd.');
 
 export const ruleSchema = z.discriminatedUnion('rule', [
-  /** Raises a need to law; `want` is how many means, or how much in the need's own measure; null: as the product counts it. */
+  /**
+   * Raises a need to law; `want` is how many means, or how much in the need's own measure; null: as the
+   * product counts it.
+   */
   z.strictObject({
     ...cited,
     rule: z.literal('need'),

@@ -12,7 +12,10 @@ const KINDS: Readonly<Record<string, string>> = {
 /** How the validator begins what no schema of ours has words for. */
 const ITS_OWN = /^(Invalid|Too small|Too big|Unrecognized)/;
 
-/** What is wrong with a field, in a sentence: the schema's own, or for what it has none for, one that says what is wanted; of none, nothing. */
+/**
+ * What is wrong with a field, in a sentence: the schema's own, or for what it has none for, one that says
+ * what is wanted; of none, nothing.
+ */
 export function sayIssue(issue: z.core.$ZodIssue | null | undefined): string {
   if (!issue) return '';
   if (!ITS_OWN.test(issue.message)) return issue.message;

@@ -6,7 +6,9 @@ import { coverIds, holdIds, layerIds, thingStates, within } from '../vocabulary/
 /** Where one thing is and what keeps it there. */
 export const spotSchema = z.strictObject({
   in: z.enum(within),
-  /** The place of the boat, the thing it is in, or the part of the body; null: in the vehicle, or nowhere yet. */
+  /**
+   * The place of the boat, the thing it is in, or the part of the body; null: in the vehicle, or nowhere yet.
+   */
   id: idText.nullable(),
   held: z.enum(holdIds),
   /** The pad-eye or rail that its leash goes to; null: the nearest with room. */
@@ -22,7 +24,17 @@ export type Spot = z.infer<typeof spotSchema>;
 
 /** A spot with nothing said but where it is: loose and bare, among the rest. */
 export function spotOf(where: Spot['in'], id: string | null, more: Partial<Spot> = {}): Spot {
-  return { in: where, id, held: 'loose', eyeId: null, cover: 'bare', layer: 'middle', state: null, at: null, ...more };
+  return {
+    in: where,
+    id,
+    held: 'loose',
+    eyeId: null,
+    cover: 'bare',
+    layer: 'middle',
+    state: null,
+    at: null,
+    ...more,
+  };
 }
 
 const otherSpot = spotSchema.nullable();
@@ -43,7 +55,10 @@ const riggedSchema = z
   .strictObject({ seat: z.enum(seatHeights).nullable(), floats: z.enum(['out', 'folded']).nullable() })
   .nullable();
 export const stowSchema = z.strictObject({
-  /** What somebody placed; what is not here lies where its kind usually does. Things left ashore keep their place. */
+  /**
+   * What somebody placed; what is not here lies where its kind usually does. Things left ashore keep their
+   * place.
+   */
   things: z.array(stowedSchema).max(600),
   /** How the boat stands in each mode; fishing is as it is set up. */
   boat: z.strictObject({
@@ -57,4 +72,7 @@ export const stowSchema = z.strictObject({
 export type Stow = z.infer<typeof stowSchema>;
 
 /** Nothing is placed by hand yet. */
-export const unstowed: Stow = { things: [], boat: { carry: null, launch: null, land: null, run: null, camp: null } };
+export const unstowed: Stow = {
+  things: [],
+  boat: { carry: null, launch: null, land: null, run: null, camp: null },
+};

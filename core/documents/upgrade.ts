@@ -2,8 +2,8 @@
 export type RawDocument = Readonly<Record<string, unknown>>;
 
 /**
- * One step from a form of a document to the next. Steps are only ever added, never changed: each is named by what it does,
- * carries its own figures, and is tested on a kept sample of the old form.
+ * One step from a form of a document to the next. Steps are only ever added, never changed: each is named by
+ * what it does, carries its own figures, and is tested on a kept sample of the old form.
  */
 export interface Upgrade {
   from: string;
@@ -16,7 +16,9 @@ export function isRecord(value: unknown): value is RawDocument {
   return value !== null && typeof value === 'object' && !Array.isArray(value);
 }
 
-/** The list with each record of it changed; what is no list or no record stays, for the schema to speak of. */
+/**
+ * The list with each record of it changed; what is no list or no record stays, for the schema to speak of.
+ */
 export function eachRecord(value: unknown, change: (record: RawDocument) => RawDocument): unknown {
   return Array.isArray(value) ? value.map((one: unknown) => (isRecord(one) ? change(one) : one)) : value;
 }

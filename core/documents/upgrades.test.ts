@@ -26,7 +26,12 @@ describe('a document of the first form', () => {
     });
     expect(doc.loadout[0]).toMatchObject({ outsideContainer: true, carriedBy: null });
     expect(doc.loadout[1]).toMatchObject({ outsideContainer: false, carriedBy: 'b' });
-    expect(Object.keys(doc.loadout[0] ?? {}).sort()).toEqual(['carriedBy', 'itemId', 'outsideContainer', 'quantity']);
+    expect(Object.keys(doc.loadout[0] ?? {}).sort()).toEqual([
+      'carriedBy',
+      'itemId',
+      'outsideContainer',
+      'quantity',
+    ]);
     expect(doc.rigs.map(({ reelId }) => reelId)).toEqual(doc.rigs.map(() => null));
     expect(doc.log).toBeNull();
   });
@@ -38,7 +43,10 @@ describe('a document of the first form', () => {
     ]);
   });
   it('goes in its boat as that stands, until a set-up is chosen', () => {
-    expect(opened('outings', sample['outing/1'])).toMatchObject({ format: forms.outings, brief: { setUpId: null } });
+    expect(opened('outings', sample['outing/1'])).toMatchObject({
+      format: forms.outings,
+      brief: { setUpId: null },
+    });
   });
   it('has companions who bring nothing for all, until it is written', () => {
     const { company } = opened('outings', sample['outing/1']) as never as Outing;
@@ -83,7 +91,14 @@ describe('a document of the first form', () => {
     };
     expect(opened('waters', moving)).toMatchObject({
       tide: { meanM: 2, constituents, turns: [] },
-      stream: { towardDeg: 90, steadyMps: 0.2, constituents, hours: [], springRangeM: null, neapRangeM: null },
+      stream: {
+        towardDeg: 90,
+        steadyMps: 0.2,
+        constituents,
+        hours: [],
+        springRangeM: null,
+        neapRangeM: null,
+      },
     });
   });
   it('as a profile has no limit of its own for waves, reads in metres, and has its others as they were', () => {
@@ -131,16 +146,20 @@ describe('a document that cannot be opened', () => {
     expect(newer).toEqual({ is: 'newer', format: 'craft/99' });
     expect(sayNotOpened(newer as never)).toMatch(/newer version of this program/);
   });
-  it.each([[null], ['text'], [{}], [[]], [{ format: 'craft/1', id: 7 }], [{ ...sample['craft/1'], lengthM: 'long' }]])(
-    'is unreadable with the field and the reason: %j',
-    (kept) => {
-      const result = openDocument(documentKinds.craft, kept);
-      expect(result.is).toBe('unreadable');
-      expect(sayNotOpened(result as never)).toMatch(/^It cannot be read\. .{4,}/);
-      if (kept === null || Array.isArray(kept))
-        expect(sayNotOpened(result as never)).toBe('It cannot be read. It is no document.');
-    },
-  );
+  it.each([
+    [null],
+    ['text'],
+    [{}],
+    [[]],
+    [{ format: 'craft/1', id: 7 }],
+    [{ ...sample['craft/1'], lengthM: 'long' }],
+  ])('is unreadable with the field and the reason: %j', (kept) => {
+    const result = openDocument(documentKinds.craft, kept);
+    expect(result.is).toBe('unreadable');
+    expect(sayNotOpened(result as never)).toMatch(/^It cannot be read\. .{4,}/);
+    if (kept === null || Array.isArray(kept))
+      expect(sayNotOpened(result as never)).toBe('It cannot be read. It is no document.');
+  });
   it('never loses what is no record in a list: the schema speaks of it', () => {
     const result = openDocument(documentKinds.outings, { ...sample['outing/1'], loadout: 'banana' });
     expect(result).toMatchObject({ is: 'unreadable', faults: [{ field: 'loadout' }] });

@@ -20,7 +20,10 @@ const FIGURES_OF_FORM_1 = {
 const TIMED = /^(home-late|turn-passed|home-after-dark|second-too-slow)(:|$)/;
 
 /** Whoever waits ashore may have an address for mail; nobody has written one yet. */
-const withMail = (old: RawDocument): RawDocument => ({ ...old, contact: completed(old.contact, { email: '' }) });
+const withMail = (old: RawDocument): RawDocument => ({
+  ...old,
+  contact: completed(old.contact, { email: '' }),
+});
 
 export const outingUpgrades: readonly Upgrade[] = [
   {
@@ -117,7 +120,8 @@ export const itemUpgrades: readonly Upgrade[] = [
     from: 'item/1',
     to: 'item/2',
     name: 'a picture is kept by itself, and named by what it shows',
-    // A picture inside the document was taken out of it where it is kept; one in a file or a draft is no name of a picture.
+    // A picture inside the document was taken out of it where it is kept; one in a file or a draft is no name
+    // of a picture.
     up: (old) => ({ ...old, photo: null }),
   },
   {
@@ -156,7 +160,9 @@ export const waterUpgrades: readonly Upgrade[] = [
     up: (old) => ({
       ...old,
       tide: isRecord(old.tide) ? { turns: [], ...old.tide } : null,
-      stream: isRecord(old.stream) ? { hours: [], springRangeM: null, neapRangeM: null, ...old.stream } : null,
+      stream: isRecord(old.stream)
+        ? { hours: [], springRangeM: null, neapRangeM: null, ...old.stream }
+        : null,
     }),
   },
   {
@@ -170,7 +176,9 @@ function showsLand(chart: unknown): boolean {
   return (
     isRecord(chart) &&
     Array.isArray(chart.features) &&
-    chart.features.some((one: unknown) => isRecord(one) && isRecord(one.properties) && one.properties.shows === 'land')
+    chart.features.some(
+      (one: unknown) => isRecord(one) && isRecord(one.properties) && one.properties.shows === 'land',
+    )
   );
 }
 

@@ -38,7 +38,9 @@ const launch = z.strictObject({
   ...placed,
   /** A beach or ramp open to swell and the wind's own sea. */
   surf: z.boolean(),
-  /** Water over the bar or the foot of the ramp at chart datum, m (negative: it dries); null: no such place. */
+  /**
+   * Water over the bar or the foot of the ramp at chart datum, m (negative: it dries); null: no such place.
+   */
   barM: quantity(-10, 50, 'm').nullable(),
   carryM: quantity(0, 5000, 'm'),
   surface: z.enum(['firm', 'soft sand', 'shingle', 'mud', 'grass']),
@@ -93,7 +95,10 @@ export const waterSchema = z.strictObject({
   hazards: z.array(hazard).max(60),
   /** Open water upwind by the wind's bearing, m: sixteen, north first, clockwise. */
   fetchM: z.array(quantity(0, 1_000_000, 'm')).length(FETCH_BEARINGS, 'Sixteen bearings, north first.'),
-  /** Height of the tide over chart datum, by high and low waters where they are written, else by constituents; null: no tide. */
+  /**
+   * Height of the tide over chart datum, by high and low waters where they are written, else by constituents;
+   * null: no tide.
+   */
   tide: z
     .strictObject({
       meanM: quantity(-5, 20, 'm'),
@@ -101,7 +106,10 @@ export const waterSchema = z.strictObject({
       turns: z.array(turn).max(1600),
     })
     .nullable(),
-  /** The stream: steady and tidal parts together run toward a bearing, negative the other way; by hours about high water where they are written; null: none. */
+  /**
+   * The stream: steady and tidal parts together run toward a bearing, negative the other way; by hours about
+   * high water where they are written; null: none.
+   */
   stream: z
     .strictObject({
       towardDeg: quantity(0, 360, '°'),

@@ -21,7 +21,14 @@ export const aboutSchema = z.strictObject({
   vehicle: lineText,
 });
 export type About = z.infer<typeof aboutSchema>;
-export const nothingTold: About = { phone: '', ageYears: null, medical: '', wears: '', callSign: '', vehicle: '' };
+export const nothingTold: About = {
+  phone: '',
+  ageYears: null,
+  medical: '',
+  wears: '',
+  callSign: '',
+  vehicle: '',
+};
 
 /** Whom to call for a water. Empty: nobody has written it. */
 export const rescueSchema = z.strictObject({ name: lineText, phone: lineText, radio: lineText });

@@ -89,7 +89,14 @@ describe('a boat on its page', () => {
     });
     expect(next.setUpId).toBe('new');
     expect(
-      withSetUp(next, { id: 'bare', name: 'Bare again', fittingIds: [], seat: 'low', floats: 'out', stow: null }),
+      withSetUp(next, {
+        id: 'bare',
+        name: 'Bare again',
+        fittingIds: [],
+        seat: 'low',
+        floats: 'out',
+        stow: null,
+      }),
     ).toMatchObject({ setUpId: 'new' });
     expect(withoutSetUp(next, 'new').setUpId).toBeNull();
     const fitted = withFitting(wagtail, { ...(wagtail.fittings[0] as Craft['fittings'][number]), massKg: 3 });

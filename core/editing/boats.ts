@@ -11,7 +11,10 @@ const LEAST_M = 0.02;
 
 /** The boat with its places written out, one of them changed. */
 export function withZone(craft: Craft, id: string, change: Partial<Zone>): Craft {
-  return { ...craft, zones: allZonesOf(craft).map((zone) => (zone.id === id ? { ...zone, ...change } : zone)) };
+  return {
+    ...craft,
+    zones: allZonesOf(craft).map((zone) => (zone.id === id ? { ...zone, ...change } : zone)),
+  };
 }
 export function withoutZone(craft: Craft, id: string): Craft {
   return { ...craft, zones: allZonesOf(craft).filter((zone) => zone.id !== id) };
@@ -26,7 +29,12 @@ export function withNewZone(craft: Craft, kind: ZoneKind, id: string): Craft {
 }
 
 /** A place moved along and across, its middle kept over the deck; left and right follow. */
-export function movedZone(craft: Craft, zone: Zone, byXM: number, byYM: number): Pick<Zone, 'xM' | 'yM' | 'side'> {
+export function movedZone(
+  craft: Craft,
+  zone: Zone,
+  byXM: number,
+  byYM: number,
+): Pick<Zone, 'xM' | 'yM' | 'side'> {
   const xM = round(within(zone.xM + byXM, 0.01, craft.lengthM - 0.01));
   const half = Math.max(0.02, halfBreadthAt(craft, xM));
   const yM = round(within(zone.yM + byYM, -half, half));

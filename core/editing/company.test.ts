@@ -47,9 +47,9 @@ describe('what each must carry', () => {
     const ids = personalNeeds(needs).map((need) => need.id);
     expect(ids).toContain('buoyancy');
     expect(ids).not.toContain('cook');
-    expect(personalNeeds(assess(ready, references, noAnswers, now).needs).map((need) => need.id)).not.toContain(
-      'sleep',
-    );
+    expect(
+      personalNeeds(assess(ready, references, noAnswers, now).needs).map((need) => need.id),
+    ).not.toContain('sleep');
   });
   it('is never among what is shared', () => {
     const shared = new Set(sharedNeeds(needs).map((need) => need.id));

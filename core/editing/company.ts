@@ -6,7 +6,11 @@ export function withCompanion(outing: Outing, one: Companion): Outing {
   const company = known
     ? outing.company.map((other) => (other.id === one.id ? one : other))
     : [...outing.company, one].slice(0, 11);
-  return { ...outing, company, brief: { ...outing.brief, party: Math.max(outing.brief.party, company.length + 1) } };
+  return {
+    ...outing,
+    company,
+    brief: { ...outing.brief, party: Math.max(outing.brief.party, company.length + 1) },
+  };
 }
 
 /** Takes someone out of the party; what rode in their boat comes back into one's own. */

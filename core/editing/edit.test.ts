@@ -29,17 +29,27 @@ describe('the loadout', () => {
   it('of a new outing begins with what always goes and is in order', () => {
     const ids = alwaysAboard(references.items).map((entry) => entry.itemId);
     expect(ids).toEqual(expect.arrayContaining(['foam-jacket', 'whistle', 'knife']));
-    expect(alwaysAboard(references.items.map((item) => ({ ...item, condition: 'under repair' as const })))).toEqual([]);
+    expect(
+      alwaysAboard(references.items.map((item) => ({ ...item, condition: 'under repair' as const }))),
+    ).toEqual([]);
   });
 });
 
 describe('repairs', () => {
   it.each([
     [{ do: 'set-keep', keep: 0 } as const, (o: Outing) => o.brief.keep, 0],
-    [{ do: 'set-hours', launchAt: '06:00', homeAt: '10:00' } as const, (o: Outing) => o.brief.homeAt, '10:00'],
+    [
+      { do: 'set-hours', launchAt: '06:00', homeAt: '10:00' } as const,
+      (o: Outing) => o.brief.homeAt,
+      '10:00',
+    ],
     [{ do: 'set-date', date: '2026-07-01' } as const, (o: Outing) => o.brief.date, '2026-07-01'],
     [{ do: 'set-alarm', alarmAt: '15:00' } as const, (o: Outing) => o.brief.alarmAt, '15:00'],
-    [{ do: 'set-contact', name: 'A', phone: '1', email: '' } as const, (o: Outing) => o.brief.contact.name, 'A'],
+    [
+      { do: 'set-contact', name: 'A', phone: '1', email: '' } as const,
+      (o: Outing) => o.brief.contact.name,
+      'A',
+    ],
     [{ do: 'looked-again' } as const, (o: Outing) => Date.parse(o.conditions.takenAt ?? ''), now],
   ])('$do changes what it says and nothing else', (repair, read, value) => {
     const after = applyRepair(ready, repair, now);
@@ -65,7 +75,11 @@ describe('a new outing', () => {
     const fresh = newOuting('one', '2026-05-16', references);
     expect(outingSchema.safeParse(fresh).success).toBe(true);
     expect(fresh.brief).toMatchObject({ craftId: null, waterId: null });
-    const single = { ...references, craft: references.craft.slice(0, 1), waters: references.waters.slice(0, 1) };
+    const single = {
+      ...references,
+      craft: references.craft.slice(0, 1),
+      waters: references.waters.slice(0, 1),
+    };
     expect(newOuting('one', '2026-05-16', single).brief).toMatchObject({
       craftId: 'grey-wagtail',
       waterId: 'ostrey-sound',
@@ -83,7 +97,8 @@ describe('a new outing', () => {
       trip: 'still-water',
       contact: references.angler?.contact,
     });
-    // Sunrise there is between four and six by the water's own clock; the launch is a quarter of an hour mark behind it.
+    // Sunrise there is between four and six by the water's own clock; the launch is a quarter of an hour mark
+    // behind it.
     expect(fresh.launchAt).toMatch(/^0[56]:(00|15|30|45)$/);
     const coast = references.waters.filter(({ id }) => id === 'ostrey-sound');
     const onCoast = newOuting('two', '2026-05-16', { ...references, waters: coast }).brief;
@@ -92,7 +107,16 @@ describe('a new outing', () => {
   it('takes water, place, boat and manner from the outing before, where they still are', () => {
     const { brief: next } = newOuting('two', '2026-05-17', references, ready);
     const { waterId, launchId, areaId, craftId, trip, techniques } = ready.brief;
-    expect(next).toMatchObject({ waterId, launchId, areaId, craftId, trip, techniques, targets: [], party: 1 });
+    expect(next).toMatchObject({
+      waterId,
+      launchId,
+      areaId,
+      craftId,
+      trip,
+      techniques,
+      targets: [],
+      party: 1,
+    });
     const gone = { ...references, craft: references.craft.filter(({ id }) => id !== craftId) };
     expect(newOuting('two', '2026-05-17', gone, ready).brief.craftId).toBeNull();
   });
@@ -113,7 +137,11 @@ describe('a new outing', () => {
     });
     expect(withKnown(known, later)).toBe(known);
     const moved = withBrief(begun, { launchAt: '10:00', homeAt: '12:00' }, nothing);
-    expect(withKnown(moved, later).brief).toMatchObject({ launchAt: '10:00', homeAt: '12:00', waterId: 'hallow-mere' });
+    expect(withKnown(moved, later).brief).toMatchObject({
+      launchAt: '10:00',
+      homeAt: '12:00',
+      waterId: 'hallow-mere',
+    });
     // Whom an outing leaves out that has water and boat, it leaves out.
     const alone = withBrief(known, { contact: { ...known.brief.contact, name: '', phone: '' } }, later);
     expect(withKnown(alone, later)).toBe(alone);
@@ -128,15 +156,19 @@ describe('a new outing', () => {
       'beyond-surf',
       'still-water',
     ]);
-    expect([tripFits('still-water', 'coast'), tripFits('night', 'coast'), tripFits('river-day', 'still')]).toEqual([
-      false,
-      true,
-      false,
-    ]);
+    expect([
+      tripFits('still-water', 'coast'),
+      tripFits('night', 'coast'),
+      tripFits('river-day', 'still'),
+    ]).toEqual([false, true, false]);
   });
   it('is named after fish and place until somebody names it', () => {
     const fresh = newOuting('one', '2026-05-16', references);
-    const named = withBrief(fresh, { targets: ['cod', 'ling'], waterId: 'saltern-beach', areaId: 'wreck' }, references);
+    const named = withBrief(
+      fresh,
+      { targets: ['cod', 'ling'], waterId: 'saltern-beach', areaId: 'wreck' },
+      references,
+    );
     expect(fresh.title).toBe(UNTITLED);
     expect(named.title).toBe('Cod and ling at the wreck');
     expect(withBrief(named, { targets: ['cod'] }, references).title).toBe('Cod at the wreck');

@@ -21,14 +21,28 @@ function answeredWith(
   at: Instant,
 ): Acceptance[] {
   const others = answers.filter((one) => one.key !== key);
-  return reason.trim() === '' ? others : [...others, { key, extent, reason: reason.trim(), at: isoAt(at, 'utc') }];
+  return reason.trim() === ''
+    ? others
+    : [...others, { key, extent, reason: reason.trim(), at: isoAt(at, 'utc') }];
 }
 /** Answers a finding with a reason; an empty reason takes the answer back. */
-export function withAcceptance(outing: Outing, key: string, extent: number, reason: string, at: Instant): Outing {
+export function withAcceptance(
+  outing: Outing,
+  key: string,
+  extent: number,
+  reason: string,
+  at: Instant,
+): Outing {
   return { ...outing, accepted: answeredWith(outing.accepted, { key, extent, reason }, at) };
 }
 /** The water with a finding answered for every outing there; an empty reason takes it back. */
-export function withAnswerKept(water: Water, key: string, extent: number, reason: string, at: Instant): Water {
+export function withAnswerKept(
+  water: Water,
+  key: string,
+  extent: number,
+  reason: string,
+  at: Instant,
+): Water {
   return { ...water, answered: answeredWith(water.answered, { key, extent, reason }, at) };
 }
 

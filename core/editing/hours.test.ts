@@ -73,7 +73,8 @@ describe('a handle of the day strip', () => {
           const moved = withHandle(brief, ZONE, which, at('00:00') + hours * 1_800_000);
           const span = outingHours(moved, ZONE);
           expect(span && span.homeAt - span.launchAt >= 15 * 60_000).toBe(true);
-          if (span?.turnAt != null) expect(span.turnAt > span.launchAt && span.turnAt < span.homeAt).toBe(true);
+          if (span?.turnAt != null)
+            expect(span.turnAt > span.launchAt && span.turnAt < span.homeAt).toBe(true);
         },
       ),
       runs(300),

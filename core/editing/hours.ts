@@ -17,7 +17,9 @@ export const NO_FIGURES: Omit<Hour, 'at'> = {
   humidityPct: null,
 };
 
-/** The brief with all its hours moved together, to a launch on a day. What passes midnight is on the next day. */
+/**
+ * The brief with all its hours moved together, to a launch on a day. What passes midnight is on the next day.
+ */
 export function movedTo(brief: Brief, date: string, launchAt: string): Brief {
   const by = minutesOf(launchAt) - minutesOf(brief.launchAt);
   return {
@@ -30,7 +32,10 @@ export function movedTo(brief: Brief, date: string, launchAt: string): Brief {
   };
 }
 
-/** The brief with other hours afloat; the hour to call keeps its distance from home, a written turn is kept while it lies between. */
+/**
+ * The brief with other hours afloat; the hour to call keeps its distance from home, a written turn is kept
+ * while it lies between.
+ */
 export function withHours(brief: Brief, launchAt: string, homeAt: string): Brief {
   const next = { ...brief, launchAt, homeAt };
   const turn = brief.turnAt;
@@ -60,8 +65,9 @@ const STEP_MIN = 5;
 const LEAST_MIN = 15;
 
 /**
- * The brief with one of its three hours moved to a moment, on a grid of five minutes: the turn stays between the others, launch and
- * home stay a quarter of an hour apart. The launch keeps its day; home may pass midnight where there is no night in camp.
+ * The brief with one of its three hours moved to a moment, on a grid of five minutes: the turn stays between
+ * the others, launch and home stay a quarter of an hour apart. The launch keeps its day; home may pass
+ * midnight where there is no night in camp.
  * @returns the same brief where the moment is no place for it
  */
 export function withHandle(brief: Brief, zone: string, which: HandleName, moment: Instant): Brief {
@@ -70,14 +76,17 @@ export function withHandle(brief: Brief, zone: string, which: HandleName, moment
   const { launchAt, homeAt } = hours;
   const [step, least] = [STEP_MIN * 60_000, LEAST_MIN * 60_000];
   const at = Math.round(moment / step) * step;
-  if (which === 'turn') return { ...brief, turnAt: clockAt(between(at, launchAt + step, homeAt - step), zone) };
+  if (which === 'turn')
+    return { ...brief, turnAt: clockAt(between(at, launchAt + step, homeAt - step), zone) };
   const isOn = (one: Instant, other: Instant) => dateAt(one, zone) === dateAt(other, zone);
   if (which === 'launch') {
     const launch = Math.min(at, homeAt - least);
     return isOn(launch, launchAt) ? withHours(brief, clockAt(launch, zone), brief.homeAt) : brief;
   }
   const home = between(at, launchAt + least, brief.nights === 0 ? launchAt + DAY_MS - least : Infinity);
-  return brief.nights === 0 || isOn(home, homeAt) ? withHours(brief, brief.launchAt, clockAt(home, zone)) : brief;
+  return brief.nights === 0 || isOn(home, homeAt)
+    ? withHours(brief, brief.launchAt, clockAt(home, zone))
+    : brief;
 }
 
 function between(at: Instant, least: Instant, most: Instant): Instant {

@@ -15,16 +15,24 @@ import { usualWorkings } from './usualWorkings';
 const AFLOAT_MIN = 4 * 60;
 const CALL_AFTER_MIN = 60;
 const USUAL_LAUNCH = '08:00';
-/** A launch is set to the quarter of an hour after sunrise, and not before it is light for anyone to see it. */
+/**
+ * A launch is set to the quarter of an hour after sunrise, and not before it is light for anyone to see it.
+ */
 const QUARTER_MIN = 15;
 const EARLIEST = '05:00';
 
 /**
- * A sentence for a day with all filled in that is known without asking: the only water, place and boat, else those of the outing before;
- * a launch at first light there; the person ashore of the profile; the kind of trip that such a water is for. The rest stays blank.
+ * A sentence for a day with all filled in that is known without asking: the only water, place and boat, else
+ * those of the outing before; a launch at first light there; the person ashore of the profile; the kind of
+ * trip that such a water is for. The rest stays blank.
  * @param last the outing before; null: none
  */
-export function newOuting(id: string, date: string, references: References, last: Outing | null = null): Outing {
+export function newOuting(
+  id: string,
+  date: string,
+  references: References,
+  last: Outing | null = null,
+): Outing {
   const before = last?.brief;
   const water = onlyOr(references.waters, before?.waterId);
   const launch = water && (onlyOr(water.launches, before?.launchId) ?? water.launches[0] ?? null);
@@ -74,8 +82,9 @@ export function newOuting(id: string, date: string, references: References, last
 }
 
 /**
- * An outing that was begun before its water or its boat was told, with what is known since put into its open blanks: the only water,
- * launch, place and boat, and who waits ashore. The same outing where there is nothing, or where only a person ashore is left out.
+ * An outing that was begun before its water or its boat was told, with what is known since put into its open
+ * blanks: the only water, launch, place and boat, and who waits ashore. The same outing where there is
+ * nothing, or where only a person ashore is left out.
  */
 export function withKnown(outing: Outing, references: References): Outing {
   const { brief } = outing;
@@ -99,7 +108,10 @@ export function withKnown(outing: Outing, references: References): Outing {
 }
 
 /** The only one of a list, else the one that was chosen last; null: several, and none of them was. */
-function onlyOr<One extends { id: string }>(list: readonly One[], lastId: string | null | undefined): One | null {
+function onlyOr<One extends { id: string }>(
+  list: readonly One[],
+  lastId: string | null | undefined,
+): One | null {
   const [first, ...others] = list;
   if (first && others.length === 0) return first;
   return list.find((one) => one.id === lastId) ?? null;
@@ -110,7 +122,9 @@ function tripOf(water: Water | null, surf: boolean, last: TripType | undefined):
   return last && tripFits(last, water.setting) ? last : tripFor(water.setting, surf);
 }
 
-/** The quarter of an hour after sunrise there; the usual hour where the sun does not rise or is up all night. */
+/**
+ * The quarter of an hour after sunrise there; the usual hour where the sun does not rise or is up all night.
+ */
 function firstLight({ latDeg, lonDeg, timeZone }: Water, date: string): string {
   const { sunrise } = lightOfDay(noonOf(date, lonDeg), latDeg, lonDeg);
   if (sunrise === null) return USUAL_LAUNCH;

@@ -8,7 +8,8 @@ import type { Versioned } from '../documents/kept';
 import { countOwned, toOwn } from './ownedKinds';
 import { newItem } from './newItem';
 
-const kept = (...docs: Item[]): Versioned<Item>[] => docs.map((doc) => ({ version: 1, doc }) as Versioned<Item>);
+const kept = (...docs: Item[]): Versioned<Item>[] =>
+  docs.map((doc) => ({ version: 1, doc }) as Versioned<Item>);
 let n = 0;
 const id = () => `new-${(n += 1)}`;
 /** The locker after what was to be written has been. */
@@ -16,7 +17,10 @@ function after(list: readonly Versioned<Item>[], wanted: ReadonlyMap<KindId, num
   const { create, change, remove } = toOwn(wanted, list, id);
   const gone = new Set(remove.map((one) => one.id));
   const changed = new Map(change.map(({ doc }) => [doc.id, doc]));
-  return [...list.filter(({ doc }) => !gone.has(doc.id)).map(({ doc }) => changed.get(doc.id) ?? doc), ...create];
+  return [
+    ...list.filter(({ doc }) => !gone.has(doc.id)).map(({ doc }) => changed.get(doc.id) ?? doc),
+    ...create,
+  ];
 }
 
 describe('ticking what is owned', () => {
@@ -42,15 +46,20 @@ describe('ticking what is owned', () => {
     const kind = fc.constantFrom<KindId>('net', 'whistle', 'hook-packet');
     const thing = fc.record({ kind, quantity: fc.integer({ min: 1, max: 9 }), own: fc.boolean() });
     fc.assert(
-      fc.property(fc.array(thing, { maxLength: 8 }), kind, fc.integer({ min: 0, max: 20 }), (things, wanted, many) => {
-        const before = things.map((one, i) =>
-          newItem(`i${i}`, one.kind, { quantity: one.quantity, ...(one.own ? { name: `Mine ${i}` } : {}) }),
-        );
-        const done = after(kept(...before), new Map([[wanted, many]]));
-        expect(countOwned(done).get(wanted) ?? 0).toBe(many);
-        const others = (list: readonly Item[]) => list.filter((one) => one.kind !== wanted);
-        expect(others(done)).toEqual(others(before));
-      }),
+      fc.property(
+        fc.array(thing, { maxLength: 8 }),
+        kind,
+        fc.integer({ min: 0, max: 20 }),
+        (things, wanted, many) => {
+          const before = things.map((one, i) =>
+            newItem(`i${i}`, one.kind, { quantity: one.quantity, ...(one.own ? { name: `Mine ${i}` } : {}) }),
+          );
+          const done = after(kept(...before), new Map([[wanted, many]]));
+          expect(countOwned(done).get(wanted) ?? 0).toBe(many);
+          const others = (list: readonly Item[]) => list.filter((one) => one.kind !== wanted);
+          expect(others(done)).toEqual(others(before));
+        },
+      ),
     );
   });
 });

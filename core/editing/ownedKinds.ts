@@ -21,8 +21,9 @@ export interface OwnedChange {
 }
 
 /**
- * What has to be written so that so many of each kind are owned: more go to the thing of that kind that has its kind's own name, fewer are
- * taken from the last of them; what has a name of its own keeps its figures. A kind of which none is owned comes with its usual figures.
+ * What has to be written so that so many of each kind are owned: more go to the thing of that kind that has
+ * its kind's own name, fewer are taken from the last of them; what has a name of its own keeps its figures. A
+ * kind of which none is owned comes with its usual figures.
  */
 export function toOwn(
   wanted: ReadonlyMap<KindId, number>,
@@ -49,7 +50,8 @@ export function toOwn(
       const taken = Math.min(over, one.doc.quantity);
       over -= taken;
       if (taken === one.doc.quantity) change.remove.push({ id: one.doc.id, version: one.version });
-      else change.change.push({ version: one.version, doc: { ...one.doc, quantity: one.doc.quantity - taken } });
+      else
+        change.change.push({ version: one.version, doc: { ...one.doc, quantity: one.doc.quantity - taken } });
     }
   }
   return change;

@@ -6,9 +6,22 @@ import { planDiffers, joinedOuting, partyPlan, withPartyPlan } from './party';
 const { outings, references } = demo(Date.parse('2026-05-15T19:00:00Z'));
 const lead = outings.find(({ id }) => id === 'venn-overnight');
 if (!lead) throw new Error('The sample has an outing of three.');
-const nobodyElse = { angler: null, craft: [], items: [], waters: references.waters, rulePacks: [], species: [] };
+const nobodyElse = {
+  angler: null,
+  craft: [],
+  items: [],
+  waters: references.waters,
+  rulePacks: [],
+  species: [],
+};
 const joined = () =>
-  joinedOuting('mine', partyPlan(lead), lead.brief, { references: nobodyElse, craftId: 'teal' }, lead.company);
+  joinedOuting(
+    'mine',
+    partyPlan(lead),
+    lead.brief,
+    { references: nobodyElse, craftId: 'teal' },
+    lead.company,
+  );
 
 describe('an outing in somebody’s party', () => {
   it('goes by their plan with one’s own boat, and takes over nothing that is theirs alone', () => {
@@ -30,7 +43,12 @@ describe('an outing in somebody’s party', () => {
     const after = withPartyPlan(own, changed);
     expect(planDiffers(after, changed)).toEqual([]);
     // What one keeps is one's own to say.
-    expect(after.brief).toMatchObject({ launchAt: '10:15', nights: 2, keep: own.brief.keep, craftId: 'teal' });
+    expect(after.brief).toMatchObject({
+      launchAt: '10:15',
+      nights: 2,
+      keep: own.brief.keep,
+      craftId: 'teal',
+    });
   });
   it('takes over a forecast that was looked at later, never an older one', () => {
     const own = joined();

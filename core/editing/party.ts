@@ -3,7 +3,10 @@ import type { Brief, Companion, Conditions, Outing } from '../documents/outing';
 import type { References } from '../documents/references';
 import { newOuting } from './newOuting';
 
-/** What of an outing is the whole party's: where, when, by which way, in what weather. The rest is each one's own. */
+/**
+ * What of an outing is the whole party's: where, when, by which way, in what weather. The rest is each one's
+ * own.
+ */
 const ofTheParty = [
   'date',
   'nights',
@@ -34,7 +37,10 @@ export function partyPlan({ title, brief, conditions }: Outing): PartyPlan {
   return { title, brief: shared as PartyPlan['brief'], conditions };
 }
 
-/** What of the party's plan is otherwise than in one's own outing, in words. A forecast that one looked at later oneself is none of it. */
+/**
+ * What of the party's plan is otherwise than in one's own outing, in words. A forecast that one looked at
+ * later oneself is none of it.
+ */
 export function planDiffers(own: Outing, plan: PartyPlan): string[] {
   const other = (a: unknown, b: unknown) => JSON.stringify(a) !== JSON.stringify(b);
   const words = ofTheParty.flatMap((field) => {
@@ -55,7 +61,8 @@ export function withPartyPlan(own: Outing, plan: PartyPlan): Outing {
 }
 
 /**
- * An outing of one's own in somebody's party: their plan, one's own boat and things, and the others as companions.
+ * An outing of one's own in somebody's party: their plan, one's own boat and things, and the others as
+ * companions.
  * @param company whoever leads, by the name LEAD, and the others
  */
 export function joinedOuting(

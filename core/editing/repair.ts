@@ -98,12 +98,17 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
   'separate-item': {
     apply: (outing, { itemId }) => ({
       ...asUsual(outing, [itemId]),
-      loadout: outing.loadout.map((entry) => (entry.itemId === itemId ? { ...entry, outsideContainer: true } : entry)),
+      loadout: outing.loadout.map((entry) =>
+        entry.itemId === itemId ? { ...entry, outsideContainer: true } : entry,
+      ),
     }),
     say: ({ name }) => `Carry ${name} by itself`,
   },
   'set-hours': {
-    apply: (outing, { launchAt, homeAt }) => ({ ...outing, brief: withHours(outing.brief, launchAt, homeAt) }),
+    apply: (outing, { launchAt, homeAt }) => ({
+      ...outing,
+      brief: withHours(outing.brief, launchAt, homeAt),
+    }),
     say: ({ launchAt, homeAt }) => `Afloat ${launchAt} to ${homeAt}`,
   },
   'set-date': {
@@ -124,7 +129,11 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
       const { brief } = outing;
       const there = brief.landingId === brief.launchId;
       const home = there ? [] : brief.route.home;
-      return inBrief(outing, { launchId, landingId: there ? launchId : brief.landingId, route: { out: [], home } });
+      return inBrief(outing, {
+        launchId,
+        landingId: there ? launchId : brief.landingId,
+        route: { out: [], home },
+      });
     },
     say: ({ name }) => `Launch at ${name}`,
   },
@@ -145,7 +154,8 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
     say: () => 'Make it a shakedown, without tackle',
   },
   'set-landing': {
-    apply: (outing, { landingId }) => inBrief(outing, { landingId, route: { out: outing.brief.route.out, home: [] } }),
+    apply: (outing, { landingId }) =>
+      inBrief(outing, { landingId, route: { out: outing.brief.route.out, home: [] } }),
     say: ({ name }) => `Land at ${name}`,
   },
   'straight-route': {
@@ -202,10 +212,16 @@ const repairKinds: { readonly [Kind in keyof RepairData]: RepairKind<RepairData[
   together: {
     apply: (outing, { parts }, now) => parts.reduce((next, part) => applyRepair(next, part, now), outing),
     say: ({ parts: [first, ...rest] }) =>
-      listed([...(first ? [kindOf(first).say(first)] : []), ...rest.map((part) => uncapital(kindOf(part).say(part)))]),
+      listed([
+        ...(first ? [kindOf(first).say(first)] : []),
+        ...rest.map((part) => uncapital(kindOf(part).say(part))),
+      ]),
   },
   'looked-again': {
-    apply: (outing, _, now) => ({ ...outing, conditions: { ...outing.conditions, takenAt: isoAt(now, 'utc') } }),
+    apply: (outing, _, now) => ({
+      ...outing,
+      conditions: { ...outing.conditions, takenAt: isoAt(now, 'utc') },
+    }),
     say: () => 'I have looked again: as written',
   },
 };

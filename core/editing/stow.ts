@@ -4,7 +4,10 @@ import type { Outing } from '../documents/outing';
 import type { Spot, Stow, Stowed } from '../documents/stow';
 import { type Mode, type OtherMode, otherModes } from '../vocabulary/stow';
 
-/** One thing put somewhere in a mode. `fish` is where it lies while fishing, for a thing that nobody placed yet. */
+/**
+ * One thing put somewhere in a mode. `fish` is where it lies while fishing, for a thing that nobody placed
+ * yet.
+ */
 export interface Put {
   itemId: string;
   mode: Mode;
@@ -34,7 +37,10 @@ export function withPut(outing: Outing, puts: readonly Put[]): Outing {
 /** Things lie again where the set-up or their kind says. */
 export function asUsual(outing: Outing, itemIds: readonly string[]): Outing {
   const out = new Set(itemIds);
-  return { ...outing, stow: { ...outing.stow, things: outing.stow.things.filter(({ itemId }) => !out.has(itemId)) } };
+  return {
+    ...outing,
+    stow: { ...outing.stow, things: outing.stow.things.filter(({ itemId }) => !out.has(itemId)) },
+  };
 }
 /** In a mode, things lie as they do while fishing. */
 export function asFishing(outing: Outing, mode: OtherMode): Outing {
@@ -54,13 +60,24 @@ export function withRigged(
   return { ...outing, stow: { ...outing.stow, boat: { ...outing.stow.boat, [mode]: said } } };
 }
 
-/** The outing in another set-up of its boat: things go where that says; where it says nothing of them they stay where they are. */
+/**
+ * The outing in another set-up of its boat: things go where that says; where it says nothing of them they
+ * stay where they are.
+ */
 export function withSetUpApplied(outing: Outing, setUp: Pick<SetUp, 'id' | 'stow'>): Outing {
   return { ...outing, brief: { ...outing.brief, setUpId: setUp.id }, stow: setUp.stow ?? outing.stow };
 }
 
-/** The boat with a plan kept under a name: in a set-up that it has, or a new one that is like the one it is in. */
-export function withPlanKept(craft: Craft, stow: Stow, { id, name }: { id: string; name: string }, like: SetUp): Craft {
+/**
+ * The boat with a plan kept under a name: in a set-up that it has, or a new one that is like the one it is
+ * in.
+ */
+export function withPlanKept(
+  craft: Craft,
+  stow: Stow,
+  { id, name }: { id: string; name: string },
+  like: SetUp,
+): Craft {
   const known = craft.setUps.find((one) => one.id === id);
   const kept: SetUp = { ...(known ?? { ...like, fittingIds: [...like.fittingIds] }), id, name, stow };
   return {

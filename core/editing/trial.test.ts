@@ -15,14 +15,18 @@ const taken = (change: Attempt) => {
 describe('a number tried on a sheet', () => {
   it('goes where it belongs and leaves what is kept alone', () => {
     expect(taken({ on: 'workings', field: 'jigAngleDeg', value: 45 }).outing.workings.jigAngleDeg).toBe(45);
-    expect(taken({ on: 'device', itemId: 'sounder', value: 3 }).outing.workings.deviceHours).toEqual({ sounder: 3 });
+    expect(taken({ on: 'device', itemId: 'sounder', value: 3 }).outing.workings.deviceHours).toEqual({
+      sounder: 3,
+    });
     const item = taken({ on: 'item', itemId: 'battery', field: 'healthPct', value: 60 }).references.items;
     expect(item.find((one) => one.id === 'battery')?.attributes.healthPct).toBe(60);
     const mass = taken({ on: 'item', itemId: 'battery', field: 'massKg', value: 2 }).references.items;
     expect(mass.find((one) => one.id === 'battery')?.massKg).toBe(2);
     const craft = taken({ on: 'craft', field: 'windageM2', value: 0.6 }).references.craft;
     expect(craft.find((one) => one.id === 'grey-wagtail')?.windageM2).toBe(0.6);
-    const areas = taken({ on: 'area', field: 'depthM', value: 9 }).references.waters.flatMap((water) => water.areas);
+    const areas = taken({ on: 'area', field: 'depthM', value: 9 }).references.waters.flatMap(
+      (water) => water.areas,
+    );
     expect(areas.filter((one) => one.depthM === 9).map((one) => one.id)).toEqual(['long-grey']);
     expect(references.items.find((one) => one.id === 'battery')?.attributes.healthPct).toBe(100);
   });

@@ -33,7 +33,10 @@ export interface Tried {
 }
 export type TriedResult = { taken: true; tried: Tried } | { taken: false; why: string };
 
-/** The outing and what it points at as they would be with a change; refused, in words, where the field does not allow it. */
+/**
+ * The outing and what it points at as they would be with a change; refused, in words, where the field does
+ * not allow it.
+ */
 export function tryChange({ outing, references }: Tried, change: Attempt): TriedResult {
   switch (change.on) {
     case 'workings':

@@ -46,7 +46,8 @@ describe('a water from a handful of answers', () => {
     expect(waterFrom(river, id).stream).toBeNull();
     // Whatever way it is to a landing: half way across is the farthest from the banks.
     const marks = [{ name: 'The bend', use: 'place to fish', at: placeAt(here, 135, 2400) }] as const;
-    const shores = (more: Partial<WaterAnswers>) => waterFrom({ ...plain, marks, ...more }, id).areas[0]?.shoreM;
+    const shores = (more: Partial<WaterAnswers>) =>
+      waterFrom({ ...plain, marks, ...more }, id).areas[0]?.shoreM;
     expect([shores(river), shores({ ...river, acrossM: 40 })]).toEqual([150, 20]);
     expect([shores({ setting: 'still', acrossM: 600 }), shores({ setting: 'still' }), shores({})]).toEqual([
       300,
@@ -110,6 +111,10 @@ describe('a water from a handful of answers', () => {
       ...waterFrom(plain, id),
       answered: [{ key: 'x', reason: 'y', extent: 1, at: '2026-01-01T00:00:00Z' }],
     };
-    expect(copyWater(water as never, () => 'new')).toMatchObject({ id: 'new', name: 'Quiet Bay, copy', answered: [] });
+    expect(copyWater(water as never, () => 'new')).toMatchObject({
+      id: 'new',
+      name: 'Quiet Bay, copy',
+      answered: [],
+    });
   });
 });

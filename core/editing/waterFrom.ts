@@ -60,7 +60,10 @@ export function isSea(setting: Water['setting']): boolean {
   return setting === 'estuary' || setting === 'coast' || setting === 'open' || setting === 'flats';
 }
 
-/** Open water upwind for each of sixteen points: from the drawn shore, else by what was told, else as is usual for such a water. */
+/**
+ * Open water upwind for each of sixteen points: from the drawn shore, else by what was told, else as is usual
+ * for such a water.
+ */
 export function fetchFor(
   { setting, openFrom, acrossM, chart }: Pick<WaterAnswers, 'setting' | 'openFrom' | 'acrossM' | 'chart'>,
   from: Position,
@@ -71,7 +74,10 @@ export function fetchFor(
   return Array.from({ length: FETCH_BEARINGS }, (_, i) => (openFrom.includes(i) ? OPEN_SEA_M : near));
 }
 
-/** No place of a lake or a river lies farther from ground than half way across, whatever way it is to a landing. null: the chart says, or nothing does. */
+/**
+ * No place of a lake or a river lies farther from ground than half way across, whatever way it is to a
+ * landing. null: the chart says, or nothing does.
+ */
 function fromBanks({ setting, acrossM, chart }: WaterAnswers, distanceM: number): number | null {
   const across = acrossM ?? (setting === 'river' ? USUAL_ACROSS.river : null);
   const isBetweenBanks = (setting === 'river' || setting === 'still') && chart.features.length === 0;
@@ -85,7 +91,10 @@ function streamFrom({ streamHours, steady }: WaterAnswers): Water['stream'] {
   return steady && { ...none, towardDeg: steady.towardDeg, steadyMps: steady.mps };
 }
 
-/** A water from a handful of answers; all else as is usual for its kind. A launch alone is a place to fish too, close in. */
+/**
+ * A water from a handful of answers; all else as is usual for its kind. A launch alone is a place to fish
+ * too, close in.
+ */
 export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
   const { launch, marks, setting, type } = answers;
   const sea = isSea(setting);
@@ -100,7 +109,11 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
   }));
   const out = (at: Position) =>
     Math.min(MOST_OUT_M, Math.ceil(Math.min(...launches.map((one) => distanceBetween(at, one))) / 10) * 10);
-  const areas = of(marks, 'place to fish').map((mark) => ({ name: mark.name, at: mark.at, distanceM: out(mark.at) }));
+  const areas = of(marks, 'place to fish').map((mark) => ({
+    name: mark.name,
+    at: mark.at,
+    distanceM: out(mark.at),
+  }));
   const places = areas.length > 0 ? areas : [{ name: `off ${launch.name}`, at: launch.at, distanceM: 300 }];
   return {
     format: forms.waters,
@@ -171,7 +184,16 @@ export function withShore(chart: Chart, points: readonly Position[]): Chart {
   return { ...EMPTY_CHART, features: [...chart.features, shore] };
 }
 
-/** The same water under another name: its own to change. What was answered once for all outings there is left behind. */
+/**
+ * The same water under another name: its own to change. What was answered once for all outings there is left
+ * behind.
+ */
 export function copyWater(water: Water, newId: () => string): Water {
-  return { ...water, id: newId(), name: `${water.name}, copy`.slice(0, 80), invented: water.invented, answered: [] };
+  return {
+    ...water,
+    id: newId(),
+    name: `${water.name}, copy`.slice(0, 80),
+    invented: water.invented,
+    answered: [],
+  };
 }

@@ -25,7 +25,8 @@ const days = rememberFor((_: Conditions) => rememberFor((_of: Water) => new Map<
 
 /** The day of an outing, worked out once for the same figures, water and days. */
 export function dayOf(conditions: Conditions, water: Water, from: Instant, to: Instant): Day {
-  // From noon to noon: a tide is corrected from day to day, and so comes out alike whichever days were asked for.
+  // From noon to noon: a tide is corrected from day to day, and so comes out alike whichever days were asked
+  // for.
   const span = {
     from: Math.floor(from / DAY_MS) * DAY_MS - DAY_MS / 2,
     to: Math.ceil(to / DAY_MS) * DAY_MS + 2.5 * DAY_MS,

@@ -30,5 +30,6 @@ describe('heat index', () => {
     const { feelsC } = heatIndex({ airC: (f - 32) / 1.8, humidityPct });
     expect(Math.abs(feelsC * 1.8 + 32 - feels)).toBeLessThan(1.3);
   });
-  it('is the air itself when it is cool', () => expect(heatIndex({ airC: 15, humidityPct: 80 }).feelsC).toBe(15));
+  it('is the air itself when it is cool', () =>
+    expect(heatIndex({ airC: 15, humidityPct: 80 }).feelsC).toBe(15));
 });

@@ -1,5 +1,6 @@
 /**
- * Wind chill (JAG/TI, 2001), °C. Given for air to 10 °C and wind from 4.8 km/h at 10 m; outside that the air itself.
+ * Wind chill (JAG/TI, 2001), °C. Given for air to 10 °C and wind from 4.8 km/h at 10 m; outside that the air
+ * itself.
  * @param windMps at 10 m
  */
 export function windChill({ airC, windMps }: { airC: number; windMps: number }): { feelsC: number } {
@@ -13,7 +14,9 @@ export function windChill({ airC, windMps }: { airC: number; windMps: number }):
  * Heat index (Rothfusz 1990, with the weather service's two adjustments; under 80 °F its simple form), °C.
  * @param humidityPct relative humidity, 0 to 100
  */
-export function heatIndex({ airC, humidityPct: r }: { airC: number; humidityPct: number }): { feelsC: number } {
+export function heatIndex({ airC, humidityPct: r }: { airC: number; humidityPct: number }): {
+  feelsC: number;
+} {
   const t = airC * 1.8 + 32;
   const simple = 0.5 * (t + 61 + (t - 68) * 1.2 + r * 0.094);
   if ((simple + t) / 2 < 80) return { feelsC: t < 68 ? airC : ((simple + t) / 2 - 32) / 1.8 };

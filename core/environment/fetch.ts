@@ -2,12 +2,21 @@ import type { Chart } from '../documents/chart';
 import { FETCH_BEARINGS } from '../documents/water';
 import { type Place, type Point, toPlane } from './geo';
 
-/** Where a chart shows no shore in a direction the sea is taken as open, m: past this a longer fetch raises no higher sea within a day's wind. */
+/**
+ * Where a chart shows no shore in a direction the sea is taken as open, m: past this a longer fetch raises no
+ * higher sea within a day's wind.
+ */
 export const OPEN_SEA_M = 300_000;
-/** Rays on either side of a bearing over which its fetch is averaged, °, as the usual practice of effective fetch is, narrowed to one point of sixteen. */
+/**
+ * Rays on either side of a bearing over which its fetch is averaged, °, as the usual practice of effective
+ * fetch is, narrowed to one point of sixteen.
+ */
 const SPREAD_DEG = [-9, -4.5, 0, 4.5, 9];
 
-/** The shores a chart shows, as pieces of line on a plane about a place: the edges of land, and lines drawn as land. */
+/**
+ * The shores a chart shows, as pieces of line on a plane about a place: the edges of land, and lines drawn as
+ * land.
+ */
 function shores(from: Place, chart: Chart): (readonly [Point, Point])[] {
   return chart.features.flatMap(({ properties, geometry }) => {
     if (properties.shows !== 'land') return [];
@@ -20,8 +29,9 @@ function shores(from: Place, chart: Chart): (readonly [Point, Point])[] {
 }
 
 /**
- * Open water from a place in each of sixteen directions, m, north first, clockwise: the distance to the first shore of the chart, the
- * mean of five rays within nine degrees; open sea where no ray meets a shore. null: the chart shows no land.
+ * Open water from a place in each of sixteen directions, m, north first, clockwise: the distance to the first
+ * shore of the chart, the mean of five rays within nine degrees; open sea where no ray meets a shore. null:
+ * the chart shows no land.
  */
 export function fetchFromChart(from: Place, chart: Chart): number[] | null {
   const pieces = shores(from, chart);

@@ -32,7 +32,10 @@ export interface FlowPoint extends Flow {
 export const NO_STREAM: Flow = { east: 0, north: 0 };
 export const STILL: FlowAt = () => NO_STREAM;
 
-/** A flow between given moments, straight in its east and north parts; the ends are held. Points in order of time. */
+/**
+ * A flow between given moments, straight in its east and north parts; the ends are held. Points in order of
+ * time.
+ */
 export function flowBetween(points: readonly FlowPoint[]): FlowAt {
   const [first] = points;
   const last = points[points.length - 1];

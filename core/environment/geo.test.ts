@@ -7,7 +7,10 @@ const origin = { latDeg: 47.5, lonDeg: -18.5 };
 describe('positions', () => {
   it('a degree of latitude is 111.2 km, a degree of longitude that times the cosine', () => {
     expect(distanceBetween({ latDeg: 0, lonDeg: 0 }, { latDeg: 1, lonDeg: 0 })).toBeCloseTo(111_195, 0);
-    expect(distanceBetween({ latDeg: 60, lonDeg: 0 }, { latDeg: 60, lonDeg: 1 })).toBeCloseTo(111_195 / 2, -1);
+    expect(distanceBetween({ latDeg: 60, lonDeg: 0 }, { latDeg: 60, lonDeg: 1 })).toBeCloseTo(
+      111_195 / 2,
+      -1,
+    );
   });
   it('bearings are true, clockwise from north', () => {
     for (const [x, y, bearing] of [
@@ -21,15 +24,20 @@ describe('positions', () => {
   it('so far along a bearing are that far away, on that bearing, over the date line too', () => {
     const most = (max: number) => fc.double({ min: -max, max, noNaN: true });
     fc.assert(
-      fc.property(most(75), most(180), fc.double({ min: 0, max: 359.9, noNaN: true }), (latDeg, lonDeg, bearing) => {
-        const there = placeAt({ latDeg, lonDeg }, bearing, 5000);
-        const turned = Math.abs(((bearingBetween({ latDeg, lonDeg }, there) - bearing + 540) % 360) - 180);
-        return (
-          Math.abs(distanceBetween({ latDeg, lonDeg }, there) - 5000) < 0.01 &&
-          turned < 1e-4 &&
-          Math.abs(there.lonDeg) <= 180
-        );
-      }),
+      fc.property(
+        most(75),
+        most(180),
+        fc.double({ min: 0, max: 359.9, noNaN: true }),
+        (latDeg, lonDeg, bearing) => {
+          const there = placeAt({ latDeg, lonDeg }, bearing, 5000);
+          const turned = Math.abs(((bearingBetween({ latDeg, lonDeg }, there) - bearing + 540) % 360) - 180);
+          return (
+            Math.abs(distanceBetween({ latDeg, lonDeg }, there) - 5000) < 0.01 &&
+            turned < 1e-4 &&
+            Math.abs(there.lonDeg) <= 180
+          );
+        },
+      ),
     );
     expect(placeAt({ latDeg: 0, lonDeg: 179.99 }, 90, 5000).lonDeg).toBeLessThan(-179.9);
   });

@@ -13,7 +13,10 @@ export interface Point {
 const EARTH_M = 6_371_008.8;
 const RAD = Math.PI / 180;
 
-/** Metres east and north of an origin, on a plane that touches the earth there: good to 0.1 % within 50 km below 60°. */
+/**
+ * Metres east and north of an origin, on a plane that touches the earth there: good to 0.1 % within 50 km
+ * below 60°.
+ */
 export function toPlane(origin: Place, { latDeg, lonDeg }: Place): Point {
   const middle = ((origin.latDeg + latDeg) / 2) * RAD;
   return {
@@ -51,7 +54,10 @@ export function bearingBetween(a: Place, b: Place): number {
 export function placeAt(from: Place, bearingDeg: number, metres: number): Place {
   const [lat, angle, turn] = [from.latDeg * RAD, metres / EARTH_M, bearingDeg * RAD];
   const sinLat = Math.sin(lat) * Math.cos(angle) + Math.cos(lat) * Math.sin(angle) * Math.cos(turn);
-  const east = Math.atan2(Math.sin(turn) * Math.sin(angle) * Math.cos(lat), Math.cos(angle) - Math.sin(lat) * sinLat);
+  const east = Math.atan2(
+    Math.sin(turn) * Math.sin(angle) * Math.cos(lat),
+    Math.cos(angle) - Math.sin(lat) * sinLat,
+  );
   const lonDeg = from.lonDeg + east / RAD;
   return { latDeg: Math.asin(sinLat) / RAD, lonDeg: ((((lonDeg + 180) % 360) + 360) % 360) - 180 };
 }

@@ -17,8 +17,8 @@ const classes: readonly [number, ImmersionClass][] = [
   [5, 'very cold'],
   [-Infinity, 'extreme'],
 ];
-// Lower edge in °C, exhaustion and survival in minutes: the widely published coast-guard table of expected times, by the temperature
-// itself (its rows stand at 32.5, 40, 50, 60, 70 and 80 °F).
+// Lower edge in °C, exhaustion and survival in minutes: the widely published coast-guard table of expected
+// times, by the temperature itself (its rows stand at 32.5, 40, 50, 60, 70 and 80 °F).
 const times: readonly [number, readonly [number, number], readonly [number, number | null]][] = [
   [21.1, [180, 720], [180, null]],
   [15.6, [120, 420], [120, 2400]],
@@ -28,7 +28,9 @@ const times: readonly [number, readonly [number, number], readonly [number, numb
   [-Infinity, [0, 15], [15, 45]],
 ];
 
-/** The class of a water temperature in °C, with the published ranges of time to exhaustion and of survival. */
+/**
+ * The class of a water temperature in °C, with the published ranges of time to exhaustion and of survival.
+ */
 export function immersion(waterC: number): Immersion {
   const [, name] = classes.find(([from]) => waterC >= from) ?? [0, 'extreme' as const];
   const [, exhaustionMin, survivalMin] =
@@ -43,6 +45,9 @@ export const DRYSUIT_BELOW_C = 12;
 
 /** Water under which the first breaths are a gasp and hands soon stop serving, °C. */
 export const COLD_SHOCK_BELOW_C = 15;
-/** In such water, minutes: until the breath is one's own again, and as long as hands and arms serve. As widely taught; people differ. */
+/**
+ * In such water, minutes: until the breath is one's own again, and as long as hands and arms serve. As widely
+ * taught; people differ.
+ */
 export const GASPING_MIN: readonly [number, number] = [1, 3];
 export const HANDS_SERVE_MIN = 10;

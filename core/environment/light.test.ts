@@ -8,7 +8,10 @@ const hoursOfLight = (date: string, lat: number) => {
   return ((sunset ?? NaN) - (sunrise ?? NaN)) / HOUR_MS;
 };
 
-/** Closed form: half day arc for the sun's upper rim with refraction, cos H = (sin −0.833° − sin φ sin δ) / (cos φ cos δ). */
+/**
+ * Closed form: half day arc for the sun's upper rim with refraction, cos H = (sin −0.833° − sin φ sin δ) /
+ * (cos φ cos δ).
+ */
 function arcHours(latDeg: number, declinationDeg: number): number {
   const rad = Math.PI / 180;
   const cos =
@@ -20,7 +23,8 @@ function arcHours(latDeg: number, declinationDeg: number): number {
 describe('the height of the sun', () => {
   it('at noon is what latitude and declination leave, and within a morning what that comes to', () => {
     const noon = Date.parse('2026-12-21T12:00:00Z');
-    // Closed form: 90° − latitude + declination; half an hour of sampling and the equation of time take a little off.
+    // Closed form: 90° − latitude + declination; half an hour of sampling and the equation of time take a
+    // little off.
     expect(highestSun(noon - 3 * HOUR_MS, noon + 3 * HOUR_MS, 47.5, 0)).toBeCloseTo(90 - 47.5 - 23.44, 0);
     expect(highestSun(noon - 4 * HOUR_MS, noon - 3.9 * HOUR_MS, 47.5, 0)).toBeLessThan(5);
     expect(highestSun(noon - 12 * HOUR_MS, noon - 11 * HOUR_MS, 47.5, 0)).toBeLessThan(-40);

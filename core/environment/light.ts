@@ -15,14 +15,23 @@ export interface DayLight {
 
 const MOST_DAYS = 500;
 /**
- * Sun times of the day around an instant (give about local noon), at a place. One judgement asks for the same few days many times over.
- * Degrees north and east. Sunrise and sunset at altitude −0.833°, civil twilight at −6°. Source: suncalc.
+ * Sun times of the day around an instant (give about local noon), at a place. One judgement asks for the same
+ * few days many times over. Degrees north and east. Sunrise and sunset at altitude −0.833°, civil twilight at
+ * −6°. Source: suncalc.
  */
-export const lightOfDay = rememberLast(MOST_DAYS, (noon: Instant, latDeg: number, lonDeg: number): DayLight => {
-  const times = getTimes(new Date(noon), latDeg, lonDeg);
-  const at = (when: Date | null) => when?.getTime() ?? null;
-  return { sunrise: at(times.sunrise), sunset: at(times.sunset), dawn: at(times.dawn), dusk: at(times.dusk) };
-});
+export const lightOfDay = rememberLast(
+  MOST_DAYS,
+  (noon: Instant, latDeg: number, lonDeg: number): DayLight => {
+    const times = getTimes(new Date(noon), latDeg, lonDeg);
+    const at = (when: Date | null) => when?.getTime() ?? null;
+    return {
+      sunrise: at(times.sunrise),
+      sunset: at(times.sunset),
+      dawn: at(times.dawn),
+      dusk: at(times.dusk),
+    };
+  },
+);
 
 /**
  * Minutes between sunset and sunrise within a span of at most 40 days, and the parts they fall in.
@@ -39,7 +48,8 @@ export function darkness(
   const firstDay = Math.floor(from / DAY_MS) * DAY_MS + DAY_MS / 2;
   for (let day = firstDay - DAY_MS; day <= to + DAY_MS; day += DAY_MS) {
     const { sunrise, sunset, dawn, dusk } = lightOfDay(day, latDeg, lonDeg);
-    for (const edge of [sunrise, sunset, dawn, dusk]) if (edge !== null && edge > from && edge < to) edges.push(edge);
+    for (const edge of [sunrise, sunset, dawn, dusk])
+      if (edge !== null && edge > from && edge < to) edges.push(edge);
   }
   edges.sort((a, b) => a - b);
   const spans: [Instant, Instant][] = [];
@@ -58,7 +68,10 @@ export function isDark(at: Instant, latDeg: number, lonDeg: number): boolean {
   return getPosition(new Date(at), latDeg, lonDeg).altitude < SUN_RIM_DEG;
 }
 
-/** How high the sun comes within a span, by its position every half hour, degrees over the horizon; under it, less than nought. */
+/**
+ * How high the sun comes within a span, by its position every half hour, degrees over the horizon; under it,
+ * less than nought.
+ */
 export function highestSun(from: Instant, to: Instant, latDeg: number, lonDeg: number): number {
   let highest = -90;
   for (let at = from; ; at = Math.min(to, at + HOUR_MS / 2)) {

@@ -45,7 +45,9 @@ describe('the sea of an hour', () => {
         for (const windMps of [null, 2, 9]) {
           const sea = seaAt(hour({ waveM, windMps, windFromDeg: 270 }), { fetchM }, toward(speed, 270));
           expect(sea.factor, `${waveM} m on ${speed} m/s`).not.toBeNull();
-          expect((sea.windSeaM * 2 * Math.PI) / (9.80665 * sea.windSeaS ** 2)).toBeLessThanOrEqual(1 / 25 + 1e-9);
+          expect((sea.windSeaM * 2 * Math.PI) / (9.80665 * sea.windSeaS ** 2)).toBeLessThanOrEqual(
+            1 / 25 + 1e-9,
+          );
         }
   });
 });

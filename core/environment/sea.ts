@@ -15,7 +15,10 @@ export interface Sea {
   hsM: number;
   /** Set against or with the stream. */
   onStreamM: number;
-  /** How many times higher the wind's waves stand on the stream; 1: no stream; null: the stream stops them and they break. */
+  /**
+   * How many times higher the wind's waves stand on the stream; 1: no stream; null: the stream stops them and
+   * they break.
+   */
   factor: number | null;
   /** Height over length of the wind's waves on the stream; null: they break. */
   steepness: number | null;
@@ -35,18 +38,24 @@ export function fetchFor(fetchM: readonly number[], fromDeg: number): number {
 
 /** Height over length of a growing wind sea, usual of fetch-limited seas (JONSWAP: about 0.04). */
 const USUAL_STEEPNESS = 1 / 25;
-/** Waves this many times as fast as the stream against them are far from being stopped by it: at four times they are. */
+/**
+ * Waves this many times as fast as the stream against them are far from being stopped by it: at four times
+ * they are.
+ */
 const FASTER_THAN_STREAM = 5;
 /**
- * A period that a wave of a written height can have, s, in deep water (L = g T² / 2π): of a usual steepness, and long enough that a
- * stream does not stop it. Whoever wrote the height saw waves, not broken water.
+ * A period that a wave of a written height can have, s, in deep water (L = g T² / 2π): of a usual steepness,
+ * and long enough that a stream does not stop it. Whoever wrote the height saw waves, not broken water.
  */
 export function assumedPeriodS(hsM: number, streamMps: number): number {
   const bySteepness = Math.sqrt((hsM * 2 * Math.PI) / USUAL_STEEPNESS / G);
   return Math.max(bySteepness, (FASTER_THAN_STREAM * streamMps * 2 * Math.PI) / G);
 }
 
-/** The sea at an hour. A wave height that was written down stands before the one worked out from wind and fetch. */
+/**
+ * The sea at an hour. A wave height that was written down stands before the one worked out from wind and
+ * fetch.
+ */
 export function seaAt(hour: Hour, water: Pick<Water, 'fetchM'>, stream: Flow): Sea {
   const { windMps, windFromDeg, waveM, swellM } = hour;
   const fetchM = windFromDeg === null ? null : fetchFor(water.fetchM, windFromDeg);
@@ -59,7 +68,9 @@ export function seaAt(hour: Hour, water: Pick<Water, 'fetchM'>, stream: Flow): S
       ? 0
       : speed * Math.cos(((bearingOf(stream) - windFromDeg - 180) * Math.PI) / 180);
   const met =
-    windSeaM > 0 && windSeaS > 0 ? waveOnStream({ hsM: windSeaM, periodS: windSeaS, streamMps: along }) : null;
+    windSeaM > 0 && windSeaS > 0
+      ? waveOnStream({ hsM: windSeaM, periodS: windSeaS, streamMps: along })
+      : null;
   const swell = swellM ?? 0;
   return {
     windSeaM,

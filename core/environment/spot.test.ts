@@ -42,7 +42,8 @@ describe('the place to fish by the half hour', () => {
   });
   it('runs as hard as the race that it lies in', () => {
     const factor = water.hazards.find((one) => one.id === 'hole-set')?.streamFactor ?? 1;
-    for (const { at, streamMps } of hours) expect(streamMps).toBeCloseTo(speedOf(day.streamAt(at)) * factor, 12);
+    for (const { at, streamMps } of hours)
+      expect(streamMps).toBeCloseTo(speedOf(day.streamAt(at)) * factor, 12);
     const calm = spotHours(area, { ...water, hazards: [] }, day, day.hours, stay);
     expect(calm[3]?.streamMps).toBeCloseTo((hours[3]?.streamMps ?? 0) / factor, 12);
   });

@@ -28,7 +28,10 @@ export interface SpotHour {
 
 const STEP_MS = HOUR_MS / 2;
 
-/** When one comes, every half hour of the clock while one is there, and when one leaves: a short stay is seen too. The stream is that of the place, a race there counted. */
+/**
+ * When one comes, every half hour of the clock while one is there, and when one leaves: a short stay is seen
+ * too. The stream is that of the place, a race there counted.
+ */
 export function spotHours(
   area: Area,
   water: Water,

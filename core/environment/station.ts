@@ -18,7 +18,9 @@ function hashed(text: string): number {
   return ((h ^ (h >>> 16)) >>> 0) / 2 ** 32;
 }
 
-/** A wandering value in [−1, 1]: knots drawn from the seed, joined smoothly, so that near moments are alike. */
+/**
+ * A wandering value in [−1, 1]: knots drawn from the seed, joined smoothly, so that near moments are alike.
+ */
 function wander(seed: string, at: Instant, everyMs: number): number {
   const place = at / everyMs;
   const i = Math.floor(place);
@@ -31,8 +33,9 @@ function wander(seed: string, at: Instant, everyMs: number): number {
 const SETTING_WIND = { still: 0.75, river: 0.6, estuary: 0.9, coast: 1.05, open: 1.2, flats: 0.95 } as const;
 
 /**
- * The simulated station: deterministic by water, time and seed. Fronts pass every few days and turn the wind; a breeze grows with the
- * day; gusts, rain, visibility and thunder go with both; swell follows the wind of the day before.
+ * The simulated station: deterministic by water, time and seed. Fronts pass every few days and turn the wind;
+ * a breeze grows with the day; gusts, rain, visibility and thunder go with both; swell follows the wind of
+ * the day before.
  */
 export function simulateStation(water: Water, from: Instant, hours: number, seed = 'tally'): Forecast {
   const key = `${seed} ${water.id}`;
@@ -48,10 +51,13 @@ function hourOf(water: Water, key: string, at: Instant): Hour {
   const breeze = Math.max(0, sun - 0.25) * 4.2;
   const base = 3.4 + 2.6 * wander(`${key} wind`, at, 9 * HOUR_MS);
   const windMps = Math.max(0.2, (base + breeze + front * 7.5) * SETTING_WIND[water.setting]);
-  const turn = 90 * wander(`${key} turn`, at, 3 * DAY_MS) + 55 * front + 25 * wander(`${key} back`, at, 7 * HOUR_MS);
+  const turn =
+    90 * wander(`${key} turn`, at, 3 * DAY_MS) + 55 * front + 25 * wander(`${key} back`, at, 7 * HOUR_MS);
   const windFromDeg = (((235 + turn) % 360) + 360) % 360;
-  const gustMps = windMps * (1.25 + 0.25 * front + 0.12 * (wander(`${key} gust`, at, 3 * HOUR_MS) + 1) * 0.5) + 0.6;
-  const airC = seasonal(water, at) + 3.6 * (sun - 0.35) - 2.5 * front + 1.8 * wander(`${key} air`, at, 1.5 * DAY_MS);
+  const gustMps =
+    windMps * (1.25 + 0.25 * front + 0.12 * (wander(`${key} gust`, at, 3 * HOUR_MS) + 1) * 0.5) + 0.6;
+  const airC =
+    seasonal(water, at) + 3.6 * (sun - 0.35) - 2.5 * front + 1.8 * wander(`${key} air`, at, 1.5 * DAY_MS);
   const humidityPct = Math.min(
     100,
     Math.max(35, 74 - 18 * (sun - 0.4) + 20 * front + 8 * wander(`${key} damp`, at, 8 * HOUR_MS)),
@@ -64,7 +70,10 @@ function hourOf(water: Water, key: string, at: Instant): Hour {
   const warm = Math.max(0, (airC - 16) / 12);
   const thunderPct = Math.min(
     90,
-    Math.max(0, (front * 55 + 25 * sun * warm) * warm * (0.6 + 0.4 * wander(`${key} storm`, at, 5 * HOUR_MS))),
+    Math.max(
+      0,
+      (front * 55 + 25 * sun * warm) * warm * (0.6 + 0.4 * wander(`${key} storm`, at, 5 * HOUR_MS)),
+    ),
   );
   const before = Math.max(0, wander(`${key} front`, at - 0.8 * DAY_MS, 2.2 * DAY_MS) - 0.25) / 0.75;
   const swell =
@@ -79,7 +88,8 @@ function hourOf(water: Water, key: string, at: Instant): Hour {
     airC: round(airC, 1),
     waveM: null,
     swellM: swell === null ? null : round(swell, 1),
-    swellPeriodS: swell === null ? null : round(6 + 4 * before + 1.5 * wander(`${key} period`, at, DAY_MS), 1),
+    swellPeriodS:
+      swell === null ? null : round(6 + 4 * before + 1.5 * wander(`${key} period`, at, DAY_MS), 1),
     thunderPct: Math.round(thunderPct),
     rainMm: round(rainMm, 1),
     visibilityM: Math.round(visibilityM / 50) * 50,
@@ -109,7 +119,10 @@ function waterTemperature(water: Water, key: string, at: Instant): number {
   const fresh = water.type === 'fresh' ? 1.5 : 1;
   return Math.max(
     0.5,
-    28.5 - 0.34 * far + 0.09 * far * fresh * season(water, at, 55) + 0.6 * wander(`${key} water`, at, 5 * DAY_MS),
+    28.5 -
+      0.34 * far +
+      0.09 * far * fresh * season(water, at, 55) +
+      0.6 * wander(`${key} water`, at, 5 * DAY_MS),
   );
 }
 

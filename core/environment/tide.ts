@@ -1,7 +1,10 @@
 import { createTidePredictor } from '@neaps/tide-predictor';
 import type { Instant } from '../units/time';
 
-/** A harmonic constituent: name as tide tables write it, amplitude (m, or m/s for a stream), phase in degrees (UTC). */
+/**
+ * A harmonic constituent: name as tide tables write it, amplitude (m, or m/s for a stream), phase in degrees
+ * (UTC).
+ */
 export interface Constituent {
   name: string;
   amplitude: number;
@@ -17,8 +20,16 @@ export interface Series {
 
 const STEP_S = 600;
 
-/** What harmonic constituents add up to, every ten minutes. The sum is the library's; `mean` is added to each value. */
-export function harmonicSeries(constituents: readonly Constituent[], from: Instant, to: Instant, mean = 0): Series {
+/**
+ * What harmonic constituents add up to, every ten minutes. The sum is the library's; `mean` is added to each
+ * value.
+ */
+export function harmonicSeries(
+  constituents: readonly Constituent[],
+  from: Instant,
+  to: Instant,
+  mean = 0,
+): Series {
   const start = Math.floor(from / (STEP_S * 1000)) * STEP_S * 1000;
   if (constituents.length === 0) return { from: start, stepMs: STEP_S * 1000, values: [mean, mean] };
   const predictor = createTidePredictor(
@@ -44,7 +55,10 @@ export interface TurnOfTide {
   high: boolean;
 }
 
-/** High and low waters within a span: the tops and bottoms of the curve, each by a parabola through three points. */
+/**
+ * High and low waters within a span: the tops and bottoms of the curve, each by a parabola through three
+ * points.
+ */
 export function turnsOfTide(series: Series, from: Instant, to: Instant): TurnOfTide[] {
   const { values, stepMs } = series;
   const list: TurnOfTide[] = [];

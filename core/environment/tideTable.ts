@@ -11,8 +11,9 @@ interface Turn {
 }
 
 /**
- * Height of the tide between a high and a low water, m: half a cosine, as tide tables themselves advise where no better curve is held.
- * Exact at both turns and half-way in height at half time; a shallow or lopsided tide may differ by some decimetres. An estimate.
+ * Height of the tide between a high and a low water, m: half a cosine, as tide tables themselves advise where
+ * no better curve is held. Exact at both turns and half-way in height at half time; a shallow or lopsided
+ * tide may differ by some decimetres. An estimate.
  */
 export function heightBetween(a: Turn, b: Turn, at: Instant): number {
   const part = Math.max(0, Math.min(1, (at - a.at) / (b.at - a.at)));
@@ -25,7 +26,9 @@ const HOUR_MS = 3_600_000;
 
 /** The turns in order of time, from the last before a span to the first behind it. */
 function around(turns: readonly TideTurn[], from: Instant, to: Instant): Turn[] {
-  const sorted = turns.map(({ at, heightM }) => ({ at: Date.parse(at), heightM })).toSorted((a, b) => a.at - b.at);
+  const sorted = turns
+    .map(({ at, heightM }) => ({ at: Date.parse(at), heightM }))
+    .toSorted((a, b) => a.at - b.at);
   const first = sorted.findLastIndex(({ at }) => at <= from);
   const last = sorted.findIndex(({ at }) => at >= to);
   return sorted.slice(Math.max(0, first), last < 0 ? sorted.length : last + 1);
@@ -33,7 +36,9 @@ function around(turns: readonly TideTurn[], from: Instant, to: Instant): Turn[] 
 
 /** The turns of a table within a span, as they were written; which are high is told by their neighbours. */
 export function turnsWithin(turns: readonly TideTurn[], from: Instant, to: Instant): TurnOfTide[] {
-  const list = turns.map(({ at, heightM }) => ({ at: Date.parse(at), value: heightM })).toSorted((a, b) => a.at - b.at);
+  const list = turns
+    .map(({ at, heightM }) => ({ at: Date.parse(at), value: heightM }))
+    .toSorted((a, b) => a.at - b.at);
   return list
     .map((turn, i) => ({ ...turn, high: turn.value > (list[i - 1] ?? list[i + 1] ?? turn).value }))
     .filter(({ at }) => at >= from && at <= to);
@@ -47,7 +52,10 @@ export function tableCovers(turns: readonly TideTurn[], from: Instant, to: Insta
   return list.every((turn, i) => i === 0 || turn.at - (list[i - 1]?.at ?? 0) <= MOST_APART_H * HOUR_MS);
 }
 
-/** The curve through a table's turns, every ten minutes, as far as it goes within a span; null: not two turns in reach of it. */
+/**
+ * The curve through a table's turns, every ten minutes, as far as it goes within a span; null: not two turns
+ * in reach of it.
+ */
 export function tableSeries(turns: readonly TideTurn[], from: Instant, to: Instant): Series | null {
   const list = around(turns, from, to);
   const [first, last] = [list[0], list[list.length - 1]];

@@ -34,7 +34,8 @@ describe('the height of the tide from high and low waters', () => {
     ];
     const after = (h: number) => heightBetween(high, low, h * HOUR_MS);
     expect([after(0), after(3), after(6)]).toEqual([5, 3, 1]);
-    // The rule of twelfths takes 1, 2, 3, 3, 2, 1 twelfths of the range hour by hour; the cosine agrees to a twelfth.
+    // The rule of twelfths takes 1, 2, 3, 3, 2, 1 twelfths of the range hour by hour; the cosine agrees to a
+    // twelfth.
     for (const [h, twelfths] of [1, 3, 6, 9, 11, 12].entries())
       expect(Math.abs(after(h + 1) - (5 - (4 * twelfths) / 12))).toBeLessThan(4 / 12);
   });
@@ -103,7 +104,10 @@ describe('a stream by hours about high water', () => {
   }));
   const stream = { ...noStreamTable, towardDeg: 90, steadyMps: 0, constituents: [], hours: rows };
   const flow = (water: Parameters<typeof streamOf>[0], h: number) =>
-    streamOf(water, noon - HOUR_MS * 8, noon + HOUR_MS * 8)?.at(noon + h * HOUR_MS) ?? { east: NaN, north: NaN };
+    streamOf(water, noon - HOUR_MS * 8, noon + HOUR_MS * 8)?.at(noon + h * HOUR_MS) ?? {
+      east: NaN,
+      north: NaN,
+    };
   it('runs as the row of its hour says, straight in between, one way before and the other after', () => {
     expect(speedOf(flow({ tide, stream }, -3))).toBeCloseTo(1, 3);
     expect(bearingOf(flow({ tide, stream }, -3))).toBeCloseTo(90, 3);

@@ -4,11 +4,15 @@ import { type FlowAt, NO_STREAM, bearingOf, flowBetween, speedOf, toward } from 
 import { type Series, type TurnOfTide, harmonicSeries, turnsOfTide, valueAt } from './tide';
 import { tableCovers, tableSeries } from './tideTable';
 
-/** The tide of a water through a span: by its table where that speaks for the span, else by constituents, else as far as the table goes. null: no tide, or nothing written of it. */
+/**
+ * The tide of a water through a span: by its table where that speaks for the span, else by constituents, else
+ * as far as the table goes. null: no tide, or nothing written of it.
+ */
 export function tideOf({ tide }: Pick<Water, 'tide'>, from: Instant, to: Instant): Series | null {
   if (!tide) return null;
   const { turns, constituents, meanM } = tide;
-  if (constituents.length > 0 && !tableCovers(turns, from, to)) return harmonicSeries(constituents, from, to, meanM);
+  if (constituents.length > 0 && !tableCovers(turns, from, to))
+    return harmonicSeries(constituents, from, to, meanM);
   return tableSeries(turns, from, to);
 }
 
@@ -17,8 +21,15 @@ export function tideIsSilent({ tide }: Pick<Water, 'tide'>, from: Instant, to: I
   return tide !== null && tide.constituents.length === 0 && !tableCovers(tide.turns, from, to);
 }
 
-/** Whether a stream is held but what it does in these hours is not: its hours go by a high water that nobody wrote, or it has no figure at all. */
-export function streamIsSilent(water: Pick<Water, 'tide' | 'stream' | 'setting'>, from: Instant, to: Instant): boolean {
+/**
+ * Whether a stream is held but what it does in these hours is not: its hours go by a high water that nobody
+ * wrote, or it has no figure at all.
+ */
+export function streamIsSilent(
+  water: Pick<Water, 'tide' | 'stream' | 'setting'>,
+  from: Instant,
+  to: Instant,
+): boolean {
   const { stream, tide } = water;
   // A river runs, whether or not anybody has written how.
   if (stream === null) return water.setting === 'river';
@@ -35,8 +46,15 @@ export interface WaterStream {
   at: FlowAt;
 }
 
-/** The stream of a water through a span: by hours about high water where they are written, else by its parts along one bearing. null: none. */
-export function streamOf(water: Pick<Water, 'tide' | 'stream'>, from: Instant, to: Instant): WaterStream | null {
+/**
+ * The stream of a water through a span: by hours about high water where they are written, else by its parts
+ * along one bearing. null: none.
+ */
+export function streamOf(
+  water: Pick<Water, 'tide' | 'stream'>,
+  from: Instant,
+  to: Instant,
+): WaterStream | null {
   const { stream } = water;
   if (!stream) return null;
   if (stream.hours.length > 0) return streamByHours(water, stream, from, to);
@@ -53,7 +71,10 @@ export function streamOf(water: Pick<Water, 'tide' | 'stream'>, from: Instant, t
 
 /** High waters up to so long before and behind a span decide what the stream does in it. */
 const REACH_MS = 14 * HOUR_MS;
-/** The rates of a table are for springs and neaps; a tide of greater range runs harder, by so much at the most. */
+/**
+ * The rates of a table are for springs and neaps; a tide of greater range runs harder, by so much at the
+ * most.
+ */
 const MOST_OVER_SPRINGS = 1.25;
 const STEP_MS = 600_000;
 
@@ -79,7 +100,9 @@ function streamByHours(
     .toSorted((a, b) => a.at - b.at);
   // Where the rows of two tides overlap, the nearer high water speaks.
   const highs = turns.flatMap(({ high, at }) => (high ? [at] : []));
-  const own = points.filter(({ at, of }) => highs.every((high) => Math.abs(at - high) >= Math.abs(at - of) - 1));
+  const own = points.filter(({ at, of }) =>
+    highs.every((high) => Math.abs(at - high) >= Math.abs(at - of) - 1),
+  );
   const flow = own.length > 0 ? flowBetween(own) : () => NO_STREAM;
   const start = Math.floor(from / STEP_MS) * STEP_MS;
   const axis = toward(1, stream.towardDeg);
@@ -93,7 +116,9 @@ function streamByHours(
 /** Range of the tide about a high water, m: to the low waters beside it. */
 function rangeAt(high: TurnOfTide, turns: readonly TurnOfTide[]): number | null {
   const i = turns.indexOf(high);
-  const lows = [turns[i - 1], turns[i + 1]].flatMap((one) => (one && !one.high ? [high.value - one.value] : []));
+  const lows = [turns[i - 1], turns[i + 1]].flatMap((one) =>
+    one && !one.high ? [high.value - one.value] : [],
+  );
   return lows.length === 0 ? null : lows.reduce((sum, one) => sum + one, 0) / lows.length;
 }
 
@@ -117,8 +142,9 @@ export function mainBearing(hours: readonly { towardDeg: number; springMps: numb
 }
 
 /**
- * Rows by the hour from slack waters and a greatest rate: a sine between one slack and the next, toward one bearing as it floods
- * and the other way as it ebbs. Common practice where nothing more is known; an estimate.
+ * Rows by the hour from slack waters and a greatest rate: a sine between one slack and the next, toward one
+ * bearing as it floods and the other way as it ebbs. Common practice where nothing more is known; an
+ * estimate.
  * @param slack.floodEndsH hours after high water at which the flood stream ends (before: negative)
  */
 export function hoursFromSlack(slack: {
@@ -141,8 +167,15 @@ export function hoursFromSlack(slack: {
   });
 }
 
-/** Where a water's heights and streams come from, a sentence each; empty: it has neither. What was typed is never called invented. */
-export function sayTideSource({ tide, stream, invented }: Pick<Water, 'tide' | 'stream' | 'invented'>): string {
+/**
+ * Where a water's heights and streams come from, a sentence each; empty: it has neither. What was typed is
+ * never called invented.
+ */
+export function sayTideSource({
+  tide,
+  stream,
+  invented,
+}: Pick<Water, 'tide' | 'stream' | 'invented'>): string {
   const constituents = `${invented ? 'invented' : 'its own'} constituents`;
   const heights =
     tide === null

@@ -20,7 +20,8 @@ describe('waves on a stream', () => {
       const still = (g * period) / (2 * Math.PI);
       // Seen from the shore the frequency stays: k (c + U) = ω with c² = g/k.
       const c = (still * (1 + Math.sqrt(1 + (4 * stream) / still))) / 2;
-      const action = (height: number, speed: number, u: number) => (height ** 2 * (speed / 2 + u)) / (g / speed);
+      const action = (height: number, speed: number, u: number) =>
+        (height ** 2 * (speed / 2 + u)) / (g / speed);
       expect(action(factor ?? NaN, c, stream)).toBeCloseTo(action(1, still, 0), 9);
     }
   });

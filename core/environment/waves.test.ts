@@ -4,7 +4,8 @@ import { waves } from './waves';
 
 const G = 9.80665;
 const deep = { durationS: null, depthM: null };
-const near = (value: number, wanted: number, share = 1e-3) => expect(Math.abs(value / wanted - 1)).toBeLessThan(share);
+const near = (value: number, wanted: number, share = 1e-3) =>
+  expect(Math.abs(value / wanted - 1)).toBeLessThan(share);
 
 describe('wind sea by fetch', () => {
   it('at 8 m/s over 6 km is 0.304 m and 1.72 s', () => {
@@ -20,7 +21,13 @@ describe('wind sea by fetch', () => {
       { windSpeedMps: 0, fetchM: 5000 },
       { windSpeedMps: 9, fetchM: 0 },
     ])
-      expect(waves({ ...input, ...deep })).toEqual({ hsM: 0, tpS: 0, lengthM: 0, steepness: 0, limitedBy: 'calm' });
+      expect(waves({ ...input, ...deep })).toEqual({
+        hsM: 0,
+        tpS: 0,
+        lengthM: 0,
+        steepness: 0,
+        limitedBy: 'calm',
+      });
   });
   it('is limited by duration below the time that the fetch asks for', () => {
     const wind = { windSpeedMps: 10, fetchM: 20_000, depthM: null };
@@ -44,7 +51,9 @@ describe('wind sea by fetch', () => {
     near(sea.tpS, 9.78 * Math.sqrt(2 / G));
     expect(sea.hsM).toBeLessThanOrEqual(1.2);
     expect(waves({ windSpeedMps: 5, fetchM: 2000, durationS: null, depthM: 50 }).limitedBy).toBe('fetch');
-    expect(waves({ windSpeedMps: 30, fetchM: 100_000, durationS: null, depthM: 0.5 }).hsM).toBeLessThanOrEqual(0.3);
+    expect(
+      waves({ windSpeedMps: 30, fetchM: 100_000, durationS: null, depthM: 0.5 }).hsM,
+    ).toBeLessThanOrEqual(0.3);
   });
   it('never falls with more wind or fetch, and never is NaN', () => {
     const wind = fc.double({ min: 0.1, max: 60, noNaN: true });
@@ -53,8 +62,12 @@ describe('wind sea by fetch', () => {
       fc.property(wind, fetch, fc.double({ min: 1, max: 3, noNaN: true }), (u, x, more) => {
         const sea = waves({ windSpeedMps: u, fetchM: x, ...deep });
         expect(Object.values(sea).some((value) => Number.isNaN(value))).toBe(false);
-        expect(waves({ windSpeedMps: u * more, fetchM: x, ...deep }).hsM).toBeGreaterThanOrEqual(sea.hsM - 1e-12);
-        expect(waves({ windSpeedMps: u, fetchM: x * more, ...deep }).tpS).toBeGreaterThanOrEqual(sea.tpS - 1e-12);
+        expect(waves({ windSpeedMps: u * more, fetchM: x, ...deep }).hsM).toBeGreaterThanOrEqual(
+          sea.hsM - 1e-12,
+        );
+        expect(waves({ windSpeedMps: u, fetchM: x * more, ...deep }).tpS).toBeGreaterThanOrEqual(
+          sea.tpS - 1e-12,
+        );
       }),
     );
   });

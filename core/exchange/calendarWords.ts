@@ -13,7 +13,10 @@ const MONTHS: readonly (readonly string[])[] = [
   ['nov'],
   ['dec', 'dez', 'des', 'dic', 'déc'],
 ];
-/** The number of a month by its name or the beginning of it, in the common languages, 1 to 12; null: it names none. */
+/**
+ * The number of a month by its name or the beginning of it, in the common languages, 1 to 12; null: it names
+ * none.
+ */
 export function monthOf(word: string): number | null {
   const plain = withoutAccents(word).replace(/\.$/, '');
   if (!/^[a-z]{3,10}$/.test(plain)) return null;

@@ -1,4 +1,7 @@
-/** How the figures of one table are written: what stands before their decimals, and what parts their thousands. */
+/**
+ * How the figures of one table are written: what stands before their decimals, and what parts their
+ * thousands.
+ */
 export type Decimal =
   | '.'
   | ','
@@ -33,7 +36,10 @@ export function isEmpty(cell: string): boolean {
   return EMPTY.has(cell.trim().toLowerCase());
 }
 
-/** A figure with groups of three, or with a few decimals: what says how decimals are written, and what says nothing. */
+/**
+ * A figure with groups of three, or with a few decimals: what says how decimals are written, and what says
+ * nothing.
+ */
 const SAYS_COMMA = /\d,\d{1,2}(?!\d)|\d,\d{4,}|\d\.\d{3},\d|^-?0,\d|\d[\s']\d{3},\d/;
 const SAYS_POINT = /\d\.\d{1,2}(?!\d)|\d\.\d{4,}|\d,\d{3}\.\d|^-?0\.\d|\d[\s']\d{3}\.\d/;
 const SAYS_NEITHER = /^-?[1-9]\d{0,2}[.,]\d{3}$/;
@@ -76,7 +82,10 @@ const FIGURE = new RegExp(
   String.raw`^[<>≤≥~≈]?\s*(${ONE})(?:\s*(?:-|–|to|bis|à|a|\.\.)\s*(${ONE}))?\s*([\p{L}°º%"'℃℉/].*)?$`,
   'iu',
 );
-/** The figure of a cell, with its unit where it has one: "12", "12,5 km/h", "10-15 kt", "<1". null: it is none. */
+/**
+ * The figure of a cell, with its unit where it has one: "12", "12,5 km/h", "10-15 kt", "<1". null: it is
+ * none.
+ */
 export function figureOf(cell: string, decimal: Decimal): Figure | null {
   const match = FIGURE.exec(cell.trim());
   if (!match) return null;

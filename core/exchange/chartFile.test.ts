@@ -8,7 +8,11 @@ const ring = [
   [-18.5, 47.5, 3],
 ];
 const collection = (...features: unknown[]) => JSON.stringify({ type: 'FeatureCollection', features });
-const feature = (geometry: unknown, properties: unknown = null) => ({ type: 'Feature', properties, geometry });
+const feature = (geometry: unknown, properties: unknown = null) => ({
+  type: 'Feature',
+  properties,
+  geometry,
+});
 const taken = (text: string) => {
   const read = readChart(text);
   if (!read.taken) throw new Error(read.why);
@@ -17,7 +21,9 @@ const taken = (text: string) => {
 
 describe('a chart from GeoJSON of any making', () => {
   it('takes an area that says nothing of itself for land, without its heights', () => {
-    const { value } = taken(collection(feature({ type: 'Polygon', coordinates: [ring] }, { natural: 'land', id: 7 })));
+    const { value } = taken(
+      collection(feature({ type: 'Polygon', coordinates: [ring] }, { natural: 'land', id: 7 })),
+    );
     expect(value.features).toHaveLength(1);
     expect(value.features[0]?.properties).toEqual({ shows: 'land', depthM: null, name: '' });
     expect(value.features[0]?.geometry.coordinates[0]?.[0]).toEqual([-18.5, 47.5]);
@@ -26,15 +32,19 @@ describe('a chart from GeoJSON of any making', () => {
     expect(
       taken(collection(feature({ type: 'MultiPolygon', coordinates: [[ring], [ring]] }))).value.features,
     ).toHaveLength(2);
-    expect(taken(JSON.stringify({ type: 'LineString', coordinates: ring })).value.features[0]?.geometry.type).toBe(
-      'LineString',
-    );
+    expect(
+      taken(JSON.stringify({ type: 'LineString', coordinates: ring })).value.features[0]?.geometry.type,
+    ).toBe('LineString');
   });
   it('keeps what the file says it shows, with its depth and name', () => {
     const text = collection(
       feature({ type: 'LineString', coordinates: ring }, { shows: 'depth line', depthM: 5, name: 'five' }),
     );
-    expect(taken(text).value.features[0]?.properties).toEqual({ shows: 'depth line', depthM: 5, name: 'five' });
+    expect(taken(text).value.features[0]?.properties).toEqual({
+      shows: 'depth line',
+      depthM: 5,
+      name: 'five',
+    });
   });
   it('leaves out points and what it does not know, and says so', () => {
     const { value, troubles } = taken(

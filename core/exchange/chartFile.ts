@@ -30,8 +30,9 @@ const file = z.union([
 const shown = chartSchema.shape.features.element.shape.properties.shape;
 
 /**
- * A chart from any GeoJSON (RFC 7946). What says in "shows" what it is, is that; what says nothing is taken for land, as a shore
- * exported elsewhere says nothing. Areas of several parts become several; heights, and what is no line or area, are left out, and told.
+ * A chart from any GeoJSON (RFC 7946). What says in "shows" what it is, is that; what says nothing is taken
+ * for land, as a shore exported elsewhere says nothing. Areas of several parts become several; heights, and
+ * what is no line or area, are left out, and told.
  */
 export const readChart = reader(MARKUP, inChart);
 function inChart(text: string): Imported<Chart> {
@@ -68,17 +69,23 @@ function inChart(text: string): Imported<Chart> {
   });
   if (features.length === 0) return refused(troubles[0] ?? 'The file has no line or area in it.');
   if (features.length > FEATURES)
-    return refused(`The file has ${features.length} features; at most ${FEATURES} are read. Export a smaller piece.`);
+    return refused(
+      `The file has ${features.length} features; at most ${FEATURES} are read. Export a smaller piece.`,
+    );
   const longest = Math.max(
     ...features.map(({ geometry: one }) =>
-      one.type === 'Polygon' ? Math.max(...one.coordinates.map(({ length }) => length)) : one.coordinates.length,
+      one.type === 'Polygon'
+        ? Math.max(...one.coordinates.map(({ length }) => length))
+        : one.coordinates.length,
     ),
   );
   if (longest > POINTS)
     return refused(`A line of the file has ${longest} points; at most ${POINTS} are read. Thin it out.`);
   const sound = chartSchema.safeParse({ type: 'FeatureCollection', features });
   if (!sound.success)
-    return refused('A line or an area of the file has too few sound positions: longitude, latitude in degrees.');
+    return refused(
+      'A line or an area of the file has too few sound positions: longitude, latitude in degrees.',
+    );
   return { taken: true, value: sound.data, troubles: told(troubles) };
 }
 

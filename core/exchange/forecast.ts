@@ -35,7 +35,10 @@ export interface ForecastFile {
   hours: Hour[];
   /** Water temperature, when the file has one: the mean of its rows. */
   waterC: number | null;
-  /** How it was understood, for whoever reads it before anything is replaced: "wind in kn", "hours in UTC, turned to the water's clock". */
+  /**
+   * How it was understood, for whoever reads it before anything is replaced: "wind in kn", "hours in UTC,
+   * turned to the water's clock".
+   */
   understood: string[];
   /** Columns that were not understood, by their heads. */
   unread: string[];
@@ -58,7 +61,10 @@ const MOST_ROWS = 24 * 22;
 /** Lines over the head of a table: a title, a place, a zone. */
 const MOST_PREAMBLE = 30;
 
-/** A table as it was taken apart: what stands over it, its head, its units where a line of their own gives them, its rows. */
+/**
+ * A table as it was taken apart: what stands over it, its head, its units where a line of their own gives
+ * them, its rows.
+ */
 interface Table {
   preamble: string;
   head: string[];
@@ -67,10 +73,14 @@ interface Table {
 }
 
 /**
- * A forecast from a table of text, as programs write it: any usual delimiter, heads in the common languages with their units in brackets, behind
- * a space or an underscore, in a line of their own or in the cells. What may be read in two ways is asked, never guessed.
+ * A forecast from a table of text, as programs write it: any usual delimiter, heads in the common languages
+ * with their units in brackets, behind a space or an underscore, in a line of their own or in the cells. What
+ * may be read in two ways is asked, never guessed.
  */
-export const readForecastCsv: (text: string, options: ForecastOptions) => ReadForecast = reader(TABLE, inTable);
+export const readForecastCsv: (text: string, options: ForecastOptions) => ReadForecast = reader(
+  TABLE,
+  inTable,
+);
 function inTable(text: string, options: ForecastOptions): ReadForecast {
   const rows = linesOf(text);
   const headAt = rows.slice(0, MOST_PREAMBLE).findIndex(({ cells }) => isHead(cells));
@@ -95,8 +105,13 @@ function inTable(text: string, options: ForecastOptions): ReadForecast {
   );
 }
 
-/** The same from JSON: a list of records, or lists by their names, with the units beside them or in the names. */
-export const readForecastJson: (text: string, options: ForecastOptions) => ReadForecast = reader(MARKUP, inJson);
+/**
+ * The same from JSON: a list of records, or lists by their names, with the units beside them or in the names.
+ */
+export const readForecastJson: (text: string, options: ForecastOptions) => ReadForecast = reader(
+  MARKUP,
+  inJson,
+);
 function inJson(text: string, options: ForecastOptions): ReadForecast {
   let json: unknown;
   try {
@@ -121,7 +136,9 @@ function inJson(text: string, options: ForecastOptions): ReadForecast {
   return read(
     {
       preamble: found.zone,
-      head: names.map((name) => (found.units[name] === undefined ? name : `${name} (${found.units[name] ?? ''})`)),
+      head: names.map((name) =>
+        found.units[name] === undefined ? name : `${name} (${found.units[name] ?? ''})`,
+      ),
       units: null,
       rows: found.records.map((record, i) => ({
         line: `Hour ${i + 1}`,
@@ -155,7 +172,9 @@ function recordsIn(json: unknown): Records | null {
     if (Array.isArray(value) && value.length > 0 && value.every(isFields))
       return { records: value, units: Object.fromEntries(texts) as Record<string, string>, zone };
     if (!isFields(value)) continue;
-    const lists = Object.entries(value).filter((entry): entry is [string, unknown[]] => Array.isArray(entry[1]));
+    const lists = Object.entries(value).filter((entry): entry is [string, unknown[]] =>
+      Array.isArray(entry[1]),
+    );
     const [longest = 0] = lists.map(([, list]) => list.length).toSorted((a, b) => b - a);
     if (lists.length < 2 || longest === 0 || longest > 50_000) continue;
     const records = Array.from({ length: longest }, (_, i) =>
@@ -172,7 +191,10 @@ function linesOf(text: string): Table['rows'] {
     .replace(/^\uFEFF/, '')
     .replaceAll(/\r\n?/g, '\n')
     .trimEnd();
-  const parsed = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimitersToGuess: [',', ';', '\t', '|'] }).data;
+  const parsed = Papa.parse<string[]>(plain, {
+    skipEmptyLines: false,
+    delimitersToGuess: [',', ';', '\t', '|'],
+  }).data;
   const wide = parsed.filter((cells) => cells.length > 1).length;
   const full = parsed.filter((cells) => cells.some((cell) => cell.trim() !== '')).length;
   const rows = wide * 2 >= full ? parsed : plain.split('\n').map((line) => line.trim().split(/\s{2,}|\t/));
@@ -194,7 +216,9 @@ function isUnits(cells: readonly string[]): boolean {
   return (
     written.length > 0 &&
     cells.every((cell) => !/\d/.test(cell) || /^[([]?m\/s|^[([]?mm/.test(cell)) &&
-    written.filter((cell) => Object.values(figures).some(({ units }) => unitIn(cell, units) !== null)).length * 2 >=
+    written.filter((cell) => Object.values(figures).some(({ units }) => unitIn(cell, units) !== null))
+      .length *
+      2 >=
       written.length - 1
   );
 }
@@ -310,7 +334,12 @@ function askUnit(table: Table, column: Column, answers: AnswersGiven, asks: Ques
   if (answers[id] !== undefined && answers[id] in units) column.unit = answers[id];
 }
 
-function decimalIn(table: Table, columns: readonly Column[], answers: AnswersGiven, asks: Question[]): Decimal {
+function decimalIn(
+  table: Table,
+  columns: readonly Column[],
+  answers: AnswersGiven,
+  asks: Question[],
+): Decimal {
   const cells = table.rows.flatMap((row) => columns.map(({ at }) => row.cells[at] ?? ''));
   const { decimal, unclear } = decimalsOf(cells);
   if (decimal !== null) return decimal;
@@ -342,7 +371,8 @@ function momentsOf(
   const first = parts.find((one) => one?.date?.order === 'open')?.date;
   if (order === null && first) asks.push(askDayOrder(first));
   const chosen = answers?.['day order'] === 'month first' ? 'month first' : 'day first';
-  const zone = columns.map((at) => zoneIn(table.head[at] ?? '')).find((one) => one !== null) ?? zoneIn(table.preamble);
+  const zone =
+    columns.map((at) => zoneIn(table.head[at] ?? '')).find((one) => one !== null) ?? zoneIn(table.preamble);
   const own = parts.find((one) => one?.zone && 'offsetMin' in one.zone)?.zone ?? null;
   const clock = own ?? zone;
   const sayClock =
@@ -372,7 +402,9 @@ function momentColumns(table: Table, heads: readonly Head[]): number[] {
   const of = (is: Head['is']) => heads.flatMap((head, at) => (head.is === is ? [at] : []));
   const whole = [...of('moment'), ...of('time'), ...of('date')].filter((at) => {
     const parts = table.rows.map(({ cells }) => momentParts(cells[at] ?? ''));
-    return parts.some(({ date, minutes, instant }) => instant !== null || (date !== null && minutes !== null));
+    return parts.some(
+      ({ date, minutes, instant }) => instant !== null || (date !== null && minutes !== null),
+    );
   });
   if (whole[0] !== undefined) return [whole[0]];
   return [...of('date').slice(0, 1), ...[...of('time'), ...of('moment')].slice(0, 1)];
@@ -436,7 +468,8 @@ function rowsToHours(
     if (waterC !== null) water.push(waterC);
   }
   if (hours.length === 0) return refused(`No row could be taken. ${troubles[0] ?? ''}`.trim());
-  const waterC = water.length > 0 ? Number((water.reduce((sum, one) => sum + one, 0) / water.length).toFixed(1)) : null;
+  const waterC =
+    water.length > 0 ? Number((water.reduce((sum, one) => sum + one, 0) / water.length).toFixed(1)) : null;
   return { taken: true, value: { hours, waterC }, troubles: told(troubles) };
 }
 
@@ -450,7 +483,8 @@ function momentOf(
 ): { at: Instant; day: string } | null {
   if (parts.instant !== null) return { at: parts.instant, day: dateAt(parts.instant, 'utc') };
   if (parts.minutes === null || parts.left !== '') return null;
-  const next = parts.minutes < lastMinutes ? dateAt(Date.parse(`${lastDay}T12:00:00Z`) + 24 * HOUR_MS, 'utc') : lastDay;
+  const next =
+    parts.minutes < lastMinutes ? dateAt(Date.parse(`${lastDay}T12:00:00Z`) + 24 * HOUR_MS, 'utc') : lastDay;
   const day = parts.date ? dayOf(parts.date, order, near) : next;
   if (day === null) return null;
   const clock = parts.zone && 'offsetMin' in parts.zone ? parts.zone : zone;
@@ -465,10 +499,19 @@ function withoutPoint(cell: string, letterO: LetterO = null): { fromDeg: number 
   return fromDeg === null ? { fromDeg, speed: cell } : { fromDeg, speed: rest.join(' ') };
 }
 
-/** What the letter O means in a table's points of the compass: Ost, or Ouest and Oeste. null: it does not say. */
+/**
+ * What the letter O means in a table's points of the compass: Ost, or Ouest and Oeste. null: it does not say.
+ */
 type LetterO = 'E' | 'W' | null;
-function letterOIn(table: Table, columns: readonly Column[], answers: AnswersGiven, asks: Question[]): LetterO {
-  const ats = columns.flatMap(({ figure, at }) => (figure === 'windFromDeg' || figure === 'windMps' ? [at] : []));
+function letterOIn(
+  table: Table,
+  columns: readonly Column[],
+  answers: AnswersGiven,
+  asks: Question[],
+): LetterO {
+  const ats = columns.flatMap(({ figure, at }) =>
+    figure === 'windFromDeg' || figure === 'windMps' ? [at] : [],
+  );
   const points = table.rows.flatMap(({ cells }) =>
     ats.flatMap((at) => /^[NSEWOØÖVZ]{1,3}(?=\s|$)/iu.exec(cells[at] ?? '')?.[0].toUpperCase() ?? []),
   );
@@ -516,7 +559,8 @@ function figuresOf(cells: readonly string[], columns: readonly Column[], decimal
       hour.windFromDeg = from % 360;
       continue;
     }
-    const { fromDeg, speed } = figure === 'windMps' ? withoutPoint(cell, letterO) : { fromDeg: null, speed: cell };
+    const { fromDeg, speed } =
+      figure === 'windMps' ? withoutPoint(cell, letterO) : { fromDeg: null, speed: cell };
     if (fromDeg !== null) hour.windFromDeg ??= fromDeg;
     const read = figureOf(speed.replace(/^(?:f|force)\s*(?=\d)/iu, ''), decimal);
     const own = read && (read.unit === '' ? unit : unitIn(read.unit, units));

@@ -3,7 +3,10 @@ import { withoutAccents } from './calendarWords';
 import { headParts } from './heads';
 
 const KNOT = 1852 / 3600;
-/** The units that each kind of figure may be in: how they are written, and how many of the product's own one of them is. */
+/**
+ * The units that each kind of figure may be in: how they are written, and how many of the product's own one
+ * of them is.
+ */
 const speed = { 'm/s': 1, 'km/h': 1 / 3.6, kn: KNOT, mph: 0.44704, 'ft/s': 0.3048, bft: 0 } as const;
 const height = { m: 1, ft: 0.3048, cm: 0.01 } as const;
 const sight = { m: 1, km: 1000, nm: 1852, mi: 1609.344 } as const;
@@ -72,7 +75,10 @@ export function unitIn(text: string, units: Units): string | null {
 }
 
 export type Figure = keyof Omit<Hour, 'at'> | 'waterC';
-/** What each figure of an hour is called where one is asked about it, its units, and the one it has where it can have no other. */
+/**
+ * What each figure of an hour is called where one is asked about it, its units, and the one it has where it
+ * can have no other.
+ */
 export const figures: Readonly<Record<Figure, { name: string; units: Units; alone: string | null }>> = {
   windMps: { name: 'wind', units: speed, alone: null },
   gustMps: { name: 'gust', units: speed, alone: null },
@@ -171,7 +177,19 @@ const words = {
     'hsig',
     'seegang',
   ],
-  swell: ['swell', 'dunung', 'houle', 'fondo', 'deining', 'donning', 'dyning', 'swel', 'wellung', 'ondulac', 'swht'],
+  swell: [
+    'swell',
+    'dunung',
+    'houle',
+    'fondo',
+    'deining',
+    'donning',
+    'dyning',
+    'swel',
+    'wellung',
+    'ondulac',
+    'swht',
+  ],
   period: ['period', 'tp', 'dpd', 'swper', 'interval', 'per'],
   thunder: [
     'thunder',
@@ -370,16 +388,21 @@ function figureOf(
   unitText: string,
 ): Figure | 'besides' | null {
   const joined = tokens.join('');
-  const has = (word: Word) => found(word) || words[word].some((start) => start.length > 3 && joined.includes(start));
+  const has = (word: Word) =>
+    found(word) || words[word].some((start) => start.length > 3 && joined.includes(start));
   const isTemperature = found('temperature') || unitIn(unitText, temperature) !== null || /temp/.test(joined);
-  const direction = found('direction') || /richt|riktn|retn|direc|direz|winddir|wavedir|swelldir/.test(joined);
+  const direction =
+    found('direction') || /richt|riktn|retn|direc|direz|winddir|wavedir|swelldir/.test(joined);
   if (has('water') || (found('sea') && isTemperature) || /seatemp|seesurf|meerestemp/.test(joined))
     return isTemperature || has('water') ? 'waterC' : null;
   if (has('besides')) return 'besides';
   if (has('thunder')) return 'thunderPct';
   if (has('rain'))
-    return found('chance') || /prob|wahrsch|chance/.test(joined) || unitIn(unitText, percent) ? 'besides' : 'rainMm';
-  if (has('swell')) return direction ? 'besides' : found('period') || /period/.test(joined) ? 'swellPeriodS' : 'swellM';
+    return found('chance') || /prob|wahrsch|chance/.test(joined) || unitIn(unitText, percent)
+      ? 'besides'
+      : 'rainMm';
+  if (has('swell'))
+    return direction ? 'besides' : found('period') || /period/.test(joined) ? 'swellPeriodS' : 'swellM';
   if (has('wave') || (found('sea') && unitIn(unitText, height) !== null))
     return direction || found('period') || /period/.test(joined) ? 'besides' : 'waveM';
   if (found('period')) return 'swellPeriodS';
@@ -394,7 +417,10 @@ function figureOf(
   return null;
 }
 
-/** A figure with the unit of its head: in brackets, behind a comma, or as its last words ("wind kts", "wind_kmh", "WindSpd_kt"). */
+/**
+ * A figure with the unit of its head: in brackets, behind a comma, or as its last words ("wind kts",
+ * "wind_kmh", "WindSpd_kt").
+ */
 function withUnit(figure: Figure, tokens: readonly string[], unitText: string): Head {
   const { units, alone } = figures[figure];
   if (unitText !== '') return { is: 'figure', figure, unit: unitIn(unitText, units) ?? alone, unitText };
@@ -410,7 +436,9 @@ function withUnit(figure: Figure, tokens: readonly string[], unitText: string): 
         text.length > 1 &&
         tokens.some(
           (token) =>
-            token.endsWith(text) && /^(?:wind|gust)/.test(token) && /^(?:kmh|kph|mph|kts|knots|mps)$/.test(text),
+            token.endsWith(text) &&
+            /^(?:wind|gust)/.test(token) &&
+            /^(?:kmh|kph|mph|kts|knots|mps)$/.test(text),
         ),
     ),
   );

@@ -7,7 +7,18 @@ const options = { timeZone: 'Europe/Paris', near: '2026-07-04' };
 const read = (text: string, answers: Record<string, string> = {}): ReadForecast =>
   (/^\s*[[{]/.test(text) ? readForecastJson : readForecastCsv)(text, { ...options, answers });
 
-const say = ({ at, windMps, gustMps, windFromDeg, airC, waveM, swellM, swellPeriodS, rainMm, visibilityM }: Hour) =>
+const say = ({
+  at,
+  windMps,
+  gustMps,
+  windFromDeg,
+  airC,
+  waveM,
+  swellM,
+  swellPeriodS,
+  rainMm,
+  visibilityM,
+}: Hour) =>
   [
     new Date(at).toISOString().slice(5, 16),
     `w${windMps?.toFixed(1) ?? ''}`,
@@ -33,7 +44,11 @@ describe('a forecast as other programs write it', () => {
     ['square brackets and capitals', 'TIME\tWIND SPEED [M/S]\n2026-07-04 06:00\t5\n2026-07-04 07:00\t6', two],
     ['the unit behind a space', 'Date,Time,Wind speed m/s\n2026-07-04,06:00,5\n2026-07-04,07:00,6', two],
     ['the unit behind an underscore', 'time,wind_speed_ms\n2026-07-04T06:00,5\n2026-07-04T07:00,6', two],
-    ['a height above ground in the name', 'time,wind_speed_10m (m/s)\n2026-07-04T06:00,5\n2026-07-04T07:00,6', two],
+    [
+      'a height above ground in the name',
+      'time,wind_speed_10m (m/s)\n2026-07-04T06:00,5\n2026-07-04T07:00,6',
+      two,
+    ],
     ['capitals within the name', 'dateTime,windSpeed (m/s)\n2026-07-04T06:00,5\n2026-07-04T07:00,6', two],
     ['units in a line of their own', 'time,wind speed\n,m/s\n2026-07-04 06:00,5\n2026-07-04 07:00,6', two],
     [
@@ -52,7 +67,11 @@ describe('a forecast as other programs write it', () => {
       '# model run 00\n# place: the bay\ntime,wind (m/s)\n2026-07-04 06:00,5\n2026-07-04 07:00,6',
       two,
     ],
-    ['gaps instead of a delimiter', 'date        hour   wind m/s\n2026-07-04  06:00  5\n2026-07-04  07:00  6', two],
+    [
+      'gaps instead of a delimiter',
+      'date        hour   wind m/s\n2026-07-04  06:00  5\n2026-07-04  07:00  6',
+      two,
+    ],
     ['bars', 'time | wind (m/s)\n---|---\n2026-07-04 06:00 | 5\n2026-07-04 07:00 | 6', two],
     [
       'a mark at its beginning and Windows’ line ends',
@@ -63,7 +82,11 @@ describe('a forecast as other programs write it', () => {
     ['hours with a Z', 'time,wind (m/s)\n2026-07-04T04:00:00Z,5\n2026-07-04T05:00:00Z,6', two],
     ['hours with an offset', 'time,wind (m/s)\n2026-07-04T03:00-01:00,5\n2026-07-04T04:00-0100,6', two],
     ['hours with letters of a clock', 'time,wind (m/s)\n2026-07-04 05:00 BST,5\n2026-07-04 06:00 BST,6', two],
-    ['a zone said over the table', 'All times GMT\ntime,wind (m/s)\n2026-07-04 04:00,5\n2026-07-04 05:00,6', two],
+    [
+      'a zone said over the table',
+      'All times GMT\ntime,wind (m/s)\n2026-07-04 04:00,5\n2026-07-04 05:00,6',
+      two,
+    ],
     ['GMT with hours', 'time (GMT+1),wind (m/s)\n2026-07-04 05:00,5\n2026-07-04 06:00,6', two],
     ['seconds since 1970', 'dt,wind (m/s)\n1783137600,5\n1783141200,6', two],
     [
@@ -168,8 +191,16 @@ describe('a forecast as other programs write it', () => {
       'Date/Time,Wind (mph),Temp (°F)\n7/4/2026 6:00 AM,10,68\n7/14/2026 7:00 AM,20,77',
       ['07-04T04:00 w4.5 20C', '07-14T05:00 w8.9 25C'],
     ],
-    ['Beaufort', 'time,wind (Bft)\n2026-07-04 06:00,4\n2026-07-04 07:00,5', ['07-04T04:00 w6.7', '07-04T05:00 w9.3']],
-    ['ranges, of which the higher is taken', 'time,wind (m/s)\n2026-07-04 06:00,3-5\n2026-07-04 07:00,4 to 6', two],
+    [
+      'Beaufort',
+      'time,wind (Bft)\n2026-07-04 06:00,4\n2026-07-04 07:00,5',
+      ['07-04T04:00 w6.7', '07-04T05:00 w9.3'],
+    ],
+    [
+      'ranges, of which the higher is taken',
+      'time,wind (m/s)\n2026-07-04 06:00,3-5\n2026-07-04 07:00,4 to 6',
+      two,
+    ],
     [
       'empty as dashes and n/a',
       'time,wind (m/s),gust (m/s),rain (mm)\n2026-07-04 06:00,5,-,n/a\n2026-07-04 07:00,6,--,',
@@ -190,7 +221,11 @@ describe('a forecast as other programs write it', () => {
       'time,wind (m/s),temperature_2m (°C),dew_point_2m (°C),apparent_temperature (°C)\n2026-07-04 06:00,5,20,9,17\n2026-07-04 07:00,6,21,9,18',
       ['07-04T04:00 w5.0 20C', '07-04T05:00 w6.0 21C'],
     ],
-    ['records in JSON', '[{"time":"2026-07-04T06:00","wind_ms":5},{"time":"2026-07-04T07:00","wind_ms":6}]', two],
+    [
+      'records in JSON',
+      '[{"time":"2026-07-04T06:00","wind_ms":5},{"time":"2026-07-04T07:00","wind_ms":6}]',
+      two,
+    ],
     [
       'lists in JSON with units beside them',
       '{"zone":"GMT","hourly_units":{"time":"iso","wind_speed":"km/h"},"hourly":{"time":["2026-07-04T04:00","2026-07-04T05:00"],"wind_speed":[18,21.6]}}',
@@ -259,7 +294,10 @@ describe('a forecast as other programs write it', () => {
 
   it('names what it did not understand apart from what nothing goes by', () => {
     const result = read('time,wind (kn),mood,pressure (hPa)\n2026-07-04 06:00,10,good,1013');
-    expect(result.taken && [result.value.unread, result.value.besides]).toEqual([['mood'], ['pressure (hPa)']]);
+    expect(result.taken && [result.value.unread, result.value.besides]).toEqual([
+      ['mood'],
+      ['pressure (hPa)'],
+    ]);
     expect(result.taken && result.value.understood).toEqual([
       'wind in kn',
       'hours on the clock of the water (Europe/Paris)',

@@ -23,7 +23,10 @@ export interface Reading {
   note: (words: string) => void;
   /** The last wind said, m/s; null: none yet. */
   wind: () => number | null;
-  /** The last wind said as a bare number, which may be a force or in the unit of its gusts; null: none in this clause. */
+  /**
+   * The last wind said as a bare number, which may be a force or in the unit of its gusts; null: none in this
+   * clause.
+   */
   bare: () => number | null;
   /** A wind said as a bare number, and what it was first taken for. */
   putBare: (value: number, windMps: number) => void;
@@ -83,9 +86,18 @@ const SEAS: Readonly<Record<string, number>> = {
   'very rough': 6,
   rough: 4,
 };
-/** How far one sees by the words for it, m: the lower end of each, as sea forecasts define them (5 and 2 nautical miles, 1000 m). */
+/**
+ * How far one sees by the words for it, m: the lower end of each, as sea forecasts define them (5 and 2
+ * nautical miles, 1000 m).
+ */
 const SIGHTS: Readonly<Record<string, number>> = { good: 9260, moderate: 3704, 'very poor': 300, poor: 1000 };
-const SIGHT_PER: Readonly<Record<string, number>> = { m: 1, km: 1000, nm: 1852, mi: 1609.344, miles: 1609.344 };
+const SIGHT_PER: Readonly<Record<string, number>> = {
+  m: 1,
+  km: 1000,
+  nm: 1852,
+  mi: 1609.344,
+  miles: 1609.344,
+};
 const RAINS: Readonly<Record<string, number>> = {
   'no rain': 0,
   'heavy rain': 5,
@@ -160,7 +172,9 @@ const SPAN = String.raw`(?:\s*(?:-|to|until)\s*\d{1,2}(?:[:.h]?\d{2}|\s*[ap]m)\b
 
 const times: readonly Token[] = [
   token(String.raw`(later|soon)\b`, ([, word], r) => done(r.timed(r.share(WHILES[word ?? ''] ?? 0)))),
-  token(String.raw`(?:at )?first\b|early(?! (?:${oneOf(PARTS)}))\b`, (_, r) => done(r.first(r.share(FIRST_ENDS)))),
+  token(String.raw`(?:at )?first\b|early(?! (?:${oneOf(PARTS)}))\b`, (_, r) =>
+    done(r.first(r.share(FIRST_ENDS))),
+  ),
   token(String.raw`(?:and )?then\b`, (_, r) => done(r.then())),
   token(
     String.raw`(?:(?:from|after|by|at|around|about|until|till)\s+)?(?:${CLOCK})${SPAN}`,
@@ -170,8 +184,9 @@ const times: readonly Token[] = [
       return moment === null ? `"${whole ?? ''}" is no time.` : done(r.timed(moment));
     },
   ),
-  token(String.raw`(until|till)\s+(?:the\s+)?(?:(early|mid|late)[\s-]?)?(${oneOf(PARTS)})\b`, ([, , into, part], r) =>
-    done(r.open(partOf(part, into, r))),
+  token(
+    String.raw`(until|till)\s+(?:the\s+)?(?:(early|mid|late)[\s-]?)?(${oneOf(PARTS)})\b`,
+    ([, , into, part], r) => done(r.open(partOf(part, into, r))),
   ),
   token(
     String.raw`(?:(?:from|after|by|in|at|this|during|before)\s+)?(?:the\s+)?(?:(early|mid|late)[\s-]?)?(${oneOf(PARTS)})\b`,
@@ -189,7 +204,8 @@ const trends: readonly Token[] = [
     ([, a, b, unit], r) => {
       const value = higher(a, b);
       const gustMps = speedOf(value, unit ?? (value > MOST_FORCE ? r.unit : null));
-      if (gustMps === null) return `Gusts of ${a ?? ''}: of what? Write kn, mph, m/s or km/h; a force goes to 12.`;
+      if (gustMps === null)
+        return `Gusts of ${a ?? ''}: of what? Write kn, mph, m/s or km/h; a force goes to 12.`;
       const [bare, wind] = [r.bare(), r.wind()];
       // "W 12 gusting 20 kn": as a force the wind would pass its own gusts, so it is in their unit.
       if (unit !== undefined && bare !== null && wind !== null && wind > gustMps) {
@@ -199,13 +215,16 @@ const trends: readonly Token[] = [
       return done(r.put({ gustMps }));
     },
   ),
-  token(String.raw`(?:increasing|rising|freshening|strengthening|building|picking up)\b(?:\s+(?:to|by)\b)?`, (_, r) => {
-    const [has, was] = [figureAhead.test(r.ahead()), r.wind()];
-    r.open(r.share(WHILES.later ?? 1));
-    if (has || was === null) return null;
-    r.put({ windMps: grown(was) });
-    return done(r.note('It rises, without a figure: one force more is taken.'));
-  }),
+  token(
+    String.raw`(?:increasing|rising|freshening|strengthening|building|picking up)\b(?:\s+(?:to|by)\b)?`,
+    (_, r) => {
+      const [has, was] = [figureAhead.test(r.ahead()), r.wind()];
+      r.open(r.share(WHILES.later ?? 1));
+      if (has || was === null) return null;
+      r.put({ windMps: grown(was) });
+      return done(r.note('It rises, without a figure: one force more is taken.'));
+    },
+  ),
   token(
     String.raw`(?:decreasing|falling|easing|dropping|moderating|dying|abating)\b(?:\s+(?:to|away|off|down)\b)?`,
     (_, r) => {
@@ -214,12 +233,15 @@ const trends: readonly Token[] = [
       return done(r.note('It falls, without a figure: that is not counted on.'));
     },
   ),
-  token(String.raw`(?:veering|backing|turning|going|becoming)\s+(?:to\s+)?(${COMPASS})(?![a-z])`, ([, point], r) => {
-    const windFromDeg = bearingOfPoint(point ?? '');
-    if (windFromDeg === null) return `"${point ?? ''}" is no direction.`;
-    r.open(r.share(WHILES.later ?? 1));
-    return done(r.put({ windFromDeg }));
-  }),
+  token(
+    String.raw`(?:veering|backing|turning|going|becoming)\s+(?:to\s+)?(${COMPASS})(?![a-z])`,
+    ([, point], r) => {
+      const windFromDeg = bearingOfPoint(point ?? '');
+      if (windFromDeg === null) return `"${point ?? ''}" is no direction.`;
+      r.open(r.share(WHILES.later ?? 1));
+      return done(r.put({ windFromDeg }));
+    },
+  ),
   token(String.raw`becoming\b`, (_, r) => done(r.open(r.share(WHILES.later ?? 1)))),
   token(String.raw`(gusty|squally|breezy|windy|blustery)\b`, ([, word], r) =>
     windAhead.test(r.ahead()) && word === 'breezy'
@@ -233,7 +255,10 @@ const seas: readonly Token[] = [
     String.raw`(?:swells?|wave detail)\s*:?\s*(?:of|from)?\s*(?:${COMPASS}(?![a-z]))?\s*${RANGE}\s*${LENGTH}?(?:\s*(?:at|every|,|/|@)?\s*(${NUMBER})\s*${SECONDS}\b)?`,
     ([, a, b, unit, period], r) =>
       done(
-        r.put({ swellM: metres(higher(a, b), unit), ...(period === undefined ? {} : { swellPeriodS: num(period) }) }),
+        r.put({
+          swellM: metres(higher(a, b), unit),
+          ...(period === undefined ? {} : { swellPeriodS: num(period) }),
+        }),
       ),
   ),
   token(String.raw`no swell\b`, (_, r) => done(r.put({ swellM: 0 }))),
@@ -277,7 +302,8 @@ const weather: readonly Token[] = [
   token(String.raw`no (?:thunder(?:storms?)?|lightning)\b`, (_, r) => done(r.put({ thunderPct: 0 }))),
   token(
     String.raw`(?:(\d{1,3})\s*%\s*(?:chance of\s*)?)?(?:thunder(?:y|storms?)?|lightning)(?:\s*showers?)?(?:\s*(\d{1,3})\s*%)?`,
-    ([, before, behind], r) => done(r.put({ thunderPct: Math.min(100, Number(before ?? behind ?? THUNDER_PCT)) })),
+    ([, before, behind], r) =>
+      done(r.put({ thunderPct: Math.min(100, Number(before ?? behind ?? THUNDER_PCT)) })),
   ),
   // A chance of rain counts as rain: how likely it is is not kept.
   token(
@@ -363,10 +389,26 @@ export const forecastTokens: readonly Token[] = [
 ];
 
 /** A number written as a word, behind a force or where the wind comes from: "southwest four". */
-const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+const NUMBERS = [
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+];
 const written = new RegExp(String.raw`\b((?:force|gusting|${COMPASS})\s+)(${NUMBERS.join('|')})\b`, 'g');
 export function withFigures(line: string): string {
-  return line.replaceAll(written, (_, before: string, word: string) => before + String(NUMBERS.indexOf(word) + 1));
+  return line.replaceAll(
+    written,
+    (_, before: string, word: string) => before + String(NUMBERS.indexOf(word) + 1),
+  );
 }
 
 /** Whether another wind stands next. */

@@ -64,7 +64,11 @@ const lines: [string, string, object][] = [
   ['S 5 decreasing 3 later', '08:00', { windMps: force(5) }],
   ['S 5 decreasing 3 later', '14:00', { windMps: force(3) }],
   ['S 5 easing', '14:00', { windMps: force(5) }],
-  ['S 4 freshening', '14:00', { windMps: force(5), notes: ['It rises, without a figure: one force more is taken.'] }],
+  [
+    'S 4 freshening',
+    '14:00',
+    { windMps: force(5), notes: ['It rises, without a figure: one force more is taken.'] },
+  ],
   ['S 4 rising soon', '09:00', { windMps: force(5) }],
   ['S 4 veering W later', '08:00', { windFromDeg: 180 }],
   ['S 4 veering W later', '14:00', { windFromDeg: 270, windMps: force(4) }],
@@ -108,7 +112,11 @@ const lines: [string, string, object][] = [
   ['6am: W 3; 2pm: W 5', '13:00', { windMps: force(3) }],
   ['S 3 building to 15 knots by mid afternoon', '13:00', { windMps: force(3) }],
   ['Good, occasionally poor, W 3', '06:00', { visibilityM: 1000 }],
-  ['SW 3 to 4, occasionally 5 at first. Slight or moderate. Showers. Good', '06:00', { windMps: force(5), waveM: 2.5 }],
+  [
+    'SW 3 to 4, occasionally 5 at first. Slight or moderate. Showers. Good',
+    '06:00',
+    { windMps: force(5), waveM: 2.5 },
+  ],
   ['Wind: 12 knots from 240 degrees, 14 degrees', '06:00', { windFromDeg: 240, airC: 14 }],
   ['W 3, wave height 0.5m period 4s, swell 0.8m@10s', '06:00', { waveM: 0.5, swellM: 0.8, swellPeriodS: 10 }],
   ['S 8 knots, sea temp 58F, temp 64F, pressure 1012', '06:00', { waterC: 14.4, airC: 17.8 }],
@@ -184,12 +192,12 @@ describe('points and forces', () => {
       expect(bearingOfPoint(point)).toBe(i * 22.5);
       expect(pointOf(i * 22.5 + 11)).toBe(point);
     }
-    expect([pointOf(-10), pointOf(359), bearingOfPoint('north-north-west'), bearingOfPoint('somewhere')]).toEqual([
-      'N',
-      'N',
-      337.5,
-      null,
-    ]);
+    expect([
+      pointOf(-10),
+      pointOf(359),
+      bearingOfPoint('north-north-west'),
+      bearingOfPoint('somewhere'),
+    ]).toEqual(['N', 'N', 337.5, null]);
     for (let n = 0; n <= 12; n += 1) expect(forceOf(forceToMps(n))).toBe(n);
     expect([forceOf(5.4), forceOf(5.5)]).toEqual([3, 4]);
   });
@@ -197,7 +205,10 @@ describe('points and forces', () => {
 
 describe('gusts', () => {
   it('said before the wind rises are never less than the wind', () => {
-    expect(at('SW 3 gusting 4, rising 5 later', '15:00')).toMatchObject({ windMps: force(5), gustMps: force(5) });
+    expect(at('SW 3 gusting 4, rising 5 later', '15:00')).toMatchObject({
+      windMps: force(5),
+      gustMps: force(5),
+    });
     expect(at('SW 3 gusting 4, rising 5 later', '06:00')).toMatchObject({ gustMps: force(4) });
   });
 });

@@ -1,7 +1,14 @@
 import { type Hour, hourSchema } from '../documents/outing';
 import { NO_FIGURES } from '../editing/hours';
 import { HOUR_MS, type Instant, dateAt, instantOf, isoAt } from '../units/time';
-import { type Figures, type Reading, forecastTokens, isWindAhead, lastUnit, withFigures } from './forecastTokens';
+import {
+  type Figures,
+  type Reading,
+  forecastTokens,
+  isWindAhead,
+  lastUnit,
+  withFigures,
+} from './forecastTokens';
 import { type Imported, PASTED, reader, refused } from './imported';
 
 /** What holds from some moment on; what a later spell does not say goes on from the one before. */
@@ -17,15 +24,17 @@ export interface ForecastWords {
 }
 
 /**
- * A forecast as a line of words, understood into hours: "SW 4 gusting 7 falling later", "W 10-15 kn, gusts 20, increasing 18 kn from 14:00,
- * swell 1 m 8 s, 12 °C". Of two figures the higher is taken; a wind that falls without a figure is not counted on, one that rises grows by
- * one force. Refused in words: whatever is not understood.
+ * A forecast as a line of words, understood into hours: "SW 4 gusting 7 falling later", "W 10-15 kn, gusts
+ * 20, increasing 18 kn from 14:00, swell 1 m 8 s, 12 °C". Of two figures the higher is taken; a wind that
+ * falls without a figure is not counted on, one that rises grows by one force. Refused in words: whatever is
+ * not understood.
  * @param from @param to the hours the words are for @param zone clock of the water
  */
 export const readForecastWords = reader(PASTED, inForecastWords);
 function inForecastWords(text: string, from: Instant, to: Instant, zone: string): Imported<ForecastWords> {
   let rest = withFigures(text.toLowerCase().replaceAll(/[−–]/g, '-').trim());
-  if (rest === '') return refused('Nothing is written. Write it as you read it: SW 4 gusting 7, rising 5 later.');
+  if (rest === '')
+    return refused('Nothing is written. Write it as you read it: SW 4 gusting 7, rising 5 later.');
   const start = Math.floor(from / HOUR_MS) * HOUR_MS;
   const notes = new Set<string>();
   let now: Spell = { from: start, figures: {} };
@@ -81,7 +90,8 @@ function inForecastWords(text: string, from: Instant, to: Instant, zone: string)
       untimed = false;
     },
     first: (moment) => {
-      const isSaid = Object.keys(clause).length > 0 || spells.some(({ figures }) => Object.keys(figures).length > 0);
+      const isSaid =
+        Object.keys(clause).length > 0 || spells.some(({ figures }) => Object.keys(figures).length > 0);
       if (isSaid) open(moment);
       else thenFrom = moment;
     },
@@ -96,7 +106,9 @@ function inForecastWords(text: string, from: Instant, to: Instant, zone: string)
     },
     note: (words) => void notes.add(words),
     wind: () =>
-      clause.windMps ?? spells.findLast(({ figures }) => figures.windMps !== undefined)?.figures.windMps ?? null,
+      clause.windMps ??
+      spells.findLast(({ figures }) => figures.windMps !== undefined)?.figures.windMps ??
+      null,
     share: (part) => start + Math.round(((to - start) * part) / HOUR_MS) * HOUR_MS,
     clock: (hhmm) => instantOf(dateAt(from, zone), hhmm, zone),
     ahead: () => rest,
@@ -113,24 +125,36 @@ function inForecastWords(text: string, from: Instant, to: Instant, zone: string)
     if (why !== null) return refused(why);
   }
   keep();
-  const told = spells.filter(({ figures }) => Object.keys(figures).length > 0).toSorted((a, b) => a.from - b.from);
+  const told = spells
+    .filter(({ figures }) => Object.keys(figures).length > 0)
+    .toSorted((a, b) => a.from - b.from);
   if (told.length === 0 && waterC === null)
     return refused('No figure is in it. Write wind as SW 4, SW 15 kn or SW 8 m/s.');
   const hours: Hour[] = [];
   for (let at = start; at <= to; at += HOUR_MS) {
     // What begins in the middle of the outing is not known before it, but for what the first words say.
     const figures = told.filter((spell, i) => i === 0 || spell.from <= at).map((spell) => spell.figures);
-    const hour: Hour = { at: isoAt(at, zone), ...NO_FIGURES, ...saidOnce(told), ...Object.assign({}, ...figures) };
+    const hour: Hour = {
+      at: isoAt(at, zone),
+      ...NO_FIGURES,
+      ...saidOnce(told),
+      ...Object.assign({}, ...figures),
+    };
     // A gust said before the wind rose is no gust of it: it is never less than the wind.
     if (hour.gustMps !== null && hour.windMps !== null) hour.gustMps = Math.max(hour.gustMps, hour.windMps);
     hours.push(hour);
   }
-  const wrong = hours.map((hour) => hourSchema.safeParse(hour).error?.issues[0]).find((issue) => issue !== undefined);
+  const wrong = hours
+    .map((hour) => hourSchema.safeParse(hour).error?.issues[0])
+    .find((issue) => issue !== undefined);
   if (wrong) return refused(`${figureNames[String(wrong.path[0])] ?? 'A figure'}: ${wrong.message}`);
   return { taken: true, value: { hours, waterC, notes: [...notes] }, troubles: [] };
 }
 
-/** Two sayings of the same hours together: the stronger wind with where it comes from, the higher sea, the shorter sight. */
+/**
+ * Two sayings of the same hours together: the stronger wind with where it comes from, the higher sea, the
+ * shorter sight.
+ */
 function worse(a: Figures, b: Figures): Figures {
   const both = { ...a, ...b };
   const most = (key: 'windMps' | 'gustMps' | 'waveM' | 'swellM' | 'rainMm' | 'thunderPct') => {
@@ -140,11 +164,15 @@ function worse(a: Figures, b: Figures): Figures {
   for (const key of ['windMps', 'gustMps', 'waveM', 'swellM', 'rainMm', 'thunderPct'] as const) most(key);
   if (a.windMps != null && b.windMps != null && a.windMps > b.windMps && a.windFromDeg !== undefined)
     both.windFromDeg = a.windFromDeg;
-  if (a.visibilityM != null && b.visibilityM != null) both.visibilityM = Math.min(a.visibilityM, b.visibilityM);
+  if (a.visibilityM != null && b.visibilityM != null)
+    both.visibilityM = Math.min(a.visibilityM, b.visibilityM);
   return both;
 }
 
-/** What a line says once of sea, sight or weather holds all the while, wherever it stands in the line; wind goes by its time. */
+/**
+ * What a line says once of sea, sight or weather holds all the while, wherever it stands in the line; wind
+ * goes by its time.
+ */
 function saidOnce(told: readonly Spell[]): Figures {
   const first: Figures = {};
   for (const { figures } of told.toReversed()) Object.assign(first, figures);

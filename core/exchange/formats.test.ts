@@ -40,7 +40,9 @@ describe('routes in GPX and GeoJSON', () => {
     if (!result.taken) throw new Error(result.why);
     expect(result.value.out.length).toBeLessThanOrEqual(40);
     expect(result.value.home.length).toBeLessThanOrEqual(40);
-    const strayed = result.value.out.map((point) => Math.min(...there.map((other) => distanceBetween(point, other))));
+    const strayed = result.value.out.map((point) =>
+      Math.min(...there.map((other) => distanceBetween(point, other))),
+    );
     expect(Math.max(...strayed)).toBeLessThan(1);
   });
   it('of 20,000 points are read', () => {
@@ -85,7 +87,8 @@ describe('routes in GPX and GeoJSON', () => {
 });
 
 describe('waypoints in GPX', () => {
-  const file = (inside: string) => `<?xml version="1.0"?><gpx version="1.0" creator="another">${inside}</gpx>`;
+  const file = (inside: string) =>
+    `<?xml version="1.0"?><gpx version="1.0" creator="another">${inside}</gpx>`;
   it('are read by name and position as another program wrote them, a nameless one by its number', () => {
     const result = readWaypoints(
       file(
@@ -167,7 +170,9 @@ describe('forecasts', () => {
     'refuse %j with a sentence',
     (text) => {
       const options = { timeZone: 'UTC-1', near: '2026-05-16' };
-      const result = /^\s*[{[n]/.test(text) ? readForecastJson(text, options) : readForecastCsv(text, options);
+      const result = /^\s*[{[n]/.test(text)
+        ? readForecastJson(text, options)
+        : readForecastCsv(text, options);
       expect(result).toEqual({ taken: false, why: expect.stringMatching(/\.$/) });
     },
   );

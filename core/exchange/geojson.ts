@@ -29,7 +29,10 @@ const file = z.union([
   geometry,
 ]);
 
-/** A route from the lines of a GeoJSON file (RFC 7946): the first leads out, the second home; the parts of one feature are one line. */
+/**
+ * A route from the lines of a GeoJSON file (RFC 7946): the first leads out, the second home; the parts of one
+ * feature are one line.
+ */
 export const readGeoJson: (text: string, ends: Ends, answers?: AnswersGiven) => Asking<RouteFile> = reader(
   MARKUP,
   inGeoJson,
@@ -51,7 +54,11 @@ function inGeoJson(text: string, ends: Ends, answers: AnswersGiven = {}): Asking
   const features = featuresOf<z.infer<typeof feature>>(parsed.data);
   const lines = features.flatMap(({ properties, geometry: shape }, i): FileLine[] => {
     const parts =
-      shape?.type === 'LineString' ? [shape.coordinates] : shape?.type === 'MultiLineString' ? shape.coordinates : [];
+      shape?.type === 'LineString'
+        ? [shape.coordinates]
+        : shape?.type === 'MultiLineString'
+          ? shape.coordinates
+          : [];
     const names = parts.length === 1 ? (properties?.names ?? []) : [];
     const named = [properties?.name, properties?.way, properties?.title].find(
       (one) => typeof one === 'string' && one !== '',
@@ -61,7 +68,10 @@ function inGeoJson(text: string, ends: Ends, answers: AnswersGiven = {}): Asking
   });
   return lines.length === 0 ? refused('The file has no line in it.') : routeOfLines(lines, ends, answers);
 }
-/** The reference system that a file of the older form names, where it is another than that of longitude and latitude; null: it is that. */
+/**
+ * The reference system that a file of the older form names, where it is another than that of longitude and
+ * latitude; null: it is that.
+ */
 function crsOf(json: unknown): string | null {
   const crs = z.object({ crs: z.object({ properties: z.object({ name: z.string() }) }) }).safeParse(json);
   if (!crs.success) return null;
@@ -79,5 +89,9 @@ export function writeGeoJson(title: string, out: readonly Waypoint[], home: read
       coordinates: points.map(({ latDeg, lonDeg }) => [Number(lonDeg.toFixed(6)), Number(latDeg.toFixed(6))]),
     },
   });
-  return JSON.stringify({ type: 'FeatureCollection', features: [line('out', out), line('home', home)] }, null, 2);
+  return JSON.stringify(
+    { type: 'FeatureCollection', features: [line('out', out), line('home', home)] },
+    null,
+    2,
+  );
 }

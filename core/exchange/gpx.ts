@@ -33,7 +33,10 @@ function inWaypoints(text: string): Imported<Waypoint[]> {
 const MOST_WAYPOINTS = 500;
 
 /** A route from a GPX 1.1 (or 1.0) file: its routes and its tracks; the segments of a track are one line. */
-export const readGpx: (text: string, ends: Ends, answers?: AnswersGiven) => Asking<RouteFile> = reader(MARKUP, inGpx);
+export const readGpx: (text: string, ends: Ends, answers?: AnswersGiven) => Asking<RouteFile> = reader(
+  MARKUP,
+  inGpx,
+);
 function inGpx(text: string, ends: Ends, answers: AnswersGiven = {}): Asking<RouteFile> {
   const file = opened(text);
   if (!file.taken) return file;

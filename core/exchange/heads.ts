@@ -9,7 +9,10 @@ export function headParts(head: string): { tokens: string[]; unitText: string } 
   const behind = /[,:]\s*([^,:]+)$|\s(?:in|en|i)\s+([^\s]+)$/u.exec(name);
   return { tokens, unitText: behind?.[1] ?? behind?.[2] ?? '' };
 }
-/** Words of a head: parted at gaps, underscores, hyphens, and where a capital follows a small letter; heights above ground dropped. */
+/**
+ * Words of a head: parted at gaps, underscores, hyphens, and where a capital follows a small letter; heights
+ * above ground dropped.
+ */
 function wordsOf(head: string): string[] {
   return withoutAccents(head.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'))
     .split(/[\s_.,:;-]+/)

@@ -61,6 +61,8 @@ describe('what is refused before it is read', () => {
     expect(why(readGpx(`<gpx><wpt ${attributes}/></gpx>`, ends))).toMatch(/longer than any of a GPX/);
   });
   it('what a parser throws is told without its codes', () => {
-    expect(why(readWaypoints('<gpx><__proto__/></gpx>'))).toMatch(/^This cannot be read: Invalid name: "__proto__"/);
+    expect(why(readWaypoints('<gpx><__proto__/></gpx>'))).toMatch(
+      /^This cannot be read: Invalid name: "__proto__"/,
+    );
   });
 });

@@ -1,4 +1,7 @@
-/** What a file gave: the value, and what of it could not be taken, by line or point. Refused: one sentence, nothing taken. */
+/**
+ * What a file gave: the value, and what of it could not be taken, by line or point. Refused: one sentence,
+ * nothing taken.
+ */
 export type Imported<T> = { taken: true; value: T; troubles: string[] } | { taken: false; why: string };
 
 /** What only whoever has the file can say. */
@@ -8,7 +11,9 @@ export interface Question {
   choices: { id: string; text: string }[];
 }
 /** As `Imported`; what may be read in two ways is asked before anything is taken. */
-export type Asking<T> = Extract<Imported<T>, { taken: true }> | { taken: false; why: string; asks?: Question[] };
+export type Asking<T> =
+  | Extract<Imported<T>, { taken: true }>
+  | { taken: false; why: string; asks?: Question[] };
 /** What was answered to questions, by their ids. */
 export type AnswersGiven = Readonly<Record<string, string>>;
 
@@ -24,7 +29,10 @@ export function told(troubles: readonly string[]): string[] {
   return [...troubles.slice(0, MOST_TOLD), `And ${troubles.length - MOST_TOLD} more like these.`];
 }
 
-/** A line whose commas part its figures has gaps instead, so that "1,0.5" is two figures and "4,3 m" stays one. */
+/**
+ * A line whose commas part its figures has gaps instead, so that "1,0.5" is two figures and "4,3 m" stays
+ * one.
+ */
 export function withoutListCommas(line: string): string {
   return /[\s;]/.test(line.trim()) ? line : line.replaceAll(',', ' ');
 }
@@ -59,7 +67,8 @@ function tooLarge(text: string, most: TextLimits): string | null {
 }
 
 /**
- * A reader that refuses what is too large before it begins, and tells in words what it, or a parser within it, throws.
+ * A reader that refuses what is too large before it begins, and tells in words what it, or a parser within
+ * it, throws.
  * @param read may throw on a text that nobody foresaw
  */
 export function reader<Args extends unknown[], Read>(
@@ -72,7 +81,8 @@ export function reader<Args extends unknown[], Read>(
     try {
       return read(text, ...args);
     } catch (error) {
-      const said = error instanceof Error ? error.message.replace(/^\[\w+\] /, '').slice(0, 200) : 'no reason given';
+      const said =
+        error instanceof Error ? error.message.replace(/^\[\w+\] /, '').slice(0, 200) : 'no reason given';
       return refused(`This cannot be read: ${said.replace(/\.?$/, '.')}`);
     }
   };

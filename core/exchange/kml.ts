@@ -5,8 +5,14 @@ import { type FileLine, type FilePoint, type RouteFile, routeOfLines } from './r
 import type { Ends } from './routePoints';
 import { type Node, listOf, textOf, xmlRoot } from './xml';
 
-/** A route from a KML file: the lines and tracks of its placemarks, in whatever folder; the parts of one placemark are one line. */
-export const readKml: (text: string, ends: Ends, answers?: AnswersGiven) => Asking<RouteFile> = reader(MARKUP, inKml);
+/**
+ * A route from a KML file: the lines and tracks of its placemarks, in whatever folder; the parts of one
+ * placemark are one line.
+ */
+export const readKml: (text: string, ends: Ends, answers?: AnswersGiven) => Asking<RouteFile> = reader(
+  MARKUP,
+  inKml,
+);
 function inKml(text: string, ends: Ends, answers: AnswersGiven = {}): Asking<RouteFile> {
   const file = xmlRoot(text, 'kml', 'KML');
   if (!file.taken) return file;
@@ -44,7 +50,9 @@ function tuples(text: string, between: RegExp): FilePoint[] {
     });
 }
 
-/** KML 2.2 with two lines, out and home, ends included; and the places of the water and the route as points. */
+/**
+ * KML 2.2 with two lines, out and home, ends included; and the places of the water and the route as points.
+ */
 export function writeKml(
   title: string,
   out: readonly Waypoint[],

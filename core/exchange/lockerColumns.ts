@@ -60,7 +60,10 @@ const otherHeads: Readonly<Partial<Record<LockerColumn, string>>> = {
   note: 'notes, remark, remarks, comment, comments, memo, notiz, bemerkung, remarque, nota, notas, note, opmerking, bemaerkning',
 };
 
-/** Units that a column's figures may be in, and how many of its own one of them is. One way alone: it is never asked. */
+/**
+ * Units that a column's figures may be in, and how many of its own one of them is. One way alone: it is never
+ * asked.
+ */
 type Units = Readonly<Record<string, number>>;
 const mass = { kg: 1, g: 0.001, oz: 0.028349523, lb: 0.45359237 };
 const packed = { cm: 1, mm: 0.1, m: 100, in: 2.54, ft: 30.48 };
@@ -120,7 +123,9 @@ const written: Readonly<Record<string, string>> = {
 export function unitsOf(column: LockerColumn): Units | null {
   if (column === 'massKg') return mass;
   if (column === 'lengthCm' || column === 'widthCm' || column === 'heightCm') return packed;
-  return column in attributes ? (unitsByOwn[attributes[column as keyof typeof attributes].unit] ?? null) : null;
+  return column in attributes
+    ? (unitsByOwn[attributes[column as keyof typeof attributes].unit] ?? null)
+    : null;
 }
 export function unitNamed(text: string, units: Units): string | null {
   const plainText = text.trim().replace(/\.$/, '');
@@ -147,7 +152,8 @@ export function columnOf(
     if (words === '') continue;
     const found = open.find(({ id, name }) => isCalled(id, name, words));
     const units = found && unitsOf(found.id);
-    const named = units && (unitNamed(unitText, units) ?? (drop === 1 ? unitNamed(tokens.at(-1) ?? '', units) : null));
+    const named =
+      units && (unitNamed(unitText, units) ?? (drop === 1 ? unitNamed(tokens.at(-1) ?? '', units) : null));
     if (found && (drop === 0 || named)) return { id: found.id, unit: named ?? null };
   }
   return null;

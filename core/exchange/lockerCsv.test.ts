@@ -9,7 +9,8 @@ const { items } = demo(Date.parse('2026-05-15T19:00:00Z')).references;
 const id = (i: number) => `item-${i}`;
 
 describe('the locker as CSV', () => {
-  const moved = (old: string | null) => (old === null ? null : id(items.findIndex((item) => item.id === old)));
+  const moved = (old: string | null) =>
+    old === null ? null : id(items.findIndex((item) => item.id === old));
   it('comes back as it was, where things live and what they run on too', () => {
     const result = readLockerCsv(writeLockerCsv(items), id);
     expect(result).toEqual({
@@ -62,15 +63,19 @@ describe('the locker as CSV', () => {
       '1 line says that there is none of it. Left out.',
     ]);
   });
-  it.each(['', 'name\nx', 'name,colour\nx,red', 'name,kind\nx,nothing'])('refuses %j with a sentence', (text) => {
-    expect(readLockerCsv(text, id)).toEqual({ taken: false, why: expect.stringMatching(/\.$/) });
-  });
+  it.each(['', 'name\nx', 'name,colour\nx,red', 'name,kind\nx,nothing'])(
+    'refuses %j with a sentence',
+    (text) => {
+      expect(readLockerCsv(text, id)).toEqual({ taken: false, why: expect.stringMatching(/\.$/) });
+    },
+  );
   it('leaves columns alone that it does not know, and says so', () => {
     const result = readLockerCsv('name,kind,colour\nPea whistle,whistle,red', id);
     expect(result).toMatchObject({ taken: true, troubles: ['The column "colour" was left alone.'] });
   });
   it('reads a file whose lines end in more than one way, and names the column of a figure that is none', () => {
-    const csv = 'name,kind,quantity,lengthM\r\nLine,throw-line,1,15\nRope,bow-line,1,long\rWhistle,whistle,0,\r\n';
+    const csv =
+      'name,kind,quantity,lengthM\r\nLine,throw-line,1,15\nRope,bow-line,1,long\rWhistle,whistle,0,\r\n';
     const read = readLockerCsv(csv, (i) => `id-${i}`);
     expect(read.taken && read.value.map((one) => one.name)).toEqual(['Line']);
     const told = read.taken ? read.troubles : [];

@@ -1,5 +1,10 @@
 import Papa from 'papaparse';
-import { type AttributeId, attributeIds, qualities as qualityNames, qualityIds } from '../catalog/gear/attributes';
+import {
+  type AttributeId,
+  attributeIds,
+  qualities as qualityNames,
+  qualityIds,
+} from '../catalog/gear/attributes';
 import { findKinds } from '../catalog/gear/findKinds';
 import { type KindId, kindIds, kinds } from '../catalog/gear/kinds';
 import { otherWords } from '../catalog/gear/otherWords';
@@ -7,7 +12,16 @@ import { type Item, itemSchema } from '../documents/item';
 import { sayIssue } from '../documents/sayIssue';
 import { newItem } from '../editing/newItem';
 import { type Decimal, decimalsOf, figureOf } from './cells';
-import { type AnswersGiven, type Asking, type Imported, type Question, TABLE, reader, refused, told } from './imported';
+import {
+  type AnswersGiven,
+  type Asking,
+  type Imported,
+  type Question,
+  TABLE,
+  reader,
+  refused,
+  told,
+} from './imported';
 import {
   type LockerColumn,
   type Plain,
@@ -22,7 +36,8 @@ import { type DayOrder, dayOf, dayOrderOf, momentParts } from './momentCells';
 import { askDayOrder, askDecimal } from './questions';
 
 const MOST_ROWS = 5000;
-// A spreadsheet takes a cell that begins so for a formula: an apostrophe before it makes it text again, and is taken off when read.
+// A spreadsheet takes a cell that begins so for a formula: an apostrophe before it makes it text again, and
+// is taken off when read.
 const formula = /^[=+\-@\t\r]/;
 /** By it a spreadsheet knows that the file is UTF-8. */
 const MARK = '\uFEFF';
@@ -34,7 +49,8 @@ export function writeLockerCsv(items: readonly Item[]): string {
     items.some((item) => item.attributes[id] !== undefined || id in kinds[item.kind].attributes),
   );
   const names = new Map(items.map((item) => [item.id, item.name]));
-  const cm = (item: Item, axis: 0 | 1 | 2) => (item.sizeM === null ? '' : Number((item.sizeM[axis] * 100).toFixed(3)));
+  const cm = (item: Item, axis: 0 | 1 | 2) =>
+    item.sizeM === null ? '' : Number((item.sizeM[axis] * 100).toFixed(3));
   const rows = items.map((item) => {
     const cells: Record<Plain, string | number> = {
       name: item.name,
@@ -61,11 +77,14 @@ export function writeLockerCsv(items: readonly Item[]): string {
       ...used.map((id) => item.attributes[id] ?? (id in kinds[item.kind].attributes ? 'none' : '')),
     ];
   });
-  const cell = (value: string | number) => (typeof value === 'string' && formula.test(value) ? `'${value}` : value);
+  const cell = (value: string | number) =>
+    typeof value === 'string' && formula.test(value) ? `'${value}` : value;
   return `${MARK}${Papa.unparse({ fields: [...plainIds, ...used], data: rows.map((row) => row.map(cell)) })}`;
 }
 
-/** A file to fill in: every column, and a line for each kind, with its usual figures and none of it owned yet. */
+/**
+ * A file to fill in: every column, and a line for each kind, with its usual figures and none of it owned yet.
+ */
 export function lockerTemplate(): string {
   return writeLockerCsv(kindIds.map((kind) => newItem(kind, kind))).replaceAll(
     /^((?:"[^"]*"|[^,]*),[a-z0-9-]+),1,/gm,
@@ -76,7 +95,10 @@ export function lockerTemplate(): string {
 /** Which column of a file is taken for what; null: left alone. One entry a column. */
 export type Mapping = readonly (LockerColumn | null)[];
 
-/** A file's header with a guess of what each column holds, and each column's first cell that is not empty, for a person to look over. */
+/**
+ * A file's header with a guess of what each column holds, and each column's first cell that is not empty, for
+ * a person to look over.
+ */
 export const lockerCsvHeader = reader(TABLE, inHeader);
 function inHeader(text: string): Imported<{ header: string[]; guess: Mapping; samples: string[] }> {
   const parsed = rowsOf(text);
@@ -90,7 +112,11 @@ function inHeader(text: string): Imported<{ header: string[]; guess: Mapping; sa
   });
   return {
     taken: true,
-    value: { header, guess, samples: header.map((_, i) => rows.find((row) => (row[i] ?? '') !== '')?.[i] ?? '') },
+    value: {
+      header,
+      guess,
+      samples: header.map((_, i) => rows.find((row) => (row[i] ?? '') !== '')?.[i] ?? ''),
+    },
     troubles: [],
   };
 }
@@ -134,7 +160,9 @@ function writingOf(
       numbers.push(...cellsOf(at));
     if (!choices) continue;
     const named =
-      columnOf(header[at] ?? '', new Set())?.id === id ? (columnOf(header[at] ?? '', new Set())?.unit ?? null) : null;
+      columnOf(header[at] ?? '', new Set())?.id === id
+        ? (columnOf(header[at] ?? '', new Set())?.unit ?? null)
+        : null;
     const bareCell = cellsOf(at).find((cell) => cell !== 'none' && (figureOf(cell, '.')?.unit ?? '') === '');
     const given = answers[`unit ${id}`];
     if (named !== null) units.set(id, named);
@@ -184,12 +212,15 @@ interface ReadOptions {
   answers?: AnswersGiven;
 }
 /**
- * Items from CSV with a header; a name or a kind is needed, the rest is usual for the kind. Bad lines are told and left out; units, decimals
- * and days that may be read in two ways are asked.
+ * Items from CSV with a header; a name or a kind is needed, the rest is usual for the kind. Bad lines are
+ * told and left out; units, decimals and days that may be read in two ways are asked.
  * @param idFor gives each item its identifier, by its place among those taken
  */
-export const readLockerCsv: (text: string, idFor: (index: number) => string, options?: ReadOptions) => Asking<Item[]> =
-  reader(TABLE, inLockerCsv);
+export const readLockerCsv: (
+  text: string,
+  idFor: (index: number) => string,
+  options?: ReadOptions,
+) => Asking<Item[]> = reader(TABLE, inLockerCsv);
 function inLockerCsv(
   text: string,
   idFor: (index: number) => string,
@@ -238,7 +269,8 @@ function inLockerCsv(
   });
   if (called.length > 0)
     troubles.unshift(`Taken by what it is called: ${[...new Set(called)].slice(0, 12).join('; ')}.`);
-  if (none > 0) troubles.push(`${none} ${none === 1 ? 'line says' : 'lines say'} that there is none of it. Left out.`);
+  if (none > 0)
+    troubles.push(`${none} ${none === 1 ? 'line says' : 'lines say'} that there is none of it. Left out.`);
   troubles.push(...linked(items, links, owned));
   return items.length === 0
     ? refused(
@@ -253,7 +285,9 @@ function columnNamed(path: readonly PropertyKey[]): string {
   return lockerColumns.find((column) => column.id === id)?.name ?? id;
 }
 
-/** Finds containers and batteries by name, in the file first, then in the locker; what is not found is told. */
+/**
+ * Finds containers and batteries by name, in the file first, then in the locker; what is not found is told.
+ */
 function linked(
   items: Item[],
   links: readonly { index: number; line: number; livesIn: string; runsOn: string }[],
@@ -267,7 +301,8 @@ function linked(
     const find = (name: string) => {
       if (name === '') return null;
       const id = byName.get(name.toLowerCase()) ?? null;
-      if (id === null || id === item.id) troubles.push(`Line ${line}: nothing is called "${name.slice(0, 40)}".`);
+      if (id === null || id === item.id)
+        troubles.push(`Line ${line}: nothing is called "${name.slice(0, 40)}".`);
       return id === item.id ? null : id;
     };
     items[index] = { ...item, containerId: find(livesIn), poweredById: find(runsOn) };
@@ -300,16 +335,24 @@ function isWordFor(word: string, first: KindId, others: readonly KindId[]): bool
       .replace(/[^a-z0-9]/g, '')
       .replace(/s$/, '');
   const names = (kind: KindId) => [kinds[kind].name, ...otherWords[kind]].map(plainWord);
-  return names(first).includes(plainWord(word)) && !others.some((kind) => names(kind).includes(plainWord(word)));
+  return (
+    names(first).includes(plainWord(word)) && !others.some((kind) => names(kind).includes(plainWord(word)))
+  );
 }
 
 const CONDITIONS: readonly (readonly [Item['condition'], RegExp])[] = [
   ['good', /^(?:good|ok|okay|fine|new|used|sound|as new|gut|neu|bon|bueno|buono|bom|goed|god|bra)$/i],
-  ['under repair', /^(?:under repair|repair|in repair|to repair|broken|defect|defekt|kaputt|casse|roto|rotto|stuk)$/i],
+  [
+    'under repair',
+    /^(?:under repair|repair|in repair|to repair|broken|defect|defekt|kaputt|casse|roto|rotto|stuk)$/i,
+  ],
   ['failed inspection', /^(?:failed inspection|failed|unsafe|condemned)$/i],
 ];
 
-/** One line as an item, or why it is none. @param called gathers what was found by another word than its name */
+/**
+ * One line as an item, or why it is none.
+ * @param called gathers what was found by another word than its name
+ */
 function itemFrom(
   read: (name: LockerColumn) => string,
   id: string,
@@ -330,7 +373,8 @@ function itemFrom(
     const choices = unitsOf(column);
     if (!figure || figure.range) return NaN;
     if (!choices) return column === 'cost' || figure.unit === '' ? figure.value : NaN;
-    const unit = figure.unit === '' ? (units.get(column) ?? ownUnit(column)) : unitNamed(figure.unit, choices);
+    const unit =
+      figure.unit === '' ? (units.get(column) ?? ownUnit(column)) : unitNamed(figure.unit, choices);
     return unit === null ? NaN : Number((figure.value * (choices[unit] ?? NaN)).toPrecision(12));
   };
   const day = (column: LockerColumn) => {
@@ -365,7 +409,8 @@ function itemFrom(
     massKg: number('massKg', usual.massKg),
     attributes: own,
     qualities: read('qualities') === '' ? usual.qualities : qualities.flatMap((one) => qualityOf(one) ?? []),
-    condition: CONDITIONS.find(([, is]) => is.test(condition))?.[0] ?? ((condition || 'good') as Item['condition']),
+    condition:
+      CONDITIONS.find(([, is]) => is.test(condition))?.[0] ?? ((condition || 'good') as Item['condition']),
     expiresOn: day('expiresOn'),
     always: /^(?:yes|y|true|1|x|✓|ja|j|oui|si|sí|sim|always)$/iu.test(read('always')),
     stays: read('stays'),

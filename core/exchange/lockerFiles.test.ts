@@ -17,7 +17,10 @@ describe('a list of gear as people keep it', () => {
     ['other heads', 'Item,Type,Qty,Weight (kg)\nPea,Whistle,2,0.02\nBig pump,Hand pump,1,0.4'],
     ['grams in brackets', 'Item,Category,Count,Weight (g)\nPea,Whistle,2,20\nBig pump,Hand pump,1,400'],
     ['grams behind a space', 'Item,Category,Count,Weight g\nPea,Whistle,2,20\nBig pump,Hand pump,1,400'],
-    ['grams behind an underscore', 'item,category,count,weight_g\nPea,Whistle,2,20\nBig pump,Hand pump,1,400'],
+    [
+      'grams behind an underscore',
+      'item,category,count,weight_g\nPea,Whistle,2,20\nBig pump,Hand pump,1,400',
+    ],
     ['grams in the cells', 'Item,Category,Count,Weight\nPea,Whistle,2,20 g\nBig pump,Hand pump,1,400g'],
     [
       'units of each its own in the cells',
@@ -30,7 +33,10 @@ describe('a list of gear as people keep it', () => {
       'a mark and Windows’ line ends',
       '\uFEFFItem,Type,Qty,Weight (kg)\r\nPea,Whistle,2,0.02\r\nBig pump,Hand pump,1,0.4\r\n',
     ],
-    ['quotes', '"Item","Type","Qty","Weight (kg)"\n"Pea","Whistle","2","0.02"\n"Big pump","Hand pump","1","0.4"'],
+    [
+      'quotes',
+      '"Item","Type","Qty","Weight (kg)"\n"Pea","Whistle","2","0.02"\n"Big pump","Hand pump","1","0.4"',
+    ],
     ['columns in another order', 'Weight (kg),Qty,Type,Item\n0.02,2,Whistle,Pea\n0.4,1,Hand pump,Big pump'],
     [
       'columns that nothing is known of',
@@ -39,7 +45,10 @@ describe('a list of gear as people keep it', () => {
     ['empty lines between', 'Item,Type,Qty,Weight (kg)\n\nPea,Whistle,2,0.02\n\nBig pump,Hand pump,1,0.4\n'],
     ['kinds in capitals', 'ITEM,TYPE,QTY,WEIGHT (KG)\nPea,WHISTLE,2,0.02\nBig pump,HAND PUMP,1,0.4'],
     ['kinds in the plural', 'Item,Type,Qty,Weight (kg)\nPea,whistles,2,0.02\nBig pump,hand pumps,1,0.4'],
-    ['kinds by another word', 'Item,Type,Qty,Weight (kg)\nPea,safety whistle,2,0.02\nBig pump,bilge pump,1,0.4'],
+    [
+      'kinds by another word',
+      'Item,Type,Qty,Weight (kg)\nPea,safety whistle,2,0.02\nBig pump,bilge pump,1,0.4',
+    ],
     ['German', 'Gegenstand;Typ;Anzahl;Gewicht (g)\nPea;whistle;2;20\nBig pump;pump;1;400'],
     ['French', 'Objet;Catégorie;Quantité;Poids (g)\nPea;whistle;2;20\nBig pump;pump;1;400'],
     ['Spanish', 'Artículo;Tipo;Cantidad;Peso (g)\nPea;whistle;2;20\nBig pump;pump;1;400'],
@@ -52,22 +61,42 @@ describe('a list of gear as people keep it', () => {
   it.each<[string, string, string]>([
     ['a mass in ounces', 'name,kind,weight (oz)\nPea,whistle,1', 'whistle "Pea" x1 0.028349523kg'],
     ['a mass in pounds', 'name,kind,weight lb\nPea,pump,2', 'pump "Pea" x1 0.90718474kg'],
-    ['a thousand grams with a comma', 'name,kind,weight (g),price\nPea,pump,"1,250",12.50', 'pump "Pea" x1 1.25kg'],
+    [
+      'a thousand grams with a comma',
+      'name,kind,weight (g),price\nPea,pump,"1,250",12.50',
+      'pump "Pea" x1 1.25kg',
+    ],
     ['a day in full', 'name,kind,expires\nPea,hand-flare,2027-03-31', 'hand-flare "Pea" x1 0.2kg 2027-03-31'],
-    ['a day with points', 'name;kind;Ablauf\nPea;hand-flare;31.03.2027', 'hand-flare "Pea" x1 0.2kg 2027-03-31'],
-    ['a day in words', 'name,kind,expiry date\nPea,hand-flare,31 March 2027', 'hand-flare "Pea" x1 0.2kg 2027-03-31'],
+    [
+      'a day with points',
+      'name;kind;Ablauf\nPea;hand-flare;31.03.2027',
+      'hand-flare "Pea" x1 0.2kg 2027-03-31',
+    ],
+    [
+      'a day in words',
+      'name,kind,expiry date\nPea,hand-flare,31 March 2027',
+      'hand-flare "Pea" x1 0.2kg 2027-03-31',
+    ],
     [
       'the month first, as a day tells',
       'name,kind,expires\nPea,hand-flare,3/31/2027',
       'hand-flare "Pea" x1 0.2kg 2027-03-31',
     ],
-    ['eight figures for a day', 'name,kind,expires\nPea,hand-flare,20270331', 'hand-flare "Pea" x1 0.2kg 2027-03-31'],
+    [
+      'eight figures for a day',
+      'name,kind,expires\nPea,hand-flare,20270331',
+      'hand-flare "Pea" x1 0.2kg 2027-03-31',
+    ],
     ['a kind alone', 'kind\nwhistle', 'whistle "Whistle" x1 0.02kg'],
     ['names alone, that are kinds', 'name\nWhistle', 'whistle "Whistle" x1 0.02kg'],
     ['a price with its sign', 'name,kind,price\nPea,whistle,€ 4.50', 'whistle "Pea" x1 0.02kg'],
     ['a state in other words', 'name,kind,state\nPea,whistle,used', 'whistle "Pea" x1 0.02kg'],
     ['always as a cross', 'name,kind,always\nPea,whistle,x', 'whistle "Pea" x1 0.02kg'],
-    ['packed sizes in millimetres', 'name,kind,"packed length, mm"\nPea,whistle,60', 'whistle "Pea" x1 0.02kg'],
+    [
+      'packed sizes in millimetres',
+      'name,kind,"packed length, mm"\nPea,whistle,60',
+      'whistle "Pea" x1 0.02kg',
+    ],
     ['a volume in millilitres', 'name,kind,holds (ml)\nPea,water-bottle,750', 'water-bottle "Pea" x1 0.15kg'],
   ])('has %s', (_, text, expected) => {
     const [first] = said(read(text));
@@ -87,7 +116,13 @@ describe('a list of gear as people keep it', () => {
 
   it.each<[string, string, string, string, string]>([
     ['the unit of a mass', 'name,kind,weight\nPea,pump,2', 'unit massKg', 'lb', 'pump "Pea" x1 0.90718474kg'],
-    ['whether a comma parts thousands', 'name;kind;weight (g)\nPea;pump;1,250', 'decimal', '.', 'pump "Pea" x1 1.25kg'],
+    [
+      'whether a comma parts thousands',
+      'name;kind;weight (g)\nPea;pump;1,250',
+      'decimal',
+      '.',
+      'pump "Pea" x1 1.25kg',
+    ],
     [
       'day or month',
       'name,kind,expires\nPea,hand-flare,3/4/2027',

@@ -21,7 +21,9 @@ describe('a file read into a locker that holds some of it', () => {
     expect(matchCsv(writeLockerCsv(items), items)).toEqual({ fresh: [], changed: [], same: items.length });
   });
   it('finds just what was changed in a spreadsheet, under its own id, with all the file cannot say', () => {
-    const photographed = items.map((item, i) => (i === 3 ? { ...item, photo: 'data:image/webp;base64,AA' } : item));
+    const photographed = items.map((item, i) =>
+      i === 3 ? { ...item, photo: 'data:image/webp;base64,AA' } : item,
+    );
     const [, , , whistle] = photographed;
     if (!whistle) throw new Error('No fourth thing.');
     const edited = photographed.map((item) => (item.id === whistle.id ? { ...item, massKg: 0.031 } : item));
@@ -30,7 +32,12 @@ describe('a file read into a locker that holds some of it', () => {
     expect(changed).toEqual([{ ...whistle, massKg: 0.031 }]);
   });
   it('keeps what the file has no column for', () => {
-    const own = newItem('own', 'anchor', { name: 'Claw', massKg: 2.4, note: 'by the door', attributes: { rodeM: 30 } });
+    const own = newItem('own', 'anchor', {
+      name: 'Claw',
+      massKg: 2.4,
+      note: 'by the door',
+      attributes: { rodeM: 30 },
+    });
     const { changed } = matchCsv('name,kind,quantity\nclaw,Anchor,2\n', [own]);
     expect(changed).toEqual([{ ...own, name: 'claw', quantity: 2 }]);
   });

@@ -7,7 +7,9 @@ import type { LockerColumn } from './lockerColumns';
 export interface Matched {
   /** Not in the locker yet. */
   fresh: Item[];
-  /** In the locker, and otherwise than the file says: as the file would have it, under the locker's own id. */
+  /**
+   * In the locker, and otherwise than the file says: as the file would have it, under the locker's own id.
+   */
   changed: Item[];
   /** In the locker just so. */
   same: number;
@@ -35,8 +37,9 @@ const fieldOf: Partial<Record<LockerColumn, keyof Item>> = {
 };
 
 /**
- * Parts what was read from a file into what is new, what differs from a thing of the same kind and name in the locker, and what is the
- * same. Columns that the file has not keep what the locker says. Several of one name are taken in their order.
+ * Parts what was read from a file into what is new, what differs from a thing of the same kind and name in
+ * the locker, and what is the same. Columns that the file has not keep what the locker says. Several of one
+ * name are taken in their order.
  */
 export function matchOwned(read: readonly Item[], owned: readonly Item[], mapping: Mapping): Matched {
   const key = ({ kind, name }: Item) => `${kind} ${name.trim().toLowerCase()}`;

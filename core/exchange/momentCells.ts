@@ -69,7 +69,10 @@ export function zoneOf(text: string): Zone | null {
   const clock = CLOCKS[text.trim().toLowerCase()];
   return clock === undefined ? null : { offsetMin: clock * 60 };
 }
-/** The zone that a sentence, a heading or a head of a column names: "Times in UTC", "time (GMT+1)". null: none. */
+/**
+ * The zone that a sentence, a heading or a head of a column names: "Times in UTC", "time (GMT+1)". null:
+ * none.
+ */
 export function zoneIn(text: string): Zone | null {
   for (const match of text.matchAll(/\b(?:utc|gmt)(?:\s*[+-]\s*\d{1,2}(?::?\d{2})?)?(?![a-z])/giu)) {
     const zone = zoneOf(match[0]);
@@ -95,7 +98,10 @@ function takerOf(rest: Rest): Take {
     return null;
   };
 }
-/** The day in a line, and the line without it; null: none. A pair such as 05.12 is none here: it may be an hour or a height. */
+/**
+ * The day in a line, and the line without it; null: none. A pair such as 05.12 is none here: it may be an
+ * hour or a height.
+ */
 export function takeDay(line: string): { date: NonNullable<MomentParts['date']>; rest: string } | null {
   const rest = { text: ` ${line} ` };
   const date = dateFrom(takerOf(rest), false);
@@ -116,7 +122,9 @@ export function momentParts(cell: string): MomentParts {
     .split(/[\s,;|/·-]+/)
     .filter(
       (word) =>
-        word !== '' && !isWeekday(word) && !/^(?:at|um|à|a|h|uhr|o'clock|kl\.?|de|den|the|local|lt|time)$/iu.test(word),
+        word !== '' &&
+        !isWeekday(word) &&
+        !/^(?:at|um|à|a|h|uhr|o'clock|kl\.?|de|den|the|local|lt|time)$/iu.test(word),
     );
   const letters = zone === null && words.length === 1 && minutes !== null ? words[0] : undefined;
   return {
@@ -125,7 +133,9 @@ export function momentParts(cell: string): MomentParts {
     minutes,
     zone:
       zone ??
-      (letters === undefined ? null : (zoneOf(letters) ?? (/^[a-z]{2,5}$/iu.test(letters) ? { letters } : null))),
+      (letters === undefined
+        ? null
+        : (zoneOf(letters) ?? (/^[a-z]{2,5}$/iu.test(letters) ? { letters } : null))),
     left: letters !== undefined ? (/^[a-z]{1,5}$/iu.test(letters) ? '' : letters) : words.join(' '),
   };
 }
@@ -136,7 +146,8 @@ function dateFrom(take: Take, pairs = true): MomentParts['date'] {
   const iso = take(/(?<!\d)(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?!\d)/);
   if (iso) return { year: year(iso[1]), a: Number(iso[3]), b: Number(iso[2]), order: 'known' };
   const compact = take(/(?<!\d)((?:19|20)\d{2})(\d{2})(\d{2})(?!\d)/);
-  if (compact) return { year: year(compact[1]), a: Number(compact[3]), b: Number(compact[2]), order: 'known' };
+  if (compact)
+    return { year: year(compact[1]), a: Number(compact[3]), b: Number(compact[2]), order: 'known' };
   const figures = take(/(?<!\d)(\d{1,2})([-/.])(\d{1,2})\2(\d{4}|\d{2})(?!\d)/);
   if (figures)
     // Points stand between day and month where the day comes first.
@@ -151,13 +162,23 @@ function dateFrom(take: Take, pairs = true): MomentParts['date'] {
     ([, , name = '']) => monthOf(name) !== null,
   );
   if (dayMonth)
-    return { year: year(dayMonth[3]), a: Number(dayMonth[1]), b: monthOf(dayMonth[2] ?? '') ?? 0, order: 'known' };
+    return {
+      year: year(dayMonth[3]),
+      a: Number(dayMonth[1]),
+      b: monthOf(dayMonth[2] ?? '') ?? 0,
+      order: 'known',
+    };
   const monthDay = take(
     /(?<!\p{L})([\p{L}]{3,10})\.?[\s-]+(\d{1,2})(?!\d|:\d)(?:st|nd|rd|th)?(?:,?\s+((?:19|20)\d{2})(?!\d))?/u,
     ([, name = '']) => monthOf(name) !== null,
   );
   if (monthDay)
-    return { year: year(monthDay[3]), a: Number(monthDay[2]), b: monthOf(monthDay[1] ?? '') ?? 0, order: 'known' };
+    return {
+      year: year(monthDay[3]),
+      a: Number(monthDay[2]),
+      b: monthOf(monthDay[1] ?? '') ?? 0,
+      order: 'known',
+    };
   const short = take(
     pairs
       ? /(?<![\d.:])(\d{1,2})([/.])(\d{1,2})(?:\2(?!\d)|(?![\d.:/]))/
@@ -171,7 +192,10 @@ function dateFrom(take: Take, pairs = true): MomentParts['date'] {
   return null;
 }
 
-/** @param dated a day stands before it: "-11:00" behind the hour is an offset there, and the end of a span elsewhere */
+/**
+ * @param dated a day stands before it: "-11:00" behind the hour is an offset there, and the end of a span
+ * elsewhere
+ */
 function clockFrom(take: Take, dated: boolean): { minutes: number | null; zone: Zone | null } {
   if (!dated) take(/(?<=\d{1,2}[:.]\d{2})\s*[-–]\s*\d{1,2}[:.]\d{2}/);
   const zoned = take(
@@ -198,7 +222,10 @@ function clockFrom(take: Take, dated: boolean): { minutes: number | null; zone: 
   return { minutes: isClock ? hour * 60 + minutes : null, zone };
 }
 
-/** What days in figures alone say of their order; null: nothing, and there are such days. 'known': there are none. */
+/**
+ * What days in figures alone say of their order; null: nothing, and there are such days. 'known': there are
+ * none.
+ */
 export function dayOrderOf(parts: readonly MomentParts[]): DayOrder | 'known' | null {
   const open = parts.flatMap(({ date }) => (date?.order === 'open' ? [date] : []));
   if (open.length === 0 || open.every(({ a, b }) => a === b)) return 'known';
@@ -207,7 +234,9 @@ export function dayOrderOf(parts: readonly MomentParts[]): DayOrder | 'known' | 
   // A forecast goes on for days: of two ways to read it the one that runs day by day is meant.
   const runs = (order: DayOrder) =>
     isRunOfDays(
-      open.map(({ year, a, b }) => isoDay(year ?? 2000, order === 'day first' ? b : a, order === 'day first' ? a : b)),
+      open.map(({ year, a, b }) =>
+        isoDay(year ?? 2000, order === 'day first' ? b : a, order === 'day first' ? a : b),
+      ),
     );
   const [first, second] = [runs('day first'), runs('month first')];
   return first === second ? null : first ? 'day first' : 'month first';
@@ -222,7 +251,8 @@ function isRunOfDays(days: readonly (string | null)[]): boolean {
 }
 function isoDay(year: number, month: number, day: number): string | null {
   const made = new Date(Date.UTC(year, month - 1, day)).toISOString().slice(0, 10);
-  return made === `${String(year).padStart(4, '0')}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`
+  return made ===
+    `${String(year).padStart(4, '0')}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`
     ? made
     : null;
 }
@@ -238,9 +268,15 @@ export function dayOf(date: NonNullable<MomentParts['date']>, order: DayOrder, n
 }
 
 /** The instant of a day and minutes by a clock; null: that clock has no such minute. */
-export function instantAt(day: string, minutes: number, clock: Zone | null, waterZone: string): Instant | null {
+export function instantAt(
+  day: string,
+  minutes: number,
+  clock: Zone | null,
+  waterZone: string,
+): Instant | null {
   const [date, left] = minutes >= 24 * 60 ? [addDays(day, 1), minutes - 24 * 60] : [day, minutes];
-  if (clock && 'offsetMin' in clock) return Date.parse(`${date}T00:00:00Z`) + left * 60_000 - clock.offsetMin * 60_000;
+  if (clock && 'offsetMin' in clock)
+    return Date.parse(`${date}T00:00:00Z`) + left * 60_000 - clock.offsetMin * 60_000;
   const hhmm = `${String(Math.floor(left / 60)).padStart(2, '0')}:${String(left % 60).padStart(2, '0')}`;
   return instantOf(date, hhmm, waterZone);
 }

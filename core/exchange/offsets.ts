@@ -22,8 +22,9 @@ const names: Record<Column, string> = { station: 'station', halfBreadth: 'half-b
 const OFFSETS = { ...TABLE, lines: 2000, line: Infinity };
 
 /**
- * Offsets of a hull from CSV: a line a point with station (from the stern), half-breadth and height, each with its unit in the header
- * ("station (m), half-breadth (mm), height (mm)"; metres where none stands), the points of a station from keel to sheer. Or from JSON:
+ * Offsets of a hull from CSV: a line a point with station (from the stern), half-breadth and height, each
+ * with its unit in the header ("station (m), half-breadth (mm), height (mm)"; metres where none stands), the
+ * points of a station from keel to sheer. Or from JSON:
  * `{"stations": [{"xM": 0, "outline": [{"yM": 0, "zM": 0.1}, …]}, …]}`.
  */
 export const readOffsets = reader(OFFSETS, inOffsets);
@@ -48,7 +49,9 @@ function fromCsv(text: string): Imported<Extract<HullShape, { stations: unknown 
   for (const column of Object.keys(COLUMNS) as Column[]) {
     const at = head.findIndex((name) => COLUMNS[column].test(name.trim()));
     if (at < 0)
-      return refused(`The first line has no column for ${names[column]}. Name three: station, half-breadth, height.`);
+      return refused(
+        `The first line has no column for ${names[column]}. Name three: station, half-breadth, height.`,
+      );
     places[column] = { at, unit: UNIT.exec(head[at] ?? '')?.[1] ?? null };
   }
   const troubles: string[] = [];
@@ -70,20 +73,30 @@ function fromCsv(text: string): Imported<Extract<HullShape, { stations: unknown 
       'So long is no boat in metres. Write the unit in the heading: station (mm), half-breadth (mm), height (mm).',
     );
   const sections = new Map<number, { yM: number; zM: number }[]>();
-  for (const { xM, yM, zM } of oneSide(points, troubles)) sections.set(xM, [...(sections.get(xM) ?? []), { yM, zM }]);
-  const stations = [...sections].sort(([a], [b]) => a - b).map(([xM, outline]) => ({ xM, outline: onKeel(outline) }));
+  for (const { xM, yM, zM } of oneSide(points, troubles))
+    sections.set(xM, [...(sections.get(xM) ?? []), { yM, zM }]);
+  const stations = [...sections]
+    .sort(([a], [b]) => a - b)
+    .map(([xM, outline]) => ({ xM, outline: onKeel(outline) }));
   return checked({ stations }, troubles);
 }
 
-/** Half-breadths are of one side. Of a table of both sides one is read; the port side alone is read as the starboard one. */
+/**
+ * Half-breadths are of one side. Of a table of both sides one is read; the port side alone is read as the
+ * starboard one.
+ */
 function oneSide<Point extends { yM: number }>(points: Point[], troubles: string[]): Point[] {
   const port = points.filter(({ yM }) => yM < 0);
   if (port.length === 0) return points;
   const mirrored = points.every(({ yM }) => yM <= 0);
   troubles.push(
-    mirrored ? 'The port side was read: both are taken as alike.' : 'One side was read: both are taken as alike.',
+    mirrored
+      ? 'The port side was read: both are taken as alike.'
+      : 'One side was read: both are taken as alike.',
   );
-  return mirrored ? points.map((point) => ({ ...point, yM: Math.abs(point.yM) })) : points.filter(({ yM }) => yM >= 0);
+  return mirrored
+    ? points.map((point) => ({ ...point, yM: Math.abs(point.yM) }))
+    : points.filter(({ yM }) => yM >= 0);
 }
 
 /** A section that is given from its flat bottom outward has its keel put in. */
@@ -94,7 +107,8 @@ function onKeel(outline: { yM: number; zM: number }[]): { yM: number; zM: number
 
 function checked(shape: unknown, troubles: string[]): Imported<Extract<HullShape, { stations: unknown }>> {
   const parsed = hullShapeSchema.safeParse(shape);
-  if (parsed.success && 'stations' in parsed.data) return { taken: true, value: parsed.data, troubles: told(troubles) };
+  if (parsed.success && 'stations' in parsed.data)
+    return { taken: true, value: parsed.data, troubles: told(troubles) };
   return refused([whyNot(shape), ...troubles.slice(0, 1)].join(' '));
 }
 
@@ -112,6 +126,8 @@ export function writeOffsets(stations: readonly Station[]): string {
   const tenths = (m: number) => figure(m, 4).replace('−', '-');
   return Papa.unparse({
     fields: ['station (m)', 'half-breadth (m)', 'height (m)'],
-    data: stations.flatMap(({ xM, outline }) => outline.map(({ yM, zM }) => [tenths(xM), tenths(yM), tenths(zM)])),
+    data: stations.flatMap(({ xM, outline }) =>
+      outline.map(({ yM, zM }) => [tenths(xM), tenths(yM), tenths(zM)]),
+    ),
   });
 }

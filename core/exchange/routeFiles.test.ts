@@ -19,8 +19,10 @@ const out = '47.51,-18.49 47.52,-18.47 | ';
 const both = '47.51,-18.49 47.52,-18.47 | 47.515,-18.475';
 
 const xml = (inside: string) => `<?xml version="1.0" encoding="UTF-8"?>\n${inside}`;
-const gpx = (inside: string, about = 'version="1.1" creator="another" xmlns="http://www.topografix.com/GPX/1/1"') =>
-  xml(`<gpx ${about}>${inside}</gpx>`);
+const gpx = (
+  inside: string,
+  about = 'version="1.1" creator="another" xmlns="http://www.topografix.com/GPX/1/1"',
+) => xml(`<gpx ${about}>${inside}</gpx>`);
 const trkpt = (lat: string, lon: string, inside = '') => `<trkpt lat="${lat}" lon="${lon}">${inside}</trkpt>`;
 const a = trkpt('47.51', '-18.49');
 const b = trkpt('47.52', '-18.47');
@@ -45,7 +47,9 @@ describe('a route of another program', () => {
     ['a route', gpx('<rte><rtept lat="47.51" lon="-18.49"/><rtept lat="47.52" lon="-18.47"/></rte>'), out],
     [
       'names of its points',
-      gpx('<rte><rtept lat="47.51" lon="-18.49"><name>buoy</name></rtept><rtept lat="47.52" lon="-18.47"/></rte>'),
+      gpx(
+        '<rte><rtept lat="47.51" lon="-18.49"><name>buoy</name></rtept><rtept lat="47.52" lon="-18.47"/></rte>',
+      ),
       '47.51,-18.49 buoy 47.52,-18.47 | ',
     ],
     ['two tracks', gpx(`<trk><trkseg>${a}${b}</trkseg></trk><trk><trkseg>${c}</trkseg></trk>`), both],
@@ -108,7 +112,11 @@ describe('a route of another program', () => {
     ],
     ['gaps around its figures', gpx(`<trk><trkseg>${trkpt(' 47.51 ', ' -18.49 ')}${b}</trkseg></trk>`), out],
     ['a plus sign', gpx(`<trk><trkseg>${trkpt('+47.51', '-18.49')}${b}</trkseg></trk>`), out],
-    ['many decimals', gpx(`<trk><trkseg>${trkpt('47.5100000000', '-18.4900000000')}${b}</trkseg></trk>`), out],
+    [
+      'many decimals',
+      gpx(`<trk><trkseg>${trkpt('47.5100000000', '-18.4900000000')}${b}</trkseg></trk>`),
+      out,
+    ],
     [
       'entities in names',
       gpx(
@@ -209,7 +217,10 @@ describe('a route of another program', () => {
       'GeoJSON, points beside it',
       geo({
         type: 'FeatureCollection',
-        features: [{ type: 'Feature', properties: {}, geometry: { type: 'Point', coordinates: [1, 2] } }, line(there)],
+        features: [
+          { type: 'Feature', properties: {}, geometry: { type: 'Point', coordinates: [1, 2] } },
+          line(there),
+        ],
       }),
       out,
     ],
@@ -240,9 +251,12 @@ describe('a route of another program', () => {
       'its own GPX',
       writeGpx(
         'T',
-        [launch, { latDeg: 47.51, lonDeg: -18.49, name: '' }, { latDeg: 47.52, lonDeg: -18.47, name: '' }, area].map(
-          (p) => ({ name: '', ...p }),
-        ),
+        [
+          launch,
+          { latDeg: 47.51, lonDeg: -18.49, name: '' },
+          { latDeg: 47.52, lonDeg: -18.47, name: '' },
+          area,
+        ].map((p) => ({ name: '', ...p })),
         [area, { latDeg: 47.515, lonDeg: -18.475 }, launch].map((p) => ({ name: '', ...p })),
         [{ ...area, name: 'reef' }],
       ),
@@ -252,9 +266,12 @@ describe('a route of another program', () => {
       'its own KML',
       writeKml(
         'T',
-        [launch, { latDeg: 47.51, lonDeg: -18.49, name: '' }, { latDeg: 47.52, lonDeg: -18.47, name: '' }, area].map(
-          (p) => ({ name: '', ...p }),
-        ),
+        [
+          launch,
+          { latDeg: 47.51, lonDeg: -18.49, name: '' },
+          { latDeg: 47.52, lonDeg: -18.47, name: '' },
+          area,
+        ].map((p) => ({ name: '', ...p })),
         [area, { latDeg: 47.515, lonDeg: -18.475 }, launch].map((p) => ({ name: '', ...p })),
         [{ ...area, name: 'reef' }],
       ),

@@ -4,7 +4,10 @@ import { amount } from '../units/amount';
 import { type AnswersGiven, type Asking, type Question, refused, told } from './imported';
 import { type Ends, MOST_POINTS, type RoutePoints, routeFromLines } from './routePoints';
 
-/** A line of a file: its name there, and its points by latitude and longitude as they are written, whatever they are. */
+/**
+ * A line of a file: its name there, and its points by latitude and longitude as they are written, whatever
+ * they are.
+ */
 export interface FileLine {
   name: string;
   points: readonly FilePoint[];
@@ -33,8 +36,15 @@ function degrees(value: unknown): number | null {
   return /^[-+]?\d{1,3}(?:\.\d+)?(?:e[-+]?\d+)?$/i.test(text) ? Number(text) : null;
 }
 
-/** Ways out and home from the lines of a file. Of more than two it is asked which lead out and home; what lies far away is asked about. */
-export function routeOfLines(lines: readonly FileLine[], ends: Ends, answers: AnswersGiven): Asking<RouteFile> {
+/**
+ * Ways out and home from the lines of a file. Of more than two it is asked which lead out and home; what lies
+ * far away is asked about.
+ */
+export function routeOfLines(
+  lines: readonly FileLine[],
+  ends: Ends,
+  answers: AnswersGiven,
+): Asking<RouteFile> {
   const count = lines.reduce((sum, { points }) => sum + points.length, 0);
   if (count === 0) return refused('The file has neither a route nor a track in it.');
   if (count > MOST_POINTS) return refused(`The file has ${count} points; at most ${MOST_POINTS} are read.`);

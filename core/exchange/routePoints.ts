@@ -17,8 +17,9 @@ const MOST_KEPT = 60;
 const SAME_PLACE_M = 150;
 
 /**
- * Routes out and home from lines of points. One line that comes back to where it began is parted at its farthest point; of two,
- * the second leads home. Long lines are thinned (Ramer–Douglas–Peucker) as little as brings them to sixty points each way.
+ * Routes out and home from lines of points. One line that comes back to where it began is parted at its
+ * farthest point; of two, the second leads home. Long lines are thinned (Ramer–Douglas–Peucker) as little as
+ * brings them to sixty points each way.
  */
 export function routeFromLines(lines: readonly (readonly Waypoint[])[], ends: Ends): RoutePoints {
   const [first = [], second] = lines;

@@ -7,14 +7,26 @@ import { figure } from '../units/words';
 
 /** One hour of a forecast in words: what is written of it, and nothing else. */
 export function sayHour(hour: Omit<Hour, 'at'>): string {
-  const { windMps, gustMps, windFromDeg, airC, waveM, swellM, swellPeriodS, thunderPct, rainMm, visibilityM } = hour;
+  const {
+    windMps,
+    gustMps,
+    windFromDeg,
+    airC,
+    waveM,
+    swellM,
+    swellPeriodS,
+    thunderPct,
+    rainMm,
+    visibilityM,
+  } = hour;
   const parts = [
     windMps !== null &&
       `wind ${windFromDeg === null ? '' : `${pointOf(windFromDeg)} `}${amount(windMps, 'wind')} (force ${forceOf(windMps)})`,
     windMps === null && windFromDeg !== null && `from ${pointOf(windFromDeg)}`,
     gustMps !== null && `gusts ${amount(gustMps, 'wind')}`,
     waveM !== null && `waves ${amount(waveM, 'm')}`,
-    swellM !== null && `swell ${amount(swellM, 'm')}${swellPeriodS === null ? '' : ` every ${figure(swellPeriodS)} s`}`,
+    swellM !== null &&
+      `swell ${amount(swellM, 'm')}${swellPeriodS === null ? '' : ` every ${figure(swellPeriodS)} s`}`,
     airC !== null && `air ${amount(airC, '°C')}`,
     thunderPct !== null && `thunder ${figure(thunderPct, 0)} %`,
     rainMm !== null && `rain ${amount(rainMm, 'mm')}`,

@@ -45,7 +45,9 @@ describe('a stream by the hours about high water', () => {
     expect(hours('-1 045 2 m/s\n1 225 1')).toMatchObject([{ springMps: 2 }, { springMps: 1 }]);
   });
   it('says of each line why it is not taken, and keeps the rest', () => {
-    const result = read('-2 045 1\n-1 400 1\n0 045\n0 slack\n0 090 1\n9 045 1\nnoon 3\n1 225 1 0.5 0.2\n2 225 20');
+    const result = read(
+      '-2 045 1\n-1 400 1\n0 045\n0 slack\n0 090 1\n9 045 1\nnoon 3\n1 225 1 0.5 0.2\n2 225 20',
+    );
     if (typeof result === 'string') throw new Error(result);
     expect(result.hours.map(({ hour }) => hour)).toEqual([-2, 0]);
     expect(result.troubles.map((line) => line.slice(0, 7))).toEqual([

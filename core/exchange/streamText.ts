@@ -13,15 +13,18 @@ const BEARING = /^(\d{1,3}(?:[.,]\d)?)\s*(?:°|deg|degrees|t|true)?(?=[\s,;]|$)|
 const RATE = /^(\d+(?:[.,]\d+)?)\s*(kn|kts?|knots?|m\/s|mph|km\/h)?(?=[\s,;/]|$)/i;
 
 /**
- * A stream by the hour about high water as an atlas or a pilot gives it: a line an hour with the hour, the bearing it runs toward, its rate
- * at springs and at neaps ("-2  045  1.2  0.6", "HW+1 NE 0.8 kn 0.4 kn"). A line without a neap rate has half the spring one; "slack" is none.
- * Bare rates are in the unit that a rate in the text names, else in the reader's.
+ * A stream by the hour about high water as an atlas or a pilot gives it: a line an hour with the hour, the
+ * bearing it runs toward, its rate at springs and at neaps ("-2  045  1.2  0.6", "HW+1 NE 0.8 kn 0.4 kn"). A
+ * line without a neap rate has half the spring one; "slack" is none. Bare rates are in the unit that a rate
+ * in the text names, else in the reader's.
  */
 export const readStreamText = reader(PASTED, inStreamText);
 function inStreamText(text: string): Imported<StreamHour[]> {
   const named =
-    (/\d\s*(kn|kts?|knots?|m\/s|mph|km\/h)\b/i.exec(text) ?? /\b(kn|kts?|knots?|m\/s|mph|km\/h)\b/i.exec(text))?.[1] ??
-    null;
+    (
+      /\d\s*(kn|kts?|knots?|m\/s|mph|km\/h)\b/i.exec(text) ??
+      /\b(kn|kts?|knots?|m\/s|mph|km\/h)\b/i.exec(text)
+    )?.[1] ?? null;
   const hours: StreamHour[] = [];
   const troubles: string[] = [];
   for (const [i, raw] of text.split(/\r?\n/).entries()) {
@@ -51,7 +54,8 @@ function rowOf(line: string, named: string | null): StreamHour | string {
   const aim = BEARING.exec(rest);
   const towardDeg =
     aim?.[1] !== undefined ? Number(aim[1].replace(',', '.')) : aim?.[2] ? bearingOfPoint(aim[2]) : null;
-  if (!aim || towardDeg === null || towardDeg > 360) return 'Say which way it runs: a bearing such as 045, or NE.';
+  if (!aim || towardDeg === null || towardDeg > 360)
+    return 'Say which way it runs: a bearing such as 045, or NE.';
   rest = skip(rest.slice(aim[0].length));
   const rates: number[] = [];
   for (let found = RATE.exec(rest); found && rates.length < 2; found = RATE.exec(rest)) {
@@ -60,8 +64,10 @@ function rowOf(line: string, named: string | null): StreamHour | string {
   }
   const [springMps, neapMps = (springMps ?? 0) / 2] = rates;
   if (springMps === undefined) return 'Say how hard it runs at springs.';
-  if (rest !== '') return `“${rest.slice(0, 30)}” is not understood. Write hour, bearing, spring rate, neap rate.`;
-  if (springMps > MOST_MPS || neapMps > MOST_MPS) return 'No stream runs so hard: the rates may be in another unit.';
+  if (rest !== '')
+    return `“${rest.slice(0, 30)}” is not understood. Write hour, bearing, spring rate, neap rate.`;
+  if (springMps > MOST_MPS || neapMps > MOST_MPS)
+    return 'No stream runs so hard: the rates may be in another unit.';
   return { hour, towardDeg, springMps: rounded(springMps), neapMps: rounded(neapMps) };
 }
 
@@ -79,7 +85,9 @@ const rounded = (mps: number) => Math.round(mps * 1000) / 1000;
 
 /** "2 h before high water", "high water". */
 function sayHour(hour: number): string {
-  return hour === 0 ? 'High water' : `${figure(Math.abs(hour))} h ${hour < 0 ? 'before' : 'after'} high water`;
+  return hour === 0
+    ? 'High water'
+    : `${figure(Math.abs(hour))} h ${hour < 0 ? 'before' : 'after'} high water`;
 }
 
 /** The same as it would be typed, rates in metres a second and named so. */

@@ -27,7 +27,10 @@ describe('a tide table of another program', () => {
       'letters behind',
       '27 Nov 2026 05:12 4.3 H 11:30 0.9 L 17:40 4.5 H 23:58 0.7 L\n28 Nov 2026 06:02 4.4 H 12:20 0.8 L',
     ],
-    ['letters between', '27 Nov 05:12 H 4.3 11:30 L 0.9 17:40 H 4.5 23:58 L 0.7\n28 Nov 06:02 H 4.4 12:20 L 0.8'],
+    [
+      'letters between',
+      '27 Nov 05:12 H 4.3 11:30 L 0.9 17:40 H 4.5 23:58 L 0.7\n28 Nov 06:02 H 4.4 12:20 L 0.8',
+    ],
     [
       'HW and LW with full stops',
       '27 Nov H.W. 05:12 4.3 L.W. 11:30 0.9 H.W. 17:40 4.5 L.W. 23:58 0.7\n28 Nov H.W. 06:02 4.4 L.W. 12:20 0.8',
@@ -36,8 +39,14 @@ describe('a tide table of another program', () => {
       'words and metres in brackets',
       '27/11/2026\nHigh Water 05:12 (4.3 m)\nLow Water 11:30 (0.9 m)\nHigh Water 17:40 (4.5 m)\nLow Water 23:58 (0.7 m)\n28/11/2026\nHigh Water 06:02 (4.4 m)\nLow Water 12:20 (0.8 m)',
     ],
-    ['the year in a heading alone', 'Tides 2026\n27 Nov 0512 4.3 1130 0.9 1740 4.5 2358 0.7\n28 Nov 0602 4.4 1220 0.8'],
-    ['the year before the month', '2026 November\n27 0512 4.3\n1130 0.9\n1740 4.5\n2358 0.7\n28 0602 4.4\n1220 0.8'],
+    [
+      'the year in a heading alone',
+      'Tides 2026\n27 Nov 0512 4.3 1130 0.9 1740 4.5 2358 0.7\n28 Nov 0602 4.4 1220 0.8',
+    ],
+    [
+      'the year before the month',
+      '2026 November\n27 0512 4.3\n1130 0.9\n1740 4.5\n2358 0.7\n28 0602 4.4\n1220 0.8',
+    ],
     [
       'the month in capitals over its days',
       'NOVEMBER 2026\n27 FR 0512 4.3\n1130 0.9\n1740 4.5\n2358 0.7\n28 SA 0602 4.4\n1220 0.8',
@@ -46,10 +55,19 @@ describe('a tide table of another program', () => {
       'slashes, year first',
       '2026/11/27 05:12 4.3\n2026/11/27 11:30 0.9\n2026/11/27 17:40 4.5\n2026/11/27 23:58 0.7\n2026/11/28 06:02 4.4\n2026/11/28 12:20 0.8',
     ],
-    ['slashes, day first', '27/11/2026 05:12 4.3 11:30 0.9 17:40 4.5 23:58 0.7\n28/11/2026 06:02 4.4 12:20 0.8'],
-    ['slashes, month first', '11/27/2026 05:12 4.3 11:30 0.9 17:40 4.5 23:58 0.7\n11/28/2026 06:02 4.4 12:20 0.8'],
+    [
+      'slashes, day first',
+      '27/11/2026 05:12 4.3 11:30 0.9 17:40 4.5 23:58 0.7\n28/11/2026 06:02 4.4 12:20 0.8',
+    ],
+    [
+      'slashes, month first',
+      '11/27/2026 05:12 4.3 11:30 0.9 17:40 4.5 23:58 0.7\n11/28/2026 06:02 4.4 12:20 0.8',
+    ],
     ['days without a year', '27/11 05:12 4.3 11:30 0.9 17:40 4.5 23:58 0.7\n28/11 06:02 4.4 12:20 0.8'],
-    ['points', '27.11.2026 05:12 4,3 m 11:30 0,9 m 17:40 4,5 m 23:58 0,7 m\n28.11.2026 06:02 4,4 m 12:20 0,8 m'],
+    [
+      'points',
+      '27.11.2026 05:12 4,3 m 11:30 0,9 m 17:40 4,5 m 23:58 0,7 m\n28.11.2026 06:02 4,4 m 12:20 0,8 m',
+    ],
     ['points without a year', '27.11. 05:12 4.3 11:30 0.9 17:40 4.5 23:58 0.7\n28.11. 06:02 4.4 12:20 0.8'],
     [
       'eight figures',
@@ -67,7 +85,10 @@ describe('a tide table of another program', () => {
       'centimetres',
       'date;time;height (cm)\n2026-11-27;05:12;430\n2026-11-27;11:30;90\n2026-11-27;17:40;450\n2026-11-27;23:58;70\n2026-11-28;06:02;440\n2026-11-28;12:20;80',
     ],
-    ['centimetres at each', '27 Nov 05:12 430cm 11:30 90cm 17:40 450cm 23:58 70cm\n28 Nov 06:02 440cm 12:20 80cm'],
+    [
+      'centimetres at each',
+      '27 Nov 05:12 430cm 11:30 90cm 17:40 450cm 23:58 70cm\n28 Nov 06:02 440cm 12:20 80cm',
+    ],
     [
       'height before time in its columns',
       'date,height,time\n2026-11-27,4.3,05:12\n2026-11-27,0.9,11:30\n2026-11-27,4.5,17:40\n2026-11-27,0.7,23:58\n2026-11-28,4.4,06:02\n2026-11-28,0.8,12:20',

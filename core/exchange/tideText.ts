@@ -29,10 +29,16 @@ import { askDayOrder } from './questions';
 import { isFrenchTable, unitOfTable } from './tideWords';
 
 const HOUR_MS = 3_600_000;
-/** High and low waters lie so far apart, h: closer ones are one turn written twice, farther ones have one missing between them. */
+/**
+ * High and low waters lie so far apart, h: closer ones are one turn written twice, farther ones have one
+ * missing between them.
+ */
 const LEAST_APART_H = 3;
 const MOST_APART_H = 16;
-/** Where most lie farther apart than this, h, there may be one of each a day, or the low waters may be missing: asked. */
+/**
+ * Where most lie farther apart than this, h, there may be one of each a day, or the low waters may be
+ * missing: asked.
+ */
 const SEMIDIURNAL_MOST_H = 9;
 /** So many days between two days of a table, and a day may have been taken for a month. */
 const MOST_DAYS_APART = 20;
@@ -45,7 +51,10 @@ export interface TideText {
   /** How it was understood, to be shown before it is kept. */
   days: number;
   feet: boolean;
-  /** The clock that it names, in words, where its times were turned from that to the water's own; null: it is the water's own. */
+  /**
+   * The clock that it names, in words, where its times were turned from that to the water's own; null: it is
+   * the water's own.
+   */
   clock: string | null;
   /** What was asked, and answered. */
   asked: Question[];
@@ -56,27 +65,51 @@ interface Line {
   number: number;
   raw: string;
   /** A day; one by its number alone; the month and year of a heading; none. */
-  day: { date: NonNullable<MomentParts['date']> } | { alone: number } | { month: number; year: number | null } | null;
+  day:
+    | { date: NonNullable<MomentParts['date']> }
+    | { alone: number }
+    | { month: number; year: number | null }
+    | null;
   rest: string;
 }
 type FoundTurn = TideTurn & { known: boolean; line: number };
 
 /**
- * High and low waters from a table as people paste it: a date at the head of a day or of each line, then times and heights, with or without
- * words for high and low; several days at once; CSV with a header too. Where high and low are not named, the higher of neighbours is high.
- * What may be read in two ways is asked; what is left out is told by its line.
- * @param firstDate the day of lines that stand before any date, yyyy-mm-dd; a year that no line has is the one nearest to it @param zone the clock of the table
+ * High and low waters from a table as people paste it: a date at the head of a day or of each line, then
+ * times and heights, with or without words for high and low; several days at once; CSV with a header too.
+ * Where high and low are not named, the higher of neighbours is high. What may be read in two ways is asked;
+ * what is left out is told by its line.
+ * @param firstDate the day of lines that stand before any date, yyyy-mm-dd; a year that no line has is the
+ * one nearest to it
+ * @param zone the clock of the table
  */
-export const readTideText: (text: string, firstDate: string, zone: string, answers?: AnswersGiven) => Asking<TideText> =
-  reader(PASTED, inTideText);
-function inTideText(text: string, firstDate: string, zone: string, answers: AnswersGiven = {}): Asking<TideText> {
+export const readTideText: (
+  text: string,
+  firstDate: string,
+  zone: string,
+  answers?: AnswersGiven,
+) => Asking<TideText> = reader(PASTED, inTideText);
+function inTideText(
+  text: string,
+  firstDate: string,
+  zone: string,
+  answers: AnswersGiven = {},
+): Asking<TideText> {
   if (text.trim() === '')
-    return refused('Nothing is written. Paste times and heights, such as: 27 Nov  HW 05:12 4.3 m  LW 11:30 0.9 m.');
+    return refused(
+      'Nothing is written. Paste times and heights, such as: 27 Nov  HW 05:12 4.3 m  LW 11:30 0.9 m.',
+    );
   const lines = linesOf(text, zone);
   const asks: Question[] = [];
   const order = orderOf(lines, answers, asks);
   const perM = unitOf(text, lines, answers, asks);
-  const { found, troubles, clock } = turnsOf(lines, { text, firstDate: yearOf(text, firstDate), zone, order, perM });
+  const { found, troubles, clock } = turnsOf(lines, {
+    text,
+    firstDate: yearOf(text, firstDate),
+    zone,
+    order,
+    perM,
+  });
   if (found.length < 2)
     return refused(
       `No two times with heights were found. Write them like this: 27 Nov  HW 05:12 4.3 m  LW 11:30 0.9 m.${troubles.length > 0 ? ` ${troubles[0] ?? ''}` : ''}`,
@@ -87,7 +120,11 @@ function inTideText(text: string, firstDate: string, zone: string, answers: Answ
   if (asks.some(({ id }) => answers[id] === undefined))
     return { taken: false, why: 'It can be read in more than one way.', asks };
   const days = new Set(turns.map(({ at }) => DateTime.fromISO(at, { zone }).toISODate())).size;
-  return { taken: true, value: { turns, days, feet: perM === 0.3048, clock, asked: asks }, troubles: told(troubles) };
+  return {
+    taken: true,
+    value: { turns, days, feet: perM === 0.3048, clock, asked: asks },
+    troubles: told(troubles),
+  };
 }
 
 /** An instant as programs write it, with its own offset. */
@@ -109,7 +146,9 @@ function linesOf(text: string, zone: string): Line[] {
 }
 /** The day of a line: a heading of a month, a date wherever it stands, or a number at its beginning. */
 function dayOfLine(line: string): Pick<Line, 'day' | 'rest'> {
-  const heading = /^\W*(?:(\p{L}{3,10})\.?,?\s*((?:19|20)\d{2})?|((?:19|20)\d{2})\s+(\p{L}{3,10}))\W*$/u.exec(line);
+  const heading = /^\W*(?:(\p{L}{3,10})\.?,?\s*((?:19|20)\d{2})?|((?:19|20)\d{2})\s+(\p{L}{3,10}))\W*$/u.exec(
+    line,
+  );
   const name = heading?.[1] ?? heading?.[4] ?? '';
   const month = heading ? monthOf(name) : null;
   if (heading && month !== null) {
@@ -118,7 +157,8 @@ function dayOfLine(line: string): Pick<Line, 'day' | 'rest'> {
   }
   const alone = dayAlone(line);
   const dated = takeDay(line);
-  // "Mar 24" under a month's heading is a Tuesday in some languages: the heading decides when the days are put together.
+  // "Mar 24" under a month's heading is a Tuesday in some languages: the heading decides when the days are
+  // put together.
   if (dated && !(alone && isWeekday(line.trim().split(/\s+/)[0] ?? '')))
     return { day: { date: dated.date }, rest: dated.rest };
   return alone ? { day: { alone: alone.day }, rest: alone.rest } : { day: null, rest: line };
@@ -130,18 +170,24 @@ function dayAlone(line: string): { day: number; rest: string } | null {
     .split(/\s+|,(?=\s)/)
     .filter((word) => word !== '');
   const isDay = (text: string) =>
-    /^\d{1,2}(?:st|nd|rd|th|\.)?$/.test(text) && Number.parseInt(text, 10) >= 1 && Number.parseInt(text, 10) <= 31;
+    /^\d{1,2}(?:st|nd|rd|th|\.)?$/.test(text) &&
+    Number.parseInt(text, 10) >= 1 &&
+    Number.parseInt(text, 10) <= 31;
   const isShortDay = (text: string) => /^\p{L}{1,2}\.?$/u.test(text) || isWeekday(text);
   if (isShortDay(first) && isDay(second)) return { day: Number.parseInt(second, 10), rest: others.join(' ') };
   if (!isDay(first)) return null;
   if (isShortDay(second) && !/^[hl]\.?$/i.test(second))
     return { day: Number.parseInt(first, 10), rest: others.join(' ') };
   const isTime = /^(?:\d{4}|\d{1,2}[:h]\d{2})$/.test(second);
-  return second === '' || isTime ? { day: Number.parseInt(first, 10), rest: [second, ...others].join(' ') } : null;
+  return second === '' || isTime
+    ? { day: Number.parseInt(first, 10), rest: [second, ...others].join(' ') }
+    : null;
 }
 /** A year that stands somewhere in the table, where it is the only one: days without a year are of it. */
 function yearOf(text: string, firstDate: string): string {
-  const years = new Set([...text.matchAll(/(?<![\d:.,])((?:19|20)\d{2})(?![\d:.,])/g)].map(([, year]) => year ?? ''));
+  const years = new Set(
+    [...text.matchAll(/(?<![\d:.,])((?:19|20)\d{2})(?![\d:.,])/g)].map(([, year]) => year ?? ''),
+  );
   const [only] = years;
   const heads = text.split(/\r?\n/).some((line) => /^\D*(?:19|20)\d{2}\D*$/.test(line));
   if (years.size !== 1 || only === undefined || !heads || only === firstDate.slice(0, 4)) return firstDate;
@@ -164,7 +210,9 @@ function unitOf(text: string, lines: readonly Line[], answers: AnswersGiven, ask
   const named = unitOfTable(text);
   if (named !== null) return named === 'm' ? 1 : named === 'ft' ? 0.3048 : 0.01;
   const reading = { french: isFrenchTable(text), heightFirst: false, inCm: true };
-  const heights = lines.flatMap(({ rest }) => turnsOfLine(rest, reading).turns.map(({ height }) => Math.abs(height)));
+  const heights = lines.flatMap(({ rest }) =>
+    turnsOfLine(rest, reading).turns.map(({ height }) => Math.abs(height)),
+  );
   const high = heights.filter((height) => height > MOST_M);
   if (high.length * 3 < heights.length || high.length === 0) return 1;
   asks.push({
@@ -242,7 +290,10 @@ function turnsOf(lines: readonly Line[], { text, firstDate, zone, order, perM }:
   }
   return { found, troubles, clock };
 }
-/** Whether a line without a day begins the next one: its first time is earlier than the last. Highs in one line and lows in the next are one day. */
+/**
+ * Whether a line without a day begins the next one: its first time is earlier than the last. Highs in one
+ * line and lows in the next are one day.
+ */
 function isNextDay({ turns }: LineTurns, last: { minutes: number; words: ReadonlySet<string> }): boolean {
   const words = new Set(turns.map(({ word }) => word ?? ''));
   const [only] = words;
@@ -253,11 +304,15 @@ function leftOut({ troubles, left }: LineTurns, raw: string, number: number): st
   if (troubles.length > 0) return troubles.map((trouble) => `Line ${number}: ${trouble}`);
   // A year alone, or a figure within a title, is no tide that was lost.
   const isTitle = /\p{L}{4}/u.test(raw) || /^\D*(?:19|20)\d{2}\D*$/.test(raw);
-  return left.length > 0 && !isTitle ? [`Line ${number}: no time with a height in "${raw.trim().slice(0, 50)}".`] : [];
+  return left.length > 0 && !isTitle
+    ? [`Line ${number}: no time with a height in "${raw.trim().slice(0, 50)}".`]
+    : [];
 }
 /** The clock that a heading names for the whole table: "Times in UTC", "Zeiten in MEZ", "BST (GMT+1)". */
 function zoneOfHeading(line: string): Zone | null {
-  return /times?|zeit|heure|hora|ore|tijd|tid|utc|gmt/i.test(line) ? zoneIn(line.replace(/[.:]\s*$/, '')) : null;
+  return /times?|zeit|heure|hora|ore|tijd|tid|utc|gmt/i.test(line)
+    ? zoneIn(line.replace(/[.:]\s*$/, ''))
+    : null;
 }
 function sayClock(minutes: number): string {
   const hours = minutes / 60;
@@ -272,7 +327,12 @@ function isHeightFirst(lines: readonly Line[]): boolean {
   });
 }
 /** The day that a line says, after the day before it; null: there is none such. */
-function dayIn(day: NonNullable<Line['day']>, last: string, firstDate: string, order: DayOrder): string | null {
+function dayIn(
+  day: NonNullable<Line['day']>,
+  last: string,
+  firstDate: string,
+  order: DayOrder,
+): string | null {
   if ('date' in day) return dayOf(day.date, order, firstDate);
   if ('month' in day) {
     const of = dayOf({ year: day.year, a: 1, b: day.month, order: 'known' }, 'day first', firstDate);
@@ -285,8 +345,16 @@ function dayIn(day: NonNullable<Line['day']>, last: string, firstDate: string, o
   return read.hasSame(of, 'month') ? read.toISODate() : null;
 }
 
-/** Turns that lie otherwise than a tide's are asked about. @returns why none of it can be a tide table; null: it can */
-function askSpacing(turns: readonly TideTurn[], zone: string, asks: Question[], answers: AnswersGiven): string | null {
+/**
+ * Turns that lie otherwise than a tide's are asked about.
+ * @returns why none of it can be a tide table; null: it can
+ */
+function askSpacing(
+  turns: readonly TideTurn[],
+  zone: string,
+  asks: Question[],
+  answers: AnswersGiven,
+): string | null {
   const gaps = turns.slice(1).map(({ at }, i) => (Date.parse(at) - Date.parse(turns[i]?.at ?? '')) / HOUR_MS);
   const usual = gaps.filter((gap) => gap < 48).toSorted((a, b) => a - b);
   const middle = usual[Math.floor((usual.length - 1) / 2)];
@@ -320,7 +388,8 @@ function askSpacing(turns: readonly TideTurn[], zone: string, asks: Question[], 
     ? 'Write the months by their names, or the days as 2026-11-27: then nobody takes one for the other.'
     : null;
 }
-const dateOf = (at: string | undefined, zone: string): string => DateTime.fromISO(at ?? '', { zone }).toISODate() ?? '';
+const dateOf = (at: string | undefined, zone: string): string =>
+  DateTime.fromISO(at ?? '', { zone }).toISODate() ?? '';
 
 /** In order of time, each high or low by its word or by its neighbours; what cannot be is told. */
 function ordered(found: readonly FoundTurn[], troubles: string[]): TideTurn[] {
@@ -337,7 +406,8 @@ function ordered(found: readonly FoundTurn[], troubles: string[]): TideTurn[] {
   return turns.map(({ at, heightM, high, known, line }, i) => {
     const [last, next] = [turns[i - 1], turns[i + 1]];
     const gapH = last ? (Date.parse(at) - Date.parse(last.at)) / HOUR_MS : null;
-    if (gapH !== null && gapH < LEAST_APART_H) troubles.push(`Line ${line}: two turns within ${figure(gapH)} h.`);
+    if (gapH !== null && gapH < LEAST_APART_H)
+      troubles.push(`Line ${line}: two turns within ${figure(gapH)} h.`);
     if (gapH !== null && gapH > MOST_APART_H && gapH < 48)
       troubles.push(`Line ${line}: a turn is missing before it, ${figure(gapH, 0)} h after the last.`);
     const over = (other: { heightM: number } | undefined) => other !== undefined && heightM > other.heightM;
@@ -371,7 +441,8 @@ export function writeTideText(turns: readonly TideTurn[], zone: string): string 
 }
 /** "4 high and 3 low waters, 27 November 2026 to 28 November 2026". */
 export function sayTurns(turns: readonly TideTurn[], zone: string): string {
-  const day = (turn: TideTurn | undefined) => dayWords(DateTime.fromISO(turn?.at ?? '', { zone }).toISODate() ?? '');
+  const day = (turn: TideTurn | undefined) =>
+    dayWords(DateTime.fromISO(turn?.at ?? '', { zone }).toISODate() ?? '');
   const highs = turns.filter(({ high }) => high).length;
   const first = turns.find(({ high }) => high);
   const at = first

@@ -26,7 +26,10 @@ export interface LineReading {
   inCm: boolean;
 }
 
-/** A word of a line that is a figure, with what stands right behind it taken along: half of the day, zone, unit. */
+/**
+ * A word of a line that is a figure, with what stands right behind it taken along: half of the day, zone,
+ * unit.
+ */
 interface Numeral {
   text: string;
   /** Minutes after midnight; null: it is no time. */
@@ -38,9 +41,15 @@ interface Numeral {
   perM: number | null;
   zone: Zone | null;
 }
-type Word = { is: 'word'; word: TideWord } | { is: 'numeral'; numeral: Numeral } | { is: 'other'; text: string };
+type Word =
+  | { is: 'word'; word: TideWord }
+  | { is: 'numeral'; numeral: Numeral }
+  | { is: 'other'; text: string };
 
-/** Times and heights of a line, in the order they stand in, with the words for high and low before, between or behind them. */
+/**
+ * Times and heights of a line, in the order they stand in, with the words for high and low before, between or
+ * behind them.
+ */
 export function turnsOfLine(line: string, reading: LineReading): LineTurns {
   const words = wordsOf(line, reading);
   const first = words.findIndex((one) => one.is === 'numeral');
@@ -101,7 +110,12 @@ function wordsOf(line: string, { french, inCm }: LineReading): Word[] {
     const text = texts[i] ?? '';
     const numeral = numeralOf(text, inCm);
     if (numeral) {
-      for (let next = texts[i + 1]; next !== undefined && takeAlong(numeral, next, french); next = texts[i + 1]) i += 1;
+      for (
+        let next = texts[i + 1];
+        next !== undefined && takeAlong(numeral, next, french);
+        next = texts[i + 1]
+      )
+        i += 1;
       words.push({ is: 'numeral', numeral });
       continue;
     }
@@ -115,7 +129,10 @@ function wordsOf(line: string, { french, inCm }: LineReading): Word[] {
 const ALTERNATE_MOST_MIN = 9 * 60;
 const CLOCK = /^(\d{1,2})[:h](\d{2})?(?::\d{2})?([ap]\.?m?\.?)?(z|utc|gmt)?$/i;
 const HALF = /^(\d{1,2})(?:\.(\d{2}))?([ap])\.?m\.?$/i;
-/** A figure as it may stand in a tide table: "05:12", "5h12", "0512", "05.12", "4.3", "-0,2". null: it is none. */
+/**
+ * A figure as it may stand in a tide table: "05:12", "5h12", "0512", "05.12", "4.3", "-0,2". null: it is
+ * none.
+ */
 function numeralOf(text: string, inCm: boolean): Numeral | null {
   const none = { text, minutes: null, isTime: false, isHour: false, height: null, perM: null, zone: null };
   const clock = CLOCK.exec(text) ?? HALF.exec(text);
@@ -174,7 +191,12 @@ function takeAlong(numeral: Numeral, next: string, french: boolean): boolean {
 }
 function minutesOf(hour: number, minute: number, half: string | undefined): number | null {
   const letter = half?.charAt(0).toLowerCase();
-  if (minute > 59 || hour > 24 || (hour === 24 && minute > 0) || (letter !== undefined && (hour < 1 || hour > 12)))
+  if (
+    minute > 59 ||
+    hour > 24 ||
+    (hour === 24 && minute > 0) ||
+    (letter !== undefined && (hour < 1 || hour > 12))
+  )
     return null;
   const of = letter === 'p' ? (hour % 12) + 12 : letter === 'a' ? hour % 12 : hour;
   return of * 60 + minute;

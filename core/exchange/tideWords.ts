@@ -58,7 +58,8 @@ export function metresPer(unit: string): number | null {
 }
 /** The unit that a table names for heights that have none of their own; null: none. */
 export function unitOfTable(text: string): 'm' | 'ft' | 'cm' | null {
-  const named = (unit: string) => new RegExp(String.raw`(?<![\p{L}])(?:${unit})(?![\p{L}/])`, 'iu').test(text);
+  const named = (unit: string) =>
+    new RegExp(String.raw`(?<![\p{L}])(?:${unit})(?![\p{L}/])`, 'iu').test(text);
   const inMetres = /\d\s?m(?!\p{L})/iu.test(text) || /\(\s*m\s*\)|metres|meters|mètres/iu.test(text);
   if (inMetres) return 'm';
   if (named('cm')) return 'cm';

@@ -18,13 +18,14 @@ export function textOf(value: unknown): string {
 const LONG_TAG = /<[^<>]{4000}/;
 
 /**
- * What stands in the outermost element of an XML file, prefixes of names left out, entities resolved; why it is none of that making.
- * Document types, entities of its own and huge tags are refused.
+ * What stands in the outermost element of an XML file, prefixes of names left out, entities resolved; why it
+ * is none of that making. Document types, entities of its own and huge tags are refused.
  */
 export function xmlRoot(text: string, element: string, making: string): Imported<Node> {
   if (/<!(DOCTYPE|ENTITY)/i.test(text))
     return refused('The file declares a document type or entities. Such files are not read.');
-  if (LONG_TAG.test(text)) return refused(`A tag of the file is longer than any of a ${making}. It is not read.`);
+  if (LONG_TAG.test(text))
+    return refused(`A tag of the file is longer than any of a ${making}. It is not read.`);
   const valid = XMLValidator.validate(text);
   if (valid !== true) return refused(`Line ${valid.err.line} is no sound XML: ${valid.err.msg}`);
   const parser = new XMLParser({

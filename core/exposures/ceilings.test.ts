@@ -12,11 +12,9 @@ const name = (reach: Reach) => reach.ceiling.name;
 
 describe('the water within reach', () => {
   it('rises with experience', () => {
-    expect((['new', 'some', 'experienced'] as const).map((one) => name(reachOf(angler(one), rigid, calm)))).toEqual([
-      'sheltered water',
-      'moderate water',
-      'advanced water',
-    ]);
+    expect(
+      (['new', 'some', 'experienced'] as const).map((one) => name(reachOf(angler(one), rigid, calm))),
+    ).toEqual(['sheltered water', 'moderate water', 'advanced water']);
   });
   it.each<[keyof typeof stepWords, Reach]>([
     ['practice', reachOf(angler('experienced', false), rigid, calm)],
@@ -43,6 +41,7 @@ describe('the water within reach', () => {
 describe('the table of ceilings', () => {
   it('grows in every figure from calm to advanced', () => {
     for (const key of ['windMps', 'gustMps', 'waveM', 'breakerM', 'streamMps', 'shoreM'] as const)
-      for (const [i, one] of ceilings.slice(1).entries()) expect(one[key]).toBeGreaterThan(ceilings[i]?.[key] ?? 0);
+      for (const [i, one] of ceilings.slice(1).entries())
+        expect(one[key]).toBeGreaterThan(ceilings[i]?.[key] ?? 0);
   });
 });

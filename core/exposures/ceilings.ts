@@ -31,8 +31,9 @@ const ceiling = (
 
 export const sheltered = ceiling('sheltered water', [5.4, 0.3, 0.3, 0.5, 150]);
 /**
- * The usual coaching definitions of water, the calmest first: wind to the upper edge of Beaufort 2, 3, 4 and 5 (3.3, 5.4, 7.9, 10.7 m/s).
- * Grounds: docs/sources.md. Rules of thumb on which a Stop of judgement rests, never a promise below them.
+ * The usual coaching definitions of water, the calmest first: wind to the upper edge of Beaufort 2, 3, 4 and
+ * 5 (3.3, 5.4, 7.9, 10.7 m/s). Grounds: docs/sources.md. Rules of thumb on which a Stop of judgement rests,
+ * never a promise below them.
  */
 export const ceilings: readonly Ceiling[] = [
   ceiling('calm water', [3.3, 0.2, 0.2, 0.3, 50]),

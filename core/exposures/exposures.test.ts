@@ -58,7 +58,9 @@ describe('exposures', () => {
       conditions: {
         ...river.conditions,
         hours: river.conditions.hours.map((hour) =>
-          hour.at.slice(11, 13) === clock ? { ...hour, windMps: 18, airC: -4 } : { ...hour, windMps: 3, airC: 12 },
+          hour.at.slice(11, 13) === clock
+            ? { ...hour, windMps: 18, airC: -4 }
+            : { ...hour, windMps: 3, airC: 12 },
         ),
       },
     });
@@ -86,7 +88,10 @@ describe('exposures', () => {
     const hours = (change: Partial<Outing['conditions']['hours'][number]>) =>
       of({
         ...ready,
-        conditions: { ...ready.conditions, hours: ready.conditions.hours.map((one) => ({ ...one, ...change })) },
+        conditions: {
+          ...ready.conditions,
+          hours: ready.conditions.hours.map((one) => ({ ...one, ...change })),
+        },
       });
     expect(hours({ swellM: null, windMps: null, waveM: null }).breakerM, 'nobody said').toBeNull();
     expect(hours({ swellM: 0, windMps: 0 }).breakerM, 'calm').toBe(0);

@@ -148,7 +148,11 @@ export type Burden = Pick<
   wetSackOnly: boolean;
 };
 /** The whole, with what the loadout makes of the day. */
-export function withBurden(day: DayExposures, { wetSackOnly, ...burden }: Burden, workings: Workings): Exposures {
+export function withBurden(
+  day: DayExposures,
+  { wetSackOnly, ...burden }: Burden,
+  workings: Workings,
+): Exposures {
   const dry = day.humidityMaxPct !== null && day.humidityMaxPct <= WET_SACK_PCT;
   const coolsByDrying = wetSackOnly && dry && (day.hoursAfloat ?? Infinity) <= WET_SACK_HOURS;
   return { ...day, ...burden, coolsByDrying, workings };
@@ -222,7 +226,8 @@ export function dayExposures(brief: Outward, conditions: Conditions, looked: Pla
   const distanceM = farthest(looked, plan);
   const shoreM = farthestFromGround(looked, plan, distanceM);
   const boat = craft && onWater(craft, looked.loaded);
-  const pace = (mps: number | undefined, metres = distanceM) => (metres === null || !mps ? null : metres / mps / 60);
+  const pace = (mps: number | undefined, metres = distanceM) =>
+    metres === null || !mps ? null : metres / mps / 60;
   const minutesToLanding = plan?.minutesToLanding ?? pace(boat?.cruiseMps);
   const winds = water && afloat ? windsOf(hours, looked, clock) : [];
   const near = afloat ? hoursWithin(conditions.hours, afloat.from - HOUR_MS, afloat.to + HOUR_MS) : [];
@@ -234,7 +239,10 @@ export function dayExposures(brief: Outward, conditions: Conditions, looked: Pla
     campH: camp.hours,
     darkMinutes: dark.minutes,
     nightMinutes: water
-      ? dark.spans.reduce((sum, [from, to]) => sum + darkness(from, to, water.latDeg, water.lonDeg, isNight).minutes, 0)
+      ? dark.spans.reduce(
+          (sum, [from, to]) => sum + darkness(from, to, water.latDeg, water.lonDeg, isNight).minutes,
+          0,
+        )
       : 0,
     daylightLeftMin: afloat && water ? daylightLeft(afloat.to, water) : null,
     nightAtShore: afloat !== null && water !== null && isNightAtEither(afloat, water),
@@ -281,7 +289,8 @@ export function dayExposures(brief: Outward, conditions: Conditions, looked: Pla
     barAtLanding: barOf(looked.landing, day, plan?.homeAt ?? span?.to ?? null, clock),
     plan,
     thunder: peak(near, 'thunderPct', clock),
-    unsaid: afloat && water && looked.craft ? unsaidOf(hours, near, conditions.waterC, looked, shoreM, afloat) : [],
+    unsaid:
+      afloat && water && looked.craft ? unsaidOf(hours, near, conditions.waterC, looked, shoreM, afloat) : [],
     rapids: water?.rapids ?? 0,
     river: water?.setting === 'river',
     traffic: water?.traffic ?? null,
@@ -305,7 +314,11 @@ function isNightAtEither({ from, to }: { from: Instant; to: Instant }, { latDeg,
   return isNight(from, latDeg, lonDeg) || isNight(to, latDeg, lonDeg);
 }
 /** Over days the sun of the first is that of all. */
-function sunOf({ from, to }: { from: Instant; to: Instant }, { nights }: Outward, { latDeg, lonDeg }: Water): number {
+function sunOf(
+  { from, to }: { from: Instant; to: Instant },
+  { nights }: Outward,
+  { latDeg, lonDeg }: Water,
+): number {
   return highestSun(from, nights > 0 ? Math.min(to, from + DAY_MS) : to, latDeg, lonDeg);
 }
 function daylightLeft(until: Instant, { latDeg, lonDeg, timeZone }: Water): number | null {
@@ -351,11 +364,17 @@ function highest<T extends { at: Instant }>(
 function lowestVisibility(hours: readonly Hour[], clock: SayClock): Peak | null {
   let worst: { value: number; at: string } | null = null;
   for (const { visibilityM, at } of hours)
-    if (visibilityM !== null && (worst === null || visibilityM < worst.value)) worst = { value: visibilityM, at };
+    if (visibilityM !== null && (worst === null || visibilityM < worst.value))
+      worst = { value: visibilityM, at };
   return worst && { value: worst.value, at: clock(Date.parse(worst.at)) };
 }
 
-function barOf(place: Launch | null, day: Day | null, at: Instant | null, clock: SayClock): Exposures['barAtLaunch'] {
+function barOf(
+  place: Launch | null,
+  day: Day | null,
+  at: Instant | null,
+  clock: SayClock,
+): Exposures['barAtLaunch'] {
   if (!place || place.barM === null || !day?.tideSeries || at === null) return null;
   return { depthM: place.barM + valueAt(day.tideSeries, at), at: clock(at) };
 }
@@ -379,13 +398,23 @@ export function clockOf(
 }
 
 /** How the moment so many hours after the launch is said. */
-export function clockAfterLaunch(day: Pick<Exposures, 'launchAt' | 'homeAt' | 'plan'>, places: Pick<Places, 'water'>) {
+export function clockAfterLaunch(
+  day: Pick<Exposures, 'launchAt' | 'homeAt' | 'plan'>,
+  places: Pick<Places, 'water'>,
+) {
   const clock = clockOf(day, places);
-  return (hours: number): string => clock(Math.round(((day.launchAt ?? 0) + hours * HOUR_MS) / 60_000) * 60_000);
+  return (hours: number): string =>
+    clock(Math.round(((day.launchAt ?? 0) + hours * HOUR_MS) / 60_000) * 60_000);
 }
 
-/** Launch and coming home as instants; null until the water (and so the time zone) is known, or where they are one moment. */
-export function hoursOf(brief: Outward, looked: Pick<Places, 'water'>): { from: Instant; to: Instant } | null {
+/**
+ * Launch and coming home as instants; null until the water (and so the time zone) is known, or where they are
+ * one moment.
+ */
+export function hoursOf(
+  brief: Outward,
+  looked: Pick<Places, 'water'>,
+): { from: Instant; to: Instant } | null {
   const hours = looked.water && outingHours(brief, looked.water.timeZone);
   return hours && hours.homeAt > hours.launchAt ? { from: hours.launchAt, to: hours.homeAt } : null;
 }
@@ -413,8 +442,13 @@ function nightsAshore(
     at: (moment) => spans.some(([start, end]) => moment >= start && moment < end),
   };
 }
-// With nights out the dark hours are spent ashore: only the launch before sunrise and the landing after sunset count.
-function darkOf(span: { from: Instant; to: Instant }, brief: Outward, water: { latDeg: number; lonDeg: number }) {
+// With nights out the dark hours are spent ashore: only the launch before sunrise and the landing after
+// sunset count.
+function darkOf(
+  span: { from: Instant; to: Instant },
+  brief: Outward,
+  water: { latDeg: number; lonDeg: number },
+) {
   const { latDeg, lonDeg } = water;
   if (brief.nights === 0) return darkness(span.from, span.to, latDeg, lonDeg);
   const first = darkness(span.from, span.from + 6 * HOUR_MS, latDeg, lonDeg);
@@ -454,7 +488,10 @@ function least(values: readonly (number | null)[]): number | null {
   return known.length > 0 ? Math.min(...known) : null;
 }
 
-/** Breakers at an open beach, of the swell and of the wind's own sea together, by the period of the one that has more in it. */
+/**
+ * Breakers at an open beach, of the swell and of the wind's own sea together, by the period of the one that
+ * has more in it.
+ */
 function breakerOf(hours: readonly Hour[], { launch, landing, water }: Places): number | null {
   const ends = [launch?.surf ? hours[0] : undefined, landing?.surf ? hours[hours.length - 1] : undefined];
   return most(ends.map((hour) => (hour && water ? breakersAt(hour, water) : null)));

@@ -4,7 +4,9 @@ import { amount, distance, mass, amountOnly } from '../units/amount';
 import { capital, count, duration, figure, listed, plural } from '../units/words';
 import { byClock } from '../units/clockWords';
 
-/** What one is exposed to, each as a title and the figures it came from. Silent where there is nothing to say. */
+/**
+ * What one is exposed to, each as a title and the figures it came from. Silent where there is nothing to say.
+ */
 export function sayExposures(e: Exposures): { id: string; title: string; text: string }[] {
   const list: { id: string; title: string; text: string }[] = [];
   const say = (id: string, title: string, text: string) =>
@@ -13,7 +15,9 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
     say(
       'hours',
       `${duration(e.hoursAfloat * 60)} ${e.nights > 0 ? 'from launch to landing' : 'afloat'}`,
-      e.nights > 0 ? `${capital(count(e.nights))} ${plural(e.nights, 'night')} ashore between.` : darkWords(e),
+      e.nights > 0
+        ? `${capital(count(e.nights))} ${plural(e.nights, 'night')} ashore between.`
+        : darkWords(e),
     );
   const { maxDistanceFromLandingM: landingM, maxDistanceFromShoreM: shoreM } = e;
   if (shoreM !== null && landingM !== null && shoreM < landingM * 0.9)
@@ -75,7 +79,12 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
     ['bar-launch', e.barAtLaunch, 'launch'],
     ['bar-landing', e.barAtLanding, 'land'],
   ] as const)
-    if (bar) say(id, `${amount(bar.depthM, 'm')} of water where you ${when}`, `At ${bar.at}, by the predicted tide.`);
+    if (bar)
+      say(
+        id,
+        `${amount(bar.depthM, 'm')} of water where you ${when}`,
+        `At ${bar.at}, by the predicted tide.`,
+      );
   if (e.airMinC !== null && e.airMaxC !== null)
     say(
       'air',
@@ -149,13 +158,21 @@ export function sayExposures(e: Exposures): { id: string; title: string; text: s
 }
 
 /** The hour in which the stream stands the wind's waves up most; null: nowhere by a tenth or more. */
-function steepest(e: Exposures): { factor: number | null; heightM: number; streamMps: number; at: string } | null {
+function steepest(
+  e: Exposures,
+): { factor: number | null; heightM: number; streamMps: number; at: string } | null {
   let worst: Exposures['seas'][number] | null = null;
   const rank = (factor: number | null) => factor ?? Infinity;
   for (const hour of e.seas)
-    if (hour.sea.windSeaM >= 0.1 && (worst === null || rank(hour.sea.factor) > rank(worst.sea.factor))) worst = hour;
+    if (hour.sea.windSeaM >= 0.1 && (worst === null || rank(hour.sea.factor) > rank(worst.sea.factor)))
+      worst = hour;
   if (!worst || rank(worst.sea.factor) < 1.1) return null;
-  return { factor: worst.sea.factor, heightM: worst.sea.windSeaM, streamMps: worst.streamMps, at: worst.clock };
+  return {
+    factor: worst.sea.factor,
+    heightM: worst.sea.windSeaM,
+    streamMps: worst.streamMps,
+    at: worst.clock,
+  };
 }
 
 function feelsWords({ airMinC, airMaxC, feelsMinC, feelsMaxC }: Exposures): string {

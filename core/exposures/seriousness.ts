@@ -1,9 +1,10 @@
 import type { Angler } from '../documents/angler';
 
 /**
- * How serious it is here to be in the water, or to need help: what makes it so, each in steps, and their sum. A step is what turns a Note
- * into a Mind, or a Mind into a Stop; every part grows evenly, so that one metre or one degree never changes a verdict by two levels.
- * A rule of thumb, by the table of verdicts that docs/sources.md names.
+ * How serious it is here to be in the water, or to need help: what makes it so, each in steps, and their sum.
+ * A step is what turns a Note into a Mind, or a Mind into a Stop; every part grows evenly, so that one metre
+ * or one degree never changes a verdict by two levels. A rule of thumb, by the table of verdicts that
+ * docs/sources.md names.
  */
 export interface Seriousness {
   /** Distance from ground where one can get out: 0 within 50 m, 1 at 300 m, 2 at 1 km, 3 at 3 km. */
@@ -55,7 +56,8 @@ export function seriousnessOf(day: Day, angler: Pick<Angler, 'experience' | 'swi
     cold: waterC === null ? UNKNOWN_COLD : coldSteps(waterC),
     alone: day.solo ? 1 : 0,
     dark: darkSteps(day),
-    rough: Math.max(rising(breakerM ?? 0, 0.3, 0.9), day.rapids > 0 ? RAPIDS : 0) + rising(hs?.value ?? 0, 0.5, 1),
+    rough:
+      Math.max(rising(breakerM ?? 0, 0.3, 0.9), day.rapids > 0 ? RAPIDS : 0) + rising(hs?.value ?? 0, 0.5, 1),
     // Between two banks, or close to the shore, a wind drives nobody far.
     offshore: rising(wind?.value ?? 0, 2, 6) * Math.min(1, ground),
     fog: rising(1000 - (visibility?.value ?? Infinity), 0, 500) * Math.min(2, Math.max(0, ground)),

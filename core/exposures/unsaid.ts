@@ -18,8 +18,10 @@ export function unsaidOf(
   afloat: { from: Instant; to: Instant },
 ): Unsaid[] {
   const { water, launch, landing } = looked;
-  const missing = (list: readonly Hour[], key: 'windMps' | 'windFromDeg' | 'swellM' | 'thunderPct' | 'airC') =>
-    list.some((hour) => hour[key] === null);
+  const missing = (
+    list: readonly Hour[],
+    key: 'windMps' | 'windFromDeg' | 'swellM' | 'thunderPct' | 'airC',
+  ) => list.some((hour) => hour[key] === null);
   const ofTide = [
     ...(water && tideIsSilent(water, afloat.from, afloat.to) ? (['tide'] as const) : []),
     ...(water && streamIsSilent(water, afloat.from, afloat.to) ? (['stream'] as const) : []),

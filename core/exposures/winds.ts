@@ -5,7 +5,10 @@ import { fetchFor } from '../environment/sea';
 import { nearestGround } from '../passage/ground';
 import type { Instant } from '../units/time';
 
-/** Wind off the shore matters beyond this distance, m, within so many degrees of straight off, over more open water than this, m. */
+/**
+ * Wind off the shore matters beyond this distance, m, within so many degrees of straight off, over more open
+ * water than this, m.
+ */
 const OFF_SHORE_FROM_M = 50;
 const OFF_SHORE_WITHIN_DEG = 60;
 const OPEN_FROM_M = 1000;
@@ -22,10 +25,18 @@ export interface WindHour {
   offshore: boolean;
 }
 
-/** Wind blows off the shore where it comes from the nearest ground to the place to fish, and drives out over open water. */
-export function windsOf(hours: readonly Hour[], { area, water }: Places, clock: (at: Instant) => string): WindHour[] {
+/**
+ * Wind blows off the shore where it comes from the nearest ground to the place to fish, and drives out over
+ * open water.
+ */
+export function windsOf(
+  hours: readonly Hour[],
+  { area, water }: Places,
+  clock: (at: Instant) => string,
+): WindHour[] {
   const ground = area && water ? nearestGround(area, water) : null;
-  const off = area && water && ground && ground.distanceM > OFF_SHORE_FROM_M ? bearingBetween(ground.at, area) : null;
+  const off =
+    area && water && ground && ground.distanceM > OFF_SHORE_FROM_M ? bearingBetween(ground.at, area) : null;
   return hours.map(({ at, windMps, gustMps, windFromDeg }) => {
     const downwind = windFromDeg === null ? null : (windFromDeg + 180) % 360;
     const offshore =
@@ -43,6 +54,7 @@ function turnOf(degrees: number): number {
 export function strongestOffshore(winds: readonly WindHour[]): Peak | null {
   let best: Peak | null = null;
   for (const { offshore, windMps, clock } of winds)
-    if (offshore && windMps !== null && (best === null || windMps > best.value)) best = { value: windMps, at: clock };
+    if (offshore && windMps !== null && (best === null || windMps > best.value))
+      best = { value: windMps, at: clock };
   return best;
 }

@@ -9,7 +9,8 @@ const AHEAD_MIN = { launch: 60, turn: 15, home: 0, call: 0 } as const;
 const LASTS_MS = 15 * 60_000;
 
 /**
- * Launch, turn, home and call as a calendar file (RFC 5545), each with an alarm; moments in UTC, so that every calendar shows them by its own clock.
+ * Launch, turn, home and call as a calendar file (RFC 5545), each with an alarm; moments in UTC, so that
+ * every calendar shows them by its own clock.
  * @param homeAt, callAt as they stand now @param id names the plan: the same plan again replaces its events
  */
 export function planCalendar(

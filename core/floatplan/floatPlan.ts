@@ -8,8 +8,8 @@ const sectionSchema = z.strictObject({ heading: text(60), lines: z.array(lineSch
 const wayKinds = ['launch', 'point', 'place', 'landing'] as const;
 
 /**
- * A plan as it is read ashore: whole in itself, in the words and units of whoever made it. Nothing of the outing is in it that is not shown
- * on it, and what is left with somebody is this and no more.
+ * A plan as it is read ashore: whole in itself, in the words and units of whoever made it. Nothing of the
+ * outing is in it that is not shown on it, and what is left with somebody is this and no more.
  */
 export const floatPlanSchema = z.strictObject({
   format: z.literal('plan/1'),

@@ -81,7 +81,11 @@ describe('what was left and what is now', () => {
     ['another boat', (o) => ({ ...o, brief: { ...o.brief, craftId: 'dunlin' } }), 'boat'],
     ['another place', (o) => ({ ...o, brief: { ...o.brief, areaId: null } }), 'place'],
     ['no radio', (o) => ({ ...o, loadout: o.loadout.filter(({ itemId }) => itemId !== 'radio') }), 'calling'],
-    ['the vehicle elsewhere', (o) => ({ ...o, word: { ...o.word, vehicleAt: 'Behind the chapel' } }), 'vehicle'],
+    [
+      'the vehicle elsewhere',
+      (o) => ({ ...o, word: { ...o.word, vehicleAt: 'Behind the chapel' } }),
+      'vehicle',
+    ],
   ])('differ by %s', (_, change, part) => {
     const changed = change(ready);
     expect(planChanges(says(ready), says(changed)).map((one) => one.part)).toContain(part);
@@ -94,7 +98,9 @@ describe('what was left and what is now', () => {
       ...later,
       word: { ...later.word, left: { at: '2026-05-15T19:00:00Z', says: says(later), watched: true } },
     };
-    const keys = assess(again, references, noAnswers, now, { withRepairs: false }).findings.map(({ key }) => key);
+    const keys = assess(again, references, noAnswers, now, { withRepairs: false }).findings.map(
+      ({ key }) => key,
+    );
     expect(keys).not.toContain('word-changed');
   });
 });
@@ -137,7 +143,10 @@ describe('how a plan stands', () => {
   });
   it('goes by a plan left anew: home and later hours said before it are of the one before', () => {
     const made = Date.parse(plan.madeAt);
-    const before = [check('afloat', made - 3 * HOUR_MS), check('well', made - 2 * HOUR_MS, home + 9 * HOUR_MS)];
+    const before = [
+      check('afloat', made - 3 * HOUR_MS),
+      check('well', made - 2 * HOUR_MS, home + 9 * HOUR_MS),
+    ];
     expect(statusOf(plan, before, home)).toMatchObject({ state: 'late', homeAt: home });
     expect(statusOf(plan, [...before, check('home', made - HOUR_MS)], home + HOUR_MS).state).toBe('overdue');
     expect(statusOf(plan, [...before, check('home', made + HOUR_MS)], home + HOUR_MS).state).toBe('home');
@@ -145,7 +154,9 @@ describe('how a plan stands', () => {
   it('tells whoever waits to call, with the number, and never that somebody else does', () => {
     const at = home + 2 * HOUR_MS;
     const advice = whatToDo(plan, statusOf(plan, [out], at), at).join(' ');
-    expect(advice).toMatch(/Ring Sample Angler: 000 555 0100\. .*Call Sample Coast Watch, Ostrey, 000 555 0911 now/);
+    expect(advice).toMatch(
+      /Ring Sample Angler: 000 555 0100\. .*Call Sample Coast Watch, Ostrey, 000 555 0911 now/,
+    );
     const calm = whatToDo(plan, statusOf(plan, [out], home - HOUR_MS), home - HOUR_MS).join(' ');
     expect(calm).toContain('the clock is yours');
     expect(advice + calm).not.toMatch(/will be (alerted|rescued|called)|guarantee|safe/i);
@@ -153,9 +164,12 @@ describe('how a plan stands', () => {
   it('is the same in whatever order word arrives, and never goes from home to overdue by waiting', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.tuple(fc.constantFrom('afloat' as const, 'well' as const, 'home' as const), fc.nat(500)), {
-          maxLength: 8,
-        }),
+        fc.array(
+          fc.tuple(fc.constantFrom('afloat' as const, 'well' as const, 'home' as const), fc.nat(500)),
+          {
+            maxLength: 8,
+          },
+        ),
         (list) => {
           const checks = list.map(([what, minute], i) =>
             check(what, home + minute * 60_000 + i, what === 'well' ? home + (minute + 60) * 60_000 : null),
@@ -216,7 +230,8 @@ describe('the plan in other forms', () => {
     for (const one of events) expect(one.getAllSubcomponents('valarm')).toHaveLength(1);
     expect(read[3]?.description).toContain('000 555 0911');
     expect(new Set(read.map(({ uid }) => uid)).size).toBe(4);
-    for (const row of file.split('\r\n')) expect(new TextEncoder().encode(row).length).toBeLessThanOrEqual(75);
+    for (const row of file.split('\r\n'))
+      expect(new TextEncoder().encode(row).length).toBeLessThanOrEqual(75);
   });
   it('of a way to another landing speaks of going on, and of no turn', () => {
     const back = { ...plan, times: { ...plan.times, turnAt: plan.times.homeAt } };

@@ -29,7 +29,13 @@ interface Given {
 }
 
 const swimWords = { well: 'swims well', 'a little': 'swims a little', not: 'does not swim' } as const;
-const warmNeeds: readonly NeedId[] = ['immersion-clothing', 'head-warm', 'spare-clothes', 'buoyancy', 'shelter'];
+const warmNeeds: readonly NeedId[] = [
+  'immersion-clothing',
+  'head-warm',
+  'spare-clothes',
+  'buoyancy',
+  'shelter',
+];
 const MOST_NOTE = 80;
 
 type Line = FloatPlan['sections'][number]['lines'][number];
@@ -38,8 +44,8 @@ const line = (label: string, text: string | null | undefined): Line[] => (text ?
 const sentence = (...parts: readonly (string | null | undefined)[]) => parts.filter(Boolean).join(', ');
 
 /**
- * The plan of an outing as it will be read ashore; null: water, launch or hours are not known yet. What is not written is left out, and
- * nothing is in it but what stands in its lines.
+ * The plan of an outing as it will be read ashore; null: water, launch or hours are not known yet. What is
+ * not written is left out, and nothing is in it but what stands in its lines.
  */
 export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: Given): FloatPlan | null {
   const { brief, conditions, company, word } = outing;
@@ -55,13 +61,18 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
   const own = looked.aboard.filter(ridesAlong);
   const named = (list: typeof own) =>
     // Names have commas of their own.
-    list.map(({ item, entry }) => (entry.quantity > 1 ? `${entry.quantity} × ${item.name}` : item.name)).join('; ');
+    list
+      .map(({ item, entry }) => (entry.quantity > 1 ? `${entry.quantity} × ${item.name}` : item.name))
+      .join('; ');
   const warm = itemsServing(needs.filter(({ id }) => warmNeeds.includes(id)));
   const calling = own.filter(calls);
   const identified = calling.flatMap(({ item }) =>
-    item.note.trim() === '' ? [] : [`${item.name}: ${item.note.trim().split('\n')[0]?.slice(0, MOST_NOTE) ?? ''}`],
+    item.note.trim() === ''
+      ? []
+      : [`${item.name}: ${item.note.trim().split('\n')[0]?.slice(0, MOST_NOTE) ?? ''}`],
   );
-  const placedAt = (one: (Position & { name: string }) | null) => (one ? `${one.name}, ${sayPosition(one)}` : null);
+  const placedAt = (one: (Position & { name: string }) | null) =>
+    one ? `${one.name}, ${sayPosition(one)}` : null;
   const passed = (point: Waypoint, i: number) => placedAt({ ...point, name: point.name || `point ${i + 1}` });
   const boat = craft
     ? sentence(
@@ -99,7 +110,11 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
         lines: [
           ...line(
             'Angler',
-            sentence(who, about?.ageYears ? `${about.ageYears} years` : null, angler ? swimWords[angler.swims] : null),
+            sentence(
+              who,
+              about?.ageYears ? `${about.ageYears} years` : null,
+              angler ? swimWords[angler.swims] : null,
+            ),
           ),
           ...line('Telephone', about?.phone),
           ...line('Wears', about?.wears),
@@ -143,7 +158,9 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
       `Home was to be at ${sayMomentInFull(hours.homeAt, zone)}${landing && landing.id !== launch.id ? `, landing at ${placedAt(landing) ?? ''}` : ''}.`,
       ...(about?.wears ? [`Wears: ${about.wears}.`] : []),
       ...(calling.length > 0
-        ? [`Carries to be heard and seen: ${named(calling)}${about?.callSign ? `; call sign ${about.callSign}` : ''}.`]
+        ? [
+            `Carries to be heard and seen: ${named(calling)}${about?.callSign ? `; call sign ${about.callSign}` : ''}.`,
+          ]
         : []),
       ...(about?.medical ? [`To know: ${about.medical.slice(0, 300)}`] : []),
       `The vehicle: ${vehicle}.`,
@@ -185,7 +202,10 @@ function weather(conditions: Outing['conditions'], { wind, gust, hs }: Exposures
 
 /** The way of an outing: from the launch by its points to the place, and home again. */
 export function wayOf({ brief }: Outing, { launch, area, landing }: OutingInView): WayPoint[] {
-  const point = (kind: WayPoint['kind'], { latDeg, lonDeg, name }: Position & { name: string }): WayPoint => ({
+  const point = (
+    kind: WayPoint['kind'],
+    { latDeg, lonDeg, name }: Position & { name: string },
+  ): WayPoint => ({
     latDeg,
     lonDeg,
     name,

@@ -2,11 +2,22 @@ import { describe, expect, it } from 'vitest';
 import { sayOwnHours } from './ownHours';
 
 const zone = 'Atlantic/Azores';
-const day = { date: '2026-05-16', launchAt: '07:00', turnAt: null, homeAt: '16:00', nights: 0, alarmAt: '17:00' };
+const day = {
+  date: '2026-05-16',
+  launchAt: '07:00',
+  turnAt: null,
+  homeAt: '16:00',
+  nights: 0,
+  alarmAt: '17:00',
+};
 
 describe('the hours of an outing for whoever is on it', () => {
   it('are clocks alone on the day of the launch', () => {
-    expect(sayOwnHours({ ...day, turnAt: '14:30' }, zone)).toEqual({ turn: '14:30', home: '16:00', call: '17:00' });
+    expect(sayOwnHours({ ...day, turnAt: '14:30' }, zone)).toEqual({
+      turn: '14:30',
+      home: '16:00',
+      call: '17:00',
+    });
   });
   it('name their day after a night out, the turn with them', () => {
     expect(sayOwnHours({ ...day, turnAt: '14:30', nights: 2 }, zone)).toEqual({
@@ -27,6 +38,10 @@ describe('the hours of an outing for whoever is on it', () => {
     expect(sayOwnHours({ ...day, turnAt: '11:00' }, zone, noon).turn).toBe('11:00');
   });
   it('are as they were typed where the day is none', () => {
-    expect(sayOwnHours({ ...day, date: '2026-02-31' }, zone)).toEqual({ turn: null, home: '16:00', call: '17:00' });
+    expect(sayOwnHours({ ...day, date: '2026-02-31' }, zone)).toEqual({
+      turn: null,
+      home: '16:00',
+      call: '17:00',
+    });
   });
 });

@@ -5,7 +5,8 @@ import type { Instant } from '../units/time';
 import { sayMoment } from './status';
 
 /**
- * The hours of an outing for whoever is on it: by the clock of the water, with the day where that is another than the day of the launch.
+ * The hours of an outing for whoever is on it: by the clock of the water, with the day where that is another
+ * than the day of the launch.
  * @param reckoned when it is turned for home where nobody wrote when; null: not known
  * @returns home and call as "16:00 on Sunday 17 May"; turn null where it is neither written nor known
  */

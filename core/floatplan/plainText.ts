@@ -44,7 +44,10 @@ function cheap(text: string): string {
     .replaceAll(/[\u00a0\u202f]/g, ' ');
 }
 
-/** The plan in a few text messages: what whoever calls needs, the most needed first. @param page where it can be watched; empty: nowhere */
+/**
+ * The plan in a few text messages: what whoever calls needs, the most needed first.
+ * @param page where it can be watched; empty: nowhere
+ */
 export function plainText(plan: FloatPlan, page = ''): string {
   const { zone, times, way, rescue } = plan;
   const at = (iso: string) => {
@@ -61,7 +64,9 @@ export function plainText(plan: FloatPlan, page = ''): string {
     `Boat: ${find('Boat')}`,
     launch ? `From ${launch.name} ${shortPosition(launch)}` : '',
     place ? `To ${place.name} ${shortPosition(place)}` : '',
-    landing && launch && landing.name !== launch.name ? `Lands ${landing.name} ${shortPosition(landing)}` : '',
+    landing && launch && landing.name !== launch.name
+      ? `Lands ${landing.name} ${shortPosition(landing)}`
+      : '',
     `Party: ${find('Party')}`,
     page,
     `Vehicle: ${plan.vehicle}`,

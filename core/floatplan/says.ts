@@ -38,7 +38,10 @@ export function calls({ item }: Aboard): boolean {
 const at = ({ latDeg, lonDeg }: Position) => `${latDeg.toFixed(4)}, ${lonDeg.toFixed(4)}`;
 const placeOf = (one: (Position & { name: string }) | null) => (one ? `${one.name} (${at(one)})` : '');
 
-/** What a plan says now, part by part: compared with what it said when it was left. Free of the units it is read in. */
+/**
+ * What a plan says now, part by part: compared with what it said when it was left. Free of the units it is
+ * read in.
+ */
 export function planSays(
   { brief, company, word }: Pick<Outing, 'brief' | 'company' | 'word'>,
   places: Places,
@@ -61,7 +64,10 @@ export function planSays(
     way: [...out, ...home].map(at).join('; ').slice(0, 1200),
     place: placeOf(area),
     landing: placeOf(landing),
-    party: [`${brief.party}`, ...company.map(({ name, boat }) => [name, boat].filter(Boolean).join(' in '))].join(', '),
+    party: [
+      `${brief.party}`,
+      ...company.map(({ name, boat }) => [name, boat].filter(Boolean).join(' in ')),
+    ].join(', '),
     vehicle: [angler?.about.vehicle ?? '', word.vehicleAt].filter(Boolean).join(', '),
     wears: angler?.about.wears ?? '',
     phone: angler?.about.phone ?? '',

@@ -59,7 +59,9 @@ export function sketchOf({ way, land }: Pick<FloatPlan, 'way' | 'land'>, ink: st
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${HEIGHT}" width="${WIDTH}" height="${HEIGHT}">`,
     `<rect x="0.5" y="0.5" width="${WIDTH - 1}" height="${HEIGHT - 1}" fill="none" stroke="${ink}" stroke-width="0.7"/>`,
-    ...shores.map((d) => `<path d="${d}" fill="${ink}" fill-opacity="0.1" stroke="${ink}" stroke-width="0.7"/>`),
+    ...shores.map(
+      (d) => `<path d="${d}" fill="${ink}" fill-opacity="0.1" stroke="${ink}" stroke-width="0.7"/>`,
+    ),
     `<path d="${path(points)}" fill="none" stroke="${ink}" stroke-width="1.4" stroke-dasharray="5 3"/>`,
     ...marks,
     `<path d="M12 ${HEIGHT - 12}h${long}" stroke="${ink}" stroke-width="2" fill="none"/>`,

@@ -25,9 +25,9 @@ function standing(checkIns: readonly CheckIn[]): CheckIn[] {
 }
 
 /**
- * Where a plan stands. Late is past the hour of coming home, overdue past the hour to call; both move with "home by". Whoever has said nothing of
- * being afloat is late and overdue all the same.
- * A plan that was left anew has hours of its own: what was said of coming home before it was made says nothing of it.
+ * Where a plan stands. Late is past the hour of coming home, overdue past the hour to call; both move with
+ * "home by". Whoever has said nothing of being afloat is late and overdue all the same. A plan that was left
+ * anew has hours of its own: what was said of coming home before it was made says nothing of it.
  */
 export function statusOf(
   { times, madeAt }: Pick<FloatPlan, 'times' | 'madeAt'>,
@@ -43,7 +43,15 @@ export function statusOf(
   const last = stack.at(-1) ?? null;
   const heardAt = last ? Date.parse(last.at) : null;
   const state =
-    last?.what === 'home' ? 'home' : now >= callAt ? 'overdue' : now >= homeAt ? 'late' : last ? 'afloat' : 'left';
+    last?.what === 'home'
+      ? 'home'
+      : now >= callAt
+        ? 'overdue'
+        : now >= homeAt
+          ? 'late'
+          : last
+            ? 'afloat'
+            : 'left';
   return { state, homeAt, callAt, heardAt, heard: last };
 }
 
@@ -80,7 +88,10 @@ export function sayHours(
   const onTo = landingElsewhere(way);
   const hours: [string, Instant | null][] = [
     ['Afloat', Date.parse(times.launchAt)],
-    [onTo === null ? 'Turn for home' : `On to ${onTo}`, times.turnAt === null ? null : Date.parse(times.turnAt)],
+    [
+      onTo === null ? 'Turn for home' : `On to ${onTo}`,
+      times.turnAt === null ? null : Date.parse(times.turnAt),
+    ],
     ['Home', since?.homeAt ?? Date.parse(times.homeAt)],
     ['Call', since?.callAt ?? Date.parse(times.callAt)],
   ];
@@ -136,7 +147,8 @@ export function whatToDo(plan: Waited, { state, callAt, homeAt }: PlanStatus, no
   const say = (at: Instant) => sayMoment(at, plan.zone, now);
   const { rescue, who, phone, vehicle, zone } = plan;
   const ring = phone === '' ? `Try to reach ${who || 'them'}.` : `Ring ${who || 'them'}: ${phone}.`;
-  const look = vehicle === '' ? [] : [`If somebody is near, let them look whether the vehicle has gone: ${vehicle}.`];
+  const look =
+    vehicle === '' ? [] : [`If somebody is near, let them look whether the vehicle has gone: ${vehicle}.`];
   const service = serviceOf(rescue);
   const clock = `Times are by the clock at the water (${zone.replace('-', '−')}).`;
   switch (state) {

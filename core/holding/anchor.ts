@@ -67,8 +67,9 @@ export interface AnchorSum {
 }
 
 /**
- * What an anchored boat asks and what its anchor gives: drag of stream and wind, raised for the waves' surge, against the anchor's
- * weight in water times a factor of type and bottom and a share by scope (both rules of thumb). The rode is taken as a straight line.
+ * What an anchored boat asks and what its anchor gives: drag of stream and wind, raised for the waves' surge,
+ * against the anchor's weight in water times a factor of type and bottom and a share by scope (both rules of
+ * thumb). The rode is taken as a straight line.
  */
 export function anchor(input: AnchorInput): AnchorSum {
   const { streamMps: v, windMps: w, hsM, rodeM, waterDensity = SALT_WATER } = input;
@@ -78,7 +79,8 @@ export function anchor(input: AnchorInput): AnchorSum {
   const rodeNeededM = scopeTarget * vertical;
   const scope = Math.min(rodeM / vertical, scopeTarget);
   const base = { loadN, scopeTarget, scope, rodeNeededM };
-  if (scope < 1) return { ...base, holdingN: 0, margin: 0, rodeAngleDeg: 90, downPullN: null, swingRadiusM: 0 };
+  if (scope < 1)
+    return { ...base, holdingN: 0, margin: 0, rodeAngleDeg: 90, downPullN: null, swingRadiusM: 0 };
   const factor = input.holdingFactor ?? HOLDING[input.anchor.type][input.bottom];
   const weight = input.anchor.massKg * (1 - waterDensity / STEEL) * G;
   const holdingN = weight * factor * scopeShare(scope);
@@ -116,7 +118,9 @@ export function scopeShare(scope: number): number {
     const [fromScope, fromShare] = SCOPE_SHARE[i - 1] ?? [1, 0];
     const [toScope, toShare] = SCOPE_SHARE[i] ?? [10, 1];
     if (scope <= toScope)
-      return fromShare + ((Math.max(scope, fromScope) - fromScope) / (toScope - fromScope)) * (toShare - fromShare);
+      return (
+        fromShare + ((Math.max(scope, fromScope) - fromScope) / (toScope - fromScope)) * (toShare - fromShare)
+      );
   }
   return 1;
 }

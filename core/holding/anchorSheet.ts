@@ -9,7 +9,10 @@ import { FRESH_WATER, SALT_WATER } from '../units/constants';
 import { type AnchorSum, type AnchorType, anchor } from './anchor';
 import type { SpotHour } from '../environment/spot';
 
-/** Stream from which nobody anchors; from which only with release, float and trolley; from which never by the side. m/s. */
+/**
+ * Stream from which nobody anchors; from which only with release, float and trolley; from which never by the
+ * side. m/s.
+ */
 export const STREAM_STOP_MPS = 1;
 export const STREAM_CARE_MPS = 0.5;
 export const BEAM_STOP_MPS = 0.3;
@@ -25,7 +28,9 @@ const typeOf: Partial<Record<KindId, AnchorType>> = {
   'chain-drag': 'deadweight',
 };
 /** What an item is as an anchor: its own mass without the rode, its rode and its type; null: it is none. */
-export function anchorOf(item: Item): { massKg: number; rodeM: number; type: AnchorType; holdK: number | null } | null {
+export function anchorOf(
+  item: Item,
+): { massKg: number; rodeM: number; type: AnchorType; holdK: number | null } | null {
   const type = typeOf[item.kind];
   if (!type) return null;
   return {
@@ -63,7 +68,10 @@ export interface AnchorHour {
   leave: Leave;
 }
 
-/** The sum for one anchor at every half hour. The school of the angler may be stricter than the limits, never laxer. */
+/**
+ * The sum for one anchor at every half hour. The school of the angler may be stricter than the limits, never
+ * laxer.
+ */
 export function anchorHours(
   item: Item,
   hours: readonly SpotHour[],
@@ -108,7 +116,8 @@ function leaveAt(
   if (v >= STREAM_STOP_MPS) return { may: 'no', why: 'stream' };
   if (alignment === 'beam' && v >= BEAM_STOP_MPS) return { may: 'no', why: 'beam' };
   if (v >= STREAM_CARE_MPS) {
-    if (angler && angler.schools.riverAnchor !== 'trolley, float and release') return { may: 'no', why: 'school' };
+    if (angler && angler.schools.riverAnchor !== 'trolley, float and release')
+      return { may: 'no', why: 'school' };
     if (!gear.released || !gear.buoyed || !gear.trolley) return { may: 'no', why: 'gear' };
   }
   if (sum.scope < 1) return { may: 'no', why: 'reach' };
@@ -116,7 +125,9 @@ function leaveAt(
 }
 
 /** Stretches of half hours in which it may be set, with care, or not, as clock times. */
-export function leaveStretches(hours: readonly AnchorHour[]): { from: string; to: string; may: Leave['may'] }[] {
+export function leaveStretches(
+  hours: readonly AnchorHour[],
+): { from: string; to: string; may: Leave['may'] }[] {
   const spans: { from: string; to: string; may: Leave['may'] }[] = [];
   for (const { hour, leave } of hours) {
     const last = spans[spans.length - 1];
@@ -147,8 +158,15 @@ export interface Anchorage {
   item: Item;
   hours: readonly AnchorHour[];
 }
-/** Of the anchors aboard the one whose hold is best at its worst, with its half hours; null: none, or nothing to judge it by. */
-export function anchorageOf(looked: OutingInView, spot: readonly SpotHour[], workings: Workings): Anchorage | null {
+/**
+ * Of the anchors aboard the one whose hold is best at its worst, with its half hours; null: none, or nothing
+ * to judge it by.
+ */
+export function anchorageOf(
+  looked: OutingInView,
+  spot: readonly SpotHour[],
+  workings: Workings,
+): Anchorage | null {
   const { craft } = looked;
   if (!craft) return null;
   const worst = ({ hours }: Anchorage) => Math.min(...hours.map(({ sum }) => sum.margin ?? Infinity));

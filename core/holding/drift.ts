@@ -14,9 +14,11 @@ export interface DriftInput {
 }
 
 /**
- * How fast the wind drifts a boat through the water, with and without a drogue: equal drag of air and water gives
- * v = W r/(1+r) with r = √(ρ_a A_air / ρ_w A_water); a drogue adds its own drag area. The stream comes on top. What was not asked for is null.
- * @returns speeds in m/s, the drogue's pull in N, and the mouth that would give the target, m (0: slow enough without)
+ * How fast the wind drifts a boat through the water, with and without a drogue: equal drag of air and water
+ * gives v = W r/(1+r) with r = √(ρ_a A_air / ρ_w A_water); a drogue adds its own drag area. The stream comes
+ * on top. What was not asked for is null.
+ * @returns speeds in m/s, the drogue's pull in N, and the mouth that would give the target, m (0: slow enough
+ * without)
  */
 export function drift({
   windMps: w,

@@ -7,7 +7,9 @@ import type { SpotHour } from '../environment/spot';
 
 const STEP_S = 1800;
 
-/** Over the ground: the drift through the water, the way the wind goes, and the stream. m/s east and north. */
+/**
+ * Over the ground: the drift through the water, the way the wind goes, and the stream. m/s east and north.
+ */
 export function groundDrift({ air, windMps, stream }: SpotHour, driftMps: number): Flow {
   const share = windMps > 0 ? driftMps / windMps : 0;
   return { east: air.east * share + stream.east, north: air.north * share + stream.north };
@@ -21,7 +23,10 @@ export interface Drifted {
   ashoreAt: Instant | null;
 }
 
-/** A boat left to drift from the mark, until it comes to land on the chart. @param driftAt through the water, m/s */
+/**
+ * A boat left to drift from the mark, until it comes to land on the chart.
+ * @param driftAt through the water, m/s
+ */
 export function driftPath(
   mark: Place,
   hours: readonly SpotHour[],

@@ -48,7 +48,10 @@ describe('an anchor', () => {
     });
   });
   it('without load has no margin to speak of', () => {
-    expect(anchor({ ...example, streamMps: 0, windMps: 0, hsM: 0 })).toMatchObject({ loadN: 0, margin: null });
+    expect(anchor({ ...example, streamMps: 0, windMps: 0, hsM: 0 })).toMatchObject({
+      loadN: 0,
+      margin: null,
+    });
   });
   it('asks for more scope as waves, stream or wind pass their marks, each by itself', () => {
     const target = (hsM: number, streamMps: number, windMps: number) =>

@@ -67,7 +67,10 @@ export function keyOf({ code }: AnyRule, subject: string | undefined): string {
 }
 
 /** What a rule told, as a finding. */
-export function foundFrom(rule: AnyRule, { level, basis, extent, facts, subject }: RuleFinding<Facts>): Found {
+export function foundFrom(
+  rule: AnyRule,
+  { level, basis, extent, facts, subject }: RuleFinding<Facts>,
+): Found {
   return {
     key: keyOf(rule, subject),
     level,

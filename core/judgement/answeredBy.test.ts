@@ -16,7 +16,12 @@ const of = (key: string, outing: Outing, refs?: References) =>
 
 describe('a field outside the outing that answers a finding', () => {
   it('is the profile for one’s own limits and for practice, and nothing for a ceiling', () => {
-    const hours = ready.conditions.hours.map((hour) => ({ ...hour, windMps: 9, windFromDeg: 180, waveM: 0.2 }));
+    const hours = ready.conditions.hours.map((hour) => ({
+      ...hour,
+      windMps: 9,
+      windFromDeg: 180,
+      waveM: 0.2,
+    }));
     const windy = { ...ready, conditions: { ...ready.conditions, hours } };
     expect(of('wind-over-limit', windy)).toMatchObject({ by: 'profile' });
     const storm = {
@@ -39,7 +44,10 @@ describe('a field outside the outing that answers a finding', () => {
       by: 'water',
       what: 'Who listens, and on which channel',
     });
-    const heard = references.waters.map((water) => ({ ...water, rescue: { ...water.rescue, radio: 'channel 00' } }));
+    const heard = references.waters.map((water) => ({
+      ...water,
+      rescue: { ...water.rescue, radio: 'channel 00' },
+    }));
     expect(of('need-unmet:call-for-help', alone, { ...references, waters: heard }) ?? null).toBeNull();
   });
 });

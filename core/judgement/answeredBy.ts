@@ -1,7 +1,10 @@
 import { eachShortfall } from '../needs/need';
 import type { Facts } from './allRules';
 
-/** A field outside the outing on which a finding turns, where what is written there may be out of date or missing. */
+/**
+ * A field outside the outing on which a finding turns, where what is written there may be out of date or
+ * missing.
+ */
 export interface Answer {
   by: 'profile' | 'water';
   what: string;

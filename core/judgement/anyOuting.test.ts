@@ -84,7 +84,11 @@ const anyOuting: fc.Arbitrary<Outing> = fc
         landingId: nth(water?.launches, place.landing),
         route: { out: [], home: [] },
       },
-      conditions: { ...like.conditions, waterC, hours: like.conditions.hours.map((one) => ({ ...one, ...hour })) },
+      conditions: {
+        ...like.conditions,
+        waterC,
+        hours: like.conditions.hours.map((one) => ({ ...one, ...hour })),
+      },
       company: [],
       loadout: [],
       rigs: [],
@@ -128,7 +132,9 @@ describe('any outing at all', () => {
     fc.assert(
       fc.property(anyOuting, (outing) => {
         expect(outingSchema.safeParse(outing).error?.issues ?? []).toEqual([]);
-        expect(JSON.stringify(judge(outing))).toBe(JSON.stringify(judge(JSON.parse(JSON.stringify(outing)) as Outing)));
+        expect(JSON.stringify(judge(outing))).toBe(
+          JSON.stringify(judge(JSON.parse(JSON.stringify(outing)) as Outing)),
+        );
       }),
       runs(4),
     );
@@ -216,7 +222,12 @@ describe('any outing at all', () => {
         const { findings } = found(outing);
         const accepted = findings
           .filter(({ answerable }) => answerable)
-          .map(({ key, extent }) => ({ key, extent, reason: 'Seen, and known.', at: '2026-05-15T19:00:00Z' }));
+          .map(({ key, extent }) => ({
+            key,
+            extent,
+            reason: 'Seen, and known.',
+            at: '2026-05-15T19:00:00Z',
+          }));
         const next = { ...outing, accepted };
         expect(outingSchema.safeParse(next).error?.issues ?? []).toEqual([]);
         const again = found(outingSchema.parse(JSON.parse(JSON.stringify(next)))).findings;
@@ -248,7 +259,8 @@ describe('any outing at all', () => {
               for (const [key, next] of after) {
                 // What is only added has not been placed yet: that is told and settled next.
                 const unplaced =
-                  ['add-items', 'swap-item', 'together'].includes(repair.do) && ruleOf(next.facts.code).aboutPlacement;
+                  ['add-items', 'swap-item', 'together'].includes(repair.do) &&
+                  ruleOf(next.facts.code).aboutPlacement;
                 // What is told ashore is put right last.
                 if (unplaced || next.station === 'leave-word') continue;
                 const was = before.get(key);
@@ -269,7 +281,10 @@ describe('any outing at all', () => {
       fc.assert(
         fc.property(anyOuting, fc.integer({ min: 0, max: 600 }), (outing, euro) => {
           const proposal = propose(outing, references, noAnswers, now);
-          const taken = proposal.add.reduce((next, { itemId, quantity }) => withItem(next, itemId, quantity), outing);
+          const taken = proposal.add.reduce(
+            (next, { itemId, quantity }) => withItem(next, itemId, quantity),
+            outing,
+          );
           const after = new Map(found(taken).needs.map((need) => [need.id, need]));
           for (const need of found(outing).needs)
             // What comes aboard is rolled to the water as well.

@@ -29,14 +29,19 @@ const find = (code: FindingCode, outing: Outing, refs?: References, answers?: An
   judge(outing, refs, answers).findings.find((one) => one.facts.code === code) ?? null;
 /** The same where nothing is asked of repairs. */
 const found = (code: FindingCode, outing: Outing, refs: References = references) =>
-  assess(outing, refs, noAnswers, now, { withRepairs: false }).findings.find((one) => one.facts.code === code) ?? null;
+  assess(outing, refs, noAnswers, now, { withRepairs: false }).findings.find(
+    (one) => one.facts.code === code,
+  ) ?? null;
 const brief = (outing: Outing, change: Partial<Outing['brief']>): Outing => ({
   ...outing,
   brief: { ...outing.brief, ...change },
 });
 const weather = (outing: Outing, change: Partial<Outing['conditions']['hours'][number]>): Outing => ({
   ...outing,
-  conditions: { ...outing.conditions, hours: outing.conditions.hours.map((hour) => ({ ...hour, ...change })) },
+  conditions: {
+    ...outing.conditions,
+    hours: outing.conditions.hours.map((hour) => ({ ...hour, ...change })),
+  },
 });
 const craft = (change: Partial<References['craft'][number]>): References => ({
   ...references,
@@ -65,7 +70,10 @@ describe('what is remembered of one judgement for the next', () => {
   const anew = (outing: Outing, refs = references) => homeAt(structuredClone(outing), structuredClone(refs));
   it('does not keep the pace of a lighter boat', () => {
     const heavy = item('ice-bag', { massKg: 90 });
-    const without = { ...unmeasured, loadout: unmeasured.loadout.filter(({ itemId }) => itemId !== 'ice-bag') };
+    const without = {
+      ...unmeasured,
+      loadout: unmeasured.loadout.filter(({ itemId }) => itemId !== 'ice-bag'),
+    };
     const light = homeAt(without, heavy);
     expect(light).not.toBeNull();
     expect(homeAt(withItem(without, 'ice-bag', 1), heavy)).not.toBe(light);
@@ -104,8 +112,8 @@ describe('the demo outings', () => {
     expect(repairs('need-unmet')[0]).toMatchObject({ do: 'add-items', items: [{ itemId: 'flag' }] });
   });
   it('come to no Stop and no Mind when every first repair is carried out', () => {
-    // Nothing in the locker sends a fish back down: the one Mind that no repair settles, and that is left to say.
-    // A calmer evening: of more wind than the water within reach no repair makes less.
+    // Nothing in the locker sends a fish back down: the one Mind that no repair settles, and that is left to
+    // say. A calmer evening: of more wind than the water within reach no repair makes less.
     let outing = weather(withBrief(dusk, { areaId: 'reed-bays' }, references), { windMps: 4, gustMps: 5 });
     for (let i = 0; i < 40; i += 1) {
       const open = judge(outing).findings.find((one) => one.level !== 'note' && one.repairs.length > 0);
@@ -128,10 +136,34 @@ describe('findings, on both sides of their limits', () => {
       weather(ready, { windMps: 8.3, windFromDeg: 180, waveM: 0.2 }),
       'mind',
     ],
-    ['gusts', 'gust-over-limit', weather(ready, { gustMps: 11.58 }), weather(ready, { gustMps: 11.4 }), 'mind'],
-    ['thunder, little', 'thunder', weather(ready, { thunderPct: 15 }), weather(ready, { thunderPct: 14 }), 'note'],
-    ['thunder, some', 'thunder', weather(ready, { thunderPct: 30 }), weather(ready, { thunderPct: 0 }), 'mind'],
-    ['thunder, much', 'thunder', weather(ready, { thunderPct: 40 }), weather(ready, { thunderPct: 0 }), 'stop'],
+    [
+      'gusts',
+      'gust-over-limit',
+      weather(ready, { gustMps: 11.58 }),
+      weather(ready, { gustMps: 11.4 }),
+      'mind',
+    ],
+    [
+      'thunder, little',
+      'thunder',
+      weather(ready, { thunderPct: 15 }),
+      weather(ready, { thunderPct: 14 }),
+      'note',
+    ],
+    [
+      'thunder, some',
+      'thunder',
+      weather(ready, { thunderPct: 30 }),
+      weather(ready, { thunderPct: 0 }),
+      'mind',
+    ],
+    [
+      'thunder, much',
+      'thunder',
+      weather(ready, { thunderPct: 40 }),
+      weather(ready, { thunderPct: 0 }),
+      'stop',
+    ],
     [
       'surf over one’s own limit',
       'surf-over-limit',
@@ -210,7 +242,14 @@ describe('findings, on both sides of their limits', () => {
     expect(found(code, under, underRefs)).toBeNull();
   });
   it.each<
-    [string, FindingCode, Outing, 'stop' | 'mind' | 'note', Parameters<typeof craft>[0], Parameters<typeof craft>[0]]
+    [
+      string,
+      FindingCode,
+      Outing,
+      'stop' | 'mind' | 'note',
+      Parameters<typeof craft>[0],
+      Parameters<typeof craft>[0],
+    ]
   >([
     [
       'a load over nine tenths',
@@ -228,8 +267,22 @@ describe('findings, on both sides of their limits', () => {
       { ratedLoadKg: carried / 1.01 },
       { ratedLoadKg: carried / 0.74 },
     ],
-    ['a stern over its rating', 'stern-load', ready, 'mind', { wellKg: behind / 1.01 }, { wellKg: behind / 0.99 }],
-    ['a stern a quarter over its rating', 'stern-load', ready, 'stop', { wellKg: behind / 1.26 }, { wellKg: null }],
+    [
+      'a stern over its rating',
+      'stern-load',
+      ready,
+      'mind',
+      { wellKg: behind / 1.01 },
+      { wellKg: behind / 0.99 },
+    ],
+    [
+      'a stern a quarter over its rating',
+      'stern-load',
+      ready,
+      'stop',
+      { wellKg: behind / 1.26 },
+      { wellKg: null },
+    ],
     ['a boat that is new', 'first-outings', dusk, 'note', { outingsLogged: 2 }, { outingsLogged: 3 }],
   ])('%s', (_, code, outing, level, over, under) => {
     expect(find(code, outing, craft(over))?.level).toBe(level);
@@ -241,7 +294,9 @@ describe('findings, on both sides of their limits', () => {
       waters: references.waters.map((water) => ({ ...water, rulePackId })),
     });
     expect(find('no-rule-pack', ready, held(null))?.level).toBe('mind');
-    expect(find('no-rule-pack', ready, held('prudent-baseline'))?.level, 'good practice is no law').toBe('mind');
+    expect(find('no-rule-pack', ready, held('prudent-baseline'))?.level, 'good practice is no law').toBe(
+      'mind',
+    );
     expect(find('no-rule-pack', ready)).toBeNull();
     const checked = (lastCheckedOn: string): References => ({
       ...references,
@@ -272,7 +327,9 @@ describe('findings, on both sides of their limits', () => {
   });
   it('never read the same where one figure passes the other', () => {
     for (const by of [0.301, 0.31, 0.34, 0.6]) {
-      const limits = { ...references.angler?.limits, windMps: 6 } as NonNullable<References['angler']>['limits'];
+      const limits = { ...references.angler?.limits, windMps: 6 } as NonNullable<
+        References['angler']
+      >['limits'];
       const own = { ...references, angler: references.angler && { ...references.angler, limits } };
       const finding = find('wind-over-limit', weather(ready, { windMps: 6 + by, gustMps: 7 }), own);
       const [, is, set] =
@@ -288,7 +345,9 @@ describe('findings, on both sides of their limits', () => {
   it('tell what a step of the walk-round took away', () => {
     const faults = lastAnswers([answer('hull:plugs', 'not here'), answer('item:radio', 'fault')]);
     expect(find('craft-fault', ready, references, faults)).toMatchObject({ level: 'stop', basis: 'physics' });
-    const unmet = judge(ready, references, faults).findings.find((one) => one.key === 'need-unmet:call-for-help');
+    const unmet = judge(ready, references, faults).findings.find(
+      (one) => one.key === 'need-unmet:call-for-help',
+    );
     expect(unmet?.level, 'one of two ways, more than a kilometre out').toBe('stop');
     expect(unmet && sayFinding(unmet.facts).text).toContain('a fault on the walk-round');
   });
@@ -304,7 +363,14 @@ describe('a tide that nobody wrote', () => {
     expect(found('tide-not-held', ready, of({ tide: null, stream: null }))?.level).toBe('note');
     expect(found('tide-not-held', ready, of({ tide: null, stream: null, type: 'fresh' }))).toBeNull();
     const hours = [-2, 2].map((hour) => ({ hour, towardDeg: 90, springMps: 1, neapMps: 0.5 }));
-    const stream = { towardDeg: 90, steadyMps: 0, constituents: [], hours, springRangeM: null, neapRangeM: null };
+    const stream = {
+      towardDeg: 90,
+      steadyMps: 0,
+      constituents: [],
+      hours,
+      springRangeM: null,
+      neapRangeM: null,
+    };
     expect(found('conditions-missing', ready, of({ tide: null, stream }))?.facts).toMatchObject({
       figures: ['the stream of that day'],
     });
@@ -343,9 +409,9 @@ describe('a finding', () => {
     const surf = weather(ready, { swellM: 2 });
     expect(find('surf-over-limit', surf, angler({ experience: 'some' }))?.answerable).toBe(false);
     expect(find('surf-over-limit', surf)).toMatchObject({ level: 'stop', answerable: true });
-    expect(find('keep-over-rule', brief(ready, { keep: 9 }), angler({ experience: 'experienced' }))?.answerable).toBe(
-      false,
-    );
+    expect(
+      find('keep-over-rule', brief(ready, { keep: 9 }), angler({ experience: 'experienced' }))?.answerable,
+    ).toBe(false);
     expect(find('wind-over-limit', weather(ready, { windMps: 9 }))?.answerable).toBe(true);
   });
   it('accepted stays accepted until it grows worse', () => {
@@ -365,16 +431,23 @@ describe('an answer kept with a water', () => {
   const kept = (extent: number): References => ({
     ...references,
     waters: references.waters.map((water) =>
-      water.id === ready.brief.waterId ? withAnswerKept(water, key, extent, 'Tied to its well instead', now) : water,
+      water.id === ready.brief.waterId
+        ? withAnswerKept(water, key, extent, 'Tied to its well instead', now)
+        : water,
     ),
   });
-  const told = (refs: References, outing = bare) => judge(outing, refs).findings.find((one) => one.key === key) ?? null;
+  const told = (refs: References, outing = bare) =>
+    judge(outing, refs).findings.find((one) => one.key === key) ?? null;
   it('answers the same Mind on every outing there, and no worse one', () => {
     expect(told(references)).toMatchObject({ level: 'mind', accepted: null, keepable: true });
     expect(told(kept(1))).toMatchObject({ accepted: 'Tied to its well instead', acceptedForWater: true });
-    expect(told(kept(1), withItem(bare, 'paddle-leash', 0))?.accepted, 'both missing are worse than one').toBeNull();
     expect(
-      told(kept(1), brief(bare, { waterId: 'hallow-mere', launchId: 'boathouse', areaId: 'reed-bays' }))?.accepted,
+      told(kept(1), withItem(bare, 'paddle-leash', 0))?.accepted,
+      'both missing are worse than one',
+    ).toBeNull();
+    expect(
+      told(kept(1), brief(bare, { waterId: 'hallow-mere', launchId: 'boathouse', areaId: 'reed-bays' }))
+        ?.accepted,
     ).toBeNull();
   });
   it('is taken back by an empty reason, and stands behind one of the outing’s own', () => {
@@ -400,7 +473,9 @@ describe('repairs offered', () => {
       const before = judge(outing).findings;
       for (const finding of before.filter((one) => one.level !== 'note'))
         for (const repair of finding.repairs) {
-          const after = judge(applyRepair(outing, repair, now)).findings.filter((one) => one.level !== 'note');
+          const after = judge(applyRepair(outing, repair, now)).findings.filter(
+            (one) => one.level !== 'note',
+          );
           expect(after.map((one) => one.key)).not.toContain(finding.key);
           // What is told ashore is put right last.
           const came = after.filter((one) => !before.some((was) => was.key === one.key));
@@ -411,7 +486,8 @@ describe('repairs offered', () => {
   it('put something else elsewhere where what comes aboard would weigh the stern down, and say so', () => {
     const night = outings.find(({ id }) => id === 'venn-overnight') as Outing;
     const laden = ['filter', 'big-aid', 'dry-set'].reduce((next, id) => withItem(next, id, 0), night);
-    const found = (outing: Outing) => judge(outing).findings.find(({ key }) => key === 'need-unmet:spare-clothes');
+    const found = (outing: Outing) =>
+      judge(outing).findings.find(({ key }) => key === 'need-unmet:spare-clothes');
     const [repair] = found(laden)?.repairs ?? [];
     expect(repair).toMatchObject({ do: 'together', parts: [{ do: 'add-items' }, { do: 'stow' }] });
     if (!repair) return;
@@ -442,11 +518,15 @@ describe('repairs offered', () => {
   it('that the locker could bring, and do not, say what would come with them', () => {
     const bare = {
       ...references,
-      items: references.items.filter(({ kind }) => !['hook-cutter', 'line-hook', 'multi-tool'].includes(kind)),
+      items: references.items.filter(
+        ({ kind }) => !['hook-cutter', 'line-hook', 'multi-tool'].includes(kind),
+      ),
     };
     const onlyTrebles = {
       ...bare,
-      items: bare.items.filter((one) => !kinds[one.kind].means.includes('lures') || one.qualities.includes('treble')),
+      items: bare.items.filter(
+        (one) => !kinds[one.kind].means.includes('lures') || one.qualities.includes('treble'),
+      ),
     };
     const aboard = ready.loadout.filter(({ itemId }) => onlyTrebles.items.some(({ id }) => id === itemId));
     const lureless = aboard.filter(({ itemId }) => {
@@ -456,12 +536,16 @@ describe('repairs offered', () => {
     const lures = judge({ ...ready, loadout: lureless }, onlyTrebles).findings.find(
       ({ key }) => key === 'need-unmet:lures',
     );
-    expect(lures?.otherwise).toMatch(/^In the locker: .+; but with it comes “.+: not met”\. See to that as well\./);
+    expect(lures?.otherwise).toMatch(
+      /^In the locker: .+; but with it comes “.+: not met”\. See to that as well\./,
+    );
   });
   it('are none where the locker has nothing and nothing else settles it', () => {
     const bare = {
       ...references,
-      items: references.items.filter((one) => !['vhf-radio', 'beacon', 'satellite-messenger'].includes(one.kind)),
+      items: references.items.filter(
+        (one) => !['vhf-radio', 'beacon', 'satellite-messenger'].includes(one.kind),
+      ),
     };
     const call = judge(withItem(ready, 'radio', 0), bare).findings.find(
       (one) => one.key === 'need-unmet:call-for-help',
@@ -475,10 +559,13 @@ describe('unneeded', () => {
     const outing = withItem(withItem(ready, 'sponge', 1), 'crate', 1);
     expect(judge(outing).unneeded.toSorted()).toEqual(['crate', 'sponge']);
     expect(judge(outing, item('tape', { containerId: 'crate' })).unneeded).toEqual(['sponge']);
-    const kept = references.items.map((one) => (one.id === 'sponge' ? { ...one, stays: 'It dries the seat' } : one));
-    expect(judge(withItem(ready, 'sponge', 1), { ...references, items: kept }).unneeded, 'a reason was given').toEqual(
-      [],
+    const kept = references.items.map((one) =>
+      one.id === 'sponge' ? { ...one, stays: 'It dries the seat' } : one,
     );
+    expect(
+      judge(withItem(ready, 'sponge', 1), { ...references, items: kept }).unneeded,
+      'a reason was given',
+    ).toEqual([]);
     expect(judge(withItem(ready, 'warm-hat', 1)).unneeded, 'what is worn is not spoken of').toEqual([]);
   });
 });

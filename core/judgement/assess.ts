@@ -55,8 +55,11 @@ function launchOf({ brief }: Outing, zone: string | null): { at: Instant; zone: 
 
 /**
  * The one door to the judgement: the browser calls it on every change, the server before it signs.
- * @param references the documents the outing points at @param answers the walk-round's standing answers @param now the moment of judging
- * @param withRepairs false while something is being dragged, and for lists: repairs are tried one by one and cost the most
+ * @param references the documents the outing points at
+ * @param answers the walk-round's standing answers
+ * @param now the moment of judging
+ * @param withRepairs false while something is being dragged, and for lists: repairs are tried one by one and
+ * cost the most
  */
 export function assess(
   outing: Outing,
@@ -72,7 +75,8 @@ export function assess(
     const accepted = here ?? there;
     const asked = withRepairs && accepted === null;
     const rule = ruleOf(one.facts.code);
-    // Trying repairs costs the most by far, and findings that nobody looks at need none: they are tried when first read.
+    // Trying repairs costs the most by far, and findings that nobody looks at need none: they are tried when
+    // first read.
     const settling = once(() => (asked ? repairsFor(one, judged) : noRepairs));
     return {
       ...one,
@@ -148,7 +152,10 @@ function stowTally({ plan }: Context, findings: readonly Finding[]): Tally {
     of: settled.length,
   };
 }
-/** What the person ashore needs, as far as it is there: somebody to tell, how to reach them, an hour, whom they call, and the plan itself. */
+/**
+ * What the person ashore needs, as far as it is there: somebody to tell, how to reach them, an hour, whom
+ * they call, and the plan itself.
+ */
 function wordTally({ brief, exposures, places, word }: Context, findings: readonly Finding[]): Tally {
   const callAt = alarmInstant(brief, places);
   const parts = [
@@ -156,7 +163,8 @@ function wordTally({ brief, exposures, places, word }: Context, findings: readon
     brief.contact.phone.trim() !== '',
     callAt !== null && exposures.homeAt !== null && callAt > exposures.homeAt,
     places.water !== null && places.water.rescue.phone.trim() !== '',
-    word.left !== null && !findings.some(({ facts, accepted }) => facts.code === 'word-changed' && accepted === null),
+    word.left !== null &&
+      !findings.some(({ facts, accepted }) => facts.code === 'word-changed' && accepted === null),
   ];
   return { counted: parts.filter(Boolean).length, of: parts.length };
 }

@@ -28,7 +28,8 @@ describe('better hours', () => {
     for (const choice of choices.filter((_, i) => i % 9 === 0)) {
       const moved = { ...late, brief: movedTo(late.brief, choice.date, choice.launchAt) };
       const found = assess(moved, references, noAnswers, now).findings;
-      const open = (level: string) => found.filter((one) => one.level === level && one.accepted === null).length;
+      const open = (level: string) =>
+        found.filter((one) => one.level === level && one.accepted === null).length;
       expect(open('stop')).toBe(choice.stops + choice.same.stops);
       expect(open('mind')).toBe(choice.minds + choice.same.minds);
     }
@@ -77,6 +78,8 @@ describe('better hours', () => {
         (choice) => choice.date > ready.brief.date || choice.launchAt >= '12:00',
       ),
     ).toBe(true);
-    expect(betterHours({ ...ready, brief: { ...ready.brief, waterId: null } }, references, noAnswers, now)).toEqual([]);
+    expect(
+      betterHours({ ...ready, brief: { ...ready.brief, waterId: null } }, references, noAnswers, now),
+    ).toEqual([]);
   });
 });

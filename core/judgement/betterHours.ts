@@ -23,7 +23,10 @@ export interface LaunchChoice {
   first: { level: Finding['level']; facts: Facts } | null;
   /** What stands at each of these hours alike. */
   same: { stops: number; minds: number };
-  /** What the hour is like: strongest wind and gust, highest sea and breakers, whether one launches in the dark, slack before the hour home. null: not known. */
+  /**
+   * What the hour is like: strongest wind and gust, highest sea and breakers, whether one launches in the
+   * dark, slack before the hour home. null: not known.
+   */
   windMps: number | null;
   gustMps: number | null;
   seaM: number | null;
@@ -40,9 +43,15 @@ const DAYS = 3;
 const STEP_MIN = 30;
 
 /**
- * Every half-hour launch from first light to dusk, on the day of the outing and the two after it, each judged whole. Hours in the past are left out. Empty until water and hours are known.
+ * Every half-hour launch from first light to dusk, on the day of the outing and the two after it, each judged
+ * whole. Hours in the past are left out. Empty until water and hours are known.
  */
-export function betterHours(outing: Outing, references: References, answers: Answers, now: Instant): LaunchChoice[] {
+export function betterHours(
+  outing: Outing,
+  references: References,
+  answers: Answers,
+  now: Instant,
+): LaunchChoice[] {
   const { brief } = outing;
   const { water } = lookUp(outing, references);
   const lasts = minutesTo(brief.launchAt, brief.homeAt);
@@ -64,7 +73,13 @@ export function betterHours(outing: Outing, references: References, answers: Ans
       const launchAt = clockAt(midnight + minute * 60_000, water.timeZone);
       const moved = movedTo(brief, date, launchAt);
       const context = contextOf({ ...outing, brief: moved }, references, answers, now, like);
-      judged.push({ date, launchAt, homeAt: moved.homeAt, ...likeOf(context), open: openOf(loudIn(context), context) });
+      judged.push({
+        date,
+        launchAt,
+        homeAt: moved.homeAt,
+        ...likeOf(context),
+        open: openOf(loudIn(context), context),
+      });
     }
   }
   return told(judged);
@@ -128,7 +143,10 @@ function told(judged: readonly JudgedHour[]): LaunchChoice[] {
   });
 }
 
-/** How much an hour has against it: Stops before Minds, and hours of which nothing is known after all that are. */
+/**
+ * How much an hour has against it: Stops before Minds, and hours of which nothing is known after all that
+ * are.
+ */
 export function weightOf({ stops, minds, unknownHours, inDark }: LaunchChoice): number {
   return (unknownHours > 0 ? 1_000_000 : 0) + stops * 1000 + minds + (inDark ? 0.5 : 0);
 }

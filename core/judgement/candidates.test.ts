@@ -44,7 +44,9 @@ describe('hours clear of what is the matter', () => {
     expect(offered(day(blowing(5, 18)))).toEqual([]);
     expect(offered(day(blowing(6, 18)))).toEqual([]);
     for (const hours of offered(day(blowing(9, 12)))) {
-      const [launch, home] = hours.split(' ').map((clock) => Number(clock.slice(0, 2)) + Number(clock.slice(3)) / 60);
+      const [launch, home] = hours
+        .split(' ')
+        .map((clock) => Number(clock.slice(0, 2)) + Number(clock.slice(3)) / 60);
       expect((home ?? 0) - (launch ?? 0), hours).toBeGreaterThanOrEqual(2);
     }
   });

@@ -13,13 +13,19 @@ import { standingOf } from '../needs/schools';
 import { type Aboard, byItself } from '../documents/references';
 import { type Context, asSpare } from './context';
 
-/** What might settle a finding, whatever the finding: each is judged before it is offered. The fitting order is said by the rule that asks. */
+/**
+ * What might settle a finding, whatever the finding: each is judged before it is offered. The fitting order
+ * is said by the rule that asks.
+ */
 
 const LEAST_AFLOAT_MIN = 120;
 const DAY_MIN = 24 * 60;
 const MOST_ROD_LINES = 3;
 
-/** The same hours moved, or the outing cut short, soonest in first; at least two hours afloat, and the launch on its day. */
+/**
+ * The same hours moved, or the outing cut short, soonest in first; at least two hours afloat, and the launch
+ * on its day.
+ */
 export function otherHours({ brief: { launchAt, homeAt } }: Pick<Context, 'brief'>): Repair[] {
   const lasts = minutesTo(launchAt, homeAt);
   const launch = minutesOf(launchAt);
@@ -35,7 +41,8 @@ export function otherHours({ brief: { launchAt, homeAt } }: Pick<Context, 'brief
 /** Hours that are looked at before the launch and after coming in, h. */
 const LOOKED_H = 3;
 /**
- * Hours afloat without bad hours of the forecast: home before them, all of it earlier, or launching after them; the smallest change first.
+ * Hours afloat without bad hours of the forecast: home before them, all of it earlier, or launching after
+ * them; the smallest change first.
  * @param guardMin margin kept before and after a bad hour, minutes
  */
 export function hoursClearOf(
@@ -62,7 +69,8 @@ export function hoursClearOf(
     return end - start >= LEAST_AFLOAT_MIN * MINUTE_MS ? [[start, end]] : [];
   });
   const lasts = home - launch;
-  const changed = ([start, end]: readonly [Instant, Instant]) => Math.abs(start - launch) + Math.abs(end - home);
+  const changed = ([start, end]: readonly [Instant, Instant]) =>
+    Math.abs(start - launch) + Math.abs(end - home);
   return free
     .flatMap(([start, end]): [Instant, Instant][] => {
       const last = Math.min(end, home);
@@ -97,7 +105,8 @@ export function outOfTheDark({ brief: { launchAt, homeAt }, exposures: { darkSpa
   const last = darkSpans[darkSpans.length - 1];
   const list: { launchAt: string; homeAt: string }[] = [];
   if (first?.from === launchAt) list.push({ launchAt: shiftClock(first.to, 1), homeAt });
-  if (last?.to === homeAt && last.from !== launchAt) list.push({ launchAt, homeAt: shiftClock(last.from, -1) });
+  if (last?.to === homeAt && last.from !== launchAt)
+    list.push({ launchAt, homeAt: shiftClock(last.from, -1) });
   return list
     .filter((hours) => minutesTo(hours.launchAt, hours.homeAt) > 0)
     .map((hours) => ({ do: 'set-hours', ...hours }));
@@ -151,7 +160,10 @@ export function removing(
 
 /** Lighter than this a thing is not felt, kg. */
 const FELT_KG = 0.3;
-/** Leaving ashore what meets no need of this outing, the heaviest first: as many as take so much off, kg; null: all that weigh something. One alone is offered by itself. */
+/**
+ * Leaving ashore what meets no need of this outing, the heaviest first: as many as take so much off, kg;
+ * null: all that weigh something. One alone is offered by itself.
+ */
 export function withoutUnneeded(
   { aboard, unneeded }: Pick<Context, 'aboard' | 'unneeded'>,
   kg: number | null = null,
@@ -159,7 +171,11 @@ export function withoutUnneeded(
   const ids = new Set(unneeded);
   const things = aboard
     .filter(({ item }) => ids.has(item.id))
-    .map(({ item: { id: itemId, name, massKg }, entry }) => ({ itemId, name, massKg: massKg * entry.quantity }))
+    .map(({ item: { id: itemId, name, massKg }, entry }) => ({
+      itemId,
+      name,
+      massKg: massKg * entry.quantity,
+    }))
     .filter(({ massKg }) => massKg >= FELT_KG)
     .toSorted((a, b) => b.massKg - a.massKg);
   let gone = 0;
@@ -181,9 +197,17 @@ const isRod = (kind: KindId) => kinds[kind].means.includes('rods');
 export function fewerRods({ aboard }: Pick<Context, 'aboard'>, many: number): Repair[] {
   return aboard
     .filter(({ item, entry }) => isRod(item.kind) && entry.quantity > many)
-    .map(({ item, entry }) => ({ do: 'fewer', itemId: item.id, quantity: entry.quantity - many, name: item.name }));
+    .map(({ item, entry }) => ({
+      do: 'fewer',
+      itemId: item.id,
+      quantity: entry.quantity - many,
+      name: item.name,
+    }));
 }
-/** Leaving so many rods ashore: one line of the loadout where that does it, else several; those that no rig is on go first. */
+/**
+ * Leaving so many rods ashore: one line of the loadout where that does it, else several; those that no rig is
+ * on go first.
+ */
 export function rodsAshore({ aboard, rigs }: Pick<Context, 'aboard' | 'rigs'>, many: number): Repair[] {
   if (many <= 0) return [];
   const rigged = new Set(rigs.map(({ rodId }) => rodId));
@@ -196,7 +220,8 @@ export function rodsAshore({ aboard, rigs }: Pick<Context, 'aboard' | 'rigs'>, m
     );
   const named = ({ item: { id: itemId, name } }: Aboard) => ({ itemId, name });
   const alone = rods.filter(({ entry }) => entry.quantity >= many);
-  if (alone.length > 0) return alone.slice(0, MOST_ROD_LINES).map((one) => ({ do: 'remove-item', ...named(one) }));
+  if (alone.length > 0)
+    return alone.slice(0, MOST_ROD_LINES).map((one) => ({ do: 'remove-item', ...named(one) }));
   let left = many;
   const gone = rods.filter(({ entry }) => {
     const goes = left > 0;
@@ -213,13 +238,21 @@ export function swapping(
   on: (item: Item) => boolean,
 ): Repair[] {
   const others = owned(context, (item) => on(item) && !isAboard(context, item));
-  return context.aboard.filter(({ item }) => off(item)).flatMap(({ item }) => others.map((other) => swap(item, other)));
+  return context.aboard
+    .filter(({ item }) => off(item))
+    .flatMap(({ item }) => others.map((other) => swap(item, other)));
 }
 
 /** Sound things of the locker, the lightest first. */
-export function owned({ items, lastDay }: Pick<Context, 'items' | 'lastDay'>, fits: (item: Item) => boolean): Item[] {
+export function owned(
+  { items, lastDay }: Pick<Context, 'items' | 'lastDay'>,
+  fits: (item: Item) => boolean,
+): Item[] {
   return items
-    .filter((item) => item.condition === 'good' && (item.expiresOn === null || item.expiresOn >= lastDay) && fits(item))
+    .filter(
+      (item) =>
+        item.condition === 'good' && (item.expiresOn === null || item.expiresOn >= lastDay) && fits(item),
+    )
     .sort((a, b) => a.massKg - b.massKg || a.id.localeCompare(b.id));
 }
 export function isAboard({ aboard }: Pick<Context, 'aboard'>, { id }: Item): boolean {
@@ -258,7 +291,8 @@ export function swap(off: Item, on: Item): Repair {
 /** The locker's items by the needs that their kinds can meet. */
 const meansByNeed = rememberFor((items: readonly Item[]): ReadonlyMap<NeedId, readonly Item[]> => {
   const byNeed = new Map<NeedId, Item[]>();
-  for (const item of items) for (const id of kinds[item.kind].means) byNeed.set(id, [...(byNeed.get(id) ?? []), item]);
+  for (const item of items)
+    for (const id of kinds[item.kind].means) byNeed.set(id, [...(byNeed.get(id) ?? []), item]);
   return byNeed;
 });
 
@@ -273,7 +307,10 @@ function made({ kind }: Item, needId: NeedId): number {
   return kinds[kind].means[0] === needId ? 0 : 1;
 }
 
-/** Owned, sound things that meet a need only in part, where that is better than nothing: a wetsuit that is too thin, a jacket of less buoyancy. The best first. */
+/**
+ * Owned, sound things that meet a need only in part, where that is better than nothing: a wetsuit that is too
+ * thin, a jacket of less buoyancy. The best first.
+ */
 export function partialMeans(needId: NeedId, context: Context): Item[] {
   const need = catalogue[needId];
   if (!need.partly || isBySort(need) || need.amount) return [];
@@ -284,7 +321,11 @@ export function partialMeans(needId: NeedId, context: Context): Item[] {
       const shortfall = lacks(item);
       const out = outOfService(byItself(item), context.lastDay, context.taken) !== null;
       const has =
-        shortfall?.code === 'too-little' ? shortfall.have : shortfall?.code === 'too-thin' ? shortfall.mm : null;
+        shortfall?.code === 'too-little'
+          ? shortfall.have
+          : shortfall?.code === 'too-thin'
+            ? shortfall.mm
+            : null;
       return out || has === null ? [] : [{ item, has }];
     })
     .toSorted((a, b) => b.has - a.has)
@@ -296,7 +337,10 @@ interface Spare {
   carried: number;
 }
 const spares = rememberFor((_: Context) => new Map<NeedId, readonly Spare[]>());
-/** Owned items that would count, not yet all aboard: of one's own school first, then what is made for it, then the lightest. */
+/**
+ * Owned items that would count, not yet all aboard: of one's own school first, then what is made for it, then
+ * the lightest.
+ */
 export function serviceable(needId: NeedId, context: Context): readonly Spare[] {
   const known = spares(context);
   const found = known.get(needId) ?? sparesFor(needId, context);
@@ -319,8 +363,13 @@ function sparesFor(needId: NeedId, context: Context): Spare[] {
     .filter(({ item, carried }) => {
       if (carried >= item.quantity) return false;
       const alone = byItself(item);
-      if (outOfService(alone, lastDay, taken) !== null || disqualified(need, alone, spare) !== null) return false;
-      return !(isBySort(need) && !need.amount && (carried > 0 || filled.has(sortOf(need, item.kind, context))));
+      if (outOfService(alone, lastDay, taken) !== null || disqualified(need, alone, spare) !== null)
+        return false;
+      return !(
+        isBySort(need) &&
+        !need.amount &&
+        (carried > 0 || filled.has(sortOf(need, item.kind, context)))
+      );
     })
     .sort(
       (a, b) =>

@@ -98,7 +98,10 @@ export interface Context {
   plans: readonly ModePlan[];
   /** Places, and all that is aboard. */
   looked: OutingInView;
-  /** The same with only some of what is aboard: rods, lines, lures, drogues; what draws and what feeds it; what holds the boat. */
+  /**
+   * The same with only some of what is aboard: rods, lines, lures, drogues; what draws and what feeds it;
+   * what holds the boat.
+   */
   tackle: OutingInView;
   electrics: OutingInView;
   ground: OutingInView;
@@ -109,7 +112,10 @@ export interface Context {
   exposures: Exposures;
   /** The rigs of rods that are aboard, put together. */
   builtRigs: readonly BuiltRig[];
-  /** Weight of all that is stowed in one's own boat, with the fish expected, where it usually lies. null: no boat, or nobody in it. */
+  /**
+   * Weight of all that is stowed in one's own boat, with the fish expected, where it usually lies. null: no
+   * boat, or nobody in it.
+   */
   lading: Lading | null;
   /** The boat as it is laden, to be asked how it stands; null: boat, shape or angler are not known. */
   afloat: LadenBoat | null;
@@ -119,7 +125,10 @@ export interface Context {
   drogueM: number | null;
   jigLineMm: number | null;
   jigs: readonly JigHour[];
-  /** The anchor one means to lie to, at every half hour of the stay; of several the one that holds best. null: nobody means to, or none is aboard. */
+  /**
+   * The anchor one means to lie to, at every half hour of the stay; of several the one that holds best. null:
+   * nobody means to, or none is aboard.
+   */
   anchorage: Anchorage | null;
   taken: WalkTaken;
   craftFaults: readonly { part: HullPart; nth: number; missing: boolean }[];
@@ -258,8 +267,16 @@ const derived = deriving<Context, Derived>({
   }),
   places: made({
     from: ['selection', 'loaded', 'angler', 'boats', 'items', 'waters', 'packs', 'ownSpecies'],
-    make: ({ selection, loaded, angler, boats: craft, items, waters, packs: rulePacks, ownSpecies: species }) =>
-      placesOf(selection, { angler, craft, items, waters, rulePacks, species }, loaded),
+    make: ({
+      selection,
+      loaded,
+      angler,
+      boats: craft,
+      items,
+      waters,
+      packs: rulePacks,
+      ownSpecies: species,
+    }) => placesOf(selection, { angler, craft, items, waters, rulePacks, species }, loaded),
   }),
   carried: made({
     from: ['loadout', 'items'],
@@ -275,7 +292,8 @@ const derived = deriving<Context, Derived>({
   keepKg: made({ from: ['exposures'], leaf: true, make: ({ exposures }) => exposures.keepKg }),
   plan: made({
     from: ['carried', 'boat', 'angler', 'stow'],
-    make: ({ carried, boat, angler, stow }) => boat && angler && planOf({ aboard: carried, craft: boat, angler, stow }),
+    make: ({ carried, boat, angler, stow }) =>
+      boat && angler && planOf({ aboard: carried, craft: boat, angler, stow }),
   }),
   plans: made({
     from: ['carried', 'plan', 'stow', 'angler', 'modes'],
@@ -321,7 +339,8 @@ const derived = deriving<Context, Derived>({
   exposures: made({
     from: ['day', 'burden', 'workings', 'angler'],
     keep: DAYS,
-    make: ({ day, burden, workings, angler }) => withBurden(day, burden, withHabits(workings, angler?.habits)),
+    make: ({ day, burden, workings, angler }) =>
+      withBurden(day, burden, withHabits(workings, angler?.habits)),
   }),
   builtRigs: made({
     from: ['rigs', 'tackle'],
@@ -338,7 +357,8 @@ const derived = deriving<Context, Derived>({
   lading: made({
     from: ['plan', 'angler', 'keepKg'],
     leaf: true,
-    make: ({ plan, angler, keepKg }) => sameLading(plan && angler && planLading(plan, angler.heightM, keepKg)),
+    make: ({ plan, angler, keepKg }) =>
+      sameLading(plan && angler && planLading(plan, angler.heightM, keepKg)),
   }),
   afloat: made({
     from: ['places', 'lading'],
@@ -359,7 +379,8 @@ const derived = deriving<Context, Derived>({
   }),
   jigs: made({
     from: ['places', 'day', 'workings', 'drogueM', 'jigLineMm'],
-    make: ({ places, day, workings, drogueM, jigLineMm }) => jigHours(places, day, workings, drogueM, jigLineMm),
+    make: ({ places, day, workings, drogueM, jigLineMm }) =>
+      jigHours(places, day, workings, drogueM, jigLineMm),
   }),
   anchorage: made({
     from: ['ground', 'exposures', 'workings', 'outward'],
@@ -369,7 +390,10 @@ const derived = deriving<Context, Derived>({
   taken: made({ from: ['answers'], make: ({ answers }) => takenByAnswers(answers) }),
   craftFaults: made({ from: ['answers'], make: ({ answers }) => craftFaults(answers) }),
   mended: made({ from: ['answers'], make: ({ answers }) => mendedSince(answers) }),
-  today: made({ from: ['now', 'places'], make: ({ now, places }) => dateAt(now, places.water?.timeZone ?? 'utc') }),
+  today: made({
+    from: ['now', 'places'],
+    make: ({ now, places }) => dateAt(now, places.water?.timeZone ?? 'utc'),
+  }),
   lastDay: made({ from: ['outward'], make: ({ outward }) => homeDate(outward) }),
   firstPaddleId: made({
     from: ['aboard', 'lastDay', 'taken'],
@@ -380,7 +404,10 @@ const derived = deriving<Context, Derived>({
     keep: DAYS,
     make: ({ exposures, outward, places }, before) =>
       places.water
-        ? sameWhereEqual(raisedNeeds({ exposures, brief: outward, places }, places.rulePack), before?.raised ?? [])
+        ? sameWhereEqual(
+            raisedNeeds({ exposures, brief: outward, places }, places.rulePack),
+            before?.raised ?? [],
+          )
         : [],
   }),
   needs: made({ from: needsRead, make: needsOf }),
@@ -394,11 +421,15 @@ const derived = deriving<Context, Derived>({
   }),
   steps: made({
     from: ['looked', 'needs', 'answers', 'plan', 'ready', 'company'],
-    make: ({ looked, needs, answers, plan, ready, company }) => walkSteps(looked, needs, answers, plan, ready, company),
+    make: ({ looked, needs, answers, plan, ready, company }) =>
+      walkSteps(looked, needs, answers, plan, ready, company),
   }),
 });
 
-/** @param before the context of an outing that this one follows: what the difference cannot have changed is taken over from it */
+/**
+ * @param before the context of an outing that this one follows: what the difference cannot have changed is
+ * taken over from it
+ */
 export function contextOf(
   outing: Outing,
   references: References,
@@ -434,8 +465,14 @@ export function contextOf(
   );
 }
 
-/** What an outing raises, matched with what is aboard; after a change of the loadout only what the change can speak to is matched anew. */
-function needsOf(context: Pick<Context, (typeof needsRead)[number]>, before: Context | null): readonly JudgedNeed[] {
+/**
+ * What an outing raises, matched with what is aboard; after a change of the loadout only what the change can
+ * speak to is matched anew.
+ */
+function needsOf(
+  context: Pick<Context, (typeof needsRead)[number]>,
+  before: Context | null,
+): readonly JudgedNeed[] {
   const { raised, aboard, company, lastDay, taken, day, workings, brief, places, firstPaddleId } = context;
   // What a means is held against: by its type a need sees nothing else of the day but what these say.
   const sameDay =
@@ -448,7 +485,8 @@ function needsOf(context: Pick<Context, (typeof needsRead)[number]>, before: Con
     before.taken === taken;
   const moved = before && sameDay ? needsTouched(movedSince(before, aboard), aboard) : null;
   // Whoever waits ashore speaks to one need alone.
-  const touched = moved && before?.brief !== context.brief ? new Set([...moved, 'float-plan' as const]) : moved;
+  const touched =
+    moved && before?.brief !== context.brief ? new Set([...moved, 'float-plan' as const]) : moved;
   const known = touched && before ? stillJudged(raised, before, touched) : [];
   const anew = new Set(raised.flatMap(({ id }, i) => (known[i] ? [] : [id])));
   const candidates = candidatesByNeed(aboard, lastDay, taken, anew, broughtBy(company));
@@ -493,19 +531,21 @@ const dependent = needIds.flatMap((id) => {
 });
 
 /**
- * The needs that the difference between two loadouts can speak to: those that the kinds of the changed items are means of.
- * null: any need, because a container came, went, or was opened.
+ * The needs that the difference between two loadouts can speak to: those that the kinds of the changed items
+ * are means of. null: any need, because a container came, went, or was opened.
  */
 function needsTouched(moved: readonly Aboard[], is: readonly Aboard[]): ReadonlySet<NeedId> | null {
   const touched = new Set<NeedId>();
   for (const { item } of moved) {
-    if (is.some(({ item: other }) => other.containerId === item.id || other.poweredById === item.id)) return null;
+    if (is.some(({ item: other }) => other.containerId === item.id || other.poweredById === item.id))
+      return null;
     for (const id of kinds[item.kind].means) touched.add(id);
     // Which paddle is the first decides which may be the second.
     if (touched.has('second-propulsion')) touched.add('propulsion');
   }
   for (const [id, by] of dependent)
-    if (by === 'anything' ? moved.length > 0 : moved.some(({ item }) => by.includes(item.kind))) touched.add(id);
+    if (by === 'anything' ? moved.length > 0 : moved.some(({ item }) => by.includes(item.kind)))
+      touched.add(id);
   return touched;
 }
 

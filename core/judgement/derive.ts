@@ -1,5 +1,6 @@
 /**
- * How one thing is worked out from others: which it is made from, and how. What it is made from is all it may read.
+ * How one thing is worked out from others: which it is made from, and how. What it is made from is all it may
+ * read.
  * @param from names of what it reads @param keep how many answers to remember for inputs that were met before
  */
 export interface Derivation<Whole extends object, Value> {
@@ -56,8 +57,9 @@ export function remembering<Whole, Value, Rest extends unknown[]>(
 }
 
 /**
- * A whole whose derivations are computed lazily, and once for the same inputs. A whole that follows another takes over every value whose
- * inputs did not change; each derivation also memoizes as many recent results as it says.
+ * A whole whose derivations are computed lazily, and once for the same inputs. A whole that follows another
+ * takes over every value whose inputs did not change; each derivation also memoizes as many recent results as
+ * it says.
  */
 export function deriving<Whole extends object, Names extends keyof Whole & string>(
   derivations: Derivations<Whole, Names>,
@@ -80,7 +82,9 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
   }
   const workOut = (i: number, name: Names, whole: Whole & Derived): unknown => {
     const { before } = whole;
-    return before && isSame(derivations[name].from, whole, before) ? before[name] : makers[i]?.(whole, before);
+    return before && isSame(derivations[name].from, whole, before)
+      ? before[name]
+      : makers[i]?.(whole, before);
   };
   names.forEach((name, i) =>
     Object.defineProperty(Derived.prototype, name, {

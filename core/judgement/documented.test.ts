@@ -35,13 +35,19 @@ describe('docs/means.md', () => {
     expect(listed.map(([id]) => id)).toEqual(needIds);
     for (const [id, , title, far, fits, named] of listed) {
       const need = catalogue[id as NeedId];
-      expect([title, far, fits], id).toEqual([need.title, need.far ?? '–', inWords(need.fits ?? 'any sound one')]);
+      expect([title, far, fits], id).toEqual([
+        need.title,
+        need.far ?? '–',
+        inWords(need.fits ?? 'any sound one'),
+      ]);
       const names = kindsFor(id as NeedId).map((kind) => kinds[kind].name);
       if (names.length > 0) expect(named?.split('; '), id).toEqual(names);
     }
   });
   it('lists where the means of a need have to be, and in which modes', () => {
-    const rows = [...means.matchAll(/^\| ([^`|]+?) +\| ([^|]+?) +\| ([^|]+?) +\|$/gm)].map((row) => row.slice(1, 4));
+    const rows = [...means.matchAll(/^\| ([^`|]+?) +\| ([^|]+?) +\| ([^|]+?) +\|$/gm)].map((row) =>
+      row.slice(1, 4),
+    );
     for (const id of needIds) {
       const asked = placeOf[id];
       const row = rows.find(([title]) => title === catalogue[id].title);
@@ -62,7 +68,9 @@ describe('docs/sources.md', () => {
     const sources = readFileSync('docs/sources.md', 'utf8');
     const routes = readFileSync('server/calc/routes.ts', 'utf8');
     const files = [
-      ...routes.matchAll(/from '#(core\/(?:environment|passage|holding|power|provisions|tackle|boat)\/[\w/]+)'/g),
+      ...routes.matchAll(
+        /from '#(core\/(?:environment|passage|holding|power|provisions|tackle|boat)\/[\w/]+)'/g,
+      ),
     ].map(([, path = '']) => `${path}.ts`);
     expect(files.length).toBeGreaterThan(15);
     expect(files.filter((path) => !sources.includes(path))).toEqual([]);
@@ -83,6 +91,7 @@ describe('the pages of docs and the README', () => {
     );
     expect(named.length).toBeGreaterThan(40);
     expect(named.filter((path) => !existsSync(path))).toEqual([]);
-    for (const picture of readdirSync('docs/screenshots')) expect(words).toContain(`docs/screenshots/${picture}`);
+    for (const picture of readdirSync('docs/screenshots'))
+      expect(words).toContain(`docs/screenshots/${picture}`);
   });
 });

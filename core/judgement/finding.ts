@@ -17,7 +17,10 @@ export interface Finding extends Found {
   accepted: string | null;
   /** Whether that reason is kept with the water, for every outing there. */
   acceptedForWater: boolean;
-  /** Whether a reason may be kept with the water: what rests on law that a pack holds, or on physics, is answered each time. */
+  /**
+   * Whether a reason may be kept with the water: what rests on law that a pack holds, or on physics, is
+   * answered each time.
+   */
   keepable: boolean;
   /** Whether a typed reason may answer it. */
   answerable: boolean;
@@ -35,7 +38,11 @@ export function sayBasis({ basis, facts }: Pick<Finding, 'basis' | 'facts'>): st
 }
 
 /** How a Stop is lifted; null: it is none. */
-export function sayLift({ level, basis, answerable }: Pick<Finding, 'level' | 'basis' | 'answerable'>): string | null {
+export function sayLift({
+  level,
+  basis,
+  answerable,
+}: Pick<Finding, 'level' | 'basis' | 'answerable'>): string | null {
   if (level !== 'stop') return null;
   if (answerable) return 'Settled, it is gone; or accept it with a reason, which stands on the card.';
   if (basis === 'law') return 'Settled, it is gone; no reason lifts it: it is the law.';

@@ -22,8 +22,8 @@ export interface Gate {
 }
 
 /**
- * Open when no Stop stands, each Mind is answered, every critical step is good and the forecast is under three hours old; and on the day
- * alone: not before a "good" of now would still stand at the launch.
+ * Open when no Stop stands, each Mind is answered, every critical step is good and the forecast is under
+ * three hours old; and on the day alone: not before a "good" of now would still stand at the launch.
  * @param launch when, by which clock; null: not known
  */
 export function gate(

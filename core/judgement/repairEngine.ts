@@ -43,7 +43,10 @@ export function judge(context: Context): Judged {
   return { context, all, byKey: new Map(all.map((one) => [one.key, one])), byFinding };
 }
 
-/** Stops and Minds of outings that differ a little from one: rules whose inputs do not differ are not run again. */
+/**
+ * Stops and Minds of outings that differ a little from one: rules whose inputs do not differ are not run
+ * again.
+ */
 export function stopsAndMindsAfter(before: Context): (next: Context) => Found[] {
   const asked = rules.filter(({ notes }) => !notes).map((rule) => ({ rule, was: rule.find(before) }));
   return (next) =>
@@ -55,9 +58,9 @@ export function stopsAndMindsAfter(before: Context): (next: Context) => Found[] 
 }
 
 /**
- * Repairs that settle a finding, the most fitting first; where none does, repairs that turn a Stop into a Mind. Each is applied to a
- * copy and judged: it is offered only when the finding is gone and no other Stop or Mind appears or gets worse. Only rules that read
- * something that the repair changed are run again.
+ * Repairs that settle a finding, the most fitting first; where none does, repairs that turn a Stop into a
+ * Mind. Each is applied to a copy and judged: it is offered only when the finding is gone and no other Stop
+ * or Mind appears or gets worse. Only rules that read something that the repair changed are run again.
  */
 export function repairsFor(one: Found, judged: Judged): Settling {
   const rule = ruleOf(one.facts.code);
@@ -112,7 +115,10 @@ function lowered(one: Found, next: Context): boolean {
   return rule.find(next).every(({ level, subject }) => keyOf(rule, subject) !== one.key || level !== 'stop');
 }
 
-/** One repair may settle several findings: its result is cached by the outing, and by the context it was judged in. */
+/**
+ * One repair may settle several findings: its result is cached by the outing, and by the context it was
+ * judged in.
+ */
 const contextsTried = rememberFor((_: Context) => new Map<string, Context>());
 const outingsTried = rememberFor((_: Outing) => ({ now: 0, byRepair: new Map<string, Outing>() }));
 function repaired(context: Context, repair: Repair): Context {
@@ -131,7 +137,10 @@ function repaired(context: Context, repair: Repair): Context {
   return next;
 }
 
-/** The given inputs on which each rule depends, as a bit set: after a change of the loadout alone most rules are skipped at once. */
+/**
+ * The given inputs on which each rule depends, as a bit set: after a change of the loadout alone most rules
+ * are skipped at once.
+ */
 const givenNames = [...new Set(rules.flatMap(({ reads }) => [...givenFor(reads)]))];
 const bitsOf = (has: (name: keyof Context) => boolean) =>
   givenNames.reduce((bits, name, i) => (has(name) ? bits | (1 << i) : bits), 0);
@@ -146,16 +155,25 @@ const keepers: readonly Keeper[] = rules
     const given = givenFor(rule.reads);
     return { rule, given: bitsOf((name) => given.has(name)) };
   });
-/** The rule that last blocked a repair of a rule's findings; it is tried first, which saves time and changes no result. */
+/**
+ * The rule that last blocked a repair of a rule's findings; it is tried first, which saves time and changes
+ * no result.
+ */
 const lastWorse = new Map<AnyRule, Keeper>();
 
 /** Whether a change settles a finding and makes nothing else worse. */
-function settles(one: Found, next: Context, judged: Judged, how: { lowered?: boolean; adds?: boolean } = {}): boolean {
+function settles(
+  one: Found,
+  next: Context,
+  judged: Judged,
+  how: { lowered?: boolean; adds?: boolean } = {},
+): boolean {
   return keptBackBy(one, next, judged, { ...how, whichever: true }) === null;
 }
 /**
- * What keeps a change back: the finding itself where it still stands, else one that has come or grown. Its own rule is asked first: most
- * that fail, fail there. @param how.whichever where several do: any of them, and not the first
+ * What keeps a change back: the finding itself where it still stands, else one that has come or grown. Its
+ * own rule is asked first: most that fail, fail there.
+ * @param how.whichever where several do: any of them, and not the first
  */
 function keptBackBy(
   one: Found,
@@ -202,8 +220,9 @@ interface Asked {
 }
 
 /**
- * The lightest sound items of the locker that meet the need, added one to another until it is met; where they raise
- * a need of their own, that is met too, and where one of them takes the place of another, so is the rest.
+ * The lightest sound items of the locker that meet the need, added one to another until it is met; where they
+ * raise a need of their own, that is met too, and where one of them takes the place of another, so is the
+ * rest.
  * @returns 'none': the locker cannot; `sideEffect`: this way leads nowhere, for the side effect of it
  */
 function addingItems(
@@ -232,7 +251,8 @@ function addingItems(
     sideEffect = sideEffectOf(by, next, judged) ?? sideEffect;
     open = rulesThatAsk.flatMap((rule) =>
       foundBy(rule, next).flatMap((now) => {
-        const asks = now.level === 'note' || (byKey.has(now.key) && now.key !== one.key) ? null : rule.asks(now.facts);
+        const asks =
+          now.level === 'note' || (byKey.has(now.key) && now.key !== one.key) ? null : rule.asks(now.facts);
         return asks ? [asks] : [];
       }),
     );
@@ -249,7 +269,9 @@ function sideEffectOf(by: AnyRule, next: Context, { byKey }: Judged): SideEffect
   return worse ? { title: by.say(worse.facts).title, isNeed: by.canAsk } : null;
 }
 
-/** Where what comes aboard lies badly or makes the boat lie badly, something is put elsewhere along with it. */
+/**
+ * Where what comes aboard lies badly or makes the boat lie badly, something is put elsewhere along with it.
+ */
 function stowedToo(adds: Repair, by: AnyRule, next: Context, one: Found, judged: Judged): Repair | null {
   const moves = by
     .find(next)
@@ -261,7 +283,8 @@ function stowedToo(adds: Repair, by: AnyRule, next: Context, one: Found, judged:
     const both: Repair = { do: 'together', parts: [adds, move] };
     const after = repaired(judged.context, both);
     // What is moved is not put where it is in the way of something else.
-    if (settles(one, after, judged, { adds: true }) && misplaced(after).every((key) => before.has(key))) return both;
+    if (settles(one, after, judged, { adds: true }) && misplaced(after).every((key) => before.has(key)))
+      return both;
   }
   return null;
 }
@@ -292,7 +315,9 @@ function lightest(
     const before = already.find((one) => one.itemId === item.id)?.quantity ?? carried;
     const free = item.quantity - before;
     const clashes = chosen.some(
-      (other) => bySort && clashOf(byItself(item), byItself(other.item), { sortOf: sort, aboardIds: nothing }) !== null,
+      (other) =>
+        bySort &&
+        clashOf(byItself(item), byItself(other.item), { sortOf: sort, aboardIds: nothing }) !== null,
     );
     if (each <= 0 || free < 1 || clashes) continue;
     const more = bySort && !need.amount ? 1 : Math.min(free, Math.max(1, Math.ceil(missing / each - 1e-9)));

@@ -33,7 +33,10 @@ export type Readable = Exclude<keyof Context, 'outing' | 'references'>;
 /** A judgement, whole: what it needs to know, what it finds, how that is said, and what could settle it. */
 export interface RuleRecord<Code extends string, Facts, Reads extends Readable> {
   code: Code;
-  /** All parts of the context that `find` reads. After a repair the rule runs again only when one of them changed. */
+  /**
+   * All parts of the context that `find` reads. After a repair the rule runs again only when one of them
+   * changed.
+   */
   reads: readonly Reads[];
   /** Where it is told first, and the sheet on which its sum stands. */
   station: Station;
@@ -48,7 +51,10 @@ export interface RuleRecord<Code extends string, Facts, Reads extends Readable> 
   say: (facts: Facts) => Sentence;
   /** What could settle it, the sensible one first; each is judged before it is offered. */
   repairs?: (facts: Facts, context: Context) => readonly Repair[];
-  /** What would help where nothing owned and no repair does: to buy, to borrow, to make, another hour or place, or not today. */
+  /**
+   * What would help where nothing owned and no repair does: to buy, to borrow, to make, another hour or
+   * place, or not today.
+   */
   otherwise?: (facts: Facts, context: Context, sideEffect: SideEffect | null) => string;
   /** A need that owned things could meet: they are tried before the repairs. */
   asks?: (facts: Facts) => { needId: NeedId; missing: number };

@@ -10,7 +10,10 @@ export interface SettledTogether {
   repair: Adding;
 }
 
-/** Stops and Minds that stand open and are settled by adding owned things, with all of those in one step; null: fewer than two. */
+/**
+ * Stops and Minds that stand open and are settled by adding owned things, with all of those in one step;
+ * null: fewer than two.
+ */
 export function settledByAdding(findings: readonly Finding[]): SettledTogether | null {
   const settled: Finding[] = [];
   const items = new Map<string, Adding['items'][number]>();
@@ -22,7 +25,9 @@ export function settledByAdding(findings: readonly Finding[]): SettledTogether |
     for (const one of first.items)
       if ((items.get(one.itemId)?.quantity ?? 0) < one.quantity) items.set(one.itemId, one);
   }
-  return settled.length < 2 ? null : { findings: settled, repair: { do: 'add-items', items: [...items.values()] } };
+  return settled.length < 2
+    ? null
+    : { findings: settled, repair: { do: 'add-items', items: [...items.values()] } };
 }
 
 /** Whether anything was put aboard beside what goes on every outing. */

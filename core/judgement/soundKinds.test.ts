@@ -35,14 +35,27 @@ const places: Record<Sound['at'], { launch: string; area: string }> = {
   'lantern-cays': { launch: 'lamp-landing', area: 'white-flat' },
   'saltern-beach': { launch: 'saltern-gap', area: 'first-bank' },
 };
-const perch = { targets: ['perch' as const], techniques: ['casting' as const], keep: 0, trip: 'still-water' as const };
-const bass = { targets: ['sea-bass' as const], techniques: ['casting' as const], keep: 0, trip: 'estuary' as const };
+const perch = {
+  targets: ['perch' as const],
+  techniques: ['casting' as const],
+  keep: 0,
+  trip: 'still-water' as const,
+};
+const bass = {
+  targets: ['sea-bass' as const],
+  techniques: ['casting' as const],
+  keep: 0,
+  trip: 'estuary' as const,
+};
 const day = (launchAt: string, homeAt: string, party: number) => ({
   ...{ launchAt, homeAt, party },
   alarmAt: shiftClock(homeAt, 60),
 });
 
-/** Thoroughly sound outings of quite different kinds: nobody careful would say more than a word to any of them. */
+/**
+ * Thoroughly sound outings of quite different kinds: nobody careful would say more than a word to any of
+ * them.
+ */
 const sound: Record<string, Sound> = {
   'a pond at dawn': {
     at: 'hallow-mere',
@@ -70,7 +83,13 @@ const sound: Record<string, Sound> = {
   'a pike day in spring': {
     at: 'hallow-mere',
     outM: 300,
-    brief: { ...perch, targets: ['pike'], trip: 'big-predator', ...day('08:00', '12:30', 2), date: '2026-04-11' },
+    brief: {
+      ...perch,
+      targets: ['pike'],
+      trip: 'big-predator',
+      ...day('08:00', '12:30', 2),
+      date: '2026-04-11',
+    },
     waterC: 11,
     airC: 12,
   },
@@ -90,7 +109,14 @@ const sound: Record<string, Sound> = {
   'a first paddle without rods': {
     at: 'hallow-mere',
     outM: 80,
-    brief: { targets: [], techniques: [], keep: 0, trip: 'shakedown', ...day('10:00', '12:00', 2), date: '2026-07-04' },
+    brief: {
+      targets: [],
+      techniques: [],
+      keep: 0,
+      trip: 'shakedown',
+      ...day('10:00', '12:00', 2),
+      date: '2026-07-04',
+    },
     waterC: 21,
     airC: 23,
   },
@@ -140,7 +166,13 @@ const sound: Record<string, Sound> = {
     at: 'ostrey-sound',
     outM: 1200,
     depthM: 12,
-    brief: { ...bass, craftId: 'grey-wagtail', trip: 'open-water', ...day('08:00', '13:00', 1), date: '2026-06-10' },
+    brief: {
+      ...bass,
+      craftId: 'grey-wagtail',
+      trip: 'open-water',
+      ...day('08:00', '13:00', 1),
+      date: '2026-06-10',
+    },
     waterC: 14,
     airC: 16,
     windMps: 4,
@@ -167,7 +199,13 @@ const sound: Record<string, Sound> = {
     at: 'ostrey-sound',
     outM: 200,
     depthM: 5,
-    brief: { ...bass, craftId: 'grey-wagtail', trip: 'night', ...day('17:00', '20:30', 2), date: '2026-09-20' },
+    brief: {
+      ...bass,
+      craftId: 'grey-wagtail',
+      trip: 'night',
+      ...day('17:00', '20:30', 2),
+      date: '2026-09-20',
+    },
     waterC: 16,
     airC: 14,
     waveM: 0.1,
@@ -176,7 +214,13 @@ const sound: Record<string, Sound> = {
     at: 'saltern-beach',
     outM: 700,
     depthM: 8,
-    brief: { ...bass, craftId: 'grey-wagtail', trip: 'beyond-surf', ...day('08:00', '12:00', 2), date: '2026-06-10' },
+    brief: {
+      ...bass,
+      craftId: 'grey-wagtail',
+      trip: 'beyond-surf',
+      ...day('08:00', '12:00', 2),
+      date: '2026-06-10',
+    },
     waterC: 16,
     airC: 18,
     swellM: 0.35,
@@ -195,7 +239,13 @@ const sound: Record<string, Sound> = {
     outM: 15,
     depthM: 1.5,
     water: { rapids: 0 },
-    brief: { ...perch, targets: ['chub'], trip: 'river-day', ...day('09:00', '13:00', 2), date: '2026-05-16' },
+    brief: {
+      ...perch,
+      targets: ['chub'],
+      trip: 'river-day',
+      ...day('09:00', '13:00', 2),
+      date: '2026-05-16',
+    },
     waterC: 13,
     airC: 15,
   },
@@ -227,7 +277,13 @@ const sound: Record<string, Sound> = {
     outM: 40,
     depthM: 1.5,
     water: { rapids: 0, coverage: 'good' },
-    brief: { ...perch, targets: ['chub'], trip: 'river-day', ...day('08:00', '12:00', 1), date: '2026-06-20' },
+    brief: {
+      ...perch,
+      targets: ['chub'],
+      trip: 'river-day',
+      ...day('08:00', '12:00', 1),
+      date: '2026-06-20',
+    },
     waterC: 18,
     airC: 20,
   },
@@ -319,7 +375,13 @@ function outingFor({
       ...{ route: { out: [], home: [] }, turnAt: null, standing: false },
       ...brief,
     },
-    conditions: { ...(ready as Outing).conditions, source: 'typed', takenAt: `${brief.date}T00:00:00Z`, waterC, hours },
+    conditions: {
+      ...(ready as Outing).conditions,
+      source: 'typed',
+      takenAt: `${brief.date}T00:00:00Z`,
+      waterC,
+      hours,
+    },
     ...{ company: [], rigs: [], loadout: [], accepted: [], log: null },
     word: { ...(ready as Outing).word, left: null },
   };

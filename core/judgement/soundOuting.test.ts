@@ -16,7 +16,10 @@ const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
 const [ready] = outings as [Outing];
 
-/** A kind day, on each water, for any fish that lives there, by an experienced angler: nothing but the kit is asked of it. */
+/**
+ * A kind day, on each water, for any fish that lives there, by an experienced angler: nothing but the kit is
+ * asked of it.
+ */
 const kindDay = fc
   .record({
     water: fc.constantFrom(...references.waters),
@@ -38,60 +41,64 @@ const kindDay = fc
     waterC: fc.constantFrom(8, 13, 19, 26),
     airC: fc.constantFrom(9, 18, 30),
   })
-  .map(({ water, place, species, keep, launchAt, hours, party, craftId, techniques, waterC, airC }): Outing => {
-    const fish = Object.values(speciesTable).filter(
-      ({ habitats }) => habitats.includes('fresh') === (water.type === 'fresh'),
-    );
-    const [launch] = water.launches;
-    const area = water.areas[place % water.areas.length];
-    const [hour = 0] = launchAt.split(':').map(Number);
-    const clock = (h: number) => `${String(h).padStart(2, '0')}:00`;
-    return {
-      ...ready,
-      brief: {
-        ...ready.brief,
-        waterId: water.id,
-        launchId: launch?.id ?? null,
-        landingId: launch?.id ?? null,
-        areaId: area?.id ?? null,
-        targets: [fish[species % fish.length]?.id ?? 'perch'],
-        route: { out: [], home: [] },
-        keep,
-        launchAt,
-        turnAt: null,
-        homeAt: clock(hour + hours),
-        alarmAt: clock(hour + hours + 2),
-        party,
-        craftId,
-        techniques,
-        standing: false,
-        trip: 'estuary',
-      },
-      conditions: {
-        ...ready.conditions,
-        waterC,
-        hours: ready.conditions.hours.map((one) => ({
-          ...one,
-          windMps: 1.5,
-          gustMps: 2.5,
-          waveM: 0.1,
-          swellM: 0.1,
-          swellPeriodS: 6,
-          thunderPct: 0,
-          visibilityM: 15_000,
-          airC,
-        })),
-      },
-      company: [],
-      rigs: [],
-      loadout: [],
-      accepted: [],
-      log: null,
-    };
-  });
+  .map(
+    ({ water, place, species, keep, launchAt, hours, party, craftId, techniques, waterC, airC }): Outing => {
+      const fish = Object.values(speciesTable).filter(
+        ({ habitats }) => habitats.includes('fresh') === (water.type === 'fresh'),
+      );
+      const [launch] = water.launches;
+      const area = water.areas[place % water.areas.length];
+      const [hour = 0] = launchAt.split(':').map(Number);
+      const clock = (h: number) => `${String(h).padStart(2, '0')}:00`;
+      return {
+        ...ready,
+        brief: {
+          ...ready.brief,
+          waterId: water.id,
+          launchId: launch?.id ?? null,
+          landingId: launch?.id ?? null,
+          areaId: area?.id ?? null,
+          targets: [fish[species % fish.length]?.id ?? 'perch'],
+          route: { out: [], home: [] },
+          keep,
+          launchAt,
+          turnAt: null,
+          homeAt: clock(hour + hours),
+          alarmAt: clock(hour + hours + 2),
+          party,
+          craftId,
+          techniques,
+          standing: false,
+          trip: 'estuary',
+        },
+        conditions: {
+          ...ready.conditions,
+          waterC,
+          hours: ready.conditions.hours.map((one) => ({
+            ...one,
+            windMps: 1.5,
+            gustMps: 2.5,
+            waveM: 0.1,
+            swellM: 0.1,
+            swellPeriodS: 6,
+            thunderPct: 0,
+            visibilityM: 15_000,
+            airC,
+          })),
+        },
+        company: [],
+        rigs: [],
+        loadout: [],
+        accepted: [],
+        log: null,
+      };
+    },
+  );
 
 const loud = (outing: Outing, refs: References) =>
-  assess(outing, refs, noAnswers, now, { withRepairs: false }).findings.filter(({ level }) => level !== 'note');
+  assess(outing, refs, noAnswers, now, { withRepairs: false }).findings.filter(
+    ({ level }) => level !== 'note',
+  );
 
 /** What speaks of the day, the law, the boat's load or the rigs, not of what was bought for it. */
 const notOfTheKit =
@@ -130,11 +137,14 @@ describe('a sound outing', () => {
           );
           const need = byThings[pick % byThings.length];
           if (!need) return;
-          const ids = need.means.flatMap((one) => (one.by === 'item' && one.shortfall === null ? [one.itemId] : []));
+          const ids = need.means.flatMap((one) =>
+            one.by === 'item' && one.shortfall === null ? [one.itemId] : [],
+          );
           const without = ids.reduce((next, id) => withItem(next, id, 0), outing);
           const after = assess(without, refs, noAnswers, now, { withRepairs: false });
           const gone = after.needs.find(({ id }) => id === need.id);
-          // What is asked for only because a thing is aboard (a leash for a rod) is no longer asked for without that thing.
+          // What is asked for only because a thing is aboard (a leash for a rod) is no longer asked for
+          // without that thing.
           if (gone) expect(gone.met, need.id).toBe(false);
           const had = new Set(before.findings.map(({ key }) => key));
           const told = after.findings.filter(({ key }) => !had.has(key));

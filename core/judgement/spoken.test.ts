@@ -17,7 +17,12 @@ const { references, outings } = demo(now);
 afterAll(() => speakIn(METRIC));
 
 /** Names are the angler's own words: "Float 20 g" is not translated. */
-const names = [...references.items, ...references.waters, ...references.craft, ...outings.flatMap(({ rigs }) => rigs)]
+const names = [
+  ...references.items,
+  ...references.waters,
+  ...references.craft,
+  ...outings.flatMap(({ rigs }) => rigs),
+]
   .map(({ name }) => name)
   .toSorted((a, b) => b.length - a.length);
 const withoutNames = (text: string) => names.reduce((rest, name) => rest.replaceAll(name, '…'), text);
@@ -30,14 +35,21 @@ function allThatIsSaid(): { said: string[]; judged: unknown } {
     for (const one of [outing, { ...outing, loadout: [], rigs: [] }]) {
       const result = assess(one, references, noAnswers, now);
       judged.push(
-        result.findings.map(({ key, level, extent, facts, repairs }) => ({ key, level, extent, facts, repairs })),
+        result.findings.map(({ key, level, extent, facts, repairs }) => ({
+          key,
+          level,
+          extent,
+          facts,
+          repairs,
+        })),
       );
       said.push(...sayExposures(result.exposures).flatMap(({ title, text }) => [title, text]));
       for (const finding of result.findings) {
         const { title, text } = sayFinding(finding.facts);
         said.push(title, text, finding.otherwise ?? '', ...finding.repairs.map(sayRepair));
       }
-      for (const need of result.needs) said.push(whyNeed(need), wantedWords(need), ...need.means.map(sayMeans));
+      for (const need of result.needs)
+        said.push(whyNeed(need), wantedWords(need), ...need.means.map(sayMeans));
       for (const step of result.steps)
         said.push(step.title, step.how, step.bad, ...step.items.flatMap(({ how, bad }) => [how, bad]));
     }
@@ -65,6 +77,7 @@ describe('what is said', () => {
     expect([...new Set(wrong)]).toEqual([]);
     expect(judged).toEqual(plain.judged);
     expect(said.length).toBe(plain.said.length);
-    if (name !== 'metric') expect(said.filter((text, i) => text !== plain.said[i]).length).toBeGreaterThan(60);
+    if (name !== 'metric')
+      expect(said.filter((text, i) => text !== plain.said[i]).length).toBeGreaterThan(60);
   });
 });

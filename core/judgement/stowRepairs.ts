@@ -94,7 +94,8 @@ export function tying(context: Plans, inMode: Mode, list: readonly Placed[]): Re
     changes.push([placed, { held: 'leashed', eyeId: eye.id }]);
   }
   const [first] = changes;
-  const eye = first && changes.length === 1 ? eyesOf(plan.craft).find(({ id }) => id === first[1].eyeId) : null;
+  const eye =
+    first && changes.length === 1 ? eyesOf(plan.craft).find(({ id }) => id === first[1].eyeId) : null;
   const words = eye ? `Leash ${namesOf(list)} to ${inside(eye.name)}` : `Tie down ${namesOf(list)}`;
   return putting(context, mode, `${words}${during(mode)}`, changes);
 }
@@ -125,7 +126,9 @@ export function wearingIt(context: Plans, placed: Placed, modes: readonly Mode[]
 /** On the body, for what is light and short enough: clipped on the side of the jacket. */
 export function wearing(context: Plans, inMode: Mode, list: readonly Placed[]): Repair[] {
   const mode = homeMode(context, inMode, list);
-  const small = list.filter(({ one: { item } }) => item.massKg <= ON_BODY.kg && sizeOf(item)[0] <= ON_BODY.longM);
+  const small = list.filter(
+    ({ one: { item } }) => item.massKg <= ON_BODY.kg && sizeOf(item)[0] <= ON_BODY.longM,
+  );
   if (small.length < list.length) return [];
   return putting(
     context,
@@ -168,10 +171,14 @@ export function moving(
       ]),
     );
 }
-/** Whether a place takes one thing more beside what lies there: a holder that is empty, and room and mass that are left. */
+/**
+ * Whether a place takes one thing more beside what lies there: a holder that is empty, and room and mass that
+ * are left.
+ */
 function hasRoom(plan: StowPlan, zone: Zone, { one: { item, entry } }: Placed): boolean {
   const there = plan.things.filter((other) => other.zone === zone && other.one.item.id !== item.id);
-  if (standsIn(zone) !== null) return !there.some(({ one }) => isRod(one.item.kind) || one.item.kind === 'flag');
+  if (standsIn(zone) !== null)
+    return !there.some(({ one }) => isRod(one.item.kind) || one.item.kind === 'flag');
   const sum = (of: (item: Item) => number) =>
     there.reduce((all, { one }) => all + of(one.item) * one.entry.quantity, of(item) * entry.quantity);
   if (zone.maxKg !== null && sum(({ massKg }) => massKg) > zone.maxKg) return false;
@@ -180,7 +187,10 @@ function hasRoom(plan: StowPlan, zone: Zone, { one: { item, entry } }: Placed): 
 }
 const placed0 = (placed: Placed, plan: StowPlan) => spotAt(placed, plan.craft).xM;
 
-/** So much weight from behind the seat to places before or under it: the heaviest first, as far as those places carry it. */
+/**
+ * So much weight from behind the seat to places before or under it: the heaviest first, as far as those
+ * places carry it.
+ */
 export function forward(context: Plans & Pick<Context, 'aboard' | 'angler'>, kg: number): Repair[] {
   const { plan, angler } = context;
   if (!plan || !angler || kg <= 0) return [];
@@ -229,7 +239,10 @@ export function forward(context: Plans & Pick<Context, 'aboard' | 'angler'>, kg:
     ? putting(context, 'fish', `Put ${namesOf(moved.map(([placed]) => placed))} farther forward`, moved)
     : [];
 }
-/** The heaviest things of one end or side, each to a place at the other; where something lighter lies there, the two change places. */
+/**
+ * The heaviest things of one end or side, each to a place at the other; where something lighter lies there,
+ * the two change places.
+ */
 export function evening(
   context: Plans & Pick<Context, 'aboard' | 'angler'>,
   away: (at: { xM: number; yM: number }) => number,
@@ -255,10 +268,14 @@ export function evening(
       zonesOf(plan.craft)
         .filter(
           (one) =>
-            one.kind !== 'pad-eye' && !underFeet(one) && fits(away(one)) && fitsIn(placed.one.item, one) === null,
+            one.kind !== 'pad-eye' &&
+            !underFeet(one) &&
+            fits(away(one)) &&
+            fitsIn(placed.one.item, one) === null,
         )
         .toSorted(
-          (a, b) => Math.hypot(a.xM - wanted.xM, a.yM - wanted.yM) - Math.hypot(b.xM - wanted.xM, b.yM - wanted.yM),
+          (a, b) =>
+            Math.hypot(a.xM - wanted.xM, a.yM - wanted.yM) - Math.hypot(b.xM - wanted.xM, b.yM - wanted.yM),
         )[0];
     const there = opposite(at);
     // All of it across may be as much the other way: the middle comes first.
@@ -268,7 +285,9 @@ export function evening(
     );
     const zone = nearest(there, (off) => off < -ASIDE_M);
     const toMiddle = middle
-      ? putting(context, 'fish', `Put ${placed.one.item.name} ${atZone(middle)}`, [[placed, into(placed, middle)]])
+      ? putting(context, 'fish', `Put ${placed.one.item.name} ${atZone(middle)}`, [
+          [placed, into(placed, middle)],
+        ])
       : [];
     if (!zone) return toMiddle;
     const name = placed.one.item.name;
@@ -358,11 +377,17 @@ export function baggingInto(
     .flatMap((one) =>
       putting(context, mode, `put ${item.name} into it`, [
         [placed, spotIn(item, { in: 'thing', container: one }, placed.spot, habits)],
-      ]).map((put): Repair => ({ do: 'together', parts: [{ do: 'add-items', items: [theFirst(one)] }, put] })),
+      ]).map((put): Repair => ({
+        do: 'together',
+        parts: [{ do: 'add-items', items: [theFirst(one)] }, put],
+      })),
     );
 }
 
-/** Each into something that keeps it dry enough: a container aboard, else a place under a lid; all together as one. */
+/**
+ * Each into something that keeps it dry enough: a container aboard, else a place under a lid; all together as
+ * one.
+ */
 export function drying(
   context: Plans & Pick<Context, 'aboard' | 'angler' | 'items' | 'lastDay'>,
   mode: Mode,
@@ -380,7 +405,10 @@ export function drying(
   return together(list, ways, 'where it is dry');
 }
 /** Each to a place that takes it; all together as one, where every one of them has such a place. */
-export function placing(context: Plans & Pick<Context, 'aboard' | 'angler'>, list: readonly Placed[]): Repair[] {
+export function placing(
+  context: Plans & Pick<Context, 'aboard' | 'angler'>,
+  list: readonly Placed[],
+): Repair[] {
   const most = list.length === 1 ? undefined : 1;
   const ways: Repair[][] = [];
   for (const placed of list) {
@@ -433,7 +461,9 @@ function together(list: readonly Placed[], ways: readonly (readonly Repair[])[],
   // Two are said with their places; more would not be read.
   const [first, second, ...more] = each.map(({ words }) => words);
   const words =
-    first && second && more.length === 0 ? `${first}, and ${uncapital(second)}` : `Put ${namesOf(list)} ${where}`;
+    first && second && more.length === 0
+      ? `${first}, and ${uncapital(second)}`
+      : `Put ${namesOf(list)} ${where}`;
   return [{ do: 'stow', puts, words }];
 }
 

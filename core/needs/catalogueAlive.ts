@@ -89,7 +89,9 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       const newtons = Math.max(0, ...shortfalls.map((one) => (one.code === 'too-little' ? one.have : 0)));
       if (newtons < buoyancyScale.sheltered.newtons * GRANTED) return unmet;
       const isLittleLess = newtons >= buoyancyScale.open.newtons * GRANTED;
-      return isLittleLess && places.angler?.swims !== 'not' && buoyancyStep(exposures, places.angler) === 'far'
+      return isLittleLess &&
+        places.angler?.swims !== 'not' &&
+        buoyancyStep(exposures, places.angler) === 'far'
         ? 'note'
         : 'mind';
     },
@@ -168,7 +170,10 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       // Over a metre of water nothing passes that would run one down.
       const passed = isShallow(places) ? -1 : traffic === 'busy' ? 1.5 : traffic === 'some' ? 0.7 : 0;
       const hidden = swellM !== null && swellM > 0.5 ? 0.5 : 0;
-      const unmet = onScale(seriousness.ground + passed + hidden + seriousness.fog, { note: 0.7, mind: 2.05 });
+      const unmet = onScale(seriousness.ground + passed + hidden + seriousness.fog, {
+        note: 0.7,
+        mind: 2.05,
+      });
       // By night it is a light that is seen.
       return unmet === null || !isByDay(exposures) ? null : raised(unmet, 1, why);
     },
@@ -211,8 +216,15 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     raise: (c) => {
       const { remote, seriousness, nights } = c.exposures;
       const { ground, alone: aloneStep, dark, fog } = seriousness;
-      const unmet = onScale(ground + aloneStep / 2 + dark * 1.5 + fog + (remote ? 1 : 0), { note: 2, mind: 3.2 });
-      const why = reasons(offShore(c.exposures, NEAR_GROUND_M), inDark(c.exposures), remote && { because: 'remote' });
+      const unmet = onScale(ground + aloneStep / 2 + dark * 1.5 + fog + (remote ? 1 : 0), {
+        note: 2,
+        mind: 3.2,
+      });
+      const why = reasons(
+        offShore(c.exposures, NEAR_GROUND_M),
+        inDark(c.exposures),
+        remote && { because: 'remote' },
+      );
       // Between two banks help comes along them.
       const near = nights > 0 && remote ? 'note' : null;
       const level = isNearGround(c.exposures) ? near : louder(unmet, near);
@@ -251,13 +263,18 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     title: 'Get back in',
     without: 'After a capsize you stay in the water beside the boat.',
     raise: ({ exposures }) =>
-      raised(onScale(exposures.seriousness.total, HELP_ASHORE), 1, reasons({ because: 'always' }, alone(exposures))),
+      raised(
+        onScale(exposures.seriousness.total, HELP_ASHORE),
+        1,
+        reasons({ because: 'always' }, alone(exposures)),
+      ),
     // An outing that is made for practising does not mind that one has not.
     others: ({ places, brief }) => [
       {
         by: 'angler',
         part: brief.trip === 'shakedown' ? 'practising' : 'practice',
-        shortfall: places.angler?.reentryPractised || brief.trip === 'shakedown' ? null : { code: 'not-practised' },
+        shortfall:
+          places.angler?.reentryPractised || brief.trip === 'shakedown' ? null : { code: 'not-practised' },
       },
     ],
   },
@@ -272,7 +289,11 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       return raised(
         anchored && moving ? 'stop' : anchored || moving ? 'mind' : unmet,
         anchored ? 2 : 1,
-        reasons({ because: 'always' }, anchored && { because: 'anchor-line' }, moving && { because: 'river' }),
+        reasons(
+          { because: 'always' },
+          anchored && { because: 'anchor-line' },
+          moving && { because: 'river' },
+        ),
       );
     },
     partly: ({ counted, unmet }) => (counted > 0 ? 'note' : unmet),
@@ -306,7 +327,8 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     raise: ({ exposures }) => {
       const { seriousness, nights, remote, solo, party } = exposures;
       const isMind = seriousness.total >= 4.7 || (nights > 0 && remote) || party >= MANY;
-      const isNote = seriousness.ground >= 0.7 || nights > 0 || (solo && farAfield(exposures, 1000) !== false);
+      const isNote =
+        seriousness.ground >= 0.7 || nights > 0 || (solo && farAfield(exposures, 1000) !== false);
       const unmet = isMind ? 'mind' : isNote ? 'note' : null;
       return raised(
         unmet,
@@ -321,7 +343,12 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
     },
     disqualify: ({ item }, { exposures }) =>
       usualFigure(item, 'persons') < exposures.party
-        ? { code: 'too-little', attribute: 'persons', have: usualFigure(item, 'persons'), want: exposures.party }
+        ? {
+            code: 'too-little',
+            attribute: 'persons',
+            have: usualFigure(item, 'persons'),
+            want: exposures.party,
+          }
         : null,
   },
   'immersion-clothing': {
@@ -334,8 +361,15 @@ export const alive: NeedTable<(typeof needsByPurpose.alive)[number]> = {
       if (!cold) return null;
       const { total, rough, cold: steps } = exposures.seriousness;
       // Through breakers and rapids a swim is likely, and very cold water leaves minutes.
-      const unmet = onScale(total + rough + 1.5 * Math.max(0, steps - 1), { note: 0.9, mind: 2.6, stop: 3.5 });
-      return raised(unmet, 1, [cold, ...reasons(alone(exposures), offShore(exposures, 500), inRough(exposures))]);
+      const unmet = onScale(total + rough + 1.5 * Math.max(0, steps - 1), {
+        note: 0.9,
+        mind: 2.6,
+        stop: 3.5,
+      });
+      return raised(unmet, 1, [
+        cold,
+        ...reasons(alone(exposures), offShore(exposures, 500), inRough(exposures)),
+      ]);
     },
     // A wetsuit that is too thin is better than none, until the water is far too cold for it.
     partly: ({ unmet, shortfalls }, { exposures: { waterC } }) => {
@@ -418,15 +452,24 @@ function isShallow({ area }: NeedContext['places']): boolean {
   return area !== null && area.depthM <= SHALLOW_M;
 }
 
-/** What a second way to call is worth, where the first is there; null: nobody asks. In company another boat has it. */
+/**
+ * What a second way to call is worth, where the first is there; null: nobody asks. In company another boat
+ * has it.
+ */
 function secondCall({ solo, seriousness }: FitContext['exposures']): FindingLevel | null {
   return solo ? onScale(seriousness.total, { mind: 3, stop: 4.7 }) : null;
 }
 
-/** A wetsuit of 3 mm is warm enough from 15 °C, each millimetre more by 1.5 °C; hood and gloves help by half as much each. Rule of thumb. */
+/**
+ * A wetsuit of 3 mm is warm enough from 15 °C, each millimetre more by 1.5 °C; hood and gloves help by half
+ * as much each. Rule of thumb.
+ */
 const NO_NEOPRENE_C = 19.5;
 const C_PER_MM = 1.5;
-/** Colder than a wetsuit is made for: by how much it still does most of it, and by how much it does as good as nothing, °C. */
+/**
+ * Colder than a wetsuit is made for: by how much it still does most of it, and by how much it does as good as
+ * nothing, °C.
+ */
 const A_LITTLE_COLDER_C = 1.5;
 const FAR_TOO_COLD_C = 6;
 function warmFrom(item: Item, aboard: readonly Aboard[]): number {
@@ -465,17 +508,26 @@ function packedAway(a: Aboard, { aboard }: NeedContext): boolean {
 
 /** The light that others see, all round and above the head; the light for one's own hands. */
 const lightParts: readonly Part[] = [
-  { id: 'all-round', name: 'a white light seen from all round', kinds: ['mast-light', 'light-flag', 'deck-lantern'] },
+  {
+    id: 'all-round',
+    name: 'a white light seen from all round',
+    kinds: ['mast-light', 'light-flag', 'deck-lantern'],
+  },
   { id: 'head', name: 'a light on the head', kinds: ['headlamp'] },
 ];
 function isAllRound(kind: KindId): boolean {
   return lightParts[0]?.kinds.includes(kind) ?? false;
 }
-/** How long a lamp burns, h: on its own cells, twice as long with spare ones aboard; on a battery, by what all that draws on it and the cold leave. */
+/**
+ * How long a lamp burns, h: on its own cells, twice as long with spare ones aboard; on a battery, by what all
+ * that draws on it and the cold leave.
+ */
 function lampHours({ item }: Aboard, { aboard, places, exposures }: NeedContext): number {
   const battery = aboard.find((other) => other.item.id === item.poweredById)?.item;
   if (!battery) {
-    const spares = aboard.some((other) => other.item.kind === 'spare-cells' && other.item.condition === 'good');
+    const spares = aboard.some(
+      (other) => other.item.kind === 'spare-cells' && other.item.condition === 'good',
+    );
     return usualFigure(item, 'hours') * (spares ? 2 : 1);
   }
   const { workings } = exposures;
@@ -508,7 +560,9 @@ function contactLacks({ brief, exposures, places }: NeedContext) {
   if (brief.contact.name.trim() === '') return { code: 'no-contact' } as const;
   if (exposures.homeAt === null || !places.water) return null;
   const alarm = alarmInstant(brief, places);
-  return alarm !== null && minutesBetween(exposures.homeAt, alarm) > 0 ? null : ({ code: 'alarm-early' } as const);
+  return alarm !== null && minutesBetween(exposures.homeAt, alarm) > 0
+    ? null
+    : ({ code: 'alarm-early' } as const);
 }
 
 /** When the person ashore calls for help; null until the water is known. */

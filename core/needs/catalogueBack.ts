@@ -35,7 +35,9 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     without: 'The boat goes where wind and stream take it.',
     raise: () => raised('stop', 1, [{ because: 'always' }]),
     others: ({ exposures }) =>
-      exposures.drive === null || exposures.drive === 'paddle' ? [] : [{ by: 'craft', part: 'drive', shortfall: null }],
+      exposures.drive === null || exposures.drive === 'paddle'
+        ? []
+        : [{ by: 'craft', part: 'drive', shortfall: null }],
   },
   'second-propulsion': {
     far: 'landing',
@@ -50,7 +52,8 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
       );
       // A drive fails sooner than a paddle, and a wind takes the boat where it blows.
       const sooner =
-        (exposures.drive === 'paddle' ? 0 : 0.5) + Math.min(1, Math.max(0, ((exposures.wind?.value ?? 0) - 4) / 4));
+        (exposures.drive === 'paddle' ? 0 : 0.5) +
+        Math.min(1, Math.max(0, ((exposures.wind?.value ?? 0) - 4) / 4));
       return raised(movingHomeLevel(exposures, { more: sooner, stop: 4.7 }), 1, list);
     },
     disqualify: ({ item }, c) =>
@@ -94,7 +97,8 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
       });
       return raised(isNearGround(exposures) && !closed ? atMost('note', unmet) : unmet, 1, list);
     },
-    // Only the floor of an inflated boat is open to a bailer; a hull is emptied through a hatch or between the legs.
+    // Only the floor of an inflated boat is open to a bailer; a hull is emptied through a hatch or between
+    // the legs.
     disqualify: ({ item }, { exposures }) =>
       item.kind === 'bailer' && !exposures.inflatable ? { code: 'does-not-reach' } : null,
   },
@@ -125,7 +129,9 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     title: 'Drain plugs in',
     without: 'The hull fills slowly, and you notice far out.',
     raise: ({ places: { craft } }) =>
-      craft && craft.drainPlugs > 0 ? raised('stop', 1, [{ because: 'plugs', count: craft.drainPlugs }]) : null,
+      craft && craft.drainPlugs > 0
+        ? raised('stop', 1, [{ because: 'plugs', count: craft.drainPlugs }])
+        : null,
     others: () => [{ by: 'craft', part: 'plugs', shortfall: null }],
   },
   'tow-line': {
@@ -177,7 +183,9 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     disqualify: (a, c) =>
       together(
         tooLittle(a, 'ratedKg', rollingKg(c)),
-        a.item.kind === 'cart' && softGround(c) && !a.item.qualities.includes('wide') && { code: 'tyres-sink' },
+        a.item.kind === 'cart' &&
+          softGround(c) &&
+          !a.item.qualities.includes('wide') && { code: 'tyres-sink' },
       ),
   },
   'on-vehicle': {
@@ -230,13 +238,19 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
     without: 'A pin the size of a match ends the drive.',
     raise: ({ exposures }) => {
       const mechanical = exposures.drive === 'pedal' || exposures.drive === 'motor';
-      const unmet = isNearGround(exposures) ? 'note' : onScale(exposures.seriousness.total, { note: 0, mind: 4 });
+      const unmet = isNearGround(exposures)
+        ? 'note'
+        : onScale(exposures.seriousness.total, { note: 0, mind: 4 });
       return raised(unmet, 1, reasons(mechanical && farAfield(exposures, 1000)));
     },
   },
 };
 
-/** What is told where nothing moves the boat home, or it may be lost. @param more steps on top of the outing's own @param stop from which it is a Stop; left out: never */
+/**
+ * What is told where nothing moves the boat home, or it may be lost.
+ * @param more steps on top of the outing's own
+ * @param stop from which it is a Stop; left out: never
+ */
 function movingHomeLevel(
   exposures: RaiseContext['exposures'],
   { more = 0, stop = Infinity }: { more?: number; stop?: number } = {},
@@ -258,7 +272,10 @@ function rollingKg({ places, aboard }: NeedContext): number {
     const { place } = kinds[item.kind];
     return place !== 'vehicle' && !wornPlaces.includes(place);
   });
-  return riding.reduce((sum, { item, entry }) => sum + item.massKg * entry.quantity, places.craft?.massKg ?? 0);
+  return riding.reduce(
+    (sum, { item, entry }) => sum + item.massKg * entry.quantity,
+    places.craft?.massKg ?? 0,
+  );
 }
 function softGround({ places: { launch } }: NeedContext): boolean {
   return launch?.surface === 'soft sand' || launch?.surface === 'mud';

@@ -32,7 +32,9 @@ export const power: NeedTable<(typeof needsByPurpose.power)[number]> = {
     without: 'The screen goes dark before the day does.',
     raise: ({ exposures }) => {
       const hours = carriedHours(exposures);
-      const list = reasons(exposures.electricsW > 0 && { because: 'electrics', watts: exposures.electricsW, hours });
+      const list = reasons(
+        exposures.electricsW > 0 && { because: 'electrics', watts: exposures.electricsW, hours },
+      );
       // How much is the battery's own sum, by its age and that day's cold.
       return raised('mind', 1, list);
     },
@@ -59,7 +61,10 @@ export const power: NeedTable<(typeof needsByPurpose.power)[number]> = {
   },
 };
 
-/** Under a lower sun skin is not likely to burn within a day: the ultraviolet index stays under 3. Rule of thumb. */
+/**
+ * Under a lower sun skin is not likely to burn within a day: the ultraviolet index stays under 3. Rule of
+ * thumb.
+ */
 const BURNS_FROM_DEG = 30;
 /** Sun is kept off by a set: head, eyes and skin. */
 const sunParts: readonly Part[] = [
@@ -162,7 +167,8 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
             (exposures.hoursAfloat ?? 0) > 3 && { because: 'hours', hours: exposures.hoursAfloat ?? 0 },
         ),
       ),
-    disqualify: ({ item }) => (item.kind === 'waders' || item.kind === 'dry-trousers' ? { code: 'one-piece' } : null),
+    disqualify: ({ item }) =>
+      item.kind === 'waders' || item.kind === 'dry-trousers' ? { code: 'one-piece' } : null,
   },
   'spare-clothes': {
     fits: 'a full set: a wrap is one piece of it',
@@ -184,7 +190,9 @@ export const warm: NeedTable<(typeof needsByPurpose.warm)[number]> = {
         onScale(seriousness.cold + Math.min(1, seriousness.ground), { mind: 1.95 }),
       );
       return raised(
-        nights > 0 ? 'mind' : louder(louder(unmet, far), louder(wayBack, coolEvening(exposures) ? 'note' : null)),
+        nights > 0
+          ? 'mind'
+          : louder(louder(unmet, far), louder(wayBack, coolEvening(exposures) ? 'note' : null)),
         1,
         list,
       );
@@ -242,7 +250,9 @@ export const camp: NeedTable<(typeof needsByPurpose.camp)[number]> = {
     ...partyNeed(campNeed('Shelter', 'A wet night in the open.', 'mind')),
     fits: 'a roof for each: a hammock only with a tarp',
     disqualify: ({ item }, { aboard }) =>
-      item.kind === 'hammock' && !aboard.some((other) => other.item.kind === 'tarp') ? { code: 'needs-tarp' } : null,
+      item.kind === 'hammock' && !aboard.some((other) => other.item.kind === 'tarp')
+        ? { code: 'needs-tarp' }
+        : null,
   },
   sleep: {
     ...campNeed('Sleep warm', 'No sleep, and a day on the river after it.', 'mind'),
@@ -264,9 +274,15 @@ export const camp: NeedTable<(typeof needsByPurpose.camp)[number]> = {
     ...campNeed('Food hung away from animals', 'Something else eats it, or comes for it.', 'mind'),
     shared: true,
   },
-  fire: { ...campNeed('Make fire, two ways', 'Wet and cold with no way to change it.', 'note'), shared: true },
+  fire: {
+    ...campNeed('Make fire, two ways', 'Wet and cold with no way to change it.', 'note'),
+    shared: true,
+  },
   hygiene: { ...campNeed('Wash and toilet', 'A sick stomach, days from a tap.', 'note'), shared: true },
-  animals: { ...campNeed('Animals kept off', 'Something walks through the camp at night.', 'note'), shared: true },
+  animals: {
+    ...campNeed('Animals kept off', 'Something walks through the camp at night.', 'note'),
+    shared: true,
+  },
   // A boat without any light is told of that already.
   'camp-light': campNeed('Light in camp', 'Pegs, fire and food are found by feel.', null),
   'camp-power': {

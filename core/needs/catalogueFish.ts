@@ -58,7 +58,11 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     title: 'A rod that suits',
     without: 'There is nothing to fish with.',
     raise: (c) =>
-      raised('mind', 1, reasons(fishing(c.exposures), onlyFly(c) && { because: 'technique', technique: 'fly' })),
+      raised(
+        'mind',
+        1,
+        reasons(fishing(c.exposures), onlyFly(c) && { because: 'technique', technique: 'fly' }),
+      ),
     disqualify: ({ item }, c) => (rodSuits(item.kind, c) ? null : { code: 'wrong-technique' }),
   },
   'rod-retention': {
@@ -111,7 +115,9 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     title: 'Bait, kept well',
     without: 'The day waits for bait.',
     raise: ({ exposures, brief }) => {
-      const technique = (['live bait', 'anchored bait'] as const).find((one) => brief.techniques.includes(one));
+      const technique = (['live bait', 'anchored bait'] as const).find((one) =>
+        brief.techniques.includes(one),
+      );
       return raised(
         'mind',
         1,
@@ -127,7 +133,9 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
     title: 'Depth and speed',
     without: 'The lure runs above the fish, or under them.',
     raise: ({ exposures, brief, places }) => {
-      const technique = (['trolling', 'jigging', 'drifting'] as const).find((one) => brief.techniques.includes(one));
+      const technique = (['trolling', 'jigging', 'drifting'] as const).find((one) =>
+        brief.techniques.includes(one),
+      );
       const needed = places.angler?.schools.sounder === 'needed';
       return raised(
         technique === 'trolling' || needed ? (isNearGround(exposures) ? 'note' : 'mind') : null,
@@ -155,7 +163,8 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
   'rod-holders': {
     title: 'Rods held for trolling',
     without: 'A rod under the arm goes at the first take.',
-    raise: ({ exposures, brief }) => raised('note', 1, reasons(fishing(exposures) && byTechnique(brief, 'trolling'))),
+    raise: ({ exposures, brief }) =>
+      raised('note', 1, reasons(fishing(exposures) && byTechnique(brief, 'trolling'))),
   },
   'see-into-water': {
     title: 'See into the water',
@@ -166,12 +175,14 @@ export const hook: NeedTable<(typeof needsByPurpose.hook)[number]> = {
   'line-clear': {
     title: 'Fly line kept clear',
     without: 'A loop round a foot, a pedal or a cleat.',
-    raise: ({ exposures, brief }) => raised(null, 1, reasons(fishing(exposures) && byTechnique(brief, 'fly'))),
+    raise: ({ exposures, brief }) =>
+      raised(null, 1, reasons(fishing(exposures) && byTechnique(brief, 'fly'))),
   },
   'bait-catching': {
     title: 'Catch the bait',
     without: 'Without bait ashore, the morning goes looking for it.',
-    raise: ({ exposures, brief }) => raised(null, 1, reasons(fishing(exposures) && byTechnique(brief, 'live bait'))),
+    raise: ({ exposures, brief }) =>
+      raised(null, 1, reasons(fishing(exposures) && byTechnique(brief, 'live bait'))),
   },
 };
 
@@ -200,7 +211,9 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
         reasons(largestFish(exposures), exposures.toothy && { because: 'toothy' }),
       ),
     disqualify: ({ item }, { places }) =>
-      unhookingParts(places.targets).some((part) => part.kinds.includes(item.kind)) ? null : { code: 'tool-small' },
+      unhookingParts(places.targets).some((part) => part.kinds.includes(item.kind))
+        ? null
+        : { code: 'tool-small' },
   },
   measure: {
     fits: 'afloat or tied on, and as long as the largest likely fish',
@@ -234,7 +247,9 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
       const longest = exposures.largest?.lengthM ?? 0;
       const hours = Math.min(exposures.hoursAfloat ?? 0, 24);
       return together(
-        a.item.kind === 'wet-sack' ? hours > WET_SACK_HOURS && { code: 'dries-out' } : tooLittle(a, 'hours', hours),
+        a.item.kind === 'wet-sack'
+          ? hours > WET_SACK_HOURS && { code: 'dries-out' }
+          : tooLittle(a, 'hours', hours),
         tooLittle(a, 'lengthM', longest),
       );
     },
@@ -276,7 +291,8 @@ export const land: NeedTable<(typeof needsByPurpose.land)[number]> = {
     amount: 'iceKg',
     share: halfAndHalf,
     // A wet sack within its limits cools by drying.
-    raise: (c) => (c.exposures.coolsByDrying ? null : raised('mind', iceWanted(c), reasons(keepsFish(c.exposures)))),
+    raise: (c) =>
+      c.exposures.coolsByDrying ? null : raised('mind', iceWanted(c), reasons(keepsFish(c.exposures))),
   },
 };
 
@@ -286,14 +302,20 @@ function iceWanted({ exposures }: RaiseContext): number {
 }
 
 function onlyFly({ brief }: Pick<FitContext, 'brief'>): boolean {
-  return brief.techniques.includes('fly') && brief.techniques.every((one) => one === 'fly' || one === 'sight fishing');
+  return (
+    brief.techniques.includes('fly') &&
+    brief.techniques.every((one) => one === 'fly' || one === 'sight fishing')
+  );
 }
 
 function landingLacks(a: Aboard, { exposures, places }: NeedContext): Shortfall | null {
   const largest = exposures.largest?.lengthM ?? 0;
   const released = exposures.keep === 0;
   if (a.item.kind === 'gaff')
-    return together(exposures.inflatable && { code: 'gaff-inflatable' }, released && { code: 'gaff-release' });
+    return together(
+      exposures.inflatable && { code: 'gaff-inflatable' },
+      released && { code: 'gaff-release' },
+    );
   if (a.item.kind === 'lip-grip')
     return together(
       places.targets.some((one) => one.mouth === 'small') && { code: 'grip-mouth' },

@@ -26,7 +26,9 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
     title: 'Hold or slow the boat',
     without: 'The boat leaves the mark faster than you can fish it.',
     raise: ({ brief }) => {
-      const technique = (['anchored bait', 'drifting'] as const).find((one) => brief.techniques.includes(one));
+      const technique = (['anchored bait', 'drifting'] as const).find((one) =>
+        brief.techniques.includes(one),
+      );
       return raised('mind', 1, reasons(technique !== undefined && { because: 'technique', technique }));
     },
     disqualify: (a, { brief, exposures, places, aboard }) => {
@@ -50,13 +52,15 @@ export const hold: NeedTable<(typeof needsByPurpose.hold)[number]> = {
   'anchor-trolley': {
     title: 'Anchor led to bow or stern',
     without: 'Anchored by the side, the stream rolls the boat over.',
-    raise: ({ exposures, brief }) => raised('mind', 1, reasons(anchors(brief, exposures) && inCurrent(exposures))),
+    raise: ({ exposures, brief }) =>
+      raised('mind', 1, reasons(anchors(brief, exposures) && inCurrent(exposures))),
   },
   'anchor-release': {
     fits: 'a release to hand and a float on the line',
     title: 'Anchor let go by hand, and found again',
     without: 'Held fast by the stream, the bow goes under and the line will not come off.',
-    raise: ({ exposures, brief }) => raised('mind', 1, reasons(anchors(brief, exposures) && inCurrent(exposures))),
+    raise: ({ exposures, brief }) =>
+      raised('mind', 1, reasons(anchors(brief, exposures) && inCurrent(exposures))),
     disqualify: ({ item }) =>
       item.qualities.includes('release') && item.qualities.includes('buoyed') ? null : { code: 'no-release' },
   },
@@ -121,7 +125,12 @@ function poleLacks(
   if (!bottomHolds) return { code: 'wrong-bottom', bottom: area.bottom };
   if (neededM > LONGEST_POLE_M) return { code: 'deep-for-poles' };
   return together(
-    !reaches && { code: 'too-little', attribute: 'lengthM', have: item.attributes.lengthM ?? 0, want: neededM },
+    !reaches && {
+      code: 'too-little',
+      attribute: 'lengthM',
+      have: item.attributes.lengthM ?? 0,
+      want: neededM,
+    },
     !streamAllows && { code: 'pole-in-stream' },
   );
 }
@@ -137,6 +146,9 @@ function groundLacks(
     a.item.attributes.holdK === undefined &&
       !fits.includes(area.bottom) && { code: 'wrong-bottom', bottom: area.bottom },
     anchorOf(a.item) !== null &&
-      rodeFalls(a, (Math.max(area.depthM, ...spot.map(({ depthM }) => depthM)) + workings.attachHeightM) * LEAST_SCOPE),
+      rodeFalls(
+        a,
+        (Math.max(area.depthM, ...spot.map(({ depthM }) => depthM)) + workings.attachHeightM) * LEAST_SCOPE,
+      ),
   );
 }

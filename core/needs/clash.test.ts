@@ -24,7 +24,10 @@ const aboard = (id: string, more: Partial<Aboard['item']> = {}, where?: Lies): A
 });
 const box = (id: string) => ({ id, name: id });
 const ids = new Set(['bag', 'a', 'b']);
-const looking = { sortOf: ({ id }: Aboard['item']) => (id.startsWith('same') ? 'one sort' : id), aboardIds: ids };
+const looking = {
+  sortOf: ({ id }: Aboard['item']) => (id.startsWith('same') ? 'one sort' : id),
+  aboardIds: ids,
+};
 
 describe('two means of one need', () => {
   it('count both where nothing is shared', () => {
@@ -50,13 +53,22 @@ describe('two means of one need', () => {
       aboard('b', {}, lies({ boxes: [box('crate')] })),
       'same-container',
     ],
-    ['on one battery', aboard('a', { poweredById: 'cell' }), aboard('b', { poweredById: 'cell' }), 'same-battery'],
+    [
+      'on one battery',
+      aboard('a', { poweredById: 'cell' }),
+      aboard('b', { poweredById: 'cell' }),
+      'same-battery',
+    ],
   ])('count once %s', (_, one, other, code) => {
     expect(clashOf(one, other, looking)?.code).toBe(code);
     expect(clashOf(other, one, looking)?.code).toBe(code);
   });
   it.each<[string, Aboard, Aboard]>([
-    ['whose container stays ashore', aboard('a', { containerId: 'gone' }), aboard('b', { containerId: 'gone' })],
+    [
+      'whose container stays ashore',
+      aboard('a', { containerId: 'gone' }),
+      aboard('b', { containerId: 'gone' }),
+    ],
     ['in the same open place', aboard('a', {}, lies({})), aboard('b', {}, lies({}))],
     [
       'in two boxes of one crate, by the nearest box',

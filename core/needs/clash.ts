@@ -22,7 +22,10 @@ export function shareRoom(one: Aboard, other: Aboard, aboardIds: ReadonlySet<str
   return shareBox(one, other, aboardIds);
 }
 
-/** The container that a thing aboard lives in, where nobody looked at where it lies; null: it lies by itself, or its container stays ashore. */
+/**
+ * The container that a thing aboard lives in, where nobody looked at where it lies; null: it lies by itself,
+ * or its container stays ashore.
+ */
 export function containerOf({ item, entry }: Aboard, aboardIds: ReadonlySet<string>): string | null {
   return !entry.outsideContainer && item.containerId !== null && aboardIds.has(item.containerId)
     ? item.containerId
@@ -30,8 +33,9 @@ export function containerOf({ item, entry }: Aboard, aboardIds: ReadonlySet<stri
 }
 
 /**
- * Why one thing does not count beside another as an independent means of one need; null: both count. Independent are different
- * sorts, where the need asks for that, not in one container, and not on one battery.
+ * Why one thing does not count beside another as an independent means of one need; null: both count.
+ * Independent are different sorts, where the need asks for that, not in one container, and not on one
+ * battery.
  */
 export function clashOf(
   one: Aboard,

@@ -33,7 +33,10 @@ export function sharedNeeds(needs: readonly JudgedNeed[]): JudgedNeed[] {
   return needs.filter((need) => catalogue[need.id].shared === true);
 }
 
-/** What the others bring for all of the party, each by the usual figures of its kind. The same list while nothing of it is said anew. */
+/**
+ * What the others bring for all of the party, each by the usual figures of its kind. The same list while
+ * nothing of it is said anew.
+ */
 export const broughtBy = rememberFor((company: Outing['company']): readonly Aboard[] =>
   company.flatMap(({ id: carriedBy, brings }) =>
     brings.map(({ id, kind, name, quantity }) => ({

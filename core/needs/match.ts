@@ -92,7 +92,8 @@ export interface Candidate {
 }
 
 /**
- * What is aboard, under each need that its kind can be a means of; and what others bring, under those that the party shares.
+ * What is aboard, under each need that its kind can be a means of; and what others bring, under those that
+ * the party shares.
  * @param only the needs asked for @param brought what others bring for all
  */
 export function candidatesByNeed(
@@ -119,7 +120,10 @@ export function candidatesByNeed(
   for (const one of brought)
     for (const id of kinds[one.item.kind].means)
       if (only.has(id) && catalogue[id].shared === true)
-        byNeed.set(id, [...(byNeed.get(id) ?? []), { aboard: one, unserviceable: outOfService(one, lastDay, taken) }]);
+        byNeed.set(id, [
+          ...(byNeed.get(id) ?? []),
+          { aboard: one, unserviceable: outOfService(one, lastDay, taken) },
+        ]);
   return byNeed;
 }
 
@@ -142,7 +146,9 @@ export function judgeNeed(
   let counted = 0;
   for (const { aboard, unserviceable } of candidates) {
     const elsewhere =
-      aboard.entry.carriedBy !== null && need.shared !== true && !need.sharedKinds?.(context).includes(aboard.item.kind)
+      aboard.entry.carriedBy !== null &&
+      need.shared !== true &&
+      !need.sharedKinds?.(context).includes(aboard.item.kind)
         ? ({ code: 'in-other-boat' } as const)
         : null;
     const unfit = unserviceable ?? elsewhere ?? disqualified(need, aboard, context);
@@ -163,7 +169,8 @@ export function judgeNeed(
   if (raise.want > 1 && !attribute && fit.length > 0) {
     const { kept, dropped } = independent(fit, (item) => sortOf(need, item.kind, context), context);
     const aboardIds = idsAboard(context);
-    // Several in one container or behind one lid are lost together, whether they are one line of the list or several.
+    // Several in one container or behind one lid are lost together, whether they are one line of the list or
+    // several.
     const apart = (one: Aboard) => (bySort || shareRoom(one, one, aboardIds) ? 1 : one.entry.quantity);
     counted = kept.reduce((sum, one) => sum + apart(one), 0);
     for (const one of means) if (one.by === 'item') one.shortfall ??= dropped.get(one.itemId) ?? null;
@@ -189,7 +196,9 @@ export function judgeNeed(
   };
 }
 
-/** What is told of a need that is not met: where something is there for it, never more than where nothing is. */
+/**
+ * What is told of a need that is not met: where something is there for it, never more than where nothing is.
+ */
 function partlyTold(
   need: Need,
   { unmet, want }: Raise,
@@ -204,9 +213,14 @@ function partlyTold(
 
 const noNames: readonly string[] = [];
 /** The sorts of means, or parts of a set, that something counted fills. */
-export function filledSorts(need: Need, means: readonly Means[], context: FitContext): ReadonlySet<string | null> {
+export function filledSorts(
+  need: Need,
+  means: readonly Means[],
+  context: FitContext,
+): ReadonlySet<string | null> {
   const filled = new Set<string | null>();
-  for (const one of means) if (one.by === 'item' && one.shortfall === null) filled.add(sortOf(need, one.kind, context));
+  for (const one of means)
+    if (one.by === 'item' && one.shortfall === null) filled.add(sortOf(need, one.kind, context));
   return filled;
 }
 /** The parts of a set that nothing counted fills. */
@@ -222,10 +236,14 @@ function itemMeans({ item, entry }: Aboard, shortfall: Shortfall | null, amount:
 }
 
 /**
- * The largest set of means no two of which are of one sort (where sorts must differ), a container or a battery.
- * Exact for the few candidates a need has; beyond twelve the first twelve are weighed.
+ * The largest set of means no two of which are of one sort (where sorts must differ), a container or a
+ * battery. Exact for the few candidates a need has; beyond twelve the first twelve are weighed.
  */
-function independent(fit: readonly Aboard[], sort: (item: Aboard['item']) => string | null, context: NeedContext) {
+function independent(
+  fit: readonly Aboard[],
+  sort: (item: Aboard['item']) => string | null,
+  context: NeedContext,
+) {
   const dropped = new Map<string, Shortfall>();
   const aboardIds = idsAboard(context);
   const clash = (a: Aboard, b: Aboard) => clashOf(a, b, { sortOf: sort, aboardIds });

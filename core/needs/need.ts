@@ -156,7 +156,9 @@ export interface Raise {
   /** What is told where nothing at all meets it: a Stop where life hangs on it; null: nothing is. */
   unmet: FindingLevel | null;
   reasons: readonly Reason[];
-  /** Of what the law asks for, how much, and the level of what is wanted beyond that; left out: no law speaks. */
+  /**
+   * Of what the law asks for, how much, and the level of what is wanted beyond that; left out: no law speaks.
+   */
   law?: { want: number; beyond: Level };
 }
 /** The day and the way, by the figures of the sheets; not what the loadout makes of them. */
@@ -196,7 +198,10 @@ export interface Partly {
   counted: number;
   want: number;
   unmet: FindingLevel | null;
-  /** Why each thing that is there for it does not count; of one that also lies where it does not serve, that it does. */
+  /**
+   * Why each thing that is there for it does not count; of one that also lies where it does not serve, that
+   * it does.
+   */
   shortfalls: readonly Shortfall[];
 }
 
@@ -229,8 +234,8 @@ export interface Need {
   /** Why a serviceable item of a fitting kind still does not count here; null: it counts. */
   disqualify?: (aboard: Aboard, context: NeedContext) => Shortfall | null;
   /**
-   * What is told where something is there for it and it is not met all the same; left out: of a set that lacks one part one level less
-   * than of all of it, else as where nothing is there.
+   * What is told where something is there for it and it is not met all the same; left out: of a set that
+   * lacks one part one level less than of all of it, else as where nothing is there.
    */
   partly?: (state: Partly, context: FitContext) => FindingLevel | null;
   others?: (context: NeedContext) => OtherMeans[];
@@ -239,7 +244,10 @@ export type NeedTable<Ids extends NeedId = NeedId> = Record<Ids, Need>;
 
 /** Practice grants a twentieth: half a metre where 0.51 m is wanted is half a metre. */
 export const GRANTED = 0.95;
-/** Too little of a measure, when the item has less than wanted (a missing measure counts as nothing), past what practice would grant. */
+/**
+ * Too little of a measure, when the item has less than wanted (a missing measure counts as nothing), past
+ * what practice would grant.
+ */
 export function tooLittle({ item }: Aboard, attribute: AttributeId, want: number): Shortfall | null {
   const have = item.attributes[attribute] ?? 0;
   return have + 1e-9 >= want * GRANTED ? null : { code: 'too-little', attribute, have, want };

@@ -20,7 +20,8 @@ import { type NeedId, needIds } from '../vocabulary/needs';
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
 const [ready, dusk] = outings as [Outing, Outing];
-const judge = (outing: Outing, refs: References = references) => contextOf(outing, refs, noAnswers, now).needs;
+const judge = (outing: Outing, refs: References = references) =>
+  contextOf(outing, refs, noAnswers, now).needs;
 const need = (id: NeedId, outing: Outing, refs?: References) =>
   judge(outing, refs).find((one) => one.id === id) ?? null;
 const brief = (outing: Outing, change: Partial<Outing['brief']>): Outing => ({
@@ -75,7 +76,10 @@ describe('several of one kind', () => {
       'cut-line',
       { level: 'must', want: 3, unmet: 'mind', reasons: [] },
       context,
-      aboard.map((one) => ({ aboard: { ...one, item: { ...one.item, kind: 'knife' } }, unserviceable: null })),
+      aboard.map((one) => ({
+        aboard: { ...one, item: { ...one.item, kind: 'knife' } },
+        unserviceable: null,
+      })),
     ).counted;
   const box = [{ id: 'box', name: 'box' }];
   it('in one box count as one, whether they are one line of the list or several', () => {
@@ -101,8 +105,12 @@ describe('needs raised, on both sides of their thresholds', () => {
     expect(need('be-seen-night', brief(ready, { launchAt: '09:00' }))).toBeNull();
     const dark = (contextOf(dusk, references, noAnswers, now).exposures.darkMinutes / 60) * 1.5;
     const lit = withItem(withItem(dusk, 'headlamp', 1), 'mast-light', 1);
-    expect(need('be-seen-night', lit, item('headlamp', { attributes: { hours: dark + 0.01 } }))?.met).toBe(true);
-    expect(need('be-seen-night', lit, item('headlamp', { attributes: { hours: dark - 0.01 } }))?.met).toBe(false);
+    expect(need('be-seen-night', lit, item('headlamp', { attributes: { hours: dark + 0.01 } }))?.met).toBe(
+      true,
+    );
+    expect(need('be-seen-night', lit, item('headlamp', { attributes: { hours: dark - 0.01 } }))?.met).toBe(
+      false,
+    );
   });
   it('a float plan is worth more the more serious it is, and says nothing for two close in by day', () => {
     expect(need('float-plan', ready)).toMatchObject({ met: true, unmet: 'stop' });
@@ -112,7 +120,9 @@ describe('needs raised, on both sides of their thresholds', () => {
       homeAt: '11:00',
       areaId: 'reed-bays',
     });
-    expect(need('float-plan', { ...calm, brief: { ...calm.brief, route: { out: [], home: [] } } })?.unmet).toBeNull();
+    expect(
+      need('float-plan', { ...calm, brief: { ...calm.brief, route: { out: [], home: [] } } })?.unmet,
+    ).toBeNull();
   });
   it('buoyancy by the published scale: distance from ground, sea, cold and swimming', () => {
     const jacket = (newtons: number, angler: object = {}) => ({
@@ -121,7 +131,8 @@ describe('needs raised, on both sides of their thresholds', () => {
     });
     const inside = (newtons: number, outing: Outing, angler = {}) =>
       need('buoyancy', outing, jacket(newtons, angler))?.met;
-    // Two kilometres out alone in 13 °C, through low surf: nearly as serious as it gets, a twentieth less granted.
+    // Two kilometres out alone in 13 °C, through low surf: nearly as serious as it gets, a twentieth less
+    // granted.
     expect([94, 95].map((newtons) => inside(newtons, ready))).toEqual([false, true]);
     expect(need('buoyancy', ready, jacket(70))?.findingLevel, 'ordinary paddling foam').toBe('note');
     const warm = day(ready, { waterC: 16 });
@@ -130,12 +141,20 @@ describe('needs raised, on both sides of their thresholds', () => {
     expect(inside(94, ready, { swims: 'not' })).toBe(false);
     expect(inside(70, day(ready, { waterC: 9 })), 'cold and far out').toBe(false);
     const noon = { launchAt: '11:00', homeAt: '13:00', party: 2 };
-    const calm = brief(day(dusk, { waterC: 18 }), { areaId: 'reed-bays', route: { out: [], home: [] }, ...noon });
-    expect([47, 48].map((newtons) => inside(newtons, withItem(calm, 'foam-jacket', 1)))).toEqual([false, true]);
-    expect(inside(48, withItem(calm, 'foam-jacket', 1), { swims: 'a little' })).toBe(false);
-    expect(inside(70, brief(warm, { party: 2, trip: 'open-water' })), 'the name of the trip asks for nothing').toBe(
+    const calm = brief(day(dusk, { waterC: 18 }), {
+      areaId: 'reed-bays',
+      route: { out: [], home: [] },
+      ...noon,
+    });
+    expect([47, 48].map((newtons) => inside(newtons, withItem(calm, 'foam-jacket', 1)))).toEqual([
+      false,
       true,
-    );
+    ]);
+    expect(inside(48, withItem(calm, 'foam-jacket', 1), { swims: 'a little' })).toBe(false);
+    expect(
+      inside(70, brief(warm, { party: 2, trip: 'open-water' })),
+      'the name of the trip asks for nothing',
+    ).toBe(true);
   });
   it('a weak jacket that is worn is better than none, and one that lies in the well is not', () => {
     const weak = item('foam-jacket', { attributes: { newtons: 50 } });
@@ -150,11 +169,16 @@ describe('needs raised, on both sides of their thresholds', () => {
   });
   it('clothing by water temperature: none at 18 °C, wetsuit under it, drysuit under 12 °C', () => {
     expect(need('immersion-clothing', day(ready, { waterC: 18 }))).toBeNull();
-    expect(need('immersion-clothing', day(ready, { waterC: 17.9 }))).toMatchObject({ level: 'must', met: true });
+    expect(need('immersion-clothing', day(ready, { waterC: 17.9 }))).toMatchObject({
+      level: 'must',
+      met: true,
+    });
     expect(need('immersion-clothing', day(ready, { waterC: 12 }))?.met).toBe(true);
     expect(need('immersion-clothing', day(ready, { waterC: 11.9 }))?.met).toBe(false);
     expect(need('immersion-clothing', withItem(day(ready, { waterC: 11.9 }), 'drysuit', 1))?.met).toBe(true);
-    expect(need('immersion-clothing', brief(day(ready, { waterC: 17 }), { party: 2, ...near }))?.level).toBe('must');
+    expect(need('immersion-clothing', brief(day(ready, { waterC: 17 }), { party: 2, ...near }))?.level).toBe(
+      'must',
+    );
   });
   it('a way to take water out far out is what life hangs on; a leak is stopped far from a landing', () => {
     expect(need('take-water-out', ready)?.unmet).toBe('stop');
@@ -163,7 +187,10 @@ describe('needs raised, on both sides of their thresholds', () => {
   });
   it('water by hours and heat', () => {
     const cool = need('water', ready);
-    const hot = need('water', day(ready, { hours: ready.conditions.hours.map((hour) => ({ ...hour, airC: 32 })) }));
+    const hot = need(
+      'water',
+      day(ready, { hours: ready.conditions.hours.map((hour) => ({ ...hour, airC: 32 })) }),
+    );
     expect(hot?.want).toBeGreaterThan(cool?.want ?? 99);
     expect(cool?.reasons.map((reason) => reason.because)).toEqual(['hours']);
     expect(hot?.reasons.map((reason) => reason.because)).toEqual(['hours', 'heat']);
@@ -181,7 +208,10 @@ describe('needs raised, on both sides of their thresholds', () => {
       citation: 'Byelaw 3',
     });
     expect(need('be-seen-night', ready)?.level).toBe('law');
-    expect(need('licence', brief(ready, { trip: 'shakedown', targets: [] })), 'the rule speaks of fishing').toBeNull();
+    expect(
+      need('licence', brief(ready, { trip: 'shakedown', targets: [] })),
+      'the rule speaks of fishing',
+    ).toBeNull();
   });
 });
 
@@ -200,16 +230,18 @@ describe('means that count', () => {
     need(id, outing, refs)?.means.flatMap((one) => (one.shortfall ? [one.shortfall.code] : []));
   it('are not out of date, broken or under repair', () => {
     expect(why('buoyancy', dusk)).toEqual(['out-of-date']);
-    expect(why('buoyancy', ready, item('foam-jacket', { condition: 'under repair' }))).toEqual(['under-repair']);
+    expect(why('buoyancy', ready, item('foam-jacket', { condition: 'under repair' }))).toEqual([
+      'under-repair',
+    ]);
     expect(why('buoyancy', ready, item('foam-jacket', { condition: 'failed inspection' }))).toEqual([
       'failed-inspection',
     ]);
   });
   it('are in date on the last day, the day itself included', () => {
     expect(need('licence', ready, item('licence', { expiresOn: ready.brief.date }))?.met).toBe(true);
-    expect(need('licence', brief(ready, { nights: 1 }), item('licence', { expiresOn: ready.brief.date }))?.met).toBe(
-      false,
-    );
+    expect(
+      need('licence', brief(ready, { nights: 1 }), item('licence', { expiresOn: ready.brief.date }))?.met,
+    ).toBe(false);
   });
   it('are independent: not in one container, not on one battery, not of one kind', () => {
     const together = {
@@ -237,7 +269,9 @@ describe('means that count', () => {
     expect(need('propulsion', paddled)?.met).toBe(true);
     expect(why('second-propulsion', paddled)).toEqual(['first-paddle']);
     expect(need('second-propulsion', withItem(paddled, 'four-piece', 1))?.met).toBe(true);
-    expect(need('second-propulsion', withItem(paddled, 'half-paddle', 1))?.met, 'half a paddle is none').toBe(false);
+    expect(need('second-propulsion', withItem(paddled, 'half-paddle', 1))?.met, 'half a paddle is none').toBe(
+      false,
+    );
   });
   it('suit the fish and its fate: net size, coating, gaffs, grips, bite leaders', () => {
     expect(need('land-fish', ready)?.met).toBe(true);
@@ -248,7 +282,9 @@ describe('means that count', () => {
     expect(why('land-fish', brief(dusk, { craftId: 'dunlin' }))).toEqual(['gaff-release']);
     expect(why('leader', dusk)).toEqual(['bites-through']);
     const bare = item('wide-net', { qualities: [] });
-    expect(why('land-fish', withItem(withItem(dusk, 'gaff', 0), 'wide-net', 1), bare)).toEqual(['not-coated']);
+    expect(why('land-fish', withItem(withItem(dusk, 'gaff', 0), 'wide-net', 1), bare)).toEqual([
+      'not-coated',
+    ]);
   });
   it('are two for a large fish alone, of one kind or of two; a rope is for what is kept', () => {
     const pike = brief(dusk, { targets: ['pike'], keep: 0, party: 1, craftId: 'dunlin' });
@@ -302,7 +338,10 @@ describe('means that count', () => {
     });
     const bait = brief(ready, { techniques: ['live bait'] });
     const refs = own('sinkers', 'jig-heads', 'floats', 'bleed-knife', 'bait-cooler', 'live-well');
-    expect(need('terminal', withItem(bait, 'sinkers', 1), refs)).toMatchObject({ counted: 1, lacking: ['hooks'] });
+    expect(need('terminal', withItem(bait, 'sinkers', 1), refs)).toMatchObject({
+      counted: 1,
+      lacking: ['hooks'],
+    });
     expect(need('terminal', withItem(bait, 'jig-heads', 1), refs)?.lacking).toEqual(['sinkers or floats']);
     expect(need('terminal', withItem(withItem(bait, 'jig-heads', 1), 'floats', 1), refs)?.met).toBe(true);
     const knife = withItem(withItem(ready, 'priest', 0), 'bleed-knife', 1);
@@ -319,7 +358,9 @@ describe('means that count', () => {
     };
     const kept = withItem(withItem(ready, 'ice-bag', 0), 'sack', 1);
     expect(why('cold-store', kept, sack)).toEqual(['dries-out']);
-    const short = brief(kept, { homeAt: `${String(Number(kept.brief.launchAt.slice(0, 2)) + 2).padStart(2, '0')}:30` });
+    const short = brief(kept, {
+      homeAt: `${String(Number(kept.brief.launchAt.slice(0, 2)) + 2).padStart(2, '0')}:30`,
+    });
     expect(need('cold-store', short, sack)?.met).toBe(true);
   });
   it('of a measured amount are summed', () => {

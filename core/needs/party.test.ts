@@ -74,7 +74,10 @@ describe('what somebody brings for all', () => {
     ]);
     const own = {
       ...bare,
-      loadout: [...bare.loadout, { itemId: 'another', quantity: 1, outsideContainer: false, carriedBy: null }],
+      loadout: [
+        ...bare.loadout,
+        { itemId: 'another', quantity: 1, outsideContainer: false, carriedBy: null },
+      ],
     };
     expect(eachOnce(reports, own).map(({ brings }) => brings.length)).toEqual([1, 0]);
   });

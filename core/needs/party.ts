@@ -50,7 +50,10 @@ export function reportDiffers(written: Companion, said: Omit<Report, 'lacks'>): 
   );
 }
 
-/** What an outing says to the others of its party: what its angler carries for themselves, and what they bring that does for all. */
+/**
+ * What an outing says to the others of its party: what its angler carries for themselves, and what they bring
+ * that does for all.
+ */
 export function reportOf({ aboard, craft }: OutingInView, needs: readonly JudgedNeed[]): Report {
   const personal = personalNeeds(needs);
   const counted = itemsServing(sharedNeeds(needs));
@@ -72,8 +75,14 @@ export function reportOf({ aboard, craft }: OutingInView, needs: readonly Judged
 const MOST_BROUGHT = 60;
 const MOST_OF_ONE = 50;
 
-/** What each brings, each thing once: one that rides in another's boat is told by both. @param own what is in one's own loadout */
-export function eachOnce<One extends Pick<Report, 'brings'>>(reports: readonly One[], own: Outing | null): One[] {
+/**
+ * What each brings, each thing once: one that rides in another's boat is told by both.
+ * @param own what is in one's own loadout
+ */
+export function eachOnce<One extends Pick<Report, 'brings'>>(
+  reports: readonly One[],
+  own: Outing | null,
+): One[] {
   const told = new Set(own?.loadout.map(({ itemId }) => itemId));
   return reports.map((one) => {
     const brings = one.brings.filter(({ id }) => !told.has(id));

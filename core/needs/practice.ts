@@ -3,7 +3,10 @@ import type { Angler } from '../documents/angler';
 type Schools = Angler['schools'];
 export type SchoolId = keyof Schools;
 
-/** A question on which sound practice differs: what each school says for itself, and what its choice does here. */
+/**
+ * A question on which sound practice differs: what each school says for itself, and what its choice does
+ * here.
+ */
 interface Question<Answer extends string> {
   question: string;
   answers: Record<Answer, string>;
@@ -25,7 +28,8 @@ export const practice: { [S in SchoolId]: Question<Schools[S]> } = {
     answers: {
       foam: 'Floats worn or thrown, soaked or punctured, with nothing to fire.',
       'manual inflatable': 'Cool and slim, so that it stays on in the heat; it waits for your hand.',
-      'automatic inflatable': 'Turns up the face of one who can no longer help themselves; goes off when soaked.',
+      'automatic inflatable':
+        'Turns up the face of one who can no longer help themselves; goes off when soaked.',
     },
     here: 'Any approved one that fits counts. An inflatable has its cylinder and date looked at; an automatic one in surf, rapids or spray is a Mind. Weak swimmers, cold water and surf speak for foam.',
   },

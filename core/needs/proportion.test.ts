@@ -41,7 +41,10 @@ const night = {
   daylightLeftMin: null,
 };
 type Situation = Partial<Exposures> & { outM: number; awayM?: number; hours: number };
-/** The situations of the table of verdicts: pond, river, bay, evening, coast, off the coast, far out, night, surf, rapids, a creek. */
+/**
+ * The situations of the table of verdicts: pond, river, bay, evening, coast, off the coast, far out, night,
+ * surf, rapids, a creek.
+ */
 const situations: Record<string, Situation> = {
   P: { outM: 60, hours: 2.5, solo: true, waterC: 18, airMinC: 18 },
   R: { outM: 15, awayM: 5000, hours: 4, party: 2, waterC: 12, airMinC: 14, remote: true, ...flow(0.6) },
@@ -79,7 +82,15 @@ const situations: Record<string, Situation> = {
 function contextIn({ outM, awayM = outM, hours, ...change }: Situation): RaiseContext {
   const day: Exposures = {
     ...exposures,
-    ...{ traffic: 'little', remote: false, solo: false, party: 1, swellM: null, visibility: null, inflatable: false },
+    ...{
+      traffic: 'little',
+      remote: false,
+      solo: false,
+      party: 1,
+      swellM: null,
+      visibility: null,
+      inflatable: false,
+    },
     ...{ wind: { value: 3, at: '' }, feelsMinC: change.airMinC ?? null, feelsMaxC: 20, sunHighestDeg: 50 },
     ...evenly,
     ...calm,
@@ -149,8 +160,11 @@ describe('what an unmet need is worth, by situation', () => {
     return catalogue[id].partly?.({ counted, want, unmet, shortfalls }, context) ?? null;
   };
   it('buoyancy of 50 and of 70 newtons', () => {
-    const short = (have: number): Shortfall[] => [{ code: 'too-little', attribute: 'newtons', have, want: 100 }];
-    for (const column of ['C', 'O', 'F', 'N', 'S', 'Q']) expect(partly('buoyancy', column, short(50))).toBe('mind');
+    const short = (have: number): Shortfall[] => [
+      { code: 'too-little', attribute: 'newtons', have, want: 100 },
+    ];
+    for (const column of ['C', 'O', 'F', 'N', 'S', 'Q'])
+      expect(partly('buoyancy', column, short(50))).toBe('mind');
     expect(partly('buoyancy', 'F', short(70))).toBe('note');
     expect(partly('buoyancy', 'F', short(30))).toBe('stop');
     for (const column of ['P', 'R', 'B', 'E', 'L'])
@@ -167,7 +181,19 @@ describe('what an unmet need is worth, by situation', () => {
   });
   it('a second way to call, where one has one', () => {
     const second = (column: string) => partly('call-for-help', column, [], 1);
-    expect(columns.map(second)).toEqual([null, null, null, null, 'mind', null, 'stop', 'mind', null, null, null]);
+    expect(columns.map(second)).toEqual([
+      null,
+      null,
+      null,
+      null,
+      'mind',
+      null,
+      'stop',
+      'mind',
+      null,
+      null,
+      null,
+    ]);
   });
 });
 

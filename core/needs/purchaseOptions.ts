@@ -42,7 +42,10 @@ const qualityFor: Partial<Record<Shortfall['code'], QualityId>> = {
   'bites-through': 'bites',
 };
 
-/** The same thing without that lack, as one may ask for it in a shop; null: no purchase of the kind is the remedy. */
+/**
+ * The same thing without that lack, as one may ask for it in a shop; null: no purchase of the kind is the
+ * remedy.
+ */
 export function bettered(item: Item, lack: Shortfall): Item | null {
   if (lack.code === 'too-little')
     // What has no such measure at all will not have more of it.
@@ -50,9 +53,12 @@ export function bettered(item: Item, lack: Shortfall): Item | null {
       ? null
       : { ...item, attributes: { ...item.attributes, [lack.attribute]: lack.want } };
   if (lack.code === 'too-thin')
-    return lack.wantMm > THICKEST_MM ? null : { ...item, attributes: { ...item.attributes, neopreneMm: lack.wantMm } };
+    return lack.wantMm > THICKEST_MM
+      ? null
+      : { ...item, attributes: { ...item.attributes, neopreneMm: lack.wantMm } };
   if (lack.code === 'wrong-size') {
-    const fits = lack.of === 'paddle' ? { lengthM: lack.wantM } : { fitFromKg: lack.bodyKg, fitToKg: lack.bodyKg };
+    const fits =
+      lack.of === 'paddle' ? { lengthM: lack.wantM } : { fitFromKg: lack.bodyKg, fitToKg: lack.bodyKg };
     return { ...item, attributes: { ...item.attributes, ...fits } };
   }
   const quality = qualityFor[lack.code];
@@ -60,11 +66,17 @@ export function bettered(item: Item, lack: Shortfall): Item | null {
   return { ...item, qualities: [...item.qualities, quality] };
 }
 
-/** Everything to ask for so that one of a kind counts; empty: the usual one does; null: none ever will here. */
+/**
+ * Everything to ask for so that one of a kind counts; empty: the usual one does; null: none ever will here.
+ */
 function asksFor(id: NeedId, usual: Item, context: NeedContext): Shortfall[] | null {
   const asked: Shortfall[] = [];
   let item = usual;
-  for (let lack = disqualifiedHere(id, item, context); lack !== null; lack = disqualifiedHere(id, item, context)) {
+  for (
+    let lack = disqualifiedHere(id, item, context);
+    lack !== null;
+    lack = disqualifiedHere(id, item, context)
+  ) {
     for (const one of eachShortfall(lack)) {
       const next = bettered(item, one);
       if (next === null || asked.length >= 8) return null;
@@ -89,7 +101,8 @@ function usualOf(kind: KindId): Item {
 }
 
 /**
- * The kinds that would meet what a need still misses on this outing: a wetsuit where a wetsuit is enough, no gaff for a fish that goes back.
+ * The kinds that would meet what a need still misses on this outing: a wetsuit where a wetsuit is enough, no
+ * gaff for a fish that goes back.
  * @param missing means or amount still to come @param taken sorts that count already, where others are wanted
  */
 export function purchaseOptions(
@@ -106,6 +119,8 @@ export function purchaseOptions(
     const asked = asksFor(id, item, context);
     if (asked === null) return [];
     const worth = worthOf(need, item, context);
-    return [{ kind, asked, sort, pieces: isBySort(need) || worth <= 0 ? 1 : Math.ceil(missing / worth - 1e-9) }];
+    return [
+      { kind, asked, sort, pieces: isBySort(need) || worth <= 0 ? 1 : Math.ceil(missing / worth - 1e-9) },
+    ];
   });
 }

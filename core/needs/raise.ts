@@ -9,7 +9,9 @@ export interface RaisedNeed {
 }
 type NeedRule = Extract<Rule, { rule: 'need' }>;
 
-/** Every need this outing raises, the rule pack's own word added: a rule makes it law and may ask for more. */
+/**
+ * Every need this outing raises, the rule pack's own word added: a rule makes it law and may ask for more.
+ */
 export function raisedNeeds(c: RaiseContext, pack: RulePack | null): RaisedNeed[] {
   const law = pack?.standing !== 'practice';
   const rules = pack?.rules.filter((rule) => rule.rule === 'need') ?? [];
@@ -17,7 +19,8 @@ export function raisedNeeds(c: RaiseContext, pack: RulePack | null): RaisedNeed[
   for (const id of needIds) {
     let raise = catalogue[id].raise(c);
     for (const rule of rules)
-      if (rule.needId === id && applies(rule.when, c)) raise = asRule(raise, rule, pack?.authority ?? '', law);
+      if (rule.needId === id && applies(rule.when, c))
+        raise = asRule(raise, rule, pack?.authority ?? '', law);
     if (raise) list.push({ id, raise });
   }
   return list;
@@ -54,6 +57,9 @@ function asRule(own: Raise | null, rule: NeedRule, authority: string, law: boole
         ? { law: own.law }
         : {}),
     // Two rules of one text are one reason.
-    reasons: [...(own?.reasons ?? []).filter((one) => one.because !== 'rule' || one.text !== rule.text), because],
+    reasons: [
+      ...(own?.reasons ?? []).filter((one) => one.because !== 'rule' || one.text !== rule.text),
+      because,
+    ],
   };
 }

@@ -15,7 +15,10 @@ const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
 const [ready] = outings as [Outing];
 
-/** Two people by day, close in on still water in warm air and water, under paddle, without tackle or rules: as little as there is. */
+/**
+ * Two people by day, close in on still water in warm air and water, under paddle, without tackle or rules: as
+ * little as there is.
+ */
 const mere: Partial<Outing['brief']> = {
   targets: [],
   keep: 0,
@@ -85,7 +88,9 @@ const river = { waterId: 'river-venn', launchId: 'upper-bridge', areaId: 'two-ra
 const fish = { targets: ['perch' as const], trip: 'still-water' as const, techniques: ['casting' as const] };
 const launchCarry = (carryM: number) => ({
   launches:
-    references.waters.find((one) => one.id === 'hallow-mere')?.launches.map((launch) => ({ ...launch, carryM })) ?? [],
+    references.waters
+      .find((one) => one.id === 'hallow-mere')
+      ?.launches.map((launch) => ({ ...launch, carryM })) ?? [],
 });
 const area = (change: Partial<Water['areas'][number]>) => ({
   areas:
@@ -218,7 +223,10 @@ describe('each need is raised by what page and practice say, and not before', ()
       'a swell by day, and not by night',
       { hour: { swellM: 0.6, swellPeriodS: 6 } },
       'note',
-      { hour: { swellM: 0.6, swellPeriodS: 6 }, brief: { launchAt: '22:30', homeAt: '02:00', alarmAt: '03:00' } },
+      {
+        hour: { swellM: 0.6, swellPeriodS: 6 },
+        brief: { launchAt: '22:30', homeAt: '02:00', alarmAt: '03:00' },
+      },
     ],
     ['treat-water', 'a night out', { brief: { nights: 1 } }, 'mind', {}],
     ['treat-water', 'a night out on salt water', { brief: { ...sea, nights: 1 } }, null, {}],
@@ -235,7 +243,13 @@ describe('each need is raised by what page and practice say, and not before', ()
     ['hands', 'water under 12 °C', { waterC: 11.9 }, 'note', null],
     ['hands', 'air that feels under 3 °C', { hour: { airC: 3, windMps: 3 } }, 'mind', { hour: { airC: 8 } }],
     ['head-warm', 'water under 10 °C', { waterC: 9.9 }, 'note', { waterC: 10 }],
-    ['warm-under', 'a drysuit in cold water', { waterC: 11.9, aboard: ['drysuit'] }, 'note', { waterC: 11.9 }],
+    [
+      'warm-under',
+      'a drysuit in cold water',
+      { waterC: 11.9, aboard: ['drysuit'] },
+      'note',
+      { waterC: 11.9 },
+    ],
     ['feet', 'every outing', {}, 'note', null],
     ['hour', 'over 1 km', { brief: sea }, 'note', {}],
     ['keep-air', 'an inflatable', { brief: { craftId: 'bladder-wrack' } }, 'note', {}],
@@ -248,7 +262,13 @@ describe('each need is raised by what page and practice say, and not before', ()
     ],
     ['terminal', 'bait fishing', { brief: { ...fish, techniques: ['live bait'] } }, 'mind', { brief: fish }],
     ['rod-holders', 'trolling', { brief: { ...fish, techniques: ['trolling'] } }, 'note', { brief: fish }],
-    ['see-into-water', 'sight fishing', { brief: { ...fish, techniques: ['sight fishing'] } }, 'note', { brief: fish }],
+    [
+      'see-into-water',
+      'sight fishing',
+      { brief: { ...fish, techniques: ['sight fishing'] } },
+      'note',
+      { brief: fish },
+    ],
     ['line-clear', 'fly fishing', { brief: { ...fish, techniques: ['fly'] } }, null, { brief: fish }],
     ['bait-catching', 'live bait', { brief: { ...fish, techniques: ['live bait'] } }, null, { brief: fish }],
     ['find-depth', 'a school that needs it', { brief: fish, angler: needsSounder }, 'note', { brief: fish }],
@@ -278,7 +298,13 @@ describe('each need is raised by what page and practice say, and not before', ()
       'mind',
       { brief: { ...fish, techniques: ['sight fishing'] } },
     ],
-    ['heat', 'air that feels over 29 °C', { hour: { airC: 31, humidityPct: 70 } }, 'note', { hour: { airC: 26 } }],
+    [
+      'heat',
+      'air that feels over 29 °C',
+      { hour: { airC: 31, humidityPct: 70 } },
+      'note',
+      { hour: { airC: 26 } },
+    ],
     ['hot-drink', 'water under 12 °C', { waterC: 11.9 }, null, { waterC: 12 }],
     ['dry-in-vehicle', 'water under 15 °C', { waterC: 14.9 }, null, { waterC: 15 }],
   ])('%s: %s', (id, _, over, unmet, under) => {
@@ -304,11 +330,21 @@ describe('how much is wanted', () => {
     ['sun', 'a set: head, eyes, skin', {}, 3],
     ['treat-water', 'two ways', { brief: { nights: 1 } }, 2],
     ['distress-signal', 'one by day', { brief: { ...sea, launchAt: '09:00', homeAt: '12:00' } }, 1],
-    ['distress-signal', 'one by night and one by day', { brief: { ...sea, launchAt: '03:00', homeAt: '12:00' } }, 2],
+    [
+      'distress-signal',
+      'one by night and one by day',
+      { brief: { ...sea, launchAt: '03:00', homeAt: '12:00' } },
+      2,
+    ],
     ['cut-line', 'two at anchor', { brief: { techniques: ['anchored bait'] } }, 2],
     ['paddle-retained', 'paddle and drive on a pedal boat', { brief: { craftId: 'grey-wagtail' } }, 2],
     ['rod-retention', 'one a rod', { aboard: ['spin-rod', 'jig-rod'] }, 2],
-    ['land-fish', 'two alone for a fish over a metre', { brief: { ...fish, targets: ['pike'], party: 1 } }, 2],
+    [
+      'land-fish',
+      'two alone for a fish over a metre',
+      { brief: { ...fish, targets: ['pike'], party: 1 } },
+      2,
+    ],
     ['land-fish', 'one for a smaller', { brief: { ...fish, party: 1 } }, 1],
     ['unhook', 'three for large teeth: pliers, jaw, cutter', { brief: { ...fish, targets: ['zander'] } }, 3],
     ['unhook', 'one for a small mouth', { brief: fish }, 1],

@@ -5,7 +5,10 @@ import type { Outward } from '../documents/outing';
 import type { Technique } from '../vocabulary/trips';
 import type { Reason } from './need';
 
-/** Farther than this many metres from ground where one can get out, as a reason; false when nearer or not known. */
+/**
+ * Farther than this many metres from ground where one can get out, as a reason; false when nearer or not
+ * known.
+ */
 export function offShore({ maxDistanceFromShoreM: metres }: Exposures, over: number): Reason | false {
   return metres !== null && metres > over && { because: 'distance', from: 'shore', metres };
 }
@@ -19,7 +22,9 @@ export function alone(exposures: Exposures): Reason | false {
 const FOG_UNDER_M = 1000;
 /** Sight that hides boats and shore from one another. */
 export function inFog({ visibility }: Exposures): Reason | false {
-  return visibility !== null && visibility.value < FOG_UNDER_M && { because: 'fog', metres: visibility.value };
+  return (
+    visibility !== null && visibility.value < FOG_UNDER_M && { because: 'fog', metres: visibility.value }
+  );
 }
 export function inDark(exposures: Exposures): Reason | false {
   const last = exposures.darkSpans[exposures.darkSpans.length - 1];
@@ -50,10 +55,16 @@ export function inRapids(exposures: Exposures): Reason | false {
   return exposures.rapids > 0 && { because: 'rapids', count: exposures.rapids };
 }
 export function throughSurf(exposures: Exposures, overM: number): Reason | false {
-  return exposures.breakerM !== null && exposures.breakerM > overM && { because: 'surf', breakerM: exposures.breakerM };
+  return (
+    exposures.breakerM !== null &&
+    exposures.breakerM > overM && { because: 'surf', breakerM: exposures.breakerM }
+  );
 }
 export function coldWater(exposures: Exposures, belowC: number): Reason | false {
-  return exposures.waterC !== null && exposures.waterC < belowC && { because: 'cold-water', waterC: exposures.waterC };
+  return (
+    exposures.waterC !== null &&
+    exposures.waterC < belowC && { because: 'cold-water', waterC: exposures.waterC }
+  );
 }
 /** Air that feels colder than this, °C, with the wind in it. */
 const COLD_AIR_BELOW_C = 3;
@@ -71,7 +82,8 @@ export function fishing(exposures: Exposures): Reason | false {
 }
 export function keepsFish(exposures: Exposures): Reason | false {
   return (
-    exposures.keep > 0 && exposures.largest !== null && { because: 'kept', count: exposures.keep, kg: exposures.keepKg }
+    exposures.keep > 0 &&
+    exposures.largest !== null && { because: 'kept', count: exposures.keep, kg: exposures.keepKg }
   );
 }
 export function largestFish(exposures: Exposures): Reason | false {

@@ -209,7 +209,11 @@ export function wantedWords(need: { id: NeedId; want: number }): string {
 }
 
 /** "long pliers", or what to ask for beyond the usual one: "landing net (not the usual one: hoop …)". */
-export function sayPurchase({ kind, pieces, asked }: Pick<PurchaseOption, 'kind' | 'pieces' | 'asked'>): string {
+export function sayPurchase({
+  kind,
+  pieces,
+  asked,
+}: Pick<PurchaseOption, 'kind' | 'pieces' | 'asked'>): string {
   const name = kinds[kind].name.toLowerCase();
   const lacks = asked.length > 0 ? ` (not the usual one: ${listed(asked.map(sayShortfall))})` : '';
   return `${pieces > 1 ? `${count(pieces)} × ` : ''}${name}${lacks}`;

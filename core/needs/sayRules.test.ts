@@ -10,7 +10,9 @@ describe('rules in words', () => {
     expect(said({ ...own, rule: 'need', needId: 'throw-line', want: 2, when: 'always' })).toBe(
       'Throw line, always, at least two of them.',
     );
-    expect(said({ ...own, rule: 'need', needId: 'water', want: 3, when: 'always' })).toMatch(/always, at least 3 L\.$/);
+    expect(said({ ...own, rule: 'need', needId: 'water', want: 3, when: 'always' })).toMatch(
+      /always, at least 3 L\.$/,
+    );
     expect(said({ ...own, rule: 'need', needId: 'measure', want: null, when: 'fishing' })).toBe(
       'Measure, when fishing.',
     );
@@ -21,7 +23,9 @@ describe('rules in words', () => {
       'At most one rod (one rod a person).',
     );
     expect(said({ ...own, rule: 'bag', speciesId: 'zander', most: 0 })).toBe('Zander: every one goes back.');
-    expect(said({ ...own, rule: 'bag', speciesId: 'sea-bass', most: 2 })).toBe('Sea bass: at most two a day.');
+    expect(said({ ...own, rule: 'bag', speciesId: 'sea-bass', most: 2 })).toBe(
+      'Sea bass: at most two a day.',
+    );
     expect(said({ ...own, rule: 'closed', speciesId: 'barbel', from: '03-15', to: '06-15' })).toBe(
       'Barbel: closed from 15 March to 15 June.',
     );

@@ -21,14 +21,22 @@ export function unitOf(needId: NeedId): string | null {
 }
 
 /** A rule as a sentence, whatever its own words leave out. */
-export function sayRule(rule: Rule, ownSpecies: readonly Species[], areaName?: (id: string) => string | null): string {
+export function sayRule(
+  rule: Rule,
+  ownSpecies: readonly Species[],
+  areaName?: (id: string) => string | null,
+): string {
   const fish = (id: string) => capital(speciesOf(id, ownSpecies)?.name ?? 'a fish that is not known here');
   const own = rule.text === '' ? '' : ` (${rule.text})`;
   const day = (monthDay: string) => dayWords(`2001-${monthDay}`).replace(' 2001', '');
   switch (rule.rule) {
     case 'need': {
       const when =
-        rule.when === 'always' ? 'always' : rule.when === 'in the dark' ? 'afloat in the dark' : `when ${rule.when}`;
+        rule.when === 'always'
+          ? 'always'
+          : rule.when === 'in the dark'
+            ? 'afloat in the dark'
+            : `when ${rule.when}`;
       return `${catalogue[rule.needId].title}, ${when}${rule.want === null ? '' : `, at least ${wanted(rule.needId, rule.want)}`}${own}.`;
     }
     case 'rods':

@@ -19,11 +19,15 @@ const favoured: { [S in keyof Schools]?: Partial<Record<Schools[S], readonly Kin
   visibility: { flag: ['flag'], 'light mast': ['light-flag', 'mast-light'] },
 };
 
-/** What does it where nothing made for it is to hand: a rod in pieces as the spare, a filter for a day that a bottle lasts. */
-const makeshift = (kind: KindId, nights: number) => kind === 'travel-rod' || (kind === 'water-filter' && nights === 0);
 /**
- * How a thing stands among others that would do as well: 1 before them, by the angler's own school or, of ways to call at sea, as the
- * radio that boats near by hear; -1 after them.
+ * What does it where nothing made for it is to hand: a rod in pieces as the spare, a filter for a day that a
+ * bottle lasts.
+ */
+const makeshift = (kind: KindId, nights: number) =>
+  kind === 'travel-rod' || (kind === 'water-filter' && nights === 0);
+/**
+ * How a thing stands among others that would do as well: 1 before them, by the angler's own school or, of
+ * ways to call at sea, as the radio that boats near by hear; -1 after them.
  */
 export function standingOf(
   { angler, water }: Pick<Places, 'angler' | 'water'>,

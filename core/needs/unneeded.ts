@@ -14,8 +14,18 @@ const backingUp: ReadonlySet<NeedId> = new Set<NeedId>([
   'hot-drink',
 ]);
 /** Kinds that pad or hold other things. */
-const helping: readonly KindId[] = ['deck-pad', 'seat-cushion', 'phone-float', 'cord', 'carabiners', 'rod-tube'];
-/** What is worn, what stays with the vehicle, what pads, holds or carries something else, and what comes along on every outing or for a reason that was given: leaving it ashore is not proposed. */
+const helping: readonly KindId[] = [
+  'deck-pad',
+  'seat-cushion',
+  'phone-float',
+  'cord',
+  'carabiners',
+  'rod-tube',
+];
+/**
+ * What is worn, what stays with the vehicle, what pads, holds or carries something else, and what comes along
+ * on every outing or for a reason that was given: leaving it ashore is not proposed.
+ */
 function mayBeLeft({ kind, always, stays }: Item): boolean {
   const { place, means } = kinds[kind];
   return (
@@ -28,8 +38,15 @@ function mayBeLeft({ kind, always, stays }: Item): boolean {
   );
 }
 
-/** Items aboard that no raised need asks for, where leaving them ashore is sound. A container with something in it is at work, and so is a part of a rig whose rod is aboard. */
-export function unneeded(needs: readonly JudgedNeed[], looked: OutingInView, { rigs }: Pick<Outing, 'rigs'>): string[] {
+/**
+ * Items aboard that no raised need asks for, where leaving them ashore is sound. A container with something
+ * in it is at work, and so is a part of a rig whose rod is aboard.
+ */
+export function unneeded(
+  needs: readonly JudgedNeed[],
+  looked: OutingInView,
+  { rigs }: Pick<Outing, 'rigs'>,
+): string[] {
   const raised = new Set<string>(needs.map((need) => need.id));
   const { aboard } = looked;
   const ids = idsAboard(looked);
@@ -41,7 +58,8 @@ export function unneeded(needs: readonly JudgedNeed[], looked: OutingInView, { r
   ]);
   return aboard
     .filter(
-      ({ item }) => mayBeLeft(item) && !atWork.has(item.id) && !kinds[item.kind].means.some((id) => raised.has(id)),
+      ({ item }) =>
+        mayBeLeft(item) && !atWork.has(item.id) && !kinds[item.kind].means.some((id) => raised.has(id)),
     )
     .map(({ item }) => item.id);
 }

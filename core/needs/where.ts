@@ -4,11 +4,21 @@ import { isRough } from '../exposures/rough';
 import { reaches } from '../vocabulary/boat';
 import type { NeedId } from '../vocabulary/needs';
 import type { BodyPart, Mode } from '../vocabulary/stow';
-import { type AskedIn, type PlaceAsked, type Where, ashoreNeeds, modesAfloat, placeOf } from '../vocabulary/where';
+import {
+  type AskedIn,
+  type PlaceAsked,
+  type Where,
+  ashoreNeeds,
+  modesAfloat,
+  placeOf,
+} from '../vocabulary/where';
 import type { Shortfall } from './need';
 
 /** How far off a thing may be reached; null: reach is not asked. */
-const farthest: Partial<Record<Where, number>> = { hand: reaches.indexOf('hand'), turn: reaches.indexOf('turn') };
+const farthest: Partial<Record<Where, number>> = {
+  hand: reaches.indexOf('hand'),
+  turn: reaches.indexOf('turn'),
+};
 
 type Sea = Parameters<typeof isRough>[1];
 
@@ -17,7 +27,8 @@ export function modesAsked(asked: AskedIn, sea: Sea): readonly Mode[] {
   if (asked === 'fishing') return FISHING;
   if (asked === 'afloat') return modesAfloat;
   const rough = modesAfloat.filter((mode) => isRough(mode, sea));
-  if (asked === 'calm') return rough.length === 0 ? modesAfloat : modesAfloat.filter((mode) => !rough.includes(mode));
+  if (asked === 'calm')
+    return rough.length === 0 ? modesAfloat : modesAfloat.filter((mode) => !rough.includes(mode));
   return rough.length === 0 ? FISHING : rough;
 }
 const FISHING: readonly Mode[] = ['fish'];
@@ -28,7 +39,8 @@ export function modesOutOfPlace(need: NeedId, aboard: Aboard, sea: Sea): readonl
   if (!lies) return NONE;
   const { where, in: asked, on } = placeOf[need] ?? ABOARD;
   if (where === 'aboard' && ashoreNeeds.has(need)) return NONE;
-  const isWrong = (at: Lies) => at.in !== 'nowhere' && at.in !== 'companion' && !isInPlace(where, aboard, at, on);
+  const isWrong = (at: Lies) =>
+    at.in !== 'nowhere' && at.in !== 'companion' && !isInPlace(where, aboard, at, on);
   // Where it lies alike in all modes one look says it of all.
   if (!liesIn) return isWrong(lies) ? FISHING : NONE;
   return modesAsked(asked, sea).filter((mode) => isWrong(liesIn[mode] ?? lies));
@@ -43,7 +55,17 @@ export function outOfPlace(need: NeedId, aboard: Aboard, sea: Sea): Shortfall | 
   if (!at) return null;
   const { where, on } = placeOf[need] ?? ABOARD;
   const { boxes, place, in: within, moves, state } = at;
-  return { code: 'out-of-place', want: where, on: on?.[0] ?? null, mode, boxes, place, in: within, moves, state };
+  return {
+    code: 'out-of-place',
+    want: where,
+    on: on?.[0] ?? null,
+    mode,
+    boxes,
+    place,
+    in: within,
+    moves,
+    state,
+  };
 }
 
 function isInPlace(where: Where, { item }: Aboard, lies: Lies, on: readonly BodyPart[] | undefined): boolean {

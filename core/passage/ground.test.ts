@@ -50,7 +50,9 @@ const mere = references.waters.find(({ id }) => id === 'hallow-mere') as Water;
 const places = (change: Partial<Water>, area: Partial<Water['areas'][number]> = {}) => {
   const water: Water = { ...mere, ...change };
   const [first] = water.areas;
-  return { ...({} as object), water, area: { ...first, ...area } } as Parameters<typeof farthestFromGround>[0];
+  return { ...({} as object), water, area: { ...first, ...area } } as Parameters<
+    typeof farthestFromGround
+  >[0];
 };
 
 describe('the farthest from ground where one can get out', () => {
@@ -70,7 +72,9 @@ describe('the farthest from ground where one can get out', () => {
     const only = farthestFromGround(places({ getOut: 'launches only' }), null, 5000);
     expect(only).toBeGreaterThan(800);
     expect(farthestFromGround(places({ getOut: 'in places' }), null, 5000)).toBe(only);
-    expect(farthestFromGround(places({ getOut: 'anywhere along the banks' }), null, 5000)).toBeLessThan(only ?? 0);
+    expect(farthestFromGround(places({ getOut: 'anywhere along the banks' }), null, 5000)).toBeLessThan(
+      only ?? 0,
+    );
   });
   it('is not known without a place', () => {
     expect(farthestFromGround({ ...places({}), area: null }, null, null)).toBeNull();

@@ -8,7 +8,10 @@ import type { Plan } from './plan';
 const STEP_M = 250;
 const MOST_STEPS = 40;
 
-/** The nearest land of a chart: how far, and where; null: the chart shows none. Exact on the plane that touches the earth there. */
+/**
+ * The nearest land of a chart: how far, and where; null: the chart shows none. Exact on the plane that
+ * touches the earth there.
+ */
 export function nearestLand(from: Place, chart: Chart): { distanceM: number; at: Place } | null {
   let best: { distanceM: number; point: Point } | null = null;
   for (const { properties, geometry } of chart.features) {
@@ -35,17 +38,24 @@ function nearestOn(a: Point, b: Point): Point {
   return { x: a.x + d.x * share, y: a.y + d.y * share };
 }
 
-/** Where one can get out nearest to a place, as the water says it: along its chart's land, or at its launches only. */
+/**
+ * Where one can get out nearest to a place, as the water says it: along its chart's land, or at its launches
+ * only.
+ */
 export function nearestGround(place: Place, water: Water): { distanceM: number; at: Place } | null {
-  const launches = water.launches.map((launch) => ({ distanceM: distanceBetween(place, launch), at: launch }));
+  const launches = water.launches.map((launch) => ({
+    distanceM: distanceBetween(place, launch),
+    at: launch,
+  }));
   const land =
     water.getOut === 'launches only' || water.getOut === 'in places' ? null : nearestLand(place, water.chart);
   return [...launches, ...(land ? [land] : [])].toSorted((a, b) => a.distanceM - b.distanceM)[0] ?? null;
 }
 
 /**
- * The farthest that one is from ground where one can get out, m: at the place to fish as it was written, else by the water's chart and
- * launches; on the way, where the chart shows land or nothing else counts. null: no place to fish is chosen. Never farther than a landing.
+ * The farthest that one is from ground where one can get out, m: at the place to fish as it was written, else
+ * by the water's chart and launches; on the way, where the chart shows land or nothing else counts. null: no
+ * place to fish is chosen. Never farther than a landing.
  */
 export function farthestFromGround(
   { area, water }: Places,
@@ -54,7 +64,8 @@ export function farthestFromGround(
 ): number | null {
   if (!area || !water) return null;
   const there = area.shoreM ?? nearestGround(area, water)?.distanceM ?? Infinity;
-  const written = area.shoreM !== null && (water.getOut === 'in places' || nearestLand(area, water.chart) === null);
+  const written =
+    area.shoreM !== null && (water.getOut === 'in places' || nearestLand(area, water.chart) === null);
   const onTheWay = written ? [] : (plan?.legs ?? []).map(({ leg }) => farthestOnLeg(leg.from, leg.to, water));
   return Math.min(Math.max(there, ...onTheWay), fromLandingM ?? Infinity);
 }

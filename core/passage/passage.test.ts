@@ -32,12 +32,20 @@ describe('passage', () => {
     const way = passage({ departAt: at, craft: bare, legs: east, wind: calm, stream: slack });
     expect(way.totalS).toBeCloseTo(2000, 6);
     // With windage even still air holds back, as one moves through it.
-    expect(passage({ departAt: at, craft, legs: east, wind: calm, stream: slack }).totalS).toBeGreaterThan(2000);
+    expect(passage({ departAt: at, craft, legs: east, wind: calm, stream: slack }).totalS).toBeGreaterThan(
+      2000,
+    );
   });
   it('with a stream along adds it, and against takes it away', () => {
     const bare = { ...craft, windageM2: 0 };
     const go = (towardDeg: number) =>
-      passage({ departAt: at, craft: bare, legs: east, wind: calm, stream: [{ at, speedMps: 0.5, towardDeg }] }).totalS;
+      passage({
+        departAt: at,
+        craft: bare,
+        legs: east,
+        wind: calm,
+        stream: [{ at, speedMps: 0.5, towardDeg }],
+      }).totalS;
     expect(go(90)).toBeCloseTo(1500, 6);
     expect(go(270)).toBeCloseTo(3000, 6);
   });
@@ -70,7 +78,8 @@ describe('passage', () => {
       wind: calm,
       stream: hours,
     });
-    // In one hour 1.5 · 3600 and the stream's mean over the 60 steps' starts: ½ (1 − 1/60) · 3600 = 7170 m; the rest at 2.5 m/s.
+    // In one hour 1.5 · 3600 and the stream's mean over the 60 steps' starts: ½ (1 − 1/60) · 3600 = 7170 m;
+    // the rest at 2.5 m/s.
     expect(way.totalS).toBeCloseTo(3600 + (7200 - 5400 - 1770) / 2.5, 6);
   });
   it('through the water never depends on how a leg is cut where nothing changes', () => {
@@ -133,7 +142,11 @@ describe('turn-back', () => {
     for (let hours = 1; hours <= 14; hours += 1) {
       const deadline = start + hours * 3_600_000;
       let slow: number | null = null;
-      for (let from = Math.floor(deadline / 300_000) * 300_000; from >= start && slow === null; from -= 300_000) {
+      for (
+        let from = Math.floor(deadline / 300_000) * 300_000;
+        from >= start && slow === null;
+        from -= 300_000
+      ) {
         const { totalS } = travel(from, bare, race);
         if (totalS !== null && from + totalS * 1000 <= deadline) slow = from;
       }
@@ -169,7 +182,11 @@ describe('turn-back', () => {
         (legs, minutes) => {
           const deadline = start + minutes * 60_000;
           let slow: number | null = null;
-          for (let from = Math.floor(deadline / 300_000) * 300_000; from >= start && slow === null; from -= 300_000) {
+          for (
+            let from = Math.floor(deadline / 300_000) * 300_000;
+            from >= start && slow === null;
+            from -= 300_000
+          ) {
             const { totalS } = travel(from, craft, legs);
             if (totalS !== null && from + totalS * 1000 <= deadline) slow = from;
           }

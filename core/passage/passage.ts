@@ -12,8 +12,18 @@ export interface PassageInput {
   waterDensity?: number;
 }
 
-/** Time, heading and effort along legs through hourly wind and stream, straight between the hours in vector parts. */
-export function passage({ departAt, craft, legs, wind, stream, waterDensity = SALT_WATER }: PassageInput): Travel {
+/**
+ * Time, heading and effort along legs through hourly wind and stream, straight between the hours in vector
+ * parts.
+ */
+export function passage({
+  departAt,
+  craft,
+  legs,
+  wind,
+  stream,
+  waterDensity = SALT_WATER,
+}: PassageInput): Travel {
   const windAt = flowBetween(
     wind.map(({ at, speedMps, fromDeg }) => ({ at: Date.parse(at), ...fromBearing(speedMps, fromDeg) })),
   );

@@ -26,7 +26,10 @@ const brief = (outing: Outing, change: Partial<Outing['brief']>): Outing => ({
 });
 const weather = (outing: Outing, change: Partial<Outing['conditions']['hours'][number]>): Outing => ({
   ...outing,
-  conditions: { ...outing.conditions, hours: outing.conditions.hours.map((hour) => ({ ...hour, ...change })) },
+  conditions: {
+    ...outing.conditions,
+    hours: outing.conditions.hours.map((hour) => ({ ...hour, ...change })),
+  },
 });
 
 describe('the way', () => {
@@ -138,12 +141,16 @@ describe('findings of the day and the way', () => {
       alarmAt: shiftClock(cod.brief.launchAt, 120),
     });
     expect(codes(short)).toContain('stop turn-passed');
-    const finding = assess(short, references, noAnswers, now).findings.find((one) => one.facts.code === 'turn-passed');
+    const finding = assess(short, references, noAnswers, now).findings.find(
+      (one) => one.facts.code === 'turn-passed',
+    );
     expect(finding?.repairs.map((one) => one.do)).toContain('set-area');
   });
   it('fog on both sides of its limits', () => {
     expect(codes(weather(ready, { visibilityM: 1000 }))).toEqual([]);
-    expect(codes(weather(ready, { visibilityM: 999 })), 'in fog a second sound signal').toEqual(['mind need-unmet']);
+    expect(codes(weather(ready, { visibilityM: 999 })), 'in fog a second sound signal').toEqual([
+      'mind need-unmet',
+    ]);
     expect(codes(weather(ready, { visibilityM: 499 }))).toEqual(['mind fog', 'mind need-unmet']);
     expect(codes(weather(ready, { visibilityM: 199 }))).toEqual(['stop fog', 'mind need-unmet']);
   });
@@ -173,15 +180,24 @@ describe('findings of the day and the way', () => {
     expect(codes(early).some((code) => code.endsWith('bar-low'))).toBe(false);
   });
   it('a second propulsion too slow to be in before help is called', () => {
-    const weak = { ...references, craft: references.craft.map((one) => ({ ...one, spareMps: 0.5, sparePowerW: 10 })) };
-    const found = assess(cod, weak, noAnswers, now).findings.find((one) => one.facts.code === 'second-too-slow');
+    const weak = {
+      ...references,
+      craft: references.craft.map((one) => ({ ...one, spareMps: 0.5, sparePowerW: 10 })),
+    };
+    const found = assess(cod, weak, noAnswers, now).findings.find(
+      (one) => one.facts.code === 'second-too-slow',
+    );
     expect(found?.level).toBe('mind');
   });
 });
 
 describe('hours', () => {
   it('moved together keep their distances', () => {
-    const moved = movedTo(brief(ready, { turnAt: '09:00' }).brief, '2026-05-17', shiftClock(ready.brief.launchAt, 60));
+    const moved = movedTo(
+      brief(ready, { turnAt: '09:00' }).brief,
+      '2026-05-17',
+      shiftClock(ready.brief.launchAt, 60),
+    );
     expect(moved).toMatchObject({
       date: '2026-05-17',
       turnAt: '10:00',
@@ -206,7 +222,12 @@ describe('a way on to another landing', () => {
   const looked = lookUp(float, references);
   const floated = plan(float) as NonNullable<ReturnType<typeof plan>>;
   const day = () =>
-    dayOf(float.conditions, looked.water as NonNullable<typeof looked.water>, floated.launchAt, floated.deadline);
+    dayOf(
+      float.conditions,
+      looked.water as NonNullable<typeof looked.water>,
+      floated.launchAt,
+      floated.deadline,
+    );
   it('has a latest time at each mark, each later than the one before, and the last within the deadline', () => {
     const marks = marksOn(floated, looked, day());
     expect(marks.map(({ name }) => name)).toEqual(['the alders', 'the mill bend']);
@@ -226,7 +247,10 @@ describe('a way on to another landing', () => {
       lonDeg: (at.from.lonDeg + at.to.lonDeg) / 2,
     };
     const there = { ...looked, water: { ...water, launches: [...water.launches, beach] } };
-    expect(marksOn(floated, there, day()).map(({ waysOut }) => waysOut.includes('the beach'))).toEqual([true, false]);
+    expect(marksOn(floated, there, day()).map(({ waysOut }) => waysOut.includes('the beach'))).toEqual([
+      true,
+      false,
+    ]);
   });
   it('asks what stands where one launched, and says nothing of it where one comes back', () => {
     const told = (outing: Outing) =>

@@ -64,8 +64,16 @@ function spareHull(boat: OnWater): Hull {
   return { ...boat, cruiseMps: boat.spareMps, powerW: boat.sparePowerW };
 }
 
-/** The passage of an outing, with its latest turn and what would change it. null until boat, water, places and hours are known. */
-export function planOf(brief: Outward, looked: Places, day: Day, span: { from: Instant; to: Instant }): Plan | null {
+/**
+ * The passage of an outing, with its latest turn and what would change it. null until boat, water, places and
+ * hours are known.
+ */
+export function planOf(
+  brief: Outward,
+  looked: Places,
+  day: Day,
+  span: { from: Instant; to: Instant },
+): Plan | null {
   const { craft, water } = looked;
   const route = routeOf(brief.route, looked);
   if (!craft || !water || !route) return null;
@@ -84,7 +92,8 @@ export function planOf(brief: Outward, looked: Places, day: Day, span: { from: I
   const homeward = turnAt === null ? null : go(turnAt, hull, home);
   const spare = spareHull(hull);
   const homewardSpare = turnAt === null ? null : go(turnAt, spare, home);
-  const arrive = (way: Travel | null) => (way?.totalS == null || turnAt === null ? null : turnAt + way.totalS * 1000);
+  const arrive = (way: Travel | null) =>
+    way?.totalS == null || turnAt === null ? null : turnAt + way.totalS * 1000;
   const nearest = turnAt === null ? null : nearestLanding(route, looked, day);
   const minutes = (with_: Hull) => {
     const total = nearest && turnAt !== null ? go(turnAt, with_, nearest).totalS : null;

@@ -22,7 +22,10 @@ export interface Route {
 }
 
 /** The ways out and home, from launch to the place to fish to the landing; null until those are known. */
-export function routeOf(points: { out: readonly Waypoint[]; home: readonly Waypoint[] }, looked: Places): Route | null {
+export function routeOf(
+  points: { out: readonly Waypoint[]; home: readonly Waypoint[] },
+  looked: Places,
+): Route | null {
   const { launch, landing, area, water } = looked;
   if (!launch || !landing || !area || !water) return null;
   // A place without a position of its own stands on the launch: then the way is not known.
@@ -59,12 +62,20 @@ function legsThrough(points: readonly Waypoint[], hazards: readonly Hazard[]): R
 function piecesOf(from: Place, to: Place, distanceM: number, hazards: readonly Hazard[]): RouteLeg['pieces'] {
   const spans = hazards
     .filter((hazard) => hazard.streamFactor !== 1)
-    .map((hazard) => ({ span: shareWithin(from, to, hazard, hazard.radiusM) ?? [0, 0], factor: hazard.streamFactor }));
+    .map((hazard) => ({
+      span: shareWithin(from, to, hazard, hazard.radiusM) ?? [0, 0],
+      factor: hazard.streamFactor,
+    }));
   const cuts = [...new Set([0, 1, ...spans.flatMap(({ span }) => span)])].sort((a, b) => a - b);
   return cuts.slice(1).map((end, i) => {
     const start = cuts[i] ?? 0;
     const middle = (start + end) / 2;
-    const inside = spans.filter(({ span: [a = 0, b = 0] }) => a <= middle && middle <= b).map(({ factor }) => factor);
-    return { distanceM: (end - start) * distanceM, streamFactor: inside.length > 0 ? Math.max(...inside) : 1 };
+    const inside = spans
+      .filter(({ span: [a = 0, b = 0] }) => a <= middle && middle <= b)
+      .map(({ factor }) => factor);
+    return {
+      distanceM: (end - start) * distanceM,
+      streamFactor: inside.length > 0 ? Math.max(...inside) : 1,
+    };
   });
 }

@@ -29,11 +29,16 @@ describe('a way and the shore', () => {
       .integer({ min: -3000, max: -700 })
       .chain((x) => fc.tuple(fc.constant(x), fc.integer({ min: -900, max: 900 })));
     fc.assert(
-      fc.property(far, fc.integer({ min: 700, max: 3000 }), fc.integer({ min: -900, max: 900 }), ([x, y], x2, y2) => {
-        const there = shoreCrossings(at(x, y), at(x2, y2), square);
-        expect(shoreCrossings(at(x2, y2), at(x, y), square)).toHaveLength(there.length);
-        expect(there.length % 2).toBe(0);
-      }),
+      fc.property(
+        far,
+        fc.integer({ min: 700, max: 3000 }),
+        fc.integer({ min: -900, max: 900 }),
+        ([x, y], x2, y2) => {
+          const there = shoreCrossings(at(x, y), at(x2, y2), square);
+          expect(shoreCrossings(at(x2, y2), at(x, y), square)).toHaveLength(there.length);
+          expect(there.length % 2).toBe(0);
+        },
+      ),
     );
   });
   it('may meet the shore at a landing, and nowhere else', () => {

@@ -3,7 +3,10 @@ import { type Place, distanceBetween, fromPlane, toPlane } from '../environment/
 
 const known = new WeakMap<Chart, Map<string, readonly number[]>>();
 
-/** Where a straight way crosses the shores of a chart, as shares of its length in rising order. Along a shore is no crossing. */
+/**
+ * Where a straight way crosses the shores of a chart, as shares of its length in rising order. Along a shore
+ * is no crossing.
+ */
 export function shoreCrossings(from: Place, to: Place, chart: Chart): readonly number[] {
   const key = `${from.latDeg} ${from.lonDeg} ${to.latDeg} ${to.lonDeg}`;
   const ways = known.get(chart) ?? new Map<string, readonly number[]>();
@@ -35,10 +38,18 @@ function crossings(from: Place, to: Place, chart: Chart): number[] {
 }
 
 /**
- * Whether a straight way leads over land: it crosses a shore farther from every place one may land than a position is good to.
- * @param landings where the shore is meant to be met @param nearM how near to one of them a crossing is nothing to tell, m
+ * Whether a straight way leads over land: it crosses a shore farther from every place one may land than a
+ * position is good to.
+ * @param landings where the shore is meant to be met
+ * @param nearM how near to one of them a crossing is nothing to tell, m
  */
-export function overLand(from: Place, to: Place, landings: readonly Place[], chart: Chart, nearM = 100): boolean {
+export function overLand(
+  from: Place,
+  to: Place,
+  landings: readonly Place[],
+  chart: Chart,
+  nearM = 100,
+): boolean {
   const way = toPlane(from, to);
   return shoreCrossings(from, to, chart).some((share) => {
     const at = fromPlane(from, { x: way.x * share, y: way.y * share });

@@ -90,7 +90,8 @@ function pacing(hull: Hull, waterDensity: number): (leg: Leg, at: Instant, guess
 }
 
 /**
- * Time, heading and effort along legs: power against water and wind, drift made good by steering up. In steps of one minute.
+ * Time, heading and effort along legs: power against water and wind, drift made good by steering up. In steps
+ * of one minute.
  * @param latest who is still under way then is not followed further: that is no headway
  */
 export function travel(
@@ -158,9 +159,9 @@ export function travel(
 }
 
 /**
- * The way gone backward in time from its end: about when the last boat that is in by `deadline` must have set off. Where none
- * makes way it must have been further on before that began. Steps of a minute forward and backward differ a little, so this is
- * a place to begin trying, no answer.
+ * The way gone backward in time from its end: about when the last boat that is in by `deadline` must have set
+ * off. Where none makes way it must have been further on before that began. Steps of a minute forward and
+ * backward differ a little, so this is a place to begin trying, no answer.
  * @returns null when that is before `earliest`
  */
 export function lastStart(
@@ -187,8 +188,17 @@ export function lastStart(
   return at;
 }
 
-/** The s > 0 at which (k s² + airDrag (head+s)|head+s|) s = power: Newton from the last speed, bracketed so that it cannot stray. */
-export function speedThroughWater(k: number, airDrag: number, head: number, power: number, guess: number): number {
+/**
+ * The s > 0 at which (k s² + airDrag (head+s)|head+s|) s = power: Newton from the last speed, bracketed so
+ * that it cannot stray.
+ */
+export function speedThroughWater(
+  k: number,
+  airDrag: number,
+  head: number,
+  power: number,
+  guess: number,
+): number {
   let low = 0;
   let high = Infinity;
   let s = Math.max(guess, 0.05);

@@ -28,7 +28,11 @@ describe('a battery on a day', () => {
       ['alkaline', 0.8],
     ] as const) {
       const rated = [{ name: 'load', watts: 5 * 12, hours: 2 }];
-      const { usableWh } = power({ battery: { chemistry, volts: 12, ampHours: 100 }, tempC: 25, loads: rated });
+      const { usableWh } = power({
+        battery: { chemistry, volts: 12, ampHours: 100 },
+        tempC: 25,
+        loads: rated,
+      });
       expect(usableWh, chemistry).toBeCloseTo(1200 * share, 9);
     }
   });
@@ -72,13 +76,19 @@ describe('a battery on a day', () => {
       9,
     );
     expect(power({ battery: { ...plain, peukert: 1 }, tempC: 25, loads: hard }).usableWh).toBe(600);
-    expect(power({ battery: { ...plain, peukert: 1, atZero: 0.9 }, tempC: 0, loads: hard }).usableWh).toBe(540);
+    expect(power({ battery: { ...plain, peukert: 1, atZero: 0.9 }, tempC: 0, loads: hard }).usableWh).toBe(
+      540,
+    );
     expect(coldFactor('sla', 12.5, 0.9)).toBeCloseTo(0.95, 12);
     // What is left further down is never more than at nought.
     expect(coldFactor('sla', -10, 0.3)).toBeCloseTo(0.3, 12);
   });
   it('without load never empties', () => {
-    expect(power({ battery, tempC: 5, loads: [] })).toMatchObject({ neededWh: 0, hoursToEmpty: null, enough: true });
+    expect(power({ battery, tempC: 5, loads: [] })).toMatchObject({
+      neededWh: 0,
+      hoursToEmpty: null,
+      enough: true,
+    });
   });
 });
 
@@ -110,11 +120,16 @@ describe('what a battery has left by its age', () => {
     expect(four?.years).toBeCloseTo(4, 2);
     expect(four?.share).toBeCloseTo(0.95 * (1 - 0.05 * 4), 3);
     expect(healthByAge(bought('sla-battery', { boughtOn: '2000-01-01' }), at)?.share).toBe(0.5);
-    expect(healthByAge(bought('lithium-ion-pack', { boughtOn: '2025-01-01' }), at)?.share).toBeCloseTo(0.95, 6);
+    expect(healthByAge(bought('lithium-ion-pack', { boughtOn: '2025-01-01' }), at)?.share).toBeCloseTo(
+      0.95,
+      6,
+    );
   });
   it('is what was measured where somebody did, and unknown without a day it was bought', () => {
     const measured = bought('lithium-ion-pack');
-    expect(healthByAge({ ...measured, attributes: { ...measured.attributes, healthPct: 88 } }, at)).toBeNull();
+    expect(
+      healthByAge({ ...measured, attributes: { ...measured.attributes, healthPct: 88 } }, at),
+    ).toBeNull();
     expect(healthByAge(bought('lithium-ion-pack', { boughtOn: null }), at)).toBeNull();
     expect(batteryOf(measured, 1, at)?.health).toBeCloseTo(0.76, 2);
     expect(batteryOf(measured, 1)?.health).toBeCloseTo(0.95, 6);

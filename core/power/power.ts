@@ -1,7 +1,10 @@
 export const chemistries = ['sla', 'lifepo4', 'liion', 'nimh', 'alkaline'] as const;
 export type Chemistry = (typeof chemistries)[number];
 
-/** Exponent by which a hard draw shrinks the capacity; share that may be drawn; share left by cold at −20, 0 and 25 °C. Rules of thumb. */
+/**
+ * Exponent by which a hard draw shrinks the capacity; share that may be drawn; share left by cold at −20, 0
+ * and 25 °C. Rules of thumb.
+ */
 export const CHEMISTRY: Record<
   Chemistry,
   { peukert: number; usable: number; cold: readonly [number, number, number] }
@@ -12,7 +15,9 @@ export const CHEMISTRY: Record<
   nimh: { peukert: 1.1, usable: 0.8, cold: [0.5, 0.8, 1] },
   alkaline: { peukert: 1.2, usable: 0.8, cold: [0.25, 0.65, 1] },
 };
-/** Share that a healthy one gives before what runs on it goes dark, however ill that does it. Rules of thumb. */
+/**
+ * Share that a healthy one gives before what runs on it goes dark, however ill that does it. Rules of thumb.
+ */
 const DARK_SHARE: Readonly<Record<Chemistry, number>> = {
   sla: 0.9,
   lifepo4: 0.98,
@@ -31,7 +36,10 @@ export interface Battery {
   ratedHours?: number;
   /** Share left of what it was when new, over 0 to 1; default 1. */
   health?: number;
-  /** One's own, in place of the chemistry's: the exponent, the share that may be drawn, the share left at 0 °C. */
+  /**
+   * One's own, in place of the chemistry's: the exponent, the share that may be drawn, the share left at 0
+   * °C.
+   */
   peukert?: number;
   usable?: number;
   atZero?: number;
@@ -53,8 +61,9 @@ export interface PowerSum {
 }
 
 /**
- * What a battery gives on a day, against what is drawn: capacity by Peukert's law at the average draw, the share that may be drawn, what
- * cold leaves, and health. Coefficients by chemistry are rules of thumb. Estimates: no lamp dies at a minute foretold.
+ * What a battery gives on a day, against what is drawn: capacity by Peukert's law at the average draw, the
+ * share that may be drawn, what cold leaves, and health. Coefficients by chemistry are rules of thumb.
+ * Estimates: no lamp dies at a minute foretold.
  * @param tempC of the battery @param reserve share kept back, default 0.2
  */
 export function power({
@@ -73,10 +82,19 @@ export function power({
   const average = longest > 0 ? neededWh / longest : 0;
   const usableWh = usable(battery, average, tempC);
   const spareWh = usableWh * (1 - reserve) - neededWh;
-  return { neededWh, usableWh, hoursToEmpty: average > 0 ? usableWh / average : null, enough: spareWh >= 0, spareWh };
+  return {
+    neededWh,
+    usableWh,
+    hoursToEmpty: average > 0 ? usableWh / average : null,
+    enough: spareWh >= 0,
+    spareWh,
+  };
 }
 
-/** What a battery gives on a day until it is dark, Wh: never less than what may be drawn of it. @param watts the average draw */
+/**
+ * What a battery gives on a day until it is dark, Wh: never less than what may be drawn of it.
+ * @param watts the average draw
+ */
 export function darkWh(battery: Battery, watts: number, tempC: number): number {
   const spared = battery.usable ?? CHEMISTRY[battery.chemistry].usable;
   return usable({ ...battery, usable: Math.max(spared, DARK_SHARE[battery.chemistry]) }, watts, tempC);
@@ -90,7 +108,10 @@ function usable(battery: Battery, watts: number, tempC: number): number {
   return volts * effective * share * coldFactor(chemistry, tempC, atZero) * health;
 }
 
-/** Share of the capacity that a temperature leaves; ends held below −20 and above 25 °C. `atZero`: one's own share left at 0 °C. */
+/**
+ * Share of the capacity that a temperature leaves; ends held below −20 and above 25 °C. `atZero`: one's own
+ * share left at 0 °C.
+ */
 export function coldFactor(chemistry: Chemistry, tempC: number, atZero?: number): number {
   const [usualFar, usualZero, warm] = CHEMISTRY[chemistry].cold;
   const zero = atZero ?? usualZero;

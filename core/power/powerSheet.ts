@@ -28,7 +28,15 @@ const USUAL_VOLTS = 12.8;
 /** What of the day decides how long things draw. */
 export type PowerDay = Pick<
   Exposures,
-  'airMinC' | 'launchAt' | 'homeAt' | 'hoursAfloat' | 'campH' | 'darkMinutes' | 'darkSpans' | 'daylightLeftMin' | 'plan'
+  | 'airMinC'
+  | 'launchAt'
+  | 'homeAt'
+  | 'hoursAfloat'
+  | 'campH'
+  | 'darkMinutes'
+  | 'darkSpans'
+  | 'daylightLeftMin'
+  | 'plan'
 >;
 export interface Device {
   item: Item;
@@ -38,7 +46,10 @@ export interface Device {
   /** Hours out from the launch at which it begins to draw. */
   from: number;
 }
-/** The motor on the way: what it draws, W, and for how long on the way out and home, against that hour's wind and stream, h. */
+/**
+ * The motor on the way: what it draws, W, and for how long on the way out and home, against that hour's wind
+ * and stream, h.
+ */
 export interface MotorRun {
   watts: number;
   outH: number;
@@ -56,7 +67,10 @@ export interface Supply {
   sum: PowerSum;
   /** Hours after the launch at which it is empty; null: it lasts the outing. */
   emptyAt: number | null;
-  /** What it gives until what runs on it goes dark, Wh, and the hour after the launch at which that comes; null: it stays lit. */
+  /**
+   * What it gives until what runs on it goes dark, Wh, and the hour after the launch at which that comes;
+   * null: it stays lit.
+   */
   darkWh: number;
   darkAt: number | null;
   /** Whether it stays lit with the reserve kept back. */
@@ -69,8 +83,17 @@ export interface PowerSheet {
   without: readonly Device[];
 }
 
-/** Share of its capacity that a battery loses a year, kept as most are, and what is left of the oldest. Rules of thumb. */
-const FADE_A_YEAR: Record<Chemistry, number> = { sla: 0.1, lifepo4: 0.03, liion: 0.05, nimh: 0.06, alkaline: 0.02 };
+/**
+ * Share of its capacity that a battery loses a year, kept as most are, and what is left of the oldest. Rules
+ * of thumb.
+ */
+const FADE_A_YEAR: Record<Chemistry, number> = {
+  sla: 0.1,
+  lifepo4: 0.03,
+  liion: 0.05,
+  nimh: 0.06,
+  alkaline: 0.02,
+};
 const LEAST_HEALTH = 0.5;
 const YEAR_MS = 365.25 * DAY_MS;
 
@@ -125,8 +148,9 @@ function feeds({ item, entry }: Aboard, homeAt: Instant | null): boolean {
 }
 
 /**
- * Everything that draws, on the battery it names or, naming none or one that stays ashore, on the largest aboard; and what each battery comes to
- * that day. What names a battery that goes along and feeds nothing is fed by nothing.
+ * Everything that draws, on the battery it names or, naming none or one that stays ashore, on the largest
+ * aboard; and what each battery comes to that day. What names a battery that goes along and feeds nothing is
+ * fed by nothing.
  */
 export function powerSheet(
   looked: Pick<OutingInView, 'aboard' | 'craft'>,
@@ -186,8 +210,15 @@ function motorRun({ craft }: Pick<OutingInView, 'craft'>, { plan }: PowerDay): M
   const homeFrom = (plan.turnAt - plan.launchAt) / HOUR_MS;
   return { watts: craft.powerW, outH: hoursOf('out'), homeH: hoursOf('home'), homeFrom };
 }
-/** How long one thing could run if all that its battery has over were for it, h; null: it does not run on that battery. */
-export function hoursOn({ devices, darkWh: gives, sum }: Supply, itemId: string, reserve: number): number | null {
+/**
+ * How long one thing could run if all that its battery has over were for it, h; null: it does not run on that
+ * battery.
+ */
+export function hoursOn(
+  { devices, darkWh: gives, sum }: Supply,
+  itemId: string,
+  reserve: number,
+): number | null {
   const device = devices.find(({ item }) => item.id === itemId);
   const watts = device ? device.watts * device.duty : 0;
   if (!device || watts <= 0) return null;
@@ -251,6 +282,10 @@ export function eveningList(looked: OutingInView): { item: Item; what: string }[
   return looked.aboard.flatMap(({ item }) => {
     const { evening } = kinds[item.kind];
     const charges = item.qualities.includes('charged') || chemistryOf[item.kind] !== undefined;
-    return evening !== null ? [{ item, what: inWords(evening) }] : charges ? [{ item, what: 'Charge it full.' }] : [];
+    return evening !== null
+      ? [{ item, what: inWords(evening) }]
+      : charges
+        ? [{ item, what: 'Charge it full.' }]
+        : [];
   });
 }

@@ -12,7 +12,10 @@ export interface Choice {
   shortfall: Shortfall | null;
 }
 
-/** Everything in the locker whose kind can meet a need and that is not aboard: what counts first, then the lightest. */
+/**
+ * Everything in the locker whose kind can meet a need and that is not aboard: what counts first, then the
+ * lightest.
+ */
 export function choicesFor(
   needId: NeedId,
   items: readonly Item[],
@@ -30,5 +33,7 @@ export function choicesFor(
         shortfall: outOfService(aboard, lastDay, taken) ?? disqualified(catalogue[needId], aboard, context),
       };
     })
-    .sort((a, b) => Number(a.shortfall !== null) - Number(b.shortfall !== null) || a.item.massKg - b.item.massKg);
+    .sort(
+      (a, b) => Number(a.shortfall !== null) - Number(b.shortfall !== null) || a.item.massKg - b.item.massKg,
+    );
 }

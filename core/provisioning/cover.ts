@@ -23,8 +23,9 @@ export interface Cover {
 const EPS = 1e-9;
 
 /**
- * The cheapest set of options that covers every demand (weighted multi-cover with clashes), by branch and bound: the demand with the
- * fewest ways left is settled first; a branch ends when its cost and the dearest single demand still open reach the best found.
+ * The cheapest set of options that covers every demand (weighted multi-cover with clashes), by branch and
+ * bound: the demand with the fewest ways left is settled first; a branch ends when its cost and the dearest
+ * single demand still open reach the best found.
  * @returns null when the demands cannot all be covered
  */
 export function cheapestCover({ options, wanted, clash, mostNodes }: CoverProblem): Cover | null {
@@ -43,7 +44,10 @@ export function cheapestCover({ options, wanted, clash, mostNodes }: CoverProble
   let nodes = 0;
   let complete = true;
 
-  /** The least that what is missing of a demand costs, parts of options allowed; Infinity: it cannot be covered any more. */
+  /**
+   * The least that what is missing of a demand costs, parts of options allowed; Infinity: it cannot be
+   * covered any more.
+   */
   const least = (demand: number): number => {
     let missing = (wanted[demand] ?? 0) - (covered[demand] ?? 0);
     let cost = 0;

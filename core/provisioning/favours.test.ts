@@ -33,7 +33,9 @@ describe('schools', () => {
     expect(favours(of({ fishStore: 'hard box' }), one('hard-ice-box'))).toBe(true);
     expect(favours(of({ fishStore: 'bag' }), one('hard-ice-box'))).toBe(false);
     expect(favours(of({ visibility: 'light mast' }), one('light-flag'))).toBe(true);
-    expect(favours(of({ phone: 'on a float' }), one('phone', { qualities: ['floats', 'waterproof'] }))).toBe(true);
+    expect(favours(of({ phone: 'on a float' }), one('phone', { qualities: ['floats', 'waterproof'] }))).toBe(
+      true,
+    );
     expect(favours(of({ phone: 'on a float' }), one('phone'))).toBe(false);
   });
   it('come first, and so does a radio at sea where others hear it; a makeshift comes last', () => {
@@ -42,7 +44,9 @@ describe('schools', () => {
     const stands = (item: Item, change: object, nights = 0) =>
       standingOf({ angler: demoAngler, water: water(change) }, { nights }, item);
     const first = (change: object) => stands(radio, change);
-    expect([first({ type: 'salt', coverage: 'good' }), first({ type: 'salt', coverage: 'patchy' })]).toEqual([1, 1]);
+    expect([first({ type: 'salt', coverage: 'good' }), first({ type: 'salt', coverage: 'patchy' })]).toEqual([
+      1, 1,
+    ]);
     expect(first({ type: 'salt', coverage: 'none' })).toBe(0);
     expect(first({ type: 'fresh', coverage: 'good' })).toBe(0);
     expect(standingOf({ angler: of({ landing: 'net' }), water: null }, { nights: 0 }, one('net'))).toBe(1);

@@ -16,7 +16,10 @@ const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
 const [ready, dusk] = outings as [Outing, Outing];
 const take = (outing: Outing, refs = references) =>
-  propose(outing, refs, noAnswers, now).add.reduce((next, one) => withItem(next, one.itemId, one.quantity), outing);
+  propose(outing, refs, noAnswers, now).add.reduce(
+    (next, one) => withItem(next, one.itemId, one.quantity),
+    outing,
+  );
 const open = (outing: Outing, refs = references) =>
   assess(outing, refs, noAnswers, now)
     .needs.filter((need) => !need.met && need.level !== 'could')
@@ -42,8 +45,10 @@ describe('the cheapest cover', () => {
             const chosen = options.filter((_, i) => set & (1 << i));
             const enough = wanted.every(
               (want, demand) =>
-                chosen.reduce((sum, one) => sum + (one.covers.find((c) => c.demand === demand)?.amount ?? 0), 0) >=
-                want,
+                chosen.reduce(
+                  (sum, one) => sum + (one.covers.find((c) => c.demand === demand)?.amount ?? 0),
+                  0,
+                ) >= want,
             );
             if (enough)
               best = Math.min(
@@ -87,10 +92,14 @@ describe('a proposed loadout', () => {
   it('from an empty boat fills it, rods with their leashes and a sounder with its charge', () => {
     const filled = take({ ...ready, loadout: [] });
     const left = open(filled).filter((id) =>
-      propose({ ...ready, loadout: [] }, references, noAnswers, now).missing.every((one) => one.needId !== id),
+      propose({ ...ready, loadout: [] }, references, noAnswers, now).missing.every(
+        (one) => one.needId !== id,
+      ),
     );
     expect(left).toEqual([]);
-    const kindsAboard = filled.loadout.map((entry) => references.items.find((item) => item.id === entry.itemId)?.kind);
+    const kindsAboard = filled.loadout.map(
+      (entry) => references.items.find((item) => item.id === entry.itemId)?.kind,
+    );
     expect(kindsAboard).toContain('rod-leash');
   });
   it('takes what the technique uses: jigs to jig deep, a rod made for it before one in pieces, bottles for a day', () => {
@@ -98,7 +107,12 @@ describe('a proposed loadout', () => {
       const ids = new Set(take(outing).loadout.map(({ itemId }) => itemId));
       return new Set<string>(references.items.filter(({ id }) => ids.has(id)).map(({ kind }) => kind));
     };
-    const jigging = kindsIn({ ...ready, loadout: [], rigs: [], brief: { ...ready.brief, techniques: ['jigging'] } });
+    const jigging = kindsIn({
+      ...ready,
+      loadout: [],
+      rigs: [],
+      brief: { ...ready.brief, techniques: ['jigging'] },
+    });
     expect(jigging.has('jig-box')).toBe(true);
     expect(jigging.has('travel-rod') || jigging.has('soft-bait-box')).toBe(false);
     const perch = outings.find(({ id }) => id === 'perch-spring') as Outing;
@@ -110,7 +124,9 @@ describe('a proposed loadout', () => {
     const { findings } = assess(take(bare), references, noAnswers, now);
     expect(findings.filter(({ facts }) => facts.code === 'one-thing-many-jobs')).toEqual([]);
     const calls = references.items.filter(({ kind }) => kinds[kind].means.includes('call-for-help'));
-    expect(take(bare).loadout.filter(({ itemId }) => calls.some(({ id }) => id === itemId)).length).toBeGreaterThan(1);
+    expect(
+      take(bare).loadout.filter(({ itemId }) => calls.some(({ id }) => id === itemId)).length,
+    ).toBeGreaterThan(1);
   });
   it('takes what is owned of a need though it does not meet all of it, so that what is left is really left', () => {
     const bottle = newItem('one-bottle', 'water-bottle', { quantity: 1 });
@@ -141,18 +157,22 @@ describe('a proposed loadout', () => {
     );
     const ways = [...(found?.repairs ?? []), ...(found?.lowers ?? [])];
     expect(ways[0]).toMatchObject({ do: 'add-items', items: [{ itemId: 'suit-4' }] });
-    expect(propose(cold, { ...thin, items: [suit(1)] }, noAnswers, now).add, 'none that is as good as nothing').toEqual(
-      [],
-    );
+    expect(
+      propose(cold, { ...thin, items: [suit(1)] }, noAnswers, now).add,
+      'none that is as good as nothing',
+    ).toEqual([]);
   });
   it('proposes nothing for what is ready, and never removes what was put aboard', () => {
     const { add, missing, gap } = propose(ready, references, noAnswers, now);
     const should = contextOf(ready, references, noAnswers, now).needs.filter(({ unmet }) => unmet === 'note');
     // What a Note asks for is all that could still come.
-    expect(add.flatMap(({ needs }) => needs).filter((id) => !should.some((need) => need.id === id))).toEqual([]);
+    expect(add.flatMap(({ needs }) => needs).filter((id) => !should.some((need) => need.id === id))).toEqual(
+      [],
+    );
     expect({ missing, gap }).toEqual({ missing: [], gap: 0 });
     const after = take(dusk);
-    for (const { itemId } of dusk.loadout) expect(after.loadout.map((entry) => entry.itemId)).toContain(itemId);
+    for (const { itemId } of dusk.loadout)
+      expect(after.loadout.map((entry) => entry.itemId)).toContain(itemId);
     expect(propose(withItem(ready, 'crate', 1), references, noAnswers, now).leave).toEqual(['crate']);
   });
   it('leaves out what is out of date, broken, or of no use here, and names what to buy', () => {

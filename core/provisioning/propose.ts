@@ -26,7 +26,10 @@ const CLUTTER_KG = 0.05;
 /** What one's own school or the water speaks for counts as lighter than it is, and a makeshift as heavier. */
 const weight = { 1: 0.6, 0: 1, [-1]: 4 } as const;
 const MOST_NODES = 6000;
-/** Things bring needs with them (a rod its leash, a sounder its charge): as many rounds as such chains are long. */
+/**
+ * Things bring needs with them (a rod its leash, a sounder its charge): as many rounds as such chains are
+ * long.
+ */
 const MOST_ROUNDS = 6;
 /** So often it is chosen again without what would bring trouble of its own. */
 const MOST_RETRIES = 4;
@@ -52,7 +55,11 @@ export interface Missing {
 export interface Omitted {
   itemId: string;
   needId: NeedId;
-  why: Shortfall | { code: 'met-already'; by: string } | { code: 'heavier'; than: string } | { code: 'over-budget' };
+  why:
+    | Shortfall
+    | { code: 'met-already'; by: string }
+    | { code: 'heavier'; than: string }
+    | { code: 'over-budget' };
 }
 export interface Proposal {
   add: ProposedItem[];
@@ -63,13 +70,16 @@ export interface Proposal {
   /** Tackle aboard with the proposal taken, and the angler's own measure. */
   tackle: { have: TackleCount; budget: TackleCount | null };
   addedKg: number;
-  /** No set that meets the same needs is lighter than this share below the proposed one; 0: proven lightest. */
+  /**
+   * No set that meets the same needs is lighter than this share below the proposed one; 0: proven lightest.
+   */
   gap: number;
 }
 
 /**
- * The lightest, least cluttered set of serviceable owned things that meets what is still open: law, must and should. What is
- * aboard stays; each round settles all open needs at once, exactly where the search ends in time, else with the gap said.
+ * The lightest, least cluttered set of serviceable owned things that meets what is still open: law, must and
+ * should. What is aboard stays; each round settles all open needs at once, exactly where the search ends in
+ * time, else with the gap said.
  */
 export function propose(outing: Outing, references: References, answers: Answers, now: Instant): Proposal {
   const forbidden = new Set<string>();
@@ -95,7 +105,10 @@ export function propose(outing: Outing, references: References, answers: Answers
   }
 }
 
-/** Told of the sum of all things, or of the hours, and not of one thing that came: they have repairs of their own. */
+/**
+ * Told of the sum of all things, or of the hours, and not of one thing that came: they have repairs of their
+ * own.
+ */
 export const ofTheWhole: ReadonlySet<string> = new Set([
   'need-unmet',
   'overload',
@@ -114,12 +127,22 @@ export const ofTheWhole: ReadonlySet<string> = new Set([
   ...rules.filter(({ aboutPlacement }) => aboutPlacement).map(({ code }) => code),
 ]);
 /** Stops and Minds of an outing beside the needs that are open, by key. */
-function troubles(outing: Outing, references: References, answers: Answers, now: Instant): ReadonlySet<string> {
+function troubles(
+  outing: Outing,
+  references: References,
+  answers: Answers,
+  now: Instant,
+): ReadonlySet<string> {
   const { all } = judge(contextOf(outing, references, answers, now));
-  return new Set(all.flatMap(({ key, level, facts }) => (level === 'note' || ofTheWhole.has(facts.code) ? [] : [key])));
+  return new Set(
+    all.flatMap(({ key, level, facts }) => (level === 'note' || ofTheWhole.has(facts.code) ? [] : [key])),
+  );
 }
 
-/** What one more thing would settle that the whole brings with it: another way to call where the only one takes the pictures. */
+/**
+ * What one more thing would settle that the whole brings with it: another way to call where the only one
+ * takes the pictures.
+ */
 function alsoWanted(
   outing: Outing,
   taken: Outing,
@@ -150,7 +173,9 @@ function lightest(
   const unmeetable = new Set<NeedId>();
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const context = contextOf(next, references, answers, now);
-    const open = context.needs.filter((need) => !need.met && need.level !== 'could' && !unmeetable.has(need.id));
+    const open = context.needs.filter(
+      (need) => !need.met && need.level !== 'could' && !unmeetable.has(need.id),
+    );
     if (open.length === 0) break;
     for (const group of apart(open)) {
       const settled = settle(group, context, owned);
@@ -162,7 +187,9 @@ function lightest(
         const known = serves.get(item.id) ?? [];
         serves.set(item.id, [
           ...known,
-          ...group.map(({ id }) => id).filter((id) => kinds[item.kind].means.includes(id) && !known.includes(id)),
+          ...group
+            .map(({ id }) => id)
+            .filter((id) => kinds[item.kind].means.includes(id) && !known.includes(id)),
         ]);
       }
       cost += settled.cost;
@@ -190,7 +217,8 @@ function withPartialMeans(
       if (!allowed.has(item.id)) continue;
       const tried = withItem(next, item.id, 1);
       const told =
-        contextOf(tried, references, answers, now).needs.find(({ id }) => id === need.id)?.findingLevel ?? null;
+        contextOf(tried, references, answers, now).needs.find(({ id }) => id === need.id)?.findingLevel ??
+        null;
       if (told !== need.findingLevel && louder(told, need.findingLevel) === need.findingLevel) {
         serves.set(item.id, [...(serves.get(item.id) ?? []), need.id]);
         return tried;
@@ -215,7 +243,9 @@ function summary(
   const add = after.loadout.flatMap(({ itemId, quantity }): ProposedItem[] => {
     const more = quantity - (was.get(itemId) ?? 0);
     const item = items.get(itemId);
-    return more > 0 && item ? [{ itemId, quantity, addedKg: item.massKg * more, needs: serves.get(itemId) ?? [] }] : [];
+    return more > 0 && item
+      ? [{ itemId, quantity, addedKg: item.massKg * more, needs: serves.get(itemId) ?? [] }]
+      : [];
   });
   const context = contextOf(after, references, answers, now);
   return {
@@ -231,7 +261,11 @@ function summary(
   };
 }
 
-function missing({ id, level, unmet, want, counted }: JudgedNeed, context: Context, items: readonly Item[]): Missing {
+function missing(
+  { id, level, unmet, want, counted }: JudgedNeed,
+  context: Context,
+  items: readonly Item[],
+): Missing {
   const need = catalogue[id];
   const bySort = isBySort(need);
   const spare = asSpare(context);
@@ -255,7 +289,10 @@ function missing({ id, level, unmet, want, counted }: JudgedNeed, context: Conte
   return { needId: id, level, unmet, different: bySort ? want - counted : 1, would, putRight };
 }
 
-/** Why each thing that could serve a need of this outing stays ashore: the first need that speaks of it is told. */
+/**
+ * Why each thing that could serve a need of this outing stays ashore: the first need that speaks of it is
+ * told.
+ */
 function omitted(context: Context, items: readonly Item[]): Omitted[] {
   const aboard = new Map(context.aboard.map(({ item }) => [item.id, item]));
   const spare = asSpare(context);
@@ -266,7 +303,8 @@ function omitted(context: Context, items: readonly Item[]): Omitted[] {
     const need = context.needs.find((one) => kinds[item.kind].means.includes(one.id));
     if (!need) return [];
     const one = byItself(item);
-    const lacks = outOfService(one, context.lastDay, context.taken) ?? disqualified(catalogue[need.id], one, spare);
+    const lacks =
+      outOfService(one, context.lastDay, context.taken) ?? disqualified(catalogue[need.id], one, spare);
     if (lacks) return [{ itemId: item.id, needId: need.id, why: lacks }];
     const serving = need.means.flatMap((means) =>
       means.by === 'item' && means.shortfall === null ? (aboard.get(means.itemId) ?? []) : [],
@@ -328,7 +366,8 @@ function mostOf(need: JudgedNeed, candidates: readonly Candidate[], context: Con
   const comesTo = (amount: number) =>
     cheapestCover(problemOf([need], candidates, context, new Map([[need.id, amount]]))) !== null;
   if (comesTo(all)) return all;
-  if (catalogue[need.id].amount) return candidates.reduce((sum, { amounts }) => sum + (amounts.get(need.id) ?? 0), 0);
+  if (catalogue[need.id].amount)
+    return candidates.reduce((sum, { amounts }) => sum + (amounts.get(need.id) ?? 0), 0);
   for (let part = Math.ceil(all) - 1; part >= 1; part -= 1) if (comesTo(part)) return part;
   return 0;
 }
@@ -361,7 +400,9 @@ function copiesOf(item: Item, group: readonly JudgedNeed[], context: Context): C
   }
   if (amounts.size === 0) return [];
   const most = Math.max(
-    ...group.filter(({ id }) => amounts.has(id)).map(({ id, want }) => Math.ceil(want / (amounts.get(id) ?? 1))),
+    ...group
+      .filter(({ id }) => amounts.has(id))
+      .map(({ id, want }) => Math.ceil(want / (amounts.get(id) ?? 1))),
   );
   return Array.from({ length: Math.min(item.quantity - aboard, most) }, () => ({ item, amounts }));
 }

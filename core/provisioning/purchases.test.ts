@@ -44,7 +44,8 @@ describe('what one is told to buy', () => {
             ? needOf(withItem(alone, 'first', 1), [item, first], needId)
             : needOf(alone, [item], needId);
         const what = `${kinds[kind].name} for ${catalogue[needId].title}`;
-        // A thing may raise its own want (a rod its leash): then it is no longer wanting for lack of that thing.
+        // A thing may raise its own want (a rod its leash): then it is no longer wanting for lack of that
+        // thing.
         if (different > 1) expect(need?.counted, what).toBeGreaterThan(0);
         else expect(need === undefined || need.met, what).toBe(true);
       }
@@ -62,23 +63,28 @@ describe('what one is told to buy', () => {
         );
       }
   });
-  it.each(bare)('is the whole of it: bought and put aboard, only what one does oneself is left: %s', (_, outing) => {
-    let [items, laden]: [readonly Item[], Outing] = [[], outing];
-    // What is bought may want something of its own (a rod its leash, a light its charge): as many rounds as such chains are long.
-    for (let round = 0; round < 4; round += 1) {
-      const refs = { ...references, items };
-      const bought = purchases(propose(laden, refs, noAnswers, now).missing, null).map(({ kind, pieces, asked }, i) =>
-        better(newItem(`bought-${round}-${i}`, kind, { quantity: pieces }), asked),
-      );
-      items = [...items, ...bought];
-      laden = propose(laden, { ...references, items }, noAnswers, now).add.reduce(
-        (next, { itemId, quantity }) => withItem(next, itemId, quantity),
-        laden,
-      );
-    }
-    const { missing } = propose(laden, { ...references, items }, noAnswers, now);
-    expect(missing.filter(({ would }) => would.length > 0).map(({ needId }) => needId)).toEqual([]);
-  });
+  it.each(bare)(
+    'is the whole of it: bought and put aboard, only what one does oneself is left: %s',
+    (_, outing) => {
+      let [items, laden]: [readonly Item[], Outing] = [[], outing];
+      // What is bought may want something of its own (a rod its leash, a light its charge): as many rounds as
+      // such chains are long.
+      for (let round = 0; round < 4; round += 1) {
+        const refs = { ...references, items };
+        const bought = purchases(propose(laden, refs, noAnswers, now).missing, null).map(
+          ({ kind, pieces, asked }, i) =>
+            better(newItem(`bought-${round}-${i}`, kind, { quantity: pieces }), asked),
+        );
+        items = [...items, ...bought];
+        laden = propose(laden, { ...references, items }, noAnswers, now).add.reduce(
+          (next, { itemId, quantity }) => withItem(next, itemId, quantity),
+          laden,
+        );
+      }
+      const { missing } = propose(laden, { ...references, items }, noAnswers, now);
+      expect(missing.filter(({ would }) => would.length > 0).map(({ needId }) => needId)).toEqual([]);
+    },
+  );
   it('is never a thing that is of no use there', () => {
     const would = (id: string, needId: string) => {
       const [, outing] = bare.find(([title]) => title === outings.find((one) => one.id === id)?.title) ?? [];

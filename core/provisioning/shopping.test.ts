@@ -38,7 +38,10 @@ describe('the order of purchase', () => {
       'heat',
       'lures',
     ]);
-    expect(purchases([lure, heat], kinds.electrolyte.usualEuro).map(({ within }) => within)).toEqual([true, false]);
+    expect(purchases([lure, heat], kinds.electrolyte.usualEuro).map(({ within }) => within)).toEqual([
+      true,
+      false,
+    ]);
   });
   it('never gives up the first for the later: what does not fit is said, not skipped', () => {
     const price = kinds['foam-jacket'].usualEuro;
@@ -50,7 +53,9 @@ describe('the order of purchase', () => {
   it('buys once what settles two needs', () => {
     const board = missing('call-for-help', { unmet: 'stop' }, 'satellite-messenger');
     const signal = missing('distress-signal', {}, 'satellite-messenger');
-    expect(purchases([signal, board], null)).toMatchObject([{ needIds: ['call-for-help', 'distress-signal'] }]);
+    expect(purchases([signal, board], null)).toMatchObject([
+      { needIds: ['call-for-help', 'distress-signal'] },
+    ]);
   });
   it('buys as many as settle it, and two of different kinds where one alone will not do', () => {
     const lights = missing('be-seen-night', { different: 2 }, 'headlamp', 'mast-light', 'deck-lantern');
@@ -73,7 +78,13 @@ describe('the order of purchase', () => {
     expect(purchases(cold, null)).toHaveLength(2);
   });
   it('makes nothing at home that keeps one alive', () => {
-    for (const id of ['buoyancy', 'call-for-help', 'cut-hook', 'immersion-clothing', 'be-seen-night'] as const)
+    for (const id of [
+      'buoyancy',
+      'call-for-help',
+      'cut-hook',
+      'immersion-clothing',
+      'be-seen-night',
+    ] as const)
       expect(homeMade[id]).toBeUndefined();
   });
 });
@@ -84,7 +95,10 @@ describe('a proposal', () => {
     const why = new Map(proposal.omitted.map((one) => [one.itemId, one.why.code]));
     expect(why.get('old-headlamp')).toBe('failed-inspection');
     expect(why.get('beacon')).toBe('out-of-date');
-    const aboard = new Set([...dusk.loadout.map((one) => one.itemId), ...proposal.add.map((one) => one.itemId)]);
+    const aboard = new Set([
+      ...dusk.loadout.map((one) => one.itemId),
+      ...proposal.add.map((one) => one.itemId),
+    ]);
     expect(proposal.omitted.filter((one) => aboard.has(one.itemId))).toEqual([]);
   });
   it('takes what the angler’s own school speaks for, where it would do as well', () => {

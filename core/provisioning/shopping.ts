@@ -18,9 +18,11 @@ const tackle: ReadonlySet<NeedId> = new Set<NeedId>([...needsByPurpose.hook, ...
 const rank = { law: 1, must: 2, should: 3, could: 4 } as const;
 
 /**
- * What to buy first: what life hangs on, then law, then what keeps one well before what catches fish, musts before shoulds, the cheapest way of each; one thing that settles several is bought
- * once. Prices are a rule of thumb. What comes first is never given up for what comes later: from the first thing that is too dear, what
- * keeps one alive still stands before all else, and what no longer fits is said so. What is made for a need comes before what also does it.
+ * What to buy first: what life hangs on, then law, then what keeps one well before what catches fish, musts
+ * before shoulds, the cheapest way of each; one thing that settles several is bought once. Prices are a rule
+ * of thumb. What comes first is never given up for what comes later: from the first thing that is too dear,
+ * what keeps one alive still stands before all else, and what no longer fits is said so. What is made for a
+ * need comes before what also does it.
  * @param budgetEuro null: no limit
  */
 export function purchases(missing: readonly Missing[], budgetEuro: number | null): Purchase[] {
@@ -38,16 +40,24 @@ export function purchases(missing: readonly Missing[], budgetEuro: number | null
   let open = true;
   for (const one of order) {
     const bought = list
-      .filter((earlier) => one.would.some(({ kind }) => kind === earlier.kind) && sharable(one.needId, earlier.needIds))
+      .filter(
+        (earlier) =>
+          one.would.some(({ kind }) => kind === earlier.kind) && sharable(one.needId, earlier.needIds),
+      )
       .slice(0, one.different);
     for (const earlier of bought) earlier.needIds.push(one.needId);
     const others = one.would
       .filter(({ kind }) => !bought.some((earlier) => earlier.kind === kind))
       .toSorted(
-        (a, b) => aside(a, one.needId) - aside(b, one.needId) || euroOf(a) - euroOf(b) || a.kind.localeCompare(b.kind),
+        (a, b) =>
+          aside(a, one.needId) - aside(b, one.needId) ||
+          euroOf(a) - euroOf(b) ||
+          a.kind.localeCompare(b.kind),
       );
     const sorts = new Set<string | null>(bought.map(({ sort }) => sort));
-    const different = others.filter(({ sort }) => sort === null || (!sorts.has(sort) && Boolean(sorts.add(sort))));
+    const different = others.filter(
+      ({ sort }) => sort === null || (!sorts.has(sort) && Boolean(sorts.add(sort))),
+    );
     for (const chosen of different.slice(0, one.different - bought.length)) {
       const euro = euroOf(chosen);
       open &&= budgetEuro === null || spentEuro + euro <= budgetEuro;
@@ -61,11 +71,17 @@ export function purchases(missing: readonly Missing[], budgetEuro: number | null
 function euroOf({ kind, pieces }: PurchaseOption): number {
   return kinds[kind].usualEuro * pieces;
 }
-/** 0 for what is made for the need first, 1 for what does it beside something else: ice is drunk, but a bottle is for water. */
+/**
+ * 0 for what is made for the need first, 1 for what does it beside something else: ice is drunk, but a bottle
+ * is for water.
+ */
 function aside({ kind }: PurchaseOption, needId: NeedId): number {
   return kinds[kind].means[0] === needId ? 0 : 1;
 }
-/** Whether one thing can settle a need beside others: a measure is used up, and the paddle one sets out with is not its own spare. */
+/**
+ * Whether one thing can settle a need beside others: a measure is used up, and the paddle one sets out with
+ * is not its own spare.
+ */
 function sharable(needId: NeedId, others: readonly NeedId[]): boolean {
   const measured = (id: NeedId) => (catalogue[id] as Need).amount !== undefined;
   const paddles: readonly NeedId[] = ['propulsion', 'second-propulsion'];

@@ -5,7 +5,10 @@ export const KJ_PER_HOUR: Record<Effort, number> = { rest: 400, easy: 800, stead
 export const SHARE_EATEN = 0.5;
 export const KJ_PER_CAMP_DAY = 10_000;
 
-/** Food energy to carry for one person, kJ: a share of what the hours afloat cost, half by default, and a full day's food for each night out. */
+/**
+ * Food energy to carry for one person, kJ: a share of what the hours afloat cost, half by default, and a full
+ * day's food for each night out.
+ */
 export function foodEnergy(input: {
   hours: number;
   nights: number;
@@ -15,7 +18,14 @@ export function foodEnergy(input: {
   shareEaten?: number;
   kjPerCampDay?: number;
 }): number {
-  const { hours, nights, effort, kjPerHour, shareEaten = SHARE_EATEN, kjPerCampDay = KJ_PER_CAMP_DAY } = input;
+  const {
+    hours,
+    nights,
+    effort,
+    kjPerHour,
+    shareEaten = SHARE_EATEN,
+    kjPerCampDay = KJ_PER_CAMP_DAY,
+  } = input;
   return (kjPerHour ?? KJ_PER_HOUR[effort]) * hours * shareEaten + nights * kjPerCampDay;
 }
 

@@ -30,10 +30,19 @@ export interface IceSum {
 }
 
 /**
- * Ice that brings fish to a temperature and holds it there: heat of the fish and of the walls against warming, melting and warming
- * of the ice. Nothing is counted for a fish or an air colder than the target. Closed form of calorimetry; the store's W/K is a rule of thumb.
+ * Ice that brings fish to a temperature and holds it there: heat of the fish and of the walls against
+ * warming, melting and warming of the ice. Nothing is counted for a fish or an air colder than the target.
+ * Closed form of calorimetry; the store's W/K is a rule of thumb.
  */
-export function ice({ fishKg, fishStartC, hours, ambientC, uaWK, targetC = 2, iceStartC = -5 }: IceInput): IceSum {
+export function ice({
+  fishKg,
+  fishStartC,
+  hours,
+  ambientC,
+  uaWK,
+  targetC = 2,
+  iceStartC = -5,
+}: IceInput): IceSum {
   const fishKj = fishKg * FISH * Math.max(0, fishStartC - targetC);
   const wallsKj = (uaWK * Math.max(0, ambientC - targetC) * hours * 3600) / 1000;
   const heatKj = fishKj + wallsKj;

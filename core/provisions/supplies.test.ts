@@ -20,7 +20,13 @@ const plan = (under: { out: number; there: number; home: number }) =>
     turnAt: at(under.out + under.there),
     homeAt: at(under.out + under.there + under.home),
   };
-const day = { ...e, hoursAfloat: 6, feelsMaxC: 28, airMaxC: 28, workings: { ...e.workings, effort: 'hard' as const } };
+const day = {
+  ...e,
+  hoursAfloat: 6,
+  feelsMaxC: 28,
+  airMaxC: 28,
+  workings: { ...e.workings, effort: 'hard' as const },
+};
 
 describe('the water wanted', () => {
   it('is counted hard under way and easy while fishing, with a quarter in hand', () => {
@@ -35,7 +41,10 @@ describe('the water wanted', () => {
   });
   it('by one’s own count is the same at any hour, and never more hours than water is carried', () => {
     const own = { ...day, hoursAfloat: 40, workings: { ...day.workings, litresPerHour: 0.4 } };
-    expect(wantedWater({ ...own, plan: plan({ out: 2, there: 36, home: 2 }) }).litres).toBeCloseTo(14 * 0.4 * 1.25, 9);
+    expect(wantedWater({ ...own, plan: plan({ out: 2, there: 36, home: 2 }) }).litres).toBeCloseTo(
+      14 * 0.4 * 1.25,
+      9,
+    );
   });
   it('follows what was counted once for a body, unless the outing counts for itself', () => {
     const habits = { litresPerHour: 0.6, kjPerHour: null };

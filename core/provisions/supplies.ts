@@ -22,9 +22,15 @@ export function carriedHours(e: Pick<DayExposures, 'hoursAfloat'>): number {
   return Math.min(e.hoursAfloat ?? 0, HOURS_OF_CARRIED_WATER);
 }
 
-/** What one person drinks, L: hours under way at the effort of the outing, hours fishing at an easy one; or by their own count. */
+/**
+ * What one person drinks, L: hours under way at the effort of the outing, hours fishing at an easy one; or by
+ * their own count.
+ */
 export interface WantedWater {
-  /** Carried hours, and those of them under way and fishing; under way is all of them where the way is not known. */
+  /**
+   * Carried hours, and those of them under way and fishing; under way is all of them where the way is not
+   * known.
+   */
   hours: number;
   underWayH: number;
   fishingH: number;
@@ -65,7 +71,14 @@ function hoursUnderWay(plan: Plan | null): number | null {
 /** What one person eats, kJ, by the outing's own figures. */
 export function wantedFood(e: Exposures): number {
   const { effort, kjPerHour, shareEaten, kjPerCampDay } = e.workings;
-  return foodEnergy({ hours: carriedHours(e), nights: e.nights, effort, kjPerHour, shareEaten, kjPerCampDay });
+  return foodEnergy({
+    hours: carriedHours(e),
+    nights: e.nights,
+    effort,
+    kjPerHour,
+    shareEaten,
+    kjPerCampDay,
+  });
 }
 
 export interface Supplies {
@@ -120,7 +133,9 @@ function isDrink({ kind }: Item): boolean {
   return kind === 'water-bottle' || kind === 'water-bladder' || kind === 'frozen-bottle';
 }
 
-/** The ice that keeps what is expected, in the store aboard or else a usual bag, and the figures it came from. */
+/**
+ * The ice that keeps what is expected, in the store aboard or else a usual bag, and the figures it came from.
+ */
 export function iceSum(e: Exposures) {
   const { targetC, iceStartC } = e.workings;
   const input = {

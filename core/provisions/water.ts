@@ -12,7 +12,10 @@ export function litresAnHour(effort: Effort, feelsC: number, perDegree: number =
 
 /**
  * Drinking water to carry, a quarter in hand. Rule of thumb.
- * @param persons ≥ 1 @param hours ≥ 0 @param feelsC apparent temperature, °C @param perDegree litres more an hour for each °C over 20
+ * @param persons ≥ 1
+ * @param hours ≥ 0
+ * @param feelsC apparent temperature, °C
+ * @param perDegree litres more an hour for each °C over 20
  * @param inHand what the count is multiplied by
  */
 export function drinkingWater(input: {

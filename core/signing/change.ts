@@ -1,4 +1,6 @@
-/** What changed since a signature, in words already: names in place of identifiers, figures with their units. */
+/**
+ * What changed since a signature, in words already: names in place of identifiers, figures with their units.
+ */
 export interface Change {
   /** Of what: a thing, a boat, a rig by its name; null: of the outing itself. */
   of: string | null;

@@ -31,7 +31,10 @@ function fullSnapshot(): SignedSnapshot {
       targets: [...ready.brief.targets, own.id],
       turnAt: '09:00',
       landingId: ready.brief.launchId,
-      route: { out: [{ latDeg: 1, lonDeg: 2, name: 'mark' }], home: [{ latDeg: 1, lonDeg: 2, name: 'mark' }] },
+      route: {
+        out: [{ latDeg: 1, lonDeg: 2, name: 'mark' }],
+        home: [{ latDeg: 1, lonDeg: 2, name: 'mark' }],
+      },
     },
     company: [
       {
@@ -56,7 +59,9 @@ function leaves(value: unknown, path: Path = []): Path[] {
   if (value === null || typeof value !== 'object') return [path];
   const entries = Object.entries(value);
   const some =
-    Array.isArray(value) && entries.length > MANY ? [...entries.slice(0, MANY - 1), ...entries.slice(-1)] : entries;
+    Array.isArray(value) && entries.length > MANY
+      ? [...entries.slice(0, MANY - 1), ...entries.slice(-1)]
+      : entries;
   return some.flatMap(([key, part]) => leaves(part, [...path, Array.isArray(value) ? Number(key) : key]));
 }
 function other(value: unknown): unknown {
@@ -67,7 +72,8 @@ function other(value: unknown): unknown {
 function changedAt(value: unknown, [first, ...rest]: Path): unknown {
   if (first === undefined) return other(value);
   const part = (value as Record<string, unknown>)[first];
-  if (Array.isArray(value)) return value.map((one, i) => (i === first ? changedAt(one, rest) : (one as unknown)));
+  if (Array.isArray(value))
+    return value.map((one, i) => (i === first ? changedAt(one, rest) : (one as unknown)));
   return { ...(value as object), [first]: changedAt(part, rest) };
 }
 const kindOf: Readonly<Record<string, KindName>> = {
@@ -148,7 +154,9 @@ describe('a signature', () => {
     expect(changesSince(then, signedSnapshot(ready, { ...references, items }, good))).toEqual([]);
   });
   it('holds through what is written ashore, and through a new picture of a thing', () => {
-    const items = references.items.map((one) => (one.id === 'radio' ? { ...one, photo: 'a'.repeat(64) } : one));
+    const items = references.items.map((one) =>
+      one.id === 'radio' ? { ...one, photo: 'a'.repeat(64) } : one,
+    );
     const logged = {
       ...ready,
       log: { launchedAt: '05:10', landedAt: null, items: [], catches: [], wishes: [], note: '' },
@@ -186,7 +194,9 @@ describe('a signature', () => {
     const edited = {
       ...references,
       craft: references.craft.map((one) => ({ ...one, ratedLoadKg: 1 + one.ratedLoadKg })),
-      items: references.items.map((one) => (one.id === 'radio' ? { ...one, condition: 'under repair' as const } : one)),
+      items: references.items.map((one) =>
+        one.id === 'radio' ? { ...one, condition: 'under repair' as const } : one,
+      ),
     };
     const fault: Answer = {
       key: crypto.randomUUID(),
@@ -224,6 +234,8 @@ describe('a signature', () => {
     };
     expect(changesSince(openSnapshot(frozen), then)).toEqual([]);
     const aboard = signedSnapshot(withItem(ready, 'stirrup', 1), references, good);
-    expect(changesSince(openSnapshot(frozen), aboard).map(sayChange)).toEqual(['Re-entry stirrup came aboard.']);
+    expect(changesSince(openSnapshot(frozen), aboard).map(sayChange)).toEqual([
+      'Re-entry stirrup came aboard.',
+    ]);
   });
 });

@@ -67,7 +67,16 @@ export function changesSince(then: SignedSnapshot, now: SignedSnapshot): Change[
 }
 
 /** The fields of an outing that are told part by part above, so not as fields of its own. */
-const toldByParts = new Set(['brief', 'conditions', 'loadout', 'company', 'rigs', 'workings', 'accepted', 'stow']);
+const toldByParts = new Set([
+  'brief',
+  'conditions',
+  'loadout',
+  'company',
+  'rigs',
+  'workings',
+  'accepted',
+  'stow',
+]);
 
 function ownFields(outing: SignedSnapshot['outing']): object {
   return Object.fromEntries(Object.entries(outing).filter(([field]) => !toldByParts.has(field)));
@@ -78,7 +87,9 @@ function withoutUnsigned(kind: KindName, doc: object): object {
   return Object.fromEntries(Object.entries(doc).filter(([field]) => !(field in unsigned)));
 }
 
-/** Each field that is not as it was. One level into a record, so that one figure of many is told by itself. */
+/**
+ * Each field that is not as it was. One level into a record, so that one figure of many is told by itself.
+ */
 function fields(of: string | null, words: Words, then: object, now: object, names: Names): Change[] {
   const before = then as Record<string, unknown>;
   const after = now as Record<string, unknown>;
@@ -106,7 +117,13 @@ function records<One extends object>(
 ): Change[] {
   const before = new Map(then.map((one) => [one[key], one]));
   const after = new Map(now.map((one) => [one[key], one]));
-  const whole = (one: One, what: string): Change => ({ of: call(one), what, from: null, to: null, whole: true });
+  const whole = (one: One, what: string): Change => ({
+    of: call(one),
+    what,
+    from: null,
+    to: null,
+    whole: true,
+  });
   return [
     ...then.filter((one) => !after.has(one[key])).map((one) => whole(one, went)),
     ...now.flatMap((one) => {
@@ -128,7 +145,15 @@ function loadoutChanges(then: SignedSnapshot, now: SignedSnapshot, names: Names)
   const quantities = now.outing.loadout.flatMap(({ itemId, quantity }): Change[] => {
     const was = then.outing.loadout.find((one) => one.itemId === itemId);
     return was && was.quantity !== quantity
-      ? [{ of: call(itemId), what: 'how many', from: String(was.quantity), to: String(quantity), whole: false }]
+      ? [
+          {
+            of: call(itemId),
+            what: 'how many',
+            from: String(was.quantity),
+            to: String(quantity),
+            whole: false,
+          },
+        ]
       : [];
   });
   const bare = (list: typeof now.outing.loadout) => list.map(({ quantity: _, ...one }) => one);
@@ -162,7 +187,9 @@ function acceptedChanges(then: SignedSnapshot, now: SignedSnapshot, names: Names
       const was = before.get(key);
       if (!was) return [whole(key, 'was answered')];
       if (was.reason !== one.reason)
-        return [{ of: names.finding(key), what: 'the reason', from: was.reason, to: one.reason, whole: false }];
+        return [
+          { of: names.finding(key), what: 'the reason', from: was.reason, to: one.reason, whole: false },
+        ];
       return differs(was, one) ? [whole(key, 'was answered again')] : [];
     }),
   ];
@@ -180,7 +207,8 @@ function sameOne(
     return fields(now.name, words, withoutUnsigned(kind, then), withoutUnsigned(kind, now), names);
   const lone = then === null ? now : now === null ? then : kind === 'anglers' ? now : null;
   if (!lone) return [];
-  const what = now === null ? 'is no longer there' : then === null ? 'was not there then' : 'is another profile';
+  const what =
+    now === null ? 'is no longer there' : then === null ? 'was not there then' : 'is another profile';
   return [{ of: lone.name, what, from: null, to: null, whole: true }];
 }
 

@@ -22,7 +22,9 @@ const opened = (judged: unknown) => {
 describe('what was frozen on a device', () => {
   it('is judged by itself as it was judged with the whole house around it', () => {
     const there = judgeFrozen(opened(frozen()), now, []);
-    const here = assess(ready, references, standingAnswers(answers.answers, now), now, { withRepairs: false });
+    const here = assess(ready, references, standingAnswers(answers.answers, now), now, {
+      withRepairs: false,
+    });
     expect(there.gate).toEqual(here.gate);
     expect(there.gate.open).toBe(true);
     expect(there.findings.map(({ key, level }) => [key, level])).toEqual(

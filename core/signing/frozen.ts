@@ -22,7 +22,13 @@ const frozenSchema = z.strictObject({
   species: z.array(species.schema).max(50).nullable(),
   items: z.array(items.schema).max(MOST_ITEMS),
   answers: z
-    .array(z.strictObject({ stepId: answerSchema.shape.stepId, verdict: answerSchema.shape.verdict, at: instantText }))
+    .array(
+      z.strictObject({
+        stepId: answerSchema.shape.stepId,
+        verdict: answerSchema.shape.verdict,
+        at: instantText,
+      }),
+    )
     .max(2000),
 });
 
@@ -40,7 +46,10 @@ export function readFrozen(frozen: unknown): { snapshot: SignedSnapshot } | { wh
   return { why: `${issue?.path.join('.') ?? ''}: ${issue ? sayIssue(issue) : 'not readable'}` };
 }
 
-/** The judgement of what was frozen, by itself: nothing that came later is looked at. @param earlier what was looked over for other outings */
+/**
+ * The judgement of what was frozen, by itself: nothing that came later is looked at.
+ * @param earlier what was looked over for other outings
+ */
 export function judgeFrozen(snapshot: SignedSnapshot, at: Instant, earlier: readonly Earlier[]): Assessment {
   const references: References = {
     angler: snapshot.angler,

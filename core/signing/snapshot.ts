@@ -23,7 +23,9 @@ export interface SignedSnapshot {
   answers: Pick<Answer, 'stepId' | 'verdict' | 'at'>[];
 }
 
-/** Of a walk-round only the last word on each step is signed. What of an answer is deliberately not, and why. */
+/**
+ * Of a walk-round only the last word on each step is signed. What of an answer is deliberately not, and why.
+ */
 export const unsignedOfAnswers = {
   at: 'the same answer given again is the same answer',
   note: 'a note explains an answer and is none',
@@ -40,7 +42,9 @@ const byName = (a: string, b: string) => (a < b ? -1 : 1);
 export function signedSnapshot(outing: Outing, references: References, answers: Answers): SignedSnapshot {
   const { angler, craft, water, rulePack, aboard, items } = lookUp(outing, references);
   const parts = outing.rigs.flatMap(({ rodId, reelId, mainId, leaderId, clipId, lureId }) =>
-    [rodId, reelId, mainId, leaderId, clipId, lureId].flatMap((id) => (id === null ? [] : (items.get(id) ?? []))),
+    [rodId, reelId, mainId, leaderId, clipId, lureId].flatMap((id) =>
+      id === null ? [] : (items.get(id) ?? []),
+    ),
   );
   return {
     format: 'signed/2',
@@ -62,8 +66,8 @@ export function signedSnapshot(outing: Outing, references: References, answers: 
 }
 
 /**
- * What was signed, in today's form: a form that changed since is no change of what was signed. The frozen text itself, over which
- * the seal stands, is left as it is.
+ * What was signed, in today's form: a form that changed since is no change of what was signed. The frozen
+ * text itself, over which the seal stands, is left as it is.
  */
 export function openSnapshot(frozen: unknown): SignedSnapshot {
   const named = { format: 'signed/1', ...(frozen as RawDocument) };

@@ -13,9 +13,14 @@ const AS_USUAL = 'where its kind usually lies';
 export function stowChanges(then: Signed, now: Signed): Change[] {
   const items = new Map([...then.items, ...now.items].map((item) => [item.id, item]));
   const zones = new Map(
-    [then.craft, now.craft].flatMap((craft) => (craft ? allZonesOf(craft) : [])).map((zone) => [zone.id, zone]),
+    [then.craft, now.craft]
+      .flatMap((craft) => (craft ? allZonesOf(craft) : []))
+      .map((zone) => [zone.id, zone]),
   );
-  const names: StowNames = { thing: (id) => items.get(id)?.name ?? null, zone: (id) => zones.get(id) ?? null };
+  const names: StowNames = {
+    thing: (id) => items.get(id)?.name ?? null,
+    zone: (id) => zones.get(id) ?? null,
+  };
   const [was, is] = [placesIn(then.outing.stow), placesIn(now.outing.stow)];
   const things = [...new Set([...was.keys(), ...is.keys()])].flatMap((itemId): Change[] => {
     const item = items.get(itemId);
@@ -28,7 +33,9 @@ export function stowChanges(then: Signed, now: Signed): Change[] {
         spot ? saySpot(spot, item?.kind ?? null, names) : mode === 'fish' ? AS_USUAL : 'as for fishing';
       const what = mode === 'fish' ? 'its place' : `its place ${modeWords[mode]}`;
       const [said, says] = [say(from), say(to)];
-      return [{ of, what, from: said, to: said === says ? 'elsewhere in the same place' : says, whole: false }];
+      return [
+        { of, what, from: said, to: said === says ? 'elsewhere in the same place' : says, whole: false },
+      ];
     });
   });
   const boat = otherModes.flatMap((mode): Change[] => {
@@ -36,7 +43,15 @@ export function stowChanges(then: Signed, now: Signed): Change[] {
     const say = (one: typeof from) =>
       one ? `seat ${one.seat ?? 'as set up'}, floats ${one.floats ?? 'as set up'}` : 'as set up';
     return differs(from, to)
-      ? [{ of: null, what: `how the boat stands ${modeWords[mode]}`, from: say(from), to: say(to), whole: false }]
+      ? [
+          {
+            of: null,
+            what: `how the boat stands ${modeWords[mode]}`,
+            from: say(from),
+            to: say(to),
+            whole: false,
+          },
+        ]
       : [];
   });
   return [...things, ...boat];

@@ -15,7 +15,10 @@ const on: ReadonlySet<ZoneKind> = new Set<ZoneKind>([
 ]);
 const SAYS_WHERE = /^(under|behind|before|beside|between|in|on|at) /;
 
-/** A place of the boat as one says where something is: "in the bow hatch", "under the seat", "on the left rail". */
+/**
+ * A place of the boat as one says where something is: "in the bow hatch", "under the seat", "on the left
+ * rail".
+ */
 export function atZone({ kind, name }: Pick<Zone, 'kind' | 'name'>): string {
   const said = inside(name);
   if (SAYS_WHERE.test(said)) return said;

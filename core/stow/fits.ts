@@ -27,11 +27,16 @@ export type NoFit =
 
 /** A place with a lid or walls all round. */
 export function isClosed({ kind, opening }: Pick<Zone, 'kind' | 'opening'>): boolean {
-  return kind === 'hatch' || (kind === 'pod' && opening !== null) || (opening !== null && kind !== 'tank well');
+  return (
+    kind === 'hatch' || (kind === 'pod' && opening !== null) || (opening !== null && kind !== 'tank well')
+  );
 }
 
 const known = rememberFor((_: Zone) => new WeakMap<Item, NoFit | 'fits'>());
-/** Why a thing does not go into a place of the boat by itself: the opening, the room inside, or its mass; null: it does. */
+/**
+ * Why a thing does not go into a place of the boat by itself: the opening, the room inside, or its mass;
+ * null: it does.
+ */
 export function fitsIn(item: Item, zone: Zone): NoFit | null {
   const tried = known(zone);
   let answer = tried.get(item);
@@ -81,7 +86,8 @@ function look(item: Item, zone: Zone): NoFit | null {
   if (short > near * GIVES) return { why: 'inside', haveM: short, wantM: near };
   const lies = middle <= near * GIVES && long <= far * overhang;
   const onEdge = short <= near * GIVES && long <= far * overhang && middle <= zone.heightM * OVERHANG;
-  const stands = middle <= far * GIVES && short <= near * GIVES && long <= Math.max(zone.heightM * OVERHANG, far);
+  const stands =
+    middle <= far * GIVES && short <= near * GIVES && long <= Math.max(zone.heightM * OVERHANG, far);
   if (lies || onEdge || stands) return null;
   return long > far * overhang
     ? { why: 'inside', haveM: long, wantM: far }

@@ -30,7 +30,10 @@ const aboard = (
   const outing: Outing = {
     ...loaded,
     brief: { ...loaded.brief, keep },
-    loadout: loaded.loadout.map((entry) => ({ ...entry, ...entries.find(([id]) => id === entry.itemId)?.[2] })),
+    loadout: loaded.loadout.map((entry) => ({
+      ...entry,
+      ...entries.find(([id]) => id === entry.itemId)?.[2],
+    })),
   };
   const looked = lookUp(outing, { ...references, items });
   return { looked, e: exposures(outing, looked) };
@@ -76,7 +79,9 @@ describe('what rides behind the seat', () => {
     expect(sternLoad(cold.looked, cold.e).massKg).toBeCloseTo(massKg('ice-bag') + cold.e.keepKg, 12);
   });
   it('goes with its container, if that is aboard', () => {
-    const boxed = references.items.map((one) => (one.id === 'radio' ? { ...one, containerId: 'crate' } : one));
+    const boxed = references.items.map((one) =>
+      one.id === 'radio' ? { ...one, containerId: 'crate' } : one,
+    );
     const behind = (...entries: Parameters<typeof aboard>[0]) => {
       const { looked, e } = aboard(entries, 0, boxed);
       return sternLoad(looked, e).items.map(({ item }) => item.id);

@@ -8,11 +8,16 @@ const round = (value: number, step: number) => Math.round(value / step) * step;
 /** The thing that keeps the catch: a cold store aboard; null: there is none. */
 export function storeIn({ things }: StowPlan): Placed | null {
   return (
-    things.find(({ one, lies }) => lies.in === 'zone' && kinds[one.item.kind].means.includes('cold-store')) ?? null
+    things.find(({ one, lies }) => lies.in === 'zone' && kinds[one.item.kind].means.includes('cold-store')) ??
+    null
   );
 }
 
-/** All weights of a plan as one, at its centre: to half a kilogram and a centimetre, so that what hangs on it stands while little changes. @param fishKg the catch aboard, in its store */
+/**
+ * All weights of a plan as one, at its centre: to half a kilogram and a centimetre, so that what hangs on it
+ * stands while little changes.
+ * @param fishKg the catch aboard, in its store
+ */
 export function planLading(plan: StowPlan, heightM: number, fishKg: number): Lading {
   const { massKg, xM, yM, zM } = exactLading(plan, heightM, fishKg);
   return { massKg: round(massKg, 0.5), xM: round(xM, 0.01), yM: round(yM, 0.01), zM: round(zM, 0.01) };
@@ -45,7 +50,8 @@ export function exactLading(plan: StowPlan, heightM: number, fishKg: number): La
 export function behindSeat(plan: StowPlan, fishKg: number): { massKg: number; things: readonly Placed[] } {
   const seat = seatOf(plan.craft).xM;
   const things = plan.things.filter(
-    ({ one, zone }) => zone !== null && zone.xM < seat && ASTERN.has(zone.kind) && one.entry.carriedBy === null,
+    ({ one, zone }) =>
+      zone !== null && zone.xM < seat && ASTERN.has(zone.kind) && one.entry.carriedBy === null,
   );
   const sum = things.reduce((kg, { one: { item, entry } }) => kg + item.massKg * entry.quantity, 0);
   const store = storeIn(plan);

@@ -14,7 +14,9 @@ const LEAST_M = 0.03;
 /** What hangs beside a rail is folded flat, m. */
 const ON_EDGE_M = 0.08;
 
-/** How a thing lies in its place: its long side along the longer side of the place; what stands, on its end. */
+/**
+ * How a thing lies in its place: its long side along the longer side of the place; what stands, on its end.
+ */
 export function footprintOf(placed: Placed): { lengthM: number; widthM: number } {
   const [long, middle, short] = sizeOf(placed.one.item);
   if (standsUp(placed)) return { lengthM: Math.max(LEAST_M, middle), widthM: Math.max(LEAST_M, short) };
@@ -28,8 +30,9 @@ export function footprintOf(placed: Placed): { lengthM: number; widthM: number }
 }
 
 /**
- * Where each thing that lies in a place of the boat by itself is drawn: where somebody put it, else in rows from the bow end of its place,
- * the largest first. Rows that do not fit lie over the others: that they are too many is told by their own finding.
+ * Where each thing that lies in a place of the boat by itself is drawn: where somebody put it, else in rows
+ * from the bow end of its place, the largest first. Rows that do not fit lie over the others: that they are
+ * too many is told by their own finding.
  */
 export function layoutOf({ things, craft }: StowPlan): ReadonlyMap<string, Laid> {
   const laid = new Map<string, Laid>();

@@ -31,9 +31,20 @@ function sameInModes({ liesIn: a }: Aboard, { liesIn: b }: Aboard): boolean {
   });
 }
 const laid = sameRecords<Aboard, Laid>(4, (a, b) => sameLies(a.lies, b.lies) && sameInModes(a, b));
-/** A thing aboard with where it lies, while fishing and in other modes afloat: what lies as it lay is the same record. */
-export function withLies(one: Aboard, lies: Lies, others: readonly { mode: Mode; lies: Lies | undefined }[]): Aboard {
+/**
+ * A thing aboard with where it lies, while fishing and in other modes afloat: what lies as it lay is the same
+ * record.
+ */
+export function withLies(
+  one: Aboard,
+  lies: Lies,
+  others: readonly { mode: Mode; lies: Lies | undefined }[],
+): Aboard {
   const differs = others.filter((other) => other.lies && !sameLies(other.lies, lies));
   if (differs.length === 0) return laid(one, { ...one, lies });
-  return laid(one, { ...one, lies, liesIn: Object.fromEntries(differs.map((other) => [other.mode, other.lies])) });
+  return laid(one, {
+    ...one,
+    lies,
+    liesIn: Object.fromEntries(differs.map((other) => [other.mode, other.lies])),
+  });
 }

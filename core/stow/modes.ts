@@ -24,7 +24,9 @@ export interface OtherwiseAfloat {
 }
 
 const known = new Map<string, readonly Mode[]>();
-/** The modes of an outing, in the order they come: a river is run, a night is camped. The same list each time. */
+/**
+ * The modes of an outing, in the order they come: a river is run, a night is camped. The same list each time.
+ */
 export function modesOf({ trip, nights }: Pick<Brief, 'trip' | 'nights'>): readonly Mode[] {
   const [river, camps] = [trip.startsWith('river'), nights > 0];
   const key = `${river ? 'r' : ''}${camps ? 'c' : ''}`;
@@ -42,13 +44,18 @@ export function modesOf({ trip, nights }: Pick<Brief, 'trip' | 'nights'>): reado
 
 /** The plan of each mode; one in which nothing differs is the plan of fishing itself. */
 export function plansOf(fishing: StowPlan, input: PlanInput, list: readonly Mode[]): readonly ModePlan[] {
-  const differs = (mode: Mode) => differsIn(input.stow, mode) || differsIn(setUpOf(input.craft).stow ?? NOTHING, mode);
+  const differs = (mode: Mode) =>
+    differsIn(input.stow, mode) || differsIn(setUpOf(input.craft).stow ?? NOTHING, mode);
   return list.map((mode) => ({ mode, plan: differs(mode) ? planOf(input, mode) : fishing }));
 }
 const NOTHING: Stow = { things: [], boat: { carry: null, launch: null, land: null, run: null, camp: null } };
 
 /** How the boat stands in a mode: seat and floats. */
-export function riggedIn(craft: Craft, stow: Stow, mode: Mode): { seat: SeatHeight; floats: 'out' | 'folded' } {
+export function riggedIn(
+  craft: Craft,
+  stow: Stow,
+  mode: Mode,
+): { seat: SeatHeight; floats: 'out' | 'folded' } {
   const setUp = setUpOf(craft);
   const own = mode === 'fish' ? null : (stow.boat[mode] ?? setUp.stow?.boat[mode] ?? null);
   return { seat: own?.seat ?? setUp.seat, floats: own?.floats ?? setUp.floats };
@@ -70,7 +77,10 @@ export function craftIn(craft: Craft, stow: Stow, mode: Mode): Craft {
   return made;
 }
 
-/** Where the boat is laden otherwise than while fishing with its catch: each once. On the beach nothing is asked of it. */
+/**
+ * Where the boat is laden otherwise than while fishing with its catch: each once. On the beach nothing is
+ * asked of it.
+ */
 export function otherwise(
   plans: readonly ModePlan[],
   places: Places,

@@ -46,8 +46,14 @@ describe('where a thing is', () => {
     const radio = item('radio', 'vhf-radio');
     const box = item('crate', 'crate');
     const boxed = { ...radio, containerId: 'crate' };
-    expect(plan([radio]).byId.get('radio')).toMatchObject({ by: 'kind', lies: { in: 'body', reach: 'hand' } });
-    expect(plan([boxed, box]).byId.get('radio')).toMatchObject({ by: 'kind', spot: { in: 'thing', id: 'crate' } });
+    expect(plan([radio]).byId.get('radio')).toMatchObject({
+      by: 'kind',
+      lies: { in: 'body', reach: 'hand' },
+    });
+    expect(plan([boxed, box]).byId.get('radio')).toMatchObject({
+      by: 'kind',
+      spot: { in: 'thing', id: 'crate' },
+    });
     const setUp = {
       id: 'own',
       name: 'Own',
@@ -61,10 +67,12 @@ describe('where a thing is', () => {
       by: 'set-up',
       lies: { id: 'console' },
     });
-    expect(plan([boxed, box], stowed(['radio', spot('zone', 'floor')]), set).byId.get('radio')).toMatchObject({
-      by: 'plan',
-      lies: { id: 'floor' },
-    });
+    expect(plan([boxed, box], stowed(['radio', spot('zone', 'floor')]), set).byId.get('radio')).toMatchObject(
+      {
+        by: 'plan',
+        lies: { id: 'floor' },
+      },
+    );
   });
   it('is inherited from fishing by each mode that says nothing else', () => {
     const stow = stowed([
@@ -134,7 +142,8 @@ describe('what is usual', () => {
     }
   });
   it('lays nothing under the pedals', () => {
-    for (const kind of kindIds) expect(plan([item(kind, kind)]).things[0]?.zone?.kind, kind).not.toBe('cockpit floor');
+    for (const kind of kindIds)
+      expect(plan([item(kind, kind)]).things[0]?.zone?.kind, kind).not.toBe('cockpit floor');
   });
 });
 
@@ -162,7 +171,9 @@ describe('what holds a thing in a capsize', () => {
   });
   it('leashes go to the nearest pad-eye with room, the written ones first, none to more than it takes by itself', () => {
     const many = Array.from({ length: 20 }, (_, i) => item(`t${i}`, 'long-pliers'));
-    const stow = stowed(...many.map(({ id }): [string, Spot] => [id, spot('zone', 'floor', { held: 'leashed' })]));
+    const stow = stowed(
+      ...many.map(({ id }): [string, Spot] => [id, spot('zone', 'floor', { held: 'leashed' })]),
+    );
     const laid = plan(many, stow);
     for (const zone of zonesOf(wagtail))
       expect(leashesOn(laid.things).get(zone.id) ?? 0).toBeLessThanOrEqual(zone.leashes);
@@ -214,9 +225,12 @@ const anySpot = fc.record({
 const anyPlan = fc.record({
   kinds: fc.array(fc.constantFrom(...kindIds), { minLength: 6, maxLength: 6 }),
   spots: fc.array(anySpot, { minLength: 0, maxLength: 6 }),
-  puts: fc.array(fc.record({ at: fc.nat(5), spot: anySpot, mode: fc.constantFrom('fish' as const, ...otherModes) }), {
-    maxLength: 6,
-  }),
+  puts: fc.array(
+    fc.record({ at: fc.nat(5), spot: anySpot, mode: fc.constantFrom('fish' as const, ...otherModes) }),
+    {
+      maxLength: 6,
+    },
+  ),
 });
 const aboardOf = (list: readonly Item['kind'][]): Aboard[] =>
   list.map((kind, i) => byItself(item(ids[i] ?? 'x', kind)));
@@ -244,9 +258,13 @@ describe('laws of any plan', () => {
     fc.assert(
       fc.property(anyPlan, ({ kinds, spots, puts }) => {
         const aboard = aboardOf(kinds);
-        const start = { ...ready, stow: stowed(...spots.map((one, i): [string, Spot] => [ids[i] ?? 'x', one])) };
+        const start = {
+          ...ready,
+          stow: stowed(...spots.map((one, i): [string, Spot] => [ids[i] ?? 'x', one])),
+        };
         const moved = puts.reduce(
-          (outing, { at, spot: to, mode }) => withPut(outing, [{ itemId: ids[at] ?? 'a', mode, spot: to, fish: to }]),
+          (outing, { at, spot: to, mode }) =>
+            withPut(outing, [{ itemId: ids[at] ?? 'a', mode, spot: to, fish: to }]),
           start,
         );
         for (const mode of ['fish', 'launch', 'land'] as const) {
@@ -272,11 +290,15 @@ describe('laws of any plan', () => {
     fc.assert(
       fc.property(anyPlan, fc.nat(5), ({ kinds, spots, puts }, left) => {
         const aboard = aboardOf(kinds);
-        const start = { ...ready, stow: stowed(...spots.map((one, i): [string, Spot] => [ids[i] ?? 'x', one])) };
+        const start = {
+          ...ready,
+          stow: stowed(...spots.map((one, i): [string, Spot] => [ids[i] ?? 'x', one])),
+        };
         const first = planOf({ aboard, craft: wagtail, angler, stow: start.stow });
         const copy = JSON.stringify(first.things);
         const moved = puts.reduce(
-          (outing, { at, spot: to, mode }) => withPut(outing, [{ itemId: ids[at] ?? 'a', mode, spot: to, fish: to }]),
+          (outing, { at, spot: to, mode }) =>
+            withPut(outing, [{ itemId: ids[at] ?? 'a', mode, spot: to, fish: to }]),
           start,
         );
         const input = { aboard: aboard.toSpliced(left, 1), craft: wagtail, angler, stow: moved.stow };
@@ -315,7 +337,9 @@ describe('laws of any plan', () => {
 describe('what changes between two modes', () => {
   it('is told in words of doing, and nothing where nothing changes', () => {
     const input = {
-      aboard: references.items.filter(({ id }) => ready.loadout.some((one) => one.itemId === id)).map(byItself),
+      aboard: references.items
+        .filter(({ id }) => ready.loadout.some((one) => one.itemId === id))
+        .map(byItself),
       craft: wagtail,
       angler,
       stow: ready.stow,

@@ -47,7 +47,8 @@ export interface PlanInput {
 
 /** Where in the list each thing is. */
 const indexOf = rememberFor(
-  (aboard: readonly Aboard[]): ReadonlyMap<string, number> => new Map(aboard.map(({ item }, i) => [item.id, i])),
+  (aboard: readonly Aboard[]): ReadonlyMap<string, number> =>
+    new Map(aboard.map(({ item }, i) => [item.id, i])),
 );
 const byItem = rememberFor((things: readonly Stowed[]) => new Map(things.map((one) => [one.itemId, one])));
 
@@ -66,7 +67,9 @@ export function differsIn({ things, boat }: Stow, mode: Mode): boolean {
   return mode !== 'fish' && (boat[mode] !== null || things.some((one) => one[mode] !== null));
 }
 
-const rodLeashes: ReadonlySet<KindId> = new Set(kindIds.filter((id) => kinds[id].means.includes('rod-retention')));
+const rodLeashes: ReadonlySet<KindId> = new Set(
+  kindIds.filter((id) => kinds[id].means.includes('rod-retention')),
+);
 export function leashesAboard(aboard: readonly Aboard[], { clearSide }: Pick<Angler, 'clearSide'>): Leashes {
   let [rods, paddle] = [false, false];
   for (const { item } of aboard) {
@@ -77,8 +80,8 @@ export function leashesAboard(aboard: readonly Aboard[], { clearSide }: Pick<Ang
 }
 
 /**
- * Everything aboard in its place in one mode. What lies in a thing that is not aboard, or in a place that the boat has not, is nowhere, and
- * said to be. What lies as it lay in a plan before is the same record.
+ * Everything aboard in its place in one mode. What lies in a thing that is not aboard, or in a place that the
+ * boat has not, is nowhere, and said to be. What lies as it lay in a plan before is the same record.
  */
 export function planOf({ aboard, craft, angler, stow }: PlanInput, mode: Mode = 'fish'): StowPlan {
   const entries = byItem(stow.things);
@@ -106,7 +109,8 @@ export function planOf({ aboard, craft, angler, stow }: PlanInput, mode: Mode = 
     }
     const planned = own ? (own[mode] ?? own.fish) : null;
     const setUp = planned || !ofSetUp ? null : spotIn(ofSetUp, item.id, mode);
-    const boxAt = !entry.outsideContainer && item.containerId !== null ? index.get(item.containerId) : undefined;
+    const boxAt =
+      !entry.outsideContainer && item.containerId !== null ? index.get(item.containerId) : undefined;
     const box = boxAt === undefined ? undefined : aboard[boxAt]?.item;
     const spot = planned ?? setUp ?? (box ? boxedSpot(item, box) : ground.usual(item, nth));
     spots.push(spot);
@@ -116,7 +120,8 @@ export function planOf({ aboard, craft, angler, stow }: PlanInput, mode: Mode = 
   // Where something lies at the bottom, what lies there over it.
   const covering = new Set<string>();
   if (bottoms.size > 0)
-    for (const spot of spots) if (spot.layer !== 'bottom' && bottoms.has(spot.id)) covering.add(placeKey(spot));
+    for (const spot of spots)
+      if (spot.layer !== 'bottom' && bottoms.has(spot.id)) covering.add(placeKey(spot));
   const buried = (spot: Spot) => spot.layer === 'bottom' && covering.has(placeKey(spot));
 
   const located: (Located | undefined)[] = [];
@@ -145,7 +150,9 @@ export function planOf({ aboard, craft, angler, stow }: PlanInput, mode: Mode = 
   return new Plan(
     mode,
     craft,
-    things.map((placed, i) => alone[i] ?? ground.sameAsWas(placed.one, { ...placed, eye: eyes.get(placed) ?? null })),
+    things.map(
+      (placed, i) => alone[i] ?? ground.sameAsWas(placed.one, { ...placed, eye: eyes.get(placed) ?? null }),
+    ),
   );
 }
 /** Where a thing lies, as others share it. */
@@ -172,9 +179,15 @@ interface Ground {
   usual: UsualSpots;
   /** Of a spot that is in no other thing, as it lies free and under others. */
   locatedOf: (spot: Spot) => { free: Located | null; under: Located | null };
-  /** A thing where its kind usually is, if that hangs on nothing else aboard and nothing was written of it; null: it does. */
+  /**
+   * A thing where its kind usually is, if that hangs on nothing else aboard and nothing was written of it;
+   * null: it does.
+   */
   loneOf: (one: Aboard) => Placed | null;
-  /** A thing as it lies, by the record it had when it last lay so: it is tried here and there, and comes back to where it was. */
+  /**
+   * A thing as it lies, by the record it had when it last lay so: it is tried here and there, and comes back
+   * to where it was.
+   */
   sameAsWas: (one: Aboard, now: Placed) => Placed;
 }
 const grounds = rememberFor((_: Craft) => new Map<string, Ground>());
@@ -223,7 +236,10 @@ function boxedSpot(item: Item, box: Item): Spot {
 
 function elsewhere(where: 'companion' | 'vehicle', id: string | null): Located {
   const place = where === 'companion' ? 'in another boat' : 'in the vehicle';
-  return { lies: { ...NOWHERE.lies, in: where, id, place, reach: 'ashore', dry: 'sealed', held: true }, zone: null };
+  return {
+    lies: { ...NOWHERE.lies, in: where, id, place, reach: 'ashore', dry: 'sealed', held: true },
+    zone: null,
+  };
 }
 
 /** A spot that is in no other thing. */
@@ -232,7 +248,11 @@ function plainly(spot: Spot, buried: boolean, ground: Ground): Located {
   if (buried) return (known.under ??= placeOf(spot, buried, ground));
   return (known.free ??= placeOf(spot, buried, ground));
 }
-function placeOf({ in: where, id, held, state }: Spot, buried: boolean, { zones, craft, angler }: Ground): Located {
+function placeOf(
+  { in: where, id, held, state }: Spot,
+  buried: boolean,
+  { zones, craft, angler }: Ground,
+): Located {
   if (where === 'vehicle') return elsewhere('vehicle', null);
   if (where === 'body')
     return {
@@ -250,7 +270,10 @@ function placeOf({ in: where, id, held, state }: Spot, buried: boolean, { zones,
   const zone = where === 'zone' ? zones.get(id ?? '') : undefined;
   if (!zone) return NOWHERE;
   const closed = isClosed(zone);
-  const moves: Move[] = [...(closed ? [{ do: 'open' as const, name: zone.name }] : []), ...(buried ? [OVER] : [])];
+  const moves: Move[] = [
+    ...(closed ? [{ do: 'open' as const, name: zone.name }] : []),
+    ...(buried ? [OVER] : []),
+  ];
   return {
     lies: {
       in: 'zone',
@@ -268,7 +291,10 @@ function placeOf({ in: where, id, held, state }: Spot, buried: boolean, { zones,
     zone,
   };
 }
-/** Inside another thing: as dry as the drier of both, as far off as what has to be opened, held where it cannot fall out of what is held. */
+/**
+ * Inside another thing: as dry as the drier of both, as far off as what has to be opened, held where it
+ * cannot fall out of what is held.
+ */
 function inBox(spot: Spot, itemId: string, box: Item, outer: Located, buried: boolean): Located {
   if (outer.lies.in === 'nowhere' || outer.lies.boxes.some(({ id }) => id === itemId)) return NOWHERE;
   const { shut, dry } = storageOf(box);
@@ -321,7 +347,10 @@ function drier(a: Lies['dry'], b: Lies['dry']): Lies['dry'] {
   return dryness.indexOf(a) > dryness.indexOf(b) ? a : b;
 }
 
-/** Each leash on its pad-eye: the one that is written, else the nearest with room. A leash to a container needs none. */
+/**
+ * Each leash on its pad-eye: the one that is written, else the nearest with room. A leash to a container
+ * needs none.
+ */
 function leashed(things: readonly Placed[], craft: Craft): ReadonlyMap<Placed, Zone> {
   const eyes = eyesOf(craft);
   const on = new Map<string, number>();
@@ -330,7 +359,9 @@ function leashed(things: readonly Placed[], craft: Craft): ReadonlyMap<Placed, Z
     on.set(eye.id, (on.get(eye.id) ?? 0) + 1);
     taken.set(placed, eye);
   };
-  const tied = things.filter(({ spot, zone }) => spot.held === 'leashed' && zone !== null && spot.in === 'zone');
+  const tied = things.filter(
+    ({ spot, zone }) => spot.held === 'leashed' && zone !== null && spot.in === 'zone',
+  );
   for (const placed of tied) {
     const eye = eyes.find(({ id }) => id === placed.spot.eyeId);
     if (eye) take(placed, eye);
@@ -355,7 +386,10 @@ export function leashesOn(things: readonly Placed[]): ReadonlyMap<string, number
   return on;
 }
 
-/** Things lie about so high over the floor of their place at most, m, where nothing says more; worn ones ride so high over the seat, of one's height. */
+/**
+ * Things lie about so high over the floor of their place at most, m, where nothing says more; worn ones ride
+ * so high over the seat, of one's height.
+ */
 const LIES_OVER_M = 0.08;
 const WORN_OVER: Readonly<Record<string, number>> = {
   head: 0.42,
@@ -368,7 +402,10 @@ const WORN_OVER: Readonly<Record<string, number>> = {
 };
 
 /** Where along and across the boat a thing's middle is, m. */
-export function spotAt({ spot, zone }: Pick<Placed, 'spot' | 'zone'>, craft: Craft): { xM: number; yM: number } {
+export function spotAt(
+  { spot, zone }: Pick<Placed, 'spot' | 'zone'>,
+  craft: Craft,
+): { xM: number; yM: number } {
   if (spot.in === 'zone' && spot.at) return spot.at;
   return zone ? { xM: zone.xM, yM: zone.yM } : { xM: seatOf(craft).xM + 0.1, yM: 0 };
 }

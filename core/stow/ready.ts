@@ -7,8 +7,17 @@ export interface Ready {
   mode: Mode;
   lines: readonly string[];
 }
-/** From what each mode is made ready: for the launch and the rapids from how it is fished, for fishing from how it was launched. */
-const after: Partial<Record<Mode, Mode>> = { launch: 'fish', fish: 'launch', run: 'fish', land: 'fish', camp: 'land' };
+/**
+ * From what each mode is made ready: for the launch and the rapids from how it is fished, for fishing from
+ * how it was launched.
+ */
+const after: Partial<Record<Mode, Mode>> = {
+  launch: 'fish',
+  fish: 'launch',
+  run: 'fish',
+  land: 'fish',
+  camp: 'land',
+};
 
 /** What has to be done before each mode of an outing; a mode for which nothing changes is left out. */
 export function readyLists(plans: readonly ModePlan[], names: StowNames): Ready[] {

@@ -45,7 +45,11 @@ export function saySpot(spot: Spot, kind: Item['kind'] | null, names: StowNames)
   const eye = spot.eyeId === null ? null : names.zone(spot.eyeId);
   return [
     sayPlace(spot, names),
-    spot.held === 'loose' || spot.held === 'worn' ? null : eye ? `on a leash to ${inside(eye.name)}` : holds[spot.held],
+    spot.held === 'loose' || spot.held === 'worn'
+      ? null
+      : eye
+        ? `on a leash to ${inside(eye.name)}`
+        : holds[spot.held],
     spot.cover === 'bare' ? null : covers[spot.cover],
     spot.layer === 'middle' ? null : layers[spot.layer],
     states && spot.state ? states[spot.state === 'out' ? 1 : 0] : null,
@@ -66,7 +70,10 @@ export function sayMoves(moves: Lies['moves']): string {
 
 const listedFor = (placed: readonly Placed[]) => listed(placed.map(({ one }) => one.item.name));
 
-/** What has to be changed between two modes, in words of doing: one line for each thing, states that change together as one. */
+/**
+ * What has to be changed between two modes, in words of doing: one line for each thing, states that change
+ * together as one.
+ */
 export function changesBetween(from: StowPlan, to: StowPlan, names: StowNames): string[] {
   const byState = new Map<string, Placed[]>();
   const lines: string[] = [];

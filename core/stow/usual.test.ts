@@ -15,17 +15,20 @@ const spot = (kind: KindId, craft = wagtail, given = leashes) =>
   usualSpots(craft, demoAngler, given)(newItem(`a-${kind}`, kind), 0);
 
 describe('the usual place of a thing', () => {
-  it.each(demoCraft.map((craft) => [craft.name, craft] as const))('on %s takes it, whatever its kind', (_, craft) => {
-    const zones = new Map(zonesOf(craft).map((zone) => [zone.id, zone]));
-    for (const kind of kindIds) {
-      const item = newItem(`a-${kind}`, kind);
-      const usual = usualSpots(craft, demoAngler, leashes)(item, 0);
-      if (usual.in !== 'zone') continue;
-      const zone = zones.get(usual.id ?? '');
-      expect(zone, `${kind} at ${usual.id ?? ''}`).toBeDefined();
-      expect(zone && fitsIn(item, zone), `${kind} at ${usual.id ?? ''}`).toBeNull();
-    }
-  });
+  it.each(demoCraft.map((craft) => [craft.name, craft] as const))(
+    'on %s takes it, whatever its kind',
+    (_, craft) => {
+      const zones = new Map(zonesOf(craft).map((zone) => [zone.id, zone]));
+      for (const kind of kindIds) {
+        const item = newItem(`a-${kind}`, kind);
+        const usual = usualSpots(craft, demoAngler, leashes)(item, 0);
+        if (usual.in !== 'zone') continue;
+        const zone = zones.get(usual.id ?? '');
+        expect(zone, `${kind} at ${usual.id ?? ''}`).toBeDefined();
+        expect(zone && fitsIn(item, zone), `${kind} at ${usual.id ?? ''}`).toBeNull();
+      }
+    },
+  );
   it('of clothing is on the body, of what belongs ashore in the vehicle', () => {
     for (const kind of kindIds) {
       if (isClothing(kind)) expect(spot(kind).in, kind).toBe('body');

@@ -53,10 +53,21 @@ const meant: Partial<Record<string, readonly ZoneKind[]>> = {
 /** What has to keep dry and is no bag of its own goes under a lid. */
 const DRY_PLACES: readonly ZoneKind[] = ['pod', 'hatch'];
 const standing: ReadonlySet<KindId> = new Set<KindId>(['flag', 'light-flag', 'mast-light', 'camera-pole']);
-const STANDING_PLACES: readonly ZoneKind[] = ['tank well', 'pad-eye', 'rod tube', 'rod holder', 'deck under cords'];
+const STANDING_PLACES: readonly ZoneKind[] = [
+  'tank well',
+  'pad-eye',
+  'rod tube',
+  'rod holder',
+  'deck under cords',
+];
 /** Heavier than this, kg, a thing does not go into a pocket. */
 const POCKET_KG = 0.6;
-const HEAVY_BY_SEAT: readonly ZoneKind[] = ['tank well', 'under the seat', 'cockpit floor', 'deck under cords'];
+const HEAVY_BY_SEAT: readonly ZoneKind[] = [
+  'tank well',
+  'under the seat',
+  'cockpit floor',
+  'deck under cords',
+];
 /** Where anything may lie that has no better place. */
 const ANYWHERE: readonly ZoneKind[] = [
   'tank well',
@@ -108,7 +119,13 @@ function manner({ kind, qualities }: Item): Pick<Spot, 'eyeId' | 'cover' | 'laye
   return {
     eyeId: null,
     at: null,
-    cover: qualities.includes('sheathed') ? 'sheath' : inPacket.has(kind) ? 'bag' : kind === 'gaff' ? 'cap' : 'bare',
+    cover: qualities.includes('sheathed')
+      ? 'sheath'
+      : inPacket.has(kind)
+        ? 'bag'
+        : kind === 'gaff'
+          ? 'cap'
+          : 'bare',
     layer: means.some((id) => onTop.has(id))
       ? 'top'
       : aside === 'comfort' || aside === 'spare part'
@@ -156,10 +173,13 @@ function zoneFor(
           (far === null || reaches.indexOf(reached(zone)) + (isClosed(zone) ? 1 : 0) <= far) &&
           (wantsDry || standing.has(item.kind) || !order.includes(kind) || isNear(zone, xM, craft)),
       )
-      .toSorted((a, b) => inTheWay(a) - inTheWay(b) || Math.abs(a.xM - xM) - Math.abs(b.xM - xM) || a.yM - b.yM);
+      .toSorted(
+        (a, b) => inTheWay(a) - inTheWay(b) || Math.abs(a.xM - xM) - Math.abs(b.xM - xM) || a.yM - b.yM,
+      );
     const [first] = fit;
     if (!first) continue;
-    // Rods go one to a holder, left and right in turn; what else goes into one of a pair, by its name into the one or the other.
+    // Rods go one to a holder, left and right in turn; what else goes into one of a pair, by its name into
+    // the one or the other.
     if (isRod(item.kind) && kind !== 'deck under cords') return fit[nth % fit.length] ?? null;
     const pair = tall
       ? [first]
@@ -175,7 +195,9 @@ function usualReach(id: NeedId): number[] {
   if (where === undefined || where === 'up' || where === 'aboard') return [];
   return [reaches.indexOf(where === 'turn' || id === 'propulsion' ? 'turn' : 'hand')];
 }
-/** How far off a kind may lie for what it is a means of, as the place in the order of reaches; null: anywhere. */
+/**
+ * How far off a kind may lie for what it is a means of, as the place in the order of reaches; null: anywhere.
+ */
 function farthest(kind: KindId): number | null {
   const all = kinds[kind].means.flatMap((id) => usualReach(id));
   return all.length > 0 ? Math.min(...all) : null;
@@ -186,7 +208,10 @@ function isNear(zone: Zone, xM: number, craft: Craft): boolean {
 }
 const NEAR = 0.34;
 
-/** Where a thing of its kind usually is on this boat, and what usually keeps it there. @param nth of how many of its sort came before it */
+/**
+ * Where a thing of its kind usually is on this boat, and what usually keeps it there.
+ * @param nth of how many of its sort came before it
+ */
 export type UsualSpots = (item: Item, nth: number) => Spot;
 /** Usual places on a boat for whoever sits in it, each worked out once. */
 export function usualSpots(craft: Craft, angler: Angler, leashes: Leashes): UsualSpots {

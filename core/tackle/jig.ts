@@ -1,6 +1,9 @@
 import { G, LEAD, SALT_WATER } from '../units/constants';
 
-/** Usual drag coefficients of the jig taken as a sphere, and of the line as a cylinder across the flow. Rules of thumb. */
+/**
+ * Usual drag coefficients of the jig taken as a sphere, and of the line as a cylinder across the flow. Rules
+ * of thumb.
+ */
 export const JIG_CD = 0.8;
 export const LINE_CD = 1.2;
 
@@ -20,9 +23,9 @@ export interface JigInput {
 }
 
 /**
- * The least mass that keeps the line within an angle of the vertical: the weight in water against the drag of jig and of straight line,
- * atan((F_jig + F_line) / W) = angle, solved for the mass; and how long it sinks, the line left out. Closed balance of forces; the
- * drag coefficients are usual values.
+ * The least mass that keeps the line within an angle of the vertical: the weight in water against the drag of
+ * jig and of straight line, atan((F_jig + F_line) / W) = angle, solved for the mass; and how long it sinks,
+ * the line left out. Closed balance of forces; the drag coefficients are usual values.
  * @returns massG; sinkMps and sinkS, null where nothing is wanted (no flow)
  */
 export function jig({
@@ -58,13 +61,20 @@ export function jig({
 }
 
 /** How fast a sphere of the mass falls through water once it falls evenly, m/s. */
-export function sinkSpeed(massKg: number, densityKgM3 = LEAD, waterDensity = SALT_WATER, jigCd = JIG_CD): number {
+export function sinkSpeed(
+  massKg: number,
+  densityKgM3 = LEAD,
+  waterDensity = SALT_WATER,
+  jigCd = JIG_CD,
+): number {
   const area = Math.PI * ((3 * massKg) / (4 * Math.PI * densityKgM3)) ** (2 / 3);
   const weight = massKg * G * (1 - waterDensity / densityKgM3);
   return area > 0 ? Math.sqrt((2 * weight) / (waterDensity * jigCd * area)) : 0;
 }
 
-/** What a jig of that mass (kg) and its line stand in, N: drag of the ball, drag of the line, weight in water. */
+/**
+ * What a jig of that mass (kg) and its line stand in, N: drag of the ball, drag of the line, weight in water.
+ */
 export function jigForces(
   {
     depthM,

@@ -2,7 +2,10 @@ import type { Item } from '../documents/item';
 import type { Technique } from '../vocabulary/trips';
 import type { Bottom } from '../vocabulary/holding';
 
-/** Lures or leads lost an hour over clean sand by how one fishes. Starting values, rule of thumb: one's own count replaces them. */
+/**
+ * Lures or leads lost an hour over clean sand by how one fishes. Starting values, rule of thumb: one's own
+ * count replaces them.
+ */
 const BY_TECHNIQUE: Record<Technique, number> = {
   casting: 0.1,
   jigging: 0.15,
@@ -18,7 +21,10 @@ const BY_BOTTOM: Record<Bottom, number> = { sand: 1, mud: 1, gravel: 1.5, weed: 
 /** Added for fish whose teeth cut. */
 const BY_TEETH = 0.15;
 
-/** What is lost of one kind of lure an hour: its own figure where it is written down, else by technique, bottom and teeth. */
+/**
+ * What is lost of one kind of lure an hour: its own figure where it is written down, else by technique,
+ * bottom and teeth.
+ */
 export function lossRate(
   item: Item,
   techniques: readonly Technique[],

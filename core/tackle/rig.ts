@@ -14,7 +14,13 @@ export const DRAG_FRACTION = 0.3;
  * @param dragFraction share of the weakest part, default 0.3 (rule of thumb)
  * @returns strengths in kg; of two equally weak the first counts
  */
-export function rig({ parts, dragFraction = DRAG_FRACTION }: { parts: readonly RigPart[]; dragFraction?: number }): {
+export function rig({
+  parts,
+  dragFraction = DRAG_FRACTION,
+}: {
+  parts: readonly RigPart[];
+  dragFraction?: number;
+}): {
   weakest: string;
   strengthKg: number;
   dragKg: number;

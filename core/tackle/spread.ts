@@ -4,8 +4,11 @@ const radians = (deg: number) => (deg * Math.PI) / 180;
 export const CROWD_M = 3;
 
 /**
- * How far apart two rods held out to the sides put their tips, m: twice the half span of the holders and the rod's reach outward.
- * @param holderHalfSpanM from the middle to a holder @param outAngleDeg from straight ahead @param elevationDeg above the level
+ * How far apart two rods held out to the sides put their tips, m: twice the half span of the holders and the
+ * rod's reach outward.
+ * @param holderHalfSpanM from the middle to a holder
+ * @param outAngleDeg from straight ahead
+ * @param elevationDeg above the level
  */
 export function spread(input: {
   holderHalfSpanM: number;
@@ -13,6 +16,7 @@ export function spread(input: {
   outAngleDeg: number;
   elevationDeg: number;
 }): { spreadM: number } {
-  const reach = input.rodLengthM * Math.cos(radians(input.elevationDeg)) * Math.sin(radians(input.outAngleDeg));
+  const reach =
+    input.rodLengthM * Math.cos(radians(input.elevationDeg)) * Math.sin(radians(input.outAngleDeg));
   return { spreadM: 2 * (input.holderHalfSpanM + reach) };
 }

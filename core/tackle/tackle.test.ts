@@ -93,14 +93,18 @@ describe('a jig', () => {
         expect(0.5 * SALT_WATER * jigCd * ballM2 * (sinkMps ?? 0) ** 2).toBeCloseTo(weightN, 6);
       }),
     );
-    const more = (change: object) => jig({ depthM: 30, relativeSpeedMps: 0.4, lineDiameterMm: 0.2, ...change }).massG;
+    const more = (change: object) =>
+      jig({ depthM: 30, relativeSpeedMps: 0.4, lineDiameterMm: 0.2, ...change }).massG;
     expect(more({ lineCd: 1.3 })).toBeGreaterThan(more({}));
     expect(more({ jigCd: 0.9 })).toBeGreaterThan(more({}));
   });
   it('sinks at the speed at which drag carries its weight', () => {
     const v = sinkSpeed(0.1);
     const radius = Math.cbrt((3 * 0.1) / (4 * Math.PI * LEAD));
-    expect(0.5 * SALT_WATER * 0.8 * Math.PI * radius ** 2 * v * v).toBeCloseTo(0.1 * G * (1 - SALT_WATER / LEAD), 9);
+    expect(0.5 * SALT_WATER * 0.8 * Math.PI * radius ** 2 * v * v).toBeCloseTo(
+      0.1 * G * (1 - SALT_WATER / LEAD),
+      9,
+    );
   });
 });
 

@@ -48,6 +48,7 @@ describe('tackle aboard', () => {
   it('is of kinds that one could do with less of', () => {
     for (const id of ['spinning-rod', 'lure-box', 'braid', 'snaps', 'sinkers'])
       expect(tackleKindIds.has(id)).toBe(true);
-    for (const id of ['sounder', 'licence', 'polarised-glasses', 'net']) expect(tackleKindIds.has(id)).toBe(false);
+    for (const id of ['sounder', 'licence', 'polarised-glasses', 'net'])
+      expect(tackleKindIds.has(id)).toBe(false);
   });
 });

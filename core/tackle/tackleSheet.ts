@@ -30,7 +30,12 @@ export interface SpareLine {
 }
 
 /** Spares of each lure and terminal kind aboard, against what is likely to be lost. */
-export function spareLines(looked: OutingInView, e: DayExposures, brief: Outward, workings: Workings): SpareLine[] {
+export function spareLines(
+  looked: OutingInView,
+  e: DayExposures,
+  brief: Outward,
+  workings: Workings,
+): SpareLine[] {
   const hours = Math.min(hoursOnWater(e), 24);
   return looked.aboard
     .filter(({ item }) => kinds[item.kind].means.some((id) => id === 'lures' || id === 'terminal'))
@@ -38,7 +43,14 @@ export function spareLines(looked: OutingInView, e: DayExposures, brief: Outward
       const { perHour, own } = lossRate(item, brief.techniques, looked.area?.bottom ?? null, e.toothy);
       const sum = spares({ lossPerHour: perHour, hours, confidence: workings.sparesConfidence });
       const pieces = item.attributes.pieces;
-      return { item, perHour, own, hours, ...sum, have: pieces === undefined ? null : pieces * entry.quantity };
+      return {
+        item,
+        perHour,
+        own,
+        hours,
+        ...sum,
+        have: pieces === undefined ? null : pieces * entry.quantity,
+      };
     });
 }
 
@@ -59,7 +71,10 @@ export function jigLine(rigs: readonly Rig[], { items }: Places): Item | null {
   return mainId === null ? null : (items.get(mainId) ?? null);
 }
 
-/** The jig that each half hour asks for: it changes with wind and tide. @param drogueM mouth of the drogue that is out; null: none */
+/**
+ * The jig that each half hour asks for: it changes with wind and tide.
+ * @param drogueM mouth of the drogue that is out; null: none
+ */
 export function jigHours(
   looked: Places,
   e: Pick<Exposures, 'spot'>,
@@ -110,10 +125,18 @@ export function trollingSpread(
   { aboard }: OutingInView,
   workings: Workings,
 ): { rod: Item; rodM: number; spreadM: number } | null {
-  const rods = aboard.filter(({ item }) => kinds[item.kind].means.includes('rods') && item.attributes.lengthM);
-  const [longest] = rods.toSorted((a, b) => (b.item.attributes.lengthM ?? 0) - (a.item.attributes.lengthM ?? 0));
+  const rods = aboard.filter(
+    ({ item }) => kinds[item.kind].means.includes('rods') && item.attributes.lengthM,
+  );
+  const [longest] = rods.toSorted(
+    (a, b) => (b.item.attributes.lengthM ?? 0) - (a.item.attributes.lengthM ?? 0),
+  );
   const rodM = longest?.item.attributes.lengthM;
   if (!longest || rodM === undefined) return null;
   const { holderHalfSpanM, outAngleDeg, elevationDeg } = workings;
-  return { rod: longest.item, rodM, ...spread({ holderHalfSpanM, rodLengthM: rodM, outAngleDeg, elevationDeg }) };
+  return {
+    rod: longest.item,
+    rodM,
+    ...spread({ holderHalfSpanM, rodLengthM: rodM, outAngleDeg, elevationDeg }),
+  };
 }

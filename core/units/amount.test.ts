@@ -26,13 +26,13 @@ describe('an amount', () => {
       '26.5 lb',
     ]);
     speakIn(speeches['imperial, US']);
-    expect([amount(6, 'wind'), amount(4.3, 'm'), amount(12, '°C'), amount(-40, '°C'), amount(2, 'L')]).toEqual([
-      '13.4 mph',
-      '14.1 ft',
-      '54 °F',
-      '−40 °F',
-      '2.1 US qt',
-    ]);
+    expect([
+      amount(6, 'wind'),
+      amount(4.3, 'm'),
+      amount(12, '°C'),
+      amount(-40, '°C'),
+      amount(2, 'L'),
+    ]).toEqual(['13.4 mph', '14.1 ft', '54 °F', '−40 °F', '2.1 US qt']);
     expect([
       amount(32, 'cm', 0),
       amount(0.18, 'mm', 2),
@@ -71,7 +71,9 @@ describe('an amount', () => {
     expect(thumb(3, 'm')).toBe('3 m');
     inUnits({ length: 'ft', temperature: '°F' });
     expect(thumb(3, 'm')).toBe('about 10 ft');
-    expect(inWords('a line {15 m} long, in water under {10 °C}')).toBe('a line 50 ft long, in water under 50 °F');
+    expect(inWords('a line {15 m} long, in water under {10 °C}')).toBe(
+      'a line 50 ft long, in water under 50 °F',
+    );
   });
 });
 
@@ -120,9 +122,9 @@ describe('a figure that is typed', () => {
     expect(typed('downhill', '°')).toMatch(/not a number/);
   });
   it('of hours or minutes is understood as a span of time', () => {
-    expect(['1:30', '1h30', '1 h 30 min', '90 min', '1.5 hrs', '1,5'].map((text) => typed(text, 'h'))).toEqual(
-      Array(6).fill(1.5),
-    );
+    expect(
+      ['1:30', '1h30', '1 h 30 min', '90 min', '1.5 hrs', '1,5'].map((text) => typed(text, 'h')),
+    ).toEqual(Array(6).fill(1.5));
     expect([typed('1:30', 'min'), typed('2 h', 'min'), typed('12', 'min')]).toEqual([90, 120, 12]);
     expect(typed('half an hour', 'h')).toMatch(/not a number/);
   });

@@ -4,8 +4,8 @@ import { type Speech, spoken } from './speaking';
 import { figure } from './words';
 
 /**
- * What a figure measures, by the SI unit it is kept in. `wind` and `m/s` are both metres a second: people read the wind in other units
- * than a stream. A unit that is not here is said as it is.
+ * What a figure measures, by the SI unit it is kept in. `wind` and `m/s` are both metres a second: people
+ * read the wind in other units than a stream. A unit that is not here is said as it is.
  */
 const measures = {
   wind: { choice: 'wind', dimension: 'speed' },
@@ -95,7 +95,10 @@ export function isUnit(unit: string): unit is Unit {
   return unit in measures;
 }
 
-/** A unit people have for small things and for areas and forces goes with feet or pounds; the SI one with metres or kilograms. */
+/**
+ * A unit people have for small things and for areas and forces goes with feet or pounds; the SI one with
+ * metres or kilograms.
+ */
 function unitOf(unit: Unit): string {
   const { choice, small }: Measure = measures[unit];
   const chosen = spoken()[choice];
@@ -103,7 +106,10 @@ function unitOf(unit: Unit): string {
   return small ?? chosen;
 }
 
-/** What a unit is called for this person: "kn" for wind, "ft" for m. One that is not known here is its own name. */
+/**
+ * What a unit is called for this person: "kn" for wind, "ft" for m. One that is not known here is its own
+ * name.
+ */
 export function unitName(unit: string): string {
   return isUnit(unit) ? unitOf(unit) : unit;
 }
@@ -127,18 +133,27 @@ export function fromSpoken(value: number, unit: string): number {
   return (value - zero) / factor;
 }
 
-/** As many decimals in the other unit as say about as much: 0.1 m is 0.3 ft, 10 g is 0.35 oz; °F and whole pounds are not split finer. */
+/**
+ * As many decimals in the other unit as say about as much: 0.1 m is 0.3 ft, 10 g is 0.35 oz; °F and whole
+ * pounds are not split finer.
+ */
 function decimalsFor(unit: Unit, decimals: number): number {
   const { factor, zero } = scaleOf(unit);
   if (zero !== 0) return Math.max(0, decimals - 1);
   return Math.max(0, decimals - Math.floor(Math.log10(factor) + 1e-9));
 }
 
-/** The figure alone in this person's unit, for a column whose head has the unit. @param decimals at most so many in the kept unit */
+/**
+ * The figure alone in this person's unit, for a column whose head has the unit.
+ * @param decimals at most so many in the kept unit
+ */
 export function amountOnly(value: number, unit: string, decimals = 1): string {
   return isUnit(unit) ? figure(inSpoken(value, unit), decimalsFor(unit, decimals)) : figure(value, decimals);
 }
-/** The figure with this person's unit: `amount(6, 'wind')` is "6 m/s" or "11.7 kn". @param decimals at most so many in the kept unit */
+/**
+ * The figure with this person's unit: `amount(6, 'wind')` is "6 m/s" or "11.7 kn".
+ * @param decimals at most so many in the kept unit
+ */
 export function amount(value: number, unit: string, decimals = 1): string {
   // Degrees of an angle stand close to their figure; those of warmth do not.
   const gap = unit === '°' ? '' : ' ';
@@ -154,7 +169,10 @@ export function thumb(value: number, unit: string): string {
   if (unitName(unit) === unit || (unit === 'wind' && spoken().wind === 'm/s')) return amount(value, unit, 2);
   return `about ${figure(sensible(inSpoken(value, unit)), 3)} ${unitName(unit)}`;
 }
-/** A text with figures to be read in this person's units in braces: "a line {15 m} long". What is in none stands as it is. */
+/**
+ * A text with figures to be read in this person's units in braces: "a line {15 m} long". What is in none
+ * stands as it is.
+ */
 export function inWords(text: string): string {
   if (!text.includes('{')) return text;
   return text.replaceAll(/\{(\d+(?:\.\d+)?) ([^}]+)\}/g, (_, digits: string, unit: string) =>
@@ -166,7 +184,10 @@ export function inWords(text: string): string {
 /** "0 to 4 m", "0 to 13.1 ft": what a field takes, exact where it is kept so. */
 export function rangeInWords(min: number, max: number, unit: string): string {
   const said = (value: number) =>
-    figure(isUnit(unit) && scaleOf(unit).factor !== 1 ? Number(inSpoken(value, unit).toPrecision(3)) : value, 4);
+    figure(
+      isUnit(unit) && scaleOf(unit).factor !== 1 ? Number(inSpoken(value, unit).toPrecision(3)) : value,
+      4,
+    );
   return `${said(min)} to ${said(max)} ${unitName(unit)}`.trimEnd();
 }
 /** "Depth, m" or "Depth, ft": the head of a column or the name of an axis. */
@@ -174,7 +195,10 @@ export function headed(name: string, unit: string): string {
   return `${name}, ${unitName(unit)}`;
 }
 
-/** Under a kilometre (or a tenth of a mile) to the nearest ten metres or feet, then kilometres or miles with one decimal. Metres in. */
+/**
+ * Under a kilometre (or a tenth of a mile) to the nearest ten metres or feet, then kilometres or miles with
+ * one decimal. Metres in.
+ */
 export function distance(metres: number): string {
   if (spoken().distance === 'km') {
     const tens = Math.round(metres / 10) * 10;
@@ -197,10 +221,15 @@ export function sayBytes(bytes: number): string {
   return bytes < 1e6 ? amount(bytes / 1e3, 'kB', 0) : amount(bytes / 1e6, 'MB');
 }
 
-/** The figure alone as a field shows it, to be typed over: as it is kept where the units are the same, else finer than it was measured. */
+/**
+ * The figure alone as a field shows it, to be typed over: as it is kept where the units are the same, else
+ * finer than it was measured.
+ */
 export function amountTyped(value: number | null, unit: string): string {
   if (value === null || Number.isNaN(value)) return '';
-  return String(isUnit(unit) && scaleOf(unit).factor !== 1 ? Number(inSpoken(value, unit).toPrecision(4)) : value);
+  return String(
+    isUnit(unit) && scaleOf(unit).factor !== 1 ? Number(inSpoken(value, unit).toPrecision(4)) : value,
+  );
 }
 
 export type ParsedAmount = { is: 'amount'; value: number | null } | { is: 'trouble'; why: string };
@@ -208,8 +237,10 @@ export type ParsedAmount = { is: 'amount'; value: number | null } | { is: 'troub
 const FRACTIONS: Readonly<Record<string, number>> = { '½': 0.5, '¼': 0.25, '¾': 0.75 };
 
 /**
- * A figure as it is typed: alone, in this person's unit; or with any unit of its kind, in parts too ("6'2\"", "12 lb 4 oz", "5 st 3").
- * A bearing may be a point of the compass ("SE"), a wind a Beaufort force ("F4": the middle of it). Empty is null. @returns the value in the kept unit
+ * A figure as it is typed: alone, in this person's unit; or with any unit of its kind, in parts too ("6'2\"",
+ * "12 lb 4 oz", "5 st 3"). A bearing may be a point of the compass ("SE"), a wind a Beaufort force ("F4": the
+ * middle of it). Empty is null.
+ * @returns the value in the kept unit
  */
 export function parseAmount(text: string, unit: string): ParsedAmount {
   const typed = text
@@ -276,7 +307,9 @@ function minutesTyped(typed: string): number | null {
   const clock = /^(\d+):([0-5]\d)$/.exec(typed);
   if (clock) return Number(clock[1]) * 60 + Number(clock[2]);
   const [whole, hours, minutes] =
-    /^(?:(\d+(?:[.,]\d+)?)\s*(?:h|hrs?|hours?))?\s*(?:(\d+(?:[.,]\d+)?)\s*(?:mins?|minutes?)?)?$/.exec(typed) ?? [];
+    /^(?:(\d+(?:[.,]\d+)?)\s*(?:h|hrs?|hours?))?\s*(?:(\d+(?:[.,]\d+)?)\s*(?:mins?|minutes?)?)?$/.exec(
+      typed,
+    ) ?? [];
   if (whole === undefined || (hours === undefined && !/[a-z]$/.test(typed))) return null;
   return (numberOf(hours ?? '0') ?? 0) * 60 + (numberOf(minutes ?? '0') ?? 0);
 }

@@ -2,7 +2,10 @@ import { spoken } from './speaking';
 
 const CLOCK = /\b([01]?\d|2[0-3]):([0-5]\d)\b/g;
 
-/** A text with its times of day by the reader's clock: "14:40" stays, or becomes "2:40 pm". hh:mm in, anything else untouched. */
+/**
+ * A text with its times of day by the reader's clock: "14:40" stays, or becomes "2:40 pm". hh:mm in, anything
+ * else untouched.
+ */
 export function byClock(text: string): string {
   if (spoken().clock === '24 h') return text;
   return text.replaceAll(CLOCK, (_, hours: string, minutes: string) => {

@@ -33,7 +33,10 @@ const words: Record<string, string> = {
   southerly: 's',
   westerly: 'w',
 };
-/** The bearing of a point named by letters or words ("SW", "south-west", "south westerly"), °; null: it names none. */
+/**
+ * The bearing of a point named by letters or words ("SW", "south-west", "south westerly"), °; null: it names
+ * none.
+ */
 export function bearingOfPoint(text: string): number | null {
   const letters = text
     .toLowerCase()

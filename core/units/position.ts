@@ -9,7 +9,10 @@ export interface Position {
 export const MOST_LATITUDE = 80;
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
-/** One angle in any usual writing: signed degrees, degrees and minutes, or degrees, minutes and seconds, a letter before or behind. */
+/**
+ * One angle in any usual writing: signed degrees, degrees and minutes, or degrees, minutes and seconds, a
+ * letter before or behind.
+ */
 const ANGLE = new RegExp(
   String.raw`^([NSEWO])?\s*([+-])?\s*(${NUMBER})\s*(?:°|º|deg)?\s*(?:(${NUMBER})\s*(?:'|min)?\s*)?(?:(${NUMBER})\s*(?:"|''|sec)?\s*)?([NSEWO])?$`,
   'i',
@@ -43,9 +46,10 @@ export type ParsedPosition =
 const trouble = (why: string): ParsedPosition => ({ is: 'trouble', why });
 
 /**
- * A position as people write it or paste it: "50.1234, -5.4321", "50° 7.4' N 5° 25.9' W", "50°07'24"N 5°25'56"W", "N50 07.4 W005 25.9".
- * Latitude first, unless letters say otherwise. Refused in words: what is no position, out of range, or half of one. Where nothing says which
- * half of the earth is meant, it is the one in which a known place lies near, else it is asked.
+ * A position as people write it or paste it: "50.1234, -5.4321", "50° 7.4' N 5° 25.9' W", "50°07'24"N
+ * 5°25'56"W", "N50 07.4 W005 25.9". Latitude first, unless letters say otherwise. Refused in words: what is
+ * no position, out of range, or half of one. Where nothing says which half of the earth is meant, it is the
+ * one in which a known place lies near, else it is asked.
  * @param known places of which one may be near
  */
 export function parsePosition(text: string, known: readonly Position[] = []): ParsedPosition {
@@ -72,7 +76,8 @@ export function parsePosition(text: string, known: readonly Position[] = []): Pa
     return trouble(`A latitude of ${figure(latDeg, 4)}° is past the pole. Is it the longitude?`);
   if (Math.abs(latDeg) > MOST_LATITUDE)
     return trouble(`Past ${MOST_LATITUDE}° north or south nothing here is reckoned.`);
-  if (Math.abs(lonDeg) > 180) return trouble(`A longitude of ${figure(lonDeg, 4)}° goes past half way round.`);
+  if (Math.abs(lonDeg) > 180)
+    return trouble(`A longitude of ${figure(lonDeg, 4)}° goes past half way round.`);
   // A program writes a minus for south and west, and nothing for the others.
   const bySign = address !== null || a.signed || b.signed;
   const [lat, lon] = swapped ? [b, a] : [a, b];
@@ -101,7 +106,8 @@ function halvesOf(text: string): [string, string] | null {
   if (byLetters ?? firstAlone) return pair(byLetters ?? firstAlone ?? []);
   const byMark = /^(.*?)\s*[;/\t]\s*(.*)$/.exec(text) ?? /^(.*?\S)\s*,\s+(.*)$/.exec(text);
   if (byMark) return pair(byMark);
-  // A comma alone: between two angles with decimal points, else it is the decimal comma of two angles parted by a space.
+  // A comma alone: between two angles with decimal points, else it is the decimal comma of two angles parted
+  // by a space.
   const commas = text.split(',');
   if (commas.length === 2 && !/\s/.test(text.trim())) return [commas[0] ?? '', commas[1] ?? ''];
   const words = text.split(/\s+/);
@@ -141,7 +147,10 @@ function angleOf(text: string): Angle | string {
   return { deg: back * (sign === '-' ? -deg : deg), axis, signed: sign !== undefined, isO: letter === 'O' };
 }
 
-/** A position in degrees and decimal minutes, as it is read over a radio: "50° 07.404′ N 5° 25.926′ W"; to about two metres. */
+/**
+ * A position in degrees and decimal minutes, as it is read over a radio: "50° 07.404′ N 5° 25.926′ W"; to
+ * about two metres.
+ */
 export function sayPosition({ latDeg, lonDeg }: Position): string {
   const say = (deg: number, letters: string) => {
     const thousandths = Math.round(Math.abs(deg) * 60_000);

@@ -1,8 +1,10 @@
 /**
- * Remembers what a function made of an object, for as long as the object lives: records here are never changed, so the same record
- * always gives the same answer. The one place where answers are kept by identity.
+ * Remembers what a function made of an object, for as long as the object lives: records here are never
+ * changed, so the same record always gives the same answer. The one place where answers are kept by identity.
  */
-export function rememberFor<Input extends object, Output>(make: (input: Input) => Output): (input: Input) => Output {
+export function rememberFor<Input extends object, Output>(
+  make: (input: Input) => Output,
+): (input: Input) => Output {
   const known = new WeakMap<Input, { output: Output }>();
   return (input) => {
     const found = known.get(input);
@@ -13,7 +15,10 @@ export function rememberFor<Input extends object, Output>(make: (input: Input) =
   };
 }
 
-/** Of each key the last few records: for one that is alike the record of then is given, so that it is the same input. */
+/**
+ * Of each key the last few records: for one that is alike the record of then is given, so that it is the same
+ * input.
+ */
 export function sameRecords<Key extends object, Value>(
   most: number,
   alike: (a: Value, b: Value) => boolean,
@@ -28,7 +33,10 @@ export function sameRecords<Key extends object, Value>(
   };
 }
 
-/** Remembers what a function made of arguments that are numbers and texts: the last so many answers, all forgotten when there are more. */
+/**
+ * Remembers what a function made of arguments that are numbers and texts: the last so many answers, all
+ * forgotten when there are more.
+ */
 export function rememberLast<Inputs extends readonly (string | number)[], Output>(
   most: number,
   make: (...inputs: Inputs) => Output,
@@ -53,7 +61,9 @@ export function sameContent(a: unknown, b: unknown): boolean {
     return Array.isArray(b) && a.length === b.length && a.every((part, i) => sameContent(part, b[i]));
   const keys = Object.keys(a);
   if (keys.length !== Object.keys(b).length) return false;
-  return keys.every((key) => sameContent((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]));
+  return keys.every((key) =>
+    sameContent((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]),
+  );
 }
 
 /** The same record for the same content, so that it is the same input: the last so many. */

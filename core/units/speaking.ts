@@ -1,4 +1,7 @@
-/** The units one person reads and types in. Everything is kept, sent and judged in SI; only words and fields follow these. */
+/**
+ * The units one person reads and types in. Everything is kept, sent and judged in SI; only words and fields
+ * follow these.
+ */
 export interface Speech {
   wind: 'm/s' | 'kn' | 'mph' | 'km/h';
   /** Of the boat, the stream and the drift. */
@@ -43,7 +46,9 @@ export type SpeechName = keyof typeof speeches;
 export const speechNames = Object.keys(speeches) as SpeechName[];
 
 /** What each choice may be. */
-export const speechChoices: { readonly [Field in keyof Speech]: readonly [Speech[Field], ...Speech[Field][]] } = {
+export const speechChoices: {
+  readonly [Field in keyof Speech]: readonly [Speech[Field], ...Speech[Field][]];
+} = {
   wind: ['m/s', 'kn', 'mph', 'km/h'],
   speed: ['m/s', 'kn', 'mph', 'km/h'],
   distance: ['km', 'mi', 'nmi'],
@@ -57,14 +62,17 @@ export const speechFields = Object.keys(speechChoices) as (keyof Speech)[];
 
 /** The set that these are, or null where they are mixed. */
 export function speechNameOf(speech: Speech): SpeechName | null {
-  return speechNames.find((name) => speechFields.every((field) => speeches[name][field] === speech[field])) ?? null;
+  return (
+    speechNames.find((name) => speechFields.every((field) => speeches[name][field] === speech[field])) ?? null
+  );
 }
 
 let speech: Speech = METRIC;
 
 /**
- * Says in which units words are made from now on, in this window, worker or process: like a locale, and the one thing in core that is
- * not an argument. No sum and no judgement reads it, which the tests of each system hold.
+ * Says in which units words are made from now on, in this window, worker or process: like a locale, and the
+ * one thing in core that is not an argument. No sum and no judgement reads it, which the tests of each system
+ * hold.
  */
 export function speakIn(next: Speech): void {
   speech = next;

@@ -20,15 +20,18 @@ const MOST_INSTANTS = 2000;
  * @param date yyyy-mm-dd @param time hh:mm @param zone IANA or fixed offset
  * @returns null when the date, time or zone is not one
  */
-export const instantOf = rememberLast(MOST_INSTANTS, (date: string, time: string, zone: string): Instant | null => {
-  const parsed = DateTime.fromISO(`${date}T${time}`, { zone });
-  return parsed.isValid ? parsed.toMillis() : null;
-});
+export const instantOf = rememberLast(
+  MOST_INSTANTS,
+  (date: string, time: string, zone: string): Instant | null => {
+    const parsed = DateTime.fromISO(`${date}T${time}`, { zone });
+    return parsed.isValid ? parsed.toMillis() : null;
+  },
+);
 
 const zoneNamed = rememberLast(100, (name: string): Zone => Info.normalizeZone(name));
 /**
- * The wall clock at a place as ISO text without an offset: yyyy-mm-ddThh:mm:ss.sss. A name that is no zone is read as UTC: schemas refuse one,
- * and a form may hold it half typed.
+ * The wall clock at a place as ISO text without an offset: yyyy-mm-ddThh:mm:ss.sss. A name that is no zone is
+ * read as UTC: schemas refuse one, and a form may hold it half typed.
  */
 function wall(at: Instant, zone: string): { text: string; offsetMin: number } {
   const offset = zoneNamed(zone).offset(at);
@@ -43,7 +46,8 @@ export function clockAt(at: Instant, zone: string): string {
 
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 /**
- * Says moments of a stay by the clock of its place, and by their day too where the stay is so long that the clock comes round.
+ * Says moments of a stay by the clock of its place, and by their day too where the stay is so long that the
+ * clock comes round.
  * @returns of a moment "09:30", or "Sat 09:30"
  */
 export function clockOver(from: Instant | null, to: Instant | null, zone: string): (at: Instant) => string {

@@ -13,7 +13,10 @@ export function duration(minutes: number): string {
   return rest === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')} min`;
 }
 
-/** An estimate of time by what it is good for: to five minutes under an hour, half an hour under four, then whole hours. Minutes in. */
+/**
+ * An estimate of time by what it is good for: to five minutes under an hour, half an hour under four, then
+ * whole hours. Minutes in.
+ */
 export function roughly(minutes: number): string {
   const step = minutes < 60 ? 5 : minutes < 240 ? 30 : 60;
   return duration(Math.max(step, Math.round(minutes / step) * step));
@@ -53,7 +56,9 @@ export function uncapital(text: string): string {
   return text.charAt(0).toLowerCase() + text.slice(1);
 }
 
-const MONTHS = 'January February March April May June July August September October November December'.split(' ');
+const MONTHS = 'January February March April May June July August September October November December'.split(
+  ' ',
+);
 
 /** "16 May 2026" for yyyy-mm-dd. */
 export function dayWords(date: string): string {

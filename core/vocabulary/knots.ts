@@ -1,4 +1,7 @@
-/** Share of the line's strength that a joint leaves. Rules of thumb for knots tied wet and drawn down; each hand differs. */
+/**
+ * Share of the line's strength that a joint leaves. Rules of thumb for knots tied wet and drawn down; each
+ * hand differs.
+ */
 export const knots = {
   none: { name: 'spliced, no knot', efficiency: 1, slim: true },
   'slim braid knot': { name: 'slim braid-to-leader knot', efficiency: 0.95, slim: true },
@@ -15,4 +18,12 @@ export const knotIds = Object.keys(knots) as KnotId[];
 /** How the lure hangs on, or what stands at the leader's top. */
 export const connections = ['direct', 'snap at the lure', 'swivel at the top'] as const;
 
-export const rigPurposes = ['cast', 'jig', 'troll high', 'troll deep', 'drift', 'bait-catching', 'hand line'] as const;
+export const rigPurposes = [
+  'cast',
+  'jig',
+  'troll high',
+  'troll deep',
+  'drift',
+  'bait-catching',
+  'hand line',
+] as const;

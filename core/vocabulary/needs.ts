@@ -79,7 +79,17 @@ export const needsByPurpose = {
   ],
   hold: ['hold-boat', 'anchor-trolley', 'anchor-release', 'stand-up', 'pole-boat'],
   power: ['power', 'phone-power', 'spare-cells', 'motor-power'],
-  warm: ['water', 'food', 'sun', 'wind-rain', 'spare-clothes', 'insects', 'heat', 'hot-drink', 'dry-in-vehicle'],
+  warm: [
+    'water',
+    'food',
+    'sun',
+    'wind-rain',
+    'spare-clothes',
+    'insects',
+    'heat',
+    'hot-drink',
+    'dry-in-vehicle',
+  ],
   camp: [
     'shelter',
     'sleep',

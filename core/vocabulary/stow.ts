@@ -1,4 +1,7 @@
-/** What is going on, in which each thing has its place. Fishing is the place that the others follow where nothing else is said. */
+/**
+ * What is going on, in which each thing has its place. Fishing is the place that the others follow where
+ * nothing else is said.
+ */
 export const modes = {
   carry: 'Carry',
   launch: 'Launch',
@@ -24,7 +27,10 @@ export const modeWords: Record<Mode, string> = {
 /** In what a thing is: a place of the boat, another thing, the body, the vehicle; or nobody has said. */
 export const within = ['zone', 'thing', 'body', 'vehicle', 'nowhere'] as const;
 
-/** What keeps it there besides walls: nothing, a cord or strap, a leash to a pad-eye, a clip to the person, being worn. */
+/**
+ * What keeps it there besides walls: nothing, a cord or strap, a leash to a pad-eye, a clip to the person,
+ * being worn.
+ */
 export const holds = {
   loose: 'loose',
   strapped: 'under a cord or strap',

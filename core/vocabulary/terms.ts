@@ -1,4 +1,7 @@
-/** Words of the field that a screen uses, each explained in a sentence or two; shown where they stand, and listed in the reference. */
+/**
+ * Words of the field that a screen uses, each explained in a sentence or two; shown where they stand, and
+ * listed in the reference.
+ */
 export const terms = {
   rode: { name: 'rode', means: 'The anchor’s line, with any chain in it, from the boat to the anchor.' },
   scope: {
@@ -30,7 +33,8 @@ export const terms = {
   },
   drogue: {
     name: 'drogue',
-    means: 'A cloth cone towed in the water that slows a drift. On a stream it goes with the water and holds nothing.',
+    means:
+      'A cloth cone towed in the water that slows a drift. On a stream it goes with the water and holds nothing.',
   },
   dragCoefficient: {
     name: 'drag coefficient',
@@ -39,7 +43,8 @@ export const terms = {
   leeway: { name: 'leeway', means: 'How far the wind sets a boat sideways from where it points.' },
   leader: {
     name: 'leader',
-    means: 'The length between main line and lure: for teeth, rock or wary fish. It should be the part that breaks.',
+    means:
+      'The length between main line and lure: for teeth, rock or wary fish. It should be the part that breaks.',
   },
   drag: {
     name: 'drag',
@@ -60,11 +65,13 @@ export const terms = {
   },
   heatLetIn: {
     name: 'heat let in (W/K)',
-    means: 'What walls and lid let through for each degree that it is warmer outside. A thick box lets in least.',
+    means:
+      'What walls and lid let through for each degree that it is warmer outside. A thick box lets in least.',
   },
   spareCover: {
     name: 'how sure',
-    means: 'Of a hundred such days, on how many the spares last. Losses come by chance, so no number is certain.',
+    means:
+      'Of a hundred such days, on how many the spares last. Losses come by chance, so no number is certain.',
   },
   fetch: {
     name: 'fetch',
@@ -75,7 +82,8 @@ export const terms = {
   race: { name: 'race', means: 'Where a stream is squeezed and runs faster, with steep water over it.' },
   secondPropulsion: {
     name: 'second propulsion',
-    means: 'What brings you home when the first fails: a spare paddle; with pedals or a motor, any full paddle.',
+    means:
+      'What brings you home when the first fails: a spare paddle; with pedals or a motor, any full paddle.',
   },
   turnBy: {
     name: 'turn for home by',

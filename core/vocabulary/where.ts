@@ -2,13 +2,15 @@ import type { NeedId } from './needs';
 import type { BodyPart, Mode } from './stow';
 
 /**
- * Where and how a means must be to count: worn on the part of the body that it protects; in the hand without a twist; with a twist or a lean; up,
- * so that others see it; aboard at all. Whether it is dry is judged of each thing by itself.
+ * Where and how a means must be to count: worn on the part of the body that it protects; in the hand without
+ * a twist; with a twist or a lean; up, so that others see it; aboard at all. Whether it is dry is judged of
+ * each thing by itself.
  */
 export type Where = 'worn' | 'hand' | 'turn' | 'up' | 'aboard';
 /**
- * In which modes: in all that are afloat; in those without breakers or rapids, where only what is on the body is not tied away; while fishing; or
- * in those with breakers and rapids, and while fishing where there are none.
+ * In which modes: in all that are afloat; in those without breakers or rapids, where only what is on the body
+ * is not tied away; while fishing; or in those with breakers and rapids, and while fishing where there are
+ * none.
  */
 export type AskedIn = 'afloat' | 'calm' | 'fishing' | 'rough';
 
@@ -20,7 +22,10 @@ export interface PlaceAsked {
 }
 
 const trunk: readonly BodyPart[] = ['back', 'left-chest', 'right-chest'];
-/** What a need asks about where its means are. Whatever is not named has to be aboard while fishing, unless it is used ashore. */
+/**
+ * What a need asks about where its means are. Whatever is not named has to be aboard while fishing, unless it
+ * is used ashore.
+ */
 export const placeOf: Partial<Record<NeedId, PlaceAsked>> = {
   buoyancy: { where: 'worn', in: 'afloat', on: trunk },
   'immersion-clothing': { where: 'worn', in: 'afloat', on: trunk },
@@ -60,7 +65,12 @@ export const askedInWords: Record<AskedIn, string> = {
 };
 
 /** Needs whose means are used ashore, and so may stay in the vehicle. */
-export const ashoreNeeds: ReadonlySet<NeedId> = new Set<NeedId>(['on-vehicle', 'dry-in-vehicle', 'carry', 'keys']);
+export const ashoreNeeds: ReadonlySet<NeedId> = new Set<NeedId>([
+  'on-vehicle',
+  'dry-in-vehicle',
+  'carry',
+  'keys',
+]);
 
 /** The modes afloat, in the order they come. */
 export const modesAfloat = ['launch', 'fish', 'run', 'land'] as const satisfies readonly Mode[];

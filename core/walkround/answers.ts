@@ -9,7 +9,8 @@ export type Answers = ReadonlyMap<string, Answer>;
 export const noAnswers: Answers = new Map();
 
 /**
- * The answer in force for each step: the one given last, whenever it arrived. Of two given at the same moment the later in the record.
+ * The answer in force for each step: the one given last, whenever it arrived. Of two given at the same moment
+ * the later in the record.
  * @param record each answer's `at` by the server's clock
  */
 export function lastAnswers(record: readonly Answer[]): Answers {
@@ -21,7 +22,9 @@ export function lastAnswers(record: readonly Answer[]): Answers {
   return last;
 }
 
-/** How long "good" stands: from the evening before to the water. Faults stand until they are answered anew. */
+/**
+ * How long "good" stands: from the evening before to the water. Faults stand until they are answered anew.
+ */
 export const GOOD_STANDS_HOURS = 18;
 
 /** The last words that still stand at an instant: a "good" of an earlier day no longer does. */
@@ -74,7 +77,10 @@ export function takenByAnswers(answers: Answers): WalkTaken {
   return { fault, missing };
 }
 
-/** Things that failed in the evening, or were missing then, and were answered good at the water: what was done about it stands nowhere. */
+/**
+ * Things that failed in the evening, or were missing then, and were answered good at the water: what was done
+ * about it stands nowhere.
+ */
 export function mendedSince(answers: Answers): { itemId: string; missing: boolean; note: string }[] {
   return [...answers].flatMap(([stepId, { verdict, note }]) => {
     const [kind, itemId = ''] = stepId.split(':');

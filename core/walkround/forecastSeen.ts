@@ -8,7 +8,10 @@ export const FORECAST_HOURS = 3;
 /** Clocks may differ by so much; what is dated later than that was not looked at yet, min. */
 const CLOCKS_DIFFER_MIN = 30;
 
-/** When the forecast was last looked at: when its figures were written, or found unchanged at the water. null: never, or at a time to come. */
+/**
+ * When the forecast was last looked at: when its figures were written, or found unchanged at the water. null:
+ * never, or at a time to come.
+ */
 export function forecastSeenAt(
   { takenAt }: Pick<Conditions, 'takenAt'>,
   answers: Answers,

@@ -116,7 +116,10 @@ export function hullStep(look: Pick<HullLook, 'part' | 'nth'>): string {
   return `hull:${fullId(look)}`;
 }
 
-/** All that is looked at on a boat, from bow to stern: each drain plug by itself, by its name where it has one. */
+/**
+ * All that is looked at on a boat, from bow to stern: each drain plug by itself, by its name where it has
+ * one.
+ */
 export function hullLooks(craft: Craft): HullLook[] {
   return hullPartIds
     .filter((part) => hullParts[part].on(craft))

@@ -49,7 +49,11 @@ describe('which are gone through with an outing', () => {
   it('a capsize always, the rest by what is aboard and what one meets', () => {
     expect(namesFor({})).toEqual(['capsize']);
     expect(namesFor({ aboard: new Set(['fluke-anchor']) })).toEqual(['capsize', 'anchor-out', 'anchor-left']);
-    expect(namesFor({ aboard: new Set(['drogue', 'pump', 'net']) })).toEqual(['capsize', 'drogue-in', 'pump-out']);
+    expect(namesFor({ aboard: new Set(['drogue', 'pump', 'net']) })).toEqual([
+      'capsize',
+      'drogue-in',
+      'pump-out',
+    ]);
     expect(namesFor({ exposures: { ...calm.exposures, breakerM: 0.4 } })).toEqual(['capsize', 'surf-in']);
   });
   it.each([
@@ -63,13 +67,15 @@ describe('which are gone through with an outing', () => {
       .filter((each) => each !== 'always')
       .map((each) => one({ id: each.replaceAll(' ', '-'), occasions: [each] }));
     expect(proceduresFor(list, calm)).toEqual([]);
-    expect(proceduresFor(list, { ...calm, ...facts }).map(({ occasions }) => occasions)).toEqual([[occasion]]);
+    expect(proceduresFor(list, { ...calm, ...facts }).map(({ occasions }) => occasions)).toEqual([
+      [occasion],
+    ]);
   });
   it('reads as things are there: only with what is aboard, in that water, in that boat', () => {
     const steps = (id: string, facts: Partial<ProcedureFacts>) =>
-      (proceduresFor(allProcedures([]), { ...calm, ...facts }).find((each) => each.id === id) as Procedure).steps.join(
-        ' ',
-      );
+      (
+        proceduresFor(allProcedures([]), { ...calm, ...facts }).find((each) => each.id === id) as Procedure
+      ).steps.join(' ');
     const pedals = {
       name: 'Dipper',
       colour: 'red',
@@ -94,7 +100,9 @@ describe('which are gone through with an outing', () => {
     expect(steps('pump-out', { aboard: new Set(['bailer']), craft: pedals })).toMatch(
       /^(?!.*(No hatch|tape)).*Bail and/u,
     );
-    expect(steps('pump-out', { aboard: new Set(['pump', 'putty']) })).toMatch(/Plug or tape it\..*hatch.*Pump and/u);
+    expect(steps('pump-out', { aboard: new Set(['pump', 'putty']) })).toMatch(
+      /Plug or tape it\..*hatch.*Pump and/u,
+    );
     expect(steps('anchor-left', { aboard: new Set(['grapnel-anchor']) })).not.toMatch(/Open the release/u);
     expect(steps('anchor-left', { aboard: new Set(['anchor']) })).toMatch(/Open the release/u);
     expect(steps('radio-call', { aboard: new Set(['vhf-radio']), craft: pedals })).toContain(
@@ -123,8 +131,12 @@ describe('those kept', () => {
   });
   it('say in words with which outings they are gone through', () => {
     const name = (kind: keyof typeof kinds) => kinds[kind].name.toLowerCase();
-    expect(sayWhen(one({ occasions: ['always', 'alone'], kinds: ['drogue'] }), name)).toBe('with every outing');
-    expect(sayWhen(one({ occasions: ['alone', 'in the dark'] }), name)).toBe('with outings alone or in the dark');
+    expect(sayWhen(one({ occasions: ['always', 'alone'], kinds: ['drogue'] }), name)).toBe(
+      'with every outing',
+    );
+    expect(sayWhen(one({ occasions: ['alone', 'in the dark'] }), name)).toBe(
+      'with outings alone or in the dark',
+    );
     expect(sayWhen(one({ kinds: ['drogue'] }), name)).toBe(`with ${name('drogue')} aboard`);
     expect(sayWhen(one({ occasions: ['in surf'], kinds: ['pump', 'bailer'] }), name)).toBe(
       `with outings in surf, and with one of these aboard: ${name('pump')}; ${name('bailer')}`,

@@ -26,8 +26,8 @@ export interface ProcedureFacts extends ProcedureHere {
 }
 
 /**
- * The procedures that an outing should be gone through with, in their order. Those that ship name only what is so there; what the angler or
- * the club wrote stands as written.
+ * The procedures that an outing should be gone through with, in their order. Those that ship name only what
+ * is so there; what the angler or the club wrote stands as written.
  */
 export function proceduresFor(procedures: readonly Procedure[], facts: ProcedureFacts): Procedure[] {
   return procedures
@@ -47,7 +47,10 @@ const holds: Record<ProcedureOccasion, (facts: ProcedureFacts) => boolean> = {
   alone: ({ exposures }) => exposures.solo,
 };
 
-/** "with outings in surf, and with one of these aboard: pump; bailer", as a sentence goes on; null: it is looked up only. */
+/**
+ * "with outings in surf, and with one of these aboard: pump; bailer", as a sentence goes on; null: it is
+ * looked up only.
+ */
 export function sayWhen({ occasions, kinds }: Procedure, nameOf: (kind: KindId) => string): string | null {
   if (occasions.includes('always')) return 'with every outing';
   const [thing, ...more] = kinds.map(nameOf);
@@ -55,7 +58,11 @@ export function sayWhen({ occasions, kinds }: Procedure, nameOf: (kind: KindId) 
     ...(occasions.length > 0 ? [`with outings ${listed(occasions, 'or')}`] : []),
     ...(thing === undefined
       ? []
-      : [more.length === 0 ? `with ${thing} aboard` : `with one of these aboard: ${[thing, ...more].join('; ')}`]),
+      : [
+          more.length === 0
+            ? `with ${thing} aboard`
+            : `with one of these aboard: ${[thing, ...more].join('; ')}`,
+        ]),
   ];
   return parts.length > 0 ? parts.join(', and ') : null;
 }

@@ -18,7 +18,8 @@ export interface ProcedureHere {
 type Step = string | { anywhere: string; here: (outing: ProcedureHere) => string | null };
 type Shipped = Omit<Procedure, 'steps'> & { steps: readonly Step[] };
 
-const anyAboard = ({ aboard }: ProcedureHere, ...kinds: KindId[]): boolean => kinds.some((kind) => aboard.has(kind));
+const anyAboard = ({ aboard }: ProcedureHere, ...kinds: KindId[]): boolean =>
+  kinds.some((kind) => aboard.has(kind));
 /** Done only with one of these aboard. */
 const withAny = (kinds: readonly KindId[], text: string): Step => ({
   anywhere: text,
@@ -30,8 +31,8 @@ const isCold = ({ exposures: { waterC } }: ProcedureHere) => waterC !== null && 
 const ships = { format: forms.procedures, inPlaceOf: null } as const;
 
 /**
- * Procedures that ship with the product, in its own words: usual practice, learnt with an instructor in safe water and tried before it is
- * needed. The angler's or the club's own wording of one stands in its place.
+ * Procedures that ship with the product, in its own words: usual practice, learnt with an instructor in safe
+ * water and tried before it is needed. The angler's or the club's own wording of one stands in its place.
  */
 const shipped: readonly Shipped[] = [
   {
@@ -138,7 +139,9 @@ const shipped: readonly Shipped[] = [
       {
         anywhere: 'Open the release and throw the float clear of the boat.',
         here: (outing) =>
-          anyAboard(outing, ...floatOnRode) ? 'Open the release and throw the float clear of the boat.' : null,
+          anyAboard(outing, ...floatOnRode)
+            ? 'Open the release and throw the float clear of the boat.'
+            : null,
       },
       {
         anywhere: 'It does not open: cut at the cleat, away from yourself.',
@@ -277,7 +280,10 @@ export const shippedProcedures: readonly Procedure[] = shipped.map((one) => ({
   ...one,
   steps: one.steps.map(sayAnywhere),
 }));
-/** The steps of one that ships as they are done on an outing: with what is aboard, in that water; undefined: no such one ships. */
+/**
+ * The steps of one that ships as they are done on an outing: with what is aboard, in that water; undefined:
+ * no such one ships.
+ */
 export function shippedSteps(id: string, outing: ProcedureHere): string[] | undefined {
   return shipped
     .find((one) => one.id === id)

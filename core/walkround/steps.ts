@@ -37,9 +37,10 @@ export interface Step {
 }
 
 /**
- * The walk-round in the order feet and hands go: evening, vehicle, bow to stern, head to foot, the gate. What life or law hangs on stands
- * by itself, and is looked at the evening before too where it can run down overnight; the rest is looked at once, things that lie together
- * as one list. What was looked over for an outing of the last days and stands as it stood is not asked again.
+ * The walk-round in the order feet and hands go: evening, vehicle, bow to stern, head to foot, the gate. What
+ * life or law hangs on stands by itself, and is looked at the evening before too where it can run down
+ * overnight; the rest is looked at once, things that lie together as one list. What was looked over for an
+ * outing of the last days and stands as it stood is not asked again.
  */
 export function walkSteps(
   looked: OutingInView,
@@ -66,7 +67,9 @@ export function walkSteps(
       place,
       along,
       title: item.name,
-      how: [by !== null && `Ask ${by}.`, inWords(kind.look.how), placed && lookAt(placed)].filter(Boolean).join(' '),
+      how: [by !== null && `Ask ${by}.`, inWords(kind.look.how), placed && lookAt(placed)]
+        .filter(Boolean)
+        .join(' '),
       bad: kind.look.bad,
       serves,
       critical,
@@ -124,7 +127,10 @@ interface Listed {
   quantity: number;
   placed: Placed | null;
 }
-/** Things that lie together as one step; one by itself stays as it is. Another thing among them makes another step of it: it was not looked at. */
+/**
+ * Things that lie together as one step; one by itself stays as it is. Another thing among them makes another
+ * step of it: it was not looked at.
+ */
 function listStep(list: Listed[]): Step {
   const [first] = list;
   if (!first || list.length === 1) return first?.step ?? emptyStep;
@@ -210,8 +216,8 @@ function whereOf(
   if (lies.in === 'body' || !zone)
     return { place: wornPlaces.includes(usual) ? usual : (bodyPlaces[lies.id ?? ''] ?? 'body'), along: null };
   const share =
-    spotAt({ spot: placed.spot.in === 'zone' ? placed.spot : { ...placed.spot, at: null }, zone }, plan.craft).xM /
-    plan.craft.lengthM;
+    spotAt({ spot: placed.spot.in === 'zone' ? placed.spot : { ...placed.spot, at: null }, zone }, plan.craft)
+      .xM / plan.craft.lengthM;
   return { place: nearestPlace(share), along: share };
 }
 const bodyPlaces: Readonly<Record<string, PlaceId>> = {
@@ -225,7 +231,8 @@ const placesAlong = (Object.entries(alongBoat) as [PlaceId, number | null][]).fl
 );
 function nearestPlace(share: number): PlaceId {
   let [best, far]: [PlaceId, number] = ['centre', Infinity];
-  for (const { place, at } of placesAlong) if (Math.abs(at - share) < far) [best, far] = [place, Math.abs(at - share)];
+  for (const { place, at } of placesAlong)
+    if (Math.abs(at - share) < far) [best, far] = [place, Math.abs(at - share)];
   return best;
 }
 
@@ -242,7 +249,8 @@ function lookAt({ spot, lies, eye }: Placed): string {
     spot.held === 'leashed' && eye && `On its leash to ${inside(eye.name)}: pull.`,
     spot.held === 'leashed' && !eye && spot.in !== 'zone' && 'On its leash: pull.',
     spot.held === 'clipped' && 'Clipped: pull.',
-    spot.cover !== 'bare' && { sheath: 'In its sheath.', bag: 'In its bag.', cap: 'Its cap is on.' }[spot.cover],
+    spot.cover !== 'bare' &&
+      { sheath: 'In its sheath.', bag: 'In its bag.', cap: 'Its cap is on.' }[spot.cover],
   ]
     .filter(Boolean)
     .join(' ');
@@ -254,7 +262,8 @@ function zoneLook(closed: boolean, cord: boolean, order: readonly Listed[]) {
     : cord
       ? 'Then draw the cord over it and pull.'
       : 'Then see that nothing lies loose.';
-  const inOrder = order.length > 1 && order.some((one) => one.placed?.spot.layer !== order[0]?.placed?.spot.layer);
+  const inOrder =
+    order.length > 1 && order.some((one) => one.placed?.spot.layer !== order[0]?.placed?.spot.layer);
   return {
     how: `${inOrder ? 'It goes in in this order. ' : ''}Touch each, and say below which is not there or not sound. ${last}`,
     bad: closed
@@ -263,7 +272,10 @@ function zoneLook(closed: boolean, cord: boolean, order: readonly Listed[]) {
   };
 }
 
-/** What is made ready before the water is met: what differs from how it is fished; nothing where nothing differs. */
+/**
+ * What is made ready before the water is met: what differs from how it is fished; nothing where nothing
+ * differs.
+ */
 function readySteps(ready: readonly Ready[]): Step[] {
   return ready.flatMap(({ mode, lines }): Step[] =>
     mode !== 'launch'

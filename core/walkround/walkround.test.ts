@@ -39,24 +39,31 @@ const judge = (outing: Outing, answers: Answers = good, at = now) => assess(outi
 describe('steps', () => {
   const { steps } = judge(ready);
   it('go evening, vehicle, bow to stern, head to foot, gate', () => {
-    const order = steps.map((step) => phases.indexOf(step.phase) * 100 + (step.place ? places[step.place].order : 0));
+    const order = steps.map(
+      (step) => phases.indexOf(step.phase) * 100 + (step.place ? places[step.place].order : 0),
+    );
     expect(order).toEqual(order.toSorted((a, b) => a - b));
     expect(steps.at(-1)?.id).toBe('gate:weather');
     expect(new Set(steps.map((step) => step.id)).size).toBe(steps.length);
   });
   it('each say what to look at, how, and what bad looks like', () => {
-    for (const step of steps) expect([step.title, step.how, step.bad].every((text) => text.length > 2)).toBe(true);
+    for (const step of steps)
+      expect([step.title, step.how, step.bad].every((text) => text.length > 2)).toBe(true);
     for (const kind of kindIds) expect(kinds[kind].look.how).toMatch(/\.$/);
   });
   it('are made from the boat that goes: drive well and chambers only where there are any', () => {
-    const has = (outing: Outing, part: string) => judge(outing).steps.some((step) => step.id === `hull:${part}`);
+    const has = (outing: Outing, part: string) =>
+      judge(outing).steps.some((step) => step.id === `hull:${part}`);
     expect([has(ready, 'drive-well'), has(ready, 'chambers')]).toEqual([true, false]);
     expect([has(dusk, 'drive-well'), has(dusk, 'chambers')]).toEqual([false, true]);
   });
   it('look at each drain plug by itself, by its name or by its number', () => {
     const looks = (change: Partial<Craft>) =>
       hullLooks({ ...grey, ...change }).flatMap(({ part, title }) => (part === 'plugs' ? [title] : []));
-    expect(looks({ drainPlugs: 2, plugNames: 'bow, stern' })).toEqual(['Drain plug, bow', 'Drain plug, stern']);
+    expect(looks({ drainPlugs: 2, plugNames: 'bow, stern' })).toEqual([
+      'Drain plug, bow',
+      'Drain plug, stern',
+    ]);
     expect(looks({ drainPlugs: 2, plugNames: 'stern' })).toEqual(['Drain plug, stern', 'Drain plug 2 of 2']);
     expect(looks({ drainPlugs: 1, plugNames: '' })).toEqual(['Drain plug']);
     expect(looks({ drainPlugs: 0, plugNames: 'stern' })).toEqual([]);
@@ -65,7 +72,8 @@ describe('steps', () => {
     expect(found && sayFinding(found.facts).title).toBe('Drain plug, stern: not there');
   });
   it('are critical where life or law hangs on the thing, and stay so after a fault', () => {
-    const step = (answers: Answers) => judge(ready, answers).steps.find((one) => one.id === 'item:foam-jacket');
+    const step = (answers: Answers) =>
+      judge(ready, answers).steps.find((one) => one.id === 'item:foam-jacket');
     expect(step(good)?.critical).toBe(true);
     expect(step(lastAnswers([...given.answers, say('item:foam-jacket', 'fault')]))?.critical).toBe(true);
   });
@@ -82,10 +90,13 @@ describe('steps', () => {
     expect(all.length).toBeLessThanOrEqual(47);
   });
   it('of a list are asked again when something else lies in it, and not when its order changes', () => {
-    const lists = (outing: Outing) => judge(outing).steps.flatMap(({ id }) => (id.startsWith('list:') ? [id] : []));
+    const lists = (outing: Outing) =>
+      judge(outing).steps.flatMap(({ id }) => (id.startsWith('list:') ? [id] : []));
     const before = lists(ready);
     expect(lists({ ...ready, loadout: ready.loadout.toReversed() }).toSorted()).toEqual(before.toSorted());
-    const more = lists(withItem(ready, 'sponge', ready.loadout.some(({ itemId }) => itemId === 'sponge') ? 0 : 1));
+    const more = lists(
+      withItem(ready, 'sponge', ready.loadout.some(({ itemId }) => itemId === 'sponge') ? 0 : 1),
+    );
     expect(more).not.toEqual(before);
     expect(more.filter((id) => before.includes(id)).length).toBeGreaterThan(0);
     for (const id of before) expect(id).toMatch(/^[a-z0-9:-]{1,100}$/);
@@ -127,7 +138,9 @@ describe('answers', () => {
     expect(evenings(carried)).not.toContain(asked);
     expect(evenings(carried), 'at the water it is looked at all the same').toContain(`item:${cart.id}`);
     expect(evenings(carried), 'what runs down is asked again').toContain('evening:headlamp');
-    expect(withEarlier(noAnswers, earlier, now + 2 * DAY_MS), 'after three days it no longer stands').toBe(noAnswers);
+    expect(withEarlier(noAnswers, earlier, now + 2 * DAY_MS), 'after three days it no longer stands').toBe(
+      noAnswers,
+    );
   });
   it('of good stand for eighteen hours; a fault stands until it is answered anew', () => {
     const record = [say('item:radio', 'good'), say('item:flag', 'fault')];
@@ -166,10 +179,13 @@ describe('the gate', () => {
       assess(dated(takenAt), references, unseen, now).gate.bars.some(({ bar }) => bar === 'forecast');
     expect(barred('2026-05-15T19:29:00Z')).toBe(false);
     expect(barred('2026-05-15T19:31:00Z')).toBe(true);
-    expect(bars(ready, lastAnswers(given.answers.filter((one) => one.stepId !== 'gate:weather')), now)).toEqual([
-      'critical',
-    ]);
-    const older = { ...ready, conditions: { ...ready.conditions, takenAt: new Date(now - 3 * HOUR_MS).toISOString() } };
+    expect(
+      bars(ready, lastAnswers(given.answers.filter((one) => one.stepId !== 'gate:weather')), now),
+    ).toEqual(['critical']);
+    const older = {
+      ...ready,
+      conditions: { ...ready.conditions, takenAt: new Date(now - 3 * HOUR_MS).toISOString() },
+    };
     const unlooked = lastAnswers(
       given.answers.map((one) =>
         one.stepId === 'gate:weather' ? { ...one, at: new Date(now - 3 * HOUR_MS).toISOString() } : one,

@@ -1,4 +1,7 @@
-/** Judges an hour on a pond, tries the first way out of each finding, and says what is left: `npx tsx docs/examples/judge.ts`. */
+/**
+ * Judges an hour on a pond, tries the first way out of each finding, and says what is left: `npx tsx
+ * docs/examples/judge.ts`.
+ */
 import {
   applyRepair,
   assess,
@@ -35,7 +38,13 @@ const pond = waterFrom(
   },
   newId,
 );
-const boat = boatFrom('boat', 'open-paddled', { lengthM: 3.6, beamM: 0.8, massKg: 28, ratedLoadKg: 180, depthM: 0.34 });
+const boat = boatFrom('boat', 'open-paddled', {
+  lengthM: 3.6,
+  beamM: 0.8,
+  massKg: 28,
+  ratedLoadKg: 180,
+  depthM: 0.34,
+});
 const references: References = {
   angler: freshProfile('angler'),
   craft: [boat],

@@ -31,13 +31,19 @@ let folder: string;
 beforeAll(async () => {
   [house, empty] = await Promise.all([openApp({ withDemo: true }), openApp({ withDemo: false })]);
   // Of everything there is something, a deleted document and a signature too.
-  await walkStore(house.db).sign(OUTING, { outing: 'as it was' } as never, new Date(house.now()).toISOString());
+  await walkStore(house.db).sign(
+    OUTING,
+    { outing: 'as it was' } as never,
+    new Date(house.now()).toISOString(),
+  );
   await house.app.inject({ method: 'DELETE', url: '/api/outings/zander-dusk?version=1' });
   await house.app.inject({
     method: 'POST',
     url: `/api/outings/${OUTING}/check-ins`,
     payload: {
-      checkIns: [{ key: crypto.randomUUID(), what: 'afloat', at: new Date(house.now()).toISOString(), homeBy: null }],
+      checkIns: [
+        { key: crypto.randomUUID(), what: 'afloat', at: new Date(house.now()).toISOString(), homeBy: null },
+      ],
       sentAt: new Date(house.now()).toISOString(),
     },
   });
@@ -72,8 +78,11 @@ describe('a backup', () => {
     await restoreBackup(empty.db, backup, house.now());
     const back = await whole(empty);
     expect(back).toEqual(await whole(house));
-    expect(back.outings).toContainEqual(expect.objectContaining({ id: 'zander-dusk', deleted_at: expect.any(String) }));
-    for (const name of ['signatures', 'check_ins', 'plans_left', 'watch_pages']) expect(back[name]).not.toEqual([]);
+    expect(back.outings).toContainEqual(
+      expect.objectContaining({ id: 'zander-dusk', deleted_at: expect.any(String) }),
+    );
+    for (const name of ['signatures', 'check_ins', 'plans_left', 'watch_pages'])
+      expect(back[name]).not.toEqual([]);
     const later = await snapshotOf(empty, OUTING);
     await walkStore(empty.db).sign(OUTING, later, new Date(house.now() + 1000).toISOString());
     expect((await walkStore(empty.db).lastSignature(OUTING))?.judged).toEqual(later);
@@ -87,7 +96,9 @@ describe('a backup', () => {
   it('lets nobody in by what let them in then, nor twice by a code that was used since', async () => {
     const club = await openClub();
     const ada = await club.keeper();
-    const { codes } = (await ada.post('/api/recovery-codes', { password: PASSWORD })).json<{ codes: string[] }>();
+    const { codes } = (await ada.post('/api/recovery-codes', { password: PASSWORD })).json<{
+      codes: string[];
+    }>();
     const { token } = (await ada.post('/api/invitations', { note: '' })).json<{ token: string }>();
     const backup = await readBackup(await makeBackup(club.db, club.now()), await migrationsOf(club.db));
     const recover = () =>
@@ -98,9 +109,9 @@ describe('a backup', () => {
     expect((await recover()).statusCode).toBe(401);
     const join = { token, name: 'Ben', password: PASSWORD };
     expect((await new Visitor(club.app).post('/api/join', join)).statusCode).toBe(404);
-    expect((await new Visitor(club.app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode).toBe(
-      200,
-    );
+    expect(
+      (await new Visitor(club.app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode,
+    ).toBe(200);
     await club.close();
   });
 
@@ -109,7 +120,10 @@ describe('a backup', () => {
     const files = await unpack(await makeBackup(house.db, house.now()));
     const backup = await readBackup(await pack(files), await migrationsOf(house.db));
     const outbox = 'tables/walk_answers.jsonl';
-    const broken = { ...backup, files: { ...backup.files, [outbox]: bytesOf('{"id":1,"outing_id":"nowhere"}') } };
+    const broken = {
+      ...backup,
+      files: { ...backup.files, [outbox]: bytesOf('{"id":1,"outing_id":"nowhere"}') },
+    };
     await expect(restoreBackup(house.db, broken, house.now())).rejects.toThrow();
     expect(await whole(house)).toEqual(before);
   });
@@ -119,15 +133,17 @@ describe('a backup', () => {
     const bytes = await makeBackup(house.db, house.now());
     const files = await unpack(bytes);
     const refused = async (bad: Uint8Array, why: RegExp, known = ours) =>
-      expect((await readBackup(bad, known).catch((error: { detail: string }) => error)) as { detail: string }).toEqual(
-        expect.objectContaining({ detail: expect.stringMatching(why) as string }),
-      );
+      expect(
+        (await readBackup(bad, known).catch((error: { detail: string }) => error)) as { detail: string },
+      ).toEqual(expect.objectContaining({ detail: expect.stringMatching(why) as string }));
     await refused(bytesOf('no zip at all'), /no whole zip/);
     await refused(bytes.slice(0, bytes.length / 2), /no whole zip/);
     await refused(await pack({ 'a.txt': bytesOf('a') }), /no backup of a house/);
     await refused(await pack({ ...files, 'house.json': bytesOf('{"format":"house/1"') }), /cannot be read/);
     const name = 'tables/items.jsonl';
-    const changed = bytesOf(textOf(files[name] ?? new Uint8Array()).replace('Handheld radio', 'Handheld  radio'));
+    const changed = bytesOf(
+      textOf(files[name] ?? new Uint8Array()).replace('Handheld radio', 'Handheld  radio'),
+    );
     await refused(await pack({ ...files, [name]: changed }), /damaged: items/);
     await refused(bytes, /newer version/, ours - 1);
   });
@@ -211,9 +227,9 @@ it('a running server is asked for one, a stopped house is looked at and restored
   await fetch(`${server.url}/api/outings/zander-dusk?version=1`, { method: 'DELETE' });
   await backUp(where, MIGRATIONS, clock, say);
   const name = said.at(-1)?.split(',')[0] ?? '';
-  await expect(restore(where, MIGRATIONS, { file: join(where.backups, name), goOn: true }, clock, say)).rejects.toThrow(
-    /in use by another running copy/,
-  );
+  await expect(
+    restore(where, MIGRATIONS, { file: join(where.backups, name), goOn: true }, clock, say),
+  ).rejects.toThrow(/in use by another running copy/);
   expect(await server.kill('SIGKILL')).toBeNull();
 
   const other = { ...where, data: join(folder, 'other'), backups: join(folder, 'kept') };

@@ -60,7 +60,8 @@ export async function makeBackup(db: Database, now: number): Promise<Uint8Array>
  */
 export async function readBackup(bytes: Uint8Array, ourMigrations: number): Promise<Backup> {
   const files = await unpack(bytes);
-  const refuse = (detail: string) => new Refusal(400, 'No backup', detail, [{ field: 'file', message: detail }]);
+  const refuse = (detail: string) =>
+    new Refusal(400, 'No backup', detail, [{ field: 'file', message: detail }]);
   const raw = files[MANIFEST];
   if (!raw) throw refuse('This zip is no backup of a house: its list of contents is missing.');
   const read = manifestSchema.safeParse(parsed(textOf(raw)));
@@ -69,7 +70,8 @@ export async function readBackup(bytes: Uint8Array, ourMigrations: number): Prom
   if (manifest.migrations > ourMigrations)
     throw refuse('A newer version of this program made this backup. Bring the program up to date first.');
   for (const [name, { rows, sha256 }] of Object.entries(manifest.tables)) {
-    if (!tableNames.includes(name)) throw refuse(`The backup holds ${name}, which this program does not know.`);
+    if (!tableNames.includes(name))
+      throw refuse(`The backup holds ${name}, which this program does not know.`);
     const part = files[fileOf(name)];
     if (!part || sumOf(part) !== sha256 || linesOf(part).length !== rows)
       throw refuse(`The backup is damaged: ${name} is not as it was written.`);
@@ -78,8 +80,9 @@ export async function readBackup(bytes: Uint8Array, ourMigrations: number): Prom
 }
 
 /**
- * Puts a backup in the place of all that is here: all of it, or nothing is changed. What let somebody in then lets nobody in now: every device is
- * signed out, invitations and pairings are over, and a recovery code that was used since stays used.
+ * Puts a backup in the place of all that is here: all of it, or nothing is changed. What let somebody in then
+ * lets nobody in now: every device is signed out, invitations and pairings are over, and a recovery code that
+ * was used since stays used.
  */
 export function restoreBackup(db: Database, { manifest, files }: Backup, now: number): Promise<void> {
   return inTransaction(db, async (tx) => {
@@ -116,7 +119,10 @@ export async function countHouse(db: Database): Promise<Record<string, number>> 
 }
 
 export async function migrationsOf(db: Database): Promise<number> {
-  const [row] = await rowsOf<{ n: number }>(db, sql`select count(*)::int as n from drizzle.__drizzle_migrations`);
+  const [row] = await rowsOf<{ n: number }>(
+    db,
+    sql`select count(*)::int as n from drizzle.__drizzle_migrations`,
+  );
   return row?.n ?? 0;
 }
 

@@ -12,7 +12,10 @@ async function main([command, ...rest]: readonly string[]): Promise<void> {
   if (command === 'backup') return backUp(settings, migrations, () => Date.now(), say);
   const file = rest.find((one) => !one.startsWith('--'));
   if (file === undefined)
-    throw new PlainError('backup', 'Say which backup: npm run restore -- FILE. Nothing is changed without --yes.');
+    throw new PlainError(
+      'backup',
+      'Say which backup: npm run restore -- FILE. Nothing is changed without --yes.',
+    );
   return restore(
     settings,
     migrations,

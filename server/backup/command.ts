@@ -51,7 +51,10 @@ async function askServer(pid: number, data: string, folder: string) {
   );
 }
 
-/** Shows what a backup holds beside what is here; with `goOn`, puts it in the place of that, after a backup of it. */
+/**
+ * Shows what a backup holds beside what is here; with `goOn`, puts it in the place of that, after a backup of
+ * it.
+ */
 export async function restore(
   where: Where,
   migrations: string,
@@ -83,7 +86,10 @@ export async function restore(
     await restoreBackup(db, backup, now());
     if ((backup.manifest.tables[getTableName(sessions)]?.rows ?? 0) > 0)
       say('Every device is signed out, and no invitation is good any more.');
-    say('Restored, all of it.' + (where.databaseUrl === null ? '' : ' Start the servers on this database anew.'));
+    say(
+      'Restored, all of it.' +
+        (where.databaseUrl === null ? '' : ' Start the servers on this database anew.'),
+    );
   });
 }
 
@@ -103,7 +109,11 @@ function saySignatures({ files }: Backup): string {
     : `${rows.length} signatures; ${rows.length - good} not as signed.`;
 }
 
-async function withHouse<T>(where: Where, migrations: string, work: (db: Database) => Promise<T>): Promise<T> {
+async function withHouse<T>(
+  where: Where,
+  migrations: string,
+  work: (db: Database) => Promise<T>,
+): Promise<T> {
   const { db, close, unlock } = await openFrom(where, migrations);
   try {
     return await work(db);

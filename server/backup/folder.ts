@@ -25,8 +25,8 @@ export async function listBackups(folder: string): Promise<KeptBackup[]> {
 }
 
 /**
- * Makes a backup in a folder: written beside, made durable, read back and held against its sums, and only then given its name; older
- * ones beyond those kept are taken away after.
+ * Makes a backup in a folder: written beside, made durable, read back and held against its sums, and only
+ * then given its name; older ones beyond those kept are taken away after.
  * @throws PlainError in words, where the folder cannot be written to or the disk is full
  */
 export async function backUpTo(folder: string, db: Database, now: number): Promise<KeptBackup> {

@@ -4,7 +4,10 @@ export const MONTHLY_KEPT = 12;
 
 const NAME = /^tally-(\d{4})(\d\d)(\d\d)T(\d\d)(\d\d)(\d\d)Z\.zip$/;
 
-/** The name of a backup made at a moment: in the order of names they stand in the order in which they were made. */
+/**
+ * The name of a backup made at a moment: in the order of names they stand in the order in which they were
+ * made.
+ */
 export function backupName(now: number): string {
   return `tally-${new Date(now).toISOString().replace(/[-:]|\.\d+/g, '')}.zip`;
 }
@@ -17,7 +20,10 @@ export function madeAt(name: string): number | null {
   return Number.isNaN(at) ? null : at;
 }
 
-/** Of these files, the backups that are no longer kept: beyond the newest, and beyond the last one of each month before. */
+/**
+ * Of these files, the backups that are no longer kept: beyond the newest, and beyond the last one of each
+ * month before.
+ */
 export function toDrop(names: readonly string[]): string[] {
   const newestFirst = names
     .filter((name) => madeAt(name) !== null)

@@ -40,11 +40,14 @@ beforeAll(async () => {
 });
 afterAll(() => Promise.all([home.close(), club.close()]));
 
-const post = (house: TestApp, url: string, payload: object) => house.app.inject({ method: 'POST', url, payload });
+const post = (house: TestApp, url: string, payload: object) =>
+  house.app.inject({ method: 'POST', url, payload });
 async function bundleOf(house: TestApp, parts = ALL): Promise<Buffer> {
   const reply = await house.app.inject({ url: `/api/bundle?parts=${parts}` });
   expect(reply.statusCode).toBe(200);
-  expect(reply.headers['content-disposition']).toMatch(/^attachment; filename="unhurried-tally-2026-05-15\.zip"$/);
+  expect(reply.headers['content-disposition']).toMatch(
+    /^attachment; filename="unhurried-tally-2026-05-15\.zip"$/,
+  );
   return reply.rawPayload;
 }
 async function look(house: TestApp, bytes: Uint8Array): Promise<Look> {
@@ -53,7 +56,9 @@ async function look(house: TestApp, bytes: Uint8Array): Promise<Look> {
   return reply.json<Look>();
 }
 const chosen = (documents: Look['documents'], states: readonly string[]) =>
-  documents.filter(({ is }) => states.includes(is)).map(({ kind, id, here }) => ({ choice: `${kind}/${id}`, here }));
+  documents
+    .filter(({ is }) => states.includes(is))
+    .map(({ kind, id, here }) => ({ choice: `${kind}/${id}`, here }));
 const bringIn = (
   house: TestApp,
   bytes: Uint8Array,
@@ -82,7 +87,9 @@ describe('a bundle', () => {
     expect(Object.keys(files).filter((path) => path.startsWith('pictures/'))).toHaveLength(1);
     // What is kept of whoever waits ashore goes only with the outings.
     const things = await unpack(await bundleOf(home, 'things'));
-    expect(Object.keys(things).some((path) => /^(records|documents\/(outings|anglers))/.test(path))).toBe(false);
+    expect(Object.keys(things).some((path) => /^(records|documents\/(outings|anglers))/.test(path))).toBe(
+      false,
+    );
   });
 
   it('is looked at without a change, brought in whole in another house, and is then the same there', async () => {
@@ -119,7 +126,11 @@ describe('a bundle', () => {
         version: number;
         doc: object;
       }>();
-      await house.app.inject({ method: 'PUT', url: `/api/items/${id}`, payload: { version, doc: { ...doc, note } } });
+      await house.app.inject({
+        method: 'PUT',
+        url: `/api/items/${id}`,
+        payload: { version, doc: { ...doc, note } },
+      });
     };
     await change(club, 'compass', 'changed in the club');
     const theirs = await altered(bytes, 'documents/items.json', (text) => {
@@ -131,7 +142,11 @@ describe('a bundle', () => {
       for (const one of list) {
         if (one.doc.id === 'compass') one.doc.note = 'changed at home';
         if (one.doc.id === 'radio')
-          Object.assign(one, { version: 9, updatedAt: '2027-01-01T00:00:00.000Z', doc: { ...one.doc, note: 'later' } });
+          Object.assign(one, {
+            version: 9,
+            updatedAt: '2027-01-01T00:00:00.000Z',
+            doc: { ...one.doc, note: 'later' },
+          });
         if (one.doc.id === 'headlamp') one.doc.massKg = 'light';
       }
       return JSON.stringify(list);
@@ -140,7 +155,10 @@ describe('a bundle', () => {
     const by = (id: string) => found.documents.find((one) => one.id === id);
     expect(by('compass')).toMatchObject({ is: 'clash' });
     expect(by('radio')).toMatchObject({ is: 'changed' });
-    expect(by('headlamp')).toMatchObject({ is: 'unreadable', why: expect.stringContaining('massKg') as string });
+    expect(by('headlamp')).toMatchObject({
+      is: 'unreadable',
+      why: expect.stringContaining('massKg') as string,
+    });
 
     const key = randomUUID();
     const take = chosen(found.documents, ['changed', 'clash', 'unreadable', 'same']);
@@ -150,7 +168,10 @@ describe('a bundle', () => {
       (await club.app.inject({ url: `/api/items/${id}` })).json<{ doc: { note: string } }>().doc.note;
     expect(await noteOf('compass')).toBe('changed at home');
     await change(club, 'radio', 'changed since');
-    const back = (await post(club, '/api/bundle/take-back', { key })).json<{ back: number; left: string[] }>();
+    const back = (await post(club, '/api/bundle/take-back', { key })).json<{
+      back: number;
+      left: string[];
+    }>();
     expect(back).toEqual({ back: 1, left: ['item radio'] });
     expect(await noteOf('compass')).toBe('changed in the club');
     expect(await noteOf('radio')).toBe('changed since');
@@ -188,7 +209,9 @@ describe('a bundle', () => {
     const bytes = await bundleOf(home, 'boats,profile');
     const found = await look(house, bytes);
     // A house has one profile: theirs is held against it.
-    expect(found.documents.filter(({ kind }) => kind === 'anglers')).toEqual([expect.objectContaining({ id: 'mine' })]);
+    expect(found.documents.filter(({ kind }) => kind === 'anglers')).toEqual([
+      expect.objectContaining({ id: 'mine' }),
+    ]);
     const key = randomUUID();
     await bringIn(house, bytes, chosen(found.documents, ['new']), key);
     expect((await idsOf(house, 'craft')).length).toBeGreaterThan(2);

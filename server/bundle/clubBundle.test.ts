@@ -28,7 +28,9 @@ describe('a bundle from one club to another', () => {
     expect((await ada.post(`/api/outings/${OUTING}/signatures`, { version })).statusCode).toBeLessThan(300);
     const signed = await walkOf(ada);
     expect(signed.answers.length).toBeGreaterThan(20);
-    const bundle = (await ada.get(`/api/bundle?parts=${bundlePartNames.join(',')}`)).rawPayload.toString('base64');
+    const bundle = (await ada.get(`/api/bundle?parts=${bundlePartNames.join(',')}`)).rawPayload.toString(
+      'base64',
+    );
 
     const bea = await here.keeper('Bea');
     const kept = (await bea.get('/api/waters/hallow-mere')).json<{ version: number; doc: object }>();
@@ -39,7 +41,8 @@ describe('a bundle from one club to another', () => {
     for (const name of ['Cy', 'Dee']) {
       const member = await here.member(bea, name);
       const { documents } = (await member.post('/api/bundle/look', { file: bundle })).json<Look>();
-      const stands = (kind: string, id: string) => documents.find((one) => one.kind === kind && one.id === id)?.is;
+      const stands = (kind: string, id: string) =>
+        documents.find((one) => one.kind === kind && one.id === id)?.is;
       expect(stands('waters', 'ostrey-sound')).toBe('same');
       expect(stands('procedures', 'night-count')).toBe('same');
       // The club changed it since: theirs comes in as one's own, beside it.
@@ -54,9 +57,9 @@ describe('a bundle from one club to another', () => {
       expect(walk.answers.map(({ key }) => key)).toEqual(signed.answers.map(({ key }) => key));
       expect(walk.signature?.hash).toBe(signed.signature?.hash);
       expect((await member.get('/api/waters/hallow-mere')).body).not.toContain('Otherwise.');
-      expect((await member.post('/api/bundle/look', { file: bundle })).json<Look>().documents).not.toContainEqual(
-        expect.objectContaining({ is: 'new' }),
-      );
+      expect(
+        (await member.post('/api/bundle/look', { file: bundle })).json<Look>().documents,
+      ).not.toContainEqual(expect.objectContaining({ is: 'new' }));
     }
     expect((await bea.get('/api/waters/hallow-mere')).body).toContain('Otherwise.');
   });

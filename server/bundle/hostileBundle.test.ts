@@ -38,7 +38,8 @@ const look = async (bytes: Uint8Array) =>
     detail: string;
   }>();
 /** The bundle with these records in the place of its own. */
-const withRecords = (path: string, list: readonly object[]) => alteredBundle(bundle, path, () => JSON.stringify(list));
+const withRecords = (path: string, list: readonly object[]) =>
+  alteredBundle(bundle, path, () => JSON.stringify(list));
 const planOf = (more: Partial<FloatPlan['times']>): FloatPlan => {
   const plan = demo(NOW).left.find(({ outingId }) => outingId === OUTING)?.plan;
   if (!plan) throw new Error('The demo leaves no plan of this outing.');
@@ -57,7 +58,13 @@ describe('a bundle with rows that no route would take', () => {
   });
   it.each([['1'], ['{}'], ['null'], ['"text"'], ['[]']])('leaves out a signature over %s', async (judged) => {
     const value = JSON.parse(judged) as unknown;
-    const row = { outingId: OUTING, signedAt: '2026-05-15T18:00:00Z', hash: hashOf(value), judged: value, key: null };
+    const row = {
+      outingId: OUTING,
+      signedAt: '2026-05-15T18:00:00Z',
+      hash: hashOf(value),
+      judged: value,
+      key: null,
+    };
     const altered = await withRecords('records/signatures.json', [row]);
     expect((await look(altered)).unreadable).toBe(1);
     await bringIn(altered);
@@ -80,13 +87,23 @@ describe('a bundle with rows that no route would take', () => {
     }
     expect((await look(altered)).unreadable).toBe(2);
     await bringIn(altered);
-    expect((await house.db.select().from(pictures)).map(({ data }) => data)).toContain(png.toString('base64'));
-    expect((await house.db.select().from(pictures)).map(({ data }) => data)).not.toContain(text.toString('base64'));
+    expect((await house.db.select().from(pictures)).map(({ data }) => data)).toContain(
+      png.toString('base64'),
+    );
+    expect((await house.db.select().from(pictures)).map(({ data }) => data)).not.toContain(
+      text.toString('base64'),
+    );
     const dataUrl = `data:image/png;base64,${text.toString('base64')}`;
     expect((await post('/api/pictures', { dataUrl })).statusCode).toBe(400);
   });
   it('refuses characters that no database keeps, wherever they are', async () => {
-    const row = { key: randomUUID(), outingId: OUTING, stepId: 'item:radio', verdict: 'good', note: 'a\u0000b' };
+    const row = {
+      key: randomUUID(),
+      outingId: OUTING,
+      stepId: 'item:radio',
+      verdict: 'good',
+      note: 'a\u0000b',
+    };
     const { detail } = await look(await withRecords('records/answers.json', [row]));
     expect(detail).toBe('records/answers.json has a character that cannot be kept.');
   });
@@ -98,7 +115,9 @@ describe('a bundle with rows that no route would take', () => {
     const key = await bringIn(bundle);
     const somebody = { owner: 'somebody', keeper: false, personId: randomUUID() };
     const at = new Date(NOW).toISOString();
-    await expect(runInScope(somebody, () => undoImport(house.db, key, at))).rejects.toMatchObject({ status: 404 });
+    await expect(runInScope(somebody, () => undoImport(house.db, key, at))).rejects.toMatchObject({
+      status: 404,
+    });
     expect((await house.db.select().from(imports)).find((one) => one.key === key)?.undoneAt).toBeNull();
     expect((await undoImport(house.db, key, at)).left).toEqual([]);
   });
@@ -114,7 +133,9 @@ describe('rows that cannot be read, as an older program may have left them', () 
         .values({ outingId: OUTING, signedAt: '2026-05-15T18:30:00Z', hash: 'x', judged: judged ?? {} });
     for (const plan of [1, {}, planOf({ callAt: 'never' }), { ...planOf({}), format: 'plan/9' }])
       await house.db.insert(plansLeft).values(planRow(plan, '2026-05-15T18:30:00Z'));
-    const { ahead } = await get<{ ahead: { id: string; signed: unknown }[] }>('/api/summaries?today=2026-05-15');
+    const { ahead } = await get<{ ahead: { id: string; signed: unknown }[] }>(
+      '/api/summaries?today=2026-05-15',
+    );
     expect(ahead.find(({ id }) => id === OUTING)?.signed).toMatchObject({ at: '2026-05-15T18:00:00.000Z' });
     expect((await house.app.inject({ url: '/api/out' })).statusCode).toBe(200);
     const word = await get<{ left: unknown; unreadable: number }>(`/api/outings/${OUTING}/word`);
@@ -129,7 +150,9 @@ describe('what is in force', () => {
   it('is the plan left last: an older one that is imported does not replace it, nor one dated in the future a later one', async () => {
     const before = await words().plan(OUTING);
     await bringIn(
-      await withRecords('records/plans.json', [planRow({ ...planOf({}), title: 'Of old' }, '2026-05-01T08:00:00Z')]),
+      await withRecords('records/plans.json', [
+        planRow({ ...planOf({}), title: 'Of old' }, '2026-05-01T08:00:00Z'),
+      ]),
     );
     expect(await words().plan(OUTING)).toEqual(before);
     await bringIn(
@@ -144,14 +167,25 @@ describe('what is in force', () => {
   });
   it('is the signature signed last', async () => {
     const judged = await snapshotOf(house, OUTING);
-    const row = { outingId: OUTING, signedAt: '2026-05-01T08:00:00Z', hash: hashOf(judged), judged, key: randomUUID() };
+    const row = {
+      outingId: OUTING,
+      signedAt: '2026-05-01T08:00:00Z',
+      hash: hashOf(judged),
+      judged,
+      key: randomUUID(),
+    };
     await bringIn(await withRecords('records/signatures.json', [row]));
-    expect(await house.db.select().from(signatures)).toContainEqual(expect.objectContaining({ key: row.key }));
+    expect(await house.db.select().from(signatures)).toContainEqual(
+      expect.objectContaining({ key: row.key }),
+    );
     expect((await walkStore(house.db).lastSignature(OUTING))?.signedAt).toBe('2026-05-15T18:00:00.000Z');
   });
 });
 
-/** A zip of one file whose header states a size that its content does not have (APPNOTE 6.3, sections 4.3.7, 4.3.12 and 4.3.16). */
+/**
+ * A zip of one file whose header states a size that its content does not have (APPNOTE 6.3, sections 4.3.7,
+ * 4.3.12 and 4.3.16).
+ */
 function zipOf(name: string, packed: Buffer, stated: number): Uint8Array {
   const path = Buffer.from(name);
   const local = Buffer.alloc(30);

@@ -74,9 +74,10 @@ export interface Choice {
 }
 
 /**
- * Imports the chosen documents, with all that was answered, signed, left and said of the outings that are then here: all of it or nothing.
- * Done twice under one key it is done once.
- * @throws Refusal (409) where one of them was changed here since it was looked at, or the key is somebody else's
+ * Imports the chosen documents, with all that was answered, signed, left and said of the outings that are
+ * then here: all of it or nothing. Done twice under one key it is done once.
+ * @throws Refusal (409) where one of them was changed here since it was looked at, or the key is somebody
+ * else's
  */
 export async function importBundle(
   db: Database,
@@ -109,8 +110,15 @@ async function importDone(db: Database, key: string): Promise<number | null> {
 const changedMeanwhile = (name: string) =>
   new Refusal(409, 'Changed meanwhile', `${name} was changed here since you looked. Look again.`);
 
-/** The chosen documents by their kinds. They are compared before the transaction, which everyone else may have to wait for. */
-async function takenOf(db: Database, bundle: Bundle, take: readonly Choice[]): Promise<Map<KindName, Taken[]>> {
+/**
+ * The chosen documents by their kinds. They are compared before the transaction, which everyone else may have
+ * to wait for.
+ */
+async function takenOf(
+  db: Database,
+  bundle: Bundle,
+  take: readonly Choice[],
+): Promise<Map<KindName, Taken[]>> {
   const chosen = new Map(take.map((one) => [one.choice, one.here]));
   const taken = new Map<KindName, Taken[]>();
   for (const one of (await compareBundle(db, bundle)).documents) {
@@ -164,7 +172,12 @@ async function written(tx: Database, kind: KindName, some: readonly Taken[]): Pr
     .values([...values].map(([id, value]) => ({ id, ...value })))
     .onConflictDoUpdate({
       target: table.id,
-      set: { doc: sql`excluded.doc`, deletedAt: null, version: sql`${table.version} + 1`, updatedAt: sql`now()` },
+      set: {
+        doc: sql`excluded.doc`,
+        deletedAt: null,
+        version: sql`${table.version} + 1`,
+        updatedAt: sql`now()`,
+      },
     })
     .returning({ id: table.id, version: table.version });
   const versions = new Map(kept.map(({ id, version }) => [plainId(id), version]));
@@ -175,8 +188,10 @@ async function written(tx: Database, kind: KindName, some: readonly Taken[]): Pr
 }
 
 /**
- * Adds what only grows: each once, by its key, and only to outings that are here. A signature whose hash is not that of its content is left.
- * @param at now: nothing was recorded later, whatever the bundle says, or it would stand over all that is said from now on
+ * Adds what only grows: each once, by its key, and only to outings that are here. A signature whose hash is
+ * not that of its content is left.
+ * @param at now: nothing was recorded later, whatever the bundle says, or it would stand over all that is
+ * said from now on
  */
 async function importRecords(tx: Database, bundle: Bundle, at: string): Promise<void> {
   const notLater = (moment: string) => (Date.parse(moment) > Date.parse(at) ? at : moment);
@@ -185,7 +200,9 @@ async function importRecords(tx: Database, bundle: Bundle, at: string): Promise<
   const there = new Set(
     ids.length === 0
       ? []
-      : (await tx.select({ id: outings.id }).from(outings).where(inArray(outings.id, ids))).map(({ id }) => id),
+      : (await tx.select({ id: outings.id }).from(outings).where(inArray(outings.id, ids))).map(
+          ({ id }) => id,
+        ),
   );
   const here = <T extends { outingId: string }>(list: readonly T[]) =>
     list.flatMap((one) => {
@@ -219,7 +236,9 @@ async function importRecords(tx: Database, bundle: Bundle, at: string): Promise<
     const known = await tx
       .select({ id: signatures.id })
       .from(signatures)
-      .where(and(eq(signatures.outingId, outingId), eq(signatures.hash, hash), eq(signatures.signedAt, signedAt)));
+      .where(
+        and(eq(signatures.outingId, outingId), eq(signatures.hash, hash), eq(signatures.signedAt, signedAt)),
+      );
     if (known.length === 0)
       await tx
         .insert(signatures)
@@ -228,7 +247,10 @@ async function importRecords(tx: Database, bundle: Bundle, at: string): Promise<
   }
 }
 
-/** Undoes an import of one's own: what was new is gone again, what was replaced is as it was. What was changed since stays, and is told. */
+/**
+ * Undoes an import of one's own: what was new is gone again, what was replaced is as it was. What was changed
+ * since stays, and is told.
+ */
 export function undoImport(db: Database, key: string, at: string): Promise<{ back: number; left: string[] }> {
   return inTransaction(db, async (tx) => {
     const [row] = await tx
@@ -258,13 +280,19 @@ export function undoImport(db: Database, key: string, at: string): Promise<{ bac
   });
 }
 
-async function heldAgainst(db: Database, kind: KindName, theirs: readonly CarriedDocument[]): Promise<Compared[]> {
+async function heldAgainst(
+  db: Database,
+  kind: KindName,
+  theirs: readonly CarriedDocument[],
+): Promise<Compared[]> {
   await new Promise((done) => setImmediate(done));
   const own = ownOwners();
   const others = readableOwners(kind).filter((owner) => !own.includes(owner));
   // A house has one profile, against which theirs is held whatever it is called.
   const ids =
-    kind === 'anglers' ? null : theirs.flatMap(({ doc }) => idText.safeParse(isRecord(doc) ? doc.id : null).data ?? []);
+    kind === 'anglers'
+      ? null
+      : theirs.flatMap(({ doc }) => idText.safeParse(isRecord(doc) ? doc.id : null).data ?? []);
   const read = others.length > 0 ? await rowsHere(db, kind, others, ids) : undefined;
   return compared(kind, theirs, await rowsHere(db, kind, own, ids), read);
 }

@@ -49,7 +49,10 @@ export interface Bundle {
   unreadable: number;
 }
 
-/** A bundle as it comes out of the worker that opens it, some of it at a time, so that taking it over holds nobody up. */
+/**
+ * A bundle as it comes out of the worker that opens it, some of it at a time, so that taking it over holds
+ * nobody up.
+ */
 export type BundlePiece =
   | { of: 'list'; list: BundleList }
   | { of: 'documents'; kind: KindName; some: CarriedDocument[] }
@@ -65,8 +68,8 @@ function refusal(detail: string): Refusal {
 }
 
 /**
- * Opens a bundle. Its documents may be of any form, since they are held against their schemas where they are compared; its records are held
- * against the schemas of the routes that take them.
+ * Opens a bundle. Its documents may be of any form, since they are held against their schemas where they are
+ * compared; its records are held against the schemas of the routes that take them.
  * @throws Refusal (400) in words: no zip, no bundle, damaged, or of a newer program
  */
 export async function* piecesOf(bytes: Uint8Array): AsyncGenerator<BundlePiece> {
@@ -111,8 +114,10 @@ export async function* piecesOf(bytes: Uint8Array): AsyncGenerator<BundlePiece> 
     <T>(schema: z.ZodType<T>) =>
     (one: unknown): T | null =>
       schema.safeParse(one).data ?? null;
-  for (const some of inPieces(readable('records/answers.json', by(bundledAnswerSchema)))) yield { of: 'answers', some };
-  for (const some of inPieces(readable('records/signatures.json', signatureIn))) yield { of: 'signatures', some };
+  for (const some of inPieces(readable('records/answers.json', by(bundledAnswerSchema))))
+    yield { of: 'answers', some };
+  for (const some of inPieces(readable('records/signatures.json', signatureIn)))
+    yield { of: 'signatures', some };
   for (const some of inPieces(readable('records/plans.json', planIn))) yield { of: 'plans', some };
   for (const some of inPieces(readable('records/check-ins.json', by(bundledCheckInSchema))))
     yield { of: 'checkIns', some };
@@ -154,7 +159,8 @@ export function bundleFrom(pieces: readonly BundlePiece[]): Bundle {
 /** A signature whose content is one of this program, of the outing that it names. */
 function signatureIn(one: unknown): BundledSignature | null {
   // Bundles of members once named the outing by the key of its row.
-  const named = isRecord(one) && typeof one.outingId === 'string' ? { ...one, outingId: plainId(one.outingId) } : one;
+  const named =
+    isRecord(one) && typeof one.outingId === 'string' ? { ...one, outingId: plainId(one.outingId) } : one;
   const read = bundledSignatureSchema.safeParse(named);
   if (!read.success) return null;
   const frozen = readFrozen(read.data.judged);

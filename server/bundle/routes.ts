@@ -48,11 +48,16 @@ const lookSchema = z.object({
 });
 
 /** Opening bundles: some at once, beside the server's thread. */
-const readers = workerPool<{ bytes: Uint8Array }, BundlePiece>(workerCode('readBundleWorker', import.meta.url), {
-  ...{ atOnce: 2, waiting: 6, longestMs: 60_000, heapMb: 768 },
-});
+const readers = workerPool<{ bytes: Uint8Array }, BundlePiece>(
+  workerCode('readBundleWorker', import.meta.url),
+  {
+    ...{ atOnce: 2, waiting: 6, longestMs: 60_000, heapMb: 768 },
+  },
+);
 
-/** Everything with you: written out, looked at elsewhere before anything changes, brought in, and taken back. */
+/**
+ * Everything with you: written out, looked at elsewhere before anything changes, brought in, and taken back.
+ */
 export function bundleRoutes(
   parent: FastifyInstance,
   { db, library, now }: { db: Database; library: Library; now: () => number },
@@ -71,7 +76,11 @@ export function bundleRoutes(
   app.get(
     '/api/bundle',
     {
-      schema: { tags, querystring: z.strictObject({ parts: partsText }), response: { 200: z.unknown(), ...problems } },
+      schema: {
+        tags,
+        querystring: z.strictObject({ parts: partsText }),
+        response: { 200: z.unknown(), ...problems },
+      },
     },
     async (request, reply) => {
       const { references } = await library.read();
@@ -85,7 +94,9 @@ export function bundleRoutes(
         .send(Buffer.from(bytes));
     },
   );
-  app.get('/api/bundle/schema', { schema: { tags, response: { 200: z.unknown() } } }, () => bundleJsonSchema());
+  app.get('/api/bundle/schema', { schema: { tags, response: { 200: z.unknown() } } }, () =>
+    bundleJsonSchema(),
+  );
   app.post(
     '/api/bundle/look',
     {
@@ -111,7 +122,11 @@ export function bundleRoutes(
     },
     async (request) => {
       const { file, key, take } = request.body;
-      const done = await importBundle(db, await opened(file), { key, take, at: new Date(now()).toISOString() });
+      const done = await importBundle(db, await opened(file), {
+        key,
+        take,
+        at: new Date(now()).toISOString(),
+      });
       await noted('brought in', request.ip, `${done.written}`);
       return done;
     },

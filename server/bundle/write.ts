@@ -19,7 +19,10 @@ const AT_A_TIME = 200;
 const json = (value: unknown) => bytesOf(JSON.stringify(value));
 const iso = (at: string | Date) => new Date(at).toISOString();
 
-/** Chosen parts of a house, or all of it, as a zip that another house reads; with a table and ways that other programs read. */
+/**
+ * Chosen parts of a house, or all of it, as a zip that another house reads; with a table and ways that other
+ * programs read.
+ */
 export async function writeBundle(
   db: Database,
   references: References,
@@ -90,8 +93,12 @@ async function recordsOf(db: Database, outings: readonly Outing[]): Promise<Byte
   type Recorded = typeof walkAnswers | typeof signatures | typeof plansLeft | typeof checkIns;
   const of = (table: Recorded, some: string[]): SQL => inArray(table.outingId, some);
   const [answers, signed, plans, said] = [
-    await inSome(ids, (some) => db.select().from(walkAnswers).where(of(walkAnswers, some)).orderBy(walkAnswers.id)),
-    await inSome(ids, (some) => db.select().from(signatures).where(of(signatures, some)).orderBy(signatures.id)),
+    await inSome(ids, (some) =>
+      db.select().from(walkAnswers).where(of(walkAnswers, some)).orderBy(walkAnswers.id),
+    ),
+    await inSome(ids, (some) =>
+      db.select().from(signatures).where(of(signatures, some)).orderBy(signatures.id),
+    ),
     await inSome(ids, (some) => db.select().from(plansLeft).where(of(plansLeft, some)).orderBy(plansLeft.id)),
     await inSome(ids, (some) => db.select().from(checkIns).where(of(checkIns, some)).orderBy(checkIns.id)),
   ];
@@ -120,11 +127,22 @@ async function recordsOf(db: Database, outings: readonly Outing[]): Promise<Byte
       })),
     ),
     'records/plans.json': json(
-      plans.map(({ key, outingId, plan, leftAt }) => ({ key, outingId: plainId(outingId), plan, leftAt: iso(leftAt) })),
+      plans.map(({ key, outingId, plan, leftAt }) => ({
+        key,
+        outingId: plainId(outingId),
+        plan,
+        leftAt: iso(leftAt),
+      })),
     ),
     'records/check-ins.json': json(
       said.map(({ key, outingId, what, at, homeBy, recordedAt, clockAheadMs }) => ({
-        ...{ key, outingId: plainId(outingId), what, at: iso(at), homeBy: homeBy === null ? null : iso(homeBy) },
+        ...{
+          key,
+          outingId: plainId(outingId),
+          what,
+          at: iso(at),
+          homeBy: homeBy === null ? null : iso(homeBy),
+        },
         ...{ recordedAt: iso(recordedAt), clockAheadMs },
       })),
     ),

@@ -47,10 +47,9 @@ describe('calculators over the wire', () => {
       (await calc('waves', { windSpeedMps: 8, fetchM: 6000, durationS: null, depthM: null })).body.hsM,
     ).toBeCloseTo(0.304, 3);
     expect((await calc('surf', { hsM: 0.8, periodS: 9 })).body.breakerM).toBeCloseTo(1.24, 2);
-    expect((await calc('wave-on-stream', { hsM: 0.5, periodS: 3.5, streamMps: -0.8 })).body.factor).toBeCloseTo(
-      1.517,
-      3,
-    );
+    expect(
+      (await calc('wave-on-stream', { hsM: 0.5, periodS: 3.5, streamMps: -0.8 })).body.factor,
+    ).toBeCloseTo(1.517, 3);
     const way = (await calc('passage', passage)).body;
     expect(way.totalS).toBeCloseTo(2451, 0);
     expect(Object.keys(way)).toEqual(['feasible', 'legs', 'totalS', 'energyKj']);
@@ -58,7 +57,13 @@ describe('calculators over the wire', () => {
   });
   it('answer light, tide, cold and heat', async () => {
     const light = (
-      await calc('light', { date: '2026-05-16', latDeg: 47.5, lonDeg: -18.5, from: at, to: '2026-05-16T12:00:00Z' })
+      await calc('light', {
+        date: '2026-05-16',
+        latDeg: 47.5,
+        lonDeg: -18.5,
+        from: at,
+        to: '2026-05-16T12:00:00Z',
+      })
     ).body;
     expect(light.sunrise < light.sunset).toBe(true);
     const tide = (
@@ -106,7 +111,11 @@ describe('calculators over the wire', () => {
       { windMps: 6, lateralAirM2: 1.1, lateralWaterM2: 0.5, drogue: null, targetMps: null },
       { driftMps: null, drogueForceN: null, diameterForTargetM: null },
     ],
-    ['pole', { poleM: 3, depthM: 1.5, tideRiseM: 0.5, bottom: 'mud', streamMps: 0.2 }, { neededM: 2.8, allowed: true }],
+    [
+      'pole',
+      { poleM: 3, depthM: 1.5, tideRiseM: 0.5, bottom: 'mud', streamMps: 0.2 },
+      { neededM: 2.8, allowed: true },
+    ],
     [
       'rig',
       {
@@ -119,7 +128,11 @@ describe('calculators over the wire', () => {
     ],
     ['spool', { refLengthM: 200, refDiameterMm: 0.3, diameterMm: 0.2 }, { lengthM: 450 }],
     ['jig', { depthM: 25, relativeSpeedMps: 0.4, lineDiameterMm: 0.18 }, { massG: 92 }],
-    ['spread', { holderHalfSpanM: 0.4, rodLengthM: 2.4, outAngleDeg: 80, elevationDeg: 25 }, { spreadM: 5.08 }],
+    [
+      'spread',
+      { holderHalfSpanM: 0.4, rodLengthM: 2.4, outAngleDeg: 80, elevationDeg: 25 },
+      { spreadM: 5.08 },
+    ],
     ['spares', { lossPerHour: 0.5, hours: 6 }, { expected: 3, carry: 6, covered: 0.966 }],
     ['power', powerExample, { neededWh: 85, usableWh: 102.2, spareWh: -3.27, enough: false }],
     ['water', { persons: 1, hours: 6, feelsC: 28, effort: 'steady' }, { litres: 4.95 }],
@@ -129,11 +142,16 @@ describe('calculators over the wire', () => {
     const { status, body } = await calc(name, input);
     expect(status, JSON.stringify(body)).toBe(200);
     for (const [key, value] of Object.entries(wanted))
-      if (typeof value === 'number') expect(Math.abs(body[key] / value - 1), `${key} ${body[key]}`).toBeLessThan(0.006);
+      if (typeof value === 'number')
+        expect(Math.abs(body[key] / value - 1), `${key} ${body[key]}`).toBeLessThan(0.006);
       else expect(body[key]).toBe(value);
   });
   it.each<[string, object, string[]]>([
-    ['anchor', { ...anchorExample, depthM: 0, bottom: 'clay', alignment: 'side' }, ['depthM', 'bottom', 'alignment']],
+    [
+      'anchor',
+      { ...anchorExample, depthM: 0, bottom: 'clay', alignment: 'side' },
+      ['depthM', 'bottom', 'alignment'],
+    ],
     ['anchor', { ...anchorExample, anchor: { massKg: 1.5 } }, ['anchor.type']],
     ['rig', { parts: [] }, ['parts']],
     [
@@ -142,14 +160,22 @@ describe('calculators over the wire', () => {
       ['reserve', 'battery.chemistry'],
     ],
     ['spares', { lossPerHour: 1, hours: 3, confidence: 1 }, ['confidence']],
-    ['ice', { fishKg: 1, fishStartC: 10, hours: 1, ambientC: 10, uaWK: 1, targetC: -1, lid: true }, ['targetC', 'lid']],
+    [
+      'ice',
+      { fishKg: 1, fishStartC: 10, hours: 1, ambientC: 10, uaWK: 1, targetC: -1, lid: true },
+      ['targetC', 'lid'],
+    ],
     ['jig', { depthM: 10, relativeSpeedMps: 0.2, lineDiameterMm: 0.2, densityKgM3: 900 }, ['densityKgM3']],
     ['waves', { windSpeedMps: -1, fetchM: 6000, durationS: null, depthM: 0 }, ['windSpeedMps', 'depthM']],
     ['waves', { windSpeedMps: 8, fetchM: 6000, durationS: null }, ['depthM']],
     ['waves', { windSpeedMps: 8, fetchM: 6000, durationS: null, depthM: null, wind: 3 }, ['wind']],
     ['surf', { hsM: '0.8', periodS: 0 }, ['hsM', 'periodS']],
     ['wave-on-stream', { hsM: 0.5, periodS: 3.5, streamMps: null }, ['streamMps']],
-    ['passage', { ...passage, craft: { ...passage.craft, cruiseMps: 0 }, legs: [] }, ['craft.cruiseMps', 'legs']],
+    [
+      'passage',
+      { ...passage, craft: { ...passage.craft, cruiseMps: 0 }, legs: [] },
+      ['craft.cruiseMps', 'legs'],
+    ],
     [
       'passage',
       { ...passage, wind: [], stream: [{ at: 'noon', speedMps: 1, towardDeg: 400 }] },
@@ -170,7 +196,8 @@ describe('calculators over the wire', () => {
     for (const { message } of body.errors as { message: string }[]) expect(message.length).toBeGreaterThan(5);
   });
   it('ask the station: simulated, said so, the same twice', async () => {
-    const ask = async (id: string, date: string) => await test.app.inject({ url: `/api/station/${id}?date=${date}` });
+    const ask = async (id: string, date: string) =>
+      await test.app.inject({ url: `/api/station/${id}?date=${date}` });
     const first = (await ask('ostrey-sound', '2026-05-16')).json();
     expect(first).toMatchObject({ simulated: true, station: 'Ostrey Sound, simulated station' });
     expect(first.hours).toHaveLength(96);

@@ -39,7 +39,11 @@ function inOrder<Row extends z.ZodType<{ at: string }>>(row: Row, what: string) 
       rows.forEach(({ at }, i) => {
         const before = rows[i - 1];
         if (before && Date.parse(at) <= Date.parse(before.at))
-          context.addIssue({ code: 'custom', path: [i, 'at'], message: 'Must be later than the row before.' });
+          context.addIssue({
+            code: 'custom',
+            path: [i, 'at'],
+            message: 'Must be later than the row before.',
+          });
       }),
     );
 }
@@ -72,7 +76,10 @@ export const calcInputs = {
       .array(z.strictObject({ bearingDeg: bearing, distanceM: over0(500_000, 'm') }))
       .min(1, 'At least one leg.')
       .max(500, 'At most 500 legs.'),
-    wind: inOrder(z.strictObject({ at: instantText, speedMps: quantity(0, 100, 'm/s'), fromDeg: bearing }), 'wind'),
+    wind: inOrder(
+      z.strictObject({ at: instantText, speedMps: quantity(0, 100, 'm/s'), fromDeg: bearing }),
+      'wind',
+    ),
     stream: inOrder(
       z.strictObject({ at: instantText, speedMps: quantity(0, 20, 'm/s'), towardDeg: bearing }),
       'stream',
@@ -142,7 +149,10 @@ export const calcInputs = {
       )
       .min(1, 'At least one load: the hull’s own mass is one.')
       .max(500, 'At most 500 loads.')
-      .refine((loads) => loads.some(({ massKg }) => massKg >= NEXT_TO_NOTHING), 'Something must have a mass.'),
+      .refine(
+        (loads) => loads.some(({ massKg }) => massKg >= NEXT_TO_NOTHING),
+        'Something must have a mass.',
+      ),
     gz: z.boolean('Write true or false.').optional(),
   }),
   pole: z.strictObject({

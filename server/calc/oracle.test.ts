@@ -4,8 +4,9 @@ import { runs } from '../../scripts/testRuns';
 import { type TestApp, openApp } from '../testing/openApp';
 
 /**
- * Every sum again, written from its formula alone and in another way than core does it (bisection for algebra, enumeration for series,
- * vectors for trigonometry). None of core's own code or tables is used here, so that a slip in one is not repeated in the other.
+ * Every sum again, written from its formula alone and in another way than core does it (bisection for
+ * algebra, enumeration for series, vectors for trigonometry). None of core's own code or tables is used here,
+ * so that a slip in one is not repeated in the other.
  */
 let test: TestApp;
 beforeAll(async () => {
@@ -100,9 +101,20 @@ describe('each sum, reckoned a second time', () => {
       close(got.scope, scope, 'scope');
       close(got.rodeNeededM, target * vertical, 'rode needed');
       const reaches = scope >= 1;
-      const efficiency = between(scope, [1, 0], [2, 0.35], [3, 0.53], [4, 0.67], [5, 0.77], [6, 0.85], [7, 0.91]);
+      const efficiency = between(
+        scope,
+        [1, 0],
+        [2, 0.35],
+        [3, 0.53],
+        [4, 0.67],
+        [5, 0.77],
+        [6, 0.85],
+        [7, 0.91],
+      );
       const factor = hold[input.anchor.type]?.[input.bottom] ?? NaN;
-      const holding = reaches ? input.anchor.massKg * (1 - waterDensity / 7850) * gravity * factor * efficiency : 0;
+      const holding = reaches
+        ? input.anchor.massKg * (1 - waterDensity / 7850) * gravity * factor * efficiency
+        : 0;
       close(got.holdingN, holding, 'holding');
       close(got.margin, !reaches ? 0 : load < 1e-6 ? null : holding / load, 'margin');
       // The rode, the depth under it and the swing over the ground are a right triangle.
@@ -137,25 +149,35 @@ describe('each sum, reckoned a second time', () => {
       close(got.driftMps, slow, 'with');
       close(got.drogueForceN, 0.5 * waterDensity * plate(drogue.diameterM) * slow ** 2, 'force');
       const faster = speed(input.lateralWaterM2) > input.targetMps;
-      const wanted = faster ? rootOf((d) => input.targetMps - speed(input.lateralWaterM2 + plate(d)), 0, 60) : 0;
+      const wanted = faster
+        ? rootOf((d) => input.targetMps - speed(input.lateralWaterM2 + plate(d)), 0, 60)
+        : 0;
       if (wanted < 59) close(got.diameterForTargetM, wanted, 'size');
     });
   });
 
   it('rig and spool: the first of the weakest parts, and the same room filled by a line of another thickness', async () => {
     const part = fc.record({ name: fc.uuid(), ratedKg: num(0.5, 60), knotEfficiency: num(0.4, 1) });
-    const rigs = fc.record({ parts: fc.array(part, { minLength: 1, maxLength: 6 }), dragFraction: num(0.1, 0.9) });
+    const rigs = fc.record({
+      parts: fc.array(part, { minLength: 1, maxLength: 6 }),
+      dragFraction: num(0.1, 0.9),
+    });
     await always(rigs, async (input) => {
       let weakest = input.parts[0];
       for (const next of input.parts)
-        if (weakest && next.ratedKg * next.knotEfficiency < weakest.ratedKg * weakest.knotEfficiency) weakest = next;
+        if (weakest && next.ratedKg * next.knotEfficiency < weakest.ratedKg * weakest.knotEfficiency)
+          weakest = next;
       const strength = (weakest?.ratedKg ?? 0) * (weakest?.knotEfficiency ?? 0);
       const got = await calc('rig', input);
       expect(got.weakest).toBe(weakest?.name);
       close(got.strengthKg, strength, 'strength');
       close(got.dragKg, strength * input.dragFraction, 'drag');
     });
-    const spools = fc.record({ refLengthM: num(20, 600), refDiameterMm: num(0.08, 1), diameterMm: num(0.08, 1) });
+    const spools = fc.record({
+      refLengthM: num(20, 600),
+      refDiameterMm: num(0.08, 1),
+      diameterMm: num(0.08, 1),
+    });
     await always(spools, async (input) => {
       const volume = (lengthM: number, mm: number) => lengthM * mm * mm;
       const filled = rootOf(
@@ -181,7 +203,8 @@ describe('each sum, reckoned a second time', () => {
       const facing = (kg: number) => Math.PI * ((3 * kg) / (4 * Math.PI * densityKgM3)) ** (2 / 3);
       const weight = (kg: number) => kg * gravity * (1 - rho / densityKgM3);
       const lineN = 0.5 * rho * 1.2 * (input.lineDiameterMm / 1000) * input.depthM * v * v;
-      const leans = (kg: number) => degrees(Math.atan2(0.5 * rho * 0.8 * facing(kg) * v * v + lineN, weight(kg)));
+      const leans = (kg: number) =>
+        degrees(Math.atan2(0.5 * rho * 0.8 * facing(kg) * v * v + lineN, weight(kg)));
       const kg = rootOf((mass) => input.maxAngleDeg - leans(mass), 1e-9, 1000);
       const sinks = Math.sqrt((2 * weight(kg)) / (rho * 0.8 * facing(kg)));
       const got = await calc('jig', input);
@@ -279,7 +302,12 @@ describe('each sum, reckoned a second time', () => {
         ],
       },
     };
-    const load = fc.record({ name: one('load'), watts: num(0.5, 80), duty: num(0.05, 1), hours: num(0.2, 14) });
+    const load = fc.record({
+      name: one('load'),
+      watts: num(0.5, 80),
+      duty: num(0.05, 1),
+      hours: num(0.2, 14),
+    });
     const inputs = fc.record({
       battery: fc.record({
         chemistry: one(...Object.keys(cells)),
@@ -405,7 +433,10 @@ describe('each sum, reckoned a second time', () => {
         lateralAirM2: num(0.5, 1.5),
         lateralWaterM2: num(0.3, 0.8),
       }),
-      legs: fc.array(fc.record({ bearingDeg: num(0, 359), distanceM: num(50, 4000) }), { minLength: 1, maxLength: 3 }),
+      legs: fc.array(fc.record({ bearingDeg: num(0, 359), distanceM: num(50, 4000) }), {
+        minLength: 1,
+        maxLength: 3,
+      }),
       wind: rows(11),
       stream: rows(1.2),
     });
@@ -436,7 +467,9 @@ describe('each sum, reckoned a second time', () => {
           const [blows, runs_] = [vector(wind, 180, t), vector(stream, 0, t)];
           const head = -alongTrack(blows);
           const speed = rootOf(
-            (u) => (hull * u ** 2 + 0.5 * air * craft.windageM2 * (head + u) * Math.abs(head + u)) * u - craft.powerW,
+            (u) =>
+              (hull * u ** 2 + 0.5 * air * craft.windageM2 * (head + u) * Math.abs(head + u)) * u -
+              craft.powerW,
             1e-9,
             30,
           );
@@ -465,7 +498,12 @@ describe('each sum, reckoned a second time', () => {
           stream: stream.map(({ at, speedMps, deg }) => ({ at, speedMps, towardDeg: deg })),
         },
       });
-      const got = reply.json<{ feasible: boolean; totalS: number | null; energyKj: number | null; legs: Answer[] }>();
+      const got = reply.json<{
+        feasible: boolean;
+        totalS: number | null;
+        energyKj: number | null;
+        legs: Answer[];
+      }>();
       expect(got.feasible).toBe(stopped === null);
       durations.forEach((seconds, i) => {
         close(got.legs[i]?.durationS, seconds, `leg ${i}`);

@@ -138,7 +138,8 @@ const calculators: { [N in Name]: (input: In<N>) => Out<N> } = {
   waves,
   surf,
   'wave-on-stream': waveOnStream,
-  passage: ({ waterDensity, ...input }) => passage(waterDensity === undefined ? input : { ...input, waterDensity }),
+  passage: ({ waterDensity, ...input }) =>
+    passage(waterDensity === undefined ? input : { ...input, waterDensity }),
   light: ({ date, latDeg, lonDeg, from, to }) => {
     const { sunrise, sunset, dawn, dusk } = lightOfDay(noonOf(date, lonDeg), latDeg, lonDeg);
     const span = from !== null && to !== null ? within(from, to) : null;
@@ -158,7 +159,10 @@ const calculators: { [N in Name]: (input: In<N>) => Out<N> } = {
         const at = series.from + i * series.stepMs;
         return at >= span.from && at <= span.to ? [{ at: new Date(at).toISOString(), value }] : [];
       }),
-      turns: turnsOfTide(series, span.from, span.to).map((turn) => ({ ...turn, at: new Date(turn.at).toISOString() })),
+      turns: turnsOfTide(series, span.from, span.to).map((turn) => ({
+        ...turn,
+        at: new Date(turn.at).toISOString(),
+      })),
     };
   },
   cold: ({ airC, windMps, waterC }) => {
@@ -174,7 +178,8 @@ const calculators: { [N in Name]: (input: In<N>) => Out<N> } = {
   heat: heatIndex,
   anchor: (input) => anchor(given(input)),
   drift: (input) => drift({ ...given(input), drogue: input.drogue && given(input.drogue) }),
-  // How it rests is asked to half a millimetre of any hull; its curve is drawn, and the usual cut is as near as the eye.
+  // How it rests is asked to half a millimetre of any hull; its curve is drawn, and the usual cut is as near
+  // as the eye.
   hydrostatics: ({ hull, waterDensity, loads, gz = false }) => {
     const rest = hydrostatics(afloatWith(hullOf(hull, { mesh: 'fine' }), loads, waterDensity));
     if (!gz) return rest;
@@ -235,7 +240,11 @@ function serve<N extends Name>(parent: FastifyInstance, name: N): void {
   parent.withTypeProvider<ZodTypeProvider>().post(
     `/api/calc/${name}`,
     {
-      schema: { tags: ['calculators'], body: calcInputs[name], response: { 200: outputs[name], 400: problemSchema } },
+      schema: {
+        tags: ['calculators'],
+        body: calcInputs[name],
+        response: { 200: outputs[name], 400: problemSchema },
+      },
     },
     (request) => run(withoutTraces(request.body)) as never,
   );

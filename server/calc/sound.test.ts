@@ -86,10 +86,13 @@ const inputs: Record<string, fc.Arbitrary<object>> = {
     streamMps: num(0, 20),
   }),
   rig: fc.record({
-    parts: fc.array(fc.record({ name: fc.constant('part'), ratedKg: num(0, 1000), knotEfficiency: num(0.01, 1) }), {
-      minLength: 1,
-      maxLength: 6,
-    }),
+    parts: fc.array(
+      fc.record({ name: fc.constant('part'), ratedKg: num(0, 1000), knotEfficiency: num(0.01, 1) }),
+      {
+        minLength: 1,
+        maxLength: 6,
+      },
+    ),
   }),
   spool: fc.record({ refLengthM: num(0, 10_000), refDiameterMm: num(0.01, 10), diameterMm: num(0.01, 10) }),
   jig: fc.record({
@@ -144,7 +147,9 @@ const inputs: Record<string, fc.Arbitrary<object>> = {
 
 /** What is short by so much falls below nought; a boat may lie aft, to port, under water or top-heavy. */
 const maybeNegative = new Set(
-  'spareWh neededM lcgM tcgM vcgM draftM trimDeg heelDeg freeboardMinM gmTransverseM gmLongitudinalM'.split(' '),
+  'spareWh neededM lcgM tcgM vcgM draftM trimDeg heelDeg freeboardMinM gmTransverseM gmLongitudinalM'.split(
+    ' ',
+  ),
 );
 
 describe('calculators over all that they say they take', () => {
@@ -174,7 +179,13 @@ describe('calculators over all that they say they take', () => {
 const examples: Record<string, object> = {
   waves: { windSpeedMps: 8, fetchM: 6000, durationS: 3600, depthM: 10 },
   surf: { hsM: 0.8, periodS: 9 },
-  light: { date: '2026-05-16', latDeg: 54.2, lonDeg: -3.1, from: '2026-05-16T06:00:00Z', to: '2026-05-16T22:00:00Z' },
+  light: {
+    date: '2026-05-16',
+    latDeg: 54.2,
+    lonDeg: -3.1,
+    from: '2026-05-16T06:00:00Z',
+    to: '2026-05-16T22:00:00Z',
+  },
   tide: {
     constituents: [{ name: 'M2', amplitude: 1.9, phaseDeg: 40 }],
     ...{ mean: 2.4, from: '2026-05-16T00:00:00Z', to: '2026-05-17T00:00:00Z' },
@@ -221,13 +232,20 @@ describe('figures next to nothing and beyond everything', () => {
   it('are asked of every calculator', () => {
     expect(Object.keys(examples).toSorted()).toEqual(Object.keys(calcInputs).toSorted());
   });
-  it.each(Object.keys(examples))('%s: an answer or a refusal with its field, never a failure', async (name) => {
-    for (const by of TINY)
-      for (const payload of replaced(examples[name], by)) {
-        const reply = await test.app.inject({ method: 'POST', url: `/api/calc/${name}`, payload: payload as object });
-        expect(reply.statusCode, `${JSON.stringify(payload)} ${reply.body}`).toBeLessThan(500);
-        if (reply.statusCode === 200) expect(reply.body).not.toMatch(/NaN|Infinity|null,"null/);
-        else expect((reply.json() as { errors: object[] }).errors.length).toBeGreaterThan(0);
-      }
-  });
+  it.each(Object.keys(examples))(
+    '%s: an answer or a refusal with its field, never a failure',
+    async (name) => {
+      for (const by of TINY)
+        for (const payload of replaced(examples[name], by)) {
+          const reply = await test.app.inject({
+            method: 'POST',
+            url: `/api/calc/${name}`,
+            payload: payload as object,
+          });
+          expect(reply.statusCode, `${JSON.stringify(payload)} ${reply.body}`).toBeLessThan(500);
+          if (reply.statusCode === 200) expect(reply.body).not.toMatch(/NaN|Infinity|null,"null/);
+          else expect((reply.json() as { errors: object[] }).errors.length).toBeGreaterThan(0);
+        }
+    },
+  );
 });

@@ -40,7 +40,9 @@ export async function* changedRows(
 ): AsyncGenerator<ChangedRow[]> {
   for (let from = after; ;) {
     const parts = kinds.map(
-      (kind) => sql`(select ${kind}::text as kind, id, version, doc, updated_at, created_at, deleted_at, change_no
+      (
+        kind,
+      ) => sql`(select ${kind}::text as kind, id, version, doc, updated_at, created_at, deleted_at, change_no
         from ${sql.identifier(documentKinds[kind].table)}
         where change_no > ${from} and owner in (${sql.join(
           readableOwners(kind).map((owner) => sql`${owner}`),
@@ -54,10 +56,12 @@ export async function* changedRows(
         order by change_no)::text as rows from (${sql.join(parts, sql` union all `)} order by change_no limit ${READ_AT_ONCE}) as changed`,
     );
     const rows = JSON.parse(all?.rows ?? '[]') as RowArray[];
-    const read = rows.map(([kind, key, version, doc, updatedAt, createdAt, deleted, changeNo]): ChangedRow => ({
-      ...{ kind, id: plainId(key), owner: ownerIn(key), version, doc, updatedAt, deleted, changeNo },
-      createdAt: new Date(createdAt).toISOString(),
-    }));
+    const read = rows.map(
+      ([kind, key, version, doc, updatedAt, createdAt, deleted, changeNo]): ChangedRow => ({
+        ...{ kind, id: plainId(key), owner: ownerIn(key), version, doc, updatedAt, deleted, changeNo },
+        createdAt: new Date(createdAt).toISOString(),
+      }),
+    );
     for (let at = 0; at < read.length; at += HANDED_ON) {
       yield read.slice(at, at + HANDED_ON);
       await new Promise((done) => setImmediate(done));

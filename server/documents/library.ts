@@ -33,18 +33,25 @@ export interface LibraryState {
 }
 
 /**
- * All reference documents, held in this process and brought up to date by what changed: nothing is read twice. A list in which nothing
- * changed stays the same list, so that what was worked out from it can be kept.
+ * All reference documents, held in this process and brought up to date by what changed: nothing is read
+ * twice. A list in which nothing changed stays the same list, so that what was worked out from it can be
+ * kept.
  */
 export interface Library {
   read: () => Promise<LibraryState>;
-  /** JSON text of everything changed after a number; 0, or a number of another series: of everything. @param series the one that the number is of */
+  /**
+   * JSON text of everything changed after a number; 0, or a number of another series: of everything.
+   * @param series the one that the number is of
+   */
   changesSince: (after: number, series: string | null) => Promise<string>;
 }
 
 export function libraryOf(db: Database): Library {
   const houses = perOwner(() => ownLibrary(db));
-  return { read: () => houses().read(), changesSince: (after, series) => houses().changesSince(after, series) };
+  return {
+    read: () => houses().read(),
+    changesSince: (after, series) => houses().changesSince(after, series),
+  };
 }
 
 /** The library of one owner, and what of the club's they read. */
@@ -120,8 +127,9 @@ function ownLibrary(db: Database): Library {
 }
 
 /**
- * Names the series of change numbers that somebody is told: another house, another person, or a house that was put back from a backup has
- * another. By it a browser knows whether what it kept can be brought up to date by changes alone.
+ * Names the series of change numbers that somebody is told: another house, another person, or a house that
+ * was put back from a backup has another. By it a browser knows whether what it kept can be brought up to
+ * date by changes alone.
  */
 async function seriesOf(db: Database): Promise<string> {
   await db.insert(house).values({ name: CHANGE_SERIES, value: randomUUID() }).onConflictDoNothing();

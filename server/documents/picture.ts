@@ -22,7 +22,9 @@ export function pictureOf(bytes: Uint8Array): Picture | null {
   };
 }
 
-/** The signatures of the three formats: PNG (RFC 2083), JPEG (SOI marker), WebP (RIFF container, RFC 9649). */
+/**
+ * The signatures of the three formats: PNG (RFC 2083), JPEG (SOI marker), WebP (RIFF container, RFC 9649).
+ */
 function mediaTypeOf(bytes: Uint8Array): string | null {
   const head = Buffer.from(bytes.subarray(0, 12)).toString('latin1');
   if (head.startsWith('\x89PNG\r\n\x1a\n')) return 'image/png';

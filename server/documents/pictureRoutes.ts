@@ -24,7 +24,10 @@ export function pictureRoutes(parent: FastifyInstance, db: Database): void {
           dataUrl: z
             .string('A picture as a data address.')
             .max(MOST_CHARS, 'The picture is too large.')
-            .regex(/^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/]+={0,2}$/, 'Not a picture that can be kept.'),
+            .regex(
+              /^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/]+={0,2}$/,
+              'Not a picture that can be kept.',
+            ),
         }),
         response: { 201: pictureName, 400: problemSchema },
       },

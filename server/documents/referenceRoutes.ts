@@ -65,7 +65,9 @@ const changesSchema = z.object({
   ),
 });
 
-/** What outings point at: each kind as documents, and what changed of them in one answer for those who judge. */
+/**
+ * What outings point at: each kind as documents, and what changed of them in one answer for those who judge.
+ */
 export function referenceRoutes(parent: FastifyInstance, from: Stores, library: Library): void {
   const app = parent.withTypeProvider<ZodTypeProvider>();
   for (const name of referenceNames) documentRoutes(parent, name, from[name] as never);
@@ -101,7 +103,8 @@ export function referenceRoutes(parent: FastifyInstance, from: Stores, library: 
     {
       schema: {
         tags: ['references'],
-        description: 'Everything that changed after a number, with the number to ask for next time; 0: everything.',
+        description:
+          'Everything that changed after a number, with the number to ask for next time; 0: everything.',
         querystring: z.strictObject({
           since: z.coerce.number().pipe(z.int('A whole number.').min(0, 'Not before 0.')).default(0),
           /** The series that the number is of, as it was told with it. */

@@ -31,7 +31,8 @@ export function settled<Doc>(result: WriteResult<Doc>, what: string): Versioned<
 /** What stands in the way of a write. */
 export function refusal<Doc>(result: WriteConflict<Doc>, what: string): Refusal {
   if (result.done === 'missing') return notFound(what);
-  if (result.done === 'set aside') return new Refusal(409, 'Set aside', `This ${what} is set aside: ${result.why}`);
+  if (result.done === 'set aside')
+    return new Refusal(409, 'Set aside', `This ${what} is set aside: ${result.why}`);
   return new Refusal(
     409,
     'Changed elsewhere',
@@ -42,13 +43,19 @@ export function refusal<Doc>(result: WriteConflict<Doc>, what: string): Refusal 
 }
 
 /** A document that is there and can be read, or the refusal that says why not. */
-export function found<Doc>(read: Awaited<ReturnType<DocumentStore<Doc>['get']>>, what: string): Versioned<Doc> {
+export function found<Doc>(
+  read: Awaited<ReturnType<DocumentStore<Doc>['get']>>,
+  what: string,
+): Versioned<Doc> {
   if (!read) throw notFound(what);
   if (isSetAside(read)) throw new Refusal(409, 'Set aside', `This ${what} is set aside: ${read.why}`);
   return read;
 }
 
-/** Create, read, replace, delete and bring back: the same for every kind of document. Older forms are brought up to today's. */
+/**
+ * Create, read, replace, delete and bring back: the same for every kind of document. Older forms are brought
+ * up to today's.
+ */
 export function documentRoutes<Name extends KindName>(
   parent: FastifyInstance,
   name: Name,

@@ -25,7 +25,13 @@ export function sampleRoutes(parent: FastifyInstance, db: Database): void {
   );
   app.post(
     '/api/sample/clear',
-    { schema: { tags, body: z.strictObject({}), response: { 200: z.object({ taken: takenSchema }), ...problems } } },
+    {
+      schema: {
+        tags,
+        body: z.strictObject({}),
+        response: { 200: z.object({ taken: takenSchema }), ...problems },
+      },
+    },
     async () => ({ taken: await clearSample(db) }),
   );
   app.post(

@@ -44,7 +44,11 @@ export function setAsideRoutes(parent: FastifyInstance, db: Database): void {
     async (request) => {
       const { aside } = await rowOf(request.params);
       if (aside.newer)
-        throw new Refusal(409, 'Set aside', 'A newer version of this program made it; it is not deleted here.');
+        throw new Refusal(
+          409,
+          'Set aside',
+          'A newer version of this program made it; it is not deleted here.',
+        );
       const table = documentTables[aside.kind];
       await db
         .update(table)

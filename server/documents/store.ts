@@ -6,7 +6,16 @@ import { isRecord } from '#core/documents/upgrade';
 import type { Database } from '../storage/open';
 import { type DocumentTable, documentTables } from '../storage/schema';
 import { Refusal } from '../http/problem';
-import { clubKey, isMine, plainId, readableKeys, readableOwners, rowKey, currentScope, selfKey } from '../people/scope';
+import {
+  clubKey,
+  isMine,
+  plainId,
+  readableKeys,
+  readableOwners,
+  rowKey,
+  currentScope,
+  selfKey,
+} from '../people/scope';
 import { inTransaction } from '../storage/transaction';
 
 /** What stands in the way of a write. */
@@ -20,7 +29,9 @@ export interface DocumentVersion {
   id: string;
   version: number;
 }
-/** Many writes at once: documents that are new, changed from a version, taken out at one, and brought back. */
+/**
+ * Many writes at once: documents that are new, changed from a version, taken out at one, and brought back.
+ */
 export interface Batch<Doc> {
   create: readonly Doc[];
   change: readonly { version: number; doc: Doc }[];
@@ -35,7 +46,10 @@ export interface DocumentStore<Doc> {
   get: (id: string) => Promise<Versioned<Doc> | SetAside | null>;
   /** A clash when the id is taken, by a deleted one too. */
   create: (doc: Doc) => Promise<WriteResult<Doc>>;
-  /** All of it or, where one of it cannot be, none: then that one's result. Answers with the versions that came of it. */
+  /**
+   * All of it or, where one of it cannot be, none: then that one's result. Answers with the versions that
+   * came of it.
+   */
   batch: (work: Batch<Doc>) => Promise<WriteConflict<Doc> | { done: 'all'; versions: DocumentVersion[] }>;
   /** Replaces the document if it still is at this version. */
   put: (id: string, version: number, doc: Doc) => Promise<WriteResult<Doc>>;
@@ -43,8 +57,8 @@ export interface DocumentStore<Doc> {
   remove: (id: string, version: number) => Promise<WriteResult<Doc>>;
   restore: (id: string) => Promise<WriteResult<Doc>>;
   /**
-   * Makes one's own the club's, or the club's one's own alone. A clash where one of that name stands there already, unless it still is at
-   * the version that it is to take the place of.
+   * Makes one's own the club's, or the club's one's own alone. A clash where one of that name stands there
+   * already, unless it still is at the version that it is to take the place of.
    */
   hand: (id: string, to: 'club' | 'self', over: number | null) => Promise<WriteResult<Doc>>;
 }
@@ -81,7 +95,10 @@ class Hindered extends Error {
   }
 }
 
-export function documentStore<Name extends KindName>(db: Database, name: Name): DocumentStore<Documents[Name]> {
+export function documentStore<Name extends KindName>(
+  db: Database,
+  name: Name,
+): DocumentStore<Documents[Name]> {
   type Doc = Documents[Name];
   const table: DocumentTable = documentTables[name];
   const written = (row: Row): WriteResult<Doc> => {
@@ -95,14 +112,20 @@ export function documentStore<Name extends KindName>(db: Database, name: Name): 
     const rows = await db.select().from(table).where(inArray(table.id, keys));
     const inOrder = keys.flatMap((key) => rows.filter((row) => row.id === key));
     return (
-      inOrder.find(({ deletedAt }) => deletedAt === null) ?? inOrder.find(({ id: key }) => isMine(key)) ?? inOrder[0]
+      inOrder.find(({ deletedAt }) => deletedAt === null) ??
+      inOrder.find(({ id: key }) => isMine(key)) ??
+      inOrder[0]
     );
   };
   /** The key of the row that a change is of. What is the club's is changed by keepers alone. */
   const keyToChange = async (id: string): Promise<string> => {
     const key = (await anyRow(id))?.id ?? rowKey(id);
     if (!isMine(key) && !currentScope().keeper)
-      throw new Refusal(403, 'The club’s', 'This is the club’s: a keeper changes it. A copy of it is yours to change.');
+      throw new Refusal(
+        403,
+        'The club’s',
+        'This is the club’s: a keeper changes it. A copy of it is yours to change.',
+      );
     return key;
   };
   const clashOrMissing = async (id: string): Promise<WriteResult<Doc>> => {

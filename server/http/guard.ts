@@ -3,7 +3,10 @@ import { Refusal } from './problem';
 
 /** Which names the server answers to. */
 export interface Serving {
-  /** Names beside the loopback ones, without a port, in lower case; '*': any, on a network that was opened on purpose. */
+  /**
+   * Names beside the loopback ones, without a port, in lower case; '*': any, on a network that was opened on
+   * purpose.
+   */
   names: readonly string[];
 }
 
@@ -11,19 +14,27 @@ const LOOPBACK: readonly string[] = ['127.0.0.1', 'localhost', '[::1]'];
 const READS: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /**
- * Lets in only requests that name this server and come from its own pages. A page of elsewhere could otherwise read and write here:
- * by a name that it made point at this machine, or by a form sent across.
+ * Lets in only requests that name this server and come from its own pages. A page of elsewhere could
+ * otherwise read and write here: by a name that it made point at this machine, or by a form sent across.
  */
 export function guard(app: FastifyInstance, serving: Serving): void {
   app.addHook('onRequest', (request, _reply, done) => {
     const host = hostOf(request);
     if (!isServed(host, serving))
       return done(
-        new Refusal(421, 'Not this server', `This server does not answer to the name ${host === '' ? 'given' : host}.`),
+        new Refusal(
+          421,
+          'Not this server',
+          `This server does not answer to the name ${host === '' ? 'given' : host}.`,
+        ),
       );
     if (!isOwn(request))
       return done(
-        new Refusal(403, 'Not from here', 'This came from a page of another place. Only the own pages may ask.'),
+        new Refusal(
+          403,
+          'Not from here',
+          'This came from a page of another place. Only the own pages may ask.',
+        ),
       );
     if (!READS.has(request.method) && !isJson(request))
       return done(new Refusal(415, 'Only JSON', 'Send JSON, and say so: content-type application/json.'));
@@ -59,9 +70,13 @@ function isOwn({ headers, method }: FastifyRequest): boolean {
   }
 }
 
-/** What has no body needs no type; what has one is JSON. A form sent across can be neither JSON nor a DELETE. */
+/**
+ * What has no body needs no type; what has one is JSON. A form sent across can be neither JSON nor a DELETE.
+ */
 function isJson({ headers, method }: FastifyRequest): boolean {
   const type = headers['content-type'];
   if (type !== undefined) return /^application\/json\s*(;|$)/i.test(type);
-  return method !== 'POST' && headers['content-length'] === undefined && headers['transfer-encoding'] === undefined;
+  return (
+    method !== 'POST' && headers['content-length'] === undefined && headers['transfer-encoding'] === undefined
+  );
 }

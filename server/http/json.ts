@@ -11,8 +11,9 @@ const OPENS: ReadonlySet<number> = new Set([91, 123]);
 const CLOSES: ReadonlySet<number> = new Set([93, 125]);
 
 /**
- * Whether JSON text could hold more values, or nests deeper, than that: counted by its brackets and commas outside of strings. Counting is quick;
- * taking apart ten megabytes of `{}` stops the server for seconds, and walking a value twenty thousand deep ends in a stack overflow.
+ * Whether JSON text could hold more values, or nests deeper, than that: counted by its brackets and commas
+ * outside of strings. Counting is quick; taking apart ten megabytes of `{}` stops the server for seconds, and
+ * walking a value twenty thousand deep ends in a stack overflow.
  */
 export function isTooMuch(text: string, most: { values: number; depth: number }): boolean {
   let values = 0;
@@ -40,14 +41,18 @@ function endOfString(text: string, from: number): number {
   return text.length;
 }
 
-// JSON can write NUL and halves of surrogate pairs only as escapes, so text without these needs no second look.
+// JSON can write NUL and halves of surrogate pairs only as escapes, so text without these needs no second
+// look.
 const MAY_BE_UNKEEPABLE = /\\u(?:0000|[dD][89a-fA-F])/;
 const UNKEEPABLE = /\0|\p{Surrogate}/u;
 
 /** Whether a text has a character that PostgreSQL does not keep: NUL, or half of a surrogate pair. */
 export const isUnkeepable = (text: string): boolean => UNKEEPABLE.test(text);
 
-/** The paths of all texts within a value that cannot be kept; of a field whose name cannot be, the path of its record. */
+/**
+ * The paths of all texts within a value that cannot be kept; of a field whose name cannot be, the path of its
+ * record.
+ */
 export function unkeepableIn(value: unknown, path = ''): string[] {
   if (typeof value === 'string') return isUnkeepable(value) ? [path] : [];
   if (value === null || typeof value !== 'object') return [];
@@ -62,7 +67,9 @@ export const needsSecondLook = (text: string): boolean => MAY_BE_UNKEEPABLE.test
 const MOST_FIELDS = 100;
 function unkeepable(fields: readonly string[]): Refusal {
   const message = 'Has a character that cannot be kept.';
-  const errors = fields.slice(0, MOST_FIELDS).map((field) => ({ field: field === '' ? 'body' : field, message }));
+  const errors = fields
+    .slice(0, MOST_FIELDS)
+    .map((field) => ({ field: field === '' ? 'body' : field, message }));
   return new Refusal(400, 'Bad input', 'Some of what was sent cannot be taken.', errors);
 }
 function tooMuch(): Refusal {
@@ -70,7 +77,10 @@ function tooMuch(): Refusal {
   return new Refusal(413, 'Too much', message, [{ field: 'body', message }]);
 }
 
-/** Takes JSON apart as Fastify does, unless it holds or nests more than any body of ours, or text that cannot be kept. */
+/**
+ * Takes JSON apart as Fastify does, unless it holds or nests more than any body of ours, or text that cannot
+ * be kept.
+ */
 export function readJson(app: FastifyInstance): void {
   const parse = app.getDefaultJsonParser('error', 'error');
   app.addContentTypeParser('application/json', { parseAs: 'string' }, (request, body: string, done) => {

@@ -4,11 +4,14 @@ import { Refusal } from './problem';
 const READS: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /**
- * Refuses to write once a newer version of the program has changed the database beneath this one: what an older program writes there may not be
- * what the newer one reads.
+ * Refuses to write once a newer version of the program has changed the database beneath this one: what an
+ * older program writes there may not be what the newer one reads.
  * @returns the look that finds it out, to be taken again and again
  */
-export function refuseWhenOutdated(app: FastifyInstance, isOutdated: () => Promise<boolean>): () => Promise<void> {
+export function refuseWhenOutdated(
+  app: FastifyInstance,
+  isOutdated: () => Promise<boolean>,
+): () => Promise<void> {
   let outdated = false;
   app.addHook('onRequest', (request, _reply, done) =>
     done(

@@ -1,7 +1,15 @@
 /** Something the person who starts the server can mend; its message is one plain sentence. */
 export class PlainError extends Error {
   constructor(
-    readonly code: 'in-use' | 'unwritable' | 'port' | 'bad-setting' | 'database' | 'damaged' | 'backup' | 'newer',
+    readonly code:
+      | 'in-use'
+      | 'unwritable'
+      | 'port'
+      | 'bad-setting'
+      | 'database'
+      | 'damaged'
+      | 'backup'
+      | 'newer',
     message: string,
   ) {
     super(message);

@@ -56,29 +56,42 @@ export class InvalidInput extends Error {
 
 function fieldErrors(part: string, issue: z.core.$ZodIssue): FieldError[] {
   const path = issue.path.map(String);
-  const name = (more: readonly string[]) => [...(part === 'body' ? [] : [part]), ...path, ...more].join('.') || 'body';
+  const name = (more: readonly string[]) =>
+    [...(part === 'body' ? [] : [part]), ...path, ...more].join('.') || 'body';
   if (issue.code === 'unrecognized_keys')
-    return issue.keys.slice(0, MOST_FIELDS).map((key) => ({ field: name([key]), message: 'Not a known field.' }));
+    return issue.keys
+      .slice(0, MOST_FIELDS)
+      .map((key) => ({ field: name([key]), message: 'Not a known field.' }));
   return [{ field: name([]), message: sayIssue(issue) }];
 }
 
 /** Every error leaves as RFC 9457 problem details. Ours say an id and no internals. */
 export function handleErrors(app: FastifyInstance): void {
-  app.setErrorHandler((error: FastifyError | Error, request, reply) => send(reply, problemOf(error, request)));
+  app.setErrorHandler((error: FastifyError | Error, request, reply) =>
+    send(reply, problemOf(error, request)),
+  );
   app.setNotFoundHandler((_request, reply) =>
     send(reply, { ...base(404, 'Not found', 'Nothing is served at this address.') }),
   );
 }
 
 function problemOf(error: FastifyError | Error, request: FastifyRequest): Problem {
-  if (error instanceof InvalidInput) return { ...base(400, 'Bad input', error.message), errors: error.fields };
+  if (error instanceof InvalidInput)
+    return { ...base(400, 'Bad input', error.message), errors: error.fields };
   if (error instanceof Refusal) {
     const { status, title, detail, errors, current } = error;
-    return { ...base(status, title, detail), errors: [...errors], ...(current === undefined ? {} : { current }) };
+    return {
+      ...base(status, title, detail),
+      errors: [...errors],
+      ...(current === undefined ? {} : { current }),
+    };
   }
   const status = 'statusCode' in error && error.statusCode ? error.statusCode : 500;
   if (status >= 400 && status < 500)
-    return { ...base(status, 'Bad request', error.message), errors: [{ field: 'body', message: error.message }] };
+    return {
+      ...base(status, 'Bad request', error.message),
+      errors: [{ field: 'body', message: error.message }],
+    };
   const id = randomUUID();
   request.log.error({ err: error, id }, 'request failed');
   if (isDatabaseAway(error))

@@ -17,7 +17,11 @@ beforeAll(async () => {
 afterAll(() => app.close());
 
 /** What is answered to a request whose body comes in these pieces, so far apart. */
-async function answer(pieces: readonly string[], everyMs: number, length = pieces.join('').length): Promise<string> {
+async function answer(
+  pieces: readonly string[],
+  everyMs: number,
+  length = pieces.join('').length,
+): Promise<string> {
   const socket = connect(port, '127.0.0.1');
   socket.on('error', () => undefined);
   const said = text(socket).catch(() => 'cut');
@@ -33,7 +37,9 @@ async function answer(pieces: readonly string[], everyMs: number, length = piece
 }
 
 it('a body that stops half-way is cut, and the one that only pauses is taken', async () => {
-  expect(await answer(['{"a":'], 10, 100)).toMatch(/^HTTP\/1\.1 408[\s\S]*The rest of this request did not come/);
+  expect(await answer(['{"a":'], 10, 100)).toMatch(
+    /^HTTP\/1\.1 408[\s\S]*The rest of this request did not come/,
+  );
   expect(await answer(['{"a"', ':', '1}'], 50)).toMatch(/^HTTP\/1\.1 200/);
 });
 it('a body that trickles in is cut, however regularly', async () => {

@@ -14,7 +14,10 @@ const LIMITS: BodyLimits = { pauseMs: 10_000, graceMs: 30_000, leastPace: 10_000
 /** How long the headers of a request may take, ms. */
 const HEADERS_MS = 20_000;
 
-/** Cuts a request whose body stops half-way or trickles in: it would hold its connection for ever, and nobody need be signed in to send one. */
+/**
+ * Cuts a request whose body stops half-way or trickles in: it would hold its connection for ever, and nobody
+ * need be signed in to send one.
+ */
 export function cutSlowBodies(app: FastifyInstance, limits: BodyLimits = LIMITS): void {
   app.server.headersTimeout = HEADERS_MS;
   app.addHook('onRequest', (request, reply, done) => {
@@ -27,7 +30,11 @@ function hasBody({ headers }: FastifyRequest): boolean {
   return 'transfer-encoding' in headers || (headers['content-length'] ?? '0') !== '0';
 }
 
-function watch({ raw }: FastifyRequest, reply: FastifyReply, { pauseMs, graceMs, leastPace }: BodyLimits): void {
+function watch(
+  { raw }: FastifyRequest,
+  reply: FastifyReply,
+  { pauseMs, graceMs, leastPace }: BodyLimits,
+): void {
   const { socket } = raw;
   // What is injected in tests comes over no connection.
   if (!(socket instanceof Socket)) return;

@@ -57,7 +57,12 @@ const most = z.coerce
   .pipe(z.int('A whole number.').min(0, 'Not below 0.').max(MOST_ON_A_PAGE, `At most ${MOST_ON_A_PAGE}.`));
 
 /** Outings as documents, each judged for the list, and copied for another day. */
-export function outingRoutes(parent: FastifyInstance, from: Stores, library: Library, summaries: Summaries): void {
+export function outingRoutes(
+  parent: FastifyInstance,
+  from: Stores,
+  library: Library,
+  summaries: Summaries,
+): void {
   const app = parent.withTypeProvider<ZodTypeProvider>();
   const tags = ['outing'];
   documentRoutes(parent, 'outings', from.outings);
@@ -118,13 +123,20 @@ export function outingRoutes(parent: FastifyInstance, from: Stores, library: Lib
         tags,
         params: idParams,
         body: z.strictObject({ id: idText, date: dateText }),
-        response: { 201: versionedSchema(outingSchema), 400: problemSchema, 404: problemSchema, 409: problemSchema },
+        response: {
+          201: versionedSchema(outingSchema),
+          400: problemSchema,
+          404: problemSchema,
+          409: problemSchema,
+        },
       },
     },
     async (request, reply) => {
       const source = found(await from.outings.get(request.params.id), 'outing');
       const { id, date } = request.body;
-      return reply.code(201).send(settled(await from.outings.create(copyOuting(source.doc, id, date)), 'outing'));
+      return reply
+        .code(201)
+        .send(settled(await from.outings.create(copyOuting(source.doc, id, date)), 'outing'));
     },
   );
 }

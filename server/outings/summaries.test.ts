@@ -10,7 +10,9 @@ import { stores } from '../documents/stores';
 import { walkStore } from '../walkround/store';
 import { type Summaries, summariesOf } from './summaries';
 
-/** An outing is judged with what was looked over for others: for which that was asked since was judged since. */
+/**
+ * An outing is judged with what was looked over for others: for which that was asked since was judged since.
+ */
 const read: string[] = [];
 const judgedNow = () => read.splice(0);
 function watched(db: TestApp['db']) {
@@ -86,7 +88,13 @@ describe('the list of outings', () => {
     expect(judgedNow()).toEqual(['zander-dusk']);
     expect([...ahead, ...gone].find(({ id }) => id === 'zander-dusk')?.title).toBe('Zander, later');
     const key = '00000000-0000-4000-8000-00000000abcd';
-    const answer = { key, stepId: 'hull:bow', verdict: 'good', at: new Date(NOW).toISOString(), note: '' } as const;
+    const answer = {
+      key,
+      stepId: 'hull:bow',
+      verdict: 'good',
+      at: new Date(NOW).toISOString(),
+      note: '',
+    } as const;
     await walkStore(house.db).record('zander-dusk', [answer], new Date(NOW).toISOString(), null);
     await summaries.page(today, ALL);
     expect(judgedNow()).toContain('zander-dusk');
@@ -115,7 +123,9 @@ describe('the list of outings', () => {
       expect.objectContaining({ id: 'mere-cup-day', why: expect.stringMatching(/cannot be read/) as string }),
     ]);
     await into().outings.restore('cod-wreck');
-    await house.db.execute(sql`update outings set doc = jsonb_set(doc, '{loadout}', '[]') where id = 'mere-cup-day'`);
+    await house.db.execute(
+      sql`update outings set doc = jsonb_set(doc, '{loadout}', '[]') where id = 'mere-cup-day'`,
+    );
     const again = await summaries.page(today, ALL);
     expect([...again.ahead, ...again.gone].map(({ id }) => id)).toEqual(
       expect.arrayContaining(['cod-wreck', 'mere-cup-day']),
@@ -140,6 +150,10 @@ describe('a database that was put back to before all of it', () => {
   it('has a list with nothing in it', async () => {
     await house.db.execute(sql`truncate outings cascade`);
     await house.db.execute(sql`select setval('document_changes', 1, false)`);
-    expect(await summaries.page(today, ALL)).toMatchObject({ ahead: [], gone: [], of: { ahead: 0, gone: 0 } });
+    expect(await summaries.page(today, ALL)).toMatchObject({
+      ahead: [],
+      gone: [],
+      of: { ahead: 0, gone: 0 },
+    });
   });
 });

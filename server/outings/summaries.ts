@@ -8,7 +8,13 @@ import type { Summary } from '#core/judgement/summary';
 import { assess } from '#core/judgement/assess';
 import { changesSince } from '#core/signing/changes';
 import { signedSnapshot } from '#core/signing/snapshot';
-import { EVENING_STANDS_DAYS, type Earlier, lastAnswers, standingAnswers, withEarlier } from '#core/walkround/answers';
+import {
+  EVENING_STANDS_DAYS,
+  type Earlier,
+  lastAnswers,
+  standingAnswers,
+  withEarlier,
+} from '#core/walkround/answers';
 import { type OutingRow, changedOutings, newestChange, outingRows } from '../documents/changedRows';
 import type { Library, LibraryState } from '../documents/library';
 import type { SetAside, Versioned } from '#core/documents/kept';
@@ -46,7 +52,10 @@ interface Listed extends OutingRow {
 /** One that is opened. */
 type Opened = Listed & { kept: Versioned<Outing> };
 
-/** So many are opened before the list is answered, so that those that cannot be read stand in it; more are opened meanwhile. */
+/**
+ * So many are opened before the list is answered, so that those that cannot be read stand in it; more are
+ * opened meanwhile.
+ */
 const OPENED_FIRST = 200;
 /** So many are opened at a time, so that others are answered in between. */
 const OPENED_AT_A_TIME = 5;
@@ -54,7 +63,10 @@ const OPENED_AT_A_TIME = 5;
 const PAUSE_MS = 100;
 
 const NOTHING_YET: NewestRecords = { answers: 0, signatures: 0 };
-/** A judgement of the list is held so long, while nothing that it read has changed: some of what it says goes by the clock. */
+/**
+ * A judgement of the list is held so long, while nothing that it read has changed: some of what it says goes
+ * by the clock.
+ */
 const STANDS_MS = 60_000;
 
 export function summariesOf(db: Database, library: Library, walks: WalkStore, now: () => number): Summaries {
@@ -277,7 +289,10 @@ function notJudged({ kept: { doc } }: Opened): SetAside {
   return { kind: 'outings', id: doc.id, name: doc.title, why, newer: true };
 }
 
-/** The place of an outing in the list; one whose day cannot be read stands first, and is opened and set aside with the others. */
+/**
+ * The place of an outing in the list; one whose day cannot be read stands first, and is opened and set aside
+ * with the others.
+ */
 function listedOf(row: OutingRow): Listed {
   const hours = hoursSchema.safeParse(row.hours).data;
   return {

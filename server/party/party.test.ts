@@ -17,11 +17,14 @@ beforeEach(() => club.empty());
 
 type Kept<Doc> = { version: number; doc: Doc };
 const named = async (who: Visitor, name: string) =>
-  (await who.get('/api/companions')).json<{ id: string; name: string }[]>().find((one) => one.name === name)?.id ?? '';
+  (await who.get('/api/companions')).json<{ id: string; name: string }[]>().find((one) => one.name === name)
+    ?.id ?? '';
 const partyOf = async (who: Visitor, outingId: string) =>
   (await who.get(`/api/outings/${outingId}/party`)).json<Party>();
 const along = async (who: Visitor) =>
-  (await who.get('/api/along')).json<{ id: number; title: string; coming: string; outingId: string | null }[]>();
+  (await who.get('/api/along')).json<
+    { id: number; title: string; coming: string; outingId: string | null }[]
+  >();
 
 /** Ada leads three over two nights on the river of the sample; Ben has a boat and a stove. */
 async function riverTrip() {
@@ -51,7 +54,10 @@ describe('a party', () => {
   it('is asked along, sees the plan before it says yes, and comes with an outing of its own by that plan', async () => {
     const { ada, ben, cy, lead, first, second, craftId } = await riverTrip();
     expect(await along(ben)).toEqual([]);
-    expect((await partyOf(ada, lead.id)).members.map(({ coming }) => coming)).toEqual(['not asked', 'not asked']);
+    expect((await partyOf(ada, lead.id)).members.map(({ coming }) => coming)).toEqual([
+      'not asked',
+      'not asked',
+    ]);
     expect((await ask(ada, lead.id, first.id, await named(ada, 'Ben'))).statusCode).toBe(200);
     const [asked] = await along(ben);
     expect(asked).toMatchObject({ title: lead.title, coming: 'asked', outingId: null });
@@ -71,9 +77,15 @@ describe('a party', () => {
     expect(doc.company.map(({ name }) => name)).toEqual(['Sample Angler', second.name]);
     // Whoever waits for Ben is Ben's to name.
     expect(doc.brief.contact.name).toBe('Ben’s Contact');
-    expect((await ben.post(`/api/along/${id}/join`, { id: crypto.randomUUID(), craftId })).statusCode).toBe(409);
+    expect((await ben.post(`/api/along/${id}/join`, { id: crypto.randomUUID(), craftId })).statusCode).toBe(
+      409,
+    );
     expect(await along(ben)).toMatchObject([{ coming: 'along', outingId }]);
-    expect((await partyOf(ada, lead.id)).members[0]).toMatchObject({ coming: 'along', boat: 'Dabchick', signed: null });
+    expect((await partyOf(ada, lead.id)).members[0]).toMatchObject({
+      coming: 'along',
+      boat: 'Dabchick',
+      signed: null,
+    });
     // Deleted again, the outing is still to be answered.
     await ben.ask('DELETE', `/api/outings/${outingId}?version=1`);
     expect(await along(ben)).toMatchObject([{ coming: 'asked', outingId: null }]);
@@ -83,14 +95,15 @@ describe('a party', () => {
     // Nobody of the party has a stove now.
     const kept = (await ada.get(`/api/outings/${lead.id}`)).json<Kept<Outing>>();
     const bare = { ...kept.doc, loadout: kept.doc.loadout.filter(({ itemId }) => itemId !== 'stove') };
-    expect((await ada.ask('PUT', `/api/outings/${lead.id}`, { version: kept.version, doc: bare })).statusCode).toBe(
-      200,
-    );
+    expect(
+      (await ada.ask('PUT', `/api/outings/${lead.id}`, { version: kept.version, doc: bare })).statusCode,
+    ).toBe(200);
     await ask(ada, lead.id, first.id, await named(ada, 'Ben'));
     const [asked] = await along(ben);
     const outingId = crypto.randomUUID();
     await ben.post(`/api/along/${asked?.id ?? 0}/join`, { id: outingId, craftId });
-    const gaps = async (who: Visitor, id: string) => (await partyOf(who, id)).gaps.map(({ needId }) => needId);
+    const gaps = async (who: Visitor, id: string) =>
+      (await partyOf(who, id)).gaps.map(({ needId }) => needId);
     expect(await gaps(ada, lead.id)).toContain('cook');
     expect(await gaps(ben, outingId)).toEqual(await gaps(ada, lead.id));
 
@@ -108,9 +121,18 @@ describe('a party', () => {
     expect(bens?.lacks).toContain('buoyancy');
     // What Ada puts into Ben's boat is told him; it stays hers, and is not counted a second time.
     const again = (await ada.get(`/api/outings/${lead.id}`)).json<Kept<Outing>>();
-    const rides = again.doc.loadout.map((one) => (one.itemId === 'filter' ? { ...one, carriedBy: first.id } : one));
-    await ada.ask('PUT', `/api/outings/${lead.id}`, { version: again.version, doc: { ...again.doc, loadout: rides } });
-    expect((await partyOf(ben, outingId)).rides.map(({ item }) => item.id)).toEqual(['filter', 'tent', 'canister']);
+    const rides = again.doc.loadout.map((one) =>
+      one.itemId === 'filter' ? { ...one, carriedBy: first.id } : one,
+    );
+    await ada.ask('PUT', `/api/outings/${lead.id}`, {
+      version: again.version,
+      doc: { ...again.doc, loadout: rides },
+    });
+    expect((await partyOf(ben, outingId)).rides.map(({ item }) => item.id)).toEqual([
+      'filter',
+      'tent',
+      'canister',
+    ]);
     expect((await partyOf(ada, lead.id)).rides).toEqual([]);
   });
   it('takes along what its plan points at and the other cannot read; what they have stays theirs', async () => {
@@ -127,9 +149,13 @@ describe('a party', () => {
     expect((await cy.get(`/api/waters/${own.id}`)).statusCode).toBe(404);
     await ask(ben, doc.id, 'cy', await named(ben, 'Cy'));
     const [asked] = await along(cy);
-    expect((await cy.get(`/api/along/${asked?.id ?? 0}`)).json<Party>().where.water).toBe('Ben’s secret water');
+    expect((await cy.get(`/api/along/${asked?.id ?? 0}`)).json<Party>().where.water).toBe(
+      'Ben’s secret water',
+    );
     await cy.post(`/api/along/${asked?.id ?? 0}/join`, { id: crypto.randomUUID(), craftId: null });
-    expect((await cy.get(`/api/waters/${own.id}`)).json()).toMatchObject({ doc: { name: 'Ben’s secret water' } });
+    expect((await cy.get(`/api/waters/${own.id}`)).json()).toMatchObject({
+      doc: { name: 'Ben’s secret water' },
+    });
     expect((await ada.get(`/api/waters/${own.id}`)).statusCode).toBe(404);
   });
   it('is nobody else’s to see: a stranger, one who was asked no more, and one who was removed find nothing', async () => {

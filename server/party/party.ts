@@ -42,7 +42,9 @@ export function partiesOf(from: {
       if (!kept || isSetAside(kept)) return null;
       const { references } = await library.read();
       const record = await walks.answers(id);
-      const judged = assess(kept.doc, references, standingAnswers(record, now()), now(), { withRepairs: false });
+      const judged = assess(kept.doc, references, standingAnswers(record, now()), now(), {
+        withRepairs: false,
+      });
       return {
         person,
         outing: kept.doc,
@@ -97,7 +99,9 @@ export function partiesOf(from: {
         .map(({ id, want, counted }) => ({ needId: id, want, have: counted })),
       rides: lead.outing.loadout.flatMap(({ itemId, carriedBy, quantity }) => {
         const item = items.get(itemId);
-        return viewer !== null && carriedBy === viewer && item ? [{ item: { ...item, photo: null }, quantity }] : [];
+        return viewer !== null && carriedBy === viewer && item
+          ? [{ item: { ...item, photo: null }, quantity }]
+          : [];
       }),
     };
   };

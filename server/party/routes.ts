@@ -61,10 +61,20 @@ const alongSchema = z.object({
   outingId: z.string().nullable(),
 });
 
-/** An outing that several of the house go on: who is asked along, what each brings, and what all of them still lack. */
+/**
+ * An outing that several of the house go on: who is asked along, what each brings, and what all of them still
+ * lack.
+ */
 export function partyRoutes(
   parent: FastifyInstance,
-  from: { db: Database; stores: Stores; library: Library; walks: WalkStore; people: PeopleStore; now: () => number },
+  from: {
+    db: Database;
+    stores: Stores;
+    library: Library;
+    walks: WalkStore;
+    people: PeopleStore;
+    now: () => number;
+  },
 ): void {
   const app = parent.withTypeProvider<ZodTypeProvider>();
   const tags = ['party'];
@@ -221,10 +231,16 @@ export function partyRoutes(
   );
 }
 
-/** What a plan points at and whoever comes along cannot read: they get copies of their own. What they have by that name stays. */
+/**
+ * What a plan points at and whoever comes along cannot read: they get copies of their own. What they have by
+ * that name stays.
+ */
 function lackedOf(mine: References, { outing: { brief }, references }: MemberOuting) {
-  const lacks = <One extends { id: string }>(theirs: readonly One[], own: readonly One[], ids: readonly string[]) =>
-    theirs.filter(({ id }) => ids.includes(id) && !own.some((one) => one.id === id));
+  const lacks = <One extends { id: string }>(
+    theirs: readonly One[],
+    own: readonly One[],
+    ids: readonly string[],
+  ) => theirs.filter(({ id }) => ids.includes(id) && !own.some((one) => one.id === id));
   const waters = lacks(references.waters, mine.waters, brief.waterId === null ? [] : [brief.waterId]);
   const packIds = waters.flatMap(({ rulePackId }) => (rulePackId === null ? [] : [rulePackId]));
   return {

@@ -6,7 +6,10 @@ import { inTransaction } from '../storage/transaction';
 
 export type Share = typeof shares.$inferSelect;
 
-/** Who was asked along to whose outing. Keys of outings are those of their rows: two owners meet here, and nowhere else. */
+/**
+ * Who was asked along to whose outing. Keys of outings are those of their rows: two owners meet here, and
+ * nowhere else.
+ */
 export function partyStore(db: Database, now: () => number) {
   const iso = () => new Date(now()).toISOString();
   const standing = isNull(shares.endedAt);
@@ -18,7 +21,9 @@ export function partyStore(db: Database, now: () => number) {
         .from(shares)
         .innerJoin(people, eq(shares.personId, people.id))
         .where(and(eq(shares.outingId, outingKey), standing, isNull(people.removedAt))),
-    /** Asks somebody along as one of the companions. Nobody is asked twice, and nobody else is that companion. */
+    /**
+     * Asks somebody along as one of the companions. Nobody is asked twice, and nobody else is that companion.
+     */
     ask: (outingKey: string, companionId: string, personId: string): Promise<void> =>
       inTransaction(db, async (tx) => {
         await tx

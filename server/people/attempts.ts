@@ -6,7 +6,9 @@ import { inTransaction } from '../storage/transaction';
 
 const FORGOTTEN_MS = 86_400_000;
 const LONGEST_MS = 15 * 60_000;
-/** So many failures are free; then the next is refused for a second, two, four, up to a quarter of an hour. */
+/**
+ * So many failures are free; then the next is refused for a second, two, four, up to a quarter of an hour.
+ */
 export function delayAfter(failures: number, free: number): number {
   return failures <= free ? 0 : Math.min(LONGEST_MS, 1000 * 2 ** Math.min(20, failures - free - 1));
 }
@@ -17,7 +19,8 @@ export function addressKey(ip: string): string {
   // The URL parser writes an address in one way (RFC 5952), with `::` for its zeros.
   const [head = '', tail] = new URL(`http://[${ip.split('%')[0]}]`).hostname.slice(1, -1).split('::');
   const groups = head.split(':').filter((group) => group !== '');
-  const zeros = tail === undefined ? 0 : 8 - groups.length - tail.split(':').filter((group) => group !== '').length;
+  const zeros =
+    tail === undefined ? 0 : 8 - groups.length - tail.split(':').filter((group) => group !== '').length;
   return `address:${[...groups, ...Array<string>(zeros).fill('0')].slice(0, 4).join(':')}::/64`;
 }
 
@@ -32,7 +35,10 @@ export function attemptStore(db: Database, now: () => number) {
     claim: (key: string, free: number): Promise<number> =>
       inTransaction(db, async (tx) => {
         const at = iso();
-        await tx.insert(signInTries).values({ id: key, failures: 0, lastAt: at, until: at }).onConflictDoNothing();
+        await tx
+          .insert(signInTries)
+          .values({ id: key, failures: 0, lastAt: at, until: at })
+          .onConflictDoNothing();
         const [row] = await tx.select().from(signInTries).where(eq(signInTries.id, key)).for('update');
         const until = Date.parse(row?.until ?? at);
         if (until > now()) return until;

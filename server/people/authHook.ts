@@ -10,7 +10,10 @@ const COOKIE = 'tally';
 const KEPT_S = 90 * 86_400;
 /** So many requests of an address are answered while nobody is signed in by them. */
 const STRANGERS = { requests: 300, withinMs: 10_000 };
-/** What nobody has to be signed in for: the pages themselves, coming in, whether the server lives, and a plan by its secret address. */
+/**
+ * What nobody has to be signed in for: the pages themselves, coming in, whether the server lives, and a plan
+ * by its secret address.
+ */
 const OPEN = new Set([
   '/api/health',
   '/api/me',
@@ -33,18 +36,24 @@ declare module 'fastify' {
 }
 
 /**
- * Stands before every route: whoever is not signed in gets no farther than coming in. What is done for a request is done as whoever asks.
+ * Stands before every route: whoever is not signed in gets no farther than coming in. What is done for a
+ * request is done as whoever asks.
  */
 export async function addAuthHook(app: FastifyInstance, people: PeopleStore): Promise<void> {
   await app.register(cookie);
-  // Whoever is not signed in asks only so often: what they ask for is worked out on the thread that serves everyone.
+  // Whoever is not signed in asks only so often: what they ask for is worked out on the thread that serves
+  // everyone.
   await app.register(rateLimit, {
     max: STRANGERS.requests,
     timeWindow: STRANGERS.withinMs,
     keyGenerator: ({ ip }) => addressKey(ip),
     allowList: ({ signedIn, routeOptions }) => signedIn !== null || (routeOptions.url ?? '/*') === '/*',
     errorResponseBuilder: (_request, { ttl }) =>
-      new Refusal(429, 'Wait', `Too much is asked from your address. Try again in ${Math.ceil(ttl / 1000)} s.`),
+      new Refusal(
+        429,
+        'Wait',
+        `Too much is asked from your address. Try again in ${Math.ceil(ttl / 1000)} s.`,
+      ),
   });
   app.decorateRequest('signedIn', null);
   app.addHook('onRequest', async (request) => {
@@ -54,7 +63,8 @@ export async function addAuthHook(app: FastifyInstance, people: PeopleStore): Pr
     if (request.signedIn || isOpen(request)) return;
     throw new Refusal(401, 'Sign in', 'Sign in to go on.');
   });
-  // All of the request runs as whoever asks: entered with a callback, and once more after the body was read, which comes by another way.
+  // All of the request runs as whoever asks: entered with a callback, and once more after the body was read,
+  // which comes by another way.
   const enter = (request: FastifyRequest, _reply: FastifyReply, done: () => void) =>
     runInScope(request.signedIn ? scopeOf(request.signedIn.person) : NOBODY, done);
   app.addHook('onRequest', enter);
@@ -63,7 +73,8 @@ export async function addAuthHook(app: FastifyInstance, people: PeopleStore): Pr
   app.addHook('preHandler', (request, _reply, done) => {
     const whose = request.signedIn?.person.id ?? null;
     done(
-      currentScope().personId === whose && currentScope().owner === (request.signedIn?.person.owner ?? NOBODY.owner)
+      currentScope().personId === whose &&
+        currentScope().owner === (request.signedIn?.person.owner ?? NOBODY.owner)
         ? undefined
         : new Error('Nobody knows for whom this is done.'),
     );
@@ -89,7 +100,13 @@ function isOpen({ routeOptions, url, method }: FastifyRequest): boolean {
 }
 
 export function setSessionCookie(reply: FastifyReply, token: string, secure: boolean): void {
-  void reply.setCookie(COOKIE, token, { path: '/', httpOnly: true, sameSite: 'strict', secure, maxAge: KEPT_S });
+  void reply.setCookie(COOKIE, token, {
+    path: '/',
+    httpOnly: true,
+    sameSite: 'strict',
+    secure,
+    maxAge: KEPT_S,
+  });
 }
 export function clearSessionCookie(reply: FastifyReply): void {
   void reply.clearCookie(COOKIE, { path: '/' });
@@ -97,5 +114,6 @@ export function clearSessionCookie(reply: FastifyReply): void {
 
 /** Only keepers go on; in a house without accounts everyone is one. */
 export function keepersOnly(): void {
-  if (!currentScope().keeper) throw new Refusal(403, 'Keepers only', 'Only a keeper of this house may do that.');
+  if (!currentScope().keeper)
+    throw new Refusal(403, 'Keepers only', 'Only a keeper of this house may do that.');
 }

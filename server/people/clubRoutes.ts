@@ -83,7 +83,11 @@ export function clubRoutes(
       if (person.id === me(request).id)
         throw new Refusal(409, 'Yourself', 'Nobody removes themselves: another keeper can.');
       if (person.id === (await people.owner())?.id)
-        throw new Refusal(409, 'The owner', 'The owner of this house hands it over first; then a keeper can.');
+        throw new Refusal(
+          409,
+          'The owner',
+          'The owner of this house hands it over first; then a keeper can.',
+        );
       await people.remove(person.id);
       await people.note('removed', me(request).id, request.ip, person.name);
       return { done: true as const };
@@ -130,7 +134,13 @@ export function clubRoutes(
         tags,
         response: {
           200: z.array(
-            z.object({ at: z.string(), who: z.string(), what: z.string(), detail: z.string(), address: z.string() }),
+            z.object({
+              at: z.string(),
+              who: z.string(),
+              what: z.string(),
+              detail: z.string(),
+              address: z.string(),
+            }),
           ),
           ...problems,
         },

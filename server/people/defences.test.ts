@@ -29,7 +29,9 @@ describe('whoever is not signed in', () => {
     const note = (reason: unknown) => unhandled.push(reason);
     process.on('unhandledRejection', note);
     const join = () => stranger('/api/join', { token: 'bogus', name: 'Eve', password: PASSWORD });
-    const statuses = (await Promise.all(Array.from({ length: 60 }, join))).map(({ statusCode }) => statusCode);
+    const statuses = (await Promise.all(Array.from({ length: 60 }, join))).map(
+      ({ statusCode }) => statusCode,
+    );
     expect(new Set(statuses)).toEqual(new Set([404, 429]));
     expect(statuses.filter((one) => one === 404).length).toBeLessThanOrEqual(21);
     club.wait(15 * 60_000);
@@ -46,8 +48,11 @@ describe('whoever is not signed in', () => {
   }, 60_000);
   it('is not counted where the server was only busy, and a code is not used up by it', async () => {
     const ada = await club.keeper();
-    const { codes } = (await ada.post('/api/recovery-codes', { password: PASSWORD })).json<{ codes: string[] }>();
-    const recover = () => stranger('/api/recover', { name: 'Ada', code: codes[0], password: 'another long one' });
+    const { codes } = (await ada.post('/api/recovery-codes', { password: PASSWORD })).json<{
+      codes: string[];
+    }>();
+    const recover = () =>
+      stranger('/api/recover', { name: 'Ada', code: codes[0], password: 'another long one' });
     const unhandled: unknown[] = [];
     const note = (reason: unknown) => unhandled.push(reason);
     process.on('unhandledRejection', note);
@@ -79,7 +84,11 @@ describe('whoever is not signed in', () => {
   it('asks only so often from one address; whoever is signed in there goes on', async () => {
     const ada = await club.keeper();
     const ask = (cookie?: string) =>
-      club.app.inject({ url: '/api/me', remoteAddress: '10.9.9.9', ...(cookie ? { headers: { cookie } } : {}) });
+      club.app.inject({
+        url: '/api/me',
+        remoteAddress: '10.9.9.9',
+        ...(cookie ? { headers: { cookie } } : {}),
+      });
     for (let i = 0; i < 300; i += 1) expect((await ask()).statusCode).toBe(200);
     const held = await ask();
     expect(held.statusCode).toBe(429);

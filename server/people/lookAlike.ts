@@ -1,8 +1,8 @@
 import { rectifyConfusion } from 'unicode-confusables';
 
 /**
- * The skeletons of a name: two names that share one look the same (Unicode Technical Standard 39, section 4). As written, and in lower case,
- * because letters that differ there may not differ here.
+ * The skeletons of a name: two names that share one look the same (Unicode Technical Standard 39, section 4).
+ * As written, and in lower case, because letters that differ there may not differ here.
  */
 function skeletonsOf(name: string): string[] {
   const bare = name.normalize('NFKC').trim().replace(/\s+/g, ' ');

@@ -17,7 +17,12 @@ export function ownRoutes(
   const { confirmed, me } = throttle;
   app.post(
     '/api/pairings',
-    { schema: { tags, response: { 201: z.object({ token: z.string(), expiresAt: z.string() }), ...problems } } },
+    {
+      schema: {
+        tags,
+        response: { 201: z.object({ token: z.string(), expiresAt: z.string() }), ...problems },
+      },
+    },
     async (request, reply) => reply.code(201).send(await people.makePass('pair', me(request).id)),
   );
   app.get(
@@ -27,7 +32,13 @@ export function ownRoutes(
         tags,
         response: {
           200: z.array(
-            z.object({ id: z.int(), device: z.string(), createdAt: z.string(), seenAt: z.string(), this: z.boolean() }),
+            z.object({
+              id: z.int(),
+              device: z.string(),
+              createdAt: z.string(),
+              seenAt: z.string(),
+              this: z.boolean(),
+            }),
           ),
           ...problems,
         },

@@ -27,7 +27,10 @@ const answerSchema = z.looseObject({
 /** What the browser is asked for: written and read by the library at both ends. */
 const optionsSchema = z.looseObject({ challenge: z.string() });
 
-/** Keys that a device holds in place of a password (WebAuthn). Only where the page has a name and is served safely: browsers see to that. */
+/**
+ * Keys that a device holds in place of a password (WebAuthn). Only where the page has a name and is served
+ * safely: browsers see to that.
+ */
 export function passkeyRoutes(
   parent: FastifyInstance,
   {
@@ -73,7 +76,12 @@ export function passkeyRoutes(
         tags,
         response: {
           200: z.array(
-            z.object({ id: z.string(), name: z.string(), createdAt: z.string(), usedAt: z.string().nullable() }),
+            z.object({
+              id: z.string(),
+              name: z.string(),
+              createdAt: z.string(),
+              usedAt: z.string().nullable(),
+            }),
           ),
           ...problems,
         },
@@ -145,7 +153,8 @@ export function passkeyRoutes(
           publicKey: Buffer.from(credential.publicKey).toString('base64url'),
           transports: JSON.stringify(credential.transports ?? []),
         }));
-      if (!kept) throw new Refusal(400, 'Not a passkey', 'This passkey was not taken. Try again from the start.');
+      if (!kept)
+        throw new Refusal(400, 'Not a passkey', 'This passkey was not taken. Try again from the start.');
       await people.note('passkey added', person.id, request.ip, name);
       return reply.code(201).send({ done: true });
     },
@@ -189,7 +198,11 @@ export function passkeyRoutes(
   app.post(
     '/api/passkey-sign-in',
     {
-      schema: { tags, body: z.strictObject({ answer: answerSchema }), response: { 200: meSchema, ...problems } },
+      schema: {
+        tags,
+        body: z.strictObject({ answer: answerSchema }),
+        response: { 200: meSchema, ...problems },
+      },
     },
     async (request, reply) => {
       const { answer } = request.body;

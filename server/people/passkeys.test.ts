@@ -14,7 +14,8 @@ beforeEach(() => club.empty());
 const ORIGIN = 'http://localhost';
 const optionsFor = async (who: Visitor, password = PASSWORD) =>
   (await who.post('/api/passkeys/options', { password })).json<{ challenge: string }>();
-const wayIn = async (who: Visitor) => (await who.post('/api/passkey-sign-in/options')).json<{ challenge: string }>();
+const wayIn = async (who: Visitor) =>
+  (await who.post('/api/passkey-sign-in/options')).json<{ challenge: string }>();
 async function withPasskey(name = 'The laptop') {
   const ada = await club.keeper();
   const device = new Authenticator(ORIGIN);
@@ -37,7 +38,9 @@ describe('a passkey', () => {
   it('is not made without the password, by nobody, or with the challenge of another', async () => {
     const { ada, device } = await withPasskey();
     expect((await ada.post('/api/passkeys/options', { password: 'guessed wrongly' })).statusCode).toBe(400);
-    expect((await new Visitor(club.app).post('/api/passkeys/options', { password: PASSWORD })).statusCode).toBe(401);
+    expect(
+      (await new Visitor(club.app).post('/api/passkeys/options', { password: PASSWORD })).statusCode,
+    ).toBe(401);
     const ben = await club.member(ada, 'Ben');
     const hers = await optionsFor(ada);
     const answer = new Authenticator(ORIGIN).register(hers);
@@ -53,7 +56,10 @@ describe('a passkey', () => {
       'another site',
       (device, challenge) => Object.assign(device, { origin: 'http://elsewhere' }).signIn({ challenge }),
     ],
-    ['another name', (device, challenge) => Object.assign(device, { rpId: 'elsewhere' }).signIn({ challenge })],
+    [
+      'another name',
+      (device, challenge) => Object.assign(device, { rpId: 'elsewhere' }).signIn({ challenge }),
+    ],
     ['a count that went back: a copy', (device, challenge) => device.signIn({ challenge }, 0)],
     [
       'another’s signature',
@@ -62,7 +68,10 @@ describe('a passkey', () => {
         response: new Authenticator(ORIGIN).signIn({ challenge }).response,
       }),
     ],
-    ['nonsense', (device) => ({ ...device.signIn({ challenge: '' }), response: { clientDataJSON: 'bm9uc2Vuc2U' } })],
+    [
+      'nonsense',
+      (device) => ({ ...device.signIn({ challenge: '' }), response: { clientDataJSON: 'bm9uc2Vuc2U' } }),
+    ],
   ])('lets nobody in with %s', async (_, answerTo) => {
     const { device } = await withPasskey();
     const visitor = new Visitor(club.app);
@@ -78,7 +87,8 @@ describe('a passkey', () => {
     const { device } = await withPasskey();
     const options = await wayIn(new Visitor(club.app));
     const tried = async () =>
-      (await new Visitor(club.app).post('/api/passkey-sign-in', { answer: device.signIn(options) })).statusCode;
+      (await new Visitor(club.app).post('/api/passkey-sign-in', { answer: device.signIn(options) }))
+        .statusCode;
     expect(await tried()).toBe(200);
     expect(await tried()).toBe(401);
     const late = await wayIn(new Visitor(club.app));
@@ -107,7 +117,9 @@ describe('a passkey', () => {
 
     const second = new Authenticator(ORIGIN);
     await ada.post('/api/passkeys', { name: 'Another', answer: second.register(await optionsFor(ada)) });
-    const { codes } = (await ada.post('/api/recovery-codes', { password: PASSWORD })).json<{ codes: string[] }>();
+    const { codes } = (await ada.post('/api/recovery-codes', { password: PASSWORD })).json<{
+      codes: string[];
+    }>();
     const body = { name: 'Ada', code: codes[0], password: 'a new one, long enough' };
     expect((await new Visitor(club.app).post('/api/recover', body)).statusCode).toBe(200);
     expect(await signs(second)).toBe(401);

@@ -36,13 +36,14 @@ describe('coming in', () => {
     );
     expect(reply.json<{ codes: string[] }>().codes).toHaveLength(8);
     expect((await nobody.get('/api/me')).json()).toMatchObject({ person: { name: 'Ada', keeper: true } });
-    expect((await new Visitor(app).post('/api/first', { token, name: 'Eve', password: PASSWORD })).statusCode).toBe(
-      404,
-    );
+    expect(
+      (await new Visitor(app).post('/api/first', { token, name: 'Eve', password: PASSWORD })).statusCode,
+    ).toBe(404);
     // No second first keeper, whatever addresses were printed.
     const second = await people().makePass('first', null);
     expect(
-      (await new Visitor(app).post('/api/first', { token: second.token, name: 'Eve', password: PASSWORD })).statusCode,
+      (await new Visitor(app).post('/api/first', { token: second.token, name: 'Eve', password: PASSWORD }))
+        .statusCode,
     ).toBe(404);
   });
   it('the first keeper finds what was in the house; whoever is asked in finds their own, and what is the club’s', async () => {
@@ -52,14 +53,17 @@ describe('coming in', () => {
     expect(await itemNames(ben)).toEqual([]);
     const seen = (await ben.get('/api/references')).json<{ waters: { changed: unknown[] } }>();
     expect(seen.waters.changed.length).toBeGreaterThan(2);
-    expect((await ben.get('/api/summaries?today=2026-01-01')).json()).toMatchObject({ of: { ahead: 0, gone: 0 } });
+    expect((await ben.get('/api/summaries?today=2026-01-01')).json()).toMatchObject({
+      of: { ahead: 0, gone: 0 },
+    });
     expect(
       (await ada.get('/api/summaries?today=2026-01-01')).json<{ of: { ahead: number } }>().of.ahead,
     ).toBeGreaterThan(3);
   });
   it('an invitation lets one in, until it is withdrawn or a week is over', async () => {
     const ada = await keeper();
-    const invite = async () => (await ada.post('/api/invitations', { note: 'Ben' })).json<{ token: string }>().token;
+    const invite = async () =>
+      (await ada.post('/api/invitations', { note: 'Ben' })).json<{ token: string }>().token;
     const join = (token: string, name: string) =>
       new Visitor(app).post('/api/join', { token, name, password: PASSWORD });
     const token = await invite();
@@ -77,9 +81,15 @@ describe('coming in', () => {
   it('a name is taken however it is written, and then the invitation is still good', async () => {
     const ada = await keeper('Ada Finch');
     const { token } = (await ada.post('/api/invitations', { note: '' })).json<{ token: string }>();
-    const taken = await new Visitor(app).post('/api/join', { token, name: ' ada  FINCH', password: PASSWORD });
+    const taken = await new Visitor(app).post('/api/join', {
+      token,
+      name: ' ada  FINCH',
+      password: PASSWORD,
+    });
     expect(taken.statusCode).toBe(409);
-    expect((await new Visitor(app).post('/api/join', { token, name: 'Ben', password: PASSWORD })).statusCode).toBe(201);
+    expect(
+      (await new Visitor(app).post('/api/join', { token, name: 'Ben', password: PASSWORD })).statusCode,
+    ).toBe(201);
     expect(nameKey(' Ａda  Finch ')).toBe('ada finch');
   });
   it('a short password and a name of signs are refused at their field', async () => {
@@ -115,7 +125,8 @@ describe('signing in', () => {
   });
   it('says the same of a wrong name as of a wrong password, and is held up longer each time', async () => {
     await keeper();
-    const guess = (name: string) => new Visitor(app).post('/api/sign-in', { name, password: 'not the password' });
+    const guess = (name: string) =>
+      new Visitor(app).post('/api/sign-in', { name, password: 'not the password' });
     expect((await guess('Ada')).json<{ detail: string }>().detail).toBe(
       (await guess('Nobody')).json<{ detail: string }>().detail,
     );
@@ -124,9 +135,13 @@ describe('signing in', () => {
     expect(held.statusCode).toBe(429);
     expect(held.json<{ detail: string }>().detail).toMatch(/Try again in \d+ s/);
     // The right one too, until the time is over.
-    expect((await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode).toBe(429);
+    expect(
+      (await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode,
+    ).toBe(429);
     club.wait(60_000);
-    expect((await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode).toBe(200);
+    expect(
+      (await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode,
+    ).toBe(200);
     expect([3, 4, 5, 6].map((n) => delayAfter(n, 3))).toEqual([0, 1000, 2000, 4000]);
     expect(delayAfter(200, 3)).toBe(15 * 60_000);
   });
@@ -137,7 +152,9 @@ describe('signing in', () => {
     const reply = await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD });
     expect(reply.statusCode).toBe(429);
     club.wait(1001);
-    expect((await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode).toBe(200);
+    expect(
+      (await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode,
+    ).toBe(200);
   });
   it('a recovery code makes a new password once, and signs every device out', async () => {
     const visitor = new Visitor(app);
@@ -150,9 +167,15 @@ describe('signing in', () => {
     const next = 'another long one';
     expect((await fresh.post('/api/recover', { name: 'Ada', code, password: next })).statusCode).toBe(200);
     expect((await visitor.get('/api/references')).statusCode).toBe(401);
-    expect((await new Visitor(app).post('/api/recover', { name: 'Ada', code, password: next })).statusCode).toBe(401);
-    expect((await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode).toBe(401);
-    expect((await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: next })).statusCode).toBe(200);
+    expect(
+      (await new Visitor(app).post('/api/recover', { name: 'Ada', code, password: next })).statusCode,
+    ).toBe(401);
+    expect(
+      (await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: PASSWORD })).statusCode,
+    ).toBe(401);
+    expect((await new Visitor(app).post('/api/sign-in', { name: 'Ada', password: next })).statusCode).toBe(
+      200,
+    );
   });
   it('a password is changed by whoever knows it, and other devices are signed out', async () => {
     const ada = await keeper();
@@ -160,7 +183,9 @@ describe('signing in', () => {
     await phone.post('/api/sign-in', { name: 'Ada', password: PASSWORD });
     const wrong = await ada.post('/api/password', { password: 'not it', next: 'another long one' });
     expect(wrong.json<{ errors: { field: string }[] }>().errors[0]?.field).toBe('password');
-    expect((await ada.post('/api/password', { password: PASSWORD, next: 'another long one' })).statusCode).toBe(200);
+    expect(
+      (await ada.post('/api/password', { password: PASSWORD, next: 'another long one' })).statusCode,
+    ).toBe(200);
     expect((await ada.get('/api/devices')).statusCode).toBe(200);
     expect((await phone.get('/api/devices')).statusCode).toBe(401);
   });
@@ -189,7 +214,9 @@ describe('keepers', () => {
       ['POST', '/api/backups', {}],
     ] as const)
       expect((await ben.ask(method, url, payload)).statusCode, url).toBe(403);
-    const { people: list } = (await ada.get('/api/people')).json<{ people: { id: string; name: string }[] }>();
+    const { people: list } = (await ada.get('/api/people')).json<{
+      people: { id: string; name: string }[];
+    }>();
     const idOf = (name: string) => list.find((one) => one.name === name)?.id ?? '';
     expect((await ada.ask('DELETE', `/api/people/${idOf('Ada')}`)).statusCode).toBe(409);
     expect((await ben.ask('DELETE', `/api/people/${idOf('Ada')}`)).statusCode).toBe(403);
@@ -199,7 +226,14 @@ describe('keepers', () => {
     expect((await ben.get('/api/references')).statusCode).toBe(401);
     expect((await ben.post('/api/sign-in', { name: 'Ben', password: PASSWORD })).statusCode).toBe(401);
     const done = (await ada.get('/api/audit')).json<{ what: string }[]>().map(({ what }) => what);
-    expect(done).toEqual(['sign-in refused', 'removed', 'made a keeper', 'joined', 'invited', 'first keeper']);
+    expect(done).toEqual([
+      'sign-in refused',
+      'removed',
+      'made a keeper',
+      'joined',
+      'invited',
+      'first keeper',
+    ]);
     await expect(db.execute('delete from audit')).rejects.toThrow();
   });
   it('write what is the club’s; others read it, and write a copy of their own', async () => {
@@ -207,7 +241,8 @@ describe('keepers', () => {
     const ben = await member(ada, 'Ben');
     const url = '/api/waters/ostrey-sound';
     const kept = (await ben.get(url)).json<{ version: number; doc: object }>();
-    const put = (who: Visitor) => who.ask('PUT', url, { version: kept.version, doc: { ...kept.doc, name: 'Renamed' } });
+    const put = (who: Visitor) =>
+      who.ask('PUT', url, { version: kept.version, doc: { ...kept.doc, name: 'Renamed' } });
     const refused = await put(ben);
     expect(refused.statusCode).toBe(403);
     expect(refused.json<{ detail: string }>().detail).toMatch(/a keeper changes it/);
@@ -225,12 +260,15 @@ describe('keepers', () => {
     const ada = await keeper();
     const ben = await member(ada, 'Ben');
     const cy = await member(ada, 'Cy');
-    const { people: list } = (await ada.get('/api/people')).json<{ people: { id: string; name: string }[] }>();
+    const { people: list } = (await ada.get('/api/people')).json<{
+      people: { id: string; name: string }[];
+    }>();
     await ada.post(`/api/people/${list.find(({ name }) => name === 'Ben')?.id ?? ''}/keeper`);
     const like = (await ben.get('/api/waters/ostrey-sound')).json<{ doc: object }>().doc;
     const url = '/api/waters/the-pool';
     const named = (name: string) => ({ ...like, id: 'the-pool', name });
-    const seenBy = async (who: Visitor) => (await who.get(url)).json<{ doc?: { name: string } }>().doc?.name ?? null;
+    const seenBy = async (who: Visitor) =>
+      (await who.get(url)).json<{ doc?: { name: string } }>().doc?.name ?? null;
 
     expect((await cy.post('/api/waters', { doc: named('Cy’s') })).statusCode).toBe(201);
     expect((await cy.post(`${url}/give`, { over: null })).statusCode).toBe(403);
@@ -250,10 +288,13 @@ describe('keepers', () => {
     const since = (await ben.get('/api/references')).json<{ at: number }>().at;
     expect((await ada.post(`${url}/keep`, { over: null })).statusCode).toBe(200);
     expect([await seenBy(ada), await seenBy(ben)]).toEqual(['Ben’s', null]);
-    expect((await ben.get(`/api/references?since=${since}`)).json()).toMatchObject({ waters: { gone: ['the-pool'] } });
+    expect((await ben.get(`/api/references?since=${since}`)).json()).toMatchObject({
+      waters: { gone: ['the-pool'] },
+    });
     const hers = (await ada.get(url)).json<{ version: number; doc: object }>();
     expect(
-      (await ada.ask('PUT', url, { version: hers.version, doc: { ...hers.doc, name: 'Ada’s alone' } })).statusCode,
+      (await ada.ask('PUT', url, { version: hers.version, doc: { ...hers.doc, name: 'Ada’s alone' } }))
+        .statusCode,
     ).toBe(200);
     expect([await seenBy(ada), await seenBy(ben)]).toEqual(['Ada’s alone', null]);
     expect((await ada.get('/api/references')).body).toContain('Ada’s alone');
@@ -268,7 +309,9 @@ describe('whose is what', () => {
     const item = { ...newItem('radio', 'whistle'), name: 'Ben’s whistle' };
     expect((await ben.post('/api/items', { doc: item })).statusCode).toBe(201);
     expect((await ben.get('/api/items/radio')).json()).toMatchObject({ doc: { name: 'Ben’s whistle' } });
-    expect((await ada.get('/api/items/radio')).json()).toMatchObject({ doc: { name: 'Handheld radio, floats' } });
+    expect((await ada.get('/api/items/radio')).json()).toMatchObject({
+      doc: { name: 'Handheld radio, floats' },
+    });
     expect((await ada.get(`/api/references?since=${since}`)).json()).toMatchObject({
       items: { changed: [], gone: [] },
     });
@@ -281,10 +324,14 @@ describe('whose is what', () => {
     const ada = await keeper();
     const ben = await member(ada, 'Ben');
     const gone = await member(ada, 'Cy');
-    const { people: list } = (await ada.get('/api/people')).json<{ people: { id: string; name: string }[] }>();
+    const { people: list } = (await ada.get('/api/people')).json<{
+      people: { id: string; name: string }[];
+    }>();
     await ada.ask('DELETE', `/api/people/${list.find(({ name }) => name === 'Cy')?.id ?? ''}`);
     const before = await stateOf(ada);
-    const { paths } = (await ada.get('/api/docs/json')).json<{ paths: Record<string, Record<string, unknown>> }>();
+    const { paths } = (await ada.get('/api/docs/json')).json<{
+      paths: Record<string, Record<string, unknown>>;
+    }>();
     const known: Record<string, string> = {
       outings: 'pollack-long-grey',
       items: 'radio',
@@ -313,7 +360,9 @@ describe('whose is what', () => {
         expect(reply.statusCode, `${method} ${path}`).toBeLessThan(500);
         // Another's document, of whatever kind, is not there; with a body that fits too.
         if (path.includes('{id}') && known[kind] !== undefined) {
-          expect(reply.statusCode, `${method} ${path}: ${reply.body.slice(0, 200)}`).toBeGreaterThanOrEqual(400);
+          expect(reply.statusCode, `${method} ${path}: ${reply.body.slice(0, 200)}`).toBeGreaterThanOrEqual(
+            400,
+          );
           expect(reply.body, `${method} ${path}`).not.toMatch(
             /Grey Wagtail|Handheld radio, floats|Sample Angler|Long Grey/,
           );
@@ -392,7 +441,9 @@ describe('whose is what', () => {
       answers: [{ stepId: 'evening:radio' }],
       earlier: [],
     });
-    expect((await ada.get(`/api/outings/${outing?.id ?? ''}/walk-round`)).body).not.toContain(answers[0]?.key);
+    expect((await ada.get(`/api/outings/${outing?.id ?? ''}/walk-round`)).body).not.toContain(
+      answers[0]?.key,
+    );
     await ben.post(`/api/outings/${outing?.id ?? ''}/word`, {
       key: crypto.randomUUID(),
       plan: left[0]?.plan,

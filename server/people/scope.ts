@@ -1,9 +1,15 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import type { KindName } from '#core/documents/registry';
 
-/** Whose documents are read and written: a person's own, and, where the club has some of that kind, the club's. */
+/**
+ * Whose documents are read and written: a person's own, and, where the club has some of that kind, the
+ * club's.
+ */
 export interface Scope {
-  /** Who owns them, as it stands before their names in the database; empty: the house itself, and its first keeper. */
+  /**
+   * Who owns them, as it stands before their names in the database; empty: the house itself, and its first
+   * keeper.
+   */
   owner: string;
   /** May write what is the club's. */
   keeper: boolean;
@@ -13,7 +19,10 @@ export interface Scope {
 
 /** Between owner and name in the key of a row. No name of a document can hold it. */
 const OWNER_SEPARATOR = '~';
-/** Before what the first keeper keeps to themselves of a kind of which the club has some: all else of theirs stands without an owner. */
+/**
+ * Before what the first keeper keeps to themselves of a kind of which the club has some: all else of theirs
+ * stands without an owner.
+ */
 const FIRST_KEEPER_PREFIX = 'first';
 /** Kinds of which the club has its own, read by all and written by keepers. */
 const clubKinds: ReadonlySet<KindName> = new Set<KindName>(['waters', 'species', 'rulePacks', 'procedures']);
@@ -29,7 +38,10 @@ export const runInScope = <T>(whose: Scope, work: () => T): T => current.run(who
 /** What the server does for everyone, whoever's request set it off. Keys of rows are taken as they are. */
 export const runAsServer = <T>(work: () => T): T => current.run(SERVER_SCOPE, work);
 
-/** The key of the row of a document, or of what hangs on it, of whoever is asking. A name with an owner in it is the house's to use. */
+/**
+ * The key of the row of a document, or of what hangs on it, of whoever is asking. A name with an owner in it
+ * is the house's to use.
+ */
 export function rowKey(id: string): string {
   return keyFor(currentScope().owner, id);
 }

@@ -20,7 +20,10 @@ export const codeHash = (code: string): string => tokenHash(code.toLowerCase().r
 
 /** argon2id at 64 MiB and three passes (RFC 9106, section 4, the second recommended choice), one lane. */
 const COST = { memoryCost: 65_536, timeCost: 3, parallelism: 1 } as const;
-/** Strangers and those who are signed in wait in lines of their own: no crowd of strangers keeps out whoever is signed in. */
+/**
+ * Strangers and those who are signed in wait in lines of their own: no crowd of strangers keeps out whoever
+ * is signed in.
+ */
 export type Line = 'strangers' | 'signed in';
 /** So many wait in a line while one is worked out: what sign-ins cost is not taken from everything else. */
 const WAITING = 20;
@@ -50,7 +53,10 @@ async function inTurn<T>(name: Line, work: () => Promise<T>): Promise<T> {
 export const passwordHash = (password: string, line: Line = 'strangers'): Promise<string> =>
   inTurn(line, () => hash(password, COST));
 
-/** A hash that no password has, at the same cost: against it a name that nobody has takes as long to refuse as one that somebody has. */
+/**
+ * A hash that no password has, at the same cost: against it a name that nobody has takes as long to refuse as
+ * one that somebody has.
+ */
 const NOBODYS_HASH = `$argon2id$v=19$m=${COST.memoryCost},t=${COST.timeCost},p=${COST.parallelism}$${[16, 32]
   .map((bytes) => randomBytes(bytes).toString('base64').replaceAll('=', ''))
   .join('$')}`;
@@ -59,7 +65,11 @@ const NOBODYS_HASH = `$argon2id$v=19$m=${COST.memoryCost},t=${COST.timeCost},p=$
  * Whether it is the password. Against no hash it takes as long, and is not.
  * @throws Refusal (503) where too many wait
  */
-export async function isPassword(password: string, kept: string | null, line: Line = 'strangers'): Promise<boolean> {
+export async function isPassword(
+  password: string,
+  kept: string | null,
+  line: Line = 'strangers',
+): Promise<boolean> {
   const same = await inTurn(line, () => verify(kept ?? NOBODYS_HASH, password).catch(() => false));
   return kept !== null && same;
 }

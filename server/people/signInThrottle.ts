@@ -5,14 +5,23 @@ import { signedInAs } from './authHook';
 import { isPassword } from './secrets';
 import { type PeopleStore, type Person, nameKey } from './store';
 
-/** Failures allowed before delays start: per name, per address (behind which many may be), and per person who is signed in. */
+/**
+ * Failures allowed before delays start: per name, per address (behind which many may be), and per person who
+ * is signed in.
+ */
 const FREE = { name: 3, address: 20, confirming: 5 };
 
 const refused = () => new Refusal(401, 'Not signed in', 'Name and password do not belong together.');
 
-/** Holds up whoever guesses: by the name that is tried and by the address that tries, in every process on the database. */
+/**
+ * Holds up whoever guesses: by the name that is tried and by the address that tries, in every process on the
+ * database.
+ */
 export function signInThrottle(people: PeopleStore, attempts: AttemptStore, now: () => number) {
-  /** Counts an attempt by each key before it is known whether it is right, so that many at once are no way around. */
+  /**
+   * Counts an attempt by each key before it is known whether it is right, so that many at once are no way
+   * around.
+   */
   const claim = async (keys: readonly { key: string; free: number }[]) => {
     const claimed: string[] = [];
     for (const { key, free } of keys) {
@@ -20,7 +29,11 @@ export function signInThrottle(people: PeopleStore, attempts: AttemptStore, now:
       if (until > now()) {
         // Refused before anything was tried: the other keys are not charged for it.
         for (const one of claimed) await attempts.refund(one);
-        throw new Refusal(429, 'Wait', `Too many tries in vain. Try again in ${Math.ceil((until - now()) / 1000)} s.`);
+        throw new Refusal(
+          429,
+          'Wait',
+          `Too many tries in vain. Try again in ${Math.ceil((until - now()) / 1000)} s.`,
+        );
       }
       claimed.push(key);
     }
@@ -66,7 +79,11 @@ export function signInThrottle(people: PeopleStore, attempts: AttemptStore, now:
       return done;
     },
     /** Tries a secret address, which names nobody: held up by the address alone. */
-    triedToken: async <T>(request: FastifyRequest, work: () => Promise<T | null>, wrong: () => Refusal): Promise<T> => {
+    triedToken: async <T>(
+      request: FastifyRequest,
+      work: () => Promise<T | null>,
+      wrong: () => Refusal,
+    ): Promise<T> => {
       const address = byAddress(request);
       const done = await counted([address], work, async () => wrong());
       await attempts.refund(address.key);

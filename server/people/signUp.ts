@@ -87,7 +87,8 @@ export function signUpRoutes(
     { token, name, password }: { token: string; name: string; password: string },
   ) => {
     // Nothing is worked out for an address that lets nobody in.
-    const isGood = async () => (await people.isPassGood(kind, token)) && (kind !== 'first' || (await people.isEmpty()));
+    const isGood = async () =>
+      (await people.isPassGood(kind, token)) && (kind !== 'first' || (await people.isEmpty()));
     await triedToken(request, async () => ((await isGood()) ? token : null), invitationOver);
     const newcomer = { token, name, passwordHash: await passwordHash(password), address: request.ip };
     const { person, codes } = await signUp(db, now, kind, newcomer);
@@ -135,7 +136,8 @@ export function signUpRoutes(
     {
       schema: {
         tags,
-        description: 'A recovery code makes a new password, signs every device out, and takes every passkey away.',
+        description:
+          'A recovery code makes a new password, signs every device out, and takes every passkey away.',
         body: z.strictObject({ name: givenText, code: givenText, password: passwordText }),
         response: { 200: meSchema, ...problems },
       },
@@ -168,7 +170,11 @@ export function signUpRoutes(
     },
     async (request, reply) => {
       const { token } = request.body;
-      await triedToken(request, async () => ((await people.isPassGood('pair', token)) ? token : null), invitationOver);
+      await triedToken(
+        request,
+        async () => ((await people.isPassGood('pair', token)) ? token : null),
+        invitationOver,
+      );
       const { person, session } = await inTransaction(db, async (tx) => {
         const inside = peopleStore(tx, now);
         const pass = await inside.usePass('pair', token);

@@ -36,7 +36,10 @@ export const LASTS_MS: Record<PassKind, number> = {
   ...{ first: DAY_MS, join: 7 * DAY_MS, pair: SHORT_MS },
   ...{ passkey: SHORT_MS, 'passkey sign-in': SHORT_MS },
 };
-/** Passes of a kind that may wait to be used, of one person each; of those that nobody in particular asks for, of all. */
+/**
+ * Passes of a kind that may wait to be used, of one person each; of those that nobody in particular asks for,
+ * of all.
+ */
 const MOST_STANDING: Record<PassKind, number> = {
   ...{ first: 100, join: 100, pair: 10 },
   ...{ passkey: 10, 'passkey sign-in': 500 },
@@ -50,7 +53,8 @@ const CODES = 8;
 const SEEN_MS = 60_000;
 
 /** Names are the same however they are written. */
-export const nameKey = (name: string): string => name.normalize('NFKC').trim().replace(/\s+/g, ' ').toLowerCase();
+export const nameKey = (name: string): string =>
+  name.normalize('NFKC').trim().replace(/\s+/g, ' ').toLowerCase();
 
 /** People, their devices, and what lets somebody in. */
 export function peopleStore(db: Database, now: () => number) {
@@ -89,7 +93,11 @@ export function peopleStore(db: Database, now: () => number) {
      * Within a transaction: no two who come in at once take names that look the same.
      * null: the name, or one that looks like it, is taken. The first owns what was in the house before.
      */
-    add: async (name: string, passwordHash: string, { first }: { first: boolean }): Promise<Person | null> => {
+    add: async (
+      name: string,
+      passwordHash: string,
+      { first }: { first: boolean },
+    ): Promise<Person | null> => {
       await db.execute(sql`lock table ${people} in share row exclusive mode`);
       const taken = await db.select({ name: people.name }).from(people);
       const names = taken.map((one) => one.name);
@@ -111,7 +119,9 @@ export function peopleStore(db: Database, now: () => number) {
       await db.update(people).set({ passwordHash }).where(eq(people.id, id));
       await endPasses(id, ['pair', 'passkey']);
     },
-    /** The owner of the house: whoever it was handed to, else the first keeper. null: nobody is left of them. */
+    /**
+     * The owner of the house: whoever it was handed to, else the first keeper. null: nobody is left of them.
+     */
     owner: async (): Promise<Person | null> => {
       const [handed] = await db.select().from(house).where(eq(house.name, OWNER));
       const is = handed ? eq(people.id, handed.value) : eq(people.owner, '');
@@ -135,7 +145,10 @@ export function peopleStore(db: Database, now: () => number) {
     setKeeper: async (id: string): Promise<void> => {
       await db.update(people).set({ keeper: true }).where(eq(people.id, id));
     },
-    /** Nobody is signed in by it any more, and whom they invited may not come; what is theirs stays, and is nobody's to read. */
+    /**
+     * Nobody is signed in by it any more, and whom they invited may not come; what is theirs stays, and is
+     * nobody's to read.
+     */
     remove: async (id: string): Promise<void> => {
       await endPasses(id, ['join', 'pair', 'passkey']);
       await db.update(people).set({ removedAt: iso() }).where(eq(people.id, id));
@@ -177,7 +190,9 @@ export function peopleStore(db: Database, now: () => number) {
       db
         .select()
         .from(sessions)
-        .where(and(eq(sessions.personId, personId), isNull(sessions.revokedAt), gt(sessions.expiresAt, iso())))
+        .where(
+          and(eq(sessions.personId, personId), isNull(sessions.revokedAt), gt(sessions.expiresAt, iso())),
+        )
         .orderBy(desc(sessions.seenAt)),
     /** @param except of all of a person's devices this one stays signed in */
     end: async (personId: string, which: { id: number } | { except: number | null }): Promise<number> => {
@@ -219,8 +234,14 @@ export function peopleStore(db: Database, now: () => number) {
         )
         .limit(MOST_STANDING[kind]);
       if (standing.length >= MOST_STANDING[kind])
-        throw new Refusal(429, 'Enough', 'Too many of these are waiting to be used. Try again when some are over.');
-      await db.insert(passes).values({ tokenHash: tokenHash(token), kind, madeBy, note, madeAt: iso(), expiresAt });
+        throw new Refusal(
+          429,
+          'Enough',
+          'Too many of these are waiting to be used. Try again when some are over.',
+        );
+      await db
+        .insert(passes)
+        .values({ tokenHash: tokenHash(token), kind, madeBy, note, madeAt: iso(), expiresAt });
       return { token, expiresAt };
     },
     /** Whether a pass could be used now. It stays as it is. */

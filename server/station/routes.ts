@@ -18,7 +18,9 @@ const forecastSchema = z.object({
   hours: z.array(hourSchema),
 });
 
-/** The stand-in for a weather station: simulated, and says so. The same water and day give the same weather. */
+/**
+ * The stand-in for a weather station: simulated, and says so. The same water and day give the same weather.
+ */
 export function stationRoutes(parent: FastifyInstance, from: Stores, now: () => number): void {
   parent.withTypeProvider<ZodTypeProvider>().get(
     '/api/station/:id',

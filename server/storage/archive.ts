@@ -46,8 +46,10 @@ export async function unpack(bytes: Uint8Array): Promise<Files> {
 
 function open(bytes: Uint8Array): Promise<ZipFile> {
   return new Promise((done, fail) => {
-    fromBuffer(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength), { lazyEntries: true }, (error, zip) =>
-      error ? fail(notOpened('The file is no whole zip archive.')) : done(zip),
+    fromBuffer(
+      Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength),
+      { lazyEntries: true },
+      (error, zip) => (error ? fail(notOpened('The file is no whole zip archive.')) : done(zip)),
     );
   });
 }

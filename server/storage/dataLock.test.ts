@@ -21,7 +21,8 @@ beforeEach(() => {
 });
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
-const written = () => JSON.parse(readFileSync(join(folder, 'lock'), 'utf8')) as { pid: number; began: string };
+const written = () =>
+  JSON.parse(readFileSync(join(folder, 'lock'), 'utf8')) as { pid: number; began: string };
 const held = (by: object | string) =>
   writeFileSync(join(folder, 'lock'), typeof by === 'string' ? by : JSON.stringify(by));
 /** A process that does nothing until it is ended. */
@@ -48,7 +49,9 @@ describe('the lock of a data folder', () => {
     const other = sleeper();
     held({ pid: other.pid, began: '' });
     expect(holderOf(folder)).toBe(other.pid);
-    expect(() => lockData(folder)).toThrow(new RegExp(`in use by another running copy \\(process ${other.pid}\\)`));
+    expect(() => lockData(folder)).toThrow(
+      new RegExp(`in use by another running copy \\(process ${other.pid}\\)`),
+    );
     expect(written().pid).toBe(other.pid);
     expect(readdirSync(folder)).toEqual(['lock']);
     await other.end();
@@ -65,11 +68,14 @@ describe('the lock of a data folder', () => {
     expect(existsSync(join(folder, 'lock'))).toBe(false);
     await other.end();
   });
-  it.each(['', 'no lock at all', '{"pid":"many"}', 'null'])('that cannot be read is nobody’s: "%s"', (text) => {
-    held(text);
-    expect(holderOf(folder)).toBeNull();
-    lockData(folder)();
-  });
+  it.each(['', 'no lock at all', '{"pid":"many"}', 'null'])(
+    'that cannot be read is nobody’s: "%s"',
+    (text) => {
+      held(text);
+      expect(holderOf(folder)).toBeNull();
+      lockData(folder)();
+    },
+  );
   it('is waited for while another takes it over, and taken where that one was killed in the middle', () => {
     held({ pid: 2 ** 22 - 1, began: '' });
     const busy = join(folder, 'lock-takeover');
@@ -83,7 +89,9 @@ describe('the lock of a data folder', () => {
   it('of a folder that is none is refused in a sentence', () => {
     const file = join(folder, 'a-file');
     writeFileSync(file, '');
-    expect(() => lockData(join(file, 'in-it'))).toThrow(/^The data folder .* cannot be written to \(ENOTDIR\)\.$/);
+    expect(() => lockData(join(file, 'in-it'))).toThrow(
+      /^The data folder .* cannot be written to \(ENOTDIR\)\.$/,
+    );
   });
   it('that somebody else took since is not given back by whoever had it', () => {
     const back = lockData(folder);

@@ -12,8 +12,8 @@ interface Holder {
 const TAKEOVER_STALE_MS = 10_000;
 
 /**
- * Takes a data folder for this process alone. The embedded database opens twice without an error and loses one
- * side's rows, so this stands before it. A lock left by a killed process is recognised and taken over.
+ * Takes a data folder for this process alone. The embedded database opens twice without an error and loses
+ * one side's rows, so this stands before it. A lock left by a killed process is recognised and taken over.
  * @returns a function that gives the folder back
  */
 export function lockData(folder: string): () => void {
@@ -23,7 +23,10 @@ export function lockData(folder: string): () => void {
     mkdirSync(folder, { recursive: true });
     writeFileSync(mine, JSON.stringify(self()));
   } catch (error) {
-    throw new PlainError('unwritable', `The data folder ${folder} cannot be written to (${whyNot(folder, error)}).`);
+    throw new PlainError(
+      'unwritable',
+      `The data folder ${folder} cannot be written to (${whyNot(folder, error)}).`,
+    );
   }
   try {
     if (!claimed(mine, lock)) takeOver(folder, mine, lock);
@@ -35,7 +38,10 @@ export function lockData(folder: string): () => void {
   };
 }
 
-/** The system's reason. Making several folders at once says only that one is not there: making the last by itself says why. */
+/**
+ * The system's reason. Making several folders at once says only that one is not there: making the last by
+ * itself says why.
+ */
 function whyNot(folder: string, error: unknown): string {
   let code = systemCode(error);
   if (code === 'ENOENT')
@@ -63,7 +69,8 @@ function claimed(mine: string, lock: string): boolean {
   }
 }
 
-// Two starts that both find a dead holder must not both take its lock: a folder made by only one of them decides.
+// Two starts that both find a dead holder must not both take its lock: a folder made by only one of them
+// decides.
 function takeOver(folder: string, mine: string, lock: string): void {
   const busy = join(folder, 'lock-takeover');
   const refuse = () =>
@@ -75,7 +82,8 @@ function takeOver(folder: string, mine: string, lock: string): void {
   try {
     mkdirSync(busy);
   } catch {
-    if (Date.now() - (statSync(busy, { throwIfNoEntry: false })?.mtimeMs ?? 0) < TAKEOVER_STALE_MS) throw refuse();
+    if (Date.now() - (statSync(busy, { throwIfNoEntry: false })?.mtimeMs ?? 0) < TAKEOVER_STALE_MS)
+      throw refuse();
   }
   try {
     if (alive(readHolder(lock))) throw refuse();
@@ -88,7 +96,8 @@ function takeOver(folder: string, mine: string, lock: string): void {
 function readHolder(lock: string): Holder | null {
   try {
     const value: unknown = JSON.parse(readFileSync(lock, 'utf8'));
-    if (value === null || typeof value !== 'object' || !('pid' in value) || typeof value.pid !== 'number') return null;
+    if (value === null || typeof value !== 'object' || !('pid' in value) || typeof value.pid !== 'number')
+      return null;
     return { pid: value.pid, began: 'began' in value ? String(value.began) : '' };
   } catch {
     return null;
@@ -114,7 +123,8 @@ function self(): Holder {
 function began(pid: number): string {
   try {
     const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
-    // Fields after the command's closing bracket; the 20th of them is the start time. A zombie (Z) no longer runs.
+    // Fields after the command's closing bracket; the 20th of them is the start time. A zombie (Z) no longer
+    // runs.
     const fields = stat.slice(stat.lastIndexOf(')') + 2).split(' ');
     return fields[0] === 'Z' ? 'ended' : (fields[19] ?? '');
   } catch {

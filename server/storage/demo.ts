@@ -11,7 +11,10 @@ import { inTransaction } from './transaction';
 /** Stands in a house into which the sample was loaded. */
 export const DEMO_MARK = 'demo-loaded-at';
 
-/** Loads the demo data once, into a database that holds no row of any kind yet; all of it or nothing, and by one process alone. */
+/**
+ * Loads the demo data once, into a database that holds no row of any kind yet; all of it or nothing, and by
+ * one process alone.
+ */
 export async function loadDemo(db: Database, now: number): Promise<boolean> {
   return inTransaction(db, async (tx) => {
     await takeFirstStartTurn(tx);

@@ -26,7 +26,8 @@ export const restoreAdvice =
   'Put back a copy of the folder; or move it away, to begin anew or with a backup (npm run restore -- FILE).';
 
 /**
- * A folder that is neither empty nor a whole database is left alone: the embedded database would begin anew over what is there.
+ * A folder that is neither empty nor a whole database is left alone: the embedded database would begin anew
+ * over what is there.
  * @throws PlainError naming what is missing and what to do
  */
 export function checkFolder(folder: string): void {
@@ -63,11 +64,17 @@ export async function openEmbedded(
   return { db, close: () => client.close() };
 }
 
-/** How long a connection, a statement and a lock are waited for: a silent or locked database is said so, and not waited for. */
+/**
+ * How long a connection, a statement and a lock are waited for: a silent or locked database is said so, and
+ * not waited for.
+ */
 const CONNECT_MS = 5000;
 const STATEMENT_MS = 8000;
 const LOCK_MS = 5000;
-/** How long a migration may take. Of two that start at once on a database one migrates and furnishes it, and the other waits as long. */
+/**
+ * How long a migration may take. Of two that start at once on a database one migrates and furnishes it, and
+ * the other waits as long.
+ */
 const MIGRATION_MS = 15 * 60_000;
 const FIRST_START_LOCK = 7401;
 /** How often whoever waits for another's first start looks again. */
@@ -76,11 +83,12 @@ const LOOK_MS = 100;
 /** A PostgreSQL server by its URL. */
 export async function openServer(url: string, migrations: string): Promise<OpenDatabase> {
   // Read only where a server is used: a house in a folder does without.
-  const [{ Pool: PoolOfConnections }, { drizzle: drizzleServer }, { migrate: migrateServer }] = await Promise.all([
-    import('pg'),
-    import('drizzle-orm/node-postgres'),
-    import('drizzle-orm/node-postgres/migrator'),
-  ]);
+  const [{ Pool: PoolOfConnections }, { drizzle: drizzleServer }, { migrate: migrateServer }] =
+    await Promise.all([
+      import('pg'),
+      import('drizzle-orm/node-postgres'),
+      import('drizzle-orm/node-postgres/migrator'),
+    ]);
   const pool = new PoolOfConnections({
     connectionString: url,
     max: 8,
@@ -91,8 +99,9 @@ export async function openServer(url: string, migrations: string): Promise<OpenD
     idle_in_transaction_session_timeout: STATEMENT_MS * 2,
     keepAlive: true,
   });
-  // A connection that breaks is made anew on the next query. Without these listeners it would end the process: one is for those
-  // that rest in the pool, the other for those that are lent out, in the middle of a transaction.
+  // A connection that breaks is made anew on the next query. Without these listeners it would end the
+  // process: one is for those that rest in the pool, the other for those that are lent out, in the middle of
+  // a transaction.
   pool.on('error', () => undefined);
   pool.on('connect', (client) => client.on('error', () => undefined));
   const db = drizzleServer(pool, { schema, casing: 'snake_case' });
@@ -133,8 +142,8 @@ async function alone(pool: Pool, work: () => Promise<void>): Promise<void> {
 }
 
 /**
- * For a transaction that only one process may be in at a time, such as the first furnishing. Waits as long as that may take, by looking again:
- * a statement that waited would meet the limit of statements.
+ * For a transaction that only one process may be in at a time, such as the first furnishing. Waits as long as
+ * that may take, by looking again: a statement that waited would meet the limit of statements.
  */
 export async function takeFirstStartTurn(tx: Database): Promise<void> {
   for (let waited = 0; waited < MIGRATION_MS; waited += LOOK_MS) {
@@ -145,5 +154,8 @@ export async function takeFirstStartTurn(tx: Database): Promise<void> {
     if (row?.mine) return;
     await new Promise((done) => setTimeout(done, LOOK_MS));
   }
-  throw new PlainError('database', 'Another start is still preparing this database. Start again when it is done.');
+  throw new PlainError(
+    'database',
+    'Another start is still preparing this database. Start again when it is done.',
+  );
 }

@@ -5,7 +5,10 @@ import { lockData } from './dataLock';
 import { type OpenDatabase, openEmbedded, openServer, restoreAdvice } from './open';
 import { causeOf } from './trouble';
 
-/** Opens the house that the settings name, for this process alone where it is a folder. Fails with a PlainError. */
+/**
+ * Opens the house that the settings name, for this process alone where it is a folder. Fails with a
+ * PlainError.
+ */
 export async function openFrom(
   settings: Pick<Settings, 'databaseUrl' | 'data'>,
   migrations: string,

@@ -46,7 +46,10 @@ export async function countSample(db: Database): Promise<number> {
   return sum;
 }
 
-/** Takes the sample out of every list, all or nothing: what was changed since it came stays. Answers with what is gone, to bring it back by. */
+/**
+ * Takes the sample out of every list, all or nothing: what was changed since it came stays. Answers with what
+ * is gone, to bring it back by.
+ */
 export function clearSample(db: Database): Promise<Taken> {
   return inTransaction(db, async (tx) => {
     const taken: Taken = {};

@@ -15,7 +15,10 @@ import {
 
 import type { KindName } from '#core/documents/registry';
 
-/** Every document is kept whole as JSON, with a version that each write moves on. A deleted one keeps its row for undo. */
+/**
+ * Every document is kept whole as JSON, with a version that each write moves on. A deleted one keeps its row
+ * for undo.
+ */
 function documentTable<Name extends string>(name: Name) {
   return pgTable(
     name,
@@ -26,14 +29,20 @@ function documentTable<Name extends string>(name: Name) {
       createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
       updatedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
       deletedAt: timestamp({ withTimezone: true }),
-      /** The number of its newest change among all changes of the house; a trigger counts. What changed since is read by it. */
+      /**
+       * The number of its newest change among all changes of the house; a trigger counts. What changed since
+       * is read by it.
+       */
       changeNo: bigint({ mode: 'number' }).notNull().default(0),
       /** Whose it is, from its key: `owner~name`. Empty: the house's, the club's and its first keeper's. */
       owner: text()
         .notNull()
         .generatedAlwaysAs(sql`case when position('~' in id) > 0 then split_part(id, '~', 1) else '' end`),
     },
-    (table) => [index(`${name}_change_no`).on(table.changeNo), index(`${name}_owner`).on(table.owner, table.changeNo)],
+    (table) => [
+      index(`${name}_change_no`).on(table.changeNo),
+      index(`${name}_owner`).on(table.owner, table.changeNo),
+    ],
   );
 }
 
@@ -80,7 +89,10 @@ export const walkAnswers = pgTable(
     at: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
     note: text().notNull(),
     recordedAt: timestamp({ withTimezone: true, mode: 'string' }).notNull().defaultNow(),
-    /** How far the server's clock was ahead of the device's when the answer was sent, ms; null: the device did not say. */
+    /**
+     * How far the server's clock was ahead of the device's when the answer was sent, ms; null: the device did
+     * not say.
+     */
     clockAheadMs: bigint({ mode: 'number' }),
   },
   (table) => [
@@ -100,7 +112,9 @@ export const signatures = pgTable(
     signedAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
     hash: text().notNull(),
     judged: jsonb().notNull(),
-    /** Of one that was made without a network, on the device: sent twice, it is kept once. null: made here. */
+    /**
+     * Of one that was made without a network, on the device: sent twice, it is kept once. null: made here.
+     */
     key: uuid(),
   },
   (table) => [
@@ -109,7 +123,10 @@ export const signatures = pgTable(
   ],
 );
 
-/** Plans as they were left with somebody ashore, whole. Append-only: the one of an outing that was left last is the one they have. */
+/**
+ * Plans as they were left with somebody ashore, whole. Append-only: the one of an outing that was left last
+ * is the one they have.
+ */
 export const plansLeft = pgTable(
   'plans_left',
   {
@@ -120,7 +137,10 @@ export const plansLeft = pgTable(
       .references(() => outings.id),
     plan: jsonb().notNull(),
     leftAt: timestamp({ withTimezone: true, mode: 'string' }).notNull(),
-    /** Hours of the plan, written by a trigger, so that plans that are out are found without reading the others. null: not readable. */
+    /**
+     * Hours of the plan, written by a trigger, so that plans that are out are found without reading the
+     * others. null: not readable.
+     */
     launchAt: timestamp({ withTimezone: true, mode: 'string' }),
     callAt: timestamp({ withTimezone: true, mode: 'string' }),
   },
@@ -156,7 +176,10 @@ export const checkIns = pgTable(
     /** As of the walk-round's answers. */
     clockAheadMs: bigint({ mode: 'number' }),
   },
-  (table) => [index('check_ins_outing').on(table.outingId), unique('check_ins_key').on(table.outingId, table.key)],
+  (table) => [
+    index('check_ins_outing').on(table.outingId),
+    unique('check_ins_key').on(table.outingId, table.key),
+  ],
 );
 /** Messages to whoever is ashore: each is made once, by its mark. */
 export const outbox = pgTable(
@@ -203,7 +226,9 @@ export const imports = pgTable('imports', {
 /** Who may come in. One who was removed keeps the row, so that nobody else takes the name's place. */
 export const people = pgTable('people', {
   id: text().primaryKey(),
-  /** Stands before the names of what is theirs; empty: the first keeper, to whom the house belonged before. */
+  /**
+   * Stands before the names of what is theirs; empty: the first keeper, to whom the house belonged before.
+   */
   owner: text().notNull().unique(),
   name: text().notNull(),
   /** The name as it is compared: no two people have the same. */
@@ -230,7 +255,10 @@ export const sessions = pgTable(
   },
   (table) => [index('sessions_person').on(table.personId)],
 );
-/** Addresses that let somebody in once: the first keeper, an invitation, a device to be paired. Each by the hash of its secret. */
+/**
+ * Addresses that let somebody in once: the first keeper, an invitation, a device to be paired. Each by the
+ * hash of its secret.
+ */
 export const passes = pgTable('passes', {
   id: bigserial({ mode: 'number' }).primaryKey(),
   tokenHash: text().notNull().unique(),
@@ -276,7 +304,10 @@ export const passkeys = pgTable(
   },
   (table) => [index('passkeys_person').on(table.personId)],
 );
-/** Outings that others of the house were asked along to: which companion of it somebody is, and the outing of their own that they made of it. */
+/**
+ * Outings that others of the house were asked along to: which companion of it somebody is, and the outing of
+ * their own that they made of it.
+ */
 export const shares = pgTable(
   'shares',
   {

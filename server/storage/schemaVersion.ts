@@ -9,7 +9,9 @@ const journalSchema = z.object({ entries: z.array(z.object({ when: z.number() })
 
 /** When the newest migration that this program knows was written, ms. @param folder of the migrations */
 function newestKnown(folder: string): number {
-  const { entries } = journalSchema.parse(JSON.parse(readFileSync(join(folder, 'meta/_journal.json'), 'utf8')));
+  const { entries } = journalSchema.parse(
+    JSON.parse(readFileSync(join(folder, 'meta/_journal.json'), 'utf8')),
+  );
   return Math.max(...entries.map(({ when }) => when));
 }
 
@@ -32,7 +34,10 @@ export async function isNewerThan(db: RunsSql, migrations: string): Promise<bool
   return (await newestSeen(db)) > newestKnown(migrations);
 }
 
-/** @throws PlainError where a newer version of the program made the database: an older one would read it wrongly */
+/**
+ * @throws PlainError where a newer version of the program made the database: an older one would read it
+ * wrongly
+ */
 export async function refuseNewer(db: RunsSql, migrations: string): Promise<void> {
   if (await isNewerThan(db, migrations))
     throw new PlainError(

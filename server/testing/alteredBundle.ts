@@ -11,7 +11,9 @@ export async function alteredBundle(
   const files = await unpack(bytes);
   const changed = change(textOf(files[path] ?? new Uint8Array()));
   const file = typeof changed === 'string' ? bytesOf(changed) : changed;
-  const list = JSON.parse(textOf(files['bundle.json'] ?? new Uint8Array())) as { files: Record<string, unknown> };
+  const list = JSON.parse(textOf(files['bundle.json'] ?? new Uint8Array())) as {
+    files: Record<string, unknown>;
+  };
   list.files[path] = { sha256: sumOf(file) };
   return pack({ ...files, [path]: file, 'bundle.json': bytesOf(JSON.stringify(list)) });
 }

@@ -2,7 +2,9 @@ import { type KeyObject, createHash, generateKeyPairSync, randomBytes, sign } fr
 
 const url64 = (bytes: Uint8Array | string) => Buffer.from(bytes).toString('base64url');
 const sha256 = (bytes: Uint8Array | string) => createHash('sha256').update(bytes).digest();
-/** A text or some bytes as CBOR (RFC 8949) in its shortest form: enough of it for what an authenticator says. */
+/**
+ * A text or some bytes as CBOR (RFC 8949) in its shortest form: enough of it for what an authenticator says.
+ */
 const text = (value: string) => Buffer.concat([Buffer.from([0x60 + value.length]), Buffer.from(value)]);
 const bytes = (value: Uint8Array) =>
   Buffer.concat([
@@ -13,7 +15,10 @@ const bytes = (value: Uint8Array) =>
 const PRESENT_AND_VERIFIED = 0x05;
 const WITH_KEY = 0x40;
 
-/** An authenticator in software: one P-256 key without attestation, as a browser would answer for it at an origin. */
+/**
+ * An authenticator in software: one P-256 key without attestation, as a browser would answer for it at an
+ * origin.
+ */
 export class Authenticator {
   readonly id = randomBytes(24);
   counter = 0;
@@ -54,7 +59,11 @@ export class Authenticator {
     const authData = this.authData(PRESENT_AND_VERIFIED);
     const signature = sign('sha256', Buffer.concat([authData, sha256(clientData)]), this.keys.privateKey);
     return this.answer({
-      ...{ clientDataJSON: url64(clientData), authenticatorData: url64(authData), signature: url64(signature) },
+      ...{
+        clientDataJSON: url64(clientData),
+        authenticatorData: url64(authData),
+        signature: url64(signature),
+      },
     });
   }
 

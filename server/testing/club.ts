@@ -83,7 +83,9 @@ export async function openClub(): Promise<Club> {
     empty: async () => {
       at = NOW;
       await db.execute(sql`delete from house where name = 'owner'`);
-      await db.execute(sql`truncate people, sessions, passes, passkeys, shares, recovery_codes, sign_in_tries, audit`);
+      await db.execute(
+        sql`truncate people, sessions, passes, passkeys, shares, recovery_codes, sign_in_tries, audit`,
+      );
     },
     close: async () => {
       await app.close();

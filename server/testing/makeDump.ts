@@ -1,5 +1,14 @@
 import { createHash } from 'node:crypto';
-import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { drizzle } from 'drizzle-orm/pglite';
@@ -8,7 +17,10 @@ import { migrate } from 'drizzle-orm/pglite/migrator';
 const migrations = 'server/storage/migrations';
 const cache = 'node_modules/.cache/tally';
 
-/** Where the empty, migrated database lies, made once for each set of migrations: as a folder, and as a dump of it. */
+/**
+ * Where the empty, migrated database lies, made once for each set of migrations: as a folder, and as a dump
+ * of it.
+ */
 function madeOnce(): { folder: string; database: string; dump: string } {
   const hash = createHash('sha256');
   for (const name of readdirSync(migrations)
@@ -24,7 +36,10 @@ export function readDump(): Blob {
   return new Blob([readFileSync(madeOnce().dump)], { type: 'application/x-gzip' });
 }
 
-/** A data folder whose database is empty and migrated: beginning with it saves a start the three seconds of making one. */
+/**
+ * A data folder whose database is empty and migrated: beginning with it saves a start the three seconds of
+ * making one.
+ */
 export async function emptyHouse(data: string): Promise<void> {
   await setup();
   cpSync(madeOnce().database, join(data, 'db'), { recursive: true });

@@ -21,7 +21,10 @@ export interface TestApp {
   close: () => Promise<void>;
 }
 
-/** The app over a database opened from the dump, with the demo data or empty, and a clock that only the test moves. */
+/**
+ * The app over a database opened from the dump, with the demo data or empty, and a clock that only the test
+ * moves.
+ */
 export async function openApp({ withDemo }: { withDemo: boolean }): Promise<TestApp> {
   const { db, close } = await emptyDatabase();
   let now = NOW;

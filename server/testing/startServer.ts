@@ -25,13 +25,17 @@ export async function endStarted(): Promise<number> {
 
 const READY = /ready at (http:\/\/\S+)/;
 
-/** Starts the server as it was built, as a process of its own, on a free port. Fails with what it said when it ends before it is ready. */
+/**
+ * Starts the server as it was built, as a process of its own, on a free port. Fails with what it said when it
+ * ends before it is ready.
+ */
 export async function startServer(
   env: Readonly<Record<string, string>>,
   command: readonly string[] = ['dist/server/main.js'],
   asUser?: number,
 ): Promise<Running> {
-  // Without the optimising compiler of WebAssembly a start takes half the time of a core; the code run is the same.
+  // Without the optimising compiler of WebAssembly a start takes half the time of a core; the code run is the
+  // same.
   const child = spawn(process.execPath, ['--liftoff-only', ...command], {
     env: { ...process.env, PORT: '0', DATABASE_URL: '', ...env },
     stdio: ['ignore', 'pipe', 'pipe', 'ipc'],

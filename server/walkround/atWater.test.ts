@@ -31,7 +31,10 @@ const send = async (judged: unknown, more: object = {}, id = 'pollack-long-grey'
     url: `/api/outings/${id}/signatures-at-the-water`,
     payload,
   });
-  return { status: reply.statusCode, body: reply.json<Walk & { errors: { field: string; message: string }[] }>() };
+  return {
+    status: reply.statusCode,
+    body: reply.json<Walk & { errors: { field: string; message: string }[] }>(),
+  };
 };
 
 describe('a signature made at the water', () => {

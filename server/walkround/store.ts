@@ -124,7 +124,9 @@ export function walkStore(db: Database): WalkStore {
       if (answers.length === 0) return;
       await db
         .insert(walkAnswers)
-        .values(answers.map((answer) => ({ ...answer, outingId: rowKey(outingId), recordedAt, clockAheadMs })))
+        .values(
+          answers.map((answer) => ({ ...answer, outingId: rowKey(outingId), recordedAt, clockAheadMs })),
+        )
         .onConflictDoNothing({ target: [walkAnswers.outingId, walkAnswers.key] });
     },
     earlier: async (outingId, since) => (await earlierOf(since))(outingId),
@@ -159,14 +161,23 @@ export function walkStore(db: Database): WalkStore {
       return new Map(
         outingIds.map((id) => [
           id,
-          { answers: at.get(`answers ${rowKey(id)}`) ?? 0, signatures: at.get(`signatures ${rowKey(id)}`) ?? 0 },
+          {
+            answers: at.get(`answers ${rowKey(id)}`) ?? 0,
+            signatures: at.get(`signatures ${rowKey(id)}`) ?? 0,
+          },
         ]),
       );
     },
     sign: async (outingId, snapshot, signedAt, key) => {
       await db
         .insert(signatures)
-        .values({ outingId: rowKey(outingId), signedAt, hash: hashOf(snapshot), judged: snapshot, key: key ?? null })
+        .values({
+          outingId: rowKey(outingId),
+          signedAt,
+          hash: hashOf(snapshot),
+          judged: snapshot,
+          key: key ?? null,
+        })
         .onConflictDoNothing({ target: [signatures.outingId, signatures.key] });
     },
   };

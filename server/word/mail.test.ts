@@ -32,7 +32,11 @@ async function mailServer(refuses = false) {
   const { port } = server.address() as AddressInfo;
   return { url: `smtp://127.0.0.1:${port}`, heard, close: () => server.close() };
 }
-const message = { to: 'contact@sample.example', subject: 'Overdue, call now: Łukasz', text: 'Ring 000 555 0100.' };
+const message = {
+  to: 'contact@sample.example',
+  subject: 'Overdue, call now: Łukasz',
+  text: 'Ring 000 555 0100.',
+};
 
 it('a message goes to the mail server that was named, from whom it was said', async () => {
   const { url, heard, close } = await mailServer();

@@ -3,7 +3,11 @@ import type { Post } from './watch';
 
 const WAIT_MS = 15_000;
 
-/** Sends by a mail server. @param url smtp:// or smtps://, with name and password where it wants them @param from who it says it is from */
+/**
+ * Sends by a mail server.
+ * @param url smtp:// or smtps://, with name and password where it wants them
+ * @param from who it says it is from
+ */
 export function mailer(url: string, from: string): Post {
   // Read with the first letter: a start need not wait for it.
   let transport: Transporter | null = null;

@@ -17,7 +17,10 @@ const faces = {
   Head: { normal: head, bold: head, italics: head, bolditalics: head },
 };
 const letterFiles: ReadonlySet<string> = new Set([text, bold, head]);
-/** The press, read with the first page: a start need not wait for it. A plan fetches nothing and reads nothing but its letters. */
+/**
+ * The press, read with the first page: a start need not wait for it. A plan fetches nothing and reads nothing
+ * but its letters.
+ */
 async function pressOf(): Promise<typeof pdfmake> {
   const { default: press } = await import('pdfmake');
   press.setFonts(faces);
@@ -38,7 +41,10 @@ export type Paper = 'A4' | 'LETTER';
 /** So much smaller letters, until it is one page. */
 const SIZES = [10.8, 9.6, 8.8, 8, 7.2, 6.4];
 
-/** Bytes that the largest QR code holds at the lowest correction (ISO/IEC 18004, version 40, L), with room for letters of two bytes. */
+/**
+ * Bytes that the largest QR code holds at the lowest correction (ISO/IEC 18004, version 40, L), with room for
+ * letters of two bytes.
+ */
 const MOST_IN_QR = 1400;
 function codeWords(code: string, page: string): string {
   if (code.length > MOST_IN_QR) return '';
@@ -106,7 +112,10 @@ function definition(plan: FloatPlan, { paper, page, now, size, pages }: Setting)
       rule(),
       {
         columns: hours.map(({ label, text }) => ({
-          stack: [set(label, 'Text', { color: SOFT }), set(text, 'Head', { bold: true, fontSize: size * 1.35 })],
+          stack: [
+            set(label, 'Text', { color: SOFT }),
+            set(text, 'Head', { bold: true, fontSize: size * 1.35 }),
+          ],
         })),
       },
       rule(),

@@ -58,7 +58,10 @@ const outSchema = z.object({
   ),
 });
 /** What comes before a path: scheme, name and port. */
-const baseText = text(200).regex(/^https?:\/\/[^\s/?#]+$/, 'The address of this house as your browser has it.');
+const baseText = text(200).regex(
+  /^https?:\/\/[^\s/?#]+$/,
+  'The address of this house as your browser has it.',
+);
 const MOST_CHECK_INS = 50;
 /** Characters of a plan that goes on a page of paper: some seven times what an ordinary one has. */
 const MOST_ON_PAPER = 20_000;
@@ -72,7 +75,10 @@ function wordsIn({ way: _way, land: _land, ...words }: FloatPlan): number {
   return JSON.stringify(words).length;
 }
 
-/** Plans left ashore: kept, watched, and heard from. Only what was shown is sent here, and only that is shown again. */
+/**
+ * Plans left ashore: kept, watched, and heard from. Only what was shown is sent here, and only that is shown
+ * again.
+ */
 export function wordRoutes(
   parent: FastifyInstance,
   parts: { db: Database; from: Stores; now: () => number; watch: Watch; mails: boolean },
@@ -197,7 +203,16 @@ export function wordRoutes(
         const { state, homeAt, callAt, heardAt, heard } = status;
         const { title, zone, rescue, who, phone, vehicle } = left.plan;
         const waited = { zone, rescue, who, phone, vehicle };
-        out.push({ outingId: plainId(left.outingId), title, ...waited, state, homeAt, callAt, heardAt, heard });
+        out.push({
+          outingId: plainId(left.outingId),
+          title,
+          ...waited,
+          state,
+          homeAt,
+          callAt,
+          heardAt,
+          heard,
+        });
       }
       return { out };
     },
@@ -230,7 +245,11 @@ export function wordRoutes(
   app.get(
     '/watch/:token',
     {
-      schema: { tags, params: z.strictObject({ token: text(80) }), response: { 200: z.unknown(), 404: z.unknown() } },
+      schema: {
+        tags,
+        params: z.strictObject({ token: text(80) }),
+        response: { 200: z.unknown(), 404: z.unknown() },
+      },
     },
     // Whoever has the address, whoever else they are.
     ({ params: { token } }, reply) =>

@@ -30,18 +30,26 @@ export interface KeptMessage extends Message {
 
 /** Letters of a secret: 192 bits, which nobody guesses. */
 const SECRET_BYTES = 24;
-/** How old a message may be and still be sent; after that it is only shown. An alarm of last year would send people out for nothing. */
+/**
+ * How old a message may be and still be sent; after that it is only shown. An alarm of last year would send
+ * people out for nothing.
+ */
 const SENT_WITHIN_MS: Record<MessageKind, number> = {
   left: DAY_MS,
   late: 6 * HOUR_MS,
   overdue: 3 * DAY_MS,
   home: DAY_MS,
 };
-/** After the first failed attempt a message is tried again so many seconds after it was made; then three times as many, seven, fifteen. */
+/**
+ * After the first failed attempt a message is tried again so many seconds after it was made; then three times
+ * as many, seven, fifteen.
+ */
 const FIRST_WAIT_S = 15;
 /** When a check-in was said, by the server's clock, in SQL: `answeredAt` of the walk-round says the same. */
 const saidAt = (row: 'home' | 'undo') =>
-  sql.raw(`least(${row}.at + coalesce(${row}.clock_ahead_ms, 0) * interval '1 millisecond', ${row}.recorded_at)`);
+  sql.raw(
+    `least(${row}.at + coalesce(${row}.clock_ahead_ms, 0) * interval '1 millisecond', ${row}.recorded_at)`,
+  );
 
 /** Plans left ashore, what was heard since, and what was written to whoever has them. */
 export function wordStore(db: Database) {
@@ -54,7 +62,9 @@ export function wordStore(db: Database) {
   });
   const planIn = (row: typeof plansLeft.$inferSelect): LeftPlan | null => {
     const read = floatPlanSchema.safeParse(row.plan);
-    return read.success ? { id: row.id, outingId: row.outingId, leftAt: iso(row.leftAt), plan: read.data } : null;
+    return read.success
+      ? { id: row.id, outingId: row.outingId, leftAt: iso(row.leftAt), plan: read.data }
+      : null;
   };
   const newestReadable = async (outingKey: string): Promise<LeftPlan | null> => {
     for (let at = 0; ; at += 1) {
@@ -73,7 +83,14 @@ export function wordStore(db: Database) {
     const [row] = await db.select().from(watchPages).where(is);
     return row ? { ...row, offAt: row.offAt === null ? null : iso(row.offAt) } : null;
   };
-  const heardIn = ({ key, what, at, homeBy, clockAheadMs, recordedAt }: typeof checkIns.$inferSelect): CheckIn[] => {
+  const heardIn = ({
+    key,
+    what,
+    at,
+    homeBy,
+    clockAheadMs,
+    recordedAt,
+  }: typeof checkIns.$inferSelect): CheckIn[] => {
     const read = checkInSchema.safeParse({
       key,
       what,
@@ -94,7 +111,9 @@ export function wordStore(db: Database) {
     return all;
   };
   return {
-    /** The plan that somebody has: of those that can be read, the one left last. null: nobody was left one. */
+    /**
+     * The plan that somebody has: of those that can be read, the one left last. null: nobody was left one.
+     */
     plan: async (outingId: string): Promise<LeftPlan | null> => newestReadable(rowKey(outingId)),
     /** How many of the plans left of an outing cannot be read. They are kept, and count for nothing. */
     unreadablePlans: async (outingId: string): Promise<number> => {
@@ -105,8 +124,8 @@ export function wordStore(db: Database) {
       return rows.filter((row) => planIn(row) === null).length;
     },
     /**
-     * Plans in force of outings that are waited for: launched before one moment, to be called after another, not logged or deleted, and not
-     * said to be home since the plan was left.
+     * Plans in force of outings that are waited for: launched before one moment, to be called after another,
+     * not logged or deleted, and not said to be home since the plan was left.
      */
     waitedFor: async ({
       launchBefore,
@@ -205,7 +224,10 @@ export function wordStore(db: Database) {
         .orderBy(asc(outbox.id));
       return rows.map(asMessage);
     },
-    /** Messages to send now, those tried least first. Each is tried again after a wait that doubles, until it is too old to help. */
+    /**
+     * Messages to send now, those tried least first. Each is tried again after a wait that doubles, until it
+     * is too old to help.
+     */
     due: async (now: Instant, most: number): Promise<KeptMessage[]> => {
       const at = new Date(now).toISOString();
       const fresh = messageKinds.map(

@@ -27,8 +27,8 @@ export function pagePath({ token }: Pick<WatchPage, 'token'>): string {
 export type Post = (message: { to: string; subject: string; text: string }) => Promise<void>;
 
 /**
- * Keeps the clock of all plans that are out: writes what is late and overdue, each once, and sends what is written where there is a way.
- * Several processes may do so at once.
+ * Keeps the clock of all plans that are out: writes what is late and overdue, each once, and sends what is
+ * written where there is a way. Several processes may do so at once.
  * @param post null: nothing is sent, only written and shown
  * @param failed told of a plan for which nothing could be written
  */
@@ -141,7 +141,9 @@ export function watchOver(
         }
       }
     },
-    /** Sends what is written and not sent, several at once, so that a message that hangs holds up no other. */
+    /**
+     * Sends what is written and not sent, several at once, so that a message that hangs holds up no other.
+     */
     async send(): Promise<void> {
       if (!post) return;
       await Promise.all((await words.due(now(), SENT_AT_ONCE)).map((message) => sendOne(message, post)));

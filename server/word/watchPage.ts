@@ -31,7 +31,9 @@ function withCalls(text: string): string {
   );
 }
 
-/** The plan as whoever has its address sees it: no account, no script, nothing but the plan and how it stands. */
+/**
+ * The plan as whoever has its address sees it: no account, no script, nothing but the plan and how it stands.
+ */
 export function watchPage(plan: FloatPlan, status: PlanStatus, leftAt: string, now: number): string {
   const { title, text } = sayStatus(plan, status, now);
   const stillOut = status.state !== 'home';

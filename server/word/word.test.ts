@@ -40,7 +40,9 @@ describe('a plan left ashore', () => {
     expect(left?.plan.title).toBe('Pollack beyond the Long Grey');
     expect(state).toBe('left');
     expect(page).toMatch(/^\/watch\/[A-Za-z0-9_-]{32}$/);
-    const others = await Promise.all(['bonefish-flat', 'venn-overnight'].map(async (id) => (await wordOf(id)).page));
+    const others = await Promise.all(
+      ['bonefish-flat', 'venn-overnight'].map(async (id) => (await wordOf(id)).page),
+    );
     expect(new Set([page, ...others]).size).toBe(3);
   });
   it('is left once, however often it is sent, and keeps the address of its page', async () => {
@@ -71,7 +73,8 @@ describe('a plan left ashore', () => {
       expect(other.statusCode).toBe(400);
     }
     expect(
-      (await post('/api/outings/nobody/word', { key: randomUUID(), plan: left?.plan as object, base })).statusCode,
+      (await post('/api/outings/nobody/word', { key: randomUUID(), plan: left?.plan as object, base }))
+        .statusCode,
     ).toBe(404);
   });
 });
@@ -146,9 +149,9 @@ describe('the clock of a plan', () => {
     const toHome = Date.parse(plan.times.homeAt) - house.now();
     expect((await checkIn('afloat')).statusCode).toBe(200);
     expect((await wordOf()).state).toBe('afloat');
-    expect((await get('/api/out')).json<{ out: { outingId: string }[] }>().out.map(({ outingId }) => outingId)).toEqual(
-      [ID],
-    );
+    expect(
+      (await get('/api/out')).json<{ out: { outingId: string }[] }>().out.map(({ outingId }) => outingId),
+    ).toEqual([ID]);
 
     house.wait(toHome + 60_000);
     await look();
@@ -218,7 +221,9 @@ describe('the clock of a plan', () => {
     await checkIn('afloat');
     await checkIn('afloat', null, randomUUID(), 'cod-wreck');
     await checkIn('well', hours(2.5), randomUUID(), 'cod-wreck');
-    const { out } = (await get('/api/out')).json<{ out: { outingId: string; heard: { what: string } | null }[] }>();
+    const { out } = (await get('/api/out')).json<{
+      out: { outingId: string; heard: { what: string } | null }[];
+    }>();
     const heard = Object.fromEntries(out.map((one) => [one.outingId, one.heard?.what]));
     expect(heard).toMatchObject({ [ID]: 'afloat', 'cod-wreck': 'well' });
     expect(heard).not.toHaveProperty('zander-dusk');
@@ -275,7 +280,8 @@ describe('messages', () => {
       if (subject === 'hangs') await hanging;
     });
     const sending = watch.send();
-    const isSent = async () => (await wordOf()).messages.some((one) => one.subject === 'goes' && one.sentAt !== null);
+    const isSent = async () =>
+      (await wordOf()).messages.some((one) => one.subject === 'goes' && one.sentAt !== null);
     await expect.poll(isSent).toBe(true);
     release();
     await sending;

@@ -19,7 +19,10 @@ export type WorkerAnswer<Part> =
   | { is: 'refused'; status: number; title: string; detail: string }
   | { is: 'failed'; message: string };
 
-/** Work beside the server's thread, in a few workers that are kept for the next job. Idle ones do not keep the process alive. */
+/**
+ * Work beside the server's thread, in a few workers that are kept for the next job. Idle ones do not keep the
+ * process alive.
+ */
 export interface WorkerPool<Job, Part> {
   /**
    * All parts of the answer, in their order.
@@ -28,7 +31,10 @@ export interface WorkerPool<Job, Part> {
   run: (job: Job) => Promise<Part[]>;
 }
 
-/** The code of a worker: beside the bundled server where it was built, else its source beside the module that asks. */
+/**
+ * The code of a worker: beside the bundled server where it was built, else its source beside the module that
+ * asks.
+ */
 export function workerCode(name: string, askedFrom: string): URL {
   return askedFrom.endsWith('.js') ? new URL(`./${name}.js`, askedFrom) : new URL(`./${name}.ts`, askedFrom);
 }
@@ -60,7 +66,11 @@ export function workerPool<Job, Part>(code: URL, limits: PoolLimits): WorkerPool
         }
         say();
       };
-      const tooMuch = new Refusal(413, 'Too much', 'This takes longer, or more memory, than one request may have.');
+      const tooMuch = new Refusal(
+        413,
+        'Too much',
+        'This takes longer, or more memory, than one request may have.',
+      );
       const onMessage = (answer: WorkerAnswer<Part>) => {
         if (answer.is === 'part') parts.push(answer.part);
         else if (answer.is === 'done') settle(true, () => done(parts));

@@ -16,7 +16,11 @@ export function serveJobs<Job, Part>(work: (job: Job) => AsyncIterable<Part>): v
       if (error instanceof Refusal) {
         const { status, title, detail } = error;
         answer({ is: 'refused', status, title, detail });
-      } else answer({ is: 'failed', message: error instanceof Error ? (error.stack ?? error.message) : String(error) });
+      } else
+        answer({
+          is: 'failed',
+          message: error instanceof Error ? (error.stack ?? error.message) : String(error),
+        });
     }
   };
 }

@@ -9,7 +9,9 @@ import { ThemeChoice } from './themeChoice';
 export function App() {
   return (
     <ThemeChoice>
-      <SWRConfig value={{ fetcher: get, shouldRetryOnError: true, errorRetryInterval: 3000, revalidateOnFocus: true }}>
+      <SWRConfig
+        value={{ fetcher: get, shouldRetryOnError: true, errorRetryInterval: 3000, revalidateOnFocus: true }}
+      >
         <ToastProvider>
           <Door>
             <RouterProvider router={router} />

@@ -3,7 +3,10 @@ import Button from '@mui/material/Button';
 import { screenOnly } from '../ui/screenOnly';
 import { loadNewest, useNewerServed } from '../offline/build';
 
-/** Says that the server has a newer version of the program since this page was opened. It is offered, and never forced. */
+/**
+ * Says that the server has a newer version of the program since this page was opened. It is offered, and
+ * never forced.
+ */
 export function NewerVersion() {
   if (!useNewerServed()) return null;
   return (

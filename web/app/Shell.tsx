@@ -60,7 +60,10 @@ export function Shell() {
           zIndex: 10,
         }}
       >
-        <Box sx={{ display: { xs: 'none', sm: 'flex' }, justifyContent: 'center', pt: 2, pb: 1.5 }} aria-hidden>
+        <Box
+          sx={{ display: { xs: 'none', sm: 'flex' }, justifyContent: 'center', pt: 2, pb: 1.5 }}
+          aria-hidden
+        >
           <TallyStrokes counted={5} of={5} size={24} bare />
         </Box>
         {places.map(({ to, name, Icon }) => (

@@ -65,7 +65,10 @@ const screens: LazyRoute[] = [
     path: 'locker/own',
     lazy: async () => ({ Component: (await import('../library/locker/OwnScreen')).OwnScreen }),
   },
-  { path: 'boats', lazy: async () => ({ Component: (await import('../library/boats/BoatsScreen')).BoatsScreen }) },
+  {
+    path: 'boats',
+    lazy: async () => ({ Component: (await import('../library/boats/BoatsScreen')).BoatsScreen }),
+  },
   {
     path: 'boats/new',
     lazy: async () => ({ Component: (await import('../library/first/FirstBoatScreen')).FirstBoatScreen }),
@@ -95,7 +98,9 @@ const screens: LazyRoute[] = [
       },
       {
         path: 'needs',
-        lazy: async () => ({ Component: (await import('../library/reference/needs/NeedsScreen')).NeedsScreen }),
+        lazy: async () => ({
+          Component: (await import('../library/reference/needs/NeedsScreen')).NeedsScreen,
+        }),
       },
       {
         path: 'limits',
@@ -117,11 +122,15 @@ const screens: LazyRoute[] = [
       },
       {
         path: 'words',
-        lazy: async () => ({ Component: (await import('../library/reference/words/WordsScreen')).WordsScreen }),
+        lazy: async () => ({
+          Component: (await import('../library/reference/words/WordsScreen')).WordsScreen,
+        }),
       },
       {
         path: 'rules',
-        lazy: async () => ({ Component: (await import('../library/reference/rules/RulesScreen')).RulesScreen }),
+        lazy: async () => ({
+          Component: (await import('../library/reference/rules/RulesScreen')).RulesScreen,
+        }),
       },
     ],
   },

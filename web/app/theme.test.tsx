@@ -16,7 +16,13 @@ function Place() {
   const [value, setValue] = useState('tank');
   return (
     <ThemeProvider theme={makeTheme('paper')}>
-      <TextField select id="where" label="Where" value={value} onChange={({ target }) => setValue(target.value)}>
+      <TextField
+        select
+        id="where"
+        label="Where"
+        value={value}
+        onChange={({ target }) => setValue(target.value)}
+      >
         <MenuItem value="tank">In the tank well</MenuItem>
         <MenuItem value="seat">Under the seat</MenuItem>
       </TextField>

@@ -59,11 +59,15 @@ export function makeTheme(name: ThemeName): Theme {
           '@media (prefers-reduced-motion: reduce)': {
             '*, *::before, *::after': {
               animationDuration: '0.01ms !important',
-              // None at all: however short one were, it would begin with what was there before, on all that ever changes.
+              // None at all: however short one were, it would begin with what was there before, on all that
+              // ever changes.
               transition: 'none !important',
             },
           },
-          '@media print': { body: { background: '#fff' }, '[data-screen-only]': { display: 'none !important' } },
+          '@media print': {
+            body: { background: '#fff' },
+            '[data-screen-only]': { display: 'none !important' },
+          },
         },
       },
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
@@ -72,7 +76,8 @@ export function makeTheme(name: ThemeName): Theme {
         styleOverrides: {
           root: {
             fontFamily: sans,
-            // The library takes the outline away, since its ripple shows the focus; here is none. Of a box or a switch the input within has it.
+            // The library takes the outline away, since its ripple shows the focus; here is none. Of a box or
+            // a switch the input within has it.
             '&:focus-visible, &:has(:focus-visible)': {
               outline: `3px solid ${c.tide}`,
               outlineOffset: 2,
@@ -119,14 +124,18 @@ export function makeTheme(name: ThemeName): Theme {
         },
       },
       MuiTooltip: {
-        styleOverrides: { tooltip: { background: c.ink, color: c.paper, fontSize: '0.85rem', borderRadius: 4 } },
+        styleOverrides: {
+          tooltip: { background: c.ink, color: c.paper, fontSize: '0.85rem', borderRadius: 4 },
+        },
       },
       MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: c.slate } } },
-      // A press that opens a list ends over one of its choices, where the list covers what was pressed: on a busy machine
-      // that would choose it. Only a press of its own chooses.
+      // A press that opens a list ends over one of its choices, where the list covers what was pressed: on a
+      // busy machine that would choose it. Only a press of its own chooses.
       MuiSelect: {
         defaultProps: {
-          MenuProps: { slotProps: { list: { onMouseUpCapture: (event: SyntheticEvent) => event.stopPropagation() } } },
+          MenuProps: {
+            slotProps: { list: { onMouseUpCapture: (event: SyntheticEvent) => event.stopPropagation() } },
+          },
         },
       },
       MuiMenuItem: { styleOverrides: { root: { minHeight: 44, whiteSpace: 'normal' } } },

@@ -17,7 +17,11 @@ interface Chosen {
   /** Red on black, or back to the theme that was before it. */
   toggleHalfLight: () => void;
 }
-const Choice = createContext<Chosen>({ name: 'paper', choose: () => undefined, toggleHalfLight: () => undefined });
+const Choice = createContext<Chosen>({
+  name: 'paper',
+  choose: () => undefined,
+  toggleHalfLight: () => undefined,
+});
 
 /** The theme in force and the way to change it; remembered on this device. */
 export function useThemeChoice() {
@@ -35,7 +39,11 @@ export function ThemeChoice({ children }: { children: ReactNode }) {
       localStorage.setItem(KEY, next);
       setName(next);
     };
-    return { name, choose, toggleHalfLight: () => choose(name === 'half-light' ? remembered(BEFORE) : 'half-light') };
+    return {
+      name,
+      choose,
+      toggleHalfLight: () => choose(name === 'half-light' ? remembered(BEFORE) : 'half-light'),
+    };
   }, [name]);
   const theme = useMemo(() => makeTheme(name), [name]);
   return (

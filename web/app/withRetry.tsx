@@ -11,8 +11,8 @@ export interface LazyRoute extends Omit<RouteObject, 'lazy' | 'children' | 'inde
 }
 
 /**
- * Routes whose code may fail to load: the failure is shown in the place of the screen, and the code is asked for again each time the screen is
- * opened. By itself the router would show its fallback, an empty page.
+ * Routes whose code may fail to load: the failure is shown in the place of the screen, and the code is asked
+ * for again each time the screen is opened. By itself the router would show its fallback, an empty page.
  */
 export function withRetry(routes: readonly LazyRoute[]): RouteObject[] {
   return routes.map(({ lazy, children, ...route }) => {

@@ -20,7 +20,10 @@ interface Props {
   settle: (whose: 'mine' | 'theirs') => void;
 }
 
-/** Two windows changed the same thing differently: both are shown, and one is chosen. The other is one undo away. */
+/**
+ * Two windows changed the same thing differently: both are shown, and one is chosen. The other is one undo
+ * away.
+ */
 export function ConflictDialog({ kind, saving, settle }: Props) {
   if (saving.is !== 'conflict') return null;
   return (

@@ -7,7 +7,13 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { type ReactNode, type RefObject, useRef, useState } from 'react';
-import { type FieldErrors, type FieldPath, type FieldValues, type UseFormReturn, useForm } from 'react-hook-form';
+import {
+  type FieldErrors,
+  type FieldPath,
+  type FieldValues,
+  type UseFormReturn,
+  useForm,
+} from 'react-hook-form';
 import { type Documents, type ReferenceName, documentKinds } from '#core/documents/registry';
 import { useToast } from '../ui/Toast';
 import type { Versioned } from '#core/documents/kept';
@@ -32,7 +38,10 @@ interface Props<K extends ReferenceName> extends Fields<K> {
   initial: Documents[K];
 }
 
-/** One document in a form: a new one is added when it is whole; a kept one saves itself with every change, and can be undone. */
+/**
+ * One document in a form: a new one is added when it is whole; a kept one saves itself with every change, and
+ * can be undone.
+ */
 export function DocumentDialog<K extends ReferenceName>({ kept, initial, what, ...rest }: Props<K>) {
   return kept ? <EditedOne kept={kept} {...rest} /> : <NewOne initial={initial} what={what} {...rest} />;
 }
@@ -201,14 +210,29 @@ const actionsStyle = { px: 3, pb: 2, gap: 1, flexWrap: 'wrap' } as const;
 function Frame({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
   const narrow = useMediaQuery('(max-width: 600px)');
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" fullScreen={narrow} aria-labelledby="document-title">
+    <Dialog
+      open
+      onClose={onClose}
+      fullWidth
+      maxWidth="sm"
+      fullScreen={narrow}
+      aria-labelledby="document-title"
+    >
       <DialogTitle id="document-title">{title}</DialogTitle>
       {children}
     </Dialog>
   );
 }
 
-function Trouble({ children, action, onClose }: { children: ReactNode; action?: ReactNode; onClose?: () => void }) {
+function Trouble({
+  children,
+  action,
+  onClose,
+}: {
+  children: ReactNode;
+  action?: ReactNode;
+  onClose?: () => void;
+}) {
   return (
     <Alert severity="warning" variant="outlined" action={action} onClose={onClose}>
       {children}

@@ -8,7 +8,11 @@ import { ApiError } from './api';
 import { type EditorPorts, DocumentEditor } from './DocumentEditor';
 
 const [outing] = demo(Date.parse('2026-05-15T19:00:00Z')).outings as [Outing];
-const kept = (doc: Outing, version: number): Versioned<Outing> => ({ doc, version, updatedAt: '2026-05-15T19:00:00Z' });
+const kept = (doc: Outing, version: number): Versioned<Outing> => ({
+  doc,
+  version,
+  updatedAt: '2026-05-15T19:00:00Z',
+});
 const titled = (title: string) => (doc: Outing) => ({ ...doc, title });
 
 /** A server that keeps one document, a drawer for drafts, and timers that the test fires. */
@@ -22,7 +26,8 @@ function house(first = kept(outing, 1)) {
     put: async (doc, version) => {
       await Promise.resolve();
       if (down) throw new ApiError(0, 'The server does not answer.');
-      if (doc.title === '') throw new ApiError(400, 'Bad input', [{ field: 'doc.title', message: 'Give it a name.' }]);
+      if (doc.title === '')
+        throw new ApiError(400, 'Bad input', [{ field: 'doc.title', message: 'Give it a name.' }]);
       if (version !== stored.version) throw new ApiError(409, 'Changed elsewhere', [], stored);
       stored = kept(doc, version + 1);
       return stored;
@@ -206,7 +211,10 @@ describe('the editor of an outing', () => {
     desk.elsewhere((doc) => withItem(doc, 'mirror', 0));
     desk.cut(false);
     const late = { ...desk.ports.drafts, late: (key: string) => Promise.resolve(put.get(key) ?? null) };
-    const second = new DocumentEditor<Outing>(documentKinds.outings, desk.stored(), { ...desk.ports, drafts: late });
+    const second = new DocumentEditor<Outing>(documentKinds.outings, desk.stored(), {
+      ...desk.ports,
+      drafts: late,
+    });
     await desk.settle();
     expect(desk.stored().doc.title).toBe('Changed at the water');
     expect(desk.stored().doc.loadout.some(({ itemId }) => itemId === 'mirror')).toBe(false);
@@ -220,7 +228,10 @@ describe('the editor of an outing', () => {
         throw new DOMException('full', 'QuotaExceededError');
       },
     };
-    const editor = new DocumentEditor<Outing>(documentKinds.outings, desk.stored(), { ...desk.ports, drafts: full });
+    const editor = new DocumentEditor<Outing>(documentKinds.outings, desk.stored(), {
+      ...desk.ports,
+      drafts: full,
+    });
     editor.edit(titled('On a full device'));
     expect(editor.getState().told).toMatch(/^This device is full/);
     await desk.settle();
@@ -231,7 +242,10 @@ describe('the editor of an outing', () => {
     const editor = new DocumentEditor(documentKinds.outings, h.stored(), h.ports);
     editor.edit(titled(''));
     await h.settle();
-    expect(editor.getState()).toMatchObject({ saving: { is: 'refused', why: 'Give it a name.' }, doc: { title: '' } });
+    expect(editor.getState()).toMatchObject({
+      saving: { is: 'refused', why: 'Give it a name.' },
+      doc: { title: '' },
+    });
     editor.edit(titled('Dawn'));
     await h.settle();
     expect(h.stored().doc.title).toBe('Dawn');

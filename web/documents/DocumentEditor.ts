@@ -37,7 +37,8 @@ export interface EditorPorts<Doc> {
 const SEND_AFTER_MS = 350;
 const GROUP_MS = 1500;
 const MOST_UNDO = 200;
-const FULL = 'This device is full: the change is in this page alone until the server has it. Do not close it.';
+const FULL =
+  'This device is full: the change is in this page alone until the server has it. Do not close it.';
 const MERGED = 'This was changed in another window too. Both changes are kept.';
 const DRAFT_UNREAD =
   'A change of an earlier time was held on this device and cannot be read any more. It is left where it is; what the server has is shown.';
@@ -49,8 +50,8 @@ interface Draft<Doc> {
 }
 
 /**
- * One document being edited: every change can be undone, saves itself, and is merged with changes from other windows.
- * Only where both changed the same thing differently does it ask.
+ * One document being edited: every change can be undone, saves itself, and is merged with changes from other
+ * windows. Only where both changed the same thing differently does it ask.
  */
 export class DocumentEditor<Doc extends { id: string }> {
   private base: Versioned<Doc>;
@@ -61,7 +62,10 @@ export class DocumentEditor<Doc extends { id: string }> {
   private sending = false;
   private failures = 0;
   private cancel: (() => void) | null = null;
-  /** What both windows started from, while a conflict waits for an answer; what the other one made of it is `base`. */
+  /**
+   * What both windows started from, while a conflict waits for an answer; what the other one made of it is
+   * `base`.
+   */
   private conflictBase: Versioned<Doc> | null = null;
   private readonly listeners = new Set<() => void>();
 
@@ -92,7 +96,9 @@ export class DocumentEditor<Doc extends { id: string }> {
   };
   readonly getState = (): EditorState<Doc> => this.state;
 
-  /** @param group changes of one group in quick succession are one step back, such as the letters of a word */
+  /**
+   * @param group changes of one group in quick succession are one step back, such as the letters of a word
+   */
   readonly edit = (change: (doc: Doc) => Doc, group = ''): void => {
     const doc = change(this.state.doc);
     if (doc === this.state.doc) return;
@@ -183,7 +189,10 @@ export class DocumentEditor<Doc extends { id: string }> {
       this.base = await this.ports.put(sent, this.base.version, leaving);
       this.failures = 0;
       const done = this.state.doc === sent;
-      this.set({ version: this.base.version, saving: done ? { is: 'kept', at: this.ports.now() } : { is: 'pending' } });
+      this.set({
+        version: this.base.version,
+        saving: done ? { is: 'kept', at: this.ports.now() } : { is: 'pending' },
+      });
       if (done) this.ports.drafts.removeItem(this.draftKey());
       else this.schedule(0);
     } catch (error) {

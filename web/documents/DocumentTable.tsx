@@ -51,7 +51,8 @@ export function DocumentTable<Row>({ rows, keyOf, nameOf, columns, onOpen, label
     setOrder((was) => (was?.name !== name ? { name, down: false } : was.down ? null : { name, down: true }));
   const shownPage = Math.min(page, Math.floor(Math.max(0, rows.length - 1) / PAGE));
   const shown = ordered.slice(shownPage * PAGE, shownPage * PAGE + PAGE);
-  const hidden = (column: Column<Row>) => (column.wideOnly ? { display: { xs: 'none', md: 'table-cell' } } : {});
+  const hidden = (column: Column<Row>) =>
+    column.wideOnly ? { display: { xs: 'none', md: 'table-cell' } } : {};
   return (
     <>
       <TableContainer>
@@ -146,7 +147,8 @@ function inOrder<Row>(rows: readonly Row[], by: (row: Row) => string | number | 
     .map((row) => ({ row, key: by(row) }))
     .sort(({ key: a }, { key: b }) => {
       if (a === null || b === null) return Number(a === null) - Number(b === null);
-      const way = typeof a === 'number' && typeof b === 'number' ? a - b : inWords.compare(String(a), String(b));
+      const way =
+        typeof a === 'number' && typeof b === 'number' ? a - b : inWords.compare(String(a), String(b));
       return down ? -way : way;
     })
     .map(({ row }) => row);

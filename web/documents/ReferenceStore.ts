@@ -28,7 +28,10 @@ const NOWHERE: Shelf = { read: () => Promise.resolve(undefined), write: () => un
 const isHeld = (value: unknown): value is Held & { build: string } =>
   typeof value === 'object' && value !== null && 'build' in value && value.build === BUILD;
 
-/** What outings point at, as this page last read it: only what changed since is asked for, and a list without a change stays the same list. */
+/**
+ * What outings point at, as this page last read it: only what changed since is asked for, and a list without
+ * a change stays the same list.
+ */
 export class ReferenceStore {
   private at = 0;
   private series: string | null = null;
@@ -54,7 +57,10 @@ export class ReferenceStore {
     const { at, series, whole, setAside, ...news } = await this.askNow();
     const before = whole ? null : this.held;
     const lists = Object.fromEntries(
-      referenceNames.map((name) => [name, merged(before?.[name] ?? [], news[name] ?? NO_NEWS, before === null)]),
+      referenceNames.map((name) => [
+        name,
+        merged(before?.[name] ?? [], news[name] ?? NO_NEWS, before === null),
+      ]),
     ) as unknown as { [K in ReferenceName]: readonly Versioned<Documents[K]>[] };
     const moved = at !== this.at || series !== this.series;
     this.at = at;
@@ -119,7 +125,10 @@ function merged(
 }
 
 export const REFERENCES = '/api/references';
-/** Whoever reads it first, a screen or what is asked before there is one: the words are in the units of its profile from then on. */
+/**
+ * Whoever reads it first, a screen or what is asked before there is one: the words are in the units of its
+ * profile from then on.
+ */
 export const referenceStore = new ReferenceStore(
   (since, series) => get(`${REFERENCES}?since=${since}${series === null ? '' : `&series=${series}`}`),
   ({ anglers }) => speakFor(anglers[0]?.doc),

@@ -22,7 +22,8 @@ export function SavingWords({
       sx={{
         color: trouble ? 'error.main' : 'text.secondary',
         maxWidth: 340,
-        // As wide as what it says most, so that nothing beside it is set anew, or pushed down, with each change.
+        // As wide as what it says most, so that nothing beside it is set anew, or pushed down, with each
+        // change.
         '&::after': {
           content: 'attr(data-usual)',
           display: 'block',

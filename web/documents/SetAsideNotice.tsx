@@ -9,7 +9,10 @@ import { useToast } from '../ui/Toast';
 import { ApiError, request } from './api';
 import type { SetAside } from '#core/documents/kept';
 
-/** What cannot be read, each with its reason: it can be written out, and taken away for good. Everything else goes on without it. */
+/**
+ * What cannot be read, each with its reason: it can be written out, and taken away for good. Everything else
+ * goes on without it.
+ */
 export function SetAsideNotice({ list, onGone }: { list: readonly SetAside[]; onGone: () => void }) {
   const [sure, setSure] = useState<string | null>(null);
   const say = useToast();

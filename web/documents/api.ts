@@ -19,7 +19,12 @@ export class ApiError extends Error {
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
 /** One call to the API. Fails with an ApiError whose message can be shown as it is. */
-export async function request<T>(method: Method, path: string, body?: unknown, keepalive = false): Promise<T> {
+export async function request<T>(
+  method: Method,
+  path: string,
+  body?: unknown,
+  keepalive = false,
+): Promise<T> {
   let response: Response;
   const sent = Date.now();
   // What writes says that it is JSON, even where there is nothing to say: another page's form cannot.

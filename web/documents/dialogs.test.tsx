@@ -46,7 +46,13 @@ describe('what two windows changed differently', () => {
 });
 
 describe('what cannot be read', () => {
-  const broken: SetAside = { kind: 'items', id: 'odd one', name: 'odd one', why: 'Its mass is missing.', newer: false };
+  const broken: SetAside = {
+    kind: 'items',
+    id: 'odd one',
+    name: 'odd one',
+    why: 'Its mass is missing.',
+    newer: false,
+  };
   const ofTomorrow: SetAside = {
     ...broken,
     id: 'later',

@@ -18,7 +18,12 @@ const things: Thing[] = [
   { id: 'd', name: 'Éclair line', kg: 12, kind: 'line' },
 ];
 const columns: Column<Thing>[] = [
-  { name: 'Mass', cell: ({ kg }) => (kg === null ? 'unknown' : `${kg} kg`), by: ({ kg }) => kg, number: true },
+  {
+    name: 'Mass',
+    cell: ({ kg }) => (kg === null ? 'unknown' : `${kg} kg`),
+    by: ({ kg }) => kg,
+    number: true,
+  },
   { name: 'Kind', cell: ({ kind }) => kind },
 ];
 const onOpen = vi.fn();
@@ -85,7 +90,12 @@ describe('a table of documents', () => {
     expect(chosen()).toBe('');
   });
   it('is paged when long, and stays on a page that is there when rows go', async () => {
-    const many = Array.from({ length: 130 }, (_, i) => ({ id: `${i}`, name: `Thing ${i}`, kg: i, kind: 'x' }));
+    const many = Array.from({ length: 130 }, (_, i) => ({
+      id: `${i}`,
+      name: `Thing ${i}`,
+      kg: i,
+      kind: 'x',
+    }));
     const { rerender } = render(<Table rows={many} />);
     expect(names()).toHaveLength(60);
     const next = () => userEvent.click(screen.getByRole('button', { name: 'Go to next page' }));

@@ -12,7 +12,8 @@ import { speakFor } from './speech';
 
 /** All that outings point at, with versions. */
 export function useKept() {
-  // The store answers with the same record while nothing changed; comparing ten thousand things would cost more than drawing them.
+  // The store answers with the same record while nothing changed; comparing ten thousand things would cost
+  // more than drawing them.
   return useSWR<KeptReferences>(REFERENCES, referenceStore.read, { compare: Object.is });
 }
 
@@ -62,7 +63,10 @@ export function useDocuments<K extends ReferenceName>(kind: K) {
   return {
     create: (doc: Doc) => then(request<Versioned<Doc>>('POST', path, { doc }), doc),
     put: (doc: Doc, version: number) =>
-      then(written(`${path}/${doc.id}`, request<Versioned<Doc>>('PUT', `${path}/${doc.id}`, { version, doc })), doc),
+      then(
+        written(`${path}/${doc.id}`, request<Versioned<Doc>>('PUT', `${path}/${doc.id}`, { version, doc })),
+        doc,
+      ),
     remove: (id: string, version: number) => then(removeDocument<Doc>(`${path}/${id}`, version)),
     restore: (id: string) => then(request<Versioned<Doc>>('POST', `${path}/${id}/restore`)),
   };
@@ -85,7 +89,10 @@ interface DocumentVersion {
   id: string;
   version: number;
 }
-/** Writes a batch and answers with what takes it back: `before` are the documents that it changes, as they were. */
+/**
+ * Writes a batch and answers with what takes it back: `before` are the documents that it changes, as they
+ * were.
+ */
 export function useItemBatch() {
   const { mutate } = useSWRConfig();
   const say = useToast();

@@ -69,11 +69,14 @@ describe('what outings point at, read piece by piece', () => {
       [8, 'a'],
     ]);
     const away = new ApiError(0, 'The server does not answer.');
-    expect(idsOf((await storeWith(away, away).read()).items), 'without a network what was kept stands').toEqual([
-      'gaff',
-    ]);
+    expect(
+      idsOf((await storeWith(away, away).read()).items),
+      'without a network what was kept stands',
+    ).toEqual(['gaff']);
     const carried = news({ changed: [kept('float')] }, { at: 10, series: 'b', whole: true });
-    expect(idsOf((await storeWith(away, carried).read()).items), 'unless what is carried is newer').toEqual(['float']);
+    expect(idsOf((await storeWith(away, carried).read()).items), 'unless what is carried is newer').toEqual([
+      'float',
+    ]);
   });
   it('is told before anybody has it', async () => {
     const told: string[] = [];
@@ -106,7 +109,13 @@ describe('what outings point at, read piece by piece', () => {
     expect(idsOf((await store.read()).items)).toEqual(['gaff']);
   });
   it('is another record when something was set aside, or is no more', async () => {
-    const aside = { kind: 'items', id: 'reel', name: 'Reel', why: 'It cannot be read.', newer: false } as never;
+    const aside = {
+      kind: 'items',
+      id: 'reel',
+      name: 'Reel',
+      why: 'It cannot be read.',
+      newer: false,
+    } as never;
     const { store } = storeOf(
       news({}, { whole: true }),
       news({}, { setAside: [aside] }),

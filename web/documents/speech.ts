@@ -2,7 +2,10 @@ import { type Speech, speakIn, speechChoices, speechFields } from '#core/units/s
 
 const KEY = 'units';
 
-/** Words are made in the units of this profile from now on; the browser remembers them for its next first look. */
+/**
+ * Words are made in the units of this profile from now on; the browser remembers them for its next first
+ * look.
+ */
 export function speakFor(angler: { units: Speech } | null | undefined): void {
   if (!angler) return;
   speakIn(angler.units);
@@ -23,6 +26,8 @@ function isSpeech(kept: unknown): kept is Speech {
   return (
     typeof kept === 'object' &&
     kept !== null &&
-    speechFields.every((field) => speechChoices[field].some((one) => one === (kept as Record<string, unknown>)[field]))
+    speechFields.every((field) =>
+      speechChoices[field].some((one) => one === (kept as Record<string, unknown>)[field]),
+    )
   );
 }

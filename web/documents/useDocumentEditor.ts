@@ -12,7 +12,10 @@ export const later = (work: () => void, ms: number) => {
   return () => clearTimeout(timer);
 };
 
-/** A change that is not sent is kept with its tab; while the server does not answer it is kept on the device too, and outlives the browser. */
+/**
+ * A change that is not sent is kept with its tab; while the server does not answer it is kept on the device
+ * too, and outlives the browser.
+ */
 const drafts: Drawer = {
   getItem: (key) => sessionStorage.getItem(key) ?? drawer.getItem(key),
   setItem: (key, text) => {

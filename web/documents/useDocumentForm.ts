@@ -7,8 +7,9 @@ import type { Versioned } from '#core/documents/kept';
 import { useReferenceEditor } from './useReferenceEditor';
 
 /**
- * A kept document in a form that saves itself: whatever fits the schema is kept at once and can be undone; a field that does not fit
- * keeps what was typed, says why, and holds nothing else back that was kept before it.
+ * A kept document in a form that saves itself: whatever fits the schema is kept at once and can be undone; a
+ * field that does not fit keeps what was typed, says why, and holds nothing else back that was kept before
+ * it.
  */
 export function useDocumentForm<K extends ReferenceName>(kind: K, kept: Versioned<Documents[K]>) {
   type Doc = Documents[K] & FieldValues;

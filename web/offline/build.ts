@@ -13,7 +13,8 @@ export function noteServed(build: string | null): void {
 export const useNewerServed = (): boolean => useFlag(newer);
 
 /** Where the list of files that an outing's screens load lies; null: there is none. */
-export const outingFilesAddress = (): string | null => (ours === null ? null : `/assets/outing-files-${ours}.json`);
+export const outingFilesAddress = (): string | null =>
+  ours === null ? null : `/assets/outing-files-${ours}.json`;
 
 /** Opens the page anew, in the newest version that there is. */
 export async function loadNewest(): Promise<void> {

@@ -61,11 +61,14 @@ describe('what is carried on a device', () => {
     vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
       throw new DOMException('Denied', 'InvalidStateError');
     });
-    await expect(writeCarried(one('slip', '2026-05-16', {}), evening)).rejects.toThrow(/keeps nothing on the device/);
+    await expect(writeCarried(one('slip', '2026-05-16', {}), evening)).rejects.toThrow(
+      /keeps nothing on the device/,
+    );
   });
 
   it('does not count when it comes back otherwise than it went', async () => {
-    const put = Object.getOwnPropertyDescriptor(IDBObjectStore.prototype, 'put')?.value as IDBObjectStore['put'];
+    const put = Object.getOwnPropertyDescriptor(IDBObjectStore.prototype, 'put')
+      ?.value as IDBObjectStore['put'];
     vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(function (this: IDBObjectStore, value, key) {
       return put.call(this, { ...(value as object), answers: {} }, key);
     });

@@ -1,6 +1,9 @@
 import { type UseStore, createStore, del, entries, get, set } from 'idb-keyval';
 
-/** An outing as it lies on this device: each answer of the server that its screens read, by the path that was asked. */
+/**
+ * An outing as it lies on this device: each answer of the server that its screens read, by the path that was
+ * asked.
+ */
 export interface Carried {
   outingId: string;
   title: string;
@@ -32,7 +35,10 @@ export function dropCarried(outingId: string): Promise<void> {
 }
 
 let turn: Promise<unknown> = Promise.resolve();
-/** One writes after another, in this window and in any other: two at once would each read back what the other wrote. */
+/**
+ * One writes after another, in this window and in any other: two at once would each read back what the other
+ * wrote.
+ */
 function inTurn<T>(work: () => Promise<T>): Promise<T> {
   // Not where the page came by plain HTTP from another machine.
   const { locks } = (globalThis as { navigator?: { locks?: LockManager | null } }).navigator ?? {};
@@ -42,7 +48,10 @@ function inTurn<T>(work: () => Promise<T>): Promise<T> {
   return mine;
 }
 
-/** Writes an outing to this device and reads it back: what does not come back as it went is not carried. Fails with a reason in words. */
+/**
+ * Writes an outing to this device and reads it back: what does not come back as it went is not carried. Fails
+ * with a reason in words.
+ */
 export function writeCarried(one: Omit<Carried, 'bytes' | 'at'>, at: string): Promise<Carried> {
   return inTurn(() => writeAndReadBack(one, at));
 }
@@ -69,7 +78,10 @@ async function writeAndReadBack(one: Omit<Carried, 'bytes' | 'at'>, at: string):
 }
 
 const OF_AN_OUTING = /^\/api\/outings\/([^/?]+)/;
-/** What the server answered to a path when it was carried last; undefined: it was not. What is of an outing lies with it, all else with each. */
+/**
+ * What the server answered to a path when it was carried last; undefined: it was not. What is of an outing
+ * lies with it, all else with each.
+ */
 export async function carriedAnswer(path: string): Promise<unknown> {
   try {
     const outingId = OF_AN_OUTING.exec(path)?.[1] ?? (await get<string>(LAST, store()));

@@ -7,8 +7,8 @@ const store = () => (opened ??= createStore('tally-drawer', 'texts'));
 const quietly = (work: Promise<unknown>) => void work.catch(() => undefined);
 
 /**
- * Where texts wait on this device for the server. Local storage is read at once, but a browser that is killed may not have written it yet; the
- * database has it within milliseconds, and is asked after: `late`.
+ * Where texts wait on this device for the server. Local storage is read at once, but a browser that is killed
+ * may not have written it yet; the database has it within milliseconds, and is asked after: `late`.
  */
 export const drawer = {
   getItem: (key: string): string | null => localStorage.getItem(key),

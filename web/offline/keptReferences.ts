@@ -5,7 +5,10 @@ let opened: UseStore | null = null;
 const store = () => (opened ??= createStore('tally-references', 'held'));
 const HELD = 'held';
 
-/** What was read last of what outings point at lies on this device, so that only changes are sent. A browser that keeps nothing asks for all. */
+/**
+ * What was read last of what outings point at lies on this device, so that only changes are sent. A browser
+ * that keeps nothing asks for all.
+ */
 export const keptReferences = {
   read: async (): Promise<unknown> => {
     try {

@@ -6,7 +6,10 @@ export const noteReach = reached.set;
 export const isReached = reached.is;
 export const useReach = (): boolean => useFlag(reached);
 
-/** Waits longer each time the server does not answer, so that a telephone at the water is not emptied by asking. */
+/**
+ * Waits longer each time the server does not answer, so that a telephone at the water is not emptied by
+ * asking.
+ */
 const FIRST_MS = 3000;
 const LONGEST_MS = 60_000;
 export function retryAfterMs(failures: number): number {

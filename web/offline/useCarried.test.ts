@@ -84,7 +84,9 @@ it('where the program itself is not kept, every screen is fetched for the page t
     done = await result.current.carry(() => Promise.resolve());
   });
   expect(done).toBe(false);
-  expect(result.current.trouble).toBe('Not every screen of the outing came: carry it again while there is a network.');
+  expect(result.current.trouble).toBe(
+    'Not every screen of the outing came: carry it again while there is a network.',
+  );
 });
 
 /** The browser keeps the program itself, or is about to; put back by the test that asks. */
@@ -98,7 +100,10 @@ function keepsProgram(registration: { active: object | null } | undefined): () =
 
 describe('opened again, what is carried', () => {
   const opened = async (loadScreens = vi.fn(() => Promise.resolve())) => {
-    await writeCarried({ outingId: id, title: outing.title, date: '2026-05-16', answers: {} }, '2026-05-15T19:40:00Z');
+    await writeCarried(
+      { outingId: id, title: outing.title, date: '2026-05-16', answers: {} },
+      '2026-05-15T19:40:00Z',
+    );
     const its = { ...ports({ is: false }), loadScreens };
     const { result } = renderHook(() => useCarried(id, its));
     await waitFor(() => expect(result.current.carried).not.toBeNull());

@@ -20,7 +20,9 @@ function pathsOf(id: string, references: string): string[] {
 
 async function gather(id: string, { ask, references }: CarryPorts): Promise<Carried> {
   const paths = pathsOf(id, references);
-  const answers = Object.fromEntries(await Promise.all(paths.map(async (path) => [path, await ask(path)] as const)));
+  const answers = Object.fromEntries(
+    await Promise.all(paths.map(async (path) => [path, await ask(path)] as const)),
+  );
   const { doc } = answers[`/api/outings/${id}`] as Versioned<Outing>;
   const carried = await writeCarried(
     { outingId: id, title: doc.title, date: doc.brief.date, answers },
@@ -43,7 +45,9 @@ async function keepPictures(references: unknown, { loadout }: Outing): Promise<v
   if (!('caches' in window)) return;
   const aboard = new Set(loadout.map(({ itemId }) => itemId));
   const { items } = references as { items: { changed: { doc: { id: string; photo: string | null } }[] } };
-  const names = items.changed.flatMap(({ doc }) => (aboard.has(doc.id) && doc.photo !== null ? [doc.photo] : []));
+  const names = items.changed.flatMap(({ doc }) =>
+    aboard.has(doc.id) && doc.photo !== null ? [doc.photo] : [],
+  );
   try {
     const cache = await caches.open(PICTURES);
     await cache.addAll(names.map((name) => `/api/pictures/${name}`));
@@ -78,7 +82,8 @@ export function useCarried(outingId: string, ports: CarryPorts): CarriedState {
   const [staysOpen, setStaysOpen] = useState<string | null>(null);
   useEffect(() => {
     let there = true;
-    // Opened again with a network where the program itself is not kept, this page wants all of its screens anew.
+    // Opened again with a network where the program itself is not kept, this page wants all of its screens
+    // anew.
     const look = async () => {
       const found = await readCarried(outingId).catch(() => null);
       if (!there || !found) return;
@@ -111,7 +116,9 @@ export function useCarried(outingId: string, ports: CarryPorts): CarriedState {
         setCarried(gathered);
         const kept = (await navigator.storage?.persist?.()) ?? false;
         if (why === null && !kept)
-          setTrouble('The browser may clear it away when the device is short of room: look again before you leave.');
+          setTrouble(
+            'The browser may clear it away when the device is short of room: look again before you leave.',
+          );
         return true;
       } catch (error) {
         setTrouble(error instanceof Error ? error.message : 'It could not be put on this device.');

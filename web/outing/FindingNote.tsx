@@ -49,7 +49,9 @@ export function FindingNote({ finding }: { finding: Finding }) {
         </Typography>
         <Typography variant="body2">{text}</Typography>
         <Typography variant="caption" color="textSecondary">
-          {[sayBasis(finding), finding.accepted === null ? sayLift(finding) : null].filter(Boolean).join('. ')}
+          {[sayBasis(finding), finding.accepted === null ? sayLift(finding) : null]
+            .filter(Boolean)
+            .join('. ')}
         </Typography>
         {finding.accepted !== null && (
           <Typography variant="body2" sx={{ fontStyle: 'italic' }}>
@@ -124,7 +126,8 @@ const actionStyle = {
 
 /** Figures of things aboard that keep them from counting: asked where it matters, not before. */
 function figuresAsked(facts: Facts): { itemId: string; attribute: AttributeId }[] {
-  if (facts.code === 'pole-no-hold' && facts.why === 'unknown') return [{ itemId: facts.itemId, attribute: 'lengthM' }];
+  if (facts.code === 'pole-no-hold' && facts.why === 'unknown')
+    return [{ itemId: facts.itemId, attribute: 'lengthM' }];
   if (facts.code !== 'need-unmet') return [];
   return facts.notCounted.flatMap((means) =>
     means.by === 'item' && means.shortfall
@@ -143,7 +146,8 @@ function placeToGo(
   if (facts.code === 'brief-incomplete' && facts.blanks.includes('angler'))
     return { to: '/settings', name: 'Write your profile' };
   const { boatPart } = ruleOf(facts.code);
-  if (boatPart !== null && craft !== null) return { to: `/boats/${craft.id}/${boatPart}`, name: 'To the boat' };
+  if (boatPart !== null && craft !== null)
+    return { to: `/boats/${craft.id}/${boatPart}`, name: 'To the boat' };
   const owner = answeredBy(facts);
   if (owner === null) return null;
   if (owner.by === 'profile') return { to: '/settings', name: `${owner.what}: in your profile` };

@@ -15,7 +15,14 @@ export const Heading = memo(function Heading() {
   const where = [dayInWords(doc.brief.date), looked.water?.name].filter(Boolean).join(' · ');
   return (
     <Box
-      sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1.5, px: { xs: 2, sm: 3 }, pt: 1.25 }}
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'baseline',
+        columnGap: 1.5,
+        px: { xs: 2, sm: 3 },
+        pt: 1.25,
+      }}
     >
       <Typography variant="h1" component="h1" sx={{ display: 'flex', minWidth: 0, maxWidth: '100%' }}>
         <Name title={doc.title} onName={(title) => edit((outing) => ({ ...outing, title }), 'title')} />

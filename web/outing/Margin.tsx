@@ -130,7 +130,10 @@ function Findings({ station }: { station: Station }) {
   );
 }
 
-/** What a few owned things settle together, in one press; each of it folded beneath. Before a kit is begun the proposal leads. */
+/**
+ * What a few owned things settle together, in one press; each of it folded beneath. Before a kit is begun the
+ * proposal leads.
+ */
 function Settled({ together }: { together: SettledTogether }) {
   const { doc, assessment, looked, repair } = useOutingWorkspace();
   const { findings, repair: adding } = together;

@@ -32,7 +32,9 @@ import { useSWRConfig } from 'swr';
 import { StaleLine } from './StaleLine';
 import { StationLine } from './StationLine';
 
-const ConflictDialog = lazy(async () => ({ default: (await import('../documents/ConflictDialog')).ConflictDialog }));
+const ConflictDialog = lazy(async () => ({
+  default: (await import('../documents/ConflictDialog')).ConflictDialog,
+}));
 
 /** What is put on a device comes from the server, not from what lies on the device already. */
 const carryPorts: CarryPorts = {
@@ -57,7 +59,15 @@ export function OutingScreen() {
   );
 }
 
-function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; references: References; walk: WalkRecord }) {
+function OnDesk({
+  kept,
+  references,
+  walk,
+}: {
+  kept: Versioned<Outing>;
+  references: References;
+  walk: WalkRecord;
+}) {
   const { mutate } = useSWRConfig();
   const { editor, state } = useDocumentEditor(
     'outings',
@@ -133,7 +143,11 @@ function OnDesk({ kept, references, walk }: { kept: Versioned<Outing>; reference
       <title>{`${changes && changes.length > 0 ? 'No longer as signed: ' : ''}${doc.title} · Unhurried Tally`}</title>
       <Box
         component="header"
-        sx={{ display: { xs: walking ? 'none' : 'block', sm: 'block' }, borderBottom: 1, borderColor: 'text.primary' }}
+        sx={{
+          display: { xs: walking ? 'none' : 'block', sm: 'block' },
+          borderBottom: 1,
+          borderColor: 'text.primary',
+        }}
       >
         <Calm>
           <Heading />

@@ -6,7 +6,10 @@ import { sayChanges } from '#core/signing/sayChanges';
 import { LevelMark } from '../ui/LevelMark';
 import { useOutingWorkspace } from './outingWorkspace';
 
-/** On every station: that what was signed no longer stands, what changed first, and the way to the card that says all of it. */
+/**
+ * On every station: that what was signed no longer stands, what changed first, and the way to the card that
+ * says all of it.
+ */
 export function StaleLine() {
   const { doc, changes } = useOutingWorkspace();
   const [first] = sayChanges(changes ?? []);

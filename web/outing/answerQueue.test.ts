@@ -70,7 +70,9 @@ describe('answers on their way', () => {
   it('that are refused stay on the device with the reason, and are sent again when asked', async () => {
     const d = desk();
     d.fail(
-      new ApiError(400, 'Bad input', [{ field: 'answers.0.at', message: 'A moment lies between 1900 and 2199.' }]),
+      new ApiError(400, 'Bad input', [
+        { field: 'answers.0.at', message: 'A moment lies between 1900 and 2199.' },
+      ]),
     );
     const queue = d.make();
     const refused = answer('a');

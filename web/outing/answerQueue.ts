@@ -9,7 +9,10 @@ interface Keyed {
 export interface QueueState<One> {
   /** Given here, not yet acknowledged by the server, in the order given. */
   unsent: readonly One[];
-  /** Those the server would not take; they are kept here, and tried again when the page is opened anew or it is asked for. */
+  /**
+   * Those the server would not take; they are kept here, and tried again when the page is opened anew or it
+   * is asked for.
+   */
   held: readonly One[];
   /** Why it would not; null: it took all. */
   refused: string | null;
@@ -23,7 +26,10 @@ export interface QueuePorts<One> {
   later: (work: () => void, ms: number) => () => void;
 }
 
-/** Answers of one walk-round, or words from the water, kept on this device until the server has them. One sending at a time, so the order holds. */
+/**
+ * Answers of one walk-round, or words from the water, kept on this device until the server has them. One
+ * sending at a time, so the order holds.
+ */
 export class AnswerQueue<One extends Keyed> {
   private state: QueueState<One>;
   private sending: Promise<void> | null = null;

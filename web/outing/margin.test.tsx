@@ -20,9 +20,9 @@ const settle = () => screen.queryByRole('button', { name: /^Settle/ });
 describe('the margin', () => {
   it('leads with the proposal until a kit is begun, then with what adding settles in one press', async () => {
     const bare = atDesk({ ...ready, loadout: [] }, <Margin station="kit" />);
-    expect(screen.getByRole('link', { name: /^Propose a loadout: \d+ of \d+ needs/ }).getAttribute('href')).toBe(
-      '/outings/pollack-long-grey/kit',
-    );
+    expect(
+      screen.getByRole('link', { name: /^Propose a loadout: \d+ of \d+ needs/ }).getAttribute('href'),
+    ).toBe('/outings/pollack-long-grey/kit');
     expect(settle()).toBeNull();
     bare.unmount();
     const { doc } = atDesk(dusk, <Margin station="kit" />);
@@ -37,7 +37,8 @@ describe('the margin', () => {
   it('puts the station that is open first, and the rest under a heading of their own', () => {
     atDesk(ready, <Margin station="brief" />);
     const heading = screen.getByRole('heading', { name: 'At other stations' });
-    const after = (one: HTMLElement) => (heading.compareDocumentPosition(one) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
+    const after = (one: HTMLElement) =>
+      (heading.compareDocumentPosition(one) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
     expect(after(note('blows off the shore'))).toBe(false);
     expect(after(note('from 42 cm only'))).toBe(true);
   });
@@ -50,7 +51,9 @@ describe('the margin', () => {
   it('on a phone is a bar with its count, opened and closed', async () => {
     atDesk(dusk, <MarginBar station="kit" />);
     await userEvent.click(screen.getByRole('button', { name: /^Margin: \d+ Stops/ }));
-    expect(within(screen.getByRole('dialog', { name: 'Margin' })).getAllByRole('listitem').length).toBeGreaterThan(5);
+    expect(
+      within(screen.getByRole('dialog', { name: 'Margin' })).getAllByRole('listitem').length,
+    ).toBeGreaterThan(5);
     await userEvent.click(screen.getByRole('button', { name: 'Close' }));
     await waitForElementToBeRemoved(() => screen.queryByRole('dialog', { name: 'Margin' }));
   });
@@ -60,7 +63,9 @@ describe('a finding', () => {
   const noFlag = withItem(ready, 'flag', 0);
   it('is accepted with a reason of some length, stands with it, and is taken back', async () => {
     const { doc } = atDesk(noFlag, <Margin station="kit" />);
-    await userEvent.click(within(note('Be seen by day')).getByRole('button', { name: 'Accept, and say why' }));
+    await userEvent.click(
+      within(note('Be seen by day')).getByRole('button', { name: 'Accept, and say why' }),
+    );
     const field = await reason();
     const accept = () => userEvent.click(screen.getByRole('button', { name: 'Accept' }));
     await accept();
@@ -75,7 +80,9 @@ describe('a finding', () => {
   });
   it('keeps nothing where one thinks better of it', async () => {
     const { doc } = atDesk(noFlag, <Margin station="kit" />);
-    await userEvent.click(within(note('Be seen by day')).getByRole('button', { name: 'Accept, and say why' }));
+    await userEvent.click(
+      within(note('Be seen by day')).getByRole('button', { name: 'Accept, and say why' }),
+    );
     await userEvent.type(await reason(), 'Because');
     await userEvent.click(screen.getByRole('button', { name: 'Cancel' }));
     expect(screen.queryByLabelText('Why you accept it')).toBeNull();

@@ -52,7 +52,10 @@ export function useWalk(outingId: string) {
     () =>
       new AnswerQueue<Answer>(`tally-answers:${outingId}`, {
         send: async (answers) => {
-          const walk = await request<Walk>('POST', `${path}/answers`, { answers, sentAt: new Date().toISOString() });
+          const walk = await request<Walk>('POST', `${path}/answers`, {
+            answers,
+            sentAt: new Date().toISOString(),
+          });
           await mutate(walk, { revalidate: false });
         },
         storage: drawer,
@@ -92,7 +95,8 @@ export function useWalk(outingId: string) {
   const record = useMemo(() => {
     const known = new Set((data?.answers ?? []).map((one) => one.key));
     const here = [...held, ...unsent].filter((one) => !known.has(one.key));
-    // What is still here was dated by this device's clock; it is reckoned by the server's, as it will be once it is there.
+    // What is still here was dated by this device's clock; it is reckoned by the server's, as it will be once
+    // it is there.
     const shared = (at: string) => new Date(Date.parse(at) + clockAheadMs()).toISOString();
     return [...(data?.answers ?? []), ...here.map((one) => ({ ...one, at: shared(one.at) }))];
   }, [data, unsent, held]);

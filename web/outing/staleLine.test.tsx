@@ -22,7 +22,9 @@ it('a signature that no longer stands is told wherever one is, with what changed
     ready,
     <Since changes={[{ of: null, what: 'fish kept', from: 'two', to: 'three', whole: false }]} />,
   );
-  expect(screen.getByRole('status').textContent).toMatch(/No longer as signed\. Fish kept was two; now three\./);
+  expect(screen.getByRole('status').textContent).toMatch(
+    /No longer as signed\. Fish kept was two; now three\./,
+  );
   expect(screen.getByRole('link').getAttribute('href')).toBe(`/outings/${ready.id}/walk-round`);
   unmount();
   for (const changes of [[], null]) {

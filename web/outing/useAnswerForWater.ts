@@ -5,7 +5,10 @@ import { useDocuments, useKept } from '../documents/queries';
 import { useToast } from '../ui/Toast';
 import { useOutingWorkspace } from './outingWorkspace';
 
-/** Keeps the answer to a finding with the outing's water, for every outing there; an empty reason takes it back. */
+/**
+ * Keeps the answer to a finding with the outing's water, for every outing there; an empty reason takes it
+ * back.
+ */
 export function useAnswerForWater() {
   const { looked } = useOutingWorkspace();
   const { data } = useKept();

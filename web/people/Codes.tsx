@@ -6,8 +6,8 @@ export function Codes({ codes }: { codes: readonly string[] }) {
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       <Typography>
-        Write these down, and keep them where your other papers are. Each makes a new password once, should yours be
-        lost. They are not shown again.
+        Write these down, and keep them where your other papers are. Each makes a new password once, should
+        yours be lost. They are not shown again.
       </Typography>
       <Box
         component="ul"

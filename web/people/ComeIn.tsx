@@ -8,7 +8,10 @@ import { comeIn } from './queries';
 import { useTry } from './useTry';
 import { Trouble } from '../ui/Trouble';
 
-/** Settled here: the name and the password of somebody who comes in for the first time. What would annoy: a rule told only after the press. */
+/**
+ * Settled here: the name and the password of somebody who comes in for the first time. What would annoy: a
+ * rule told only after the press.
+ */
 export function ComeIn({ by, token }: { by: 'first' | 'join'; token: string }) {
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');

@@ -5,7 +5,10 @@ const SignIn = lazy(async () => ({ default: (await import('./SignIn')).SignIn })
 const ComeIn = lazy(async () => ({ default: (await import('./ComeIn')).ComeIn }));
 const Pair = lazy(async () => ({ default: (await import('./Pair')).Pair }));
 
-/** What stands before the program: coming in by an address, or signing in where the server wants to know who asks. */
+/**
+ * What stands before the program: coming in by an address, or signing in where the server wants to know who
+ * asks.
+ */
 export function Door({ children }: { children: ReactNode }) {
   const signedOut = useSignedOut();
   const [past, setPast] = useState(false);

@@ -10,7 +10,10 @@ import { REFERENCES } from '../documents/ReferenceStore';
 import { useToast } from '../ui/Toast';
 import { useMe } from './queries';
 
-/** Settled here: who reads and who writes this. What would annoy: that everyone sees the place I fish, and I did not know. */
+/**
+ * Settled here: who reads and who writes this. What would annoy: that everyone sees the place I fish, and I
+ * did not know.
+ */
 export function OwnershipPanel({ kind, kept }: { kind: KindName; kept: Versioned<{ id: string }> }) {
   const me = useMe().data;
   const { mutate } = useSWRConfig();

@@ -10,7 +10,10 @@ import { recover, signIn } from './queries';
 import { useTry } from './useTry';
 import { Trouble } from '../ui/Trouble';
 
-/** Settled here: who is asking. What would annoy: losing what was typed at the water because one has to sign in again. */
+/**
+ * Settled here: who is asking. What would annoy: losing what was typed at the water because one has to sign
+ * in again.
+ */
 export function SignIn({ onPast }: { onPast: () => void }) {
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
@@ -42,7 +45,9 @@ export function SignIn({ onPast }: { onPast: () => void }) {
         sx={{ display: 'grid', gap: 2 }}
       >
         <Secret label="Name" value={name} onChange={setName} error={at('name')} fill="username" />
-        {code !== null && <Secret label="Code" value={code} onChange={setCode} error={at('code')} fill="off" />}
+        {code !== null && (
+          <Secret label="Code" value={code} onChange={setCode} error={at('code')} fill="off" />
+        )}
         <Secret
           label={code === null ? 'Password' : 'New password'}
           value={password}
@@ -75,7 +80,8 @@ export function SignIn({ onPast }: { onPast: () => void }) {
       {carried.length > 0 && (
         <Box sx={{ display: 'grid', gap: 1 }}>
           <Typography variant="body2" color="textSecondary">
-            What is carried on this device can be read, walked and answered without signing in. It is sent when you are.
+            What is carried on this device can be read, walked and answered without signing in. It is sent
+            when you are.
           </Typography>
           <Button variant="outlined" onClick={onPast}>
             Go on with what is carried

@@ -19,7 +19,8 @@ function served(me: object, handed: (asked: Asked) => [number, object]) {
   vi.stubGlobal('fetch', (url: string, { method = 'GET', body }: RequestInit = {}) => {
     const asked = { method, url, body: typeof body === 'string' ? (JSON.parse(body) as unknown) : null };
     if (url === '/api/me') return Promise.resolve(Response.json(me));
-    if (url.startsWith('/api/references')) return Promise.resolve(Response.json({ at: 1, whole: true, setAside: [] }));
+    if (url.startsWith('/api/references'))
+      return Promise.resolve(Response.json({ at: 1, whole: true, setAside: [] }));
     all.push(asked);
     const [status, answer] = handed(asked);
     return Promise.resolve(Response.json(answer, { status }));
@@ -56,7 +57,9 @@ describe('who reads a water', () => {
   it('is told to everyone, and changed by keepers alone', async () => {
     served({ accounts: true, person: { id: 'b', name: 'Ben', keeper: false } }, () => [200, {}]);
     shown(water(true));
-    expect(await screen.findByText('The club’s: everyone here reads it, and keepers change it.')).toBeDefined();
+    expect(
+      await screen.findByText('The club’s: everyone here reads it, and keepers change it.'),
+    ).toBeDefined();
     expect(screen.queryByRole('button')).toBeNull();
   });
   it('is one’s own until it is given', async () => {

@@ -49,7 +49,8 @@ export function useParty(outingId: string, version: number) {
   };
   return {
     party: answer.data ?? null,
-    ask: (companionId: string, personId: string) => then(request('PUT', `${path}/${companionId}`, { personId })),
+    ask: (companionId: string, personId: string) =>
+      then(request('PUT', `${path}/${companionId}`, { personId })),
     askNoMore: (companionId: string) => then(request('DELETE', `${path}/${companionId}`)),
   };
 }

@@ -14,7 +14,10 @@ export interface Passkey {
   usedAt: string | null;
 }
 
-/** Whether this browser makes passkeys for this page: not where the page has no name but numbers, nor where it is served in the open. */
+/**
+ * Whether this browser makes passkeys for this page: not where the page has no name but numbers, nor where it
+ * is served in the open.
+ */
 export function passkeysWork(): boolean {
   const named = /[a-z]/i.test(window.location.hostname) && !window.location.hostname.includes(':');
   return named && window.isSecureContext && 'PublicKeyCredential' in window;
@@ -36,7 +39,10 @@ async function asked<T>(work: (lib: typeof Library) => Promise<T>): Promise<T> {
 }
 
 export async function signInByPasskey(): Promise<Me> {
-  const optionsJSON = await request<PublicKeyCredentialRequestOptionsJSON>('POST', '/api/passkey-sign-in/options');
+  const optionsJSON = await request<PublicKeyCredentialRequestOptionsJSON>(
+    'POST',
+    '/api/passkey-sign-in/options',
+  );
   const answer = await asked((lib) => lib.startAuthentication({ optionsJSON }));
   return request<Me>('POST', '/api/passkey-sign-in', { answer });
 }

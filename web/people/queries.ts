@@ -36,13 +36,17 @@ export interface Pass {
 
 export const ME = '/api/me';
 export const useMe = () => useSWR<Me, Error>(ME);
-/** Tells what may be changed by who asks: what is their own, and what is the club’s by its keepers. The server asks the same. */
+/**
+ * Tells what may be changed by who asks: what is their own, and what is the club’s by its keepers. The server
+ * asks the same.
+ */
 export function useMayChange(): (kept: Versioned<unknown>) => boolean {
   const me = useMe().data;
   return ({ club }) => club !== true || me?.accounts === false || me?.person?.keeper === true;
 }
 
-export const signIn = (name: string, password: string) => request<Me>('POST', '/api/sign-in', { name, password });
+export const signIn = (name: string, password: string) =>
+  request<Me>('POST', '/api/sign-in', { name, password });
 export const recover = (name: string, code: string, password: string) =>
   request<Me>('POST', '/api/recover', { name, code, password });
 export const comeIn = (by: 'first' | 'join', token: string, name: string, password: string) =>
@@ -56,7 +60,8 @@ export async function signOut(): Promise<void> {
 }
 export const makePairing = () => request<Pass>('POST', '/api/pairings');
 export const newCodes = (password: string) => request<CameIn>('POST', '/api/recovery-codes', { password });
-export const newPassword = (password: string, next: string) => request('POST', '/api/password', { password, next });
+export const newPassword = (password: string, next: string) =>
+  request('POST', '/api/password', { password, next });
 
 export function useDevices() {
   const { mutate } = useSWRConfig();

@@ -1,7 +1,10 @@
 import { useState } from 'react';
 import { ApiError } from '../documents/api';
 
-/** Something that is asked of the server from a form: whether it is under way, and what was refused at which field. */
+/**
+ * Something that is asked of the server from a form: whether it is under way, and what was refused at which
+ * field.
+ */
 export function useTry() {
   const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<ApiError | null>(null);

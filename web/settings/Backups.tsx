@@ -12,7 +12,10 @@ import { useToast } from '../ui/Toast';
 import { BackupMind } from '../documents/BackupMind';
 import { type BackupState, useBackups } from '../documents/backups';
 
-/** Settled here: whether all of this would be there again tomorrow. What would annoy: a light that says so when it is not. */
+/**
+ * Settled here: whether all of this would be there again tomorrow. What would annoy: a light that says so
+ * when it is not.
+ */
 export function Backups() {
   const { data, error, make } = useBackups();
   const [busy, setBusy] = useState(false);
@@ -29,7 +32,11 @@ export function Backups() {
     }
   };
   return (
-    <Box component="section" aria-labelledby="backups-heading" sx={{ display: 'grid', gap: 1, maxWidth: 700 }}>
+    <Box
+      component="section"
+      aria-labelledby="backups-heading"
+      sx={{ display: 'grid', gap: 1, maxWidth: 700 }}
+    >
       <Typography variant="h2" id="backups-heading">
         Backups
       </Typography>
@@ -39,13 +46,18 @@ export function Backups() {
             <BackupMind state={state} />
             <Typography role="status">{sayBackups(state)}</Typography>
             {state.on && (
-              <Button variant="outlined" onClick={() => void now()} disabled={busy} sx={{ justifySelf: 'start' }}>
+              <Button
+                variant="outlined"
+                onClick={() => void now()}
+                disabled={busy}
+                sx={{ justifySelf: 'start' }}
+              >
                 Back up now
               </Button>
             )}
             <Typography variant="body2" color="textSecondary">
-              They lie on the machine that serves this. A copy somewhere else outlives that machine; how one is put back
-              stands in docs/running.md.
+              They lie on the machine that serves this. A copy somewhere else outlives that machine; how one
+              is put back stands in docs/running.md.
             </Typography>
           </>
         )}

@@ -13,7 +13,10 @@ import { ImportBundle } from './ImportBundle';
 import { type ChosenBundle, bundleAddress, lookAtBundle } from './queries';
 import { Trouble } from '../ui/Trouble';
 
-/** Settled here: what goes along to another house, and what of another comes in. What would annoy: something of mine replaced unasked. */
+/**
+ * Settled here: what goes along to another house, and what of another comes in. What would annoy: something
+ * of mine replaced unasked.
+ */
 export function Bundle() {
   const [parts, setParts] = useState<readonly BundlePart[]>(bundlePartNames);
   const [chosen, setChosen] = useState<ChosenBundle | null>(null);
@@ -33,13 +36,17 @@ export function Bundle() {
     }
   };
   return (
-    <Box component="section" aria-labelledby="bundle-heading" sx={{ display: 'grid', gap: 1.5, maxWidth: 700 }}>
+    <Box
+      component="section"
+      aria-labelledby="bundle-heading"
+      sx={{ display: 'grid', gap: 1.5, maxWidth: 700 }}
+    >
       <Typography variant="h2" id="bundle-heading">
         Everything with you
       </Typography>
       <Typography>
-        One file with what you choose, for another house of this program, or to keep. It also holds the things as a
-        table and the ways as GPX, for other programs.
+        One file with what you choose, for another house of this program, or to keep. It also holds the things
+        as a table and the ways as GPX, for other programs.
       </Typography>
       <FormGroup aria-label="What goes along">
         {bundlePartNames.map((part) => (

@@ -103,8 +103,14 @@ export function ImportBundle({ chosen, onClose }: { chosen: ChosenBundle; onClos
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Leave it</Button>
-        <Button variant="contained" onClick={() => void goOn()} disabled={busy || nothingIn(look, take.length)}>
-          {take.length === 0 ? 'Bring in the records' : `Bring in ${plural(take.length, 'one', String(take.length))}`}
+        <Button
+          variant="contained"
+          onClick={() => void goOn()}
+          disabled={busy || nothingIn(look, take.length)}
+        >
+          {take.length === 0
+            ? 'Bring in the records'
+            : `Bring in ${plural(take.length, 'one', String(take.length))}`}
         </Button>
       </DialogActions>
     </Dialog>
@@ -208,7 +214,8 @@ function records({ answers, plans, checkIns, pictures, unreadable }: BundleLook)
     [pictures, 'picture'],
   ] as const;
   const said = parts.flatMap(([n, one, many]) => (n === 0 ? [] : [`${n} ${plural(n, one, many)}`]));
-  const comes = said.length === 0 ? '' : `With it come ${said.join(', ')}; what is here already is not doubled.`;
+  const comes =
+    said.length === 0 ? '' : `With it come ${said.join(', ')}; what is here already is not doubled.`;
   const left =
     unreadable === 0
       ? ''

@@ -3,7 +3,10 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { Pass } from '../people/queries';
 
-/** An address that lets somebody in once, as text and as a picture that a telephone reads. The secret stands behind the #: no server logs it. */
+/**
+ * An address that lets somebody in once, as text and as a picture that a telephone reads. The secret stands
+ * behind the #: no server logs it.
+ */
 export function OneTimeAddress({ path, pass, says }: { path: string; pass: Pass; says: string }) {
   const address = `${window.location.origin}${path}#${pass.token}`;
   const [picture, setPicture] = useState('');

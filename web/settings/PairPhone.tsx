@@ -12,7 +12,11 @@ export function PairPhone() {
   const { busy, run, trouble } = useTry();
   return (
     <Box sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
-      <Button variant="outlined" disabled={busy} onClick={() => void run(async () => setPass(await makePairing()))}>
+      <Button
+        variant="outlined"
+        disabled={busy}
+        onClick={() => void run(async () => setPass(await makePairing()))}
+      >
         Pair a phone
       </Button>
       <Trouble text={trouble} />

@@ -11,7 +11,10 @@ import { Trouble } from '../ui/Trouble';
 
 const day = (iso: string) => dayInWords(dateAt(Date.parse(iso), 'local'));
 
-/** Settled here: which of my devices sign in without the password. What would annoy: one that I lost and cannot take away. */
+/**
+ * Settled here: which of my devices sign in without the password. What would annoy: one that I lost and
+ * cannot take away.
+ */
 export function Passkeys() {
   const { data = [], add, remove } = usePasskeys();
   const [name, setName] = useState('');
@@ -63,7 +66,13 @@ export function Passkeys() {
           <Typography variant="body2" color="textSecondary">
             A key that this device keeps, opened by its own lock: in place of the password, which still works.
           </Typography>
-          <Secret label="Name for this device" value={name} onChange={setName} error={at('name')} fill="off" />
+          <Secret
+            label="Name for this device"
+            value={name}
+            onChange={setName}
+            error={at('name')}
+            fill="off"
+          />
           <Secret
             label="Password now"
             value={password}
@@ -79,8 +88,8 @@ export function Passkeys() {
         </Box>
       ) : (
         <Typography variant="body2" color="textSecondary">
-          This browser makes none for this page: a page needs a name, not a number, and to be served over HTTPS or on
-          the machine itself.
+          This browser makes none for this page: a page needs a name, not a number, and to be served over
+          HTTPS or on the machine itself.
         </Typography>
       )}
       <Trouble text={trouble} />

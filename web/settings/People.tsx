@@ -28,7 +28,10 @@ function useTell() {
     );
 }
 
-/** Settled here: who may come in, and on which devices I am. What would annoy: a device of mine that I cannot shut out. */
+/**
+ * Settled here: who may come in, and on which devices I am. What would annoy: a device of mine that I cannot
+ * shut out.
+ */
 export function People() {
   const { data } = useMe();
   if (!data?.accounts || !data.person) return null;
@@ -42,7 +45,11 @@ function SignedIn({ me }: { me: NonNullable<Me['person']> }) {
     window.location.assign('/outings');
   };
   return (
-    <Box component="section" aria-labelledby="people-heading" sx={{ display: 'grid', gap: 2.5, maxWidth: 700 }}>
+    <Box
+      component="section"
+      aria-labelledby="people-heading"
+      sx={{ display: 'grid', gap: 2.5, maxWidth: 700 }}
+    >
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
         <Typography variant="h2" id="people-heading">
           Signed in as {me.name}
@@ -70,7 +77,11 @@ function Devices() {
         {(list) => (
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {list.map((one) => (
-              <Box component="li" key={one.id} sx={{ display: 'flex', gap: 2, alignItems: 'center', py: 0.75 }}>
+              <Box
+                component="li"
+                key={one.id}
+                sx={{ display: 'flex', gap: 2, alignItems: 'center', py: 0.75 }}
+              >
                 <Box sx={{ flex: 1, minWidth: 0, overflowWrap: 'anywhere' }}>
                   {nameOf(one.device)}
                   {one.this && ', this one'}
@@ -78,7 +89,9 @@ function Devices() {
                     seen {moment(one.seenAt)}
                   </Typography>
                 </Box>
-                {!one.this && <Button onClick={() => void tell(end(one.id), 'It is signed out.')}>Sign it out</Button>}
+                {!one.this && (
+                  <Button onClick={() => void tell(end(one.id), 'It is signed out.')}>Sign it out</Button>
+                )}
               </Box>
             ))}
           </Box>
@@ -89,7 +102,8 @@ function Devices() {
 }
 /** What a browser calls itself, as far as people know it by. */
 function nameOf(agent: string): string {
-  const on = /\((?:[^;)]*; )?(Android[^;)]*|iPhone|iPad|Windows|Macintosh|X11; Linux|Linux)/.exec(agent)?.[1] ?? '';
+  const on =
+    /\((?:[^;)]*; )?(Android[^;)]*|iPhone|iPad|Windows|Macintosh|X11; Linux|Linux)/.exec(agent)?.[1] ?? '';
   const by = /(Firefox|Edg|Chrome|Safari)\//.exec(agent)?.[1] ?? '';
   return [by, on.replace('X11; ', '')].filter(Boolean).join(' on ') || agent.slice(0, 60);
 }
@@ -112,13 +126,19 @@ function House({ me }: { me: string }) {
         {({ people, invitations }) => (
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {people.map(({ id, name, keeper, owner }) => (
-              <Box component="li" key={id} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+              <Box
+                component="li"
+                key={id}
+                sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}
+              >
                 <Typography sx={{ flex: 1, minWidth: 160, py: 1 }}>
                   {name}
                   {owner ? ', owner of this house' : keeper && ', keeper'}
                 </Typography>
                 {id !== me && !keeper && (
-                  <Button onClick={() => void tell(makeKeeper(id), `${name} is a keeper.`)}>Make a keeper</Button>
+                  <Button onClick={() => void tell(makeKeeper(id), `${name} is a keeper.`)}>
+                    Make a keeper
+                  </Button>
                 )}
                 {id !== me && people.some((one) => one.owner && one.id === me) && (
                   <Button onClick={() => setHanding(id)} aria-label={`Hand the house over to ${name}`}>
@@ -127,10 +147,18 @@ function House({ me }: { me: string }) {
                 )}
                 {handing === id && (
                   <Box
-                    sx={{ flexBasis: '100%', display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', pb: 1 }}
+                    sx={{
+                      flexBasis: '100%',
+                      display: 'flex',
+                      flexWrap: 'wrap',
+                      gap: 1,
+                      alignItems: 'center',
+                      pb: 1,
+                    }}
                   >
                     <Typography variant="body2" sx={{ flex: 1, minWidth: 200 }}>
-                      {name} owns this house then: only they can hand it on, and you can be removed like anybody else.
+                      {name} owns this house then: only they can hand it on, and you can be removed like
+                      anybody else.
                     </Typography>
                     <Button
                       variant="outlined"
@@ -146,7 +174,9 @@ function House({ me }: { me: string }) {
                 )}
                 {id !== me && !owner && (
                   <Button
-                    onClick={() => void tell(remove(id), `${name} does not come in any more. What is theirs stays.`)}
+                    onClick={() =>
+                      void tell(remove(id), `${name} does not come in any more. What is theirs stays.`)
+                    }
                   >
                     Remove
                   </Button>
@@ -158,7 +188,9 @@ function House({ me }: { me: string }) {
                 <Typography color="textSecondary" sx={{ flex: 1, py: 1 }}>
                   {one.note || 'Somebody'}: asked in, until {moment(one.expiresAt)}
                 </Typography>
-                <Button onClick={() => void tell(withdraw(one.id), 'The invitation is withdrawn.')}>Withdraw</Button>
+                <Button onClick={() => void tell(withdraw(one.id), 'The invitation is withdrawn.')}>
+                  Withdraw
+                </Button>
               </Box>
             ))}
           </Box>

@@ -37,7 +37,10 @@ const themeWords: Record<ThemeName, string> = {
   'half-light': 'Half-light, red on black, to spare night eyes',
 };
 
-/** Settled here: who goes, with what limits, and how the screen looks. What would annoy: limits set by somebody else. */
+/**
+ * Settled here: who goes, with what limits, and how the screen looks. What would annoy: limits set by
+ * somebody else.
+ */
 export function SettingsScreen() {
   const { data, error } = useKept();
   const { name, choose } = useThemeChoice();
@@ -85,7 +88,12 @@ function KeptProfile({ kept }: { kept: Versioned<Angler> }) {
   const { form, editor, state, unfit } = useDocumentForm('anglers', kept);
   useUndoKeys(editor.undo, editor.redo);
   return (
-    <Box component="form" noValidate onSubmit={(event) => event.preventDefault()} sx={{ display: 'grid', gap: 3 }}>
+    <Box
+      component="form"
+      noValidate
+      onSubmit={(event) => event.preventDefault()}
+      sx={{ display: 'grid', gap: 3 }}
+    >
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
         <Button onClick={editor.undo} disabled={!state.canUndo}>
           Undo
@@ -137,7 +145,12 @@ function FirstProfile() {
         </Alert>
       )}
       <ProfileFields control={control} />
-      <Button variant="contained" type="submit" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
+      <Button
+        variant="contained"
+        type="submit"
+        disabled={formState.isSubmitting}
+        sx={{ justifySelf: 'start' }}
+      >
         Keep
       </Button>
     </Box>
@@ -159,9 +172,24 @@ function ProfileFields({ control }: { control: Control<Angler> }) {
         <FormText control={control} name="name" label="Name" />
         <FormNumber control={control} name="massKg" label="Mass, dressed" unit="kg" />
         <FormNumber control={control} name="heightM" label="Height" unit="m" />
-        <FormChoice control={control} name="hand" label="Stronger hand" options={asOptions(['right', 'left'])} />
-        <FormChoice control={control} name="clearSide" label="Side kept clear" options={asOptions(['right', 'left'])} />
-        <FormChoice control={control} name="swims" label="Swims" options={asOptions(['well', 'a little', 'not'])} />
+        <FormChoice
+          control={control}
+          name="hand"
+          label="Stronger hand"
+          options={asOptions(['right', 'left'])}
+        />
+        <FormChoice
+          control={control}
+          name="clearSide"
+          label="Side kept clear"
+          options={asOptions(['right', 'left'])}
+        />
+        <FormChoice
+          control={control}
+          name="swims"
+          label="Swims"
+          options={asOptions(['well', 'a little', 'not'])}
+        />
         <FormChoice
           control={control}
           name="experience"
@@ -192,7 +220,8 @@ function ProfileFields({ control }: { control: Control<Angler> }) {
       </Box>
       <Typography variant="h3">Your school, where practice differs</Typography>
       <Typography variant="body2" color="textSecondary">
-        Both sides of each are sound. What you choose here is proposed first; it never lowers what must be aboard.{' '}
+        Both sides of each are sound. What you choose here is proposed first; it never lowers what must be
+        aboard.{' '}
         <Link component={RouterLink} to="/reference/practice">
           What each side says
         </Link>

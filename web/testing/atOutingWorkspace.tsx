@@ -15,8 +15,8 @@ import { DocumentEditor } from '../documents/DocumentEditor';
 import { type OutingWorkspace, OutingWorkspaceContext } from '../outing/outingWorkspace';
 import { ToastProvider, useToast } from '../ui/Toast';
 
-// Whether something is in sight is asked of a browser: here all style sheets would be gone through for each thing that is
-// looked at, and for each that a name is made of. What is written on the thing itself stands.
+// Whether something is in sight is asked of a browser: here all style sheets would be gone through for each
+// thing that is looked at, and for each that a name is made of. What is written on the thing itself stands.
 configure({ defaultHidden: true });
 window.getComputedStyle = (element) => (element as HTMLElement).style;
 
@@ -40,14 +40,18 @@ interface AtDesk {
   elsewhere?: ReactNode;
   more?: Partial<OutingWorkspace>;
 }
-/** Part of an outing's screen as it is on the desk: edits and repairs are carried out and judged anew, nothing is sent anywhere. */
+/**
+ * Part of an outing's screen as it is on the desk: edits and repairs are carried out and judged anew, nothing
+ * is sent anywhere.
+ */
 export function atDesk(outing: Outing, part: ReactNode, options: AtDesk = {}) {
   const { route = '/', path = route, elsewhere = <p>Elsewhere</p>, more = {} } = options;
   const editor = new DocumentEditor(
     documentKinds.outings,
     { version: 1, updatedAt: new Date(evening).toISOString(), doc: outing },
     {
-      put: (doc, version) => Promise.resolve({ version: version + 1, updatedAt: new Date(evening).toISOString(), doc }),
+      put: (doc, version) =>
+        Promise.resolve({ version: version + 1, updatedAt: new Date(evening).toISOString(), doc }),
       drafts: { getItem: () => null, setItem: () => undefined, removeItem: () => undefined },
       now: () => options.now ?? evening,
       later: () => () => undefined,
@@ -104,7 +108,13 @@ function Seated({
     looked: lookUp(doc, references),
     assessment,
     answers,
-    walk: { record: [], earlier: [], signature: null, unsent: 0, loaded: true } as unknown as OutingWorkspace['walk'],
+    walk: {
+      record: [],
+      earlier: [],
+      signature: null,
+      unsent: 0,
+      loaded: true,
+    } as unknown as OutingWorkspace['walk'],
     changes: null,
     repair: (what) => {
       editor.edit((one) => applyRepair(one, what, now));

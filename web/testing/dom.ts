@@ -2,9 +2,9 @@ import { builtinEnvironments } from 'vitest/runtime';
 import { expect, vi } from 'vitest';
 
 /**
- * The surroundings of a test file: a document for what is of the web, none for the rest. Making one takes half a second
- * of a core, and Vitest's own would be made anew for each file, with all modules read again: one serves all files of a
- * worker, and is left empty by each.
+ * The surroundings of a test file: a document for what is of the web, none for the rest. Making one takes
+ * half a second of a core, and Vitest's own would be made anew for each file, with all modules read again:
+ * one serves all files of a worker, and is left empty by each.
  */
 interface Surroundings {
   teardown: (global: typeof globalThis) => unknown;
@@ -13,7 +13,8 @@ const held = globalThis as { surroundings?: Surroundings | undefined };
 const ofTheWeb = /\/web\//.test(expect.getState().testPath ?? '');
 
 vi.unstubAllGlobals();
-if (ofTheWeb && !held.surroundings) held.surroundings = await builtinEnvironments['happy-dom'].setup(globalThis, {});
+if (ofTheWeb && !held.surroundings)
+  held.surroundings = await builtinEnvironments['happy-dom'].setup(globalThis, {});
 else if (ofTheWeb) {
   document.body.replaceChildren();
   localStorage.clear();

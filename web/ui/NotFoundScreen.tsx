@@ -10,7 +10,9 @@ export function NotFoundScreen() {
       <Typography variant="h1" sx={{ mb: 2 }}>
         Nothing is kept here
       </Typography>
-      <Typography sx={{ mb: 2 }}>The address leads to no outing and no place. It may have been deleted.</Typography>
+      <Typography sx={{ mb: 2 }}>
+        The address leads to no outing and no place. It may have been deleted.
+      </Typography>
       <Link component={RouterLink} to="/outings">
         To the outings
       </Link>

@@ -17,8 +17,9 @@ interface NumberProps {
 }
 
 /**
- * A number with its unit, shown and typed in the reader's: "12 lb", "6'2\"" and "F4" are understood, and kept in the unit named. What is
- * typed stays as typed; empty is null, and what is no number is NaN, for the schema to refuse.
+ * A number with its unit, shown and typed in the reader's: "12 lb", "6'2\"" and "F4" are understood, and kept
+ * in the unit named. What is typed stays as typed; empty is null, and what is no number is NaN, for the
+ * schema to refuse.
  */
 export function NumberField({
   label,
@@ -62,7 +63,10 @@ export function NumberField({
           inputMode: 'decimal',
           ...(inTable ? { 'aria-label': label, style: { minHeight: 32, padding: '2px 4px' } } : {}),
         },
-        input: inTable || shown === '' ? {} : { endAdornment: <InputAdornment position="end">{shown}</InputAdornment> },
+        input:
+          inTable || shown === ''
+            ? {}
+            : { endAdornment: <InputAdornment position="end">{shown}</InputAdornment> },
       }}
     />
   );

@@ -24,7 +24,15 @@ const same = (a: Position | null, b: Position | null) =>
   a === b || (a !== null && b !== null && a.latDeg === b.latDeg && a.lonDeg === b.lonDeg);
 
 /** A position in any usual writing, as typed or pasted; how it was understood stands under it. */
-export function PositionField({ label, value, onChange, hint, asked = false, known = [], here = false }: Props) {
+export function PositionField({
+  label,
+  value,
+  onChange,
+  hint,
+  asked = false,
+  known = [],
+  here = false,
+}: Props) {
   const [text, setText] = useState(value ? sayPosition(value) : '');
   const [told, setTold] = useState(value);
   // Set from elsewhere, by a file or a press on the chart: it is written anew.
@@ -33,7 +41,8 @@ export function PositionField({ label, value, onChange, hint, asked = false, kno
     if (value) setText(sayPosition(value));
   }
   const parsed = text.trim() === '' ? null : parsePosition(text, known);
-  const why = parsed?.is === 'trouble' ? parsed.why : parsed === null && asked ? 'A position is wanted here.' : null;
+  const why =
+    parsed?.is === 'trouble' ? parsed.why : parsed === null && asked ? 'A position is wanted here.' : null;
   const type = (typed: string) => {
     setText(typed);
     const result = typed.trim() === '' ? null : parsePosition(typed, known);
@@ -77,7 +86,12 @@ export function PositionField({ label, value, onChange, hint, asked = false, kno
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.5 }}
       >
         {parsed.choices.map((choice) => (
-          <Button key={sayPosition(choice)} size="small" variant="outlined" onClick={() => type(sayPosition(choice))}>
+          <Button
+            key={sayPosition(choice)}
+            size="small"
+            variant="outlined"
+            onClick={() => type(sayPosition(choice))}
+          >
             {sayPosition(choice)}
           </Button>
         ))}
@@ -106,7 +120,8 @@ function Here({ onHere }: { onHere: (at: Position) => void }) {
         setState(null);
         onHere({ latDeg: coords.latitude, lonDeg: coords.longitude });
       },
-      ({ code }) => setState(`${REFUSALS[code] ?? 'It cannot be found out here.'} Type it, or take it from a map.`),
+      ({ code }) =>
+        setState(`${REFUSALS[code] ?? 'It cannot be found out here.'} Type it, or take it from a map.`),
       { enableHighAccuracy: true, timeout: WAITED_MS },
     );
   };

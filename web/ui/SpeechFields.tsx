@@ -1,7 +1,14 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useId } from 'react';
-import { type Speech, speechChoices, speechFields, speechNameOf, speechNames, speeches } from '#core/units/speaking';
+import {
+  type Speech,
+  speechChoices,
+  speechFields,
+  speechNameOf,
+  speechNames,
+  speeches,
+} from '#core/units/speaking';
 import { capital } from '#core/units/words';
 
 const words: Readonly<Record<keyof Speech, string>> = {
@@ -22,7 +29,10 @@ interface Props {
   each?: boolean;
 }
 
-/** Settled here: what I read and type figures in. What would annoy: one strange unit that comes with nine right ones. */
+/**
+ * Settled here: what I read and type figures in. What would annoy: one strange unit that comes with nine
+ * right ones.
+ */
 export function SpeechFields({ value, onChange, each = false }: Props) {
   const name = speechNameOf(value);
   const id = useId();

@@ -15,7 +15,10 @@ interface Props {
 const leans = [-1.3, -0.4, 0.5, -0.8, 0.2, -1, 0.6];
 const GROUP = 5;
 
-/** One stroke for each thing counted, every fifth crossing the four before it; what is not counted yet is faint. */
+/**
+ * One stroke for each thing counted, every fifth crossing the four before it; what is not counted yet is
+ * faint.
+ */
 export const TallyStrokes = memo(function TallyStrokes({ counted, of, size = 14, bare = false }: Props) {
   const marks = (
     <Box
@@ -24,7 +27,13 @@ export const TallyStrokes = memo(function TallyStrokes({ counted, of, size = 14,
       sx={{ display: 'inline-flex', flexWrap: 'wrap', columnGap: `${size * 0.5}px`, rowGap: 0.5 }}
     >
       {Array.from({ length: Math.ceil(of / GROUP) }, (_, i) => (
-        <Group key={i} counted={counted - i * GROUP} of={Math.min(GROUP, of - i * GROUP)} size={size} seed={i} />
+        <Group
+          key={i}
+          counted={counted - i * GROUP}
+          of={Math.min(GROUP, of - i * GROUP)}
+          size={size}
+          seed={i}
+        />
       ))}
     </Box>
   );

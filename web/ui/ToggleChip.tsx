@@ -1,7 +1,15 @@
 import Chip from '@mui/material/Chip';
 
 /** A word that is on or off. */
-export function ToggleChip({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
+export function ToggleChip({
+  label,
+  on,
+  onChange,
+}: {
+  label: string;
+  on: boolean;
+  onChange: (on: boolean) => void;
+}) {
   return (
     <Chip
       label={label}

@@ -40,8 +40,9 @@ const CALENDAR = { width: 320, height: 336 };
 const TWELVE = 'Write the time as 2:40 pm, or 14:40.';
 
 /**
- * A day or a time of day, the same everywhere: days in words, times by the reader’s clock, whatever the browser's own habits are. It is taken
- * when one goes on from it. What is no date or time stays in the field, with what is allowed, and changes nothing.
+ * A day or a time of day, the same everywhere: days in words, times by the reader’s clock, whatever the
+ * browser's own habits are. It is taken when one goes on from it. What is no date or time stays in the field,
+ * with what is allowed, and changes nothing.
  */
 export function WhenField({
   kind,
@@ -166,7 +167,8 @@ export function WhenField({
           onClose={() => setAnchor(null)}
           anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
           transformOrigin={{ vertical: 'top', horizontal: 'right' }}
-          // Its room is kept before it comes: placed by what is not there yet, it would stand beyond the edge of a telephone.
+          // Its room is kept before it comes: placed by what is not there yet, it would stand beyond the edge
+          // of a telephone.
           slotProps={{ paper: { sx: { width: CALENDAR.width, height: CALENDAR.height } } }}
         >
           <Suspense>

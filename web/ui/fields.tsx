@@ -16,7 +16,12 @@ interface FieldProps<T extends FieldValues> {
   label: string;
 }
 
-export function FormNumber<T extends FieldValues>({ control, name, label, unit }: FieldProps<T> & { unit: string }) {
+export function FormNumber<T extends FieldValues>({
+  control,
+  name,
+  label,
+  unit,
+}: FieldProps<T> & { unit: string }) {
   return (
     <Controller
       control={control}
@@ -76,7 +81,9 @@ export function FormText<T extends FieldValues>({
         <TextField
           {...field}
           value={field.value ?? ''}
-          onChange={(event) => field.onChange(nullable && event.target.value === '' ? null : event.target.value)}
+          onChange={(event) =>
+            field.onChange(nullable && event.target.value === '' ? null : event.target.value)
+          }
           inputRef={field.ref}
           label={label}
           type={type}

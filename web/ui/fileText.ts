@@ -1,8 +1,8 @@
 const ENCODINGS = { 'FF,FE': 'utf-16le', 'FE,FF': 'utf-16be' } as const;
 
 /**
- * The text of a file in the encoding it was written in: by its mark, else UTF-8 where it is sound, else what an XML file says of itself, else
- * that of Western Windows programs. (A browser reads every file as UTF-8.)
+ * The text of a file in the encoding it was written in: by its mark, else UTF-8 where it is sound, else what
+ * an XML file says of itself, else that of Western Windows programs. (A browser reads every file as UTF-8.)
  */
 export function textOf(bytes: Uint8Array<ArrayBuffer>): string {
   const mark = [...bytes.subarray(0, 2)].map((byte) => byte.toString(16).toUpperCase()).join(',');

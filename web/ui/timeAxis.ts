@@ -28,7 +28,9 @@ export function ticks(axis: TimeAxis, apartPx: number): number[] {
 /** Half a letter of an hour's name, and the room right of an axis, px. */
 const HALF_LETTER = 3.4;
 const BESIDE = 10;
-/** Where an hour's name stands to its line: before it where half of it would not fit at the end of the axis. */
+/**
+ * Where an hour's name stands to its line: before it where half of it would not fit at the end of the axis.
+ */
 export function anchorOf({ right }: TimeAxis, x: number, name: string): 'end' | 'middle' {
   return x + HALF_LETTER * name.length > right + BESIDE ? 'end' : 'middle';
 }
@@ -48,7 +50,10 @@ export function pathOf(points: readonly (readonly [number, number | null])[]): s
   return path;
 }
 
-/** The width of an element as it changes, known before anything is drawn: what is drawn to another width first moves all that is below it. */
+/**
+ * The width of an element as it changes, known before anything is drawn: what is drawn to another width first
+ * moves all that is below it.
+ */
 export function useWidth<T extends HTMLElement>(otherwise: number) {
   const ref = useRef<T>(null);
   const [width, setWidth] = useState(otherwise);

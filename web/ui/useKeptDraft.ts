@@ -1,7 +1,10 @@
 import { useState } from 'react';
 
 /** What is half typed, held by this browser until it is done with: leaving the page loses nothing. */
-export function useKeptDraft<Value>(key: string, fresh: () => Value): [Value, (next: Value) => void, () => void] {
+export function useKeptDraft<Value>(
+  key: string,
+  fresh: () => Value,
+): [Value, (next: Value) => void, () => void] {
   const name = `tally-draft-${key}`;
   const [value, setValue] = useState<Value>(() => {
     try {

@@ -1,11 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
 import { useToast } from './Toast';
 
-/** What is typed in a field until it is a whole and valid value: the value itself stays as it was until then. */
+/**
+ * What is typed in a field until it is a whole and valid value: the value itself stays as it was until then.
+ */
 export interface Typed {
   text: string;
   type: (text: string) => void;
-  /** Why what was typed cannot be taken, once one has gone on from it; null: it can, or one is still typing. */
+  /**
+   * Why what was typed cannot be taken, once one has gone on from it; null: it can, or one is still typing.
+   */
   refusal: string | null;
   /** Takes what was typed. @returns false: it is none that can be taken, and stays in the field */
   commit: () => boolean;
@@ -29,8 +33,8 @@ interface Options<Value> {
 }
 
 /**
- * A field that takes a value when one goes on from it (Enter, another field, a choice, the screen closed), and never half of one. What was
- * refused and is left behind is said, with what stands instead.
+ * A field that takes a value when one goes on from it (Enter, another field, a choice, the screen closed),
+ * and never half of one. What was refused and is left behind is said, with what stands instead.
  */
 export function useTyped<Value>({ label, shown, read, onTake, onRefused, allowed }: Options<Value>): Typed {
   const [typed, setTyped] = useState<string | null>(null);

@@ -99,5 +99,7 @@ describe('a time as people write it', () => {
     expect(clock('02:40', true)).toBe('02:40');
     expect(clock('14:40', true)).toBe('14:40');
   });
-  it.each(['', '24:00', '7:60', '25:00', 'dusk', '13:61'])('is none: %j', (text) => expect(clock(text)).toBeNull());
+  it.each(['', '24:00', '7:60', '25:00', 'dusk', '13:61'])('is none: %j', (text) =>
+    expect(clock(text)).toBeNull(),
+  );
 });

@@ -18,7 +18,10 @@ export interface DayReading {
 
 const WEEKDAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
 const weekdayOf = (date: string): number => (new Date(`${date}T00:00:00Z`).getUTCDay() + 6) % 7;
-/** A day without a year is the first such day from so many days ago on: a bill of last month, an outing of next summer. */
+/**
+ * A day without a year is the first such day from so many days ago on: a bill of last month, an outing of
+ * next summer.
+ */
 const BACK_DAYS = 60;
 
 /** A day as people write it, in words or in figures; null: it is none. */
@@ -61,7 +64,9 @@ function spokenDay(words: string, today: string): Meant | null {
 }
 /** Whether a weekday is written beside a date of another: one of both is wrong. */
 function isOtherWeekday(words: string, day: string): boolean {
-  const at = words.split(' ').flatMap((word) => (isWeekday(word) ? [WEEKDAYS.indexOf(word.slice(0, 3))] : []));
+  const at = words
+    .split(' ')
+    .flatMap((word) => (isWeekday(word) ? [WEEKDAYS.indexOf(word.slice(0, 3))] : []));
   return at.some((weekday) => weekday >= 0 && weekday !== weekdayOf(day));
 }
 
@@ -97,7 +102,20 @@ export function readClock(text: string, twelve: boolean): Meant | null {
 }
 /** "half past six", "quarter to 7 in the evening", "6 o’clock", "6h30" in figures. */
 function clockWords(text: string): string {
-  const figures = ['twelve', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'];
+  const figures = [
+    'twelve',
+    'one',
+    'two',
+    'three',
+    'four',
+    'five',
+    'six',
+    'seven',
+    'eight',
+    'nine',
+    'ten',
+    'eleven',
+  ];
   const half = / (?:in the )?(?:morning|a\.m\.?)$/.test(text)
     ? ' am'
     : / (?:in the )?(?:afternoon|evening|at night|p\.m\.?)$/.test(text)
@@ -107,8 +125,13 @@ function clockWords(text: string): string {
     .replace(/ (?:in the )?(?:morning|afternoon|evening)$| at night$| [ap]\.m\.?$/, '')
     .replace(/ ?o[’']?clock$/, '')
     .replace(/^at /, '')
-    .replaceAll(new RegExp(String.raw`\b(${figures.join('|')})\b`, 'g'), (word) => String(figures.indexOf(word) || 12))
-    .replace(/^(\d{1,2}) ?h ?(\d{2})?$/, (_, hour: string, minute: string | undefined) => `${hour}:${minute ?? '00'}`);
+    .replaceAll(new RegExp(String.raw`\b(${figures.join('|')})\b`, 'g'), (word) =>
+      String(figures.indexOf(word) || 12),
+    )
+    .replace(
+      /^(\d{1,2}) ?h ?(\d{2})?$/,
+      (_, hour: string, minute: string | undefined) => `${hour}:${minute ?? '00'}`,
+    );
   const beside = /^(half|quarter|\d{1,2})(?: minutes?)? (past|to) (\d{1,2})$/.exec(plain);
   if (!beside) return `${plain}${half}`;
   const by = beside[1] === 'half' ? 30 : beside[1] === 'quarter' ? 15 : Number(beside[1]);
@@ -121,7 +144,10 @@ const browserMonthFirst = (): boolean => {
   const parts = new Intl.DateTimeFormat().formatToParts(new Date(2026, 10, 26)).map(({ type }) => type);
   return parts.indexOf('month') < parts.indexOf('day');
 };
-/** Whether "3/4" is the fourth of March to this reader, by their units and their browser; null: the two do not say the same. */
+/**
+ * Whether "3/4" is the fourth of March to this reader, by their units and their browser; null: the two do not
+ * say the same.
+ */
 export function monthIsFirst(): boolean | null {
   if (spoken().temperature === '°F') return true;
   return browserMonthFirst() ? null : false;

@@ -1,8 +1,8 @@
 import type { Station } from '../../documents/hullShape';
 
 /**
- * What displaces water, cut into slices across: closed outlines with the weights by which Simpson's rule adds them up. Kept in flat arrays,
- * because a heeled waterline asks for every edge of them many times.
+ * What displaces water, cut into slices across: closed outlines with the weights by which Simpson's rule adds
+ * them up. Kept in flat arrays, because a heeled waterline asks for every edge of them many times.
  */
 export interface Body {
   /** 1: it displaces; −1: a hole in what displaces, such as a well that water stands in. */
@@ -33,10 +33,17 @@ function simpson(xs: readonly number[]): Float64Array {
   return weights;
 }
 
-/** A body from half outlines: mirrored, closed flat from sheer to sheer, and set beside the middle line where it is a side float. */
+/**
+ * A body from half outlines: mirrored, closed flat from sheer to sheer, and set beside the middle line where
+ * it is a side float.
+ */
 export function bodyOf(
   stations: readonly Station[],
-  { sign = 1, atM = { x: 0, y: 0, z: 0 }, sheer = true }: { sign?: 1 | -1; atM?: Offset; sheer?: boolean } = {},
+  {
+    sign = 1,
+    atM = { x: 0, y: 0, z: 0 },
+    sheer = true,
+  }: { sign?: 1 | -1; atM?: Offset; sheer?: boolean } = {},
 ): Body {
   const points = stations.map(({ outline }) => [
     ...outline.map(({ yM, zM }) => ({ y: yM, z: zM })),

@@ -1,7 +1,10 @@
 import { type Body } from './body';
 import { type Attitude, type Immersed, immersed } from './immersed';
 
-/** Something aboard: x forward of the stern, y to starboard, z up from the base line. The hull's own mass is one of them. */
+/**
+ * Something aboard: x forward of the stern, y to starboard, z up from the base line. The hull's own mass is
+ * one of them.
+ */
 export interface Load {
   massKg: number;
   xM: number;
@@ -28,7 +31,10 @@ export interface Flooded {
   volumeM3: number;
 }
 
-/** A boat at rest at one heel: level across is not asked, only that it floats and lies fore and aft as it would. */
+/**
+ * A boat at rest at one heel: level across is not asked, only that it floats and lies fore and aft as it
+ * would.
+ */
 export interface Held {
   attitude: Attitude;
   under: Immersed;
@@ -46,13 +52,18 @@ const VOLUME_SHARE = 1e-10;
 const LEVER_M = 1e-9;
 
 /**
- * Floats a boat at a heel, free to sink and to trim: Newton's method on rise and trim, with the derivatives from the same pass as the
- * volume. @param heel rad @param near an attitude to begin from @returns null: it comes to no rest there (it would go end over end, or under)
+ * Floats a boat at a heel, free to sink and to trim: Newton's method on rise and trim, with the derivatives
+ * from the same pass as the volume.
+ * @param heel rad
+ * @param near an attitude to begin from
+ * @returns null: it comes to no rest there (it would go end over end, or under)
  */
 export function floatAt(afloat: Afloat, heel: number, near: Attitude | null): Held | null {
   const trim = near ? near.trim : 0;
   const begin: Attitude = near ? { ...near, heel } : { heel, trim, rise: riseFor(afloat, heel, trim) };
-  return settle(afloat, begin) ?? (near ? settle(afloat, { heel, trim: 0, rise: riseFor(afloat, heel, 0) }) : null);
+  return (
+    settle(afloat, begin) ?? (near ? settle(afloat, { heel, trim: 0, rise: riseFor(afloat, heel, 0) }) : null)
+  );
 }
 
 function settle(afloat: Afloat, begin: Attitude): Held | null {
@@ -108,7 +119,10 @@ function settle(afloat: Afloat, begin: Attitude): Held | null {
 }
 
 /** The weight with the water let in, which lies level in its parts. */
-function weightAt({ massKg, g, flooded, waterDensity, midM }: Afloat, attitude: Attitude): Pick<Held, 'massKg' | 'g'> {
+function weightAt(
+  { massKg, g, flooded, waterDensity, midM }: Afloat,
+  attitude: Attitude,
+): Pick<Held, 'massKg' | 'g'> {
   if (flooded === undefined || flooded.length === 0) return { massKg, g };
   let mass = massKg;
   let [mx, my, mz] = [massKg * g.x, massKg * g.y, massKg * g.z];

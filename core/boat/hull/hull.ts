@@ -9,7 +9,10 @@ export interface Hull {
   midM: number;
 }
 
-/** Outriggers: small forms of their own, one each side, so far from the middle line and over the base line; folded they lie close in. */
+/**
+ * Outriggers: small forms of their own, one each side, so far from the middle line and over the base line;
+ * folded they lie close in.
+ */
 export interface SideFloats {
   shape: HullShape;
   /** From the middle line to the middle of a float, m. */
@@ -19,7 +22,10 @@ export interface SideFloats {
   alongM: number;
 }
 
-/** A well in the deck with an open scupper: water stands in it as high as outside. A box from `fromM` to `toM`, metres. */
+/**
+ * A well in the deck with an open scupper: water stands in it as high as outside. A box from `fromM` to
+ * `toM`, metres.
+ */
 export interface Well {
   fromM: number;
   toM: number;
@@ -32,9 +38,9 @@ const FLOAT_STATIONS = 31;
 const FLOAT_STRETCHES = 14;
 
 /**
- * How finely a hull is cut. Usual: true to a third of a millimetre for what people build. Coarse: half the sections in half the
- * stretches, four times as quick, and true to a millimetre or two. Fine: where a full section's ends leave the water the usual cut is a
- * millimetre out in GM; six times as slow.
+ * How finely a hull is cut. Usual: true to a third of a millimetre for what people build. Coarse: half the
+ * sections in half the stretches, four times as quick, and true to a millimetre or two. Fine: where a full
+ * section's ends leave the water the usual cut is a millimetre out in GM; six times as slow.
  */
 export type Mesh = 'coarse' | 'usual' | 'fine';
 const FINE_STATIONS = 241;
@@ -76,7 +82,8 @@ function slicesOf(shape: HullShape, mesh: Mesh = 'usual') {
 }
 function floatBody({ shape, outM, overM, alongM }: SideFloats, side: number): Body {
   // A float is a tenth of the hull: half as many sections follow it as closely.
-  const slices = 'form' in shape ? stationsOf(shape.form, FLOAT_STATIONS, FLOAT_STRETCHES) : sliced(shape.stations);
+  const slices =
+    'form' in shape ? stationsOf(shape.form, FLOAT_STATIONS, FLOAT_STRETCHES) : sliced(shape.stations);
   return bodyOf(slices, { atM: { x: alongM, y: side * outM, z: overM }, sheer: false });
 }
 function wellBody({ fromM, toM, halfBreadthM, floorM, topM }: Well): Body {

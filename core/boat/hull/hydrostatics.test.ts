@@ -80,10 +80,19 @@ describe('a box', () => {
     expect(over.draftM).toBeCloseTo(T, 6);
   });
   it('too heavy does not float, and no number is made up', () => {
-    const under = hydrostatics(afloatWith(box, [load(SALT_WATER * L * B * D + 1, L / 2, 0, 0.1)], SALT_WATER), {
-      gz: true,
+    const under = hydrostatics(
+      afloatWith(box, [load(SALT_WATER * L * B * D + 1, L / 2, 0, 0.1)], SALT_WATER),
+      {
+        gz: true,
+      },
+    );
+    expect(under).toMatchObject({
+      afloat: false,
+      draftM: null,
+      heelDeg: null,
+      gmTransverseM: null,
+      gz: null,
     });
-    expect(under).toMatchObject({ afloat: false, draftM: null, heelDeg: null, gmTransverseM: null, gz: null });
   });
 });
 
@@ -124,7 +133,8 @@ describe('a box with something beside or in it', () => {
     { yM: B / 2, zM: 0 },
     { yM: B / 2, zM: D },
   ]);
-  const at = (hull: ReturnType<typeof hullOf>, y = 0) => afloatWith(hull, [load(m, L / 2, y, KG)], SALT_WATER);
+  const at = (hull: ReturnType<typeof hullOf>, y = 0) =>
+    afloatWith(hull, [load(m, L / 2, y, KG)], SALT_WATER);
   it('is held up by side floats as by their waterplanes so far out, less when they are folded, and by one alone when the other leaves the water', () => {
     const [long, wide, over] = [1.5, 0.16, 0.08];
     const floatShape = prism(long, [
@@ -177,7 +187,9 @@ describe('a box with something beside or in it', () => {
     const G = (m * KG + water * SALT_WATER * (depth / 2)) / (m + water * SALT_WATER);
     const BM = B ** 2 / (12 * T);
     expect(relative(found.draftM, T)).toBeLessThan(1e-6);
-    expect(Math.abs((found.gmTransverseM ?? 9) - (T / 2 + BM - G - (L * B ** 3) / 12 / volume))).toBeLessThan(1e-4);
+    expect(Math.abs((found.gmTransverseM ?? 9) - (T / 2 + BM - G - (L * B ** 3) / 12 / volume))).toBeLessThan(
+      1e-4,
+    );
   });
 });
 
@@ -243,7 +255,8 @@ describe('any hull and load', () => {
         const step = 1;
         const curve = gzCurve(boat, step, 40);
         if (curve.length < 41) return;
-        // Heel turns about the boat's own length, which lies off the level by its trim: the lever does its work by that cosine.
+        // Heel turns about the boat's own length, which lies off the level by its trim: the lever does its
+        // work by that cosine.
         const levers = curve.map(({ point, held }) => point.gzM * Math.cos(held.attitude.trim));
         const area =
           levers.reduce((sum, lever, i) => sum + (i === 0 || i === 40 ? 1 : i % 2 === 1 ? 4 : 2) * lever, 0) *
@@ -335,7 +348,10 @@ describe('a full form whose ends leave the water', () => {
     sectionExponent: 6.4,
   };
   const massKg = 115;
-  /** Volume, its moment about the base line and the waterplane's moment of inertia at a level draft, each section in closed form. */
+  /**
+   * Volume, its moment about the base line and the waterplane's moment of inertia at a level draft, each
+   * section in closed form.
+   */
   const lying = (draftM: number) => {
     const sums = { volume: 0, moment: 0, inertia: 0 };
     const [steps, m] = [20_000, full.sectionExponent];
@@ -348,7 +364,8 @@ describe('a full form whose ends leave the water', () => {
       const dx = full.lengthM / steps;
       const area = ((2 * half * high * m) / (m + 1)) * t ** ((m + 1) / m);
       sums.volume += area * dx;
-      sums.moment += (area * keel + ((2 * half * high * high * m) / (2 * m + 1)) * t ** ((2 * m + 1) / m)) * dx;
+      sums.moment +=
+        (area * keel + ((2 * half * high * high * m) / (2 * m + 1)) * t ** ((2 * m + 1) / m)) * dx;
       sums.inertia += (2 / 3) * (half * t ** (1 / m)) ** 3 * dx;
     }
     return sums;
@@ -364,7 +381,9 @@ describe('a full form whose ends leave the water', () => {
     const hull = hullOf({ form: full }, { mesh: 'fine' });
     const found = hydrostatics(afloatWith(hull, [load(massKg, 2.1, 0, 0.28)], SALT_WATER));
     expect(Math.abs((found.draftM ?? NaN) - low)).toBeLessThan(5e-5);
-    expect(Math.abs((found.gmTransverseM ?? NaN) - (inertia / volume + moment / volume - 0.28))).toBeLessThan(5e-4);
+    expect(Math.abs((found.gmTransverseM ?? NaN) - (inertia / volume + moment / volume - 0.28))).toBeLessThan(
+      5e-4,
+    );
   });
 });
 

@@ -6,7 +6,10 @@ export interface GzPoint {
   heelDeg: number;
   gzM: number;
 }
-/** How a boat floats, in the form of the calculator. null: there is none (not afloat, no upright rest, or not asked). */
+/**
+ * How a boat floats, in the form of the calculator. null: there is none (not afloat, no upright rest, or not
+ * asked).
+ */
 export interface Hydrostatics {
   afloat: boolean;
   massKg: number;
@@ -23,7 +26,10 @@ export interface Hydrostatics {
   freeboardMinM: number | null;
   gmTransverseM: number | null;
   gmLongitudinalM: number | null;
-  /** Righting levers from upright to 90°, at constant displacement, free to trim, the weight on the middle line. */
+  /**
+   * Righting levers from upright to 90°, at constant displacement, free to trim, the weight on the middle
+   * line.
+   */
   gz: GzPoint[] | null;
   gzMax: GzPoint | null;
   vanishingDeg: number | null;
@@ -55,7 +61,10 @@ export function afloatWith(
   };
 }
 
-/** Where and how a boat comes to rest, and how hard it comes back from a heel. Too heavy to float, or capsizing, are answers like others. */
+/**
+ * Where and how a boat comes to rest, and how hard it comes back from a heel. Too heavy to float, or
+ * capsizing, are answers like others.
+ */
 export function hydrostatics(boat: Afloat, { gz = false }: { gz?: boolean } = {}): Hydrostatics {
   const { massKg, g, midM, bodies, waterDensity } = boat;
   const none = {
@@ -88,8 +97,9 @@ export function hydrostatics(boat: Afloat, { gz = false }: { gz?: boolean } = {}
 }
 
 /**
- * The rest a boat comes to from upright: the first heel, on the side its weight lies, at which the lever turns from pressing it over to
- * righting it. Scanned, and not found by a bare root finder, which also finds rests that do not hold. null: none before 90°.
+ * The rest a boat comes to from upright: the first heel, on the side its weight lies, at which the lever
+ * turns from pressing it over to righting it. Scanned, and not found by a bare root finder, which also finds
+ * rests that do not hold. null: none before 90°.
  */
 export function restOf(boat: Afloat): Held | null {
   const side = boat.g.y < 0 ? -1 : 1;
@@ -133,8 +143,14 @@ function between(boat: Afloat, from: Held, to: Held, lever: (held: Held) => numb
   return found;
 }
 
-/** Metacentric heights as it lies: the waterplane's second moment over the volume, less how far weight is over buoyancy. */
-export function metacentres({ attitude, under, g }: Held): { gmTransverseM: number; gmLongitudinalM: number } {
+/**
+ * Metacentric heights as it lies: the waterplane's second moment over the volume, less how far weight is over
+ * buoyancy.
+ */
+export function metacentres({ attitude, under, g }: Held): {
+  gmTransverseM: number;
+  gmLongitudinalM: number;
+} {
   const { heel, trim } = attitude;
   const [sinT, cosT] = [Math.sin(trim), Math.cos(trim)];
   const [sinH, cosH] = [Math.sin(heel), Math.cos(heel)];
@@ -152,7 +168,10 @@ export function metacentres({ attitude, under, g }: Held): { gmTransverseM: numb
   return { gmTransverseM: across / under.volume - over, gmLongitudinalM: along / under.volume - over };
 }
 
-/** How fast the lever grows with heel where water let in runs to the low side: what is left of the metacentric height. A tenth of a degree each way. */
+/**
+ * How fast the lever grows with heel where water let in runs to the low side: what is left of the metacentric
+ * height. A tenth of a degree each way.
+ */
 function slopeAt(boat: Afloat, { attitude }: Held): number | null {
   const step = 0.1 * RAD;
   const [less, more] = [-step, step].map((by) => floatAt(boat, attitude.heel + by, attitude));
@@ -170,7 +189,10 @@ export function freeboard({ bodies, midM }: Afloat, { heel, trim, rise }: Attitu
   return least;
 }
 
-/** Levers of a boat whose weight is on the middle line, from upright to a heel, each begun from the one before. */
+/**
+ * Levers of a boat whose weight is on the middle line, from upright to a heel, each begun from the one
+ * before.
+ */
 export function gzCurve(
   boat: Afloat,
   stepDeg = GZ_STEP_DEG,
@@ -195,7 +217,10 @@ function curveOf(boat: Afloat): Pick<Hydrostatics, 'gz' | 'gzMax' | 'vanishingDe
   const centred = { ...boat, g: { ...boat.g, y: 0 } };
   const curve = gzCurve(boat);
   const gz = curve.map(({ point }) => point);
-  const gzMax = gz.reduce<GzPoint | null>((best, point) => (best && best.gzM >= point.gzM ? best : point), null);
+  const gzMax = gz.reduce<GzPoint | null>(
+    (best, point) => (best && best.gzM >= point.gzM ? best : point),
+    null,
+  );
   const zero = (of: (held: Held) => number, from: (typeof curve)[number], to: (typeof curve)[number]) =>
     between(centred, from.held, to.held, (held) => -of(held)).attitude.heel / RAD;
   const falls = (of: (held: Held) => number) => {

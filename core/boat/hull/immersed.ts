@@ -1,16 +1,25 @@
 import type { Body } from './body';
 
-/** How a boat lies: its waterline by heel and trim, rad, and by how far it is above the middle of the base line. */
+/**
+ * How a boat lies: its waterline by heel and trim, rad, and by how far it is above the middle of the base
+ * line.
+ */
 export interface Attitude {
   /** Starboard down. */
   heel: number;
   /** Bow up. */
   trim: number;
-  /** From the middle of the base line to the waterline, square to it in the heeled section, m: the draft times the cosine of heel. */
+  /**
+   * From the middle of the base line to the waterline, square to it in the heeled section, m: the draft times
+   * the cosine of heel.
+   */
   rise: number;
 }
 
-/** What lies under a waterline: volume and its moments, and the waterline's own breadth and moments, which say how those change. */
+/**
+ * What lies under a waterline: volume and its moments, and the waterline's own breadth and moments, which say
+ * how those change.
+ */
 export interface Immersed {
   volume: number;
   mx: number;
@@ -26,8 +35,9 @@ export interface Immersed {
 }
 
 /**
- * What of some bodies lies under a waterline. Green's theorem along the edges of each slice: with s across along the waterline and d down
- * from it, the part under water is the integral of d over s along what of each edge is under, no matter how the outline winds.
+ * What of some bodies lies under a waterline. Green's theorem along the edges of each slice: with s across
+ * along the waterline and d down from it, the part under water is the integral of d over s along what of each
+ * edge is under, no matter how the outline winds.
  * @param midM mid-length of the hull, where heel and trim are reckoned from
  */
 export function immersed(bodies: readonly Body[], { heel, trim, rise }: Attitude, midM: number): Immersed {
@@ -88,7 +98,8 @@ export function immersed(bodies: readonly Body[], { heel, trim, rise }: Attitude
       const by = sign * (weight[i] as number);
       area *= 0.5 * by;
       areaS *= by / 6;
-      // Down from the waterline: turned back to the boat's own axes, what lies between waterline and base is put in.
+      // Down from the waterline: turned back to the boat's own axes, what lies between waterline and base is
+      // put in.
       const down = (areaD * by) / 6 - area * lift;
       width *= by;
       widthS *= by / 2;

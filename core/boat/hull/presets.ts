@@ -3,15 +3,22 @@ import type { BoatShape } from '../../documents/boatParts';
 import { stationsOf } from './shape';
 
 const STATIONS = 31;
-/** Pontoons: how far in from the middle line the inner wall is, and how high the tunnel's roof, as shares of half-beam and depth. */
+/**
+ * Pontoons: how far in from the middle line the inner wall is, and how high the tunnel's roof, as shares of
+ * half-beam and depth.
+ */
 const TUNNEL = { inner: 0.36, roof: 0.45, keel: 0.7, corner: 0.12 };
-/** Three tubes: points that draw a side tube, and how far the floor lies over the lowest of it, as a share of half its height. */
+/**
+ * Three tubes: points that draw a side tube, and how far the floor lies over the lowest of it, as a share of
+ * half its height.
+ */
 const ARC = 14;
 const FLOOR = 0.25;
 
 /**
- * A hull's shape from its preset and figures; offsets that were read say more. Rounded, V, multi-chine and flat hulls are one family by the
- * section exponent; pontoons and tubes have sections of their own, along the same plan, keel and sheer.
+ * A hull's shape from its preset and figures; offsets that were read say more. Rounded, V, multi-chine and
+ * flat hulls are one family by the section exponent; pontoons and tubes have sections of their own, along the
+ * same plan, keel and sheer.
  */
 export function shapeFrom(
   { preset, stations, ...figures }: BoatShape,
@@ -22,7 +29,8 @@ export function shapeFrom(
   if (preset !== 'pontoon' && preset !== 'three tubes') return { form };
   const section = preset === 'pontoon' ? pontoon : tubes;
   return {
-    // Keel and sheer of the form, the breadth of its plan; the ends are closed by a hand's breadth, not by a point.
+    // Keel and sheer of the form, the breadth of its plan; the ends are closed by a hand's breadth, not by a
+    // point.
     stations: stationsOf(form, STATIONS, 2).map(({ xM, outline }) => {
       const keel = outline[0]?.zM ?? 0;
       const top = outline[outline.length - 1] ?? { yM: 0, zM: 0 };
@@ -31,7 +39,10 @@ export function shapeFrom(
   };
 }
 
-/** Two hulls side by side under one deck: half of it, from the tunnel's roof down the inner wall, along the keel and up the side. */
+/**
+ * Two hulls side by side under one deck: half of it, from the tunnel's roof down the inner wall, along the
+ * keel and up the side.
+ */
 function pontoon(half: number, keel: number, high: number): Station['outline'] {
   const at = (y: number, z: number) => ({ yM: half * y, zM: keel + high * z });
   const { inner, roof, keel: low, corner } = TUNNEL;
@@ -55,7 +66,10 @@ function tubes(half: number, keel: number, high: number): Station['outline'] {
   const from = Math.acos(1 - FLOOR);
   const arc = Array.from({ length: ARC + 1 }, (_, i) => {
     const angle = -from + ((Math.PI + from) * i) / ARC;
-    return { yM: Math.max(0, middle + radius * Math.sin(angle)), zM: keel + (high / 2) * (1 - Math.cos(angle)) };
+    return {
+      yM: Math.max(0, middle + radius * Math.sin(angle)),
+      zM: keel + (high / 2) * (1 - Math.cos(angle)),
+    };
   });
   return [{ yM: 0, zM: arc[0]?.zM ?? keel }, ...arc];
 }

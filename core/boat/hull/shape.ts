@@ -3,7 +3,10 @@ import type { HullForm, Station } from '../../documents/hullShape';
 const STATIONS = 61;
 /** Stretches that half a section is drawn in. */
 const STRETCHES = 32;
-/** Steps in which a section's bend is felt out, and a share of even spacing, so that straight parts have points too. */
+/**
+ * Steps in which a section's bend is felt out, and a share of even spacing, so that straight parts have
+ * points too.
+ */
 const FINE = 300;
 const EVEN = 0.15;
 /** Intervals that a hull of given stations is cut into at least. */
@@ -26,13 +29,13 @@ export function stationsOf(form: HullForm, count = STATIONS, stretches = STRETCH
 }
 
 /**
- * Shares of the half-breadth at which a section's points stand: closest where it bends most. The area that straight stretches cut off a
- * curve is least when they are spaced by the cube root of its bend.
+ * Shares of the half-breadth at which a section's points stand: closest where it bends most. The area that
+ * straight stretches cut off a curve is least when they are spaced by the cube root of its bend.
  */
 function sharesOfBreadth(m: number, stretches: number): number[] {
-  const fine = [...new Set(Array.from({ length: FINE + 1 }, (_, i) => [i / FINE, (i / FINE) ** (1 / m)]).flat())].sort(
-    (a, b) => a - b,
-  );
+  const fine = [
+    ...new Set(Array.from({ length: FINE + 1 }, (_, i) => [i / FINE, (i / FINE) ** (1 / m)]).flat()),
+  ].sort((a, b) => a - b);
   const weigh = [0];
   for (let i = 1; i < fine.length; i += 1) {
     const [before, from, to] = [fine[Math.max(0, i - 2)] ?? 0, fine[i - 1] ?? 0, fine[i] ?? 1];
@@ -53,7 +56,10 @@ function sharesOfBreadth(m: number, stretches: number): number[] {
   });
 }
 
-/** Stations joined by straight lines, cut into an even number of slices between each two, so that no kink lies inside a pair of slices. */
+/**
+ * Stations joined by straight lines, cut into an even number of slices between each two, so that no kink lies
+ * inside a pair of slices.
+ */
 export function sliced(stations: readonly Station[], least = LEAST_INTERVALS): Station[] {
   const gaps = stations.length - 1;
   const each = 2 * Math.ceil(least / gaps / 2);
@@ -82,7 +88,9 @@ function between(fromM: number, from: Outline, toM: number, to: Outline, share: 
   };
 }
 
-/** Two outlines with as many points: point by point where they have, else at the same shares of their lengths. */
+/**
+ * Two outlines with as many points: point by point where they have, else at the same shares of their lengths.
+ */
 function matched(one: Outline, other: Outline): [Outline, Outline] {
   if (one.length === other.length) return [one, other];
   const shares = [...new Set([...sharesOf(one), ...sharesOf(other)])].sort((a, b) => a - b);
@@ -92,7 +100,9 @@ function sharesOf(outline: Outline): number[] {
   const along = [0];
   for (let i = 1; i < outline.length; i += 1) along.push((along[i - 1] ?? 0) + stretch(outline, i));
   const whole = along[along.length - 1] ?? 0;
-  return whole > 0 ? along.map((at) => at / whole) : outline.map((_, i) => i / Math.max(1, outline.length - 1));
+  return whole > 0
+    ? along.map((at) => at / whole)
+    : outline.map((_, i) => i / Math.max(1, outline.length - 1));
 }
 function stretch(outline: Outline, i: number): number {
   const a = outline[i - 1];

@@ -9,7 +9,9 @@ export const bottoms = {
 } as const;
 export type Bottom = keyof typeof bottoms;
 
-/** What a tape gives at home: metres, at a quarter from the stern, amidships, and at a quarter from the bow. */
+/**
+ * What a tape gives at home: metres, at a quarter from the stern, amidships, and at a quarter from the bow.
+ */
 export interface Survey {
   lengthM: number;
   beamM: readonly [aft: number, middle: number, forward: number];
@@ -20,12 +22,16 @@ export interface Survey {
   rockerM: number;
 }
 
-/** A plan fuller than this is a box, slenderer than that a spindle: beams beyond are measured wrongly or no boat's. */
+/**
+ * A plan fuller than this is a box, slenderer than that a spindle: beams beyond are measured wrongly or no
+ * boat's.
+ */
 const PLAN = { least: 1, most: 12 };
 
 /**
- * The form that a survey fits: the plan so that it is as broad at the quarters as measured, fore and aft alike; the sheer so that it is as
- * deep there. An estimate: a form has its bow like its stern. @returns null where no form fits (wider at the quarters than amidships)
+ * The form that a survey fits: the plan so that it is as broad at the quarters as measured, fore and aft
+ * alike; the sheer so that it is as deep there. An estimate: a form has its bow like its stern.
+ * @returns null where no form fits (wider at the quarters than amidships)
  */
 export function surveyed({ lengthM, beamM, depthM, bottom, rockerM }: Survey): HullForm | null {
   const [aft, middle, forward] = beamM;

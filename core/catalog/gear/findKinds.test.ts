@@ -236,7 +236,9 @@ describe('words for gear', () => {
           .slice(0, 3)
           .includes(id as never),
     );
-    expect(missed.map(([words, id]) => `${words}: ${id}, not ${findKinds(words).slice(0, 3).join(', ')}`)).toEqual([]);
+    expect(
+      missed.map(([words, id]) => `${words}: ${id}, not ${findKinds(words).slice(0, 3).join(', ')}`),
+    ).toEqual([]);
   });
   it('find every kind by its own name first, and by each of its other words somewhere', () => {
     for (const id of kindIds) {
@@ -245,7 +247,18 @@ describe('words for gear', () => {
     }
   });
   it('find, for a bare noun, such a thing before what only belongs to one', () => {
-    const first = ['rod', 'reels', 'net', 'anchor', 'pump', 'cart', 'battery', 'paddle', 'socks', 'torch batteries'];
+    const first = [
+      'rod',
+      'reels',
+      'net',
+      'anchor',
+      'pump',
+      'cart',
+      'battery',
+      'paddle',
+      'socks',
+      'torch batteries',
+    ];
     expect(first.map((words) => findKinds(words)[0])).toEqual([
       'spinning-rod',
       'reel',

@@ -16,7 +16,10 @@ function singular(word: string): string {
   return word.length > 3 && /[^su]s$/.test(word) ? word.slice(0, -1) : word;
 }
 
-/** What a phrase names: the last word before what only says more of it. A rod tube is a tube, a rod and reel a rod. */
+/**
+ * What a phrase names: the last word before what only says more of it. A rod tube is a tube, a rod and reel a
+ * rod.
+ */
 function headOf(phrase: string): string {
   const [first = ''] = phrase.split(/[,(]| (?:and|for|from|in|of|on|over|that|to|with) /);
   return plain(first).split(' ').at(-1) ?? '';
@@ -37,14 +40,16 @@ const named: readonly Named[] = kindIds.map((id) => {
 });
 
 /**
- * Kinds of gear by any of the words people have for them, the likeliest first: the whole phrase as a name or another word for it, then
- * what is such a thing ("rod": rods before rod tubes), then every word somewhere among them. Nothing typed: all, in their own order.
+ * Kinds of gear by any of the words people have for them, the likeliest first: the whole phrase as a name or
+ * another word for it, then what is such a thing ("rod": rods before rod tubes), then every word somewhere
+ * among them. Nothing typed: all, in their own order.
  */
 export function findKinds(words: string): readonly KindId[] {
   const sought = plain(words);
   if (sought === '') return kindIds;
   const parts = sought.split(' ');
-  const having = (start: string) => named.filter(({ all }) => parts.every((word) => all.includes(start + word)));
+  const having = (start: string) =>
+    named.filter(({ all }) => parts.every((word) => all.includes(start + word)));
   // Each word begins one of the kind's words, or, where there is no such kind, stands in one.
   const begun = having(' ');
   const each = begun.length > 0 ? begun : having('');

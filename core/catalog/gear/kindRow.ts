@@ -7,7 +7,10 @@ export type Wetness = 'any' | 'splash' | 'never';
 /** Why a kind meets no need by itself. */
 export type Aside = 'storage' | 'comfort' | 'spare part' | 'part of another' | 'paper';
 
-/** One record a kind. Masses, sizes, prices and figures are usual practice, rounded; each item overrides them with its own. */
+/**
+ * One record a kind. Masses, sizes, prices and figures are usual practice, rounded; each item overrides them
+ * with its own.
+ */
 export interface KindRow {
   name: string;
   means: readonly NeedId[];

@@ -6,4 +6,11 @@ import { livingKinds } from './livingKinds';
 import { tackleKinds } from './tackleKinds';
 
 /** Every kind there is, by family. */
-export const kindRows = { ...aliveKinds, ...boatKinds, ...tackleKinds, ...fishKinds, ...holdKinds, ...livingKinds };
+export const kindRows = {
+  ...aliveKinds,
+  ...boatKinds,
+  ...tackleKinds,
+  ...fishKinds,
+  ...holdKinds,
+  ...livingKinds,
+};

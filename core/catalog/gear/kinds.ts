@@ -62,4 +62,5 @@ export function kindsFor(needId: NeedId): readonly KindId[] {
   return byNeed.get(needId) ?? [];
 }
 const byNeed = new Map<NeedId, KindId[]>();
-for (const kind of kindIds) for (const id of kinds[kind].means) byNeed.set(id, [...(byNeed.get(id) ?? []), kind]);
+for (const kind of kindIds)
+  for (const id of kinds[kind].means) byNeed.set(id, [...(byNeed.get(id) ?? []), kind]);

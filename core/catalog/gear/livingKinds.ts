@@ -43,7 +43,16 @@ export const livingKinds = {
     wet: 'splash',
     euro: 10,
   },
-  hat: { name: 'Sun hat', means: ['sun'], kg: 0.1, at: 'head', ...wear, cm: [30, 28, 12], wet: 'any', euro: 25 },
+  hat: {
+    name: 'Sun hat',
+    means: ['sun'],
+    kg: 0.1,
+    at: 'head',
+    ...wear,
+    cm: [30, 28, 12],
+    wet: 'any',
+    euro: 25,
+  },
   sunscreen: {
     name: 'Sunscreen and retained glasses',
     means: ['sun'],

@@ -28,7 +28,10 @@ const containers: Partial<Record<KindId, { dry: Dryness; shut: boolean }>> = {
 /** Any other thing that something lives in is an open one. */
 const OPEN_ONE = { dry: 'open', shut: false } as const;
 
-/** How an item holds what lies in it: what has a lid is shut, what shuts and is waterproof keeps out a dunking, and what failed its inspection keeps out nothing. */
+/**
+ * How an item holds what lies in it: what has a lid is shut, what shuts and is waterproof keeps out a
+ * dunking, and what failed its inspection keeps out nothing.
+ */
 export function storageOf({ kind, qualities, condition }: Stored): { dry: Dryness; shut: boolean } {
   const usual = containers[kind] ?? OPEN_ONE;
   const shut = usual.shut || qualities.includes('lidded');
@@ -63,7 +66,9 @@ const states: Partial<Record<KindId, readonly [stowed: string, out: string]>> = 
 };
 const RODS = ['flat', 'upright'] as const;
 const rodKinds: ReadonlySet<KindId> = new Set(
-  kindIds.filter((kind) => kinds[kind].means.includes('rods') && kinds[kind].attributes.lengthM !== undefined),
+  kindIds.filter(
+    (kind) => kinds[kind].means.includes('rods') && kinds[kind].attributes.lengthM !== undefined,
+  ),
 );
 export function isRod(kind: KindId): boolean {
   return rodKinds.has(kind);
@@ -154,7 +159,13 @@ export function isHard(kind: KindId): boolean {
 
 /** What should not lie together, and why. */
 const food: ReadonlySet<KindId> = new Set<KindId>(['food', 'snack-bag', 'camp-meals']);
-const smells: ReadonlySet<KindId> = new Set<KindId>(['bait-tub', 'bait-cooler', 'scent', 'repellent', 'animal-spray']);
+const smells: ReadonlySet<KindId> = new Set<KindId>([
+  'bait-tub',
+  'bait-cooler',
+  'scent',
+  'repellent',
+  'animal-spray',
+]);
 const fuel: ReadonlySet<KindId> = new Set<KindId>(['stove', 'cook-set', 'fire-kit']);
 const creams: ReadonlySet<KindId> = new Set<KindId>(['sunscreen', 'repellent']);
 export type Apart = 'scent and food' | 'fuel and food' | 'cream and lures';
@@ -169,7 +180,11 @@ export function keepApart(a: KindId, b: KindId): Apart | null {
 /** Kinds that keep apart from some other at all. */
 export function keepsApart(kind: KindId): boolean {
   return (
-    food.has(kind) || smells.has(kind) || fuel.has(kind) || creams.has(kind) || kinds[kind].means.includes('lures')
+    food.has(kind) ||
+    smells.has(kind) ||
+    fuel.has(kind) ||
+    creams.has(kind) ||
+    kinds[kind].means.includes('lures')
   );
 }
 

@@ -33,8 +33,9 @@ export const HOOK_CUTTER = 'a hook cutter';
 const cutter: UnhookingPart = { id: 'cutter', name: HOOK_CUTTER, kinds: ['hook-cutter'] };
 
 /**
- * The tools that unhooking asks for, by size, teeth and mouth: what the needs count and the species' own page shows. A mouth with sharp
- * teeth wants reach and a cutter, and past 0.6 m its jaw held open; a small mouth wants small tools; else pliers, long ones for long fish.
+ * The tools that unhooking asks for, by size, teeth and mouth: what the needs count and the species' own page
+ * shows. A mouth with sharp teeth wants reach and a cutter, and past 0.6 m its jaw held open; a small mouth
+ * wants small tools; else pliers, long ones for long fish.
  */
 export function unhookingFor({ largest, teeth, mouth }: Species): readonly UnhookingPart[] {
   if (teeth === 'sharp') return largest.lengthM > TOOTHY_M ? [long, jaw, cutter] : [long, cutter];

@@ -30,8 +30,11 @@ describe('the species table', () => {
     }
   });
   it('says of each where it is usual: sea bass on no lake, and every fish on some water', () => {
-    const met = (id: 'sea-bass' | 'largemouth-bass', type: 'fresh' | 'salt' | 'brackish', setting: 'still' | 'coast') =>
-      isMetOn(speciesTable[id], { type, setting });
+    const met = (
+      id: 'sea-bass' | 'largemouth-bass',
+      type: 'fresh' | 'salt' | 'brackish',
+      setting: 'still' | 'coast',
+    ) => isMetOn(speciesTable[id], { type, setting });
     expect([met('sea-bass', 'salt', 'coast'), met('sea-bass', 'fresh', 'still')]).toEqual([true, false]);
     expect([met('largemouth-bass', 'salt', 'coast'), met('largemouth-bass', 'brackish', 'still')]).toEqual([
       false,

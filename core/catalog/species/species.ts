@@ -40,8 +40,21 @@ const shapeOf: Partial<Record<SpeciesId, Shape>> = { flounder: 'flat', plaice: '
 
 export const speciesTable: Record<SpeciesId, Species> = Object.fromEntries(
   (Object.entries(speciesRows) as [SpeciesId, SpeciesRow][]).map(([id, row]): [SpeciesId, Species] => {
-    const [name, habitats, continents, usual, largest, teeth, mouth, hazard, airS, stands, depthM, forage, forageCm] =
-      row;
+    const [
+      name,
+      habitats,
+      continents,
+      usual,
+      largest,
+      teeth,
+      mouth,
+      hazard,
+      airS,
+      stands,
+      depthM,
+      forage,
+      forageCm,
+    ] = row;
     const [rodM, lineKg, leaderKg, lureG, hooks, runM, note] = row.slice(13) as [
       Range,
       Range,
@@ -94,7 +107,10 @@ export function techniquesFor({ habitats, depthM, stands, lureG }: Species): Tec
   ];
 }
 
-/** The power of rod its main line asks for, by the middle of the line's range in kilograms. Usual practice: makers do not agree on the words. */
+/**
+ * The power of rod its main line asks for, by the middle of the line's range in kilograms. Usual practice:
+ * makers do not agree on the words.
+ */
 export function powerFor({ lineKg: [low, high] }: Pick<Species, 'lineKg'>): string {
   const middle = (low + high) / 2;
   return middle < 2.5
@@ -109,8 +125,9 @@ export function powerFor({ lineKg: [low, high] }: Pick<Species, 'lineKg'>): stri
 }
 
 /**
- * How tall a fish of this length (m) and mass (kg) stands from back to belly, in metres: a body as dense as water, 0.55 as thick as it is tall, that
- * fills 0.38 of the box round it. For a drawing; no measure of any one fish.
+ * How tall a fish of this length (m) and mass (kg) stands from back to belly, in metres: a body as dense as
+ * water, 0.55 as thick as it is tall, that fills 0.38 of the box round it. For a drawing; no measure of any
+ * one fish.
  */
 export function heightOf({ lengthM, massKg }: Species['usual']): number {
   return Math.sqrt(massKg / 1000 / lengthM / (0.38 * 0.55));

@@ -25,7 +25,9 @@ export function isMetOn(
 ): boolean {
   if (!water) return true;
   const isMet = (habitat: Habitat) =>
-    habitat === 'fresh' ? water.type !== 'salt' : water.type !== 'fresh' && metOn[water.setting].includes(habitat);
+    habitat === 'fresh'
+      ? water.type !== 'salt'
+      : water.type !== 'fresh' && metOn[water.setting].includes(habitat);
   return habitats.some(isMet);
 }
 

@@ -21,7 +21,10 @@ const steady: Standing = {
   leversM: [0, 8, 16, 24, 32, 38, 44, 52, 53, 51, 38, 12, -23].map((mm) => mm / 1000),
 };
 /** Levers like those, so much smaller. */
-const weaker = (share: number) => ({ leversM: steady.leversM.map((lever) => lever - 0.02 * share), gmM: 0.4 - share });
+const weaker = (share: number) => ({
+  leversM: steady.leversM.map((lever) => lever - 0.02 * share),
+  gmM: 0.4 - share,
+});
 
 /** A laden boat that stands as it is told to, in any stance. */
 const told = (
@@ -57,7 +60,10 @@ const level = (
   };
   return rule?.find(context as unknown as Context)[0]?.level ?? null;
 };
-const over = { leversM: [0, -2, -3, -4, -5, -6, -7, -8, -9, -10, -11, -12, -13].map((mm) => mm / 1000), gmM: -0.05 };
+const over = {
+  leversM: [0, -2, -3, -4, -5, -6, -7, -8, -9, -10, -11, -12, -13].map((mm) => mm / 1000),
+  gmM: -0.05,
+};
 
 describe('a boat afloat', () => {
   it.each<[string, Code, Partial<Standing>, Partial<Standing>, string]>([
@@ -99,7 +105,10 @@ describe('a boat afloat', () => {
   });
   it('is asked to carry one standing only where one means to stand, before the catch as after it', () => {
     const tippy = told({}, wagtail, { standing: over });
-    expect([level('standing-unsteady', tippy, true), level('standing-unsteady', tippy)]).toEqual(['stop', null]);
+    expect([level('standing-unsteady', tippy, true), level('standing-unsteady', tippy)]).toEqual([
+      'stop',
+      null,
+    ]);
     const lain = (mode: Mode) => [{ mode, empty: true, boat: tippy }];
     expect(level('standing-unsteady', told({}), true, lain('fish'))).toBe('stop');
     expect(level('standing-unsteady', told({}), true, lain('launch'))).toBeNull();
@@ -107,9 +116,9 @@ describe('a boat afloat', () => {
   });
   it('that sinks is told as that, and as nothing else', () => {
     const ofALoad = afloatRules.filter(({ code }) => code !== 'hull-not-drawn');
-    expect(ofALoad.filter(({ code }) => level(code, told('sinks'), true) !== null).map(({ code }) => code)).toEqual([
-      'sinks',
-    ]);
+    expect(
+      ofALoad.filter(({ code }) => level(code, told('sinks'), true) !== null).map(({ code }) => code),
+    ).toEqual(['sinks']);
   });
 });
 
@@ -126,7 +135,9 @@ describe('an outing in a boat', () => {
   it('is told that nobody has drawn it, and nothing is made up of how it lies', () => {
     const found = codes(ready, changed({ shape: null }));
     expect(found).toContain('hull-not-drawn');
-    expect(found.filter((code) => afloatRules.some((rule) => rule.code === code))).toEqual(['hull-not-drawn']);
+    expect(found.filter((code) => afloatRules.some((rule) => rule.code === code))).toEqual([
+      'hull-not-drawn',
+    ]);
   });
   it('sits to fish where standing is too much, and that settles it', () => {
     const narrow = changed({ beamM: 0.8 });
@@ -140,11 +151,14 @@ describe('an outing in a boat', () => {
   it('is less steady by what is fitted high; the seat lowered by another set-up settles it, for this outing alone', () => {
     const wide = { ...ready, brief: { ...ready.brief, setUpId: 'wide' } };
     const refs = changed({ seat: { xM: 1.72, lowM: 0.16, highM: 0.5 } });
-    const unsteady = assess(wide, refs, noAnswers, now).findings.find(({ facts }) => facts.code === 'unsteady');
+    const unsteady = assess(wide, refs, noAnswers, now).findings.find(
+      ({ facts }) => facts.code === 'unsteady',
+    );
     expect(unsteady?.repairs[0]).toMatchObject({ do: 'set-set-up', setUp: { id: 'bare' } });
     expect(codes(ready, refs)).not.toContain('unsteady');
-    expect(codes({ ...wide, brief: { ...wide.brief, setUpId: 'long-gone' } }, refs), 'as it stands').not.toContain(
-      'unsteady',
-    );
+    expect(
+      codes({ ...wide, brief: { ...wide.brief, setUpId: 'long-gone' } }, refs),
+      'as it stands',
+    ).not.toContain('unsteady');
   });
 });

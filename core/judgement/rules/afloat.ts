@@ -1,5 +1,11 @@
 import type { Standing } from '../../boat/stability';
-import { type DrawnRange, type Steadiness, breakerSlopeDeg, slopeDeg, steadinessOf } from '../../boat/steadiness';
+import {
+  type DrawnRange,
+  type Steadiness,
+  breakerSlopeDeg,
+  slopeDeg,
+  steadinessOf,
+} from '../../boat/steadiness';
 import { SURF_M } from '../../exposures/rough';
 import { GRANTED, louder, onScale } from '../../needs/need';
 import type { FindingLevel } from '../../vocabulary/levels';
@@ -16,10 +22,16 @@ import { rule } from '../rule';
 import { evening, layingFlat } from '../stowRepairs';
 import { standsUp, topOver } from '../../stow/plan';
 
-/** Thresholds of practice for small open craft, from which a Note, a Mind and a Stop are told. Rules of thumb; the maker's rating always wins. */
+/**
+ * Thresholds of practice for small open craft, from which a Note, a Mind and a Stop are told. Rules of thumb;
+ * the maker's rating always wins.
+ */
 export const TRIM_MIND_DEG = 2;
 export const LIST_DEG = { note: 1.5, mind: 3, stop: 6 };
-/** Side over water that is wanted: so much, and a quarter of the waves, m; and the part of it below which more than a Note is told. */
+/**
+ * Side over water that is wanted: so much, and a quarter of the waves, m; and the part of it below which more
+ * than a Note is told.
+ */
 export const FREEBOARD_M = 0.1;
 const OF_THE_WAVES = 0.25;
 const LOW_SIDE = { note: 1, mind: 0.7, stop: 0.4 };
@@ -42,7 +54,10 @@ export interface When {
   mode: Mode;
   empty: boolean;
 }
-/** Each way the boat is laden, fishing with its catch aboard first, and held in a stance, as it is sat in where none is named. What sinks is told by itself. */
+/**
+ * Each way the boat is laden, fishing with its catch aboard first, and held in a stance, as it is sat in
+ * where none is named. What sinks is told by itself.
+ */
 function waysAfloat({ afloat, otherwiseAfloat }: Reads, asked: Stance | null = null): Lain[] {
   const list = [
     ...(afloat ? [{ boat: afloat, when: null }] : []),
@@ -66,7 +81,10 @@ function worstOf(list: readonly Lain[], badness: (one: Lain) => number, felt: nu
     null,
   );
 }
-/** Of a hull that is only drawn: a Stop only if the steadiest hull of its range fails too, a Mind only if the middle one does. */
+/**
+ * Of a hull that is only drawn: a Stop only if the steadiest hull of its range fails too, a Mind only if the
+ * middle one does.
+ */
 function levelOfDrawnHull({ now, asDrawn }: Lain, levelOf: (now: Standing) => FindingLevel): FindingLevel {
   const level = levelOf(now);
   const isSo = (which: keyof DrawnRange, at: FindingLevel) => {
@@ -95,7 +113,10 @@ const lighter = (context: Context) => [
   ...otherBoats(context),
 ];
 
-/** What rules of the laden boat have in common: what they read, where they are told, and that less aboard is what helps. */
+/**
+ * What rules of the laden boat have in common: what they read, where they are told, and that less aboard is
+ * what helps.
+ */
 const ofTheLoad = {
   reads: ['afloat', 'otherwiseAfloat', 'day', 'angler', 'outward'],
   station: 'stow',
@@ -129,8 +150,15 @@ const trim = rule({
     const held = worstOf(waysAfloat(context), ({ now }) => Math.abs(now.trimDeg), 0.2);
     if (!held || Math.abs(held.now.trimDeg) <= TRIM_MIND_DEG || mayCapsize(context)) return [];
     const { trimDeg } = held.now;
-    const level = levelOfDrawnHull(held, ({ trimDeg: deg }) => (Math.abs(deg) > TRIM_MIND_DEG ? 'mind' : 'note'));
-    const facts = { craft: held.craft.name, trimDeg, when: held.when, calibrated: held.craft.inclined !== null };
+    const level = levelOfDrawnHull(held, ({ trimDeg: deg }) =>
+      Math.abs(deg) > TRIM_MIND_DEG ? 'mind' : 'note',
+    );
+    const facts = {
+      craft: held.craft.name,
+      trimDeg,
+      when: held.when,
+      calibrated: held.craft.inclined !== null,
+    };
     return [{ level, basis: 'physics', extent: Math.abs(trimDeg), facts }];
   },
   say: ({ craft, trimDeg, when, calibrated }) => ({
@@ -166,7 +194,12 @@ const heel = rule({
     const level = levelOfDrawnHull(held, (now) =>
       now.heelDeg === null ? 'stop' : (onScale(now.heelDeg, LIST_DEG) ?? 'note'),
     );
-    const facts = { craft: held.craft.name, heelDeg, when: held.when, calibrated: held.craft.inclined !== null };
+    const facts = {
+      craft: held.craft.name,
+      heelDeg,
+      when: held.when,
+      calibrated: held.craft.inclined !== null,
+    };
     return [{ level, basis: 'physics', extent: heelDeg, facts }];
   },
   say: ({ craft, heelDeg, when, calibrated }) => ({
@@ -201,7 +234,11 @@ const freeboard = rule({
     const wantM = FREEBOARD_M + OF_THE_WAVES * waveM;
     if (freeboardM >= wantM * LOW_SIDE.note * GRANTED || mayCapsize(context)) return [];
     const level = levelOfDrawnHull(held, (now) =>
-      now.freeboardM < wantM * LOW_SIDE.stop ? 'stop' : now.freeboardM < wantM * LOW_SIDE.mind ? 'mind' : 'note',
+      now.freeboardM < wantM * LOW_SIDE.stop
+        ? 'stop'
+        : now.freeboardM < wantM * LOW_SIDE.mind
+          ? 'mind'
+          : 'note',
     );
     const facts = {
       craft: held.craft.name,
@@ -272,7 +309,9 @@ function isWorseStanding(
 ): boolean {
   const standing = leastSteady(withSteadiness(waysStanding(context), context))?.level ?? null;
   return (
-    standing !== null && standing !== (seated?.level ?? null) && louder(standing, seated?.level ?? null) === standing
+    standing !== null &&
+    standing !== (seated?.level ?? null) &&
+    louder(standing, seated?.level ?? null) === standing
   );
 }
 /** Standing to fish, with the catch aboard and before it, where that is meant. */
@@ -346,7 +385,14 @@ const unsteadyStanding = rule({
     const standing = leastSteady(withSteadiness(waysStanding(context), context));
     const seated = leastSteady(withSteadiness(waysAfloat(context), context));
     if (!standing?.level || !isWorseStanding(context, seated)) return [];
-    return [{ level: standing.level, basis: 'physics', extent: steadyExtent(standing), facts: steadyFacts(standing) }];
+    return [
+      {
+        level: standing.level,
+        basis: 'physics',
+        extent: steadyExtent(standing),
+        facts: steadyFacts(standing),
+      },
+    ];
   },
   say: (facts) => ({
     title: `${facts.craft} ${facts.unsettled ? 'may hardly carry' : facts.leanDeg === null ? 'does not carry' : 'hardly carries'} you standing`,

@@ -1,4 +1,12 @@
-import { LOAD_MIND, LOAD_NOTE, LOAD_STOP, STERN_MIND, STERN_STOP, carriedKg, fittedKg } from '../../boat/load';
+import {
+  LOAD_MIND,
+  LOAD_NOTE,
+  LOAD_STOP,
+  STERN_MIND,
+  STERN_STOP,
+  carriedKg,
+  fittedKg,
+} from '../../boat/load';
 import { seatOf } from '../../boat/build';
 import { behindSeat } from '../../stow/lading';
 import { kinds } from '../../catalog/gear/kinds';
@@ -105,7 +113,11 @@ const sternOverload = rule({
     if (massKg <= ratedKg * STERN_MIND) return [];
     const level: FindingLevel = massKg > ratedKg * STERN_STOP ? 'stop' : 'mind';
     const heaviest = things
-      .map(({ one: { item, entry } }) => ({ id: item.id, name: item.name, massKg: item.massKg * entry.quantity }))
+      .map(({ one: { item, entry } }) => ({
+        id: item.id,
+        name: item.name,
+        massKg: item.massKg * entry.quantity,
+      }))
       .toSorted((a, b) => b.massKg - a.massKg)
       .slice(0, MOST_NAMED);
     const facts = { massKg, ratedKg, craft: looked.craft.name, heaviest };

@@ -27,7 +27,14 @@ const briefIncomplete = rule({
   find: ({ outward: brief, places }) => {
     const blanks = openBlanks(brief, places);
     return blanks.length > 0
-      ? [{ level: 'stop', basis: 'physics', extent: blanks.length, facts: { blanks: blanks as readonly Blank[] } }]
+      ? [
+          {
+            level: 'stop',
+            basis: 'physics',
+            extent: blanks.length,
+            facts: { blanks: blanks as readonly Blank[] },
+          },
+        ]
       : [];
   },
   say: ({ blanks }) => ({
@@ -50,7 +57,9 @@ const hoursReversed = rule({
     title: 'Home is at the hour of the launch',
     text: `Afloat ${launchAt} to ${homeAt} is no time at all. An hour before the launch means the next morning; for nights in camp, say how many.`,
   }),
-  repairs: (_, { brief }) => [{ do: 'set-hours', launchAt: brief.launchAt, homeAt: shiftClock(brief.launchAt, 240) }],
+  repairs: (_, { brief }) => [
+    { do: 'set-hours', launchAt: brief.launchAt, homeAt: shiftClock(brief.launchAt, 240) },
+  ],
   otherwise: () => 'Write the hours anew.',
 });
 
@@ -100,7 +109,10 @@ function missingFigures(e: DayExposures, surf: boolean): string[] {
   return [...missing, ...some];
 }
 
-/** Farther from ground than this nobody goes by no forecast at all, m; one hour without is told, and more are minded. */
+/**
+ * Farther from ground than this nobody goes by no forecast at all, m; one hour without is told, and more are
+ * minded.
+ */
 const BLIND_FROM_M = 300;
 const conditionsMissing = rule({
   code: 'conditions-missing',
@@ -156,7 +168,11 @@ const tideNotHeld = rule({
   station: 'brief',
   measure: 'whether',
   find: ({ places: { water } }) =>
-    water && water.type !== 'fresh' && tidal.includes(water.setting) && water.tide === null && water.stream === null
+    water &&
+    water.type !== 'fresh' &&
+    tidal.includes(water.setting) &&
+    water.tide === null &&
+    water.stream === null
       ? [{ level: 'note', basis: 'physics', extent: 1, facts: { water: water.name } }]
       : [],
   say: ({ water }) => ({

@@ -34,17 +34,24 @@ function missingGear(context: Context): Repair[] {
   const wanted: KindId[] = [];
   if (!gear.released || !gear.buoyed) wanted.push('release-float');
   if (!gear.trolley) wanted.push('anchor-trolley');
-  const items = wanted.map((kind) => owned(context, (item) => item.kind === kind && !isAboard(context, item))[0]);
+  const items = wanted.map(
+    (kind) => owned(context, (item) => item.kind === kind && !isAboard(context, item))[0],
+  );
   const found = items.flatMap((item) => (item ? [theFirst(item)] : []));
   return found.length > 0 && found.length === items.length ? [{ do: 'add-items', items: found }] : [];
 }
 function otherAnchors(context: Context): Repair[] {
   const off = context.aboard.find(({ item }) => anchorOf(item) !== null)?.item;
   if (!off) return [];
-  return owned(context, (item) => anchorOf(item) !== null && !isAboard(context, item)).map((on) => swap(off, on));
+  return owned(context, (item) => anchorOf(item) !== null && !isAboard(context, item)).map((on) =>
+    swap(off, on),
+  );
 }
 
-/** Each kind of what forbids it is told by its own worst half hour: a mild one early does not hide a worse one later. */
+/**
+ * Each kind of what forbids it is told by its own worst half hour: a mild one early does not hide a worse one
+ * later.
+ */
 const anchorShut = rule({
   code: 'anchor-shut',
   reads: ['anchorage'],
@@ -73,7 +80,11 @@ const anchorShut = rule({
         openAt: open?.hour.clock ?? null,
       };
       const basis =
-        why === 'school' ? ('school' as const) : why === 'care' ? ('judgement' as const) : ('physics' as const);
+        why === 'school'
+          ? ('school' as const)
+          : why === 'care'
+            ? ('judgement' as const)
+            : ('physics' as const);
       const level: FindingLevel = why === 'care' ? 'mind' : 'stop';
       return [{ level, basis, extent: peak.streamMps, subject: why as string, facts }];
     });
@@ -99,7 +110,9 @@ const anchorScope = rule({
   measure: 'times the depth',
   find: ({ anchorage, workings }) => {
     if (!anchorage) return [];
-    const short = anchorage.hours.filter(({ sum }) => sum.scope < Math.min(LEAST_SCOPE, sum.scopeTarget) - 1e-9);
+    const short = anchorage.hours.filter(
+      ({ sum }) => sum.scope < Math.min(LEAST_SCOPE, sum.scopeTarget) - 1e-9,
+    );
     const shortest = short.toSorted((a, b) => a.sum.scope - b.sum.scope)[0];
     if (!shortest) return [];
     const { hour, sum } = shortest;
@@ -131,7 +144,9 @@ const anchorDrags = rule({
     const weak = anchorage.hours
       .filter(({ leave }) => leave.may !== 'no')
       .flatMap(({ hour, sum }) =>
-        sum.margin !== null && sum.scope >= 1 && sum.margin < LEAST_MARGIN ? [{ hour, sum, margin: sum.margin }] : [],
+        sum.margin !== null && sum.scope >= 1 && sum.margin < LEAST_MARGIN
+          ? [{ hour, sum, margin: sum.margin }]
+          : [],
       )
       .toSorted((a, b) => a.margin - b.margin)[0];
     if (!weak) return [];
@@ -175,7 +190,9 @@ const anchorNoRelease = rule({
 
 /** Waves in which a boat that is held by the side is rolled by them, m. Rule of thumb. */
 const ROLLED_M = 0.3;
-/** What the stream does from the side is told with what shuts an anchorage; waves do it without any stream. */
+/**
+ * What the stream does from the side is told with what shuts an anchorage; waves do it without any stream.
+ */
 const beamInWaves = rule({
   code: 'anchor-beam-waves',
   reads: ['anchorage', 'workings'],
@@ -265,7 +282,10 @@ function hookFor({ ground: { aboard, area }, outward }: Pick<Context, 'ground' |
   if (anchored || !area || !outward.techniques.includes('anchored bait')) return null;
   return aboard.find(({ item }) => item.kind === 'structure-hook')?.item ?? null;
 }
-/** Made fast to a pile, a buoy or a wreck's line: a way of holding of its own, and never more in stream than an anchor. */
+/**
+ * Made fast to a pile, a buoy or a wreck's line: a way of holding of its own, and never more in stream than
+ * an anchor.
+ */
 const madeFast = rule({
   code: 'made-fast',
   reads: ['ground', 'day', 'outward', 'workings'],
@@ -354,7 +374,8 @@ const driftFast = rule({
     // Where a drogue would slow it and none is aboard, less is enough to be told.
     const unslowed = drogueM === null;
     if (!worst || worst.driftMps < targetDriftMps * (unslowed ? DRIFT_UNSLOWED : DRIFT_TOLD)) return [];
-    const level = unslowed || worst.driftMps >= targetDriftMps * DRIFT_MINDED ? ('mind' as const) : ('note' as const);
+    const level =
+      unslowed || worst.driftMps >= targetDriftMps * DRIFT_MINDED ? ('mind' as const) : ('note' as const);
     const facts = { driftMps: worst.driftMps, at: worst.hour.clock, wantedMps: targetDriftMps };
     return [{ level, basis: 'physics', extent: worst.driftMps, facts }];
   },

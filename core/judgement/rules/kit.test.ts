@@ -24,7 +24,10 @@ const brief = (change: Partial<Outing['brief']>, outing = ready): Outing => ({
   ...outing,
   brief: { ...outing.brief, ...change },
 });
-const withItems = (...items: Item[]): References => ({ ...references, items: [...references.items, ...items] });
+const withItems = (...items: Item[]): References => ({
+  ...references,
+  items: [...references.items, ...items],
+});
 const rules = (...list: Rule[]): References => ({
   ...references,
   rulePacks: references.rulePacks.map((pack) => ({ ...pack, rules: list })),
@@ -46,7 +49,10 @@ describe('rules of sizes, anchors and rods', () => {
   it('stop bait at anchor where no anchor may be set, there and not elsewhere', () => {
     const at = (areaId: string | null) => rules({ ...cited, rule: 'no-anchor', areaId });
     const anchored = brief({ techniques: ['anchored bait'] });
-    expect(find('anchor-forbidden', anchored, at('long-grey'))).toMatchObject({ level: 'stop', basis: 'law' });
+    expect(find('anchor-forbidden', anchored, at('long-grey'))).toMatchObject({
+      level: 'stop',
+      basis: 'law',
+    });
     expect(find('anchor-forbidden', anchored, at(null))?.level).toBe('stop');
     expect(find('anchor-forbidden', anchored, at('inner-sound'))).toBeNull();
     expect(find('anchor-forbidden', ready, at(null))).toBeNull();
@@ -58,7 +64,9 @@ describe('rules of sizes, anchors and rods', () => {
     const [repair] = told?.repairs ?? [];
     if (repair?.do !== 'remove-items') throw new Error(JSON.stringify(told?.repairs));
     expect(repair.items).toHaveLength(3);
-    expect(repair.items.map(({ itemId }) => itemId)).toEqual(expect.arrayContaining(['travel-rod', 'troll-rod']));
+    expect(repair.items.map(({ itemId }) => itemId)).toEqual(
+      expect.arrayContaining(['travel-rod', 'troll-rod']),
+    );
     expect(find('rods-over-rule', applyRepair(many, repair, now), one)).toBeNull();
   });
   it('change an automatic jacket for foam where surf would fire it', () => {
@@ -200,15 +208,17 @@ describe('a permission that lies in the locker', () => {
 
 describe('a thing whose battery stays ashore', () => {
   it('does not count, and is told to have its battery put aboard', () => {
-    const items = references.items.map((one) => (one.id === 'sounder' ? { ...one, poweredById: 'battery' } : one));
+    const items = references.items.map((one) =>
+      one.id === 'sounder' ? { ...one, poweredById: 'battery' } : one,
+    );
     const trolling = withItem(brief({ techniques: ['trolling'] }), 'battery', 0);
     const unmet = assess(trolling, { ...references, items }, noAnswers, now).findings.find(
       ({ key }) => key === 'need-unmet:find-depth',
     );
     expect(unmet && sayFinding(unmet.facts).text).toContain('its battery is not aboard');
-    expect(unmet?.repairs.map((repair) => (repair.do === 'add-items' ? repair.items[0]?.itemId : repair.do))).toContain(
-      'battery',
-    );
+    expect(
+      unmet?.repairs.map((repair) => (repair.do === 'add-items' ? repair.items[0]?.itemId : repair.do)),
+    ).toContain('battery');
   });
 });
 
@@ -227,7 +237,9 @@ describe('what serves several', () => {
       ],
     };
   };
-  const cooks = new Set(references.items.filter(({ kind }) => kinds[kind].means.includes('cook')).map(({ id }) => id));
+  const cooks = new Set(
+    references.items.filter(({ kind }) => kinds[kind].means.includes('cook')).map(({ id }) => id),
+  );
   const withStoves = {
     ...references,
     items: [...references.items, ...Array.from({ length: 4 }, (_, i) => newItem(`stove-${i}`, 'stove'))],

@@ -46,12 +46,14 @@ const automaticJacket = rule({
     ...swapping(
       context,
       isAutomatic,
-      (item) => kinds[item.kind].means.includes('buoyancy') && item.kind !== 'foam-jacket' && !isAutomatic(item),
+      (item) =>
+        kinds[item.kind].means.includes('buoyancy') && item.kind !== 'foam-jacket' && !isAutomatic(item),
     ),
     ...removing(context, (kind) => kind === 'inflatable-jacket'),
   ],
 });
-const isAutomatic = ({ kind, qualities }: Item) => kind === 'inflatable-jacket' && qualities.includes('automatic');
+const isAutomatic = ({ kind, qualities }: Item) =>
+  kind === 'inflatable-jacket' && qualities.includes('automatic');
 
 /** Cold water, surf and a poor swimmer speak for foam: a school, told once and softly. */
 const foamFavoured = rule({

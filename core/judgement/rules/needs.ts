@@ -41,7 +41,9 @@ import { type FindingLevel } from '../../vocabulary/levels';
 import { inWords } from '../../units/amount';
 
 /** What is told of an unmet need: law shuts the gate; null: nothing is said of it. */
-function needLevel(need: Pick<JudgedNeed, 'level' | 'findingLevel'>): { level: FindingLevel; basis: Basis } | null {
+function needLevel(
+  need: Pick<JudgedNeed, 'level' | 'findingLevel'>,
+): { level: FindingLevel; basis: Basis } | null {
   if (need.level === 'law') return { level: 'stop', basis: 'law' };
   return need.findingLevel && { level: need.findingLevel, basis: 'judgement' };
 }
@@ -86,7 +88,9 @@ function settlingNeed({ needId, want, have, notCounted }: Unmet, context: Contex
           .map(({ item }) => swap(off, item))
       : [];
   });
-  list.push(...partialMeans(needId, context).map((item): Repair => ({ do: 'add-items', items: [theFirst(item)] })));
+  list.push(
+    ...partialMeans(needId, context).map((item): Repair => ({ do: 'add-items', items: [theFirst(item)] })),
+  );
   if (needId === 'float-plan') {
     const { contact } = context.angler ?? {};
     if (contact && contact.name !== '') list.push({ do: 'set-contact', ...contact });
@@ -121,7 +125,9 @@ function nearer(placed: Placed, mode: Mode, want: Where, context: Context): Repa
   const { angler, plan } = context;
   if (!angler) return [];
   const buried = placed.lies.moves.some((move) => move.do !== 'open');
-  const top = buried ? putting(context, mode, `Put ${placed.one.item.name} on top`, [[placed, { layer: 'top' }]]) : [];
+  const top = buried
+    ? putting(context, mode, `Put ${placed.one.item.name} on top`, [[placed, { layer: 'top' }]])
+    : [];
   const reached = (zone: Zone) =>
     plan !== null &&
     reaches.indexOf(reachOf(zone, plan.craft, angler)) <= reaches.indexOf(want === 'turn' ? 'turn' : 'hand');
@@ -136,11 +142,17 @@ function nearer(placed: Placed, mode: Mode, want: Where, context: Context): Repa
 function batteryFor(itemId: string, shortfalls: readonly Shortfall[], context: Context): Repair[] {
   if (!shortfalls.some(({ code }) => code === 'battery-ashore')) return [];
   const id = context.places.items.get(itemId)?.poweredById;
-  return owned(context, (item) => item.id === id).map((battery) => ({ do: 'add-items', items: [theFirst(battery)] }));
+  return owned(context, (item) => item.id === id).map((battery) => ({
+    do: 'add-items',
+    items: [theFirst(battery)],
+  }));
 }
 
 const MOST_NAMED = 2;
-/** Where nothing owned meets a need: what to buy or borrow and what it must have, what practice makes, or what only one can do oneself. */
+/**
+ * Where nothing owned meets a need: what to buy or borrow and what it must have, what practice makes, or what
+ * only one can do oneself.
+ */
 function elseForNeed({ needId, want, have }: Unmet, context: Context, sideEffect: SideEffect | null): string {
   const need = catalogue[needId];
   const spares = serviceable(needId, context);
@@ -160,7 +172,10 @@ function elseForNeed({ needId, want, have }: Unmet, context: Context, sideEffect
   const names = listed(spares.slice(0, MOST_NAMED).map(({ item }) => item.name));
   const worth = isBySort(need)
     ? new Set(spares.map(({ item }) => sortOf(need, item.kind, context))).size
-    : spares.reduce((sum, { item, carried }) => sum + worthOf(need, item, context) * (item.quantity - carried), 0);
+    : spares.reduce(
+        (sum, { item, carried }) => sum + worthOf(need, item, context) * (item.quantity - carried),
+        0,
+      );
   // What would do, and was not offered, makes something else worse: room, load, or a rule of its own.
   const inLocker =
     spares.length === 0
@@ -209,7 +224,9 @@ const needUnmet = rule({
     return needs
       .filter(
         (need) =>
-          !need.met && !(shut && anchorGearNeeds.includes(need.id)) && !(cutterWanted && lacksCutterAlone(need)),
+          !need.met &&
+          !(shut && anchorGearNeeds.includes(need.id)) &&
+          !(cutterWanted && lacksCutterAlone(need)),
       )
       .flatMap(toldOf);
   },
@@ -228,7 +245,10 @@ const needUnmet = rule({
   otherwise: elseForNeed,
 });
 
-/** "Not counted: Forceps and Disgorger (not the tool for this mouth).": what has the same reason is told together. */
+/**
+ * "Not counted: Forceps and Disgorger (not the tool for this mouth).": what has the same reason is told
+ * together.
+ */
 function sayNotCounted(means: Unmet['notCounted']): string[] {
   const names = new Map<string, string[]>();
   for (const one of means)
@@ -247,11 +267,15 @@ function sayNotCounted(means: Unmet['notCounted']): string[] {
 function isToldWith(needs: readonly JudgedNeed[], { id, kind }: Item): boolean {
   const { means } = kinds[kind];
   return needs.some(
-    (need) => !need.met && means.includes(need.id) && need.means.some((one) => one.by === 'item' && one.itemId === id),
+    (need) =>
+      !need.met &&
+      means.includes(need.id) &&
+      need.means.some((one) => one.by === 'item' && one.itemId === id),
   );
 }
 
-// What is out of date and leaves a need unmet is told with that need; here only what would otherwise go unsaid.
+// What is out of date and leaves a need unmet is told with that need; here only what would otherwise go
+// unsaid.
 const outOfDateAboard = rule({
   code: 'out-of-date-aboard',
   notes: true,
@@ -262,9 +286,13 @@ const outOfDateAboard = rule({
     const old = carried.filter(({ item }) => item.expiresOn !== null && item.expiresOn < lastDay);
     if (old.length === 0) return [];
     const items = old.flatMap(({ item }) =>
-      item.expiresOn !== null && !isToldWith(needs, item) ? [{ id: item.id, name: item.name, on: item.expiresOn }] : [],
+      item.expiresOn !== null && !isToldWith(needs, item)
+        ? [{ id: item.id, name: item.name, on: item.expiresOn }]
+        : [],
     );
-    return items.length > 0 ? [{ level: 'note', basis: 'judgement', extent: items.length, facts: { items } }] : [];
+    return items.length > 0
+      ? [{ level: 'note', basis: 'judgement', extent: items.length, facts: { items } }]
+      : [];
   },
   say: ({ items }) => ({
     title: `${capital(count(items.length))} ${plural(items.length, 'thing is', 'things are')} out of date`,

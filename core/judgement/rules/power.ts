@@ -6,7 +6,10 @@ import { rule } from '../rule';
 import type { Repair } from '../../editing/repair';
 import { type FindingLevel } from '../../vocabulary/levels';
 
-/** Whether each battery lasts the day it will have. A device without any battery is told by the need for power. */
+/**
+ * Whether each battery lasts the day it will have. A device without any battery is told by the need for
+ * power.
+ */
 const batteryShort = rule({
   code: 'battery-short',
   reads: ['electrics', 'exposures', 'workings'],
@@ -42,7 +45,9 @@ const batteryShort = rule({
   }),
   repairs: ({ itemId }, context) => {
     const off = context.places.items.get(itemId);
-    const others = off ? owned(context, (item) => batteryOf(item, 1) !== null && !isAboard(context, item)) : [];
+    const others = off
+      ? owned(context, (item) => batteryOf(item, 1) !== null && !isAboard(context, item))
+      : [];
     const supply = powerSheet(context.electrics, context.exposures, context.workings).supplies.find(
       (one) => one.item.id === itemId,
     );
@@ -55,10 +60,14 @@ const batteryShort = rule({
         .map(({ item }) => ({ do: 'remove-item' as const, itemId: item.id, name: item.name })),
     ];
   },
-  otherwise: () => 'A larger battery or a second one, bought or borrowed; or fewer hours of what draws on it.',
+  otherwise: () =>
+    'A larger battery or a second one, bought or borrowed; or fewer hours of what draws on it.',
 });
 
-/** The same things run for fewer hours, one of them, the hungriest first: by the half hour, and for half of its time at least. */
+/**
+ * The same things run for fewer hours, one of them, the hungriest first: by the half hour, and for half of
+ * its time at least.
+ */
 function fewerHours({ devices, darkWh, sum }: Supply, reserve: number): Repair[] {
   const shortWh = sum.neededWh - darkWh * (1 - reserve);
   return devices
@@ -86,7 +95,9 @@ const motorHalf = rule({
       if (outWh <= halfWh) return [];
       const { name, id } = supply.item;
       const facts = { battery: name, itemId: id, outWh, givesWh: supply.darkWh };
-      return [{ level: 'mind' as const, basis: 'physics' as const, extent: outWh - halfWh, subject: id, facts }];
+      return [
+        { level: 'mind' as const, basis: 'physics' as const, extent: outWh - halfWh, subject: id, facts },
+      ];
     });
   },
   say: ({ battery, outWh, givesWh }) => ({

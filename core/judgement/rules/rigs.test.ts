@@ -25,7 +25,9 @@ describe('every repair of every demo outing, in every season', () => {
           const after = assess(repaired, data.references, noAnswers, at, { withRepairs: false });
           const same = after.findings.find((one) => one.key === finding.key);
           expect(same === undefined || same.level === 'note', what).toBe(true);
-          expect(after.findings.filter((one) => one.level === 'stop').length, what).toBeLessThanOrEqual(stops);
+          expect(after.findings.filter((one) => one.level === 'stop').length, what).toBeLessThanOrEqual(
+            stops,
+          );
         }
     }
   });

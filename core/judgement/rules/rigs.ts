@@ -9,7 +9,10 @@ import type { Context } from '../context';
 import { isAboard, owned, theFirst } from '../candidates';
 import { type RuleFinding, rule } from '../rule';
 
-/** A leader is run through the guides from this length short of the rod on, m; a spool holds the longest run so many times. */
+/**
+ * A leader is run through the guides from this length short of the rod on, m; a spool holds the longest run
+ * so many times.
+ */
 const GUIDES_M = 0.3;
 const SPOOL_TIMES = 1.5;
 /** A weak part is one by however little. */
@@ -55,7 +58,10 @@ function leaders(context: Context, belowKg: number): Item[] {
       (item.attributes.breakKg ?? Infinity) < belowKg,
   );
 }
-/** Another main line of the same kind, the strongest that fits first; then with a leader that breaks before it. */
+/**
+ * Another main line of the same kind, the strongest that fits first; then with a leader that breaks before
+ * it.
+ */
 function otherLines(rigId: string, context: Context, fits: (item: Item) => boolean): Repair[] {
   const now = mainLine(rigId, context);
   const strong = ({ attributes }: Item) => attributes.breakKg ?? 0;
@@ -66,7 +72,11 @@ function otherLines(rigId: string, context: Context, fits: (item: Item) => boole
     ...lines.map((line) => setRig(rigId, { mainId: line.id }, `spool ${line.name}`)),
     ...lines.flatMap((line) =>
       leaders(context, strong(line)).map((leader) =>
-        setRig(rigId, { mainId: line.id, leaderId: leader.id }, `spool ${line.name}, with ${leader.name} before it`),
+        setRig(
+          rigId,
+          { mainId: line.id, leaderId: leader.id },
+          `spool ${line.name}, with ${leader.name} before it`,
+        ),
       ),
     ),
   ];
@@ -95,7 +105,8 @@ const rigWeak = rule({
       ? [
           ...owned(
             context,
-            (item) => (item.kind === 'snaps' || item.kind === 'swivels') && (item.attributes.breakKg ?? 0) > leaderKg,
+            (item) =>
+              (item.kind === 'snaps' || item.kind === 'swivels') && (item.attributes.breakKg ?? 0) > leaderKg,
           ).map((item) => setRig(rigId, { clipId: item.id }, `use ${item.name}`)),
           tiedDirect(rigId),
         ]
@@ -147,7 +158,10 @@ const rigWindow = rule({
     text: lureG > toG ? 'Too heavy: it may break at the cast.' : 'Too light: it does not load the rod.',
   }),
   repairs: ({ rigId, lureG, fromG, toG }, context) => [
-    ...owned(context, ({ attributes }) => (attributes.lureG ?? -1) >= fromG && (attributes.lureG ?? Infinity) <= toG)
+    ...owned(
+      context,
+      ({ attributes }) => (attributes.lureG ?? -1) >= fromG && (attributes.lureG ?? Infinity) <= toG,
+    )
       .filter((item) => isAboard(context, item))
       .map((item) => setRig(rigId, { lureId: item.id, lureG: null }, `tie on something from ${item.name}`)),
     ...otherRods(rigId, lureG, context),

@@ -53,7 +53,10 @@ describe('the outing that is stowed in full', () => {
 describe('where things lie', () => {
   const mastless = {
     ...references,
-    craft: references.craft.map((one) => ({ ...one, zones: one.zones?.filter(({ id }) => id !== 'well') ?? null })),
+    craft: references.craft.map((one) => ({
+      ...one,
+      zones: one.zones?.filter(({ id }) => id !== 'well') ?? null,
+    })),
   };
   it.each<[string, Outing, string, string | null, References?]>([
     ['a place that the boat lost', ready, 'stow-unplaced', 'mind', mastless],
@@ -70,7 +73,12 @@ describe('where things lie', () => {
       'stow-loose:console',
       null,
     ],
-    ['under a lid, it is not told', put(ready, 'pliers', spot('zone', 'fore-hatch')), 'stow-loose:fore-hatch', null],
+    [
+      'under a lid, it is not told',
+      put(ready, 'pliers', spot('zone', 'fore-hatch')),
+      'stow-loose:fore-hatch',
+      null,
+    ],
     [
       'rods that stand while fishing, and lie flat in the surf',
       put(ready, 'spin-rod', spot('zone', 'left-tube', { held: 'leashed', state: 'out' })),
@@ -155,7 +163,13 @@ describe('where things lie', () => {
       ...launching,
       conditions: {
         ...ready.conditions,
-        hours: ready.conditions.hours.map((hour) => ({ ...hour, swellM: 0, waveM: 0, windMps: 1, gustMps: 2 })),
+        hours: ready.conditions.hours.map((hour) => ({
+          ...hour,
+          swellM: 0,
+          waveM: 0,
+          windMps: 1,
+          gustMps: 2,
+        })),
       },
     };
     expect(levelOf(calm, 'stow-rods-up:surf')).toBeNull();
@@ -163,9 +177,9 @@ describe('where things lie', () => {
   it('what must keep dry is under a seal, in a bag, or told', () => {
     const cells = newItem('cells', 'spare-cells');
     const [outing, refs] = withThing(cells);
-    expect(levelOf(put(outing, 'cells', spot('zone', 'well', { held: 'strapped' })), 'stow-wet:well', refs)).toBe(
-      'mind',
-    );
+    expect(
+      levelOf(put(outing, 'cells', spot('zone', 'well', { held: 'strapped' })), 'stow-wet:well', refs),
+    ).toBe('mind');
     const bag = newItem('bag', 'dry-bag');
     const bagged = { ...refs, items: [...refs.items, bag] };
     const inBag = put(
@@ -177,7 +191,8 @@ describe('where things lie', () => {
   });
   it('a pad-eye that holds more than it takes is told, with what hangs on it', () => {
     const many = ['pliers', 'priest', 'hook-cutter'].reduce(
-      (next, id) => put(next, id, spot('zone', 'console', { held: 'leashed', eyeId: 'right-eye', cover: 'sheath' })),
+      (next, id) =>
+        put(next, id, spot('zone', 'console', { held: 'leashed', eyeId: 'right-eye', cover: 'sheath' })),
       ready,
     );
     expect(levelOf(many, 'stow-leash:right-eye')).toBe('mind');
@@ -197,9 +212,16 @@ describe('where things lie', () => {
     const heavy = newItem('lead', 'sinkers', { massKg: 2.5 });
     const [outing, refs] = withThing(heavy);
     expect(
-      levelOf(put(outing, 'lead', spot('zone', 'left-pocket', { held: 'strapped' })), 'stow-no-fit:lead', refs),
+      levelOf(
+        put(outing, 'lead', spot('zone', 'left-pocket', { held: 'strapped' })),
+        'stow-no-fit:lead',
+        refs,
+      ),
     ).toBe('mind');
-    const lighter = { ...refs, items: refs.items.map((one) => (one.id === 'lead' ? { ...one, massKg: 1.9 } : one)) };
+    const lighter = {
+      ...refs,
+      items: refs.items.map((one) => (one.id === 'lead' ? { ...one, massKg: 1.9 } : one)),
+    };
     expect(
       levelOf(
         put(outing, 'lead', spot('zone', 'left-pocket', { held: 'strapped' })),
@@ -265,7 +287,9 @@ describe('what a need asks about where', () => {
     const away = put(ready, 'foam-jacket', spot('zone', 'well', { held: 'strapped' }));
     const unmet = judge(away).findings.find(({ key }) => key === 'need-unmet:buoyancy');
     expect(unmet?.level).toBe('stop');
-    expect(unmet && sayFinding(unmet.facts).text).toMatch(/lies in the tank well; it has to be worn on your body/);
+    expect(unmet && sayFinding(unmet.facts).text).toMatch(
+      /lies in the tank well; it has to be worn on your body/,
+    );
     const radio = put(ready, 'radio', spot('zone', 'fore-hatch'));
     const call = judge(radio).needs.find(({ id }) => id === 'call-for-help');
     expect(call?.means.find((one) => one.by === 'item' && one.itemId === 'radio')?.shortfall?.code).toBe(
@@ -273,7 +297,9 @@ describe('what a need asks about where', () => {
     );
   });
   it('a pump under everything is told with the moves, and put on top or nearer in one press', () => {
-    const [stop] = judge(byId('ling-anchored')).findings.filter(({ key }) => key === 'need-unmet:take-water-out');
+    const [stop] = judge(byId('ling-anchored')).findings.filter(
+      ({ key }) => key === 'need-unmet:take-water-out',
+    );
     expect(stop && sayFinding(stop.facts).text).toMatch(/open bow hatch and take out what lies over it/);
     expect(stop?.repairs.length).toBeGreaterThan(0);
     expect(stop?.repairs.every((repair) => repair.do === 'stow')).toBe(true);
@@ -316,7 +342,10 @@ describe('a boat that lies uneven', () => {
     const [outing, refs] = laden([['ballast', 9, spot('zone', 'left-rail', { held: 'strapped' })]]);
     const light = {
       ...refs,
-      craft: refs.craft.map((one) => ({ ...one, zones: one.zones?.map((zone) => ({ ...zone, maxKg: 30 })) ?? null })),
+      craft: refs.craft.map((one) => ({
+        ...one,
+        zones: one.zones?.map((zone) => ({ ...zone, maxKg: 30 })) ?? null,
+      })),
     };
     const repairs = offered(outing, light, 'heel');
     expect(repairs.map(sayRepair).join()).toMatch(/Put ballast|Swap ballast/);
@@ -324,7 +353,9 @@ describe('a boat that lies uneven', () => {
       expect(levelOf(applyRepair(outing, repair, now), 'heel', light) ?? 'note').toBe('note');
   });
   it('by the stern is levelled by putting weight forward', () => {
-    const [outing, refs] = laden([['ballast', 42, spot('zone', 'well', { held: 'strapped', at: { xM: 0.4, yM: 0 } })]]);
+    const [outing, refs] = laden([
+      ['ballast', 42, spot('zone', 'well', { held: 'strapped', at: { xM: 0.4, yM: 0 } })],
+    ]);
     const strong = {
       ...refs,
       craft: refs.craft.map((one) => ({

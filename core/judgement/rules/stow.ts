@@ -6,7 +6,10 @@ const { unplaced, noFit, overfull, wet, onceDry, onLid, apart, under } = placeRu
 const { rollLoses, loose, leashes, callNotWorn } = heldRules;
 const { clear, sharp, highThings, quiet, rodsUp } = clearRules;
 
-/** What may lie on the lid, in the way or beside is a matter of the plan; what is lost, wet or bare, of the boat and the water. */
+/**
+ * What may lie on the lid, in the way or beside is a matter of the plan; what is lost, wet or bare, of the
+ * boat and the water.
+ */
 export const stowRules = [
   unplaced,
   noFit,

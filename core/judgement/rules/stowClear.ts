@@ -167,7 +167,13 @@ const clear = rule({
           ? zone.side !== side
           : zone.kind !== 'cockpit floor';
     const elsewhere = list.slice(0, 2).flatMap((placed) => moving(context, 'fish', placed, away, 3));
-    const all = movingAll(context, 'fish', list, away, what === 're-entry' ? 'on the other side' : 'out of the way');
+    const all = movingAll(
+      context,
+      'fish',
+      list,
+      away,
+      what === 're-entry' ? 'on the other side' : 'out of the way',
+    );
     // Several are settled only together.
     if (list.length > 1) return [...all, ...flat, ...elsewhere];
     return what === 'cast' || what === 'net' ? [...flat, ...elsewhere] : [...elsewhere, ...flat];
@@ -176,7 +182,10 @@ const clear = rule({
 const LONG_M = 0.5;
 /** A holder this far beyond the side is reached with the body outside the boat, m. */
 const OUTBOARD_M = 0.15;
-/** How far behind and before the seat one climbs in, m; where the feet go on pedals, ahead of the seat and aside, m. */
+/**
+ * How far behind and before the seat one climbs in, m; where the feet go on pedals, ahead of the seat and
+ * aside, m.
+ */
 const REENTRY_M = [-0.25, 0.6] as const;
 /** Where a rod is swung when a fish runs under the boat: from beside the seat to its length ahead, m. */
 const FIGHT_M = [-0.1, 1.4] as const;
@@ -206,7 +215,8 @@ const sharp = rule({
     const near = soft
       ? ('chamber' as const)
       : list.some(
-            ({ zone, lies }) => lies.in === 'body' || zone?.kind === 'cockpit floor' || zone?.kind === 'side pocket',
+            ({ zone, lies }) =>
+              lies.in === 'body' || zone?.kind === 'cockpit floor' || zone?.kind === 'side pocket',
           )
         ? ('body' as const)
         : ('lines' as const);
@@ -251,7 +261,10 @@ const highThings = rule({
   slack: 0.05,
   find: ({ plan, day, outward: brief }) => {
     const high = plan?.things.filter((placed) => standsUp(placed) && topOver(placed) > HIGH_M) ?? [];
-    const area = high.reduce((sum, placed) => sum + topOver(placed) * kinds[placed.one.item.kind].sizeM[1], 0);
+    const area = high.reduce(
+      (sum, placed) => sum + topOver(placed) * kinds[placed.one.item.kind].sizeM[1],
+      0,
+    );
     const windy = (day.wind?.value ?? 0) >= WINDY_MPS || brief.standing;
     if (area < WINDAGE_M2 || !windy) return [];
     const facts = {
@@ -305,7 +318,13 @@ const quiet = rule({
     ),
 });
 
-const STANDS_UP: ReadonlySet<string> = new Set(['push-pole', 'stake-pole', 'short-pole', 'net', 'camera-pole']);
+const STANDS_UP: ReadonlySet<string> = new Set([
+  'push-pole',
+  'stake-pole',
+  'short-pole',
+  'net',
+  'camera-pole',
+]);
 const rodsUp = rule({
   code: 'stow-rods-up',
   reads: ['plans', 'day', 'places'],
@@ -328,7 +347,9 @@ const rodsUp = rule({
     }
     const tell = (modes: readonly Mode[], why: 'surf' | 'rapids' | 'branches') => {
       const list = [
-        ...new Map(modes.flatMap((mode) => up.get(mode) ?? []).map((placed) => [placed.one.item.id, placed])).values(),
+        ...new Map(
+          modes.flatMap((mode) => up.get(mode) ?? []).map((placed) => [placed.one.item.id, placed]),
+        ).values(),
       ];
       const facts = { ...toldOf(list), modes, why };
       return list.length === 0

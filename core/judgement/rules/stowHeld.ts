@@ -16,7 +16,17 @@ import type { Context } from '../context';
 import { rule } from '../rule';
 import { moving, movingAll, tying, wearing } from '../stowRepairs';
 import { quieter } from '../../needs/need';
-import { type AfloatPlan, named, idsOf, inMode, afloatPlans, placedAgain, byZone, byHand, toldOf } from './stowTold';
+import {
+  type AfloatPlan,
+  named,
+  idsOf,
+  inMode,
+  afloatPlans,
+  placedAgain,
+  byZone,
+  byHand,
+  toldOf,
+} from './stowTold';
 
 interface RollLoss {
   need: JudgedNeed;
@@ -28,7 +38,10 @@ const known = rememberFor((_: readonly AfloatPlan[]) => ({
   needs: null as Context['needs'] | null,
   losses: [] as readonly RollLoss[],
 }));
-/** Needs that a capsize would leave without any means, in the mode where it tells most: asked by several rules, worked out once. */
+/**
+ * Needs that a capsize would leave without any means, in the mode where it tells most: asked by several
+ * rules, worked out once.
+ */
 function rollLosses(context: Pick<Context, 'plans' | 'day' | 'needs'>): readonly RollLoss[] {
   const { needs } = context;
   const plans = afloatPlans(context);
@@ -70,7 +83,8 @@ const rollLoses = rule({
   measure: 'things',
   find: (context) =>
     rollLosses(context).flatMap(({ need, mode, rough, lost }) => {
-      // Where a capsize is likely, what it takes is as good as gone; in calm water near ground it is not to be reckoned with.
+      // Where a capsize is likely, what it takes is as good as gone; in calm water near ground it is not to
+      // be reckoned with.
       const level = rough
         ? louderBy(need.unmet)
         : context.day.seriousness.total < CALM_BELOW
@@ -165,11 +179,20 @@ const leashes = rule({
         mode,
       };
       return many > eye.leashes
-        ? [{ level: 'mind' as const, basis: 'physics' as const, extent: many - eye.leashes, subject: eye.id, facts }]
+        ? [
+            {
+              level: 'mind' as const,
+              basis: 'physics' as const,
+              extent: many - eye.leashes,
+              subject: eye.id,
+              facts,
+            },
+          ]
         : [];
     });
     const without = plan.things.filter(
-      ({ spot, eye, zone }) => spot.held === 'leashed' && spot.in === 'zone' && zone && !isClosed(zone) && eye === null,
+      ({ spot, eye, zone }) =>
+        spot.held === 'leashed' && spot.in === 'zone' && zone && !isClosed(zone) && eye === null,
     );
     if (without.length === 0) return full;
     const facts = {
@@ -213,7 +236,10 @@ const leashes = rule({
   },
 });
 
-/** Alone, one way to call is on the body in every mode afloat: the boat may go without one. In company one within a twist will do. */
+/**
+ * Alone, one way to call is on the body in every mode afloat: the boat may go without one. In company one
+ * within a twist will do.
+ */
 const callNotWorn = rule({
   code: 'call-not-worn',
   reads: ['needs', 'plan', 'plans', 'day'],

@@ -61,7 +61,8 @@ const noFit = rule({
         const fault = spot.in === 'zone' && zone ? fitsIn(one.item, zone) : null;
         if (!fault || !zone || told.has(one.item.id)) return [];
         told.add(one.item.id);
-        const extent = fault.why === 'mass' ? fault.haveKg / fault.wantKg : fault.haveM / Math.max(fault.wantM, 0.01);
+        const extent =
+          fault.why === 'mass' ? fault.haveKg / fault.wantKg : fault.haveM / Math.max(fault.wantM, 0.01);
         const facts = { item: one.item.name, at: atZone(zone), fault, mode, thingIds: [one.item.id] };
         return [{ level: 'mind' as const, basis: 'physics' as const, extent, subject: one.item.id, facts }];
       }),
@@ -94,35 +95,40 @@ const overfull = rule({
     for (const { zone, one } of plan?.things ?? [])
       if (zone) kgIn.set(zone, (kgIn.get(zone) ?? 0) + one.item.massKg * one.entry.quantity);
     // What does not go in at all is told by itself.
-    const goesIn = ({ spot, zone, one }: Placed) => spot.in === 'zone' && (!zone || fitsIn(one.item, zone) === null);
-    return byZone(plan?.things.filter(goesIn) ?? []).flatMap(({ zone, things }): RuleFinding<OverfullFacts>[] => {
-      const stands = standsIn(zone);
-      const standing = things.filter(({ one }) => isRod(one.item.kind) || one.item.kind === 'flag');
-      const room = roomOf(zone);
-      const litres = things.reduce(
-        (sum, { one: { item, entry } }) => sum + litresOf(item) * entry.quantity * (standsFree(item.kind) ? 0 : 1),
-        0,
-      );
-      const kg = kgIn.get(zone) ?? 0;
-      const said = byHand(things);
-      // Of usual places only the large ones say anything by being full.
-      if (!said && zone.kind !== 'tank well' && zone.kind !== 'hatch') return [];
-      const level = said ? ('mind' as const) : ('note' as const);
-      const facts = { zone: zone.name, zoneId: zone.id, things: named(things), thingIds: idsOf(things) };
-      const tell = (share: number, why: OverfullFacts['why']): RuleFinding<OverfullFacts> => ({
-        level,
-        basis: 'physics',
-        extent: share,
-        subject: zone.id,
-        facts: { ...facts, why },
-      });
-      if (stands !== null && standing.length > stands)
-        return [tell(standing.length / stands, { of: 'holder', have: standing.length, want: stands })];
-      if (zone.maxKg !== null && kg > zone.maxKg * 1.02)
-        return [tell(kg / zone.maxKg, { of: 'mass', have: kg, want: zone.maxKg })];
-      if (room !== null && litres > room) return [tell(litres / room, { of: 'room', have: litres, want: room })];
-      return [];
-    });
+    const goesIn = ({ spot, zone, one }: Placed) =>
+      spot.in === 'zone' && (!zone || fitsIn(one.item, zone) === null);
+    return byZone(plan?.things.filter(goesIn) ?? []).flatMap(
+      ({ zone, things }): RuleFinding<OverfullFacts>[] => {
+        const stands = standsIn(zone);
+        const standing = things.filter(({ one }) => isRod(one.item.kind) || one.item.kind === 'flag');
+        const room = roomOf(zone);
+        const litres = things.reduce(
+          (sum, { one: { item, entry } }) =>
+            sum + litresOf(item) * entry.quantity * (standsFree(item.kind) ? 0 : 1),
+          0,
+        );
+        const kg = kgIn.get(zone) ?? 0;
+        const said = byHand(things);
+        // Of usual places only the large ones say anything by being full.
+        if (!said && zone.kind !== 'tank well' && zone.kind !== 'hatch') return [];
+        const level = said ? ('mind' as const) : ('note' as const);
+        const facts = { zone: zone.name, zoneId: zone.id, things: named(things), thingIds: idsOf(things) };
+        const tell = (share: number, why: OverfullFacts['why']): RuleFinding<OverfullFacts> => ({
+          level,
+          basis: 'physics',
+          extent: share,
+          subject: zone.id,
+          facts: { ...facts, why },
+        });
+        if (stands !== null && standing.length > stands)
+          return [tell(standing.length / stands, { of: 'holder', have: standing.length, want: stands })];
+        if (zone.maxKg !== null && kg > zone.maxKg * 1.02)
+          return [tell(kg / zone.maxKg, { of: 'mass', have: kg, want: zone.maxKg })];
+        if (room !== null && litres > room)
+          return [tell(litres / room, { of: 'room', have: litres, want: room })];
+        return [];
+      },
+    );
   },
   say: ({ zone, things, why }) => ({
     title: `${zone} holds more than it can`,
@@ -137,7 +143,9 @@ const overfull = rule({
   repairs: ({ thingIds, zoneId, why }, context) =>
     placedAgain(context, 'fish', thingIds)
       .filter(({ one: { item, entry } }) => {
-        const less = { holder: 1, mass: item.massKg * entry.quantity, room: litresOf(item) * entry.quantity }[why.of];
+        const less = { holder: 1, mass: item.massKg * entry.quantity, room: litresOf(item) * entry.quantity }[
+          why.of
+        ];
         return why.have - less <= why.want;
       })
       .toSorted((a, b) => b.one.item.massKg - a.one.item.massKg)
@@ -182,7 +190,8 @@ const wet = rule({
       for (const { one } of things) told.add(one.item.id);
       return byZone(things).map(({ zone, things: list }) => {
         const spoiled = list.some(
-          ({ one }) => kinds[one.item.kind].wet === 'never' || isBattery(one.item.kind) || isFixed(one.item.kind),
+          ({ one }) =>
+            kinds[one.item.kind].wet === 'never' || isBattery(one.item.kind) || isFixed(one.item.kind),
         );
         const facts = {
           zone: zone.name,
@@ -208,7 +217,12 @@ const wet = rule({
     text: `${zone} is ${dry === 'open' ? 'open to the water' : dry === 'sealed' ? 'sealed, and alone' : `kept from ${dry} and no more`}${rough ? `, and in breaking water that is not enough` : ''}${inMode(mode)}. In a dry bag, or under a lid that seals.`,
   }),
   repairs: ({ thingIds, mode, rough }, context) =>
-    drying(context, mode, placedAgain(context, mode, thingIds), (placed) => wantsDry(placed, mode, rough) ?? 'splash'),
+    drying(
+      context,
+      mode,
+      placedAgain(context, mode, thingIds),
+      (placed) => wantsDry(placed, mode, rough) ?? 'splash',
+    ),
 });
 
 /** What a night depends on lies behind two closures: the one that leaks is found out in the evening. */
@@ -253,7 +267,9 @@ function closuresOf({ one, lies, zone }: Placed, plan: StowPlan): number {
     const item = plan.byId.get(box.id)?.one.item;
     return item !== undefined && storageOf(item).dry === 'sealed';
   });
-  return boxes.length + (one.item.qualities.includes('waterproof') ? 1 : 0) + (zone && isClosed(zone) ? 1 : 0);
+  return (
+    boxes.length + (one.item.qualities.includes('waterproof') ? 1 : 0) + (zone && isClosed(zone) ? 1 : 0)
+  );
 }
 
 /** A lid that has to open, with something lying on it. */
@@ -278,7 +294,15 @@ const onLid = rule({
       const facts = { lid: zone.name, under: named(reached), things: named(over), thingIds: idsOf(over) };
       return over.length === 0
         ? []
-        : [{ level: 'note' as const, basis: 'judgement' as const, extent: over.length, subject: zone.id, facts }];
+        : [
+            {
+              level: 'note' as const,
+              basis: 'judgement' as const,
+              extent: over.length,
+              subject: zone.id,
+              facts,
+            },
+          ];
     });
   },
   say: ({ lid, under, things }) => ({
@@ -314,7 +338,8 @@ const apart = rule({
     const together = new Map<string, Placed[]>();
     for (const placed of plan.things) {
       const { one, lies } = placed;
-      const room = lies.in === 'zone' && keepsApart(one.item.kind) ? (lies.boxes[0]?.id ?? lies.compartment) : null;
+      const room =
+        lies.in === 'zone' && keepsApart(one.item.kind) ? (lies.boxes[0]?.id ?? lies.compartment) : null;
       if (room !== null) together.set(room, [...(together.get(room) ?? []), placed]);
     }
     return [...together.values()].flatMap((list) => {

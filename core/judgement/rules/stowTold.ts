@@ -26,8 +26,14 @@ export interface AfloatPlan {
   plan: StowPlan;
   rough: boolean;
 }
-const known = rememberFor((_: Context['plans']) => ({ day: null as Context['day'] | null, list: [] as AfloatPlan[] }));
-/** Plans of the modes that are afloat, each plan once, under the mode in which it is hardest: the same list for the same plans and day. */
+const known = rememberFor((_: Context['plans']) => ({
+  day: null as Context['day'] | null,
+  list: [] as AfloatPlan[],
+}));
+/**
+ * Plans of the modes that are afloat, each plan once, under the mode in which it is hardest: the same list
+ * for the same plans and day.
+ */
 export function afloatPlans({ plans, day }: Pick<Context, 'plans' | 'day'>): readonly AfloatPlan[] {
   const last = known(plans);
   if (last.day !== day) Object.assign(last, { day, list: afloatAmong(plans, day) });
@@ -37,8 +43,12 @@ function afloatAmong(plans: Context['plans'], day: Context['day']): AfloatPlan[]
   const list = plans
     .filter(({ mode }) => mode !== 'carry' && mode !== 'camp')
     .map((one) => ({ ...one, rough: isRough(one.mode, day) }))
-    .toSorted((a, b) => Number(b.rough) - Number(a.rough) || Number(b.mode === 'fish') - Number(a.mode === 'fish'));
-  return list.filter((one, i) => list.findIndex(({ plan, rough }) => plan === one.plan && (rough || !one.rough)) === i);
+    .toSorted(
+      (a, b) => Number(b.rough) - Number(a.rough) || Number(b.mode === 'fish') - Number(a.mode === 'fish'),
+    );
+  return list.filter(
+    (one, i) => list.findIndex(({ plan, rough }) => plan === one.plan && (rough || !one.rough)) === i,
+  );
 }
 /** Things that have to be found again by those who were told: by id, in this plan. */
 export function placedAgain(context: Context, mode: Mode, ids: readonly string[]): Placed[] {
@@ -58,7 +68,11 @@ export function byZone(list: readonly Placed[]): { zone: Zone; things: Placed[] 
 }
 export const byHand = (list: readonly Placed[]) => list.some(({ by }) => by !== 'kind');
 /** Things as a finding tells of them: by name, how many, and by id for what settles it. */
-export const toldOf = (list: readonly Placed[]) => ({ things: named(list), many: list.length, thingIds: idsOf(list) });
+export const toldOf = (list: readonly Placed[]) => ({
+  things: named(list),
+  many: list.length,
+  thingIds: idsOf(list),
+});
 /** A Note that rests on judgement, of these things together; of none, none. */
 export const noteOf = (list: readonly Placed[]): RuleFinding<ReturnType<typeof toldOf>>[] =>
   list.length === 0 ? [] : [{ level: 'note', basis: 'judgement', extent: list.length, facts: toldOf(list) }];

@@ -75,7 +75,14 @@ const jigLight = rule({
     const most = jigs.toSorted((a, b) => b.massG - a.massG)[0];
     if (!most || most.massG <= haveG) return [];
     const { massG, driftMps, hour } = most;
-    const facts = { massG, haveG, at: hour.clock, depthM: hour.depthM, driftMps, angleDeg: workings.jigAngleDeg };
+    const facts = {
+      massG,
+      haveG,
+      at: hour.clock,
+      depthM: hour.depthM,
+      driftMps,
+      angleDeg: workings.jigAngleDeg,
+    };
     return [{ level: 'note', basis: 'judgement', extent: massG - haveG, facts }];
   },
   say: ({ massG, haveG, at, depthM, driftMps, angleDeg }) => ({
@@ -92,7 +99,8 @@ const spreadWide = rule({
   sheet: 'spread',
   measure: 'm',
   find: ({ tackle, exposures, outward: brief, workings }) => {
-    if (!brief.techniques.includes('trolling') || exposures.traffic !== 'busy' || exposures.rods < 2) return [];
+    if (!brief.techniques.includes('trolling') || exposures.traffic !== 'busy' || exposures.rods < 2)
+      return [];
     const sum = trollingSpread(tackle, workings);
     if (!sum || sum.spreadM <= CROWD_M) return [];
     const facts = { spreadM: sum.spreadM, mostM: CROWD_M };

@@ -33,12 +33,22 @@ const cannotHold = rule({
     const { leg, way, why, startsAt } = stopped;
     const race = leg.hazards.find((hazard) => hazard.streamFactor > 1)?.name ?? null;
     const at = clockOf(day, places)(startsAt ?? plan.launchAt);
-    return [{ level: 'stop', basis: 'physics', extent: 1, subject: way, facts: { leg: leg.name, way, why, at, race } }];
+    return [
+      {
+        level: 'stop',
+        basis: 'physics',
+        extent: 1,
+        subject: way,
+        facts: { leg: leg.name, way, why, at, race },
+      },
+    ];
   },
   say: ({ leg, way, why, at, race }) => ({
     title: way === 'out' ? 'The way out is shut' : 'The way home is shut',
     text: `${capital(leg)}, begun at ${at}: ${
-      why === 'no headway' ? 'wind and stream together stop you' : 'the set across the track is faster than you are'
+      why === 'no headway'
+        ? 'wind and stream together stop you'
+        : 'the set across the track is faster than you are'
     }${race ? ` in ${race}` : ''}. At your pace and power, an estimate.`,
   }),
   repairs: ({ way }, context) => [
@@ -69,7 +79,10 @@ const turnPassed = rule({
   otherwise: () => 'Turn for home earlier, or stay ashore.',
 });
 
-/** Stream against the way home, as a share of one's pace, from which it is told and minded; what stops one is told by itself. */
+/**
+ * Stream against the way home, as a share of one's pace, from which it is told and minded; what stops one is
+ * told by itself.
+ */
 const AGAINST_SHARE = { note: 0.5, mind: 0.8 };
 const streamAgainst = rule({
   code: 'stream-against-home',
@@ -275,7 +288,9 @@ const secondTooSlow = rule({
   },
   say: ({ homeAt, deadline }) => ({
     title:
-      homeAt === null ? 'The second propulsion does not bring you home' : `With the second propulsion in at ${homeAt}`,
+      homeAt === null
+        ? 'The second propulsion does not bring you home'
+        : `With the second propulsion in at ${homeAt}`,
     text:
       homeAt === null
         ? 'At its pace, wind and stream of those hours are stronger. If the first fails, you do not get in by yourself.'
@@ -296,7 +311,9 @@ const wayOverLand = rule({
     const legs = plan.legs
       .filter(({ leg }) => overLand(leg.from, leg.to, water.launches, water.chart))
       .map(({ leg }) => leg.name);
-    return legs.length === 0 ? [] : [{ level: 'mind', basis: 'physics', extent: legs.length, facts: { legs } }];
+    return legs.length === 0
+      ? []
+      : [{ level: 'mind', basis: 'physics', extent: legs.length, facts: { legs } }];
   },
   say: ({ legs }) => ({
     title: 'The way leads over land',
@@ -315,7 +332,14 @@ const shuttle = rule({
   find: ({ day: { plan }, places: { launch, landing }, outward }) => {
     if (!isOneWay(outward) || !launch || !landing) return [];
     const alongM = plan?.legs.reduce((sum, { leg }) => sum + leg.distanceM, 0) ?? null;
-    return [{ level: 'note', basis: 'judgement', extent: 1, facts: { from: launch.name, to: landing.name, alongM } }];
+    return [
+      {
+        level: 'note',
+        basis: 'judgement',
+        extent: 1,
+        facts: { from: launch.name, to: landing.name, alongM },
+      },
+    ];
   },
   say: ({ from, to, alongM }) => ({
     title: `You land at ${to}; what stands at ${from}?`,

@@ -43,7 +43,8 @@ function sayReach({
   steps: readonly Step[];
   water: string;
 }): string {
-  const lowered = steps.length > 0 ? `, lowered for ${listed(steps.map((step) => inWords(stepWords[step])))}` : '';
+  const lowered =
+    steps.length > 0 ? `, lowered for ${listed(steps.map((step) => inWords(stepWords[step])))}` : '';
   return `${capital(water)} by the usual coaching definitions: ${experienceWords[experience]}${lowered}.`;
 }
 const experienceWords: Record<Reach['experience'], string> = {
@@ -54,7 +55,10 @@ const experienceWords: Record<Reach['experience'], string> = {
 const reachOfDay = ({ day, places }: Pick<Context, 'day' | 'places'>) =>
   places.angler && reachOf(places.angler, places.craft, day);
 
-/** Winds, seas, breakers and streams are estimates: what is over by no more than this share is not over. What practice would grant. */
+/**
+ * Winds, seas, breakers and streams are estimates: what is over by no more than this share is not over. What
+ * practice would grant.
+ */
 const ESTIMATE_SLACK = 0.05;
 function passes(value: number, limit: number): boolean {
   return value > limit * (1 + ESTIMATE_SLACK);
@@ -81,7 +85,10 @@ interface Over {
   water: string;
   offshore: boolean;
 }
-/** The worst hour of a wind: past the ceiling before past one's own limit, then by how much. Off the shore the ceiling is a step lower. */
+/**
+ * The worst hour of a wind: past the ceiling before past one's own limit, then by how much. Off the shore the
+ * ceiling is a step lower.
+ */
 function worstHour(
   winds: readonly WindHour[],
   key: 'windMps' | 'gustMps',
@@ -126,7 +133,8 @@ function sayOver(
   reach: Pick<Reach, 'experience' | 'steps'>,
 ): string {
   // Two figures of which one passes the other never read the same.
-  const decimals = [1, 2, 3].find((digits) => amount(value, unit, digits) !== amount(limit, unit, digits)) ?? 3;
+  const decimals =
+    [1, 2, 3].find((digits) => amount(value, unit, digits) !== amount(limit, unit, digits)) ?? 3;
   const said = (one: number) => amount(one, unit, decimals);
   return own
     ? `${said(value)}; you set ${said(limit)}.`
@@ -182,7 +190,15 @@ function overDay(value: number | null, at: string, own: number | null, ceiling: 
   const limit = Math.min(own ?? Infinity, ceiling);
   if (!passes(value, limit)) return null;
   const past = passes(value, ceiling);
-  return { value, at, limit: past ? ceiling : limit, own: !past, water: reach.ceiling.name, offshore: false, past };
+  return {
+    value,
+    at,
+    limit: past ? ceiling : limit,
+    own: !past,
+    water: reach.ceiling.name,
+    offshore: false,
+    past,
+  };
 }
 
 const surfOverLimit = rule({
@@ -230,7 +246,10 @@ const wavesOverLimit = rule({
   otherwise: () => 'A place in the lee, or another day.',
 });
 
-/** Whose hull carries one standing is another sum; in waves it is the feet that decide, and flat water is where one stands. */
+/**
+ * Whose hull carries one standing is another sum; in waves it is the feet that decide, and flat water is
+ * where one stands.
+ */
 const standingInWaves = rule({
   code: 'standing-in-waves',
   reads: ['day', 'outward'],
@@ -260,14 +279,20 @@ const streamOverReach = rule({
     const over = overDay(value, at, null, reach.ceiling.streamMps, reach);
     return over ? [toldOver(over, reach)] : [];
   },
-  say: (facts) => ({ title: `The stream passes ${facts.water} at ${facts.at}`, text: sayOver(facts, 'm/s', facts) }),
+  say: (facts) => ({
+    title: `The stream passes ${facts.water} at ${facts.at}`,
+    text: sayOver(facts, 'm/s', facts),
+  }),
   repairs: (_, context) => [...otherPlaces(context), ...otherHours(context)],
   otherwise: () => 'Slack water, neaps, or a place out of the stream.',
 });
 
 /** Up to here a place is a little farther than one's own water, as a share of it. */
 const A_LITTLE_FARTHER = 1.5;
-/** A little past the distance of one's own water a Note, past that a Mind, past that of the next a Stop: from there what is aboard decides for those who may. */
+/**
+ * A little past the distance of one's own water a Note, past that a Mind, past that of the next a Stop: from
+ * there what is aboard decides for those who may.
+ */
 const farForReach = rule({
   code: 'far-for-reach',
   reads: ['day', 'places'],
@@ -302,15 +327,24 @@ const farForReach = rule({
   otherwise: () => 'A place nearer to ground, somebody who comes along, or not today.',
 });
 
-/** A wind off the shore from which it is told, and minded alone and in company, m/s; nearer to ground than this it drives nobody far, m. */
+/**
+ * A wind off the shore from which it is told, and minded alone and in company, m/s; nearer to ground than
+ * this it drives nobody far, m.
+ */
 const OFF_SHORE_MPS = { note: 2, mindAlone: 4, mind: 6 };
 const OFF_SHORE_FROM_M = 300;
 /** From which wind off the shore a Mind is told, m/s. */
-function offshoreMinded({ solo, maxDistanceFromShoreM: outM }: Pick<Context['day'], 'solo' | 'maxDistanceFromShoreM'>) {
+function offshoreMinded({
+  solo,
+  maxDistanceFromShoreM: outM,
+}: Pick<Context['day'], 'solo' | 'maxDistanceFromShoreM'>) {
   if (outM !== null && outM <= OFF_SHORE_FROM_M) return Infinity;
   return solo ? OFF_SHORE_MPS.mindAlone : OFF_SHORE_MPS.mind;
 }
-/** Told where nothing else speaks of it: off the shore a wind that feels like none grows with every stroke out. */
+/**
+ * Told where nothing else speaks of it: off the shore a wind that feels like none grows with every stroke
+ * out.
+ */
 const offshoreWind = rule({
   code: 'offshore-wind',
   // It is told where a wind that passes the limit is not: what settles that is not kept back by it.
@@ -325,9 +359,15 @@ const offshoreWind = rule({
     if (launchAt === null || !offshore || (outM !== null && outM <= OFF_SHORE_FROM_M)) return [];
     const level = onScale(offshore.value, { note: OFF_SHORE_MPS.note, mind: offshoreMinded(day) });
     if (level === null) return [];
-    if (reach && places.angler && worstHour(day.winds, 'windMps', places.angler.limits.windMps, reach)?.offshore)
+    if (
+      reach &&
+      places.angler &&
+      worstHour(day.winds, 'windMps', places.angler.limits.windMps, reach)?.offshore
+    )
       return [];
-    return [{ level, basis: 'physics', extent: offshore.value, facts: { mps: offshore.value, at: offshore.at } }];
+    return [
+      { level, basis: 'physics', extent: offshore.value, facts: { mps: offshore.value, at: offshore.at } },
+    ];
   },
   say: ({ mps, at }) => ({
     title: `The wind blows off the shore, ${amount(mps, 'wind')} at ${at}`,
@@ -336,7 +376,10 @@ const offshoreWind = rule({
   repairs: (_, context) => [...otherPlaces(context), ...hoursOutOfWind(context, 'windMps')],
 });
 
-/** Sight from which it is told, minded where boats pass or ground is far, and under which nobody launches far out or where boats pass close, m. */
+/**
+ * Sight from which it is told, minded where boats pass or ground is far, and under which nobody launches far
+ * out or where boats pass close, m.
+ */
 const FOG_M = { note: 1000, mind: 500, stop: 200 };
 /** How far from ground sight is minded, and how far it stops one, m. */
 const FOG_OUT_M = { mind: 300, stop: 1000 };
@@ -353,7 +396,9 @@ const fog = rule({
     const stops = value < (busy ? FOG_M.mind : FOG_M.stop) && (busy || outM > FOG_OUT_M.stop);
     const minds = value < FOG_M.mind && (traffic !== 'little' || outM > FOG_OUT_M.mind);
     const level: FindingLevel = stops ? 'stop' : minds ? 'mind' : 'note';
-    return [{ level, basis: 'judgement', extent: FOG_M.note - value, facts: { visibilityM: value, at, busy } }];
+    return [
+      { level, basis: 'judgement', extent: FOG_M.note - value, facts: { visibilityM: value, at, busy } },
+    ];
   },
   say: ({ visibilityM, at, busy }) => ({
     title: `Visibility ${amount(visibilityM, 'm', 0)} at ${at}`,
@@ -374,7 +419,12 @@ const darkness = rule({
     if (nightMinutes < 1) return [];
     const lit = needs.some((need) => need.id === 'be-seen-night' && need.met);
     return [
-      { level: 'note', basis: 'physics', extent: darkMinutes, facts: { minutes: darkMinutes, spans: darkSpans, lit } },
+      {
+        level: 'note',
+        basis: 'physics',
+        extent: darkMinutes,
+        facts: { minutes: darkMinutes, spans: darkSpans, lit },
+      },
     ];
   },
   say: ({ minutes, spans, lit }) => ({

@@ -17,7 +17,8 @@ const found = (outing: Outing, refs: References = references, at = now) =>
   assess(outing, refs, noAnswers, at, { withRepairs: false }).findings.filter(
     ({ station }) => station === 'leave-word',
   );
-const levels = (...args: Parameters<typeof found>) => found(...args).map(({ key, level }) => `${level} ${key}`);
+const levels = (...args: Parameters<typeof found>) =>
+  found(...args).map(({ key, level }) => `${level} ${key}`);
 const covered = (coverage: 'good' | 'patchy' | 'none' | 'not known'): References => ({
   ...references,
   waters: references.waters.map((water) => ({ ...water, coverage })),
@@ -61,7 +62,9 @@ describe('what is told of the plan that somebody ashore has', () => {
     const once: Outing = { ...ready, brief: { ...ready.brief, alarmAt: '13:15' } };
     const accepted: Outing = {
       ...once,
-      accepted: [{ key: 'word-changed', extent: 1, reason: 'Told by telephone.', at: '2026-05-15T19:00:00Z' }],
+      accepted: [
+        { key: 'word-changed', extent: 1, reason: 'Told by telephone.', at: '2026-05-15T19:00:00Z' },
+      ],
     };
     expect(found(accepted).find(({ key }) => key === 'word-changed')?.accepted).toBe('Told by telephone.');
     const more = { ...accepted, brief: { ...accepted.brief, craftId: 'dunlin' } };

@@ -3,7 +3,10 @@ import { capital, listed, plural } from '../../units/words';
 import type { Context } from '../context';
 import { rule } from '../rule';
 
-/** What is said of the plan that somebody ashore has, or should have. It is put right after all else, and keeps no other repair back. */
+/**
+ * What is said of the plan that somebody ashore has, or should have. It is put right after all else, and
+ * keeps no other repair back.
+ */
 const station = 'leave-word';
 
 /** Whether there is still somebody to tell: of an outing that is over nothing is asked. */

@@ -23,12 +23,9 @@ import { sheetIds } from '../../vocabulary/sheets';
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
 const named = (id: string) => outings.find((one) => one.id === id) as Outing;
-const [ready, ling, cup, cod] = ['pollack-long-grey', 'ling-anchored', 'mere-cup-day', 'cod-wreck'].map(named) as [
-  Outing,
-  Outing,
-  Outing,
-  Outing,
-];
+const [ready, ling, cup, cod] = ['pollack-long-grey', 'ling-anchored', 'mere-cup-day', 'cod-wreck'].map(
+  named,
+) as [Outing, Outing, Outing, Outing];
 const judge = (outing: Outing, refs = references) => assess(outing, refs, noAnswers, now);
 const find = (code: FindingCode, outing: Outing, refs = references) =>
   judge(outing, refs).findings.find((one) => one.facts.code === code) ?? null;
@@ -79,19 +76,27 @@ const anchored = ['anchor', 'trolley'].reduce((next, id) => withItem(next, id, 1
 describe('an anchor by the hour', () => {
   it('is shut from one metre a second, wants its gear from half and is minded with it, and is free below', () => {
     expect(find('anchor-shut', anchored, mere(1))?.level).toBe('stop');
-    expect(find('anchor-shut', anchored, mere(0.99))).toMatchObject({ level: 'mind', facts: { why: 'care' } });
+    expect(find('anchor-shut', anchored, mere(0.99))).toMatchObject({
+      level: 'mind',
+      facts: { why: 'care' },
+    });
     expect(find('anchor-shut', anchored, mere(0.49))).toBeNull();
     const bare = withItem(anchored, 'trolley', 0);
     expect(find('anchor-shut', bare, mere(0.5))?.facts).toMatchObject({ why: 'gear' });
     expect(find('anchor-shut', bare, mere(0.49))).toBeNull();
   });
   it('of a stricter school is shut earlier, and of a laxer one never later', () => {
-    const school = (riverAnchor: 'never in current' | 'trolley, float and release', refs: References): References => ({
+    const school = (
+      riverAnchor: 'never in current' | 'trolley, float and release',
+      refs: References,
+    ): References => ({
       ...refs,
       angler: refs.angler && { ...refs.angler, schools: { ...refs.angler.schools, riverAnchor } },
     });
     expect(find('anchor-shut', anchored, school('never in current', mere(0.6)))?.basis).toBe('school');
-    expect(find('anchor-shut', anchored, school('trolley, float and release', mere(1.2)))?.basis).toBe('physics');
+    expect(find('anchor-shut', anchored, school('trolley, float and release', mere(1.2)))?.basis).toBe(
+      'physics',
+    );
   });
   it('is shut by the side from 0.3 m/s, mended by leading it to the bow', () => {
     const beam: Outing = { ...anchored, workings: { ...anchored.workings, alignment: 'beam' } };
@@ -107,7 +112,12 @@ describe('an anchor by the hour', () => {
       workings: { ...anchored.workings, alignment: 'beam' },
       conditions: {
         ...anchored.conditions,
-        hours: anchored.conditions.hours.map((hour) => ({ ...hour, windMps, gustMps: windMps, waveM: windMps / 20 })),
+        hours: anchored.conditions.hours.map((hour) => ({
+          ...hour,
+          windMps,
+          gustMps: windMps,
+          waveM: windMps / 20,
+        })),
       },
     });
     expect(find('anchor-beam-waves', windy(4), mere(0))).toBeNull();
@@ -161,8 +171,12 @@ describe('a pole', () => {
   it('reaches the bottom, half a metre of it and a hand above, in mud or sand, in slow water', () => {
     expect(find('pole-no-hold', poled, withPole(2.4, mere(0.1, 1.5)))).toBeNull();
     expect(find('pole-no-hold', poled, withPole(2.2, mere(0.1, 1.5)))?.facts).toMatchObject({ why: 'short' });
-    expect(find('pole-no-hold', poled, withPole(2.4, mere(0.1, 1.5, 'rock')))?.facts).toMatchObject({ why: 'bottom' });
-    expect(find('pole-no-hold', poled, withPole(2.4, mere(0.5, 1.5)))?.facts).toMatchObject({ why: 'stream' });
+    expect(find('pole-no-hold', poled, withPole(2.4, mere(0.1, 1.5, 'rock')))?.facts).toMatchObject({
+      why: 'bottom',
+    });
+    expect(find('pole-no-hold', poled, withPole(2.4, mere(0.5, 1.5)))?.facts).toMatchObject({
+      why: 'stream',
+    });
   });
 });
 
@@ -175,7 +189,8 @@ describe('rigs', () => {
     expect(find('rig-weak', ready)).toBeNull();
     const weak = find('rig-weak', cod);
     expect(weak?.facts).toMatchObject({ role: 'clip', strengthKg: 6 });
-    for (const repair of weak?.repairs ?? []) expect(find('rig-weak', applyRepair(cod, repair, now))).toBeNull();
+    for (const repair of weak?.repairs ?? [])
+      expect(find('rig-weak', applyRepair(cod, repair, now))).toBeNull();
     expect(weak?.repairs.length).toBeGreaterThanOrEqual(2);
   });
   it('of a main line weaker than the leader are told as such', () => {
@@ -201,7 +216,8 @@ describe('rigs', () => {
     );
   });
   it('keep a swivel out of the guides', () => {
-    const swivel = (leaderM: number) => rig({ connection: 'swivel at the top', clipId: 'strong-snaps', leaderM });
+    const swivel = (leaderM: number) =>
+      rig({ connection: 'swivel at the top', clipId: 'strong-snaps', leaderM });
     expect(find('rig-guides', swivel(1.6))).toBeNull();
     const caught = find('rig-guides', swivel(1.61));
     expect(caught?.level).toBe('mind');
@@ -218,9 +234,13 @@ describe('rigs', () => {
     const short = find('rig-spool', ready, spool(74.9));
     expect(short?.level).toBe('mind');
     // Another reel is wound instead: what it holds counts, not what came with the rod.
-    const wound = short?.repairs.find((repair) => repair.do === 'set-rig' && repair.change.reelId === 'spare-reel');
+    const wound = short?.repairs.find(
+      (repair) => repair.do === 'set-rig' && repair.change.reelId === 'spare-reel',
+    );
     expect(wound && find('rig-spool', applyRepair(ready, wound, now), spool(74.9))).toBeNull();
-    expect(judge(rig({ reelId: 'spare-reel' }, withItem(ready, 'spare-reel', 1))).unneeded).not.toContain('spare-reel');
+    expect(judge(rig({ reelId: 'spare-reel' }, withItem(ready, 'spare-reel', 1))).unneeded).not.toContain(
+      'spare-reel',
+    );
     expect(judge(withItem(ready, 'spare-reel', 1)).unneeded).toContain('spare-reel');
   });
   it('stand teeth where the fish has them', () => {
@@ -228,13 +248,16 @@ describe('rigs', () => {
     const pike = withItem(brief(ready, { targets: ['pike'] }), 'bite-leader', 1);
     expect(find('rig-bites', brief(ready, { targets: ['pike'] }))).toBeNull();
     expect(find('rig-bites', pike)?.level).toBe('mind');
-    expect(find('rig-bites', rig({ purpose: 'bait-catching' }, { ...pike, rigs: pike.rigs.slice(1) }))).toBeNull();
+    expect(
+      find('rig-bites', rig({ purpose: 'bait-catching' }, { ...pike, rigs: pike.rigs.slice(1) })),
+    ).toBeNull();
   });
   it('are put together from what is aboard, copied, and taken apart', () => {
     const rod = references.items.find((one) => one.id === 'spin-rod');
     const made = rod && newRig('new', rod, lookUp(ready, references));
     expect(rigSchema.safeParse(made).success).toBe(true);
-    // The braid of 9 kg is above the rod's 7 kg: the thin one is spooled, with a leader that breaks before it.
+    // The braid of 9 kg is above the rod's 7 kg: the thin one is spooled, with a leader that breaks before
+    // it.
     expect(made).toMatchObject({ rodId: 'spin-rod', connection: 'direct', mainId: 'thin-braid' });
     if (made) expect(find('rig-over-rod', { ...ready, rigs: [made] })).toBeNull();
     if (made) expect(find('rig-weak', { ...ready, rigs: [made] })).toBeNull();
@@ -255,7 +278,8 @@ describe('spares, jigs and spreads', () => {
   });
   it('are lost more over rock and by teeth, and by one’s own count where there is one', () => {
     const box = newItem('box', 'jig-box');
-    const rate = (bottom: 'sand' | 'rock', toothy = false) => lossRate(box, ['jigging'], bottom, toothy).perHour;
+    const rate = (bottom: 'sand' | 'rock', toothy = false) =>
+      lossRate(box, ['jigging'], bottom, toothy).perHour;
     expect(rate('rock')).toBe(3 * rate('sand'));
     expect(rate('sand', true)).toBeGreaterThan(rate('sand'));
     const own = lossRate({ ...box, attributes: { lossPerHour: 0.7 } }, ['jigging'], 'rock', true);
@@ -432,12 +456,18 @@ describe('a boat made fast to something that does not move', () => {
     const beam = { ...hooked, workings: { ...hooked.workings, alignment: 'beam' as const } };
     expect(find('made-fast', beam, withHook(mere(0.3)))?.level).toBe('stop');
     expect(find('made-fast', beam, withHook(mere(0.29)))).toBeNull();
-    expect(find('made-fast', beam, withHook(mere(0.3)))?.repairs[0]).toEqual({ do: 'set-alignment', alignment: 'bow' });
+    expect(find('made-fast', beam, withHook(mere(0.3)))?.repairs[0]).toEqual({
+      do: 'set-alignment',
+      alignment: 'bow',
+    });
   });
   it('is minded in waves that jerk it, and is no matter with an anchor out', () => {
     const rough = {
       ...hooked,
-      conditions: { ...hooked.conditions, hours: hooked.conditions.hours.map((hour) => ({ ...hour, waveM: 0.5 })) },
+      conditions: {
+        ...hooked.conditions,
+        hours: hooked.conditions.hours.map((hour) => ({ ...hour, waveM: 0.5 })),
+      },
     };
     const rigid = withHook(mere(0), { attributes: { rodeM: 0.6 } });
     expect(find('made-fast', rough, rigid)?.level).toBe('mind');
@@ -459,7 +489,10 @@ describe('a drift', () => {
     const refs = { ...references, items: [...references.items, newItem('drogue', 'drogue')] };
     const at = (windMps: number, targetDriftMps: number) => {
       const outing = drifting(windMps);
-      return find('drift-fast', { ...outing, workings: { ...outing.workings, targetDriftMps } }, refs)?.level ?? null;
+      return (
+        find('drift-fast', { ...outing, workings: { ...outing.workings, targetDriftMps } }, refs)?.level ??
+        null
+      );
     };
     expect(at(1, 0.25)).toBeNull();
     const levels = [0.5, 0.2, 0.15, 0.1, 0.05, 0.02].map((wanted) => at(4, wanted));
@@ -478,7 +511,9 @@ describe('a stream against the way home', () => {
     const against = (streamMps: number): References => ({
       ...mere(streamMps),
       waters: mere(streamMps).waters.map((water) =>
-        water.stream ? { ...water, stream: { ...water.stream, towardDeg: (home.leg.bearingDeg + 180) % 360 } } : water,
+        water.stream
+          ? { ...water, stream: { ...water.stream, towardDeg: (home.leg.bearingDeg + 180) % 360 } }
+          : water,
       ),
     });
     const paceMps = references.craft.find(({ id }) => id === still.brief.craftId)?.cruiseMps ?? 0;
@@ -497,7 +532,9 @@ describe('hours without a forecast', () => {
       const hours = ready.conditions.hours.map((hour) =>
         Date.parse(hour.at) >= (launchAt ?? 0) + from * 3_600_000 ? { ...hour, windMps: null } : hour,
       );
-      return find('conditions-missing', { ...ready, conditions: { ...ready.conditions, hours } })?.level ?? null;
+      return (
+        find('conditions-missing', { ...ready, conditions: { ...ready.conditions, hours } })?.level ?? null
+      );
     };
     const afloatH = Math.ceil(judge(ready).exposures.hoursAfloat ?? 0);
     expect(blind(afloatH + 2)).toBeNull();

@@ -43,7 +43,11 @@ export const badRows: Trial = {
       const bad: [path: string, row: object][] = [
         [
           'plans',
-          { plan: { ...left.plan, times: { launchAt: 'never' } }, leftAt: '2099-01-01T00:00:00Z', key: randomUUID() },
+          {
+            plan: { ...left.plan, times: { launchAt: 'never' } },
+            leftAt: '2099-01-01T00:00:00Z',
+            key: randomUUID(),
+          },
         ],
         ['plans', { plan: 7, leftAt: '2099-01-01T00:00:00Z', key: randomUUID() }],
         ...[1, {}, null, deep].map((judged): [string, object] => [
@@ -52,9 +56,20 @@ export const badRows: Trial = {
         ]),
         [
           'answers',
-          { stepId: 'x', verdict: 'perhaps', at: 'now', note: '', recordedAt: 'now', clockAheadMs: 1e300, key: 'x' },
+          {
+            stepId: 'x',
+            verdict: 'perhaps',
+            at: 'now',
+            note: '',
+            recordedAt: 'now',
+            clockAheadMs: 1e300,
+            key: 'x',
+          },
         ],
-        ['check-ins', { what: 'sunk', at: 'now', homeBy: null, recordedAt: 'now', clockAheadMs: null, key: 'x' }],
+        [
+          'check-ins',
+          { what: 'sunk', at: 'now', homeBy: null, recordedAt: 'now', clockAheadMs: null, key: 'x' },
+        ],
       ];
       for (let round = 0; round < rounds; round += 1)
         for (const [part, row] of bad) {
@@ -64,7 +79,11 @@ export const badRows: Trial = {
           const body = { file: base64(altered), key: randomUUID(), take: [] };
           const reply = await send(`${url}/api/bundle/bring-in`, 'POST', body);
           if (reply.status >= 500) lost.push(`${part}: ${reply.status}`);
-          for (const path of ['/api/out', '/api/summaries?today=2026-01-01', `/api/outings/${ID}/walk-round`]) {
+          for (const path of [
+            '/api/out',
+            '/api/summaries?today=2026-01-01',
+            `/api/outings/${ID}/walk-round`,
+          ]) {
             const after = await fetch(url + path);
             if (!after.ok) lost.push(`${path} after a bad row of ${part}: ${after.status}`);
           }
@@ -88,7 +107,10 @@ export const lateAnswers: Trial = {
         });
         const [earlier, later] = [answer(1, 'good'), answer(0, 'fault')];
         const tell = (one: object) =>
-          send(`${url}/api/outings/${ID}/answers`, 'POST', { answers: [one], sentAt: new Date().toISOString() });
+          send(`${url}/api/outings/${ID}/answers`, 'POST', {
+            answers: [one],
+            sentAt: new Date().toISOString(),
+          });
         for (const one of [later, earlier, earlier]) await tell(one);
         const { ahead, gone } = await read<Record<'ahead' | 'gone', { id: string; gateOpen: boolean }[]>>(
           `${url}/api/summaries?today=2000-01-01`,
@@ -116,7 +138,8 @@ export const crowdAtTheDoor: Trial = {
       for (let round = 0; round < rounds; round += 1) {
         const join = () =>
           send(`${url}/api/join`, 'POST', { token: 'bogus', name: 'Eve', password: 'a long enough one' });
-        const guess = (i: number) => send(`${url}/api/sign-in`, 'POST', { name: `Eve ${i}`, password: 'guess' });
+        const guess = (i: number) =>
+          send(`${url}/api/sign-in`, 'POST', { name: `Eve ${i}`, password: 'guess' });
         const crowd = Promise.all([
           ...Array.from({ length: 60 }, join),
           ...Array.from({ length: 60 }, (_, i) => guess(i)),
@@ -151,7 +174,9 @@ export const heavyFiles: Trial = {
       const many = await pack(
         Object.fromEntries(Array.from({ length: 250 }, (_, i) => [`f${i}`, new Uint8Array(600_000).fill(i)])),
       );
-      const values = await pack({ 'bundle.json': new TextEncoder().encode(`[${'{},'.repeat(4_000_000)}{}]`) });
+      const values = await pack({
+        'bundle.json': new TextEncoder().encode(`[${'{},'.repeat(4_000_000)}{}]`),
+      });
       const look = (bytes: Uint8Array) => send(`${url}/api/bundle/look`, 'POST', { file: base64(bytes) });
       const lines = Array.from({ length: 18 }, () => ({ label: 'x', text: 'x'.repeat(4000) }));
       const long = { ...left.plan, sections: [{ heading: 'x', lines }] };

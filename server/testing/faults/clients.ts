@@ -8,7 +8,9 @@ export const hostile: Trial = {
       const lost: string[] = [];
       const slow: string[] = [];
       const running = await start(data);
-      const { paths } = await read<{ paths: Record<string, Record<string, unknown>> }>(`${running.url}/api/docs/json`);
+      const { paths } = await read<{ paths: Record<string, Record<string, unknown>> }>(
+        `${running.url}/api/docs/json`,
+      );
       const routes = Object.entries(paths).flatMap(([path, methods]) =>
         Object.keys(methods).map((method) => ({ path, method: method.toUpperCase() })),
       );

@@ -14,7 +14,10 @@ export const databaseAway: Trial = {
     let at = version;
     for (let round = 0; round < rounds; round += 1) {
       const title = `Before ${round}`;
-      const saved = await send(`${running.url}/api/outings/${OUTING}`, 'PUT', { version: at, doc: { ...doc, title } });
+      const saved = await send(`${running.url}/api/outings/${OUTING}`, 'PUT', {
+        version: at,
+        doc: { ...doc, title },
+      });
       at = ((await saved.json()) as KeptOuting).version;
       await postgres.restart();
       let back: KeptOuting | null = null;
@@ -25,7 +28,8 @@ export const databaseAway: Trial = {
         else if (reply.status !== 503) lost.push(`round ${round}: ${reply.status}`);
         if (!back) await pause(200);
       }
-      if (back?.doc.title !== title) lost.push(`round ${round}: ${back?.doc.title ?? 'it did not come back'}`);
+      if (back?.doc.title !== title)
+        lost.push(`round ${round}: ${back?.doc.title ?? 'it did not come back'}`);
     }
     await running.kill('SIGKILL');
     await postgres.stop();
@@ -46,7 +50,9 @@ export const racing: Trial = {
     for (let round = 0; round < rounds * 10; round += 1) {
       const { version, doc } = await read<KeptOuting>(url(0));
       const replies = await Promise.all(
-        Array.from({ length: 6 }, (_, i) => send(url(i), 'PUT', { version, doc: { ...doc, title: `${round}-${i}` } })),
+        Array.from({ length: 6 }, (_, i) =>
+          send(url(i), 'PUT', { version, doc: { ...doc, title: `${round}-${i}` } }),
+        ),
       );
       const won = replies.flatMap((reply, i) => (reply.status === 200 ? [i] : []));
       const now = await read<KeptOuting>(url(1));

@@ -46,7 +46,10 @@ export const writes: Trial = {
         running = await start(data);
         const kept: KeptOuting = await read(`${running.url}/api/outings/${OUTING}`);
         // One more may have been kept than was answered; never one less, nor another.
-        if (kept.version < said.version || (kept.version === said.version && kept.doc.title !== said.doc.title))
+        if (
+          kept.version < said.version ||
+          (kept.version === said.version && kept.doc.title !== said.doc.title)
+        )
           lost.push(`round ${round}: version ${said.version} was acknowledged, ${kept.version} is kept`);
       }
       await running.kill('SIGKILL');
@@ -95,7 +98,8 @@ export const firstStart: Trial = {
         const again = await start(data).catch((error: unknown) => String(error));
         if (typeof again === 'string') {
           // A folder that was only half made may be refused, in a sentence; it holds nothing yet.
-          if (!/is not empty and not a whole database/.test(again)) lost.push(`round ${round}: ${again.slice(0, 200)}`);
+          if (!/is not empty and not a whole database/.test(again))
+            lost.push(`round ${round}: ${again.slice(0, 200)}`);
           return;
         }
         const { items, waters } = await read<Things & { waters: { changed: unknown[] } }>(
@@ -116,18 +120,26 @@ export const imports: Trial = {
     inFolder(async (folder) => {
       const lost: string[] = [];
       const from = await start(join(folder, 'from'));
-      const bundle = Buffer.from(await (await fetch(`${from.url}/api/bundle?parts=things,outings`)).arrayBuffer());
+      const bundle = Buffer.from(
+        await (await fetch(`${from.url}/api/bundle?parts=things,outings`)).arrayBuffer(),
+      );
       await from.kill('SIGKILL');
       const file = bundle.toString('base64');
       for (let round = 0; round < rounds; round += 1) {
         const data = join(folder, `into-${round}`);
         let into = await start(data, { TALLY_DEMO: '0' });
-        const { documents } = (await (await send(`${into.url}/api/bundle/look`, 'POST', { file })).json()) as {
+        const { documents } = (await (
+          await send(`${into.url}/api/bundle/look`, 'POST', { file })
+        ).json()) as {
           documents: { kind: string; id: string; here: number | null }[];
         };
         const take = documents.map(({ kind, id, here }) => ({ choice: `${kind}/${id}`, here }));
         const things = documents.filter(({ kind }) => kind === 'items').length;
-        const sending = send(`${into.url}/api/bundle/bring-in`, 'POST', { file, key: crypto.randomUUID(), take });
+        const sending = send(`${into.url}/api/bundle/bring-in`, 'POST', {
+          file,
+          key: crypto.randomUUID(),
+          take,
+        });
         await killedDuring(into, 20 + chance(700), sending);
         into = await start(data, { TALLY_DEMO: '0' });
         const came = (await thingsOf(into.url)).length;
@@ -166,7 +178,9 @@ export const restores: Trial = {
       const lost: string[] = [];
       const [data, kept] = [join(folder, 'data'), join(folder, 'kept')];
       let running = await start(data, { TALLY_BACKUPS: kept });
-      const { name } = (await (await send(`${running.url}/api/backups`, 'POST', {})).json()) as { name: string };
+      const { name } = (await (await send(`${running.url}/api/backups`, 'POST', {})).json()) as {
+        name: string;
+      };
       const inBackup = (await thingsOf(running.url)).length;
       await send(`${running.url}/api/batches/items`, 'POST', { create: [newItem('added-since', 'whistle')] });
       await running.kill('SIGKILL');
@@ -174,7 +188,10 @@ export const restores: Trial = {
         const child = spawn(
           process.execPath,
           ['--import', 'tsx', 'server/backup/cli.ts', 'restore', join(kept, name), '--yes'],
-          { env: { ...process.env, DATABASE_URL: '', TALLY_DATA: data, TALLY_BACKUPS: kept }, stdio: 'ignore' },
+          {
+            env: { ...process.env, DATABASE_URL: '', TALLY_DATA: data, TALLY_BACKUPS: kept },
+            stdio: 'ignore',
+          },
         );
         await Promise.race([pause(1500 + chance(5000)), new Promise((done) => child.once('exit', done))]);
         child.kill('SIGKILL');

@@ -31,7 +31,9 @@ export const fullDisk: Trial = {
           let refused = false;
           for (let i = 0; i < 40 && !refused; i += 1) {
             const create = Array.from({ length: 200 }, (_, n) => newItem(`f${round}-${i}-${n}`, 'whistle'));
-            const reply = await send(`${running.url}/api/batches/items`, 'POST', { create }).catch(() => null);
+            const reply = await send(`${running.url}/api/batches/items`, 'POST', { create }).catch(
+              () => null,
+            );
             if (reply?.ok) acknowledged += create.length;
             else refused = true;
           }
@@ -63,7 +65,8 @@ export const unwritable: Trial = {
         (error: unknown) => String(error),
       );
       if (!/cannot be written to \(ENOTDIR\)\.\n$/.test(said)) lost.push(said.slice(0, 200));
-      // Really a folder, and one that may only be read: for the superuser a disk that is mounted so, for others by its mode.
+      // Really a folder, and one that may only be read: for the superuser a disk that is mounted so, for
+      // others by its mode.
       const shut = join(folder, 'shut');
       mkdirSync(shut);
       const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', 'ro', 'tmpfs', shut]).status === 0;
@@ -79,7 +82,8 @@ export const unwritable: Trial = {
       const running = await start(join(folder, 'data'), { TALLY_BACKUPS: file });
       const reply = await send(`${running.url}/api/backups`, 'POST', {});
       const { detail } = (await reply.json()) as { detail: string };
-      if (reply.status !== 409 || !/No backup could be written/.test(detail)) lost.push(`${reply.status}: ${detail}`);
+      if (reply.status !== 409 || !/No backup could be written/.test(detail))
+        lost.push(`${reply.status}: ${detail}`);
       if (readdirSync(folder).some((name) => name.endsWith('.part'))) lost.push('half a backup lies there');
       await running.kill('SIGKILL');
       return good(3, lost);
@@ -98,14 +102,23 @@ export const clockBack: Trial = {
     const answer = (verdict: string) => {
       const at = new Date(now).toISOString();
       const answers = [{ key: crypto.randomUUID(), stepId: 'evening:radio', verdict, at, note: '' }];
-      return app.inject({ method: 'POST', url: `/api/outings/${id}/answers`, payload: { answers, sentAt: at } });
+      return app.inject({
+        method: 'POST',
+        url: `/api/outings/${id}/answers`,
+        payload: { answers, sentAt: at },
+      });
     };
     const before = (await answer('good')).json<{ answers: unknown[] }>().answers.length;
     now -= 86_400_000;
     const after = await answer('fault');
     if (after.statusCode !== 200 || after.json<{ answers: unknown[] }>().answers.length !== before + 1)
       lost.push(`answers: ${after.statusCode}`);
-    for (const url of ['/api/summaries?today=2026-05-14', `/api/outings/${id}/word`, '/api/out', '/api/backups']) {
+    for (const url of [
+      '/api/summaries?today=2026-05-14',
+      `/api/outings/${id}/word`,
+      '/api/out',
+      '/api/backups',
+    ]) {
       const reply = await app.inject({ url });
       if (reply.statusCode !== 200) lost.push(`${url}: ${reply.statusCode}`);
     }

@@ -6,8 +6,8 @@ import { emptyHouse } from '../makeDump';
 import { type Running, startServer } from '../startServer';
 
 /*
- * What can go wrong on a machine, done on purpose to the product as it is started: each trial says how often it did so, what was lost
- * that had been acknowledged, and what else was not as it ought to be.
+ * What can go wrong on a machine, done on purpose to the product as it is started: each trial says how often
+ * it did so, what was lost that had been acknowledged, and what else was not as it ought to be.
  */
 export interface Outcome {
   tried: number;

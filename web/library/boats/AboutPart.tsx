@@ -10,7 +10,11 @@ export function AboutPart() {
     <Part name="About it">
       <Fields>
         <Words label="Name" value={craft.name} set={(one, name) => ({ ...one, name })} />
-        <Words label="Colour, as seen from afar" value={craft.colour} set={(one, colour) => ({ ...one, colour })} />
+        <Words
+          label="Colour, as seen from afar"
+          value={craft.colour}
+          set={(one, colour) => ({ ...one, colour })}
+        />
         <Choice
           label="Deck"
           value={craft.deck}
@@ -68,12 +72,17 @@ export function AboutPart() {
         />
       </Fields>
       <FormControlLabel
-        control={<Checkbox checked={craft.marked} onChange={(_, marked) => change((one) => ({ ...one, marked }))} />}
+        control={
+          <Checkbox checked={craft.marked} onChange={(_, marked) => change((one) => ({ ...one, marked }))} />
+        }
         label="Name and number are on the hull"
       />
       <FormControlLabel
         control={
-          <Checkbox checked={craft.standing} onChange={(_, standing) => change((one) => ({ ...one, standing }))} />
+          <Checkbox
+            checked={craft.standing}
+            onChange={(_, standing) => change((one) => ({ ...one, standing }))}
+          />
         }
         label="Its deck is made to stand on"
       />

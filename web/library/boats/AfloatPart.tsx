@@ -21,7 +21,9 @@ import { NumberField } from '../../ui/NumberField';
 import { Choice, Fields, Figure, Part } from './Figures';
 import { DRAWN_IN, useBoat } from './boatDesk';
 
-const RightingChart = lazy(() => import('./RightingChart').then((module) => ({ default: module.RightingChart })));
+const RightingChart = lazy(() =>
+  import('./RightingChart').then((module) => ({ default: module.RightingChart })),
+);
 
 const scupperWords = { none: 'none', open: 'open', plugged: 'plugged' } as const;
 
@@ -40,7 +42,8 @@ export function AfloatPart({
 }) {
   const { craft, angler, own, gear } = useBoat();
   const rows = useMemo(
-    () => stancesOf(craft).map((stance) => ({ stance, now: standingIn(craft, angler, stance, gear, DRAWN_IN) })),
+    () =>
+      stancesOf(craft).map((stance) => ({ stance, now: standingIn(craft, angler, stance, gear, DRAWN_IN) })),
     [craft, angler, gear],
   );
   return (
@@ -57,7 +60,8 @@ export function AfloatPart({
             />
           </Box>
           <Typography variant="body2" color="textSecondary" sx={{ flex: 1, minWidth: 220 }}>
-            With {own ? 'you' : 'someone'} of {amount(angler.massKg, 'kg', 0)}, in salt water. {trustOf(craft)}
+            With {own ? 'you' : 'someone'} of {amount(angler.massKg, 'kg', 0)}, in salt water.{' '}
+            {trustOf(craft)}
           </Typography>
         </Box>
         <Box sx={{ overflowX: 'auto', '& td, & th': { px: { xs: 0.75, sm: 2 } } }}>
@@ -112,8 +116,9 @@ export function AfloatPart({
           </Table>
         </Box>
         <Typography variant="body2" color="textSecondary">
-          Trim: the bow up or down. Freeboard: side over the water, at its least. GM, the metacentric height: how hard
-          it comes back from the first lean. The last column: the heel past which it does not come back.
+          Trim: the bow up or down. Freeboard: side over the water, at its least. GM, the metacentric height:
+          how hard it comes back from the first lean. The last column: the heel past which it does not come
+          back.
         </Typography>
       </Part>
       <Righting />
@@ -175,7 +180,10 @@ function Swamped() {
   const parts = useMemo(() => compartmentsOf(craft), [craft]);
   const [litres, setLitres] = useState<readonly number[]>([]);
   const wet = litres.some((one) => one > 0);
-  const { state, can } = useMemo(() => swamped(craft, angler, gear, litres, DRAWN_IN), [craft, angler, gear, litres]);
+  const { state, can } = useMemo(
+    () => swamped(craft, angler, gear, litres, DRAWN_IN),
+    [craft, angler, gear, litres],
+  );
   return (
     <>
       <Typography variant="body2" color="textSecondary">
@@ -189,7 +197,9 @@ function Swamped() {
             label={`${amount(fromM, 'm')} to ${amount(toM, 'm')}, holds ${amount(volumeM3 * 1000, 'L', 0)}`}
             unit="L"
             value={litres[i] ?? 0}
-            onChange={(value) => setLitres(parts.map((_, k) => (k === i ? Math.max(0, value ?? 0) : (litres[k] ?? 0))))}
+            onChange={(value) =>
+              setLitres(parts.map((_, k) => (k === i ? Math.max(0, value ?? 0) : (litres[k] ?? 0))))
+            }
           />
         ))}
       </Fields>
@@ -210,7 +220,8 @@ function Righting() {
   const shown = useDeferredValue(craft);
   const { alone, now } = useMemo(() => {
     const hull = hullsOf(shown);
-    const of = (load: ReturnType<typeof laden>) => hydrostatics(afloatWith(hull, [load], DRAWN_IN), { gz: true });
+    const of = (load: ReturnType<typeof laden>) =>
+      hydrostatics(afloatWith(hull, [load], DRAWN_IN), { gz: true });
     return {
       alone: of(laden(shown, angler, 'seated low', null)),
       now: of(laden(shown, angler, seatedIn(shown), gear)),

@@ -43,7 +43,10 @@ const isPart = (id: string | undefined): id is BoatPart => id !== undefined && i
 const USUAL = { massKg: 80, heightM: 1.75 };
 const USUAL_GEAR_KG = 20;
 
-/** Settled here: whether this boat lies level and steady under one and what one takes, and where each thing has its place. What would annoy: a form that asks for figures nobody has. */
+/**
+ * Settled here: whether this boat lies level and steady under one and what one takes, and where each thing
+ * has its place. What would annoy: a form that asks for figures nobody has.
+ */
 export function BoatScreen() {
   const { boatId } = useParams();
   const { data, error } = useKept();
@@ -56,7 +59,13 @@ export function BoatScreen() {
   );
 }
 
-function OneBoat({ kept, angler }: { kept: Versioned<Craft>; angler: { massKg: number; heightM: number } | null }) {
+function OneBoat({
+  kept,
+  angler,
+}: {
+  kept: Versioned<Craft>;
+  angler: { massKg: number; heightM: number } | null;
+}) {
   const { editor, state } = useReferenceEditor('craft', kept);
   const { part: at } = useParams();
   const part = isPart(at) ? at : 'places';
@@ -98,7 +107,10 @@ function OneBoat({ kept, angler }: { kept: Versioned<Craft>; angler: { massKg: n
       };
     return { chosen, choose: setChosen, move: by(movedZone), stretch: by(stretchedZone) };
   }, [chosen, editor, change]);
-  const shown = useMemo(() => (dragged ? withZone(craft, dragged.id, dragged.change) : craft), [craft, dragged]);
+  const shown = useMemo(
+    () => (dragged ? withZone(craft, dragged.id, dragged.change) : craft),
+    [craft, dragged],
+  );
   const desk = useMemo(
     (): BoatDesk => ({ craft, change, angler: who, own: angler !== null, gear }),
     [craft, change, who, angler, gear],
@@ -187,7 +199,15 @@ function OneBoat({ kept, angler }: { kept: Versioned<Craft>; angler: { massKg: n
   );
 }
 
-function Actions({ craft, version, flush }: { craft: Craft; version: number; flush: () => Promise<unknown> }) {
+function Actions({
+  craft,
+  version,
+  flush,
+}: {
+  craft: Craft;
+  version: number;
+  flush: () => Promise<unknown>;
+}) {
   const boats = useDocuments('craft');
   const navigate = useNavigate();
   const say = useToast();

@@ -12,7 +12,10 @@ import { useKept } from '../../documents/queries';
 import { Page } from '../../ui/Page';
 import { BoatDrawing } from '../../ui/boat/BoatDrawing';
 
-/** Settled here: which boat, and what it carries and does. What would annoy: rows of figures that look alike for boats that do not. */
+/**
+ * Settled here: which boat, and what it carries and does. What would annoy: rows of figures that look alike
+ * for boats that do not.
+ */
 export function BoatsScreen() {
   const { data, error } = useKept();
   return (

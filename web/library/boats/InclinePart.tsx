@@ -34,7 +34,10 @@ interface Typed {
 }
 const fresh = (): Row => ({ id: crypto.randomUUID(), massKg: null, armM: null, heelDeg: null });
 
-/** Settled here: how steady this very hull is. What would annoy: a form that cannot be filled with wet hands, and a fit that hides how poor it is. */
+/**
+ * Settled here: how steady this very hull is. What would annoy: a form that cannot be filled with wet hands,
+ * and a fit that hides how poor it is.
+ */
 export function InclinePart() {
   const { craft, change, angler } = useBoat();
   const now = useNow();
@@ -49,7 +52,9 @@ export function InclinePart() {
   const setRows = (next: readonly Row[]) => setTest({ ...test, rows: next });
   const { tiltDeg, ask } = useTilt();
   const readings = rows.flatMap(({ massKg, armM, heelDeg }) =>
-    massKg && armM && heelDeg && [massKg, armM, heelDeg].every(Number.isFinite) ? [{ massKg, armM, heelDeg }] : [],
+    massKg && armM && heelDeg && [massKg, armM, heelDeg].every(Number.isFinite)
+      ? [{ massKg, armM, heelDeg }]
+      : [],
   );
   const fit =
     readings.length === 0
@@ -69,13 +74,13 @@ export function InclinePart() {
       <Part name="At the water’s edge">
         <Typography component="ol" variant="body2" sx={{ pl: 2.5, m: 0, '& li': { mb: 0.5 } }}>
           <li>
-            Still water, the boat afloat and free, empty but for its seat. A phone lies flat across the deck, as a
-            level.
+            Still water, the boat afloat and free, empty but for its seat. A phone lies flat across the deck,
+            as a level.
           </li>
           <li>With a tape: how deep the keel lies at the very bow and at the very stern.</li>
           <li>
-            A known mass (a water can: a litre is a kilogram) beside the seat, so far from the middle line. Read the
-            heel.
+            A known mass (a water can: a litre is a kilogram) beside the seat, so far from the middle line.
+            Read the heel.
           </li>
           <li>Twice to each side, with different arms. Heels of 3° to 10° say most.</li>
         </Typography>
@@ -139,7 +144,10 @@ export function InclinePart() {
             />
             <Box sx={{ display: 'flex' }}>
               {tiltDeg !== null && (
-                <Button size="small" onClick={() => put(row.id, { heelDeg: Math.round(Math.abs(tiltDeg) * 10) / 10 })}>
+                <Button
+                  size="small"
+                  onClick={() => put(row.id, { heelDeg: Math.round(Math.abs(tiltDeg) * 10) / 10 })}
+                >
                   Take {figure(Math.abs(tiltDeg))}°
                 </Button>
               )}
@@ -161,7 +169,8 @@ export function InclinePart() {
         <Part name="What it says">
           {fit === null ? (
             <Typography role="status">
-              No hull of this length, beam and depth heels as it was read. Check the mass of the hull, and the arms.
+              No hull of this length, beam and depth heels as it was read. Check the mass of the hull, and the
+              arms.
             </Typography>
           ) : (
             <>
@@ -172,7 +181,10 @@ export function InclinePart() {
                   : `; its fullness across is ${figure(fit.sectionExponent)}, ${amount(fit.draftM ?? 0, 'm', 3)} deep amidships where the tape says ${amount(fit.tapedM, 'm', 3)}`}
                 . Heels come out within {figure(fit.offDeg, 2)}°:{' '}
                 {fit.heels
-                  .map(({ readDeg, workedDeg }) => `${figure(readDeg)}° read, ${figure(workedDeg ?? 0)}° worked out`)
+                  .map(
+                    ({ readDeg, workedDeg }) =>
+                      `${figure(readDeg)}° read, ${figure(workedDeg ?? 0)}° worked out`,
+                  )
                   .join('; ')}
                 .
               </Typography>

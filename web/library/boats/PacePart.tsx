@@ -24,7 +24,10 @@ const rows: readonly { field: Measured; name: string; unit: string }[] = [
   { field: 'lateralWaterM2', name: 'Area to water abeam', unit: 'm²' },
 ];
 
-/** Settled here: how fast it goes and how the wind takes it. What would annoy: to be asked for an area that nobody can measure. */
+/**
+ * Settled here: how fast it goes and how the wind takes it. What would annoy: to be asked for an area that
+ * nobody can measure.
+ */
 export function PacePart() {
   const { craft, change, angler, gear } = useBoat();
   const sheet = dragSheet(craft, angler, gear ?? EMPTY, DRAWN_IN);
@@ -61,27 +64,32 @@ export function PacePart() {
         <Part name="How it is estimated">
           <Typography component="div" variant="body2" sx={{ '& p': { m: 0, mb: 1 } }}>
             <p>
-              Laden with {amount(sheet.massKg, 'kg', 0)} all told it lies {amount(sheet.hull.draftM, 'm', 2)} deep, is{' '}
-              {amount(sheet.hull.waterlineM, 'm', 2)} long in the water and wets {amount(sheet.hull.wettedM2, 'm²', 2)}.
+              Laden with {amount(sheet.massKg, 'kg', 0)} all told it lies {amount(sheet.hull.draftM, 'm', 2)}{' '}
+              deep, is {amount(sheet.hull.waterlineM, 'm', 2)} long in the water and wets{' '}
+              {amount(sheet.hull.wettedM2, 'm²', 2)}.
             </p>
             <p>
-              At {amount(sheet.estimated.cruiseMps, 'm/s', 2)}: friction {amount(pace.frictionN, 'N')} (ITTC 1957 line ×
-              1.2 for form) + waves {amount(pace.wavesN, 'N')} (Froude number {figure(pace.froude, 2)}), × 1.15 for
-              scuppers, drive and wash = {amount(pace.dragN, 'N')}. Times the pace, that is{' '}
-              {amount(pace.dragN * sheet.estimated.cruiseMps, 'W', 0)}: half of the {amount(craft.powerW, 'W', 0)}{' '}
-              given.
+              At {amount(sheet.estimated.cruiseMps, 'm/s', 2)}: friction {amount(pace.frictionN, 'N')} (ITTC
+              1957 line × 1.2 for form) + waves {amount(pace.wavesN, 'N')} (Froude number{' '}
+              {figure(pace.froude, 2)}), × 1.15 for scuppers, drive and wash = {amount(pace.dragN, 'N')}.
+              Times the pace, that is {amount(pace.dragN * sheet.estimated.cruiseMps, 'W', 0)}: half of the{' '}
+              {amount(craft.powerW, 'W', 0)} given.
             </p>
             <p>
               Wind from the side: the body {amount(sheet.personAbeamM2, 'm²', 2)} + 0.8 ×{' '}
               {amount(sheet.hull.overM2, 'm²', 2)} of hull over water
               {sheet.fittingsAbeamM2 > 0
                 ? ` + ${amount(sheet.fittingsAbeamM2, 'm²', 2)} of what stands on deck`
-                : ''} ={' '}
-              {amount(sheet.estimated.lateralAirM2, 'm²', 2)}. From ahead: 0.6 × the body + 0.5 ×{' '}
-              {amount(sheet.hull.aheadM2, 'm²', 2)} = {amount(sheet.estimated.windageM2, 'm²', 2)}. Water from the side:
-              1.2 × {amount(sheet.hull.underM2, 'm²', 2)} = {amount(sheet.estimated.lateralWaterM2, 'm²', 2)}.
+                : ''}{' '}
+              = {amount(sheet.estimated.lateralAirM2, 'm²', 2)}. From ahead: 0.6 × the body + 0.5 ×{' '}
+              {amount(sheet.hull.aheadM2, 'm²', 2)} = {amount(sheet.estimated.windageM2, 'm²', 2)}. Water from
+              the side: 1.2 × {amount(sheet.hull.underM2, 'm²', 2)} ={' '}
+              {amount(sheet.estimated.lateralWaterM2, 'm²', 2)}.
             </p>
-            <p>Rules of thumb, to a fifth for the pace and a third for the areas. What you have measured is better.</p>
+            <p>
+              Rules of thumb, to a fifth for the pace and a third for the areas. What you have measured is
+              better.
+            </p>
           </Typography>
         </Part>
       )}
@@ -162,7 +170,8 @@ function TimedDrift() {
   const [windMps, setWind] = useState<number | null>(null);
   const [driftMps, setDrift] = useState<number | null>(null);
   const [said, setSaid] = useState('');
-  const air = craft.lateralAirM2 ?? dragSheet(craft, angler, gear ?? EMPTY, DRAWN_IN)?.estimated.lateralAirM2 ?? null;
+  const air =
+    craft.lateralAirM2 ?? dragSheet(craft, angler, gear ?? EMPTY, DRAWN_IN)?.estimated.lateralAirM2 ?? null;
   const share = windMps && driftMps ? driftShare(windMps, driftMps) : null;
   const water = share !== null && air !== null ? lateralFromDrift(air, share, DRAWN_IN) : null;
   return (

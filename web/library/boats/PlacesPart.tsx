@@ -23,7 +23,12 @@ import { Choice, Fields, Figure, Part, Words } from './Figures';
 import { useBoat } from './boatDesk';
 
 /** What each reach means, in words. */
-const reachWords = { hand: 'at hand', turn: 'a turn away', move: 'out of the seat', ashore: 'ashore only' } as const;
+const reachWords = {
+  hand: 'at hand',
+  turn: 'a turn away',
+  move: 'out of the seat',
+  ashore: 'ashore only',
+} as const;
 const drynessWords = {
   open: 'open',
   spray: 'keeps spray out',
@@ -31,7 +36,10 @@ const drynessWords = {
   sealed: 'sealed',
 } as const;
 
-/** Settled here: where things can go, how large it is there and how it is reached. What would annoy: a drawing that the list does not follow. */
+/**
+ * Settled here: where things can go, how large it is there and how it is reached. What would annoy: a drawing
+ * that the list does not follow.
+ */
 export const PlacesPart = memo(function PlacesPart({
   chosen,
   choose,
@@ -48,7 +56,13 @@ export const PlacesPart = memo(function PlacesPart({
     if (change((one) => withNewZone(one, kind, id)) === null) choose(id);
   };
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 340px' }, gap: 3 }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 340px' },
+        gap: 3,
+      }}
+    >
       <Box sx={{ minWidth: 0 }}>
         <Table size="small" aria-label="Places aboard">
           <TableHead>
@@ -82,7 +96,9 @@ export const PlacesPart = memo(function PlacesPart({
                   {[one.lengthM, one.widthM, one.heightM].map((side) => amountOnly(side, 'm', 2)).join(' × ')}
                 </TableCell>
                 <TableCell>{reachWords[reachOf(one, craft, angler, stance)]}</TableCell>
-                <TableCell sx={{ display: { xs: 'none', sm: 'table-cell' } }}>{drynessWords[one.dryness]}</TableCell>
+                <TableCell sx={{ display: { xs: 'none', sm: 'table-cell' } }}>
+                  {drynessWords[one.dryness]}
+                </TableCell>
               </TableRow>
             ))}
           </TableBody>
@@ -111,7 +127,8 @@ export const PlacesPart = memo(function PlacesPart({
           <OnePlace key={zone.id} zone={zone} onRemove={() => choose(null)} />
         ) : (
           <Typography color="textSecondary">
-            Choose a place in the drawing or the list. Drag it, stretch it by its corner; arrow keys do the same.
+            Choose a place in the drawing or the list. Drag it, stretch it by its corner; arrow keys do the
+            same.
           </Typography>
         )}
       </Box>
@@ -121,7 +138,8 @@ export const PlacesPart = memo(function PlacesPart({
 
 function OnePlace({ zone, onRemove }: { zone: Zone; onRemove: () => void }) {
   const { craft, change, angler } = useBoat();
-  const set = (field: keyof Zone) => (one: Craft, value: number | string) => withZone(one, zone.id, { [field]: value });
+  const set = (field: keyof Zone) => (one: Craft, value: number | string) =>
+    withZone(one, zone.id, { [field]: value });
   const flag = (field: 'cord' | 'padded', label: string) => (
     <FormControlLabel
       control={
@@ -206,8 +224,8 @@ function OnePlace({ zone, onRemove }: { zone: Zone; onRemove: () => void }) {
       </Box>
       <Typography variant="body2" color="textSecondary">
         About {amount(zone.lengthM * zone.widthM * zone.heightM * 1000, 'L', 0)}
-        {zone.maxKg === null ? '' : `, at most ${mass(zone.maxKg)}`}; its floor {amount(Math.abs(zone.floorM), 'm', 2)}{' '}
-        over the keel.
+        {zone.maxKg === null ? '' : `, at most ${mass(zone.maxKg)}`}; its floor{' '}
+        {amount(Math.abs(zone.floorM), 'm', 2)} over the keel.
       </Typography>
       <Button
         color="error"

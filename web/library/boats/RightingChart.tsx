@@ -1,9 +1,21 @@
 import { useTheme } from '@mui/material/styles';
-import { CartesianGrid, Legend, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import {
+  CartesianGrid,
+  Legend,
+  Line,
+  LineChart,
+  ReferenceLine,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from 'recharts';
 import type { GzPoint } from '#core/boat/hull/hydrostatics';
 import { amountOnly, unitName } from '#core/units/amount';
 
-/** Righting levers by heel: as it is laden, and with the angler alone, seated low. The figures stand in words beneath. */
+/**
+ * Righting levers by heel: as it is laden, and with the angler alone, seated low. The figures stand in words
+ * beneath.
+ */
 export function RightingChart({ alone, now }: { alone: readonly GzPoint[]; now: readonly GzPoint[] }) {
   const { inks } = useTheme();
   const rows = Array.from({ length: Math.max(alone.length, now.length) }, (_, i) => ({

@@ -26,7 +26,10 @@ function usualFloats({ lengthM, beamM }: Craft): BoatFloats {
   };
 }
 
-/** Settled here: how the boat is put together for one way of fishing. What would annoy: to describe the whole boat anew for a rod bar. */
+/**
+ * Settled here: how the boat is put together for one way of fishing. What would annoy: to describe the whole
+ * boat anew for a rod bar.
+ */
 export function SetUpsPart() {
   const { craft, change } = useBoat();
   const now = setUpOf(craft);
@@ -34,8 +37,8 @@ export function SetUpsPart() {
     <>
       <Part name="Set-ups">
         <Typography variant="body2" color="textSecondary">
-          Each says what is fitted, how high the seat is, and where the side floats are. The one that is chosen over the
-          drawing is judged.
+          Each says what is fitted, how high the seat is, and where the side floats are. The one that is
+          chosen over the drawing is judged.
         </Typography>
         {craft.setUps.map((one) => (
           <OneSetUp key={one.id} setUp={one} current={one.id === now.id} />
@@ -97,9 +100,18 @@ function OneSetUp({ setUp, current }: { setUp: SetUp; current: boolean }) {
       sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5, display: 'grid', gap: 1.5 }}
     >
       <Fields>
-        <Words label="What you call it" value={setUp.name} set={(one, name) => withSetUp(one, { ...setUp, name })} />
+        <Words
+          label="What you call it"
+          value={setUp.name}
+          set={(one, name) => withSetUp(one, { ...setUp, name })}
+        />
         {seatOf(craft).highM !== null && (
-          <Choice label="Seat" value={setUp.seat} options={seatHeights} set={(one, seat) => put({ seat })(one)} />
+          <Choice
+            label="Seat"
+            value={setUp.seat}
+            options={seatHeights}
+            set={(one, seat) => put({ seat })(one)}
+          />
         )}
         {craft.floats && (
           <Choice
@@ -121,7 +133,9 @@ function OneSetUp({ setUp, current }: { setUp: SetUp; current: boolean }) {
                 onChange={(_, on) =>
                   change(
                     put({
-                      fittingIds: on ? [...setUp.fittingIds, id] : setUp.fittingIds.filter((each) => each !== id),
+                      fittingIds: on
+                        ? [...setUp.fittingIds, id]
+                        : setUp.fittingIds.filter((each) => each !== id),
                     }),
                   )
                 }
@@ -138,8 +152,14 @@ function OneSetUp({ setUp, current }: { setUp: SetUp; current: boolean }) {
           </Typography>
         )}
         <Box sx={{ flex: 1 }} />
-        {!current && <Button onClick={() => change((one) => ({ ...one, setUpId: setUp.id }))}>Put it so</Button>}
-        <Button color="error" sx={{ color: 'error.main' }} onClick={() => change((one) => withoutSetUp(one, setUp.id))}>
+        {!current && (
+          <Button onClick={() => change((one) => ({ ...one, setUpId: setUp.id }))}>Put it so</Button>
+        )}
+        <Button
+          color="error"
+          sx={{ color: 'error.main' }}
+          onClick={() => change((one) => withoutSetUp(one, setUp.id))}
+        >
           Take out
         </Button>
       </Box>
@@ -202,9 +222,19 @@ function SideFloats() {
             <Figure label="Its breadth" unit="m" value={floats.beamM} set={set('beamM')} />
             <Figure label="Its depth" unit="m" value={floats.depthM} set={set('depthM')} />
             <Figure label="Out, from the middle line" unit="m" value={floats.outM} set={set('outM')} />
-            <Figure label="Folded, from the middle line" unit="m" value={floats.foldedM} set={set('foldedM')} />
+            <Figure
+              label="Folded, from the middle line"
+              unit="m"
+              value={floats.foldedM}
+              set={set('foldedM')}
+            />
             <Figure label="Its keel over the boat’s" unit="m" value={floats.overM} set={set('overM')} />
-            <Figure label="Its stern, forward of the boat’s" unit="m" value={floats.alongM} set={set('alongM')} />
+            <Figure
+              label="Its stern, forward of the boat’s"
+              unit="m"
+              value={floats.alongM}
+              set={set('alongM')}
+            />
             <Figure label="Mass of one, with its arm" unit="kg" value={floats.massKg} set={set('massKg')} />
           </Fields>
           <Button

@@ -22,7 +22,10 @@ import { PresetPicture } from './PresetPicture';
 import { useBoat } from './boatDesk';
 import { fileText } from '../../ui/fileText';
 
-/** Settled here: what the hull is like, near enough to float it. What would annoy: to be asked what no tape can measure. */
+/**
+ * Settled here: what the hull is like, near enough to float it. What would annoy: to be asked what no tape
+ * can measure.
+ */
 export function ShapePart() {
   const { craft, change } = useBoat();
   const figures = figuresOf(craft);
@@ -54,14 +57,19 @@ export function ShapePart() {
         </RadioGroup>
         {craft.shape === null && (
           <Typography variant="body2" color="textSecondary">
-            Nobody has said yet. It is drawn as such boats usually are; a choice makes it this boat’s, and has it judged
-            afloat.
+            Nobody has said yet. It is drawn as such boats usually are; a choice makes it this boat’s, and has
+            it judged afloat.
           </Typography>
         )}
       </Part>
       <Part name="Its numbers">
         <Fields>
-          <Figure label="Length" unit="m" value={craft.lengthM} set={(c, lengthM) => withHull(c, { lengthM })} />
+          <Figure
+            label="Length"
+            unit="m"
+            value={craft.lengthM}
+            set={(c, lengthM) => withHull(c, { lengthM })}
+          />
           <Figure label="Beam" unit="m" value={craft.beamM} set={(c, beamM) => withHull(c, { beamM })} />
           <Figure
             label="Depth, keel to rim"
@@ -69,7 +77,12 @@ export function ShapePart() {
             value={figures.depthM}
             set={(c, depthM) => withShape(c, { depthM })}
           />
-          <Figure label="Mass, empty" unit="kg" value={craft.massKg} set={(c, massKg) => withHull(c, { massKg })} />
+          <Figure
+            label="Mass, empty"
+            unit="kg"
+            value={craft.massKg}
+            set={(c, massKg) => withHull(c, { massKg })}
+          />
           <Figure
             label="Maker’s greatest load"
             unit="kg"
@@ -162,7 +175,10 @@ function ByTheTape() {
       return;
     }
     const { beamM, lengthM: _, ...shape } = form;
-    setSaid(change((one) => withShape(withHull(one, { beamM }), { ...shape, stations: null })) ?? 'Drawn as measured.');
+    setSaid(
+      change((one) => withShape(withHull(one, { beamM }), { ...shape, stations: null })) ??
+        'Drawn as measured.',
+    );
   };
   const each = (list: readonly (number | null)[], set: (next: (number | null)[]) => void, word: string) =>
     places.map((place, i) => (
@@ -211,10 +227,13 @@ function Offsets() {
     const length = (sections[sections.length - 1]?.xM ?? 0) - (sections[0]?.xM ?? 0);
     const beam = 2 * Math.max(...sections.flatMap(({ outline }) => outline.map(({ yM }) => yM)));
     const trouble = change((one) =>
-      withShape(withHull(one, { lengthM: Math.round(length * 1000) / 1000, beamM: Math.round(beam * 1000) / 1000 }), {
-        stations: sections,
-        depthM: Math.round(amidships(sections) * 1000) / 1000,
-      }),
+      withShape(
+        withHull(one, { lengthM: Math.round(length * 1000) / 1000, beamM: Math.round(beam * 1000) / 1000 }),
+        {
+          stations: sections,
+          depthM: Math.round(amidships(sections) * 1000) / 1000,
+        },
+      ),
     );
     setTroubles([...(trouble === null ? [] : [trouble]), ...got.troubles]);
   };

@@ -6,7 +6,10 @@ import type { Craft } from '#core/documents/craft';
 /** What the parts of a boat's page share. */
 export interface BoatDesk {
   craft: Craft;
-  /** Changes the boat; what does not fit is not kept, and said. @param key changes of one key are undone together */
+  /**
+   * Changes the boat; what does not fit is not kept, and said.
+   * @param key changes of one key are undone together
+   */
   change: (make: (craft: Craft) => Craft, key?: string) => string | null;
   angler: Pick<Angler, 'massKg' | 'heightM'>;
   /** Whether that is the profile's, or a usual one. */

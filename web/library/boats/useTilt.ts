@@ -9,7 +9,8 @@ interface Asking {
 export function useTilt(): { tiltDeg: number | null; ask: (() => void) | null } {
   const [tiltDeg, setTilt] = useState<number | null>(null);
   const [asked, setAsked] = useState(false);
-  const source = typeof DeviceOrientationEvent === 'undefined' ? null : (DeviceOrientationEvent as unknown as Asking);
+  const source =
+    typeof DeviceOrientationEvent === 'undefined' ? null : (DeviceOrientationEvent as unknown as Asking);
   useEffect(() => {
     if (!asked) return;
     // Roll about the long axis of a phone that lies flat.

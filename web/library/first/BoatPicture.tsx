@@ -30,7 +30,12 @@ export function BoatPicture({ id }: { id: BoatFormId }) {
         strokeLinecap="round"
       />
       {drive === 'paddle' && (
-        <path d="M40 25L84 6M36 27L42 24M82 7L88 4" stroke={inks.tide} strokeWidth={2} strokeLinecap="round" />
+        <path
+          d="M40 25L84 6M36 27L42 24M82 7L88 4"
+          stroke={inks.tide}
+          strokeWidth={2}
+          strokeLinecap="round"
+        />
       )}
       {drive === 'pedal' && (
         <path

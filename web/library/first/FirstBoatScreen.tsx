@@ -35,7 +35,10 @@ const usual = (form: BoatFormId): Omit<Fields, 'name' | 'form'> => {
   return { lengthM, beamM, depthM, massKg, ratedLoadKg };
 };
 
-/** Settled here: which boat it is, near enough to judge by. What would annoy: figures that are on no label and in no memory. */
+/**
+ * Settled here: which boat it is, near enough to judge by. What would annoy: figures that are on no label and
+ * in no memory.
+ */
 export function FirstBoatScreen() {
   return <OnceRead>{() => <BoatForm />}</OnceRead>;
 }
@@ -57,7 +60,10 @@ function BoatForm() {
       setValue(key as keyof Fields, value, { shouldValidate: false });
   };
   return (
-    <Page title="Your boat" lead="By its picture and five numbers. They are the usual ones: correct what you know.">
+    <Page
+      title="Your boat"
+      lead="By its picture and five numbers. They are the usual ones: correct what you know."
+    >
       <Box
         component="form"
         noValidate
@@ -78,14 +84,24 @@ function BoatForm() {
           aria-label="What it is like"
           value={form}
           onChange={(_, value) => choose(value as BoatFormId)}
-          sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 250px), 1fr))', gap: 1 }}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 250px), 1fr))',
+            gap: 1,
+          }}
         >
           {boatFormIds.map((id) => (
             <FormControlLabel
               key={id}
               value={id}
               control={<Radio />}
-              sx={{ m: 0, border: 1, borderColor: id === form ? 'text.primary' : 'divider', borderRadius: 1, p: 1 }}
+              sx={{
+                m: 0,
+                border: 1,
+                borderColor: id === form ? 'text.primary' : 'divider',
+                borderRadius: 1,
+                p: 1,
+              }}
               label={
                 <Box>
                   <BoatPicture id={id} />
@@ -95,7 +111,13 @@ function BoatForm() {
             />
           ))}
         </RadioGroup>
-        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', md: '1fr 1fr 1fr' }, gap: 2 }}>
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', md: '1fr 1fr 1fr' },
+            gap: 2,
+          }}
+        >
           <FormText control={control} name="name" label="What you call it" />
           <FormNumber control={control} name="lengthM" label="Length" unit="m" />
           <FormNumber control={control} name="beamM" label="Beam, at its widest" unit="m" />
@@ -104,11 +126,16 @@ function BoatForm() {
           <FormNumber control={control} name="ratedLoadKg" label="Maker’s greatest load" unit="kg" />
         </Box>
         <Typography variant="body2" color="textSecondary">
-          Its shape is drawn from these, and from its shape how deep it lies, how steady it is, how fast it goes and how
-          it takes the wind: estimates. Under Boats you can stretch it, place by place, and put in what you have
-          measured.
+          Its shape is drawn from these, and from its shape how deep it lies, how steady it is, how fast it
+          goes and how it takes the wind: estimates. Under Boats you can stretch it, place by place, and put
+          in what you have measured.
         </Typography>
-        <Button variant="contained" type="submit" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
+        <Button
+          variant="contained"
+          type="submit"
+          disabled={formState.isSubmitting}
+          sx={{ justifySelf: 'start' }}
+        >
           Keep this boat
         </Button>
       </Box>

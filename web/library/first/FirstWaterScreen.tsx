@@ -33,11 +33,18 @@ const settings: Readonly<Record<WaterDraft['setting'], string>> = {
   open: 'Open sea',
   flats: 'Flats',
 };
-const types: Readonly<Record<WaterDraft['type'], string>> = { fresh: 'Fresh', brackish: 'Brackish', salt: 'Salt' };
+const types: Readonly<Record<WaterDraft['type'], string>> = {
+  fresh: 'Fresh',
+  brackish: 'Brackish',
+  salt: 'Salt',
+};
 /** Eight of the sixteen points are enough to say where a coast is open. */
 const EIGHT = POINTS.map((name, i) => ({ name, i })).filter(({ i }) => i % 2 === 0);
 
-/** Settled here: where one launches, where one goes, how open it is. What would annoy: figures that stand in no book one owns. */
+/**
+ * Settled here: where one launches, where one goes, how open it is. What would annoy: figures that stand in
+ * no book one owns.
+ */
 export function FirstWaterScreen() {
   return <OnceRead>{() => <WaterForm />}</OnceRead>;
 }
@@ -184,7 +191,8 @@ function WaterForm() {
         {setting === 'river' && (
           <Part name="How it runs">
             <Typography variant="body2" color="textSecondary">
-              Somebody who walks goes {amount(1.4, 'm/s')}. Left open, the outing asks for it: no river stands.
+              Somebody who walks goes {amount(1.4, 'm/s')}. Left open, the outing asks for it: no river
+              stands.
             </Typography>
             <Box sx={two}>
               <NumberField
@@ -192,7 +200,9 @@ function WaterForm() {
                 unit="m/s"
                 value={draft.riverMps}
                 onChange={(riverMps) => set({ riverMps })}
-                error={asked && isRiverHalfTold(draft) && draft.riverMps === null ? 'How hard it runs.' : undefined}
+                error={
+                  asked && isRiverHalfTold(draft) && draft.riverMps === null ? 'How hard it runs.' : undefined
+                }
               />
               <NumberField
                 label="Toward"

@@ -20,7 +20,10 @@ function begun(left: Angler | null): Angler {
   return { ...fresh, ...left, format: fresh.format };
 }
 
-/** Settled here: whose body and skill is judged, and who waits ashore. What would annoy: being asked for limits before one has any. */
+/**
+ * Settled here: whose body and skill is judged, and who waits ashore. What would annoy: being asked for
+ * limits before one has any.
+ */
 export function FirstYouScreen() {
   return <OnceRead>{({ angler }) => <YouForm known={angler !== null} />}</OnceRead>;
 }
@@ -62,7 +65,12 @@ function YouForm({ known }: { known: boolean }) {
           />
           <FormNumber control={control} name="massKg" label="Mass, dressed" unit="kg" />
           <FormNumber control={control} name="heightM" label="Height" unit="m" />
-          <FormChoice control={control} name="swims" label="Swims" options={asOptions(['well', 'a little', 'not'])} />
+          <FormChoice
+            control={control}
+            name="swims"
+            label="Swims"
+            options={asOptions(['well', 'a little', 'not'])}
+          />
           <FormSwitch control={control} name="reentryPractised" label="I have practised getting back in" />
           <FormSpeech control={control} />
         </Box>
@@ -74,14 +82,19 @@ function YouForm({ known }: { known: boolean }) {
           <FormText control={control} name="contact.phone" label="Their number" type="tel" />
         </Box>
         <Typography variant="body2" color="textSecondary">
-          Limits for wind and waves begin where they do for the new; you set your own, and what you hold of practice,
-          under{' '}
+          Limits for wind and waves begin where they do for the new; you set your own, and what you hold of
+          practice, under{' '}
           <Link component={RouterLink} to="/settings">
             Settings
           </Link>
           .
         </Typography>
-        <Button variant="contained" type="submit" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
+        <Button
+          variant="contained"
+          type="submit"
+          disabled={formState.isSubmitting}
+          sx={{ justifySelf: 'start' }}
+        >
           Keep
         </Button>
       </Box>

@@ -78,7 +78,10 @@ export function MarkList({ marks, launch, onChange, onLaunch }: Props) {
               </MenuItem>
             ))}
           </TextField>
-          <Button onClick={() => onChange(marks.filter((_, at) => at !== i))} aria-label={`Take ${mark.name} out`}>
+          <Button
+            onClick={() => onChange(marks.filter((_, at) => at !== i))}
+            aria-label={`Take ${mark.name} out`}
+          >
             Out
           </Button>
         </Box>
@@ -91,7 +94,11 @@ export function MarkList({ marks, launch, onChange, onLaunch }: Props) {
           accept=".gpx,application/gpx+xml"
           onFile={(file) => void read(file)}
         />
-        <Button variant="outlined" disabled={!launch} onClick={() => setWay(way === 'bearing' ? null : 'bearing')}>
+        <Button
+          variant="outlined"
+          disabled={!launch}
+          onClick={() => setWay(way === 'bearing' ? null : 'bearing')}
+        >
           By distance and bearing
         </Button>
         <Button variant="outlined" onClick={() => setWay(way === 'position' ? null : 'position')}>
@@ -146,4 +153,9 @@ function ByPosition({ known, onAdd }: { known: readonly Position[]; onAdd: (at: 
     </Box>
   );
 }
-const addRow = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr auto' }, gap: 1, alignItems: 'start' };
+const addRow = {
+  display: 'grid',
+  gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr auto' },
+  gap: 1,
+  alignItems: 'start',
+};

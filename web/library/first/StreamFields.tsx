@@ -24,7 +24,9 @@ export function StreamFields({
             checked={stream !== null}
             onChange={(_, on) =>
               onChange({
-                stream: on ? { springMps: null, neapMps: null, floodTowardDeg: null, floodEndsH: 0, hours: [] } : null,
+                stream: on
+                  ? { springMps: null, neapMps: null, floodTowardDeg: null, floodEndsH: 0, hours: [] }
+                  : null,
               })
             }
           />
@@ -66,7 +68,8 @@ export function StreamFields({
           )}
           {draft.turns.length === 0 && (
             <Typography variant="body2" color="textSecondary">
-              Its hours follow high water: without a tide table above it is not reckoned, and the outing says so.
+              Its hours follow high water: without a tide table above it is not reckoned, and the outing says
+              so.
             </Typography>
           )}
         </>

@@ -7,8 +7,8 @@ import { useDocuments } from '../../documents/queries';
 import { useToast } from '../../ui/Toast';
 
 /**
- * A first document of a kind from a short form: what is typed is kept in this browser until the document is, so that leaving the page
- * loses nothing; kept, it leads back to the outings.
+ * A first document of a kind from a short form: what is typed is kept in this browser until the document is,
+ * so that leaving the page loses nothing; kept, it leads back to the outings.
  */
 export function useFirstDocument<Fields extends object>(kind: ReferenceName, word: string) {
   const documents = useDocuments(kind);

@@ -59,13 +59,15 @@ describe('its stream', () => {
     const hours = hoursOf(stream()) ?? [];
     expect(Math.max(...hours.map(({ springMps }) => Math.abs(springMps)))).toBeCloseTo(1, 1);
     // To the centimetre a second, as they are kept.
-    for (const { springMps, neapMps } of hours) expect(Math.abs(neapMps - springMps / 2)).toBeLessThanOrEqual(0.0051);
+    for (const { springMps, neapMps } of hours)
+      expect(Math.abs(neapMps - springMps / 2)).toBeLessThanOrEqual(0.0051);
     expect(new Set(hours.map(({ towardDeg }) => towardDeg)).size).toBe(2);
     const slower = hoursOf(stream({ neapMps: 0.2 })) ?? [];
     expect(Math.max(...slower.map(({ neapMps }) => Math.abs(neapMps)))).toBeCloseTo(0.2, 1);
   });
   it('takes a direction written past the round, either way', () => {
-    for (const floodTowardDeg of [450, -270]) expect(hoursOf(stream({ floodTowardDeg }))).toEqual(hoursOf(stream()));
+    for (const floodTowardDeg of [450, -270])
+      expect(hoursOf(stream({ floodTowardDeg }))).toEqual(hoursOf(stream()));
   });
   it('by the hour stands as it was written, in the place of all that', () => {
     const hours = [{ hour: 0, towardDeg: 10, springMps: 0.4, neapMps: 0.2 }];

@@ -51,7 +51,10 @@ export function withDraft(left: Partial<WaterDraft> | null): WaterDraft {
   return { ...draft, stream: draft.stream && { ...draft.stream, hours: draft.stream.hours ?? [] } };
 }
 
-/** The answers of a draft that says enough; null: a name or the launch is still open, or the stream is half told. */
+/**
+ * The answers of a draft that says enough; null: a name or the launch is still open, or the stream is half
+ * told.
+ */
 export function answersOf(draft: WaterDraft): WaterAnswers | null {
   const { launch, launchName, surf, stream, riverMps, riverTowardDeg, ...rest } = draft;
   if (launch === null || draft.name.trim() === '' || isRiverHalfTold(draft)) return null;

@@ -22,7 +22,9 @@ interface Props {
   onDone: () => void;
 }
 
-/** Changes all that is ticked at once: state, place, habit; or takes it out of the locker. Each can be undone. */
+/**
+ * Changes all that is ticked at once: state, place, habit; or takes it out of the locker. Each can be undone.
+ */
 export function BulkBar({ chosen, items, onDone }: Props) {
   const batch = useItemBatch();
   const say = useToast();
@@ -52,7 +54,11 @@ export function BulkBar({ chosen, items, onDone }: Props) {
       said,
     );
   const remove = () =>
-    void all({ remove: chosen.map(({ doc, version }) => ({ id: doc.id, version })) }, [], 'taken out of the locker');
+    void all(
+      { remove: chosen.map(({ doc, version }) => ({ id: doc.id, version })) },
+      [],
+      'taken out of the locker',
+    );
   return (
     <Box
       role="group"

@@ -140,14 +140,17 @@ export function ItemFields({
       />
       {inside.length > 0 && (
         <Typography variant="body2">
-          In it: {listed(inside.map((item) => (item.quantity > 1 ? `${item.name} × ${item.quantity}` : item.name)))},{' '}
+          In it:{' '}
+          {listed(inside.map((item) => (item.quantity > 1 ? `${item.name} × ${item.quantity}` : item.name)))},{' '}
           {mass(inside.reduce((sum, item) => sum + item.massKg * item.quantity, 0))}.
         </Typography>
       )}
       <Controller
         control={control}
         name="photo"
-        render={({ field }) => <PhotoField name={watch('name')} value={field.value} onChange={field.onChange} />}
+        render={({ field }) => (
+          <PhotoField name={watch('name')} value={field.value} onChange={field.onChange} />
+        )}
       />
       <FormSwitch control={control} name="always" label="Goes on every outing" />
       <FormText control={control} name="stays" label="Stays aboard because, where no need asks for it" />
@@ -195,5 +198,7 @@ function SizeFields({ value, usual, onChange, error }: SizeProps) {
 }
 
 function Two({ children }: { children: ReactNode }) {
-  return <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>{children}</Box>;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>{children}</Box>
+  );
 }

@@ -51,10 +51,15 @@ export function LockerFiles({ kept }: { kept: readonly Versioned<Item>[] }) {
         accept=".csv,text/csv"
         onFile={(file) => void fileText(file).then((text) => setRead({ name: file.name, text }))}
       />
-      <Button disabled={items.length === 0} onClick={() => saveFile('locker.csv', 'text/csv', writeLockerCsv(items))}>
+      <Button
+        disabled={items.length === 0}
+        onClick={() => saveFile('locker.csv', 'text/csv', writeLockerCsv(items))}
+      >
         Write CSV
       </Button>
-      <Button onClick={() => saveFile('locker-template.csv', 'text/csv', lockerTemplate())}>Write a template</Button>
+      <Button onClick={() => saveFile('locker-template.csv', 'text/csv', lockerTemplate())}>
+        Write a template
+      </Button>
       {read && <DryRun key={read.name} {...read} kept={kept} onClose={() => setRead(null)} />}
     </>
   );
@@ -84,7 +89,10 @@ function DryRun({ name, text, kept, onClose }: DryRunProps) {
     () => (head.taken ? readLockerCsv(text, () => crypto.randomUUID(), { mapping, owned, answers }) : head),
     [text, head, mapping, owned, answers],
   );
-  const asks = useMemo(() => (head.taken ? lockerCsvAsks(text, mapping, answers) : []), [text, head, mapping, answers]);
+  const asks = useMemo(
+    () => (head.taken ? lockerCsvAsks(text, mapping, answers) : []),
+    [text, head, mapping, answers],
+  );
   const isOpen = asks.some(({ id }) => answers[id] === undefined);
   const batch = useItemBatch();
   const say = useToast();
@@ -127,8 +135,8 @@ function DryRun({ name, text, kept, onClose }: DryRunProps) {
         {known > 0 && (
           <FormControl sx={{ mb: 1 }}>
             <FormLabel id="with-owned">
-              {known} of them {known === 1 ? 'is' : 'are'} in the locker already, by kind and name; {matched.same}{' '}
-              {matched.same === 1 ? 'is' : 'are'} the same
+              {known} of them {known === 1 ? 'is' : 'are'} in the locker already, by kind and name;{' '}
+              {matched.same} {matched.same === 1 ? 'is' : 'are'} the same
             </FormLabel>
             <RadioGroup
               aria-labelledby="with-owned"
@@ -141,7 +149,11 @@ function DryRun({ name, text, kept, onClose }: DryRunProps) {
             </RadioGroup>
           </FormControl>
         )}
-        <Questions list={asks} answers={answers} onAnswer={(id, choice) => setAnswers({ ...answers, [id]: choice })} />
+        <Questions
+          list={asks}
+          answers={answers}
+          onAnswer={(id, choice) => setAnswers({ ...answers, [id]: choice })}
+        />
         {!result.taken && !isOpen && (
           <Alert severity="warning" variant="outlined" sx={{ mb: 1 }}>
             {result.why}
@@ -208,7 +220,13 @@ function Columns({ header, samples, mapping, onChange }: ColumnsProps) {
       {header.map((cell, i) => (
         <Box
           key={`${cell}-${i}`}
-          sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 220px', gap: 2, alignItems: 'center', mb: 0.5 }}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: 'minmax(0, 1fr) 220px',
+            gap: 2,
+            alignItems: 'center',
+            mb: 0.5,
+          }}
         >
           <Typography variant="body2" sx={{ overflowWrap: 'anywhere' }}>
             {cell || `column ${i + 1}`}
@@ -222,9 +240,16 @@ function Columns({ header, samples, mapping, onChange }: ColumnsProps) {
             size="small"
             value={mapping[i] ?? ''}
             onChange={(event) =>
-              onChange(mapping.map((old, at) => (at === i ? ((event.target.value || null) as Mapping[number]) : old)))
+              onChange(
+                mapping.map((old, at) =>
+                  at === i ? ((event.target.value || null) as Mapping[number]) : old,
+                ),
+              )
             }
-            slotProps={{ select: { native: true }, htmlInput: { 'aria-label': `${cell || `column ${i + 1}`} is` } }}
+            slotProps={{
+              select: { native: true },
+              htmlInput: { 'aria-label': `${cell || `column ${i + 1}`} is` },
+            }}
           >
             <option value="">left alone</option>
             {lockerColumns

@@ -31,7 +31,10 @@ import { itemState } from '#core/ashore/itemState';
 
 const kindOrder = new Map(kindIds.map((id, i) => [id, i]));
 
-/** Settled here: what is owned, and in what state. What would annoy: hunting for the one thing that is out of date. */
+/**
+ * Settled here: what is owned, and in what state. What would annoy: hunting for the one thing that is out of
+ * date.
+ */
 export function LockerScreen() {
   const { data, error } = useKept();
   const today = dateAt(useNow(), 'utc');
@@ -47,12 +50,17 @@ export function LockerScreen() {
       (data?.items ?? [])
         .map((kept) => ({
           kept,
-          text: [kept.doc.name, kinds[kept.doc.kind].name, ...otherWords[kept.doc.kind]].join(' ').toLowerCase(),
+          text: [kept.doc.name, kinds[kept.doc.kind].name, ...otherWords[kept.doc.kind]]
+            .join(' ')
+            .toLowerCase(),
         }))
         .sort((a, b) => (kindOrder.get(a.kept.doc.kind) ?? 0) - (kindOrder.get(b.kept.doc.kind) ?? 0)),
     [data],
   );
-  const holding = useMemo(() => new Set((data?.items ?? []).flatMap(({ doc }) => doc.containerId ?? [])), [data]);
+  const holding = useMemo(
+    () => new Set((data?.items ?? []).flatMap(({ doc }) => doc.containerId ?? [])),
+    [data],
+  );
   // The field follows the fingers; a long table follows a moment later.
   const sought = useDeferredValue(words);
   const rows = useMemo(() => {
@@ -74,7 +82,13 @@ export function LockerScreen() {
         by: ({ doc }) => kinds[doc.kind].name,
         wideOnly: true,
       },
-      { name: 'Owned', number: true, wideOnly: true, cell: ({ doc }) => doc.quantity, by: ({ doc }) => doc.quantity },
+      {
+        name: 'Owned',
+        number: true,
+        wideOnly: true,
+        cell: ({ doc }) => doc.quantity,
+        by: ({ doc }) => doc.quantity,
+      },
       {
         name: 'Mass, each',
         number: true,
@@ -88,7 +102,11 @@ export function LockerScreen() {
         cell: ({ doc }) =>
           kinds[doc.kind].means.map((id) => catalogue[id].title).join(' · ') || 'nothing that is counted',
       },
-      { name: 'State', cell: ({ doc }) => <State item={doc} today={today} />, by: ({ doc }) => soonest(doc, today) },
+      {
+        name: 'State',
+        cell: ({ doc }) => <State item={doc} today={today} />,
+        by: ({ doc }) => soonest(doc, today),
+      },
     ],
     [today, nameById],
   );
@@ -156,7 +174,11 @@ export function LockerScreen() {
               </Typography>
             </Box>
             {chosen.length > 0 && (
-              <BulkBar chosen={chosen} items={kept.items.map(({ doc }) => doc)} onDone={() => setTicked(new Set())} />
+              <BulkBar
+                chosen={chosen}
+                items={kept.items.map(({ doc }) => doc)}
+                onDone={() => setTicked(new Set())}
+              />
             )}
             {kept.items.length === 0 && (
               <Typography sx={{ mt: 3 }}>
@@ -185,7 +207,9 @@ export function LockerScreen() {
                 initial={newItem(crypto.randomUUID(), 'foam-jacket')}
                 onClose={() => setOpen(null)}
               >
-                {(form) => <ItemFields form={form} items={kept.items.map(({ doc }) => doc)} isNew={open === 'new'} />}
+                {(form) => (
+                  <ItemFields form={form} items={kept.items.map(({ doc }) => doc)} isNew={open === 'new'} />
+                )}
               </DocumentDialog>
             )}
           </>
@@ -225,7 +249,8 @@ function State({ item, today }: { item: Item; today: string }) {
     <Box component="span" sx={{ color: state.sound ? 'text.secondary' : 'error.main' }}>
       {state.words}
       {state.sound && item.expiresOn !== null && `, until ${dayWords(item.expiresOn)}`}
-      {due?.what === 'service' && `, to be looked over ${due.on <= today ? 'since' : 'by'} ${dayWords(due.on)}`}
+      {due?.what === 'service' &&
+        `, to be looked over ${due.on <= today ? 'since' : 'by'} ${dayWords(due.on)}`}
     </Box>
   );
 }

@@ -21,14 +21,20 @@ import { useOwned } from './useOwned';
 
 const MOST_FOUND = 12;
 
-/** Settled here: what one has, by its usual figures, in a few minutes. What would annoy: typing what everybody's is like. */
+/**
+ * Settled here: what one has, by its usual figures, in a few minutes. What would annoy: typing what
+ * everybody's is like.
+ */
 export function OwnScreen() {
   const { data, error, count, own, saving, things } = useOwned();
   const field = useRef<HTMLInputElement>(null);
   const [words, setWords] = useState('');
   const [told, setTold] = useState('');
   const sought = useDeferredValue(words);
-  const found = useMemo(() => (sought.trim() === '' ? null : findKinds(sought).slice(0, MOST_FOUND)), [sought]);
+  const found = useMemo(
+    () => (sought.trim() === '' ? null : findKinds(sought).slice(0, MOST_FOUND)),
+    [sought],
+  );
   const more = (kind: KindId, by: number) => {
     const next = Math.max(0, count(kind) + by);
     own(new Map([[kind, next]]));
@@ -99,7 +105,13 @@ export function OwnScreen() {
             )}
             {found === null &&
               families.map((family) => (
-                <Family key={family.name} name={family.name} list={family.kinds} count={count} onMore={more} />
+                <Family
+                  key={family.name}
+                  name={family.name}
+                  list={family.kinds}
+                  count={count}
+                  onMore={more}
+                />
               ))}
           </>
         )}
@@ -144,10 +156,21 @@ function Family({ name, list, count, onMore }: FamilyProps) {
 }
 
 const MOST_STROKES = 10;
-const Row = memo(function Row({ kind, many, onMore }: { kind: KindId; many: number; onMore: FamilyProps['onMore'] }) {
+const Row = memo(function Row({
+  kind,
+  many,
+  onMore,
+}: {
+  kind: KindId;
+  many: number;
+  onMore: FamilyProps['onMore'];
+}) {
   const { name, massKg } = kinds[kind];
   return (
-    <Box component="li" sx={{ display: 'flex', alignItems: 'stretch', borderBottom: 1, borderColor: 'divider' }}>
+    <Box
+      component="li"
+      sx={{ display: 'flex', alignItems: 'stretch', borderBottom: 1, borderColor: 'divider' }}
+    >
       <ButtonBase
         onClick={() => onMore(kind, 1)}
         aria-label={`${name}: ${many === 0 ? 'not owned, add one' : `${inWords(many)} owned, add another`}`}
@@ -163,9 +186,17 @@ const Row = memo(function Row({ kind, many, onMore }: { kind: KindId; many: numb
           '&:hover': { bgcolor: 'action.hover' },
         }}
       >
-        <Box component="span" sx={{ fontWeight: many > 0 ? 700 : 400, minWidth: 0, overflowWrap: 'anywhere' }}>
+        <Box
+          component="span"
+          sx={{ fontWeight: many > 0 ? 700 : 400, minWidth: 0, overflowWrap: 'anywhere' }}
+        >
           {name}
-          <Typography component="span" variant="caption" color="textSecondary" sx={{ ml: 0.75, whiteSpace: 'nowrap' }}>
+          <Typography
+            component="span"
+            variant="caption"
+            color="textSecondary"
+            sx={{ ml: 0.75, whiteSpace: 'nowrap' }}
+          >
             {mass(massKg)}
           </Typography>
         </Box>

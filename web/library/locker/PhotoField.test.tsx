@@ -45,9 +45,11 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const show = (value: string | null = null) => render(<PhotoField name="Drogue" value={value} onChange={onChange} />);
+const show = (value: string | null = null) =>
+  render(<PhotoField name="Drogue" value={value} onChange={onChange} />);
 const photo = new File(['…'], 'shelf.jpg', { type: 'image/jpeg' });
-const give = (file: File) => userEvent.upload(screen.getByLabelText('Picture file'), file, { applyAccept: false });
+const give = (file: File) =>
+  userEvent.upload(screen.getByLabelText('Picture file'), file, { applyAccept: false });
 
 describe('a picture of an item', () => {
   it('is made small, its shape kept, before it is sent; the item then has its address', async () => {
@@ -67,16 +69,23 @@ describe('a picture of an item', () => {
   it('that cannot be read, or not be made small enough, is said by its name, and nothing is sent', async () => {
     show();
     await give(new File(['…'], 'letter.pdf', { type: 'application/pdf' }));
-    expect((await screen.findByRole('alert')).textContent).toBe('letter.pdf is no picture that can be read here.');
+    expect((await screen.findByRole('alert')).textContent).toBe(
+      'letter.pdf is no picture that can be read here.',
+    );
     lengthAt = () => 90_000;
     await give(photo);
-    await vi.waitFor(() => expect(screen.getByRole('alert').textContent).toMatch(/^shelf\.jpg is no picture/));
+    await vi.waitFor(() =>
+      expect(screen.getByRole('alert').textContent).toMatch(/^shelf\.jpg is no picture/),
+    );
     expect(sent).not.toHaveBeenCalled();
     expect(onChange).not.toHaveBeenCalled();
   });
   it('that the server does not take leaves the item as it was, and the next one clears what was said', async () => {
     sent.mockImplementationOnce(() =>
-      Response.json({ status: 413, title: 'Too large', detail: 'The picture is too large.' }, { status: 413 }),
+      Response.json(
+        { status: 413, title: 'Too large', detail: 'The picture is too large.' },
+        { status: 413 },
+      ),
     );
     show();
     await give(photo);
@@ -88,7 +97,9 @@ describe('a picture of an item', () => {
   });
   it('is shown with the name of its item, and can be taken away', async () => {
     show('abc');
-    expect(screen.getByRole('img', { name: 'Picture of Drogue' }).getAttribute('src')).toBe('/api/pictures/abc');
+    expect(screen.getByRole('img', { name: 'Picture of Drogue' }).getAttribute('src')).toBe(
+      '/api/pictures/abc',
+    );
     await userEvent.click(screen.getByRole('button', { name: 'No picture' }));
     expect(onChange).toHaveBeenCalledWith(null);
   });

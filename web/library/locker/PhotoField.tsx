@@ -9,7 +9,10 @@ const LONGEST_PX = 360;
 /** About 60 kB of picture. */
 const MOST_CHARS = 80_000;
 
-/** A small picture of the file: drawn down here in the browser, lower in quality until it can be kept; null: it is no picture. */
+/**
+ * A small picture of the file: drawn down here in the browser, lower in quality until it can be kept; null:
+ * it is no picture.
+ */
 async function shrunk(file: File): Promise<string | null> {
   const bitmap = await createImageBitmap(file).catch(() => null);
   if (!bitmap) return null;

@@ -7,8 +7,9 @@ import { useItemBatch, useKept } from '../../documents/queries';
 import { useToast } from '../../ui/Toast';
 
 /**
- * How many of each kind are owned, and a way to say otherwise: shown at once, written one batch after another, so that quick presses are
- * all kept, also when the page is left meanwhile. What could not be written is told, and shown as it is kept.
+ * How many of each kind are owned, and a way to say otherwise: shown at once, written one batch after
+ * another, so that quick presses are all kept, also when the page is left meanwhile. What could not be
+ * written is told, and shown as it is kept.
  */
 export function useOwned() {
   const { data, error } = useKept();

@@ -22,12 +22,19 @@ export function AlongList() {
         {open.map(({ id, by, title, date, launchAt, homeAt, water }) => (
           <Box component="li" key={id} sx={{ borderTop: 1, borderColor: 'divider', py: 1.5 }}>
             <Typography variant="h3" component="h3">
-              <Link component={RouterLink} to={`/along/${id}`} color="textPrimary" sx={{ overflowWrap: 'anywhere' }}>
+              <Link
+                component={RouterLink}
+                to={`/along/${id}`}
+                color="textPrimary"
+                sx={{ overflowWrap: 'anywhere' }}
+              >
                 {title}
               </Link>
             </Typography>
             <Typography color="textSecondary" variant="body2">
-              {[`by ${by}`, dayInWords(date), byClock(`${launchAt} to ${homeAt}`), water].filter(Boolean).join(' · ')}
+              {[`by ${by}`, dayInWords(date), byClock(`${launchAt} to ${homeAt}`), water]
+                .filter(Boolean)
+                .join(' · ')}
             </Typography>
           </Box>
         ))}

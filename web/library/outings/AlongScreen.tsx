@@ -19,7 +19,10 @@ import { NotFoundScreen } from '../../ui/NotFoundScreen';
 import { Page } from '../../ui/Page';
 import { Trouble } from '../../ui/Trouble';
 
-/** Settled here: whether I come along, and with which boat. What would annoy: saying yes before I know where, when and with whom. */
+/**
+ * Settled here: whether I come along, and with which boat. What would annoy: saying yes before I know where,
+ * when and with whom.
+ */
 export function AlongScreen() {
   const { id = '' } = useParams();
   const along = useAlong(id);
@@ -31,7 +34,11 @@ export function AlongScreen() {
   );
 }
 
-function Asked({ party, join, decline }: { party: Party } & Pick<ReturnType<typeof useAlong>, 'join' | 'decline'>) {
+function Asked({
+  party,
+  join,
+  decline,
+}: { party: Party } & Pick<ReturnType<typeof useAlong>, 'join' | 'decline'>) {
   const { plan, where, members, gaps, lead, rides } = party;
   const { brief } = plan;
   const boats = useKept().data?.craft ?? [];
@@ -84,12 +91,19 @@ function Asked({ party, join, decline }: { party: Party } & Pick<ReturnType<type
           <Line name="With you">{named(rides.map(({ item }) => item))} would ride in your boat</Line>
         )}
         {gaps.length > 0 && (
-          <Line name="Still lacking">{listed(gaps.map(({ needId }) => catalogue[needId].title.toLowerCase()))}</Line>
+          <Line name="Still lacking">
+            {listed(gaps.map(({ needId }) => catalogue[needId].title.toLowerCase()))}
+          </Line>
         )}
       </Box>
       <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 420 }}>
         {boats.length > 0 ? (
-          <TextField select label="Your boat" value={craftId} onChange={(event) => setChosen(event.target.value)}>
+          <TextField
+            select
+            label="Your boat"
+            value={craftId}
+            onChange={(event) => setChosen(event.target.value)}
+          >
             {boats.map(({ doc }) => (
               <MenuItem key={doc.id} value={doc.id}>
                 {doc.name}
@@ -100,8 +114,8 @@ function Asked({ party, join, decline }: { party: Party } & Pick<ReturnType<type
           <Typography>You have no boat here yet; you can add one afterwards.</Typography>
         )}
         <Typography color="textSecondary" variant="body2">
-          It becomes an outing of your own: your boat, your things, your person ashore, your signature. The others see
-          what you bring for all, what you carry for yourself, and whether you signed.
+          It becomes an outing of your own: your boat, your things, your person ashore, your signature. The
+          others see what you bring for all, what you carry for yourself, and whether you signed.
         </Typography>
         <Trouble text={trouble} />
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>

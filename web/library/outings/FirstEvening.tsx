@@ -26,14 +26,27 @@ export function FirstEvening({ house, outings, onOuting, busy }: Props) {
       to: '/first/you',
     },
     { done: house.boats > 0, name: 'Your boat', text: 'By its picture and five numbers.', to: '/first/boat' },
-    { done: house.waters > 0, name: 'Your water', text: 'Where you launch and where you go.', to: '/first/water' },
+    {
+      done: house.waters > 0,
+      name: 'Your water',
+      text: 'Where you launch and where you go.',
+      to: '/first/water',
+    },
     {
       done: house.things >= ENOUGH_THINGS,
       name: 'What you own',
-      text: house.things > 0 ? `${house.things} things so far.` : 'Ticked from a list; figures come by themselves.',
+      text:
+        house.things > 0
+          ? `${house.things} things so far.`
+          : 'Ticked from a list; figures come by themselves.',
       to: '/locker/own',
     },
-    { done: outings > 0, name: 'The outing', text: 'Day, hours, fish: it is judged as you say it.', to: null },
+    {
+      done: outings > 0,
+      name: 'The outing',
+      text: 'Day, hours, fish: it is judged as you say it.',
+      to: null,
+    },
   ];
   const counted = cards.filter(({ done }) => done).length;
   if (counted === cards.length) return null;

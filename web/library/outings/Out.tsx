@@ -21,7 +21,12 @@ export function Out() {
           <Box
             key={outingId}
             role={loud ? 'alert' : 'status'}
-            sx={{ border: loud ? 3 : 1, borderColor: loud ? 'error.main' : 'text.primary', borderRadius: 1, p: 2 }}
+            sx={{
+              border: loud ? 3 : 1,
+              borderColor: loud ? 'error.main' : 'text.primary',
+              borderRadius: 1,
+              p: 2,
+            }}
           >
             <Typography variant="h2" color={loud ? 'error' : 'textPrimary'}>
               {said.title}

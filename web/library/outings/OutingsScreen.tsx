@@ -33,7 +33,10 @@ const BackupNotice = lazy(async () => ({ default: (await import('./BackupNotice'
 const FIRST = { ahead: 12, gone: 8 };
 const MORE = 50;
 
-/** Settled here: which outing to go on with, and how far each is. What would annoy: having to open one to learn that. */
+/**
+ * Settled here: which outing to go on with, and how far each is. What would annoy: having to open one to
+ * learn that.
+ */
 export function OutingsScreen() {
   const now = useNow();
   const today = dateAt(now, 'local');
@@ -47,7 +50,8 @@ export function OutingsScreen() {
   const navigate = useNavigate();
   const say = useToast();
   const [busy, setBusy] = useState(false);
-  const tell = (failure: unknown) => say(failure instanceof ApiError ? failure.message : 'That did not work.');
+  const tell = (failure: unknown) =>
+    say(failure instanceof ApiError ? failure.message : 'That did not work.');
   const begin = async () => {
     const id = crypto.randomUUID();
     setBusy(true);
@@ -100,13 +104,21 @@ export function OutingsScreen() {
                 <SetAsideNotice list={setAside} onGone={() => void actions.refresh()} />
               </Suspense>
             )}
-            <FirstEvening house={house} outings={of.ahead + of.gone} onOuting={() => void begin()} busy={busy} />
+            <FirstEvening
+              house={house}
+              outings={of.ahead + of.gone}
+              onOuting={() => void begin()}
+              busy={busy}
+            />
             <SampleNotice />
             <Suspense>
               <BackupNotice />
             </Suspense>
             <Rows name="Ahead" list={ahead} onCopy={copy} onRemove={remove} />
-            <More left={of.ahead - ahead.length} onMore={() => setMost({ ...most, ahead: most.ahead + MORE })} />
+            <More
+              left={of.ahead - ahead.length}
+              onMore={() => setMost({ ...most, ahead: most.ahead + MORE })}
+            />
             <Rows name="Gone by" list={gone} onCopy={copy} onRemove={remove} />
             <More left={of.gone - gone.length} onMore={() => setMost({ ...most, gone: most.gone + MORE })} />
           </>
@@ -255,7 +267,9 @@ function Standing({ one, zone }: { one: Summary; zone: string }) {
       ))}
       {signed && (
         <Typography variant="body2" sx={{ fontWeight: 700 }}>
-          {signed.stale ? 'Signed, then changed' : byClock(`Signed at ${clockAt(Date.parse(signed.at), zone)}`)}
+          {signed.stale
+            ? 'Signed, then changed'
+            : byClock(`Signed at ${clockAt(Date.parse(signed.at), zone)}`)}
         </Typography>
       )}
       {!signed && gateOpen && (

@@ -19,7 +19,8 @@ export function SampleNotice() {
     await work;
     await mutate((key) => key === SAMPLE || key === REFERENCES || isSummaries(key));
   };
-  const tell = (failure: unknown) => say(failure instanceof ApiError ? failure.message : 'That did not work.');
+  const tell = (failure: unknown) =>
+    say(failure instanceof ApiError ? failure.message : 'That did not work.');
   const clear = async () => {
     const { taken } = await request<{ taken: Taken }>('POST', `${SAMPLE}/clear`, {});
     await then(Promise.resolve());

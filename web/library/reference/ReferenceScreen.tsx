@@ -12,10 +12,16 @@ const parts = [
   { to: '/reference/words', name: 'Words' },
 ] as const;
 
-/** What is looked up: the fish, what outings ask for, the law as far as it is held here, and where practice differs. */
+/**
+ * What is looked up: the fish, what outings ask for, the law as far as it is held here, and where practice
+ * differs.
+ */
 export function ReferenceScreen() {
   return (
-    <Page title="Reference" lead="Usual practice, rounded. The law of the place and those who know it come first.">
+    <Page
+      title="Reference"
+      lead="Usual practice, rounded. The law of the place and those who know it come first."
+    >
       <Box
         component="nav"
         aria-label="Parts of the reference"

@@ -33,7 +33,9 @@ export function ChartFile({ chart, onChange }: { chart: Chart; onChange: (chart:
       />
       {chart.features.length > 0 && (
         <>
-          <Button onClick={() => saveFile('chart.geojson', 'application/geo+json', JSON.stringify(chart, null, 2))}>
+          <Button
+            onClick={() => saveFile('chart.geojson', 'application/geo+json', JSON.stringify(chart, null, 2))}
+          >
             Write it out
           </Button>
           <Button onClick={() => onChange(EMPTY_CHART)}>Take it out</Button>

@@ -2,14 +2,34 @@ import { useTheme } from '@mui/material/styles';
 import { FETCH_BEARINGS } from '#core/documents/water';
 import { distance } from '#core/units/amount';
 
-const names = ['N', 'NNE', 'NE', 'ENE', 'E', 'ESE', 'SE', 'SSE', 'S', 'SSW', 'SW', 'WSW', 'W', 'WNW', 'NW', 'NNW'];
+const names = [
+  'N',
+  'NNE',
+  'NE',
+  'ENE',
+  'E',
+  'ESE',
+  'SE',
+  'SSE',
+  'S',
+  'SSW',
+  'SW',
+  'WSW',
+  'W',
+  'WNW',
+  'NW',
+  'NNW',
+];
 const SIZE = 200;
 
-/** The open water upwind for each of sixteen bearings, as a star; long fetches are drawn by their logarithm. */
+/**
+ * The open water upwind for each of sixteen bearings, as a star; long fetches are drawn by their logarithm.
+ */
 export function Fetch({ fetchM }: { fetchM: readonly number[] }) {
   const { inks } = useTheme();
   const centre = SIZE / 2;
-  const reach = (metres: number) => Math.max(0.06, Math.log10(Math.max(100, metres) / 100) / Math.log10(3000)) * 72;
+  const reach = (metres: number) =>
+    Math.max(0.06, Math.log10(Math.max(100, metres) / 100) / Math.log10(3000)) * 72;
   const at = (i: number, radius: number) => {
     const angle = (i / FETCH_BEARINGS) * 2 * Math.PI;
     return [centre + radius * Math.sin(angle), centre - radius * Math.cos(angle)] as const;

@@ -4,10 +4,17 @@ import { PositionField } from '../../ui/PositionField';
 
 type At = 'water' | `launches.${number}` | `areas.${number}` | `hazards.${number}`;
 
-/** One of a water's positions in a form, written as people write it. What is no position is not taken, and says so. */
+/**
+ * One of a water's positions in a form, written as people write it. What is no position is not taken, and
+ * says so.
+ */
 export function FormPosition({ form, at, label }: { form: UseFormReturn<Water>; at: At; label: string }) {
-  const path = (field: 'latDeg' | 'lonDeg') => (at === 'water' ? field : `${at}.${field}`) as FieldPath<Water>;
-  const [latDeg, lonDeg] = form.watch([path('latDeg'), path('lonDeg')]) as unknown as [number | null, number | null];
+  const path = (field: 'latDeg' | 'lonDeg') =>
+    (at === 'water' ? field : `${at}.${field}`) as FieldPath<Water>;
+  const [latDeg, lonDeg] = form.watch([path('latDeg'), path('lonDeg')]) as unknown as [
+    number | null,
+    number | null,
+  ];
   const [waterLat, waterLon] = form.watch(['latDeg', 'lonDeg']) as (number | null)[];
   const known = latDeg !== null && lonDeg !== null && !Number.isNaN(latDeg) && !Number.isNaN(lonDeg);
   return (

@@ -54,7 +54,9 @@ export function HarmonicsField({ form, of }: { form: UseFormReturn<Water>; of: '
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <FormControlLabel
-        control={<Switch checked={value !== null} onChange={(_, on) => (on ? begin() : setValue(of, null))} />}
+        control={
+          <Switch checked={value !== null} onChange={(_, on) => (on ? begin() : setValue(of, null))} />
+        }
         label={of === 'tide' ? 'It has a tide' : 'It has a stream'}
       />
       {value !== null && isBare(value) && (

@@ -26,12 +26,16 @@ interface Props {
   onShore: (points: readonly Position[]) => void;
 }
 
-/** A blank chart with a grid about the launch: a press sets a mark, or a point of the shore while one is drawn. */
+/**
+ * A blank chart with a grid about the launch: a press sets a mark, or a point of the shore while one is
+ * drawn.
+ */
 export function MarkChart({ centre, marks, chart, onMark, onShore }: Props) {
   const { inks } = useTheme();
   const [chosen, setReach] = useState<number | null>(null);
   const out = Math.max(...marks.map((mark) => distanceBetween(centre, mark.at)), 0);
-  const reach = chosen ?? REACHES.find((metres) => metres >= Math.max(USUAL_REACH_M, out * 1.1)) ?? MOST_REACH_M;
+  const reach =
+    chosen ?? REACHES.find((metres) => metres >= Math.max(USUAL_REACH_M, out * 1.1)) ?? MOST_REACH_M;
   const [shore, setShore] = useState<readonly Position[] | null>(null);
   const scale = SIZE / 2 / reach;
   const at = (place: Position) => {
@@ -96,7 +100,13 @@ export function MarkChart({ centre, marks, chart, onMark, onShore }: Props) {
       </Box>
       <svg
         viewBox={`0 0 ${SIZE} ${SIZE}`}
-        style={{ width: '100%', maxWidth: SIZE, display: 'block', cursor: 'crosshair', touchAction: 'manipulation' }}
+        style={{
+          width: '100%',
+          maxWidth: SIZE,
+          display: 'block',
+          cursor: 'crosshair',
+          touchAction: 'manipulation',
+        }}
         role="img"
         aria-label={`A grid about the launch, a line every ${distance(step)}. ${marks.length} marks.`}
         onPointerUp={press}

@@ -17,7 +17,16 @@ interface Props<T> {
 }
 
 /** A table as people paste it: how it was understood stands under it, and line by line what was not. */
-export function ReadText<T>({ label, placeholder, hint, text, read, understood, maxRows, onChange }: Props<T>) {
+export function ReadText<T>({
+  label,
+  placeholder,
+  hint,
+  text,
+  read,
+  understood,
+  maxRows,
+  onChange,
+}: Props<T>) {
   return (
     <>
       <TextField

@@ -11,7 +11,10 @@ interface Props {
   onChange: (hours: StreamHour[]) => void;
 }
 
-/** A stream by the hours about high water, as an atlas or a pilot book gives it; what is not understood is said line by line. */
+/**
+ * A stream by the hours about high water, as an atlas or a pilot book gives it; what is not understood is
+ * said line by line.
+ */
 export function StreamTextField({ hours, onChange }: Props) {
   const [text, setText] = useState(() => writeStreamText(hours));
   const read = text.trim() === '' ? null : readStreamText(text);

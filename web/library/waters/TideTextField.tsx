@@ -16,7 +16,10 @@ interface Props {
   onChange: (turns: TideTurn[]) => void;
 }
 
-/** High and low waters as they stand in a table: typed, pasted or from a file; how they were understood stands under them. */
+/**
+ * High and low waters as they stand in a table: typed, pasted or from a file; how they were understood stands
+ * under them.
+ */
 export function TideTextField({ turns, zone, onChange }: Props) {
   const today = dateAt(useNow(), zone);
   const [text, setText] = useState(() => writeTideText(turns, zone));
@@ -45,7 +48,11 @@ export function TideTextField({ turns, zone, onChange }: Props) {
         maxRows={10}
         onChange={(next) => take(next)}
       />
-      <Questions list={asked} answers={answers} onAnswer={(id, choice) => take(text, { ...answers, [id]: choice })} />
+      <Questions
+        list={asked}
+        answers={answers}
+        onAnswer={(id, choice) => take(text, { ...answers, [id]: choice })}
+      />
       <FileButton
         name="Read a tide table from a file"
         label="Tide table"

@@ -21,7 +21,8 @@ const HEIGHT = 150;
 const TOP = 12;
 const BOTTOM = 118;
 
-const hasFigures = ({ turns, constituents }: NonNullable<Water['tide']>) => turns.length + constituents.length > 0;
+const hasFigures = ({ turns, constituents }: NonNullable<Water['tide']>) =>
+  turns.length + constituents.length > 0;
 
 /** Today's tide as a curve, and its turns and slacks in words. Predicted; wind and pressure move it. */
 export function TideToday({ water, date }: { water: Water; date: string }) {
@@ -73,7 +74,14 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
         >
           {ticks(axis, 50).map((at) => (
             <g key={at}>
-              <line x1={xOf(axis, at)} x2={xOf(axis, at)} y1={TOP} y2={BOTTOM} stroke={inks.rule} strokeWidth={0.7} />
+              <line
+                x1={xOf(axis, at)}
+                x2={xOf(axis, at)}
+                y1={TOP}
+                y2={BOTTOM}
+                stroke={inks.rule}
+                strokeWidth={0.7}
+              />
               <text
                 x={xOf(axis, at)}
                 y={BOTTOM + 18}
@@ -116,7 +124,8 @@ export function TideToday({ water, date }: { water: Water; date: string }) {
                 </TableCell>
                 <TableCell align="right">{clock(at)}</TableCell>
                 <TableCell align="right">
-                  {amount(Math.max(...steps.map((step) => Math.abs(valueAt(stream, step)))), 'm/s', 2)} at most today
+                  {amount(Math.max(...steps.map((step) => Math.abs(valueAt(stream, step)))), 'm/s', 2)} at
+                  most today
                 </TableCell>
               </TableRow>
             ))}

@@ -6,7 +6,15 @@ import Typography from '@mui/material/Typography';
 import { type UseFormReturn, useFieldArray } from 'react-hook-form';
 import { type Water, getOuts, hazardKinds } from '#core/documents/water';
 import { bottoms } from '#core/vocabulary/holding';
-import { FormChoice, FormDate, FormNumber, FormSwitch, FormText, type Option, asOptions } from '../../ui/fields';
+import {
+  FormChoice,
+  FormDate,
+  FormNumber,
+  FormSwitch,
+  FormText,
+  type Option,
+  asOptions,
+} from '../../ui/fields';
 import { ChartFile } from './ChartFile';
 import { FormPosition } from './FormPosition';
 import { HarmonicsField } from './HarmonicsField';
@@ -53,7 +61,12 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
     <>
       <FormText control={control} name="name" label="Name" />
       <Box sx={two}>
-        <FormChoice control={control} name="type" label="Water" options={asOptions(['fresh', 'brackish', 'salt'])} />
+        <FormChoice
+          control={control}
+          name="type"
+          label="Water"
+          options={asOptions(['fresh', 'brackish', 'salt'])}
+        />
         <FormChoice
           control={control}
           name="setting"
@@ -104,7 +117,9 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
             options={asOptions(['firm', 'soft sand', 'shingle', 'mud', 'grass'])}
           />
           <FormSwitch control={control} name={`launches.${i}.surf`} label="Open to swell or wind sea" />
-          {launches.fields.length > 1 && <Button onClick={() => launches.remove(i)}>Take this launch out</Button>}
+          {launches.fields.length > 1 && (
+            <Button onClick={() => launches.remove(i)}>Take this launch out</Button>
+          )}
         </Box>
       ))}
       <Button
@@ -119,7 +134,12 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
         <Box key={area.key} sx={{ ...two, borderTop: 1, borderColor: 'divider', pt: 2 }}>
           <FormText control={control} name={`areas.${i}.name`} label={`Place ${i + 1}: name`} />
           <FormPosition form={form} at={`areas.${i}`} label="Position" />
-          <FormNumber control={control} name={`areas.${i}.distanceM`} label="Farthest from a landing" unit="m" />
+          <FormNumber
+            control={control}
+            name={`areas.${i}.distanceM`}
+            label="Farthest from a landing"
+            unit="m"
+          />
           <FormNumber
             control={control}
             name={`areas.${i}.shoreM`}
@@ -127,7 +147,12 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
             unit="m"
           />
           <FormNumber control={control} name={`areas.${i}.depthM`} label="Depth" unit="m" />
-          <FormChoice control={control} name={`areas.${i}.bottom`} label="Bottom" options={asOptions(bottoms)} />
+          <FormChoice
+            control={control}
+            name={`areas.${i}.bottom`}
+            label="Bottom"
+            options={asOptions(bottoms)}
+          />
           {areas.fields.length > 1 && <Button onClick={() => areas.remove(i)}>Take this place out</Button>}
         </Box>
       ))}
@@ -142,7 +167,12 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
       {hazards.fields.map((hazard, i) => (
         <Box key={hazard.key} sx={{ ...two, borderTop: 1, borderColor: 'divider', pt: 2 }}>
           <FormText control={control} name={`hazards.${i}.name`} label={`Hazard ${i + 1}: name`} />
-          <FormChoice control={control} name={`hazards.${i}.kind`} label="Kind" options={asOptions(hazardKinds)} />
+          <FormChoice
+            control={control}
+            name={`hazards.${i}.kind`}
+            label="Kind"
+            options={asOptions(hazardKinds)}
+          />
           <FormPosition form={form} at={`hazards.${i}`} label="Position" />
           <FormNumber control={control} name={`hazards.${i}.radiusM`} label="Radius" unit="m" />
           <FormNumber
@@ -199,7 +229,9 @@ function FetchFromShore({ form }: { form: UseFormReturn<Water> }) {
       sx={{ justifySelf: 'start' }}
       onClick={() => fetch && form.setValue('fetchM', fetch, { shouldDirty: true })}
     >
-      {fetch === null ? 'Worked out from the shore, once the chart shows one' : 'Work it out from the chart’s shore'}
+      {fetch === null
+        ? 'Worked out from the shore, once the chart shows one'
+        : 'Work it out from the chart’s shore'}
     </Button>
   );
 }

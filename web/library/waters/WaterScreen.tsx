@@ -27,7 +27,10 @@ import { packOptions } from './packs';
 import { WaterFields } from './WaterFields';
 import { Term } from '../../ui/Term';
 
-/** Settled here: what this water does and where it bites. What would annoy: a chart that hides what is written about it. */
+/**
+ * Settled here: what this water does and where it bites. What would annoy: a chart that hides what is written
+ * about it.
+ */
 export function WaterScreen() {
   const { waterId } = useParams();
   const { data, error } = useKept();
@@ -41,7 +44,13 @@ export function WaterScreen() {
   );
 }
 
-function OneWater({ kept, packs }: { kept: Versioned<Water>; packs: readonly { value: string; name: string }[] }) {
+function OneWater({
+  kept,
+  packs,
+}: {
+  kept: Versioned<Water>;
+  packs: readonly { value: string; name: string }[];
+}) {
   const { doc: water } = kept;
   const [editing, setEditing] = useState(false);
   const today = dateAt(useNow(), water.timeZone);
@@ -142,7 +151,13 @@ function OneWater({ kept, packs }: { kept: Versioned<Water>; packs: readonly { v
         </Box>
       </Box>
       {editing && (
-        <DocumentDialog kind="waters" what="water" kept={kept} initial={water} onClose={() => setEditing(false)}>
+        <DocumentDialog
+          kind="waters"
+          what="water"
+          kept={kept}
+          initial={water}
+          onClose={() => setEditing(false)}
+        >
           {(form) => <WaterFields form={form} packs={packs} />}
         </DocumentDialog>
       )}

@@ -10,14 +10,21 @@ import { Page } from '../../ui/Page';
 import { type Column, DocumentTable } from '../../documents/DocumentTable';
 import { useKept } from '../../documents/queries';
 
-/** Settled here: where one launches and how far out it goes. What would annoy: figures one has to invent to get on. */
+/**
+ * Settled here: where one launches and how far out it goes. What would annoy: figures one has to invent to
+ * get on.
+ */
 export function WatersScreen() {
   const { data, error } = useKept();
   const navigate = useNavigate();
   const packs = packOptions(data?.rulePacks ?? []);
   const columns: Column<Versioned<Water>>[] = [
     { name: 'Kind', cell: ({ doc }) => `${doc.type}, ${doc.setting}` },
-    { name: 'Launches', cell: ({ doc }) => doc.launches.map((launch) => launch.name).join(' · '), wideOnly: true },
+    {
+      name: 'Launches',
+      cell: ({ doc }) => doc.launches.map((launch) => launch.name).join(' · '),
+      wideOnly: true,
+    },
     {
       name: 'Places',
       cell: ({ doc }) => doc.areas.map((area) => `${area.name}, ${distance(area.distanceM)} out`).join(' · '),

@@ -14,8 +14,9 @@ export const stationScreens: Record<Station, () => Promise<{ Component: Componen
 };
 
 /**
- * Fetches all that the screens of an outing are made of, by the list that the build wrote: a page that stays open then works without a network.
- * Modules are read now and stay with the page; workers are fetched, and start from what the browser keeps of them.
+ * Fetches all that the screens of an outing are made of, by the list that the build wrote: a page that stays
+ * open then works without a network. Modules are read now and stay with the page; workers are fetched, and
+ * start from what the browser keeps of them.
  */
 export async function loadScreens(): Promise<void> {
   const address = outingFilesAddress();

@@ -31,7 +31,9 @@ describe('a boat drawn', () => {
     expect(above).toMatch(
       /^Grey Wagtail from above, 3\.9 m by 0\.88 m.*Pad-eye at the bow, .*Tank well, Pad-eye at the stern\.$/,
     );
-    expect(side).toBe('Grey Wagtail from the side, 0.32 m deep amidships, floating 0.08 m deep, 0.6° bow up.');
+    expect(side).toBe(
+      'Grey Wagtail from the side, 0.32 m deep amidships, floating 0.08 m deep, 0.6° bow up.',
+    );
   });
   it('says how much steeper its trim is drawn, and from astern how far it heels', () => {
     drawn({ views: ['side', 'astern'], lies: { ...lies, heelDeg: 5.2 }, stance: 'leaning' });

@@ -41,7 +41,10 @@ interface Props {
   beside?: (scale: Scale) => ReactNode;
 }
 
-/** The boat to its own shape, bow to the right: from above, and from the side at its waterline. What is seen is said in words too. */
+/**
+ * The boat to its own shape, bow to the right: from above, and from the side at its waterline. What is seen
+ * is said in words too.
+ */
 export const BoatDrawing = memo(function BoatDrawing({
   craft,
   lies = null,
@@ -66,7 +69,9 @@ export const BoatDrawing = memo(function BoatDrawing({
         <FromAbove {...{ craft, lies, angler, stance, reach, handling, here, plain, scale, quiet, above }} />
       )}
       {views.includes('side') && (
-        <FromSide {...{ craft, lies, angler: quiet ? null : angler, stance, scale, plain, handling, beside }} />
+        <FromSide
+          {...{ craft, lies, angler: quiet ? null : angler, stance, scale, plain, handling, beside }}
+        />
       )}
       {views.includes('astern') && lies && <FromAstern {...{ craft, lies, angler, stance, scale }} />}
     </div>
@@ -227,7 +232,8 @@ function FromSide({
   const { inks } = useTheme();
   const { x, px, width, heightSide, z } = scale;
   const { keel, sheer } = linesOf(craft);
-  const line = (points: readonly { xM: number; zM: number }[]) => points.map(({ xM, zM }) => [x(xM), z(zM)] as const);
+  const line = (points: readonly { xM: number; zM: number }[]) =>
+    points.map(({ xM, zM }) => [x(xM), z(zM)] as const);
   const body = angler ? figureOf(craft, angler, stance) : null;
   const floats = floatLines(craft);
   const slope = lies ? Math.tan((lies.trimDeg * TRIM_DRAWN * Math.PI) / 180) : 0;

@@ -50,7 +50,11 @@ export function FromAstern({
         {floats &&
           [floats.outM, -floats.outM].map((outM) => (
             <g key={outM} stroke={inks.ink}>
-              <path d={pathThrough([at(0, 0.3), at(outM, floats.topM)], false)} stroke={inks.slate} strokeWidth={3} />
+              <path
+                d={pathThrough([at(0, 0.3), at(outM, floats.topM)], false)}
+                stroke={inks.slate}
+                strokeWidth={3}
+              />
               <ellipse
                 cx={at(outM, 0)[0]}
                 cy={at(0, (floats.lowM + floats.topM) / 2)[1]}
@@ -62,7 +66,10 @@ export function FromAstern({
           ))}
         <path
           d={pathThrough(
-            [...section.map(({ yM, zM }) => at(yM, zM)), ...section.toReversed().map(({ yM, zM }) => at(-yM, zM))],
+            [
+              ...section.map(({ yM, zM }) => at(yM, zM)),
+              ...section.toReversed().map(({ yM, zM }) => at(-yM, zM)),
+            ],
             true,
           )}
           fill={inks.raised}

@@ -25,7 +25,10 @@ const arrows: Record<string, readonly [number, number]> = {
 /** A finger needs so much to hold on to, px. */
 const TOUCH = 30;
 
-/** One place on the boat from above, to scale; where it may be handled, dragged by itself and stretched by its corner, or moved by arrow keys. */
+/**
+ * One place on the boat from above, to scale; where it may be handled, dragged by itself and stretched by its
+ * corner, or moved by arrow keys.
+ */
 export function ZoneShape({ zone, scale: { x, y, px }, number, handling }: Props) {
   const { inks } = useTheme();
   const [from, setFrom] = useState<{ x: number; y: number; zone: Zone } | null>(null);

@@ -4,7 +4,10 @@ import type { Place, Point } from '#core/environment/geo';
 import type { Drawn } from './useChartView';
 import { amount } from '#core/units/amount';
 
-/** What a water's chart holds: land, reefs, weed and depth lines, their words, and the hazards with their reach. */
+/**
+ * What a water's chart holds: land, reefs, weed and depth lines, their words, and the hazards with their
+ * reach.
+ */
 export function ChartGround({ water, at, unit }: Drawn & { water: Water }) {
   const { inks } = useTheme();
   const path = (points: readonly (readonly number[])[], close: boolean) =>
@@ -35,7 +38,14 @@ export function ChartGround({ water, at, unit }: Drawn & { water: Water }) {
         .map((word) => ({ ...word, ...at(word) }))
         .filter(({ x, y }, i, all) => !all.slice(0, i).some((one) => near(one, { x, y }, unit)))
         .map(({ text, x, y }) => (
-          <text key={`${text} ${x}`} x={x} y={y - unit} fontSize={unit * 6.5} fill={inks.slate} textAnchor="middle">
+          <text
+            key={`${text} ${x}`}
+            x={x}
+            y={y - unit}
+            fontSize={unit * 6.5}
+            fill={inks.slate}
+            textAnchor="middle"
+          >
             {text}
           </text>
         ))}
@@ -53,7 +63,13 @@ export function ChartGround({ water, at, unit }: Drawn & { water: Water }) {
               strokeWidth={unit * 0.8}
               strokeDasharray={`${unit * 2} ${unit * 2}`}
             />
-            <text x={x} y={y - hazard.radiusM - unit * 2.5} fontSize={unit * 7} fill={inks.clay} textAnchor="middle">
+            <text
+              x={x}
+              y={y - hazard.radiusM - unit * 2.5}
+              fontSize={unit * 7}
+              fill={inks.clay}
+              textAnchor="middle"
+            >
               {hazard.name}
             </text>
           </g>
@@ -63,7 +79,10 @@ export function ChartGround({ water, at, unit }: Drawn & { water: Water }) {
   );
 }
 
-/** The words of the chart's features, each at the middle of its line: depths, and names of all but land and reefs. */
+/**
+ * The words of the chart's features, each at the middle of its line: depths, and names of all but land and
+ * reefs.
+ */
 function wordsOf(water: Water): (Place & { text: string })[] {
   return water.chart.features.flatMap(({ geometry, properties: { depthM, name, shows: kind } }) => {
     const line = geometry.type === 'Polygon' ? geometry.coordinates[0] : geometry.coordinates;

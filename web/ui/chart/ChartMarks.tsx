@@ -32,7 +32,15 @@ export function ChartLines({ lines, at, unit }: Drawn & { lines: readonly ChartL
           {(line.bare ? [] : line.points.slice(1, -1)).map((point, i) => {
             const { x, y } = at(point);
             return (
-              <circle key={i} cx={x} cy={y} r={unit * 2.6} fill={inks.paper} stroke={inks.ink} strokeWidth={unit} />
+              <circle
+                key={i}
+                cx={x}
+                cy={y}
+                r={unit * 2.6}
+                fill={inks.paper}
+                stroke={inks.ink}
+                strokeWidth={unit}
+              />
             );
           })}
         </g>
@@ -75,7 +83,12 @@ export function ChartScale({ centre, unit, width, viewHeight }: ChartView) {
   const scaleM = niceLength(width / 4);
   return (
     <g transform={`translate(${centre.x - width / 2 + unit * 8} ${centre.y + viewHeight / 2 - unit * 8})`}>
-      <path d={`M0 ${-unit * 3}V0H${scaleM}V${-unit * 3}`} fill="none" stroke={inks.slate} strokeWidth={unit} />
+      <path
+        d={`M0 ${-unit * 3}V0H${scaleM}V${-unit * 3}`}
+        fill="none"
+        stroke={inks.slate}
+        strokeWidth={unit}
+      />
       <text x={scaleM + unit * 3} y={0} fontSize={unit * 7} fill={inks.slate}>
         {distance(scaleM)}
       </text>

@@ -19,7 +19,10 @@ interface Props {
   around?: { place: Place; radiusM: number };
 }
 
-/** A small chart of our own: shore, depths, hazards, launches, places and routes. Dragged, wheeled, or moved by keys. */
+/**
+ * A small chart of our own: shore, depths, hazards, launches, places and routes. Dragged, wheeled, or moved
+ * by keys.
+ */
 export function WaterChart({ water, lines = [], height, onPlace, label, around }: Props) {
   const { inks } = useTheme();
   const [cross, setCross] = useState(false);
@@ -62,7 +65,9 @@ export function WaterChart({ water, lines = [], height, onPlace, label, around }
         {cross && onPlace && <ChartCross centre={centre} unit={unit} />}
         <ChartScale {...view} />
       </svg>
-      <Box sx={{ position: 'absolute', right: 4, top: 4, display: 'flex', flexDirection: 'column', gap: 0.5 }}>
+      <Box
+        sx={{ position: 'absolute', right: 4, top: 4, display: 'flex', flexDirection: 'column', gap: 0.5 }}
+      >
         {(
           [
             ['+', 'Nearer', 1 / ZOOM],

@@ -28,7 +28,10 @@ interface Looked {
   around: { place: Place; radiusM: number } | undefined;
 }
 
-/** Which part of a water is looked at, and what moves it: a drag, a press of a key. A press without a drag is a place. */
+/**
+ * Which part of a water is looked at, and what moves it: a drag, a press of a key. A press without a drag is
+ * a place.
+ */
 export function useChartView({ water, lines, height, onPlace, around }: Looked) {
   const box = useMemo(() => extentOf(water, lines), [water, lines]);
   const [looking, setLooking] = useState<{ x: number; y: number; width: number } | null>(null);

@@ -20,10 +20,16 @@ const columns: readonly { name: string; of: (one: Ceiling) => string }[] = [
   { name: 'waves', of: ({ waveM }) => amount(waveM, 'm') },
   { name: 'breakers', of: ({ breakerM }) => amount(breakerM, 'm') },
   { name: 'stream', of: ({ streamMps }) => amount(streamMps, 'm/s') },
-  { name: 'from ground', of: ({ shoreM }) => (Number.isFinite(shoreM) ? distance(shoreM) : 'by what is aboard') },
+  {
+    name: 'from ground',
+    of: ({ shoreM }) => (Number.isFinite(shoreM) ? distance(shoreM) : 'by what is aboard'),
+  },
 ];
 
-/** Settled here: how much weather and water is within my reach, and why it ends there. What would annoy: a figure without its grounds. */
+/**
+ * Settled here: how much weather and water is within my reach, and why it ends there. What would annoy: a
+ * figure without its grounds.
+ */
 export function LimitsScreen() {
   const { references } = useReferences();
   const angler = references?.angler ?? null;
@@ -32,8 +38,9 @@ export function LimitsScreen() {
     <Box sx={{ maxWidth: 900 }}>
       <Typography variant="h2">Weather and water by skill</Typography>
       <Typography sx={{ my: 1 }}>
-        The usual coaching definitions of water, as rules of thumb. Past your own limit a Mind, past these a Stop that
-        rests on judgement; limits of your own may be stricter, never laxer. Below them nothing is promised.
+        The usual coaching definitions of water, as rules of thumb. Past your own limit a Mind, past these a
+        Stop that rests on judgement; limits of your own may be stricter, never laxer. Below them nothing is
+        promised.
       </Typography>
       <TableContainer tabIndex={0} role="region" aria-label="Weather and water by skill, figures">
         <Table size="small">
@@ -71,9 +78,9 @@ export function LimitsScreen() {
       </TableContainer>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 1, mb: 3 }}>
         New to it: sheltered. Some experience: moderate. Experienced: advanced. A step lower each for{' '}
-        {listed(Object.values(stepWords).map(inWords))}; for the wind, a step lower where it blows off the shore; for
-        the surf, in the dark. Past the distance of one’s own water a Mind, past that of the next a Stop. Yours goes by
-        experience and practice, set under{' '}
+        {listed(Object.values(stepWords).map(inWords))}; for the wind, a step lower where it blows off the
+        shore; for the surf, in the dark. Past the distance of one’s own water a Mind, past that of the next a
+        Stop. Yours goes by experience and practice, set under{' '}
         <Link component={RouterLink} to="/settings">
           Settings
         </Link>
@@ -89,8 +96,8 @@ export function LimitsScreen() {
         ))}
       </Box>
       <Typography variant="body2" color="textSecondary">
-        After what the classes of ISO 12402 are made for. Worn and fastened it counts, aboard it does not; it promises
-        nothing by itself.
+        After what the classes of ISO 12402 are made for. Worn and fastened it counts, aboard it does not; it
+        promises nothing by itself.
       </Typography>
     </Box>
   );

@@ -14,7 +14,10 @@ import { useNow } from '../../../ui/useNow';
 import { itemState } from '#core/ashore/itemState';
 import { useReferences } from '../../../documents/queries';
 
-/** Settled here: what a need is for and what would meet it, before an outing asks. What would annoy: a list without reasons. */
+/**
+ * Settled here: what a need is for and what would meet it, before an outing asks. What would annoy: a list
+ * without reasons.
+ */
 export function NeedsScreen() {
   const { references } = useReferences();
   const [words, setWords] = useState('');

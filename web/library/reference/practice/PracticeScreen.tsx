@@ -7,14 +7,18 @@ import { capital } from '#core/units/words';
 import { useReferences } from '../../../documents/queries';
 import { inWords } from '#core/units/amount';
 
-/** Settled here: which school is mine, and what it changes. What would annoy: being told that one of them is wrong. */
+/**
+ * Settled here: which school is mine, and what it changes. What would annoy: being told that one of them is
+ * wrong.
+ */
 export function PracticeScreen() {
   const { references } = useReferences();
   const own = references?.angler?.schools;
   return (
     <Box sx={{ maxWidth: 820 }}>
       <Typography sx={{ mb: 2 }}>
-        On these, people who know the work differ, and each side has its reason. Yours is marked; it is chosen under{' '}
+        On these, people who know the work differ, and each side has its reason. Yours is marked; it is chosen
+        under{' '}
         <Link component={RouterLink} to="/settings">
           Settings
         </Link>

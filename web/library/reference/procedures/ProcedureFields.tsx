@@ -54,7 +54,8 @@ interface StepsProps {
 /** One step to a line: written, moved and taken out as any text is. */
 function StepsField({ value, onChange, onBlur, error }: StepsProps) {
   const [typed, setTyped] = useState(() => value.join('\n'));
-  // What was taken back, or came from another window, is shown as it is; an empty line that is being typed stays.
+  // What was taken back, or came from another window, is shown as it is; an empty line that is being typed
+  // stays.
   const text = sameSteps(stepsIn(typed), value) ? typed : value.join('\n');
   return (
     <TextField

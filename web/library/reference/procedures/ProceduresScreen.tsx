@@ -28,7 +28,10 @@ function fresh(): Procedure {
   };
 }
 
-/** Settled here: what is done in which order when there is no time to think. What would annoy: a manual; words that are not mine. */
+/**
+ * Settled here: what is done in which order when there is no time to think. What would annoy: a manual; words
+ * that are not mine.
+ */
 export function ProceduresScreen() {
   const { data, error } = useKept();
   const [open, setOpen] = useState<Open | null>(null);
@@ -38,8 +41,8 @@ export function ProceduresScreen() {
       {({ procedures }) => (
         <Box sx={{ maxWidth: 820 }}>
           <Typography sx={{ mb: 2 }}>
-            Short steps to have in the head before they are needed. Learn them with an instructor, in safe water; each
-            is read through before signing on the outings that it is for.
+            Short steps to have in the head before they are needed. Learn them with an instructor, in safe
+            water; each is read through before signing on the outings that it is for.
           </Typography>
           <Button variant="contained" onClick={() => setOpen({ from: fresh() })} sx={{ mb: 3 }}>
             New procedure
@@ -68,7 +71,9 @@ export function ProceduresScreen() {
                 ) : (
                   <Button
                     onClick={() =>
-                      setOpen({ from: { ...doc, id: crypto.randomUUID(), inPlaceOf: kept ? doc.inPlaceOf : doc.id } })
+                      setOpen({
+                        from: { ...doc, id: crypto.randomUUID(), inPlaceOf: kept ? doc.inPlaceOf : doc.id },
+                      })
                     }
                     aria-label={`Write ${doc.name} in your own words`}
                   >

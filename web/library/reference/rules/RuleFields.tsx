@@ -44,7 +44,10 @@ function freshRule(kind: Rule['rule']): Rule {
 
 /** A pack's authority and its rules, each in our own words with its citation. */
 export function RuleFields({ form, references }: { form: UseFormReturn<RulePack>; references: References }) {
-  const fishOptions = allSpecies(references.species).map(({ id, name }) => ({ value: id, name: capital(name) }));
+  const fishOptions = allSpecies(references.species).map(({ id, name }) => ({
+    value: id,
+    name: capital(name),
+  }));
   const areaOptions = references.waters.flatMap((water) =>
     water.areas.map((area) => ({ value: area.id, name: `${capital(area.name)}, ${water.name}` })),
   );
@@ -87,7 +90,12 @@ export function RuleFields({ form, references }: { form: UseFormReturn<RulePack>
               </>
             )}
             {(rule.rule === 'bag' || rule.rule === 'closed' || rule.rule === 'size') && (
-              <FormChoice control={control} name={`rules.${i}.speciesId`} label="Fish" options={fishOptions} />
+              <FormChoice
+                control={control}
+                name={`rules.${i}.speciesId`}
+                label="Fish"
+                options={fishOptions}
+              />
             )}
             {(rule.rule === 'bag' || rule.rule === 'rods') && (
               <FormNumber control={control} name={`rules.${i}.most`} label="At most" unit="" />

@@ -37,11 +37,15 @@ const fresh = (today: string): RulePack => ({
 
 /** "Rule 3, from", as a person counts. */
 function placeIn([first, second, ...rest]: readonly PropertyKey[]): string {
-  if (first === 'rules' && typeof second === 'number') return [`Rule ${second + 1}`, ...rest.map(String)].join(', ');
+  if (first === 'rules' && typeof second === 'number')
+    return [`Rule ${second + 1}`, ...rest.map(String)].join(', ');
   return first === undefined ? 'The file' : capital(String(first));
 }
 
-/** Settled here: which rules are held, from whom, and how old they are. What would annoy: believing they are the law. */
+/**
+ * Settled here: which rules are held, from whom, and how old they are. What would annoy: believing they are
+ * the law.
+ */
 export function RulesScreen() {
   const { data, error } = useKept();
   const { references } = useReferences();
@@ -66,7 +70,9 @@ export function RulesScreen() {
     }
     const parsed = rulePackSchema.safeParse(json);
     if (!parsed.success) {
-      const told = parsed.error.issues.slice(0, 5).map((issue) => `${placeIn(issue.path)}: ${sayIssue(issue)}`);
+      const told = parsed.error.issues
+        .slice(0, 5)
+        .map((issue) => `${placeIn(issue.path)}: ${sayIssue(issue)}`);
       setTrouble(`${file.name} is no rule pack. ${told.join(' ')}`);
       return;
     }
@@ -109,7 +115,9 @@ export function RulesScreen() {
             const { doc } = kept;
             const days = daysBetween(doc.lastCheckedOn, today);
             const shipped = kept.doc.id === baselinePack.id;
-            const used = waters.filter((water) => water.doc.rulePackId === doc.id).map((water) => water.doc.name);
+            const used = waters
+              .filter((water) => water.doc.rulePackId === doc.id)
+              .map((water) => water.doc.name);
             return (
               <Box component="section" key={doc.id} sx={{ mb: 3, maxWidth: 820 }} aria-label={doc.name}>
                 <Typography variant="h2">{doc.name}</Typography>
@@ -139,8 +147,8 @@ export function RulesScreen() {
                 </Box>
                 {shipped && (
                   <Typography variant="caption" color="textSecondary" component="p">
-                    Ships with the product: good practice, not law. A water may follow it; its own law is still asked
-                    for.
+                    Ships with the product: good practice, not law. A water may follow it; its own law is
+                    still asked for.
                   </Typography>
                 )}
                 {!shipped && mayChange(kept) && (
@@ -150,7 +158,11 @@ export function RulesScreen() {
                 )}
                 <Button
                   onClick={() =>
-                    saveFile(`${fileNameOf(doc.name, doc.id)}.json`, 'application/json', JSON.stringify(doc, null, 2))
+                    saveFile(
+                      `${fileNameOf(doc.name, doc.id)}.json`,
+                      'application/json',
+                      JSON.stringify(doc, null, 2),
+                    )
                   }
                   aria-label={`Write out ${doc.name}`}
                 >

@@ -29,12 +29,24 @@ export function FishDrawing({ species }: { species: Species }) {
   const fish = (size: Species['usual']) => outlines[shape](x(size.lengthM), middle, half(size));
   return (
     <Box ref={ref} sx={{ my: 1.5 }}>
-      <svg width="100%" height={rule + 26} role="img" aria-label={words} fill="none" style={{ display: 'block' }}>
+      <svg
+        width="100%"
+        height={rule + 26}
+        role="img"
+        aria-label={words}
+        fill="none"
+        style={{ display: 'block' }}
+      >
         <g stroke={inks.ink} strokeLinejoin="round">
           <path d={fish(largest)} fill={inks.raised} strokeWidth={1.6} />
           <path d={fish(usual)} strokeWidth={1.2} strokeDasharray="6 4" />
           {shape === 'round' && (
-            <circle cx={x(largest.lengthM * 0.06)} cy={middle - half(largest) * 0.16} r={2.6} fill={inks.ink} />
+            <circle
+              cx={x(largest.lengthM * 0.06)}
+              cy={middle - half(largest) * 0.16}
+              r={2.6}
+              fill={inks.ink}
+            />
           )}
         </g>
         <path d={`M${NOSE} ${rule}H${x(most)}`} stroke={inks.slate} />
@@ -56,8 +68,8 @@ export function FishDrawing({ species }: { species: Species }) {
       <Typography>{words}.</Typography>
       <Typography variant="caption" color="textSecondary" component="p">
         Solid: the largest likely. Dashed: the usual.{' '}
-        {shape === 'round' ? 'From the side, as tall as its mass makes it' : 'From above'}: a plain outline, no
-        portrait.
+        {shape === 'round' ? 'From the side, as tall as its mass makes it' : 'From above'}: a plain outline,
+        no portrait.
       </Typography>
     </Box>
   );

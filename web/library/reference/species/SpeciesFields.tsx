@@ -29,7 +29,12 @@ export function SpeciesFields({ form }: { form: UseFormReturn<OwnSpecies> }) {
         <FormNumber control={control} name="usual.massKg" label="Usual mass" unit="kg" />
         <FormNumber control={control} name="largest.lengthM" label="Largest likely length" unit="m" />
         <FormNumber control={control} name="largest.massKg" label="Largest likely mass" unit="kg" />
-        <FormChoice control={control} name="teeth" label="Teeth" options={asOptions(['none', 'fine', 'sharp'])} />
+        <FormChoice
+          control={control}
+          name="teeth"
+          label="Teeth"
+          options={asOptions(['none', 'fine', 'sharp'])}
+        />
         <FormChoice control={control} name="mouth" label="Mouth" options={asOptions(['small', 'large'])} />
         <FormChoice
           control={control}
@@ -49,8 +54,20 @@ export function SpeciesFields({ form }: { form: UseFormReturn<OwnSpecies> }) {
       </Box>
       <Box sx={two}>
         {ranges.flatMap(({ name, label, unit }) => [
-          <FormNumber key={`${name}0`} control={control} name={`${name}.0`} label={`${label}, from`} unit={unit} />,
-          <FormNumber key={`${name}1`} control={control} name={`${name}.1`} label={`${label}, to`} unit={unit} />,
+          <FormNumber
+            key={`${name}0`}
+            control={control}
+            name={`${name}.0`}
+            label={`${label}, from`}
+            unit={unit}
+          />,
+          <FormNumber
+            key={`${name}1`}
+            control={control}
+            name={`${name}.1`}
+            label={`${label}, to`}
+            unit={unit}
+          />,
         ])}
       </Box>
       <FormText control={control} name="note" label="Note: rules, numbers, care" />

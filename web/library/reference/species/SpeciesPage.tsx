@@ -8,7 +8,12 @@ import { capital, listed } from '#core/units/words';
 import { FishDrawing, metres } from './FishDrawing';
 import { amount, amountOnly, inWords } from '#core/units/amount';
 
-const habitatWords = { fresh: 'fresh water', estuary: 'estuaries', coast: 'coasts', open: 'open water' } as const;
+const habitatWords = {
+  fresh: 'fresh water',
+  estuary: 'estuaries',
+  coast: 'coasts',
+  open: 'open water',
+} as const;
 const teethWords = {
   none: 'no teeth to speak of',
   fine: 'fine teeth, which do not cut line',
@@ -32,7 +37,10 @@ export function SpeciesPage({ species }: { species: Species }) {
       `${range(species.lineKg, 'kg')}; leader ${range(species.leaderKg, 'kg')}${species.teeth === 'sharp' ? ', of something that teeth do not cut' : ''}`,
     ],
     ['Hooks', species.hooks],
-    ['Kept in', `a cold store ${metres(species.usual.lengthM)} long inside or more; bled, gutted soon, on ice at once`],
+    [
+      'Kept in',
+      `a cold store ${metres(species.usual.lengthM)} long inside or more; bled, gutted soon, on ice at once`,
+    ],
     ['Runs', `${amount(species.runM, 'm', 0)} at the longest to reckon with`],
   ];
   return (
@@ -88,8 +96,8 @@ export function SpeciesPage({ species }: { species: Species }) {
       </Box>
       {species.note !== '' && <Typography sx={{ fontStyle: 'italic' }}>{inWords(species.note)}</Typography>}
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
-        Sizes and tackle are usual practice, rounded: no record and no rule. Sizes and seasons of the law are the
-        authority’s to tell.
+        Sizes and tackle are usual practice, rounded: no record and no rule. Sizes and seasons of the law are
+        the authority’s to tell.
       </Typography>
     </Box>
   );

@@ -5,7 +5,10 @@ import { capital } from '#core/units/words';
 
 const inOrder = termIds.toSorted((a, b) => terms[a].name.localeCompare(terms[b].name, 'en'));
 
-/** Settled here: what a word means. What would annoy: having to leave the sum for it, so each explains itself there too. */
+/**
+ * Settled here: what a word means. What would annoy: having to leave the sum for it, so each explains itself
+ * there too.
+ */
 export function WordsScreen() {
   return (
     <Box sx={{ maxWidth: 820 }}>

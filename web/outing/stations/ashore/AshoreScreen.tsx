@@ -15,7 +15,10 @@ import { Marks } from './Marks';
 import { Wishes } from './Wishes';
 import { byClock } from '#core/units/clockWords';
 
-/** Settled here: what the outing came to, for the next one. What would annoy: a form to fill with wet hands before one may go home. */
+/**
+ * Settled here: what the outing came to, for the next one. What would annoy: a form to fill with wet hands
+ * before one may go home.
+ */
 export function AshoreScreen() {
   const { doc, edit, looked, now } = useOutingWorkspace();
   const { log, brief } = doc;
@@ -30,8 +33,8 @@ export function AshoreScreen() {
     return (
       <Box sx={{ maxWidth: 620 }}>
         <Typography sx={{ mb: 2 }}>
-          Nothing is written of this outing yet. Once it is over: what was used, lost or broken, what was caught, what
-          was missed. As much of it as you care to.
+          Nothing is written of this outing yet. Once it is over: what was used, lost or broken, what was
+          caught, what was missed. As much of it as you care to.
         </Typography>
         <Button variant="contained" onClick={begin}>
           Begin the log
@@ -43,8 +46,16 @@ export function AshoreScreen() {
     <Box sx={{ maxWidth: 760, display: 'grid', gap: 4 }}>
       <Box component="section" aria-label="Times">
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
-          <Clock label="Launched at" value={log.launchedAt} onChange={(launchedAt) => change({ ...log, launchedAt })} />
-          <Clock label="Landed at" value={log.landedAt} onChange={(landedAt) => change({ ...log, landedAt })} />
+          <Clock
+            label="Launched at"
+            value={log.launchedAt}
+            onChange={(launchedAt) => change({ ...log, launchedAt })}
+          />
+          <Clock
+            label="Landed at"
+            value={log.landedAt}
+            onChange={(landedAt) => change({ ...log, landedAt })}
+          />
           <Typography color="textSecondary">
             {duration(hoursLogged(doc, zone) * 60)} afloat on {dayInWords(brief.date)}; planned{' '}
             {byClock(brief.launchAt)} to {sayOwnHours(brief, zone).home}.

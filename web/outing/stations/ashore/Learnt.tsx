@@ -35,7 +35,8 @@ export function Learnt() {
             const own = logs.get(item.id);
             if (!own) return [];
             const perHour = ownLossRate(own);
-            const broken = doc.log?.items.some((one) => one.itemId === item.id && one.mark === 'broken') ?? false;
+            const broken =
+              doc.log?.items.some((one) => one.itemId === item.id && one.mark === 'broken') ?? false;
             return [
               ...(perHour === null
                 ? []
@@ -69,7 +70,11 @@ export function Learnt() {
                       text={`${item.name} broke. It still counts in every outing that carries it.`}
                       act="Put it under repair"
                       onAct={() =>
-                        keep(item, { condition: 'under repair' }, `${item.name}: under repair, and no longer counted.`)
+                        keep(
+                          item,
+                          { condition: 'under repair' },
+                          `${item.name}: under repair, and no longer counted.`,
+                        )
                       }
                     />,
                   ]

@@ -14,10 +14,20 @@ export function Marks({ log, onChange }: { log: Log; onChange: (log: Log) => voi
   const open = looked.aboard.filter(({ item }) => of(item.id) === null);
   return (
     <Box component="section" aria-label="What was aboard">
-      <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', flexWrap: 'wrap', gap: 1 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'baseline',
+          justifyContent: 'space-between',
+          flexWrap: 'wrap',
+          gap: 1,
+        }}
+      >
         <Typography variant="h2">What was aboard</Typography>
         {open.length > 0 && (
-          <Button onClick={() => onChange(open.reduce((next, { item }) => withMark(next, item.id, 'carried'), log))}>
+          <Button
+            onClick={() => onChange(open.reduce((next, { item }) => withMark(next, item.id, 'carried'), log))}
+          >
             The other {open.length}: carried, not used
           </Button>
         )}
@@ -71,7 +81,11 @@ export function Marks({ log, onChange }: { log: Log; onChange: (log: Log) => voi
                 onChange={(_, mark: Mark | null) => onChange(withMark(log, item.id, mark))}
               >
                 {marks.map((mark) => (
-                  <ToggleButton key={mark} value={mark} sx={{ minHeight: 44, px: 1.5, textTransform: 'none' }}>
+                  <ToggleButton
+                    key={mark}
+                    value={mark}
+                    sx={{ minHeight: 44, px: 1.5, textTransform: 'none' }}
+                  >
                     {mark}
                   </ToggleButton>
                 ))}

@@ -52,11 +52,13 @@ export function BetterHours({ onClose }: { onClose: () => void }) {
       <DialogTitle id="better-hours">Better hours</DialogTitle>
       <DialogContent>
         <Typography variant="body2" sx={{ mb: 2 }}>
-          Each half-hour launch from first light to dusk, the same outing moved as it is. A gate with the Stops that the
-          hour brings, a half disc with its Minds; a stroke where it brings neither. Under it the strongest wind, paler
-          where it gusts, the sea, the tide as you come to the place, and how much is in hand on the way home; shaded in
-          the dark, ? where no wind is written.{' '}
-          {same && same.stops + same.minds > 0 && `At every hour alike, and not counted here: ${sameWords(same)}.`}
+          Each half-hour launch from first light to dusk, the same outing moved as it is. A gate with the
+          Stops that the hour brings, a half disc with its Minds; a stroke where it brings neither. Under it
+          the strongest wind, paler where it gusts, the sea, the tide as you come to the place, and how much
+          is in hand on the way home; shaded in the dark, ? where no wind is written.{' '}
+          {same &&
+            same.stops + same.minds > 0 &&
+            `At every hour alike, and not counted here: ${sameWords(same)}.`}
         </Typography>
         {choices === null && <LinearProgress aria-label="Judging each launch" />}
         {choices?.length === 0 && (
@@ -91,7 +93,8 @@ export function BetterHours({ onClose }: { onClose: () => void }) {
           variant="contained"
           disabled={!chosen}
           onClick={() => {
-            if (chosen) edit((outing) => ({ ...outing, brief: movedTo(outing.brief, chosen.date, chosen.launchAt) }));
+            if (chosen)
+              edit((outing) => ({ ...outing, brief: movedTo(outing.brief, chosen.date, chosen.launchAt) }));
             onClose();
           }}
         >
@@ -110,12 +113,24 @@ function sameWords({ stops, minds }: LaunchChoice['same']): string {
 }
 
 /** What an hour is like: wind, sea, light, and how much is in hand on the way home. */
-function hourWords({ windMps, gustMps, seaM, inDark, darkMinutes, spareMin, unknownHours }: LaunchChoice): string {
+function hourWords({
+  windMps,
+  gustMps,
+  seaM,
+  inDark,
+  darkMinutes,
+  spareMin,
+  unknownHours,
+}: LaunchChoice): string {
   const parts = [
     windMps !== null &&
       `wind to ${amount(windMps, 'wind')}${gustMps === null ? '' : `, gusts ${amountOnly(gustMps, 'wind')}`}`,
     seaM !== null && `sea to ${amount(seaM, 'm')}`,
-    inDark ? 'launched in the dark' : darkMinutes >= 1 ? `${duration(darkMinutes)} in the dark` : 'in the light',
+    inDark
+      ? 'launched in the dark'
+      : darkMinutes >= 1
+        ? `${duration(darkMinutes)} in the dark`
+        : 'in the light',
     spareMin !== null &&
       (spareMin >= 0 ? `home with ${duration(spareMin)} in hand` : `home ${duration(-spareMin)} late`),
     unknownHours > 0 && `${count(unknownHours)} ${plural(unknownHours, 'hour')} of which no wind is written`,

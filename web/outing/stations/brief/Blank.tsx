@@ -86,7 +86,11 @@ export function Blank({ asks, text, mark, children }: Props) {
           onClose={close}
           anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
           slotProps={{
-            paper: { role: 'dialog', 'aria-label': asks, sx: { p: 2, width: 340, maxWidth: 'calc(100vw - 32px)' } },
+            paper: {
+              role: 'dialog',
+              'aria-label': asks,
+              sx: { p: 2, width: 340, maxWidth: 'calc(100vw - 32px)' },
+            },
           }}
         >
           <Typography variant="h3" component="h2" sx={{ mb: 1.5 }}>

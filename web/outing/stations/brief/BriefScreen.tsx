@@ -26,7 +26,10 @@ const Meanings = styled('dl')(({ theme }) => ({
 // Judged when asked for: the dialog comes with its question.
 const BetterHours = lazy(async () => ({ default: (await import('./BetterHours')).BetterHours }));
 
-/** Settled here: for what, where, when, with whom, and what that exposes one to. What would annoy: a form of twenty fields. */
+/**
+ * Settled here: for what, where, when, with whom, and what that exposes one to. What would annoy: a form of
+ * twenty fields.
+ */
 export function BriefScreen() {
   const { assessment, doc, looked } = useOutingWorkspace();
   const [comparing, setComparing] = useState(false);

@@ -40,7 +40,10 @@ const staysInSight = { position: 'sticky', left: 0, zIndex: 1, bgcolor: 'backgro
 
 const MOST_HOURS = 48;
 
-/** The day hour by hour, as read off a forecast. A figure out of range stays where it was typed and is not taken. */
+/**
+ * The day hour by hour, as read off a forecast. A figure out of range stays where it was typed and is not
+ * taken.
+ */
 export function ConditionsTable() {
   const { doc, edit, looked } = useOutingWorkspace();
   const { conditions } = doc;
@@ -206,12 +209,16 @@ interface CheckedProps {
   value: number | null;
   inTable?: boolean;
   schema: {
-    safeParse: (value: unknown) => { success: true } | { success: false; error: { issues: { message: string }[] } };
+    safeParse: (
+      value: unknown,
+    ) => { success: true } | { success: false; error: { issues: { message: string }[] } };
   };
   onChange: (value: number | null) => void;
 }
 
-/** A figure that is taken only when it is in range; else what was typed stays, with what is allowed beside it. */
+/**
+ * A figure that is taken only when it is in range; else what was typed stays, with what is allowed beside it.
+ */
 function Checked({ schema, value, onChange, ...rest }: CheckedProps) {
   const [refused, setRefused] = useState<{ typed: number; why: string } | null>(null);
   return (
@@ -223,7 +230,9 @@ function Checked({ schema, value, onChange, ...rest }: CheckedProps) {
       onChange={(next) => {
         const result = schema.safeParse(next);
         setRefused(
-          result.success ? null : { typed: next ?? NaN, why: result.error.issues[0]?.message ?? 'Not a figure.' },
+          result.success
+            ? null
+            : { typed: next ?? NaN, why: result.error.issues[0]?.message ?? 'Not a figure.' },
         );
         if (result.success) onChange(next);
       }}

@@ -32,7 +32,10 @@ interface OneHandle {
   filled: boolean;
 }
 
-/** One axis of time with light, wind, sea, tide and stream, and three handles that can be dragged, stepped or typed. */
+/**
+ * One axis of time with light, wind, sea, tide and stream, and three handles that can be dragged, stepped or
+ * typed.
+ */
 export function DayStrip() {
   const { doc, edit, looked, assessment, setDragging } = useOutingWorkspace();
   const { inks } = useTheme();
@@ -64,7 +67,14 @@ export function DayStrip() {
     { which: 'launch', name: 'Launch', at: span.from, filled: false },
     ...(turn === null
       ? []
-      : [{ which: 'turn' as const, name: `${leaves}${brief.turnAt === null ? ' by' : ''}`, at: turn, filled: true }]),
+      : [
+          {
+            which: 'turn' as const,
+            name: `${leaves}${brief.turnAt === null ? ' by' : ''}`,
+            at: turn,
+            filled: true,
+          },
+        ]),
     { which: 'home', name: 'Home by', at: span.to, filled: false },
   ];
   const uprights = handles.map(({ at }) => x(at));
@@ -102,7 +112,14 @@ export function DayStrip() {
         <Light axis={axis} water={water} top={top} bottom={tide.bottom} />
         {hourLines.map((hour, i) => (
           <g key={hour}>
-            <line x1={x(hour)} x2={x(hour)} y1={top} y2={layout.axis - 14} stroke={inks.rule} strokeWidth={0.7} />
+            <line
+              x1={x(hour)}
+              x2={x(hour)}
+              y1={top}
+              y2={layout.axis - 14}
+              stroke={inks.rule}
+              strokeWidth={0.7}
+            />
             <text
               x={x(hour)}
               y={layout.axis}

@@ -25,7 +25,10 @@ export const Forecast = memo(function Forecast() {
   const { water } = looked;
   if (!water) return null;
   const take = (taken: Omit<Conditions, 'waterC'> & { waterC: number | null }) =>
-    edit((outing) => ({ ...outing, conditions: { ...taken, waterC: taken.waterC ?? outing.conditions.waterC } }));
+    edit((outing) => ({
+      ...outing,
+      conditions: { ...taken, waterC: taken.waterC ?? outing.conditions.waterC },
+    }));
   const ask = async () => {
     setAsking(true);
     try {

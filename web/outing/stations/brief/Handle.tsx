@@ -29,8 +29,23 @@ const keySteps: Record<string, number> = {
 };
 const REACH = 22;
 
-/** A handle on the time axis: dragged by finger or mouse, stepped by arrows (5 minutes) and page keys (30). */
-export function Handle({ name, clock, minutes, most, x, top, bottom, filled, named, onHold, onMove, onStep }: Props) {
+/**
+ * A handle on the time axis: dragged by finger or mouse, stepped by arrows (5 minutes) and page keys (30).
+ */
+export function Handle({
+  name,
+  clock,
+  minutes,
+  most,
+  x,
+  top,
+  bottom,
+  filled,
+  named,
+  onHold,
+  onMove,
+  onStep,
+}: Props) {
   const { inks } = useTheme();
   const frame = useRef(0);
   const holding = useRef(false);
@@ -75,7 +90,14 @@ export function Handle({ name, clock, minutes, most, x, top, bottom, filled, nam
     >
       <rect x={x - REACH} y={bottom - REACH} width={REACH * 2} height={REACH * 2} fill="transparent" />
       <line x1={x} x2={x} y1={top - 18 - named.row * 16} y2={bottom} stroke={inks.ink} strokeWidth={2} />
-      <circle cx={x} cy={bottom} r={8} fill={filled ? inks.ink : inks.paper} stroke={inks.ink} strokeWidth={2.2} />
+      <circle
+        cx={x}
+        cy={bottom}
+        r={8}
+        fill={filled ? inks.ink : inks.paper}
+        stroke={inks.ink}
+        strokeWidth={2.2}
+      />
       <text
         x={named.start}
         y={top - 6 - named.row * 16}

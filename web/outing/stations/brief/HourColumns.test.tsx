@@ -27,7 +27,12 @@ const hour = (launchAt: string, part: Partial<LaunchChoice> = {}): LaunchChoice 
 
 describe('the hours as columns', () => {
   it('are measured by the worst of all days, and a calm day still looks calm', () => {
-    expect(scaleOf([hour('08:00'), hour('09:00')])).toEqual({ windMps: 10, seaM: 0.8, tideM: null, spareMin: 60 });
+    expect(scaleOf([hour('08:00'), hour('09:00')])).toEqual({
+      windMps: 10,
+      seaM: 0.8,
+      tideM: null,
+      spareMin: 60,
+    });
     const rough = scaleOf([
       hour('08:00', { gustMps: 17, seaM: 1.4, tideM: 0.2 }),
       hour('09:00', { gustMps: null, windMps: 12, tideM: 3.1, spareMin: -95 }),

@@ -6,7 +6,10 @@ import { byClock } from '#core/units/clockWords';
 import { plural } from '#core/units/words';
 import { LevelMark } from '../../../ui/LevelMark';
 
-/** What the bars of all days are measured by: the strongest gust, the highest sea, the tide between its ends, the most in hand. */
+/**
+ * What the bars of all days are measured by: the strongest gust, the highest sea, the tide between its ends,
+ * the most in hand.
+ */
 export interface HourScale {
   windMps: number;
   seaM: number;
@@ -35,9 +38,13 @@ interface Props {
   onChoose: (choice: LaunchChoice) => void;
 }
 
-/** One day as a strip: a column a launch, so that wind, sea, tide, light and the way home are seen to change. */
+/**
+ * One day as a strip: a column a launch, so that wind, sea, tide, light and the way home are seen to change.
+ */
 export function HourColumns({ choices, scale, fewest, chosen, onChoose }: Props) {
-  const shown = (['wind', 'sea', 'tide', 'home'] as const).filter((row) => row !== 'tide' || scale.tideM !== null);
+  const shown = (['wind', 'sea', 'tide', 'home'] as const).filter(
+    (row) => row !== 'tide' || scale.tideM !== null,
+  );
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '44px minmax(0, 1fr)' }}>
       <Box aria-hidden sx={{ pt: `${HEAD_PX}px`, typography: 'caption', color: 'text.secondary' }}>
@@ -78,7 +85,10 @@ function Column({
 }) {
   const { stops, minds, launchAt, windMps, gustMps, seaM, tideM, spareMin, inDark, unknownHours } = choice;
   const { inks } = useTheme();
-  const words = [stops > 0 && `${stops} ${plural(stops, 'Stop')}`, minds > 0 && `${minds} ${plural(minds, 'Mind')}`]
+  const words = [
+    stops > 0 && `${stops} ${plural(stops, 'Stop')}`,
+    minds > 0 && `${minds} ${plural(minds, 'Mind')}`,
+  ]
     .filter(Boolean)
     .join(', ');
   const unknown = unknownHours > 0;
@@ -148,12 +158,17 @@ function Column({
       <Bar height={rows.sea}>{seaM !== null && <Fill share={share(seaM, scale.seaM)} ink={inks.ink} />}</Bar>
       {scale.tideM && (
         <Bar height={rows.tide} close>
-          {tideM !== null && <Fill share={share(tideM - low, Math.max(0.1, high - low))} ink={inks.kelp} pale />}
+          {tideM !== null && (
+            <Fill share={share(tideM - low, Math.max(0.1, high - low))} ink={inks.kelp} pale />
+          )}
         </Bar>
       )}
       <Bar height={rows.home}>
         {spareMin !== null && (
-          <Fill share={share(Math.abs(spareMin), scale.spareMin)} ink={spareMin < 0 ? inks.clay : inks.kelp} />
+          <Fill
+            share={share(Math.abs(spareMin), scale.spareMin)}
+            ink={spareMin < 0 ? inks.clay : inks.kelp}
+          />
         )}
       </Bar>
     </ButtonBase>
@@ -161,12 +176,26 @@ function Column({
 }
 
 /** A cell of a row; without a gap the cells of a row read as one line over the hours. */
-function Bar({ height, close = false, children }: { height: number; close?: boolean; children: React.ReactNode }) {
+function Bar({
+  height,
+  close = false,
+  children,
+}: {
+  height: number;
+  close?: boolean;
+  children: React.ReactNode;
+}) {
   return (
     <Box
       component="span"
       aria-hidden
-      sx={{ position: 'relative', height, mx: close ? '-2px' : '5px', borderBottom: 1, borderColor: 'divider' }}
+      sx={{
+        position: 'relative',
+        height,
+        mx: close ? '-2px' : '5px',
+        borderBottom: 1,
+        borderColor: 'divider',
+      }}
     >
       {children}
     </Box>

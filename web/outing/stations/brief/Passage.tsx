@@ -22,7 +22,12 @@ const Sheet = styled('table')(({ theme }) => ({
   borderCollapse: 'collapse',
   fontSize: '0.92rem',
   lineHeight: 1.3,
-  'th, td': { padding: '7px 6px', borderBottom: `1px solid ${theme.inks.rule}`, textAlign: 'right', fontWeight: 400 },
+  'th, td': {
+    padding: '7px 6px',
+    borderBottom: `1px solid ${theme.inks.rule}`,
+    textAlign: 'right',
+    fontWeight: 400,
+  },
   'th:first-of-type': { textAlign: 'left', paddingLeft: 0 },
   'thead th, small': { color: theme.inks.slate },
   td: { whiteSpace: 'nowrap' },
@@ -56,7 +61,12 @@ export function TurnFor() {
       <Typography
         component="p"
         // With its day before it, it would not stand on one line.
-        sx={{ fontFamily: serif, fontWeight: 600, fontSize: turns.length > 8 ? '2rem' : '3.6rem', lineHeight: 1.05 }}
+        sx={{
+          fontFamily: serif,
+          fontWeight: 600,
+          fontSize: turns.length > 8 ? '2rem' : '3.6rem',
+          lineHeight: 1.05,
+        }}
       >
         {turns}
       </Typography>
@@ -66,9 +76,12 @@ export function TurnFor() {
           : `${written === null ? '' : `At the latest ${clock(plan.latestTurn)}, `}to be in by ${clock(plan.deadline)}.`}{' '}
         {what && (
           <>
-            With the <Term id="secondPropulsion" />: {clock(what.latestTurnSpare)}. With the wind a third stronger:{' '}
-            {clock(what.windier.latestTurn)}. An hour later{' '}
-            {what.hourLater.homeAt === null ? 'the way home is shut' : `you are in at ${clock(what.hourLater.homeAt)}`}.
+            With the <Term id="secondPropulsion" />: {clock(what.latestTurnSpare)}. With the wind a third
+            stronger: {clock(what.windier.latestTurn)}. An hour later{' '}
+            {what.hourLater.homeAt === null
+              ? 'the way home is shut'
+              : `you are in at ${clock(what.hourLater.homeAt)}`}
+            .
           </>
         )}{' '}
         Estimates, from your pace, the hours above and the tide as it is written.
@@ -94,7 +107,8 @@ export function Legs() {
   if (!plan || !water)
     return (
       <Typography color="textSecondary">
-        The legs appear when launch, place, boat and hours are said, and launch and place have positions of their own.
+        The legs appear when launch, place, boat and hours are said, and launch and place have positions of
+        their own.
       </Typography>
     );
   const out = plan.legs.filter((leg) => leg.way === 'out');
@@ -178,7 +192,9 @@ function LegRow({
         )}
       </td>
       <td>{groundMps === null ? dash : amountOnly(groundMps, 'm/s', 1)}</td>
-      <td className={why ? 'there shut' : 'there'}>{why ?? (arrivesAt === null ? dash : byClock(clock(arrivesAt)))}</td>
+      <td className={why ? 'there shut' : 'there'}>
+        {why ?? (arrivesAt === null ? dash : byClock(clock(arrivesAt)))}
+      </td>
     </tr>
   );
 }

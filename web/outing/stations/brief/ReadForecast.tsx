@@ -27,8 +27,9 @@ interface ReadProps {
 }
 
 /**
- * A forecast pasted, dropped or chosen. Settled here: is it read as it was meant. What would annoy: figures in its place that nobody wrote.
- * So what was understood stands here before anything is replaced, and what may mean two things is asked.
+ * A forecast pasted, dropped or chosen. Settled here: is it read as it was meant. What would annoy: figures
+ * in its place that nobody wrote. So what was understood stands here before anything is replaced, and what
+ * may mean two things is asked.
  */
 export function ReadForecast({ onClose, onTake }: ReadProps) {
   const { doc, looked } = useOutingWorkspace();
@@ -80,8 +81,8 @@ export function ReadForecast({ onClose, onTake }: ReadProps) {
       >
         <Typography variant="body2" sx={{ mb: 1 }}>
           Paste it, drop a file here, or choose one: a table with a line of heads, such as{' '}
-          <code>time, wind (kn), gust (kn), from (°), air (°C)</code>, or JSON. Nothing is replaced before you say so.{' '}
-          <Link href="/samples/forecast.csv">A sample file</Link>
+          <code>time, wind (kn), gust (kn), from (°), air (°C)</code>, or JSON. Nothing is replaced before you
+          say so. <Link href="/samples/forecast.csv">A sample file</Link>
         </Typography>
         <FileButton
           name="Choose a file"
@@ -127,7 +128,13 @@ export function ReadForecast({ onClose, onTake }: ReadProps) {
 }
 
 /** How it was read, its first hour as a sample, and what of it was not. */
-function Understood({ file: { hours, understood, unread, besides }, zone }: { file: ForecastFile; zone: string }) {
+function Understood({
+  file: { hours, understood, unread, besides },
+  zone,
+}: {
+  file: ForecastFile;
+  zone: string;
+}) {
   const [first, last] = [hours[0], hours[hours.length - 1]];
   if (!first || !last) return null;
   const say = ({ at }: { at: string }) =>

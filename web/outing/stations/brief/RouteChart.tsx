@@ -16,7 +16,10 @@ import { RouteFiles } from './RouteFiles';
 const MOST_WAYPOINTS = 60;
 type Way = 'out' | 'home';
 
-/** The way out and home on the water's chart; drawn by pressing, listed beside it, read from and written to files. */
+/**
+ * The way out and home on the water's chart; drawn by pressing, listed beside it, read from and written to
+ * files.
+ */
 export const RouteChart = memo(function RouteChart() {
   const { doc, edit, looked } = useOutingWorkspace();
   const [drawing, setDrawing] = useState<Way | null>(null);
@@ -25,7 +28,10 @@ export const RouteChart = memo(function RouteChart() {
   const { route } = doc.brief;
   const set = (way: Way, points: Waypoint[], group = '') =>
     edit(
-      (outing) => ({ ...outing, brief: { ...outing.brief, route: { ...outing.brief.route, [way]: points } } }),
+      (outing) => ({
+        ...outing,
+        brief: { ...outing.brief, route: { ...outing.brief.route, [way]: points } },
+      }),
       group,
     );
   const add = ({ latDeg, lonDeg }: Place) => {
@@ -69,8 +75,8 @@ export const RouteChart = memo(function RouteChart() {
       {drawing && (
         <>
           <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
-            Press the chart to add a point to the way {drawing}. By keyboard: move the chart with the arrows, Enter sets
-            a point at the cross.
+            Press the chart to add a point to the way {drawing}. By keyboard: move the chart with the arrows,
+            Enter sets a point at the cross.
           </Typography>
           <Points points={route[drawing]} onChange={(points, group) => set(drawing, points, group)} />
         </>
@@ -103,7 +109,10 @@ function Points({
             }
             slotProps={{ htmlInput: { 'aria-label': `Name of point ${i + 1}`, maxLength: 200 } }}
           />
-          <IconButton aria-label={`Take out point ${i + 1}`} onClick={() => onChange(points.filter((_, j) => j !== i))}>
+          <IconButton
+            aria-label={`Take out point ${i + 1}`}
+            onClick={() => onChange(points.filter((_, j) => j !== i))}
+          >
             <CloseOutlined sx={{ fontSize: 16 }} />
           </IconButton>
         </Box>

@@ -58,14 +58,18 @@ describe('the day by the hour', () => {
     const { doc } = atDesk(day, <ConditionsTable />);
     type('Wind at 09:00, m/s', '6.5');
     await userEvent.click(screen.getByRole('button', { name: 'Copy 09:00 to every later hour' }));
-    expect(['09:00', '10:00', '11:00'].map((clock) => hourOf(doc(), clock)?.windMps)).toEqual([6.5, 6.5, 6.5]);
+    expect(['09:00', '10:00', '11:00'].map((clock) => hourOf(doc(), clock)?.windMps)).toEqual([
+      6.5, 6.5, 6.5,
+    ]);
     expect(hourOf(doc(), '08:00')).toEqual(hourOf(day, '08:00'));
     expect(hourOf(doc(), '12:00')).toEqual(hourOf(day, '12:00'));
     expect(screen.queryByRole('button', { name: 'Copy 11:00 to every later hour' })).toBeNull();
   });
   it('hours that nobody wrote come as they are typed, in order', () => {
     const { doc } = atDesk({ ...day, conditions: { ...day.conditions, hours: [] } }, <ConditionsTable />);
-    expect(screen.getByRole('button', { name: 'Copy 08:00 to every later hour' }).hasAttribute('disabled')).toBe(true);
+    expect(
+      screen.getByRole('button', { name: 'Copy 08:00 to every later hour' }).hasAttribute('disabled'),
+    ).toBe(true);
     type('Wind at 10:00, m/s', '3');
     type('Air at 08:00, °C', '11');
     expect(doc().conditions.hours.map(({ at }) => at.slice(11, 16))).toEqual(['08:00', '10:00']);

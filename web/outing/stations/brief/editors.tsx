@@ -90,7 +90,10 @@ export function PickSeveral<Id extends string>({
                 <>
                   {name}
                   {more !== undefined && (
-                    <Box component="span" sx={{ display: 'block', typography: 'caption', color: 'text.secondary' }}>
+                    <Box
+                      component="span"
+                      sx={{ display: 'block', typography: 'caption', color: 'text.secondary' }}
+                    >
                       {more}
                     </Box>
                   )}

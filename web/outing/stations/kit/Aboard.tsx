@@ -84,7 +84,11 @@ function Lines({ lines, grey }: { lines: readonly Line[]; grey: boolean }) {
                 >
                   −
                 </IconButton>
-                <Typography variant="body2" component="span" aria-label={`${entry.quantity} of ${item.quantity} owned`}>
+                <Typography
+                  variant="body2"
+                  component="span"
+                  aria-label={`${entry.quantity} of ${item.quantity} owned`}
+                >
                   {entry.quantity}
                 </Typography>
                 <IconButton

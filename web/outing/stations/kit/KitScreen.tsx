@@ -7,11 +7,18 @@ import { NeedRow } from './NeedRow';
 import { Party } from './Party';
 import { Proposal } from './Proposal';
 
-/** Settled here: what meets each need, and what is carried for nothing. What would annoy: a packing list that hides why. */
+/**
+ * Settled here: what meets each need, and what is carried for nothing. What would annoy: a packing list that
+ * hides why.
+ */
 export function KitScreen() {
   const { assessment, looked } = useOutingWorkspace();
   if (!looked.water)
-    return <Typography>Say in the brief where you launch. What this outing needs is counted from there.</Typography>;
+    return (
+      <Typography>
+        Say in the brief where you launch. What this outing needs is counted from there.
+      </Typography>
+    );
   return (
     <Box
       sx={{

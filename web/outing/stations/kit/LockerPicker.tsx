@@ -51,11 +51,15 @@ export function LockerPicker({ onClose }: { onClose: () => void }) {
             The locker is empty. Put in what you own.
           </Link>
         )}
-        {references.items.length > 0 && shown.length === 0 && <Typography>Nothing fits these words.</Typography>}
+        {references.items.length > 0 && shown.length === 0 && (
+          <Typography>Nothing fits these words.</Typography>
+        )}
         <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
           {shown.slice(0, MOST_SHOWN).map((item) => {
             const state = itemState(item, doc.brief.date);
-            const asked = kinds[item.kind].means.filter((id) => open.has(id)).map((id) => catalogue[id].title);
+            const asked = kinds[item.kind].means
+              .filter((id) => open.has(id))
+              .map((id) => catalogue[id].title);
             return (
               <Box component="li" key={item.id} sx={{ borderBottom: 1, borderColor: 'divider' }}>
                 <FormControlLabel

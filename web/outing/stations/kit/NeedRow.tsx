@@ -32,7 +32,8 @@ export function NeedRow({ need }: { need: JudgedNeed }) {
   const counting = need.means.filter((means) => means.shortfall === null);
   const idle = need.means.filter((means) => means.shortfall !== null);
   // What only a Note asks for is no alarm.
-  const isLoud = !need.met && (need.level === 'law' || need.findingLevel === 'mind' || need.findingLevel === 'stop');
+  const isLoud =
+    !need.met && (need.level === 'law' || need.findingLevel === 'mind' || need.findingLevel === 'stop');
   const lackColor = isLoud ? 'error.main' : 'text.secondary';
   return (
     <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
@@ -185,7 +186,11 @@ function Opened({ need }: { need: JudgedNeed }) {
           aria-label={`Owned, for: ${catalogue[need.id].title}`}
         >
           {choices.slice(0, MOST_CHOICES).map(({ item, shortfall }) => (
-            <Box component="li" key={item.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}>
+            <Box
+              component="li"
+              key={item.id}
+              sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}
+            >
               <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
                 {item.name}, {mass(item.massKg)}
                 {shortfall && (

@@ -11,7 +11,10 @@ import { useOutingWorkspace } from '../../outingWorkspace';
 import { Person } from './Person';
 import { Together } from './Together';
 
-/** The others: what each has said they carry for themselves and bring for all, and in whose boat each shared thing rides. */
+/**
+ * The others: what each has said they carry for themselves and bring for all, and in whose boat each shared
+ * thing rides.
+ */
 export function Party() {
   const { doc, edit, state, assessment, looked } = useOutingWorkspace();
   const [adding, setAdding] = useState('');

@@ -34,7 +34,10 @@ interface Props {
   asking: Asking | null;
 }
 
-/** One of the others. Settled here: what of ours is with them. What would annoy: typing what they typed already. */
+/**
+ * One of the others. Settled here: what of ours is with them. What would annoy: typing what they typed
+ * already.
+ */
 export function Person({ one, needs, forAll, member, asking }: Props) {
   const { edit } = useOutingWorkspace();
   const said = needs.filter((id) => one.says.includes(id)).length;
@@ -45,7 +48,10 @@ export function Person({ one, needs, forAll, member, asking }: Props) {
         component="summary"
         sx={{ cursor: 'pointer', py: 1, display: 'list-item', listStylePosition: 'outside', ml: 2.5 }}
       >
-        <Box component="span" sx={{ display: 'inline-flex', columnGap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Box
+          component="span"
+          sx={{ display: 'inline-flex', columnGap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}
+        >
           {one.name}
           <TallyStrokes counted={said} of={needs.length} size={12} />
           {member && standing(member) !== '' && (
@@ -72,14 +78,18 @@ export function Person({ one, needs, forAll, member, asking }: Props) {
           control={
             <Checkbox
               checked={one.says.includes(id)}
-              onChange={(_, on) => set({ says: on ? [...one.says, id] : one.says.filter((other) => other !== id) })}
+              onChange={(_, on) =>
+                set({ says: on ? [...one.says, id] : one.says.filter((other) => other !== id) })
+              }
             />
           }
           label={catalogue[id].title}
         />
       ))}
       <Brings one={one} forAll={forAll} set={set} />
-      <Button onClick={() => edit((outing) => withoutCompanion(outing, one.id))}>{one.name} does not come</Button>
+      <Button onClick={() => edit((outing) => withoutCompanion(outing, one.id))}>
+        {one.name} does not come
+      </Button>
     </Box>
   );
 }
@@ -162,7 +172,11 @@ function AskAlong({ one, member, asking }: { one: Companion; member: Member | nu
 }
 
 /** What they bring of which one does for all: counted by the usual figures of its kind. */
-function Brings({ one, forAll, set }: Pick<Props, 'one' | 'forAll'> & { set: (change: Partial<Companion>) => void }) {
+function Brings({
+  one,
+  forAll,
+  set,
+}: Pick<Props, 'one' | 'forAll'> & { set: (change: Partial<Companion>) => void }) {
   const add = (kind: KindId | null) => {
     if (kind === null) return;
     const thing = { id: crypto.randomUUID(), kind, name: kinds[kind].name, quantity: 1 };
@@ -200,7 +214,9 @@ function Brings({ one, forAll, set }: Pick<Props, 'one' | 'forAll'> & { set: (ch
         blurOnSelect
         getOptionLabel={(kind) => kinds[kind].name}
         onChange={(_, kind) => add(kind)}
-        renderInput={(params) => <TextField {...params} margin="dense" label={`What ${one.name} brings for all`} />}
+        renderInput={(params) => (
+          <TextField {...params} margin="dense" label={`What ${one.name} brings for all`} />
+        )}
       />
     </Box>
   );

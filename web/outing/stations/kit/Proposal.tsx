@@ -17,7 +17,10 @@ import { useOutingWorkspace } from '../../outingWorkspace';
 import { ProposedLine } from './ProposedLine';
 import { LeftOut, TackleLine, ToBuy } from './ProposalAfter';
 
-/** The lightest sound set that meets what is open, as a difference: taken whole or piece by piece, and why each. */
+/**
+ * The lightest sound set that meets what is open, as a difference: taken whole or piece by piece, and why
+ * each.
+ */
 export function Proposal() {
   const { doc, edit, editor, references, answers, assessment, now } = useOutingWorkspace();
   const say = useToast();
@@ -61,16 +64,26 @@ export function Proposal() {
   );
   const take = (list: readonly ProposedItem[]) => {
     edit((outing) => list.reduce((next, one) => withItem(next, one.itemId, one.quantity), outing));
-    say(list.length === 1 ? `Aboard: ${nameOf(list[0]?.itemId ?? '')}.` : `${list.length} things put aboard.`, {
-      name: 'Undo',
-      run: editor.undo,
-    });
+    say(
+      list.length === 1 ? `Aboard: ${nameOf(list[0]?.itemId ?? '')}.` : `${list.length} things put aboard.`,
+      {
+        name: 'Undo',
+        run: editor.undo,
+      },
+    );
   };
   return (
     <Box
       component="section"
       aria-labelledby="proposal"
-      sx={{ border: 1, borderColor: 'text.primary', borderRadius: 1, bgcolor: 'background.paper', p: 2, mb: 3 }}
+      sx={{
+        border: 1,
+        borderColor: 'text.primary',
+        borderRadius: 1,
+        bgcolor: 'background.paper',
+        p: 2,
+        mb: 3,
+      }}
     >
       <Typography variant="h2" id="proposal">
         {proposed ? 'Proposed changes' : 'A proposal'}
@@ -138,7 +151,8 @@ function summary(proposed: Proposed | null, working: boolean): string {
   if (working) return 'Searching.';
   if (!proposed) return 'What the locker has for what is still open. What you put aboard stays.';
   if (proposed.add.length === 0) return 'Nothing in the locker would count for more.';
-  const proof = proposed.gap < 1e-6 ? 'proven lightest' : `at most ${figure(proposed.gap * 100)} % above the lightest`;
+  const proof =
+    proposed.gap < 1e-6 ? 'proven lightest' : `at most ${figure(proposed.gap * 100)} % above the lightest`;
   return `Lightest sound set, your own school first: ${mass(proposed.addedKg)} more, ${proof}.`;
 }
 

@@ -17,8 +17,8 @@ export function TackleLine({ tackle: { have, budget } }: { tackle: Proposal['tac
   if (!budget) return null;
   return (
     <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1.5 }}>
-      Tackle then: {howMany(have.rods, 'rod')}, {howMany(have.boxes, 'box', 'boxes')}, {mass(have.massKg)}. Your measure
-      for this outing: {count(budget.rods)}, {count(budget.boxes)}, {mass(budget.massKg)}.
+      Tackle then: {howMany(have.rods, 'rod')}, {howMany(have.boxes, 'box', 'boxes')}, {mass(have.massKg)}.
+      Your measure for this outing: {count(budget.rods)}, {count(budget.boxes)}, {mass(budget.massKg)}.
     </Typography>
   );
 }
@@ -27,13 +27,23 @@ export function TackleLine({ tackle: { have, budget } }: { tackle: Proposal['tac
 const MOST_TOLD = 100;
 
 /** What could serve and stays ashore, and why. */
-export function LeftOut({ omitted, nameOf }: { omitted: readonly Omitted[]; nameOf: (id: string) => string }) {
+export function LeftOut({
+  omitted,
+  nameOf,
+}: {
+  omitted: readonly Omitted[];
+  nameOf: (id: string) => string;
+}) {
   return (
     <Box component="details" sx={{ mt: 1.5 }}>
       <Typography component="summary" variant="body2" sx={{ cursor: 'pointer', py: 1.25 }}>
         {omitted.length} {plural(omitted.length, 'thing')} left ashore, and why
       </Typography>
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, maxHeight: 320, overflow: 'auto' }} tabIndex={0}>
+      <Box
+        component="ul"
+        sx={{ listStyle: 'none', m: 0, p: 0, maxHeight: 320, overflow: 'auto' }}
+        tabIndex={0}
+      >
         {omitted.slice(0, MOST_TOLD).map(({ itemId, needId, why }) => (
           <ProposedLine
             key={itemId}

@@ -14,7 +14,14 @@ export function ProposedLine({ sign, name, why, right, action }: ProposedLinePro
   return (
     <Box
       component="li"
-      sx={{ display: 'flex', alignItems: 'center', borderBottom: 1, borderColor: 'divider', minHeight: 48, gap: 1 }}
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        borderBottom: 1,
+        borderColor: 'divider',
+        minHeight: 48,
+        gap: 1,
+      }}
     >
       <Box sx={{ flex: 1, minWidth: 0, py: 0.5 }}>
         <Typography variant="body2" sx={{ overflowWrap: 'anywhere' }}>

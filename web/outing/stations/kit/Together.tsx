@@ -13,7 +13,10 @@ import { useDocuments } from '../../../documents/queries';
 import { useToast } from '../../../ui/Toast';
 import { useOutingWorkspace } from '../../outingWorkspace';
 
-/** What is one for all of the party: its plan, what it still lacks, and what of somebody else's rides in this boat. */
+/**
+ * What is one for all of the party: its plan, what it still lacks, and what of somebody else's rides in this
+ * boat.
+ */
 export function Together({ party }: { party: Party }) {
   const { gaps, members, leads } = party;
   if (leads && !members.some(({ coming }) => coming === 'along')) return null;
@@ -61,7 +64,10 @@ function Plan({ party }: { party: Party }) {
   );
 }
 
-/** What the lead put into this boat: it can be taken into one's own locker and plan, so that its weight and place count. */
+/**
+ * What the lead put into this boat: it can be taken into one's own locker and plan, so that its weight and
+ * place count.
+ */
 function Rides({ party }: { party: Party }) {
   const { doc, edit, references } = useOutingWorkspace();
   const items = useDocuments('items');

@@ -15,14 +15,18 @@ describe('the kit', () => {
   it('counts each purpose, and each need by strokes and words', () => {
     atDesk(ready, <KitScreen />);
     const alive = within(screen.getByRole('region', { name: 'Stay alive' }));
-    const [, met, of] = /^(\d+) of (\d+) counted$/.exec(alive.getByText(/^\d+ of \d+ counted$/).textContent) ?? [];
+    const [, met, of] =
+      /^(\d+) of (\d+) counted$/.exec(alive.getByText(/^\d+ of \d+ counted$/).textContent) ?? [];
     expect(Number(met)).toBeLessThanOrEqual(Number(of));
     expect(need('Buoyancy, worn').textContent).toContain('Foam jacket, high back');
     expect(need('Call for help').textContent).toContain('Phone in its case · Handheld radio, floats');
     expect(need('Cells for the lamps').textContent).toContain('Nothing aboard');
   });
   it('waits for the water where none is said', () => {
-    atDesk({ ...ready, brief: { ...ready.brief, waterId: null, launchId: null, areaId: null } }, <KitScreen />);
+    atDesk(
+      { ...ready, brief: { ...ready.brief, waterId: null, launchId: null, areaId: null } },
+      <KitScreen />,
+    );
     expect(screen.getByText(/^Say in the brief where you launch\./)).toBeDefined();
   });
   it('a need opens, tells why and what would do, and takes another means aboard', async () => {

@@ -28,7 +28,10 @@ import { StowDrawing } from './StowDrawing';
 import { type Target, keyOf, targetOf, zoneOfTarget } from './targets';
 import { putIn, spotAtTarget, useStow } from './useStow';
 
-/** The smallest of what lies under the finger; by keyboard, the nearest. A thing that holds others goes before the place it stands in. */
+/**
+ * The smallest of what lies under the finger; by keyboard, the nearest. A thing that holds others goes before
+ * the place it stands in.
+ */
 const underFinger: CollisionDetection = (args) => {
   const hits = pointerWithin(args);
   if (hits.length === 0) return args.pointerCoordinates ? [] : closestCenter(args);
@@ -115,7 +118,8 @@ export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outin
       collisionDetection={underFinger}
       accessibility={{
         screenReaderInstructions: {
-          draggable: 'Space takes it up; arrow keys go from place to place; Space puts it down, Escape leaves it.',
+          draggable:
+            'Space takes it up; arrow keys go from place to place; Space puts it down, Escape leaves it.',
         },
         announcements: {
           onDragStart: (event) => say(idOf(event), 'taken up'),
@@ -160,7 +164,9 @@ export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outin
 }
 /** In a place as large as this, m, it matters where: left or right, fore or aft. */
 const ROOMY_M = 0.3;
-/** Where in a roomy place a thing was let go, kept within it; null: the place is small, or a key put it there. */
+/**
+ * Where in a roomy place a thing was let go, kept within it; null: the place is small, or a key put it there.
+ */
 function within(
   { active, over, activatorEvent }: Pick<DragMoveEvent, 'active' | 'over' | 'activatorEvent'>,
   placed: Placed,
@@ -174,7 +180,8 @@ function within(
   const share = (at: number, from: number, long: number) => (at - from) / Math.max(1, long) - 0.5;
   const { lengthM, widthM } = footprintOf({ ...placed, zone });
   const kept = (off: number, room: number, size: number) =>
-    Math.max(-1, Math.min(1, off / Math.max(0.001, Math.max(0, (room - size) / 2)))) * Math.max(0, (room - size) / 2);
+    Math.max(-1, Math.min(1, off / Math.max(0.001, Math.max(0, (room - size) / 2)))) *
+    Math.max(0, (room - size) / 2);
   const along = share(rect.left + rect.width / 2, over.rect.left, over.rect.width) * zone.lengthM;
   const across = share(rect.top + rect.height / 2, over.rect.top, over.rect.height) * zone.widthM;
   const round = (value: number) => Math.round(value * 100) / 100;
@@ -185,7 +192,8 @@ function within(
 }
 
 const isThere = ({ spot }: Placed, target: Target) =>
-  spot.in === target.in && (target.in === 'vehicle' || spot.id === (target.in === 'body' ? target.part : target.id));
+  spot.in === target.in &&
+  (target.in === 'vehicle' || spot.id === (target.in === 'body' ? target.part : target.id));
 
 /** The body and the vehicle, beside the boat: what lies there, and somewhere to drop. */
 function OffBoat({ carrying }: { carrying: Placed | null }) {

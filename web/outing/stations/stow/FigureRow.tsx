@@ -26,7 +26,10 @@ export function FigureRow({ craft, stance, gearKg, anglerKg, now }: Props) {
           {
             name: 'Trim',
             value: `${figure(Math.abs(afloat.trimDeg))}°`,
-            more: Math.abs(afloat.trimDeg) < 0.05 ? 'level' : `bow ${afloat.trimDeg > 0 ? 'up' : 'down'}, within 2°`,
+            more:
+              Math.abs(afloat.trimDeg) < 0.05
+                ? 'level'
+                : `bow ${afloat.trimDeg > 0 ? 'up' : 'down'}, within 2°`,
           },
           {
             name: 'Heel',
@@ -69,7 +72,13 @@ export function FigureRow({ craft, stance, gearKg, anglerKg, now }: Props) {
           </Typography>
           <Typography
             component="dd"
-            sx={{ m: 0, typography: 'h2', fontSize: '1.5rem', lineHeight: 1.15, fontVariantNumeric: 'tabular-nums' }}
+            sx={{
+              m: 0,
+              typography: 'h2',
+              fontSize: '1.5rem',
+              lineHeight: 1.15,
+              fontVariantNumeric: 'tabular-nums',
+            }}
           >
             {value}
           </Typography>

@@ -26,7 +26,12 @@ export function Pick({ label, value, options, onPick }: Props) {
         </MenuItem>
       )}
       {options.map((one) => (
-        <MenuItem key={one.value} value={one.value} disabled={one.disabled ?? false} sx={{ whiteSpace: 'normal' }}>
+        <MenuItem
+          key={one.value}
+          value={one.value}
+          disabled={one.disabled ?? false}
+          sx={{ whiteSpace: 'normal' }}
+        >
           {one.name}
         </MenuItem>
       ))}

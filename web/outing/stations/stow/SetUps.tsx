@@ -24,7 +24,10 @@ import { useStow } from './useStow';
 
 const MOST_LINES = 12;
 
-/** Settled here: whether the whole plan is one that the boat has been in before. What would annoy: to lose this one by trying that one. */
+/**
+ * Settled here: whether the whole plan is one that the boat has been in before. What would annoy: to lose
+ * this one by trying that one.
+ */
 export const SetUps = memo(function SetUps() {
   const { doc, edit, editor, references } = useOutingWorkspace();
   const { boarded, plan, names } = useStow();
@@ -121,7 +124,9 @@ export const SetUps = memo(function SetUps() {
                 <li key={line}>{line}</li>
               ))}
             </ul>
-            {differences.length > MOST_LINES && <Typography>And {differences.length - MOST_LINES} more.</Typography>}
+            {differences.length > MOST_LINES && (
+              <Typography>And {differences.length - MOST_LINES} more.</Typography>
+            )}
           </DialogContent>
           <DialogActions>
             <Button onClick={() => setAsked(null)}>Leave it</Button>

@@ -77,11 +77,23 @@ function Above({
   return (
     <g>
       <defs>
-        <pattern id="clear-side" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern
+          id="clear-side"
+          width={7}
+          height={7}
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
           <path d="M0 0V7" stroke={inks.kelp} strokeWidth={1.2} opacity={0.6} />
         </pattern>
       </defs>
-      <Kept {...{ scale, craft }} side={boarded.angler.clearSide} fromM={-0.25} toM={0.6} words="to climb in" />
+      <Kept
+        {...{ scale, craft }}
+        side={boarded.angler.clearSide}
+        fromM={-0.25}
+        toM={0.6}
+        words="to climb in"
+      />
       {/* Where a fish is fought begins before that side, if it is the same one. */}
       <Kept
         {...{ scale, craft }}
@@ -91,7 +103,9 @@ function Above({
         words="to fight a fish"
       />
       {!still &&
-        zonesOf(craft).map((zone) => <ZoneTarget key={zone.id} zone={zone} scale={scale} carrying={carrying} />)}
+        zonesOf(craft).map((zone) => (
+          <ZoneTarget key={zone.id} zone={zone} scale={scale} carrying={carrying} />
+        ))}
       {plan.things.map((placed) => {
         if (!placed.eye || placed.spot.in !== 'zone') return null;
         const at = laid.get(placed.one.item.id) ?? spotAt(placed, craft);
@@ -111,7 +125,11 @@ function Above({
         if (at && still)
           return <Mark key={placed.one.item.id} {...{ placed, at, scale }} chosen={false} taking={null} />;
         return at ? (
-          <Thing key={placed.one.item.id} {...{ placed, at, scale, carrying }} box={boxes.has(placed.one.item.id)} />
+          <Thing
+            key={placed.one.item.id}
+            {...{ placed, at, scale, carrying }}
+            box={boxes.has(placed.one.item.id)}
+          />
         ) : null;
       })}
     </g>
@@ -148,8 +166,19 @@ function Kept({ scale: { x, y, px }, craft, side, fromM, toM, words }: KeptProps
 }
 const INNER_M = 0.26;
 
-/** A place as something to drop on: shown while something is carried, kelp where it takes it, clay where it does not. */
-function ZoneTarget({ zone, scale: { x, y, px }, carrying }: { zone: Zone; scale: Scale; carrying: Placed | null }) {
+/**
+ * A place as something to drop on: shown while something is carried, kelp where it takes it, clay where it
+ * does not.
+ */
+function ZoneTarget({
+  zone,
+  scale: { x, y, px },
+  carrying,
+}: {
+  zone: Zone;
+  scale: Scale;
+  carrying: Placed | null;
+}) {
   const { plan } = useStow();
   const { inks } = useTheme();
   const why = carrying ? refusal(carrying, { in: 'zone', id: zone.id }, plan) : null;
@@ -206,7 +235,9 @@ function Mark({ placed, at, scale: { x, y, px }, chosen, taking }: MarkProps) {
         rx={3}
         fill={taking === null ? (chosen ? inks.ink : inks.raised) : taking ? inks.kelp : inks.clay}
         fillOpacity={taking === null ? 1 : 0.5}
-        stroke={isSharp(kind) && placed.spot.cover === 'bare' ? inks.clay : placed.lies.held ? inks.ink : inks.ochre}
+        stroke={
+          isSharp(kind) && placed.spot.cover === 'bare' ? inks.clay : placed.lies.held ? inks.ink : inks.ochre
+        }
         strokeWidth={chosen ? 2.4 : 1.3}
         strokeDasharray={placed.lies.held ? undefined : '3 2'}
       />

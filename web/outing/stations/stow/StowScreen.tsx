@@ -27,7 +27,10 @@ import { ThingTable } from './ThingTable';
 import { TurnOver } from './TurnOver';
 import { type Boarded, StowContext, type StowDesk, floating, putIn, useNames, usePlan } from './useStow';
 
-/** Settled here: does everything lie where it is dry, held, at hand and out of the way, in every mode. What would annoy: dragging forty things to learn it. */
+/**
+ * Settled here: does everything lie where it is dry, held, at hand and out of the way, in every mode. What
+ * would annoy: dragging forty things to learn it.
+ */
 export function StowScreen() {
   const { looked, doc } = useOutingWorkspace();
   const { craft, angler } = looked;
@@ -75,7 +78,10 @@ function Stowed({ boarded }: { boarded: Boarded }) {
   const shown = trial ?? doc;
   const afloat = useMemo(() => {
     const laid = trial
-      ? planOf({ aboard: boarded.aboard, craft: boarded.craft, angler: boarded.angler, stow: trial.stow }, shownMode)
+      ? planOf(
+          { aboard: boarded.aboard, craft: boarded.craft, angler: boarded.angler, stow: trial.stow },
+          shownMode,
+        )
       : plan;
     return floating(laid, shown.stow, boarded, fishKg);
   }, [trial, shown, boarded, shownMode, plan, fishKg]);
@@ -122,7 +128,9 @@ function Stowed({ boarded }: { boarded: Boarded }) {
           <Button onClick={() => window.print()}>Print</Button>
         </Box>
         {/* On a phone it stays in sight over the table, and moves to the thing that is touched. */}
-        <Box sx={{ position: { xs: 'sticky', sm: 'static' }, top: 0, zIndex: 2, bgcolor: 'background.default' }}>
+        <Box
+          sx={{ position: { xs: 'sticky', sm: 'static' }, top: 0, zIndex: 2, bgcolor: 'background.default' }}
+        >
           <Carrying lies={now && now !== 'sinks' ? now : null} onTrial={setTrial} />
         </Box>
         <Box sx={{ order: { xs: 3, sm: 0 }, mt: { xs: 2, sm: 0 } }}>
@@ -218,7 +226,9 @@ function ModeLines({ mode, boarded }: { mode: Mode; boarded: Boarded }) {
           <Button
             size="small"
             onClick={() =>
-              edit((outing) => withRigged(outing, mode, { seat: other === setUpOf(craft).seat ? null : other }))
+              edit((outing) =>
+                withRigged(outing, mode, { seat: other === setUpOf(craft).seat ? null : other }),
+              )
             }
           >
             Seat {other}

@@ -8,7 +8,10 @@ import { useOutingWorkspace } from '../../outingWorkspace';
 import { StowDrawing } from './StowDrawing';
 import { useStow } from './useStow';
 
-/** The plan on one page, for paper alone: both views, what lies where, and what is made ready before the other modes. */
+/**
+ * The plan on one page, for paper alone: both views, what lies where, and what is made ready before the other
+ * modes.
+ */
 export const StowSheet = memo(function StowSheet() {
   const { doc, looked, assessment } = useOutingWorkspace();
   const { plan, boarded, names } = useStow();
@@ -23,7 +26,8 @@ export const StowSheet = memo(function StowSheet() {
     if (isPlain(placed) || placed.one.entry.carriedBy !== null) continue;
     const { item, entry } = placed.one;
     const said = saySpot(placed.spot, item.kind, names).split(', ');
-    const where = placed.lies.in === 'zone' && placed.spot.in === 'zone' ? placed.lies.place : (said[0] ?? '');
+    const where =
+      placed.lies.in === 'zone' && placed.spot.in === 'zone' ? placed.lies.place : (said[0] ?? '');
     const how = saySpot(placed.spot, item.kind, names).replace(where, '').replace(/^, /, '');
     const line = `${item.name}${entry.quantity > 1 ? ` × ${entry.quantity}` : ''}${how === '' ? '' : ` (${how})`}`;
     places.set(where, [...(places.get(where) ?? []), line]);

@@ -26,7 +26,10 @@ const dryWords = {
   sealed: 'sealed',
 } as const;
 
-/** Settled here: where this one thing is, what keeps it there, and whether it can be had. What would annoy: having to drag it. */
+/**
+ * Settled here: where this one thing is, what keeps it there, and whether it can be had. What would annoy:
+ * having to drag it.
+ */
 export function ThingPanel({ placed }: { placed: Placed }) {
   const { plan, mode, names, put, boarded, choose } = useStow();
   const { edit } = useOutingWorkspace();
@@ -48,7 +51,14 @@ export function ThingPanel({ placed }: { placed: Placed }) {
     <Box
       component="section"
       aria-label={item.name}
-      sx={{ border: 1, borderColor: 'divider', borderRadius: 1, bgcolor: 'background.paper', p: 1.5, mt: 1.5 }}
+      sx={{
+        border: 1,
+        borderColor: 'divider',
+        borderRadius: 1,
+        bgcolor: 'background.paper',
+        p: 1.5,
+        mt: 1.5,
+      }}
     >
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
         <Typography variant="h3" component="h3" sx={{ flex: 1, minWidth: 180 }}>
@@ -73,7 +83,14 @@ export function ThingPanel({ placed }: { placed: Placed }) {
             : '.'}
         {others.length > 0 && ` In it: ${others.map(({ one }) => one.item.name).join(', ')}.`}
       </Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, minmax(0, 1fr))' }, gap: 1, mt: 1 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, minmax(0, 1fr))' },
+          gap: 1,
+          mt: 1,
+        }}
+      >
         <Pick
           label="Where"
           value={key}
@@ -118,7 +135,10 @@ export function ThingPanel({ placed }: { placed: Placed }) {
           <Pick
             label="It is"
             value={spot.state}
-            options={(['stowed', 'out'] as const).map((state, i) => ({ value: state, name: states[i] ?? state }))}
+            options={(['stowed', 'out'] as const).map((state, i) => ({
+              value: state,
+              name: states[i] ?? state,
+            }))}
             onPick={(state) => change({ state: state as Spot['state'] })}
           />
         )}
@@ -130,14 +150,15 @@ export function ThingPanel({ placed }: { placed: Placed }) {
             onPick={(layer) => change({ layer: layer as Spot['layer'] })}
           />
         )}
-        {(isSharp(item.kind) || spot.cover !== 'bare' || !isContainer(item.kind)) && lies.in !== 'vehicle' && (
-          <Pick
-            label="Covered"
-            value={spot.cover}
-            options={coverIds.map((cover) => ({ value: cover, name: covers[cover] }))}
-            onPick={(cover) => change({ cover: cover as Spot['cover'] })}
-          />
-        )}
+        {(isSharp(item.kind) || spot.cover !== 'bare' || !isContainer(item.kind)) &&
+          lies.in !== 'vehicle' && (
+            <Pick
+              label="Covered"
+              value={spot.cover}
+              options={coverIds.map((cover) => ({ value: cover, name: covers[cover] }))}
+              onPick={(cover) => change({ cover: cover as Spot['cover'] })}
+            />
+          )}
       </Box>
       {placed.by === 'plan' && (
         <Button size="small" sx={{ mt: 0.5 }} onClick={() => edit((outing) => asUsual(outing, [item.id]))}>

@@ -44,7 +44,8 @@ export const ThingTable = memo(function ThingTable() {
       .filter((placed) => !isPlain(placed) && placed.one.entry.carriedBy === null)
       .filter(
         ({ one, spot }) =>
-          sought === '' || `${one.item.name} ${saySpot(spot, one.item.kind, names)}`.toLowerCase().includes(sought),
+          sought === '' ||
+          `${one.item.name} ${saySpot(spot, one.item.kind, names)}`.toLowerCase().includes(sought),
       )
       .toSorted((a, b) => by[sorting](a, b));
   }, [plan, names, sorting, words]);
@@ -100,7 +101,11 @@ export const ThingTable = memo(function ThingTable() {
           </Typography>
         )}
       </Box>
-      <Table size="small" aria-label="Things and their places" sx={{ '& td, & th': { px: { xs: 0.5, sm: 1 } } }}>
+      <Table
+        size="small"
+        aria-label="Things and their places"
+        sx={{ '& td, & th': { px: { xs: 0.5, sm: 1 } } }}
+      >
         <TableHead>
           <TableRow>
             <TableCell padding="checkbox">
@@ -149,7 +154,11 @@ export const ThingTable = memo(function ThingTable() {
                 </TableCell>
                 <TableCell
                   sx={{
-                    color: trouble ? 'warning.main' : placed.by === 'kind' ? 'text.secondary' : 'text.primary',
+                    color: trouble
+                      ? 'warning.main'
+                      : placed.by === 'kind'
+                        ? 'text.secondary'
+                        : 'text.primary',
                     fontStyle: placed.by === 'kind' ? 'italic' : 'normal',
                   }}
                 >

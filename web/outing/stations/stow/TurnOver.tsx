@@ -20,7 +20,10 @@ const titles: Record<Fate, string> = {
 };
 const MOST = 14;
 
-/** Settled here: the boat turns over, here, now: what is left, and what can still be done. What would annoy: to learn it in the water. */
+/**
+ * Settled here: the boat turns over, here, now: what is left, and what can still be done. What would annoy:
+ * to learn it in the water.
+ */
 export function TurnOver({ onClose }: { onClose: () => void }) {
   const { plan, mode } = useStow();
   const { assessment } = useOutingWorkspace();
@@ -57,7 +60,14 @@ export function TurnOver({ onClose }: { onClose: () => void }) {
         {withFish.length > 0 && ` With ${listed(withFish)} the fish kept are gone, about ${mass(keepKg)}.`}
         {still.length > 0 && ` What is left still meets: ${listed(still)}.`}
       </Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'repeat(4, minmax(0, 1fr))' }, gap: 2, mt: 1 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', sm: 'repeat(4, minmax(0, 1fr))' },
+          gap: 2,
+          mt: 1,
+        }}
+      >
         {order.map((fate) => {
           const list = things.filter((placed) => fateOf(placed) === fate);
           return (
@@ -66,7 +76,9 @@ export function TurnOver({ onClose }: { onClose: () => void }) {
                 sx={{
                   fontWeight: 700,
                   color:
-                    list.length > 0 && (fate === 'sinks' || fate === 'floats away') ? 'error.main' : 'text.primary',
+                    list.length > 0 && (fate === 'sinks' || fate === 'floats away')
+                      ? 'error.main'
+                      : 'text.primary',
                 }}
               >
                 {titles[fate]}: {count(list.length)}
@@ -94,7 +106,8 @@ export function TurnOver({ onClose }: { onClose: () => void }) {
         })}
       </Box>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
-        By where each thing lies and what holds it; a cord that is slack, or a lid that is not pressed, holds nothing.
+        By where each thing lies and what holds it; a cord that is slack, or a lid that is not pressed, holds
+        nothing.
       </Typography>
     </Box>
   );

@@ -60,7 +60,8 @@ describe('where a thing can be put', () => {
   });
   it('counts as a container what is one by its kind, and what holds something', () => {
     const ids = containersIn(plan).map(({ one }) => one.item.id);
-    for (const { spot } of plan.things) if (spot.in === 'thing' && spot.id !== null) expect(ids).toContain(spot.id);
+    for (const { spot } of plan.things)
+      if (spot.in === 'thing' && spot.id !== null) expect(ids).toContain(spot.id);
     expect(ids).not.toContain(longest.one.item.id);
   });
   it('is listed from bow to stern, then in other things, on the body, and in the vehicle, each with what stands against it', () => {
@@ -69,9 +70,9 @@ describe('where a thing can be put', () => {
     expect(order).toEqual([...order].sort((a, b) => rank(a) - rank(b)));
     const along = list.flatMap(({ target }) => zoneOfTarget(craft, target)?.xM ?? []);
     expect(along).toEqual([...along].sort((a, b) => b - a));
-    expect(list.some(({ target }) => target.in === 'zone' && zoneOfTarget(craft, target)?.kind === 'pad-eye')).toBe(
-      false,
-    );
+    expect(
+      list.some(({ target }) => target.in === 'zone' && zoneOfTarget(craft, target)?.kind === 'pad-eye'),
+    ).toBe(false);
     expect(list.at(-1)).toMatchObject({ target: { in: 'vehicle' }, why: null });
     expect(new Set(list.map(({ target }) => keyOf(target))).size).toBe(list.length);
     for (const { target, why } of list) expect(why).toBe(refusal(placed('radio'), target, plan));

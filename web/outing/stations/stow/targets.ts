@@ -16,7 +16,9 @@ export type Target =
 
 /** A target as one text, and back. */
 export function keyOf(target: Target): string {
-  return target.in === 'vehicle' ? 'vehicle' : `${target.in}:${target.in === 'body' ? target.part : target.id}`;
+  return target.in === 'vehicle'
+    ? 'vehicle'
+    : `${target.in}:${target.in === 'body' ? target.part : target.id}`;
 }
 export function targetOf(key: string): Target | null {
   const [where = '', id = ''] = key.split(':');
@@ -64,8 +66,14 @@ export function containersIn(plan: StowPlan): readonly Placed[] {
   );
 }
 
-/** Everything a thing can be put into, in the order one walks: bow to stern, in other things, on the body, the vehicle. */
-export function targetList(placed: Placed, plan: StowPlan): { target: Target; name: string; why: string | null }[] {
+/**
+ * Everything a thing can be put into, in the order one walks: bow to stern, in other things, on the body, the
+ * vehicle.
+ */
+export function targetList(
+  placed: Placed,
+  plan: StowPlan,
+): { target: Target; name: string; why: string | null }[] {
   const zones = zonesOf(plan.craft)
     .filter(({ kind }) => kind !== 'pad-eye')
     .toSorted((a, b) => b.xM - a.xM)
@@ -77,8 +85,10 @@ export function targetList(placed: Placed, plan: StowPlan): { target: Target; na
     target: { in: 'body' as const, part },
     name: `On you: ${bodyParts[part]}`,
   }));
-  return [...zones, ...boxes, ...body, { target: { in: 'vehicle' as const }, name: 'In the vehicle' }].map((one) => ({
-    ...one,
-    why: refusal(placed, one.target, plan),
-  }));
+  return [...zones, ...boxes, ...body, { target: { in: 'vehicle' as const }, name: 'In the vehicle' }].map(
+    (one) => ({
+      ...one,
+      why: refusal(placed, one.target, plan),
+    }),
+  );
 }

@@ -47,7 +47,12 @@ export function putIn(
   placeds: readonly Placed[],
   spotFor: (placed: Placed) => Spot,
 ): Outing {
-  const fishing = planOf({ aboard: boarded.aboard, craft: boarded.craft, angler: boarded.angler, stow: outing.stow });
+  const fishing = planOf({
+    aboard: boarded.aboard,
+    craft: boarded.craft,
+    angler: boarded.angler,
+    stow: outing.stow,
+  });
   return withPut(
     outing,
     placeds.map((placed) => {
@@ -96,7 +101,12 @@ export function spotAtTarget(
 }
 
 /** How the boat floats by a plan: in its mode, with so much of the catch aboard. */
-export function floating(plan: StowPlan, stow: Outing['stow'], { craft, angler, water }: Boarded, fishKg: number) {
+export function floating(
+  plan: StowPlan,
+  stow: Outing['stow'],
+  { craft, angler, water }: Boarded,
+  fishKg: number,
+) {
   const inMode = craftIn(craft, stow, plan.mode);
   const lading = planLading(plan, angler.heightM, fishKg);
   const stance = seatedIn(inMode);

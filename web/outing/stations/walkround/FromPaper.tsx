@@ -15,7 +15,10 @@ import { useToast } from '../../../ui/Toast';
 import { WhenField } from '../../../ui/WhenField';
 import { useOutingWorkspace } from '../../outingWorkspace';
 
-/** What was ticked on paper, written in at one go with the hour at which it was: each box is looked at once more, and none is ticked beforehand. */
+/**
+ * What was ticked on paper, written in at one go with the hour at which it was: each box is looked at once
+ * more, and none is ticked beforehand.
+ */
 export function FromPaper({ onClose }: { onClose: () => void }) {
   const { assessment, walk, looked, now } = useOutingWorkspace();
   const say = useToast();
@@ -25,7 +28,10 @@ export function FromPaper({ onClose }: { onClose: () => void }) {
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const at = clock !== null && day !== null ? instantOf(day, clock, zone) : null;
   const trouble = at === null ? 'Say when.' : at > now + 60_000 ? 'That is still to come.' : null;
-  const [dayField, clockField] = [useRef<{ commit: () => boolean }>(null), useRef<{ commit: () => boolean }>(null)];
+  const [dayField, clockField] = [
+    useRef<{ commit: () => boolean }>(null),
+    useRef<{ commit: () => boolean }>(null),
+  ];
   const keep = () => {
     // What is no day or hour is not written in with the one that stood there before.
     if ([dayField, clockField].some(({ current }) => current?.commit() === false)) return;
@@ -36,7 +42,9 @@ export function FromPaper({ onClose }: { onClose: () => void }) {
         walk.answer(step.id, verdict, at);
         for (const { stepId } of step.phase === 'evening' ? step.items : []) walk.answer(stepId, verdict, at);
       }
-    say(`${ticked.size} ${plural(ticked.size, 'step')} written in. What was not good is answered step by step.`);
+    say(
+      `${ticked.size} ${plural(ticked.size, 'step')} written in. What was not good is answered step by step.`,
+    );
     onClose();
   };
   return (
@@ -46,7 +54,9 @@ export function FromPaper({ onClose }: { onClose: () => void }) {
         <Typography color="textSecondary" sx={{ mb: 2 }}>
           Tick what is ticked on the sheet. It counts from the hour at which it was looked at.
         </Typography>
-        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2, mb: 1, mt: 1 }}>
+        <Box
+          sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2, mb: 1, mt: 1 }}
+        >
           <WhenField handle={dayField} kind="date" label="Looked at on" value={day} onChange={setDay} />
           <WhenField
             handle={clockField}
@@ -67,7 +77,8 @@ export function FromPaper({ onClose }: { onClose: () => void }) {
                 checked={ticked.has(step.id)}
                 onChange={({ target }) =>
                   setTicked(
-                    (was) => new Set(target.checked ? [...was, step.id] : [...was].filter((id) => id !== step.id)),
+                    (was) =>
+                      new Set(target.checked ? [...was, step.id] : [...was].filter((id) => id !== step.id)),
                   )
                 }
               />

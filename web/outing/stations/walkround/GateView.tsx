@@ -23,7 +23,8 @@ export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void
     const [answered] = await Promise.all([walk.flush(), editor.flush()]);
     const { saving, version } = editor.getState();
     if (!isReached() && saving.is !== 'conflict' && saving.is !== 'refused') {
-      // Where the server does not answer it is made here, over what was judged here, and judged again when it arrives.
+      // Where the server does not answer it is made here, over what was judged here, and judged again when it
+      // arrives.
       walk.signHere(signedSnapshot(editor.getState().doc, references, lastAnswers(walk.record)));
       onSigned();
       return;
@@ -75,7 +76,9 @@ export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void
                   );
                 })}
               {bar.bar === 'critical' && bar.steps.length > 6 && (
-                <Typography color="textSecondary">and {bar.steps.length - 6} more, in the list of all steps</Typography>
+                <Typography color="textSecondary">
+                  and {bar.steps.length - 6} more, in the list of all steps
+                </Typography>
               )}
               {bar.bar === 'forecast' && (
                 <Button

@@ -30,7 +30,10 @@ export function Procedures() {
           <Box component="summary" sx={{ py: 1.75, cursor: 'pointer', fontSize: '1.05rem' }}>
             {name}
           </Box>
-          <Box component="ol" sx={{ mt: 0, mb: 2, pl: 3.5, fontSize: '1.15rem', '& li': { py: 0.5, pl: 0.5 } }}>
+          <Box
+            component="ol"
+            sx={{ mt: 0, mb: 2, pl: 3.5, fontSize: '1.15rem', '& li': { py: 0.5, pl: 0.5 } }}
+          >
             {steps.map((step, i) => (
               <li key={i}>{step}</li>
             ))}

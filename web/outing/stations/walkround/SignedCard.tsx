@@ -16,7 +16,10 @@ import { useOutingWorkspace } from '../../outingWorkspace';
 import type { Signature } from '../../queries';
 import { byClock } from '#core/units/clockWords';
 
-/** The single card: signed, when, what was accepted, when to be back; and, after a change, that it no longer holds. */
+/**
+ * The single card: signed, when, what was accepted, when to be back; and, after a change, that it no longer
+ * holds.
+ */
 export function SignedCard({
   signature,
   changes,
@@ -143,7 +146,12 @@ export function SignedCard({
           </Box>
         </>
       )}
-      <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2, overflowWrap: 'anywhere' }}>
+      <Typography
+        variant="caption"
+        color="textSecondary"
+        component="p"
+        sx={{ mt: 2, overflowWrap: 'anywhere' }}
+      >
         A count, not a promise.{' '}
         {signature.hash === '' ? 'It has its seal when it arrives.' : `Seal ${signature.hash.slice(0, 16)}`}
       </Typography>

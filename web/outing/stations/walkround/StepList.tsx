@@ -9,7 +9,10 @@ import { kinds } from '#core/catalog/gear/kinds';
 import { carriedStep } from '#core/walkround/answers';
 import { dateAt, dayInWords } from '#core/units/time';
 
-/** All steps at a glance, to go back to one. Answers are given one by one; what was ticked on paper is written in box by box. */
+/**
+ * All steps at a glance, to go back to one. Answers are given one by one; what was ticked on paper is written
+ * in box by box.
+ */
 export function StepList({ onOpen, onGate }: { onOpen: (index: number) => void; onGate: () => void }) {
   const { assessment, answers } = useOutingWorkspace();
   const [paper, setPaper] = useState(false);
@@ -77,7 +80,9 @@ function NotAskedAgain() {
   const { looked, answers } = useOutingWorkspace();
   const carried = looked.aboard.flatMap(({ item }) => {
     const look = kinds[item.kind].eveningStands ? answers.get(carriedStep(item.id)) : undefined;
-    return look ? [`${item.name}, ${dayInWords(dateAt(Date.parse(look.at), looked.water?.timeZone ?? 'utc'))}`] : [];
+    return look
+      ? [`${item.name}, ${dayInWords(dateAt(Date.parse(look.at), looked.water?.timeZone ?? 'utc'))}`]
+      : [];
   });
   if (carried.length === 0) return null;
   return (

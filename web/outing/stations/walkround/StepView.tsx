@@ -35,7 +35,8 @@ export function StepView({ step, onAnswer, onGo }: Props) {
   useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-      if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog]')) return;
+      if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog]'))
+        return;
       const verdict = keys[event.key];
       // What is wrong in a list is said of the one thing, not of all.
       if (verdict) {
@@ -112,7 +113,9 @@ export function StepView({ step, onAnswer, onGo }: Props) {
   );
 }
 
-/** Things that lie together: each with a way to say that it is not sound, or not there; pressed again, it is. */
+/**
+ * Things that lie together: each with a way to say that it is not sound, or not there; pressed again, it is.
+ */
 function Listed({ step, onAnswer }: Pick<Props, 'step' | 'onAnswer'>) {
   const { answers } = useOutingWorkspace();
   return (
@@ -123,7 +126,14 @@ function Listed({ step, onAnswer }: Pick<Props, 'step' | 'onAnswer'>) {
           <Box
             key={stepId}
             component="li"
-            sx={{ display: 'flex', alignItems: 'center', gap: 0.5, borderTop: 1, borderColor: 'divider', py: 0.25 }}
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              gap: 0.5,
+              borderTop: 1,
+              borderColor: 'divider',
+              py: 0.25,
+            }}
           >
             <Box sx={{ flex: 1, minWidth: 0 }}>
               <Typography sx={{ fontSize: '1.1rem', lineHeight: 1.25 }}>{name}</Typography>

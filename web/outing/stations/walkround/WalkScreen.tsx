@@ -30,20 +30,26 @@ import { byClock } from '#core/units/clockWords';
 
 type View = { at: 'step'; index: number } | { at: 'gate' } | { at: 'list' };
 
-/** Settled here: is each thing there and sound, and may one launch. What would annoy: reading, scrolling, small buttons. */
+/**
+ * Settled here: is each thing there and sound, and may one launch. What would annoy: reading, scrolling,
+ * small buttons.
+ */
 export function WalkScreen() {
   const { doc, assessment, answers, walk, changes, looked, now } = useOutingWorkspace();
   const word = useWord(doc.id, now);
   const { steps } = assessment;
   const firstOpen = steps.findIndex((step) => answers.get(step.id)?.verdict !== 'good');
-  const [view, setView] = useState<View>(() => (firstOpen < 0 ? { at: 'gate' } : { at: 'step', index: firstOpen }));
+  const [view, setView] = useState<View>(() =>
+    firstOpen < 0 ? { at: 'gate' } : { at: 'step', index: firstOpen },
+  );
   const [resigning, setResigning] = useState(false);
   const answered = steps.filter((step) => answers.has(step.id)).length;
   const index = view.at === 'step' ? Math.min(view.index, steps.length - 1) : -1;
   const step = steps[index];
   const awake = useAwake();
   const spoken = useSpoken(view.at === 'step' && step ? `${step.title}. ${step.how}` : '');
-  const go = (to: number) => setView(to >= steps.length ? { at: 'gate' } : { at: 'step', index: Math.max(0, to) });
+  const go = (to: number) =>
+    setView(to >= steps.length ? { at: 'gate' } : { at: 'step', index: Math.max(0, to) });
 
   if (walk.signature && changes && !resigning)
     return (
@@ -57,7 +63,8 @@ export function WalkScreen() {
         <OnTheirWay walk={walk} />
       </Box>
     );
-  if (!looked.water || !looked.craft) return <BriefFirst why="The walk-round is made from boat, water and kit." />;
+  if (!looked.water || !looked.craft)
+    return <BriefFirst why="The walk-round is made from boat, water and kit." />;
   return (
     <>
       <WalkSheet />
@@ -81,16 +88,24 @@ export function WalkScreen() {
           </Typography>
           <Button
             sx={{ minHeight: 56 }}
-            onClick={() => setView(view.at === 'list' ? { at: 'step', index: Math.max(0, firstOpen) } : { at: 'list' })}
+            onClick={() =>
+              setView(view.at === 'list' ? { at: 'step', index: Math.max(0, firstOpen) } : { at: 'list' })
+            }
           >
             {view.at === 'list' ? 'Back to the steps' : 'All steps'}
           </Button>
         </Box>
         {view.at === 'list' && (
-          <StepList onOpen={(to) => setView({ at: 'step', index: to })} onGate={() => setView({ at: 'gate' })} />
+          <StepList
+            onOpen={(to) => setView({ at: 'step', index: to })}
+            onGate={() => setView({ at: 'gate' })}
+          />
         )}
         {view.at === 'gate' && (
-          <GateView onOpen={(to) => setView({ at: 'step', index: to })} onSigned={() => setResigning(false)} />
+          <GateView
+            onOpen={(to) => setView({ at: 'step', index: to })}
+            onSigned={() => setResigning(false)}
+          />
         )}
         {view.at === 'step' && step && (
           <StepView
@@ -133,7 +148,9 @@ function TopLine() {
         ‹ {doc.title}
       </Link>
       <HalfLight />
-      <Typography color="textSecondary">{byClock(clockAt(now, looked.water?.timeZone ?? 'local'))}</Typography>
+      <Typography color="textSecondary">
+        {byClock(clockAt(now, looked.water?.timeZone ?? 'local'))}
+      </Typography>
     </Box>
   );
 }

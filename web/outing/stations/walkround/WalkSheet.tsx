@@ -10,7 +10,10 @@ import { useOutingWorkspace } from '../../outingWorkspace';
 import { phaseNames } from './phaseNames';
 import { useProcedures } from './Procedures';
 
-/** The walk-round on paper alone: boxes in order, large enough for half-light, a line to sign on; the procedures on its back. */
+/**
+ * The walk-round on paper alone: boxes in order, large enough for half-light, a line to sign on; the
+ * procedures on its back.
+ */
 export const WalkSheet = memo(function WalkSheet() {
   const { doc, looked, assessment } = useOutingWorkspace();
   const procedures = useProcedures();
@@ -62,11 +65,12 @@ export const WalkSheet = memo(function WalkSheet() {
         ))}
       </Box>
       <Typography sx={{ mt: '4mm' }}>
-        Walked at ____ : ____ &nbsp; Not good: ______________________________________ &nbsp; Signed: __________________
+        Walked at ____ : ____ &nbsp; Not good: ______________________________________ &nbsp; Signed:
+        __________________
       </Typography>
       <Typography variant="caption">
-        A paper signs nothing here: written in afterwards with its hour, it is a record. Find the angler home by{' '}
-        {hours.home}.
+        A paper signs nothing here: written in afterwards with its hour, it is a record. Find the angler home
+        by {hours.home}.
       </Typography>
       {procedures.length > 0 && (
         <Box sx={{ breakBefore: 'page', columns: 2, columnGap: '8mm' }}>

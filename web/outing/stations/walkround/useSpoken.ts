@@ -2,7 +2,9 @@ import { useEffect, useState } from 'react';
 
 const KEY = 'tally-spoken';
 
-/** Reads a text aloud in the browser's own voice, while that is asked for. null: this browser has no voice. */
+/**
+ * Reads a text aloud in the browser's own voice, while that is asked for. null: this browser has no voice.
+ */
 export function useSpoken(text: string): { on: boolean; toggle: () => void } | null {
   const [on, setOn] = useState(() => localStorage.getItem(KEY) === '1');
   const has = 'speechSynthesis' in window;

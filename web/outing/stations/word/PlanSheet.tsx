@@ -47,7 +47,10 @@ export const PlanSheet = memo(function PlanSheet({ plan }: { plan: FloatPlan }) 
             <Typography component="dt" variant="caption" color="textSecondary">
               {label}
             </Typography>
-            <Box component="dd" sx={{ m: 0, fontFamily: serif, fontWeight: 600, fontSize: '1.15rem', lineHeight: 1.2 }}>
+            <Box
+              component="dd"
+              sx={{ m: 0, fontFamily: serif, fontWeight: 600, fontSize: '1.15rem', lineHeight: 1.2 }}
+            >
               {text}
             </Box>
           </Box>

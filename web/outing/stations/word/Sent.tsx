@@ -51,8 +51,9 @@ export function Sent({ word }: { word: Word }) {
             <Typography color="textSecondary">
               {LOOPBACK.has(window.location.hostname) &&
                 'This house answers on this machine alone, so nobody elsewhere can open it: give them the paper or the text, or open the house to a network. '}
-              Whoever has this address sees the plan, how it stands, and what to do; nothing else. They need no account,
-              and a network from which this house can be reached. It ends a day after you are home.
+              Whoever has this address sees the plan, how it stands, and what to do; nothing else. They need
+              no account, and a network from which this house can be reached. It ends a day after you are
+              home.
             </Typography>
             <Button
               onClick={() =>
@@ -85,7 +86,11 @@ export function Sent({ word }: { word: Word }) {
           >
             <summary style={{ cursor: 'pointer', minHeight: 32 }}>
               {`${sayMoment(Date.parse(one.madeAt), zone, now)} · ${one.subject}`}
-              <Typography component="span" variant="caption" color={one.trouble === '' ? 'textSecondary' : 'error'}>
+              <Typography
+                component="span"
+                variant="caption"
+                color={one.trouble === '' ? 'textSecondary' : 'error'}
+              >
                 {` · to ${one.toAddress || `${one.toName}, who has no address for mail`} · ${one.sentAt === null ? (one.trouble === '' ? 'not sent' : `not sent: ${one.trouble}`) : 'sent'}`}
               </Typography>
             </summary>

@@ -35,14 +35,23 @@ export function TakeOut({ plan, word }: { plan: FloatPlan; word: Word }) {
     const { planCalendar } = await import('#core/floatplan/calendar');
     const homeAt = word.status?.homeAt ?? Date.parse(plan.times.homeAt);
     const callAt = word.status?.callAt ?? Date.parse(plan.times.callAt);
-    saveFile(`${name}.ics`, 'text/calendar', planCalendar(plan, { id: doc.id, homeAt, callAt, now: Date.now() }));
+    saveFile(
+      `${name}.ics`,
+      'text/calendar',
+      planCalendar(plan, { id: doc.id, homeAt, callAt, now: Date.now() }),
+    );
   };
   const gpx = async () => {
     const { wayGpx } = await import('#core/exchange/wayGpx');
     saveFile(`${name}.gpx`, 'application/gpx+xml', wayGpx(plan));
   };
   return (
-    <Box {...screenOnly} role="group" aria-label="Take the plan out" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+    <Box
+      {...screenOnly}
+      role="group"
+      aria-label="Take the plan out"
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}
+    >
       <Button variant="outlined" onClick={() => window.print()}>
         Print
       </Button>

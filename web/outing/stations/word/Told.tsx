@@ -31,8 +31,8 @@ interface Answers {
 }
 
 /**
- * What only the plan needs, asked once: of you in your profile, of the water with the water, of this outing here. Each part is kept where it
- * belongs, and only what changed.
+ * What only the plan needs, asked once: of you in your profile, of the water with the water, of this outing
+ * here. Each part is kept where it belongs, and only what changed.
  */
 export function Told({ onClose }: { onClose: () => void }) {
   const { doc, edit, looked } = useOutingWorkspace();
@@ -60,13 +60,16 @@ export function Told({ onClose }: { onClose: () => void }) {
     if (badAge || badMail) return;
     try {
       const profile = kept?.anglers[0];
-      if (profile && !same(profile.doc.about, about)) await anglers.put({ ...profile.doc, about }, profile.version);
+      if (profile && !same(profile.doc.about, about))
+        await anglers.put({ ...profile.doc, about }, profile.version);
       const place = kept?.waters.find((one) => one.doc.id === water?.id);
       if (place && !same(place.doc.rescue, now.rescue))
         await waters.put({ ...place.doc, rescue: now.rescue }, place.version);
       edit((outing) => ({
         ...outing,
-        brief: same(outing.brief.contact, now.contact) ? outing.brief : { ...outing.brief, contact: now.contact },
+        brief: same(outing.brief.contact, now.contact)
+          ? outing.brief
+          : { ...outing.brief, contact: now.contact },
         word: { ...outing.word, vehicleAt: now.vehicleAt, note: now.note },
       }));
       say('Kept: yours in your profile, the service with the water.');
@@ -106,10 +109,15 @@ export function Told({ onClose }: { onClose: () => void }) {
         </Box>
         <Typography variant="h3">You, in every plan</Typography>
         {!angler && (
-          <Typography color="textSecondary">There is no profile yet: these are kept once there is.</Typography>
+          <Typography color="textSecondary">
+            There is no profile yet: these are kept once there is.
+          </Typography>
         )}
         <Box sx={grid}>
-          {field('Your telephone', now.about.phone, (phone) => setAbout({ phone }), { type: 'tel', disabled: !angler })}
+          {field('Your telephone', now.about.phone, (phone) => setAbout({ phone }), {
+            type: 'tel',
+            disabled: !angler,
+          })}
           {field('Age', age, setAge, {
             error: badAge,
             helperText: badAge ? 'A whole number from 5 to 110, or nothing.' : ' ',
@@ -143,7 +151,10 @@ export function Told({ onClose }: { onClose: () => void }) {
         <Typography variant="h3">{water ? `Whom they call for ${water.name}` : 'Whom they call'}</Typography>
         <Box sx={grid}>
           {field('Service', now.rescue.name, (name) => setRescue({ name }), { disabled: !water })}
-          {field('Number', now.rescue.phone, (phone) => setRescue({ phone }), { type: 'tel', disabled: !water })}
+          {field('Number', now.rescue.phone, (phone) => setRescue({ phone }), {
+            type: 'tel',
+            disabled: !water,
+          })}
           {field('Radio', now.rescue.radio, (radio) => setRescue({ radio }), { disabled: !water })}
         </Box>
         {trouble !== null && (

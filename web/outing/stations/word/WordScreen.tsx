@@ -22,7 +22,10 @@ import { TakeOut } from './TakeOut';
 import { Told } from './Told';
 import { type Word, useWord } from './useWord';
 
-/** Settled here: is this what somebody frightened at midnight needs, and do they have it. What would annoy: typing again what is known, and not knowing whether it was left. */
+/**
+ * Settled here: is this what somebody frightened at midnight needs, and do they have it. What would annoy:
+ * typing again what is known, and not knowing whether it was left.
+ */
 export function WordScreen() {
   const { doc, looked, assessment, now } = useOutingWorkspace();
   const word = useWord(doc.id, now);
@@ -88,7 +91,9 @@ function Leaving({ plan, word }: { plan: FloatPlan; word: Word }) {
         ...outing,
         word: { ...outing.word, left: { at: new Date(now).toISOString(), says: { ...says }, watched: true } },
       }));
-      say(`Kept for ${contact.name}. Now see that they have it: give them the address, the paper or the text.`);
+      say(
+        `Kept for ${contact.name}. Now see that they have it: give them the address, the paper or the text.`,
+      );
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       say(`Not left. ${error.message}`);
@@ -126,8 +131,8 @@ function Leaving({ plan, word }: { plan: FloatPlan; word: Word }) {
         </Button>
       </Box>
       <Typography variant="body2" color="textSecondary">
-        Just what stands below is kept for them, and no more. Nobody else watches: the clock is theirs, so see that they
-        know it.
+        Just what stands below is kept for them, and no more. Nobody else watches: the clock is theirs, so see
+        that they know it.
       </Typography>
       {telling && <Told onClose={() => setTelling(false)} />}
     </Box>

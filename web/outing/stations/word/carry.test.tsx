@@ -56,7 +56,9 @@ function shown(state: Partial<CarriedState>) {
 describe('an outing on this device', () => {
   it('opens without signal where the program is kept', () => {
     const { status, always, card } = shown({ carried });
-    expect(status).toMatch(/^Carried at \d\d:\d\d, 1\.8 MB\. It opens, is walked round and is signed without signal/);
+    expect(status).toMatch(
+      /^Carried at \d\d:\d\d, 1\.8 MB\. It opens, is walked round and is signed without signal/,
+    );
     expect(always).toMatch(/^Carried \d\d:\d\d, 1\.8 MB$/);
     expect(card.queryByRole('alert')).toBeNull();
   });

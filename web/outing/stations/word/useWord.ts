@@ -20,7 +20,10 @@ interface KeptWord {
   unreadable?: number;
 }
 
-/** What was left of an outing with whoever waits, and what was said from the water: by the server, and after it what is still on its way there. */
+/**
+ * What was left of an outing with whoever waits, and what was said from the water: by the server, and after
+ * it what is still on its way there.
+ */
 export function useWord(outingId: string, now: number) {
   const path = `/api/outings/${outingId}`;
   const { mutate: everywhere } = useSWRConfig();

@@ -21,7 +21,10 @@ interface Props {
   buoyed: boolean;
 }
 
-/** Depth, rode and boat to one scale; the rode is the straight line that the sum uses, not the curve that it is. */
+/**
+ * Depth, rode and boat to one scale; the rode is the straight line that the sum uses, not the curve that it
+ * is.
+ */
 export function AnchorDrawing({ craft, at: { hour, sum }, anchor, rodeM, attachM, buoyed }: Props) {
   const { inks } = useTheme();
   const [ref, width] = useWidth<HTMLDivElement>(640);
@@ -32,7 +35,8 @@ export function AnchorDrawing({ craft, at: { hour, sum }, anchor, rodeM, attachM
   const water = 52;
   const bottom = water + hour.depthM * scale;
   const boat = { x: LEAST_BOAT + 14, y: water - attachM * scale };
-  const end = sum.scope < 1 ? { x: boat.x, y: boat.y + rodeM * scale } : { x: boat.x + reach * scale, y: bottom };
+  const end =
+    sum.scope < 1 ? { x: boat.x, y: boat.y + rodeM * scale } : { x: boat.x + reach * scale, y: bottom };
   const height = bottom + 46;
   // The boat in its own shape, drawn larger where to the scale of the depth it would be a stroke.
   const hullScale = Math.max(LEAST_BOAT / craft.lengthM, scale);
@@ -43,7 +47,14 @@ export function AnchorDrawing({ craft, at: { hour, sum }, anchor, rodeM, attachM
   const words = `Boat at anchor in ${amount(hour.depthM, 'm')} of water on ${amount(out, 'm')} of rode, scope ${figure(sum.scope)}; one scale for depth and rode`;
   return (
     <Box ref={ref} sx={{ mb: 2, borderBottom: 1, borderColor: 'text.primary' }}>
-      <svg width="100%" height={height} role="img" aria-label={words} fill="none" style={{ display: 'block' }}>
+      <svg
+        width="100%"
+        height={height}
+        role="img"
+        aria-label={words}
+        fill="none"
+        style={{ display: 'block' }}
+      >
         <rect
           x={0}
           y={bottom}
@@ -56,7 +67,13 @@ export function AnchorDrawing({ craft, at: { hour, sum }, anchor, rodeM, attachM
         {hour.tideM > 0 && (
           <>
             <path d={`M0 ${water + hour.tideM * scale}H${width}`} stroke={inks.tide} strokeDasharray="4 5" />
-            <text x={width - 6} y={water + hour.tideM * scale + 14} fontSize={12} fill={inks.tide} textAnchor="end">
+            <text
+              x={width - 6}
+              y={water + hour.tideM * scale + 14}
+              fontSize={12}
+              fill={inks.tide}
+              textAnchor="end"
+            >
               chart datum, {amount(hour.tideM, 'm')} of tide over it
             </text>
           </>
@@ -70,7 +87,11 @@ export function AnchorDrawing({ craft, at: { hour, sum }, anchor, rodeM, attachM
         />
         <path d={`M${boat.x} ${boat.y}L${end.x} ${end.y}`} stroke={inks.ink} strokeWidth={1.8} />
         {buoyed && <circle cx={boat.x + 7} cy={boat.y + 3} r={5} fill={inks.clay} />}
-        <path d={`M${end.x - 9} ${end.y - 4}l9 4l-3 9M${end.x} ${end.y}l9 3`} stroke={inks.ink} strokeWidth={2} />
+        <path
+          d={`M${end.x - 9} ${end.y - 4}l9 4l-3 9M${end.x} ${end.y}l9 3`}
+          stroke={inks.ink}
+          strokeWidth={2}
+        />
         <text x={width / 2} y={22} fontSize={14} fontWeight={700} fill={inks.ink} textAnchor="middle">
           {amount(out, 'm')} of rode, scope {figure(sum.scope)}
         </text>

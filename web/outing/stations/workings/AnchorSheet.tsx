@@ -45,9 +45,12 @@ export function AnchorSheet() {
   const item = owned.find((one) => one.id === chosenId) ?? aboard ?? owned[0];
   if (!craft || !area || !water || e.spot.length === 0)
     return (
-      <Nothing>Say in the brief which boat, which place and which hours. The anchor is worked out from there.</Nothing>
+      <Nothing>
+        Say in the brief which boat, which place and which hours. The anchor is worked out from there.
+      </Nothing>
     );
-  if (!item) return <Nothing>No anchor is owned. A pole or a drogue is another way to hold or slow the boat.</Nothing>;
+  if (!item)
+    return <Nothing>No anchor is owned. A pole or a drogue is another way to hold or slow the boat.</Nothing>;
   const { workings } = outing;
   const hours = anchorHours(item, e.spot, craft, looked, workings);
   const hardest = hours.reduce((a, b) => (b.sum.loadN > a.sum.loadN ? b : a));
@@ -57,7 +60,8 @@ export function AnchorSheet() {
   const { sum, hour } = at;
   const density = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
   const gear = anchorGear(item, looked);
-  const level = at.leave.may === 'no' ? 'stop' : sum.margin !== null && sum.margin < LEAST_MARGIN ? 'mind' : null;
+  const level =
+    at.leave.may === 'no' ? 'stop' : sum.margin !== null && sum.margin < LEAST_MARGIN ? 'mind' : null;
   const compared = owned.map((one) => ({
     one,
     at: sameHour(anchorHours(one, e.spot, craft, looked, workings), hour.at),
@@ -207,7 +211,8 @@ function HoldingSums({
         {beam
           ? `(½ × ${density} × ${figure(boat.lateralWaterM2, 2)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(boat.lateralAirM2, 2)} × ${figure(hour.gustMps)}²)`
           : `(${figure(k)} × ${figure(hour.streamMps, 2)}² + ½ × ${AIR_DENSITY} × ${figure(boat.windageM2, 2)} × ${figure(hour.gustMps)}²)`}{' '}
-        × <Term id="surge" /> {figure(surge(hour.hsM, workings.surgeHsM), 2)} (1 + {amount(hour.hsM, 'm', 2)} ÷{' '}
+        × <Term id="surge" /> {figure(surge(hour.hsM, workings.surgeHsM), 2)} (1 + {amount(hour.hsM, 'm', 2)}{' '}
+        ÷{' '}
         <InPlace
           label="Wave that doubles the pull"
           value={workings.surgeHsM}
@@ -246,8 +251,8 @@ function HoldingSums({
           unit=""
           change={(value) => ({ on: 'item', itemId: item.id, field: 'holdK', value })}
         />{' '}
-        (<Term id="holdingFactor" />) for a {ground.type} on {area.bottom} × {figure(scopeShare(sum.scope), 2)} at that
-        scope
+        (<Term id="holdingFactor" />) for a {ground.type} on {area.bottom} ×{' '}
+        {figure(scopeShare(sum.scope), 2)} at that scope
       </Sum>
     </>
   );
@@ -258,7 +263,10 @@ function PullDown({ at: { sum, hour }, craft, density }: Held) {
   const { workings } = useTrial().outing;
   return (
     <>
-      <Sum name="pull down at the boat" result={sum.downPullN === null ? 'straight down' : amount(sum.downPullN, 'N')}>
+      <Sum
+        name="pull down at the boat"
+        result={sum.downPullN === null ? 'straight down' : amount(sum.downPullN, 'N')}
+      >
         {amount(sum.loadN, 'N')} × tan {figure(sum.rodeAngleDeg, 0)}°
       </Sum>
       <Sum
@@ -314,7 +322,10 @@ function sameHour(hours: readonly AnchorHour[], at: Instant): AnchorHour {
   return found;
 }
 
-/** A pull at the end sinks the end by several times what it sinks the whole: a fifth of the deck's area carries it. */
+/**
+ * A pull at the end sinks the end by several times what it sinks the whole: a fifth of the deck's area
+ * carries it.
+ */
 function sinkWords(downN: number | null, lengthM: number, beamM: number, density: number): string {
   if (downN === null) return 'not to be said';
   return amount((downN / (density * G * lengthM * beamM * 0.2)) * 100, 'cm');

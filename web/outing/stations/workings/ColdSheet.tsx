@@ -14,7 +14,9 @@ import { useTrial } from './trialContext';
 export function ColdSheet() {
   const { e } = useTrial();
   if (!e.immersion || e.waterC === null)
-    return <Nothing>Write the water temperature in the brief. What it asks of clothing follows from it.</Nothing>;
+    return (
+      <Nothing>Write the water temperature in the brief. What it asks of clothing follows from it.</Nothing>
+    );
   const { exhaustionMin, survivalMin } = e.immersion;
   const [least, most] = survivalMin;
   const asks =
@@ -53,7 +55,10 @@ export function ColdSheet() {
         level={null}
       />
       {e.feelsMinC !== null && e.feelsMaxC !== null && (
-        <Sum name="the air feels like" result={`${amountOnly(e.feelsMinC, '°C')} to ${amount(e.feelsMaxC, '°C')}`}>
+        <Sum
+          name="the air feels like"
+          result={`${amountOnly(e.feelsMinC, '°C')} to ${amount(e.feelsMaxC, '°C')}`}
+        >
           wind chill and heat index over the hours afloat
         </Sum>
       )}

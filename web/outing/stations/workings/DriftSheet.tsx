@@ -24,7 +24,9 @@ export function DriftSheet() {
   const [first] = e.spot;
   if (!craft || !water || !area || !first)
     return (
-      <Nothing>Say in the brief which boat, which place and which hours. The drift is worked out from there.</Nothing>
+      <Nothing>
+        Say in the brief which boat, which place and which hours. The drift is worked out from there.
+      </Nothing>
     );
   const boat = onWater(craft, looked.loaded);
   const waterDensity = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
@@ -52,7 +54,9 @@ export function DriftSheet() {
   const widest = drogues.length > 0 ? Math.max(...drogues.map((one) => one.mouthM)) : null;
   const bare = driftPath(area, e.spot, water.chart, (hour) => at(hour.windMps, null).withoutDrogueMps);
   const slowed =
-    widest === null ? null : driftPath(area, e.spot, water.chart, (hour) => at(hour.windMps, widest).driftMps ?? 0);
+    widest === null
+      ? null
+      : driftPath(area, e.spot, water.chart, (hour) => at(hour.windMps, widest).driftMps ?? 0);
   const ashore = ({ ashoreAt }: Drifted) =>
     ashoreAt === null
       ? 'it comes to no shore in these hours'
@@ -129,7 +133,9 @@ export function DriftSheet() {
         <Answer
           of="a mouth that gives the drift wanted"
           value={wanted === 0 ? 'none' : amount(wanted, 'm', 2)}
-          limit={wanted === 0 ? 'it is slow enough without' : `for ${amount(target, 'm/s', 2)} at the windiest`}
+          limit={
+            wanted === 0 ? 'it is slow enough without' : `for ${amount(target, 'm/s', 2)} at the windiest`
+          }
           level={null}
         />
         <Box sx={{ pt: 2 }}>
@@ -163,9 +169,10 @@ export function DriftSheet() {
           Left to drift from the mark, a ring each half hour{slowed ? '; dashed with the widest drogue' : ''}.{' '}
           {water.chart.features.length === 0
             ? 'No shore is drawn on this chart.'
-            : [`Without a drogue ${ashore(bare)}`, ...(slowed ? [`with the widest ${ashore(slowed)}`] : [])].join(
-                ', ',
-              ) + '. An estimate.'}
+            : [
+                `Without a drogue ${ashore(bare)}`,
+                ...(slowed ? [`with the widest ${ashore(slowed)}`] : []),
+              ].join(', ') + '. An estimate.'}
         </Typography>
       </Box>
       <Figures

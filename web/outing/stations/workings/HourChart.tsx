@@ -67,9 +67,15 @@ export function HourChart({
         </LineChart>
       </ResponsiveContainer>
       {lines.length > 1 && (
-        <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', typography: 'caption', color: 'text.secondary' }}>
+        <Box
+          sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', typography: 'caption', color: 'text.secondary' }}
+        >
           {lines.map((line, i) => (
-            <Box component="span" key={line.name} sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.75 }}>
+            <Box
+              component="span"
+              key={line.name}
+              sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.75 }}
+            >
               <svg width={22} height={6} aria-hidden>
                 <path
                   d="M0 3H22"

@@ -21,7 +21,9 @@ export function JigSheet() {
   const [first] = hours;
   if (!first)
     return (
-      <Nothing>Say in the brief which boat, which place and which hours. The jig follows drift and depth.</Nothing>
+      <Nothing>
+        Say in the brief which boat, which place and which hours. The jig follows drift and depth.
+      </Nothing>
     );
   const most = hours.reduce((a, b) => (b.massG > a.massG ? b : a));
   const forces = jigForces(most.input, most.massG / 1000);
@@ -32,7 +34,10 @@ export function JigSheet() {
       title="Jig mass"
       facts={`a lead ball on ${amount(lineMm ?? 0.18, 'mm', 2)} of line${main ? ` (${main.name})` : ', usual'}; ${drogue ? `drifting with ${drogue.item.name}` : 'drifting without a drogue'}`}
     >
-      <Sum name="the line leans by" result={`${figure(outing.workings.jigAngleDeg, 0)}° from straight down, at most`}>
+      <Sum
+        name="the line leans by"
+        result={`${figure(outing.workings.jigAngleDeg, 0)}° from straight down, at most`}
+      >
         <InPlace
           label="Angle of the line"
           value={outing.workings.jigAngleDeg}
@@ -74,7 +79,9 @@ export function JigSheet() {
         <Answer
           of="the most that any half hour asks for"
           value={mass(most.massG / 1000)}
-          limit={heaviest > 0 ? `heaviest aboard: ${mass(heaviest / 1000)}` : 'no mass is written on a lure aboard'}
+          limit={
+            heaviest > 0 ? `heaviest aboard: ${mass(heaviest / 1000)}` : 'no mass is written on a lure aboard'
+          }
           level={heaviest > 0 && most.massG > heaviest ? 'note' : null}
         />
       </Box>
@@ -109,7 +116,9 @@ interface DragProps {
   /** What stands across the flow. */
   children: ReactNode;
 }
-/** What the flow pulls at a part: half its density, a coefficient, what stands across it, its speed squared. */
+/**
+ * What the flow pulls at a part: half its density, a coefficient, what stands across it, its speed squared.
+ */
 function Drag({ of, label, field, newtons, density, mps, children }: DragProps) {
   const { outing } = useTrial();
   return (

@@ -13,15 +13,21 @@ import { ApiError } from '../../../documents/api';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { useKeeping } from './useKeeping';
 
-/** Settled here: whether a number that was only tried is meant. What would annoy: losing it without a word, or being asked between sheets. */
+/**
+ * Settled here: whether a number that was only tried is meant. What would annoy: losing it without a word, or
+ * being asked between sheets.
+ */
 export function LeftBehind({ changes, onDone }: { changes: readonly Attempt[]; onDone: () => void }) {
   const { doc } = useOutingWorkspace();
   const { say, keep } = useKeeping();
   const [trouble, setTrouble] = useState<string | null>(null);
   const sheets = `/outings/${doc.id}/workings`;
-  const blocker = useBlocker(({ nextLocation }) => changes.length > 0 && !nextLocation.pathname.startsWith(sheets));
+  const blocker = useBlocker(
+    ({ nextLocation }) => changes.length > 0 && !nextLocation.pathname.startsWith(sheets),
+  );
   if (blocker.state !== 'blocked') return null;
-  // Let go here and now: these sheets may stay on screen until the next one has come, and one may turn back to them.
+  // Let go here and now: these sheets may stay on screen until the next one has come, and one may turn back
+  // to them.
   const leave = () => {
     onDone();
     blocker.proceed();
@@ -41,8 +47,8 @@ export function LeftBehind({ changes, onDone }: { changes: readonly Attempt[]; o
       <DialogTitle id="left-behind">Keep or let go?</DialogTitle>
       <DialogContent>
         <Typography>
-          {plural(changes.length, 'A number was', 'Numbers were')} tried and not kept. The judgement goes by what is
-          kept.
+          {plural(changes.length, 'A number was', 'Numbers were')} tried and not kept. The judgement goes by
+          what is kept.
         </Typography>
         <ul>
           {changes.map((change) => (

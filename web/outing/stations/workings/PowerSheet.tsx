@@ -24,7 +24,8 @@ const chemistryWords = {
 export function PowerSheet() {
   const { looked, e, outing } = useTrial();
   const sheet = powerSheet(looked, e, outing.workings);
-  // What is shortest stands first, by what is kept: a number that is tried moves nothing from under the fingers.
+  // What is shortest stands first, by what is kept: a number that is tried moves nothing from under the
+  // fingers.
   const desk = useOutingWorkspace();
   const kept = powerSheet(desk.looked, desk.assessment.exposures, desk.doc.workings).supplies;
   const spare = new Map(kept.map(({ item, sum }) => [item.id, sum.spareWh]));
@@ -54,7 +55,12 @@ export function PowerSheet() {
       {sheet.supplies
         .toSorted((a, b) => (spare.get(a.item.id) ?? 0) - (spare.get(b.item.id) ?? 0))
         .map((supply) => (
-          <Battery key={supply.item.id} supply={supply} tempC={sheet.tempC} reserve={outing.workings.powerReserve} />
+          <Battery
+            key={supply.item.id}
+            supply={supply}
+            tempC={sheet.tempC}
+            reserve={outing.workings.powerReserve}
+          />
         ))}
       {e.darkMinutes >= 1 && (
         <Sum name="lights against the dark" result={`${duration(e.darkMinutes * 1.5)} wanted`}>
@@ -86,7 +92,8 @@ function Battery({ supply, tempC, reserve }: { supply: Supply; tempC: number; re
   const cold = coldFactor(battery.chemistry, tempC, battery.atZero);
   const unhurried = battery.volts * battery.ampHours * share * cold * (battery.health ?? 1);
   const set =
-    (field: 'volts' | 'ampHours' | 'healthPct' | 'usablePct' | 'atZeroPct' | 'peukert') => (value: number) => ({
+    (field: 'volts' | 'ampHours' | 'healthPct' | 'usablePct' | 'atZeroPct' | 'peukert') =>
+    (value: number) => ({
       on: 'item' as const,
       itemId: item.id,
       field,
@@ -94,15 +101,19 @@ function Battery({ supply, tempC, reserve }: { supply: Supply; tempC: number; re
     });
   const clocks = left.map(({ hour }) => clockAfter(hour));
   return (
-    <Box component="section" aria-label={item.name} sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5, mb: 3 }}>
+    <Box
+      component="section"
+      aria-label={item.name}
+      sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5, mb: 3 }}
+    >
       <Typography variant="h3">{item.name}</Typography>
       {devices.length === 0 && motor === null && (
         <Typography color="textSecondary">Nothing aboard draws on it.</Typography>
       )}
       {motor && (
         <Sum name="motor" result={`${figure(motor.watts * (motor.outH + motor.homeH))} Wh`}>
-          {amount(motor.watts, 'W', 0)} × {duration(motor.outH * 60)} out and {duration(motor.homeH * 60)} home, against
-          wind and stream
+          {amount(motor.watts, 'W', 0)} × {duration(motor.outH * 60)} out and {duration(motor.homeH * 60)}{' '}
+          home, against wind and stream
         </Sum>
       )}
       {devices.map((one) => (
@@ -151,8 +162,8 @@ function Battery({ supply, tempC, reserve }: { supply: Supply; tempC: number; re
           unit="% health"
           change={set('healthPct')}
         />{' '}
-        {aged && `(by its age, ${figure(aged.years)} years: a rule of thumb until you measure it) `}× {figure(cold, 2)}{' '}
-        in the cold
+        {aged && `(by its age, ${figure(aged.years)} years: a rule of thumb until you measure it) `}×{' '}
+        {figure(cold, 2)} in the cold
         {sum.usableWh < unhurried * 0.995 && ` ÷ ${figure(unhurried / sum.usableWh, 2)} for a hard draw`}
       </Sum>
       <Typography variant="body2" color="textSecondary" sx={{ pl: 1, pb: 1 }}>
@@ -181,7 +192,13 @@ function Battery({ supply, tempC, reserve }: { supply: Supply; tempC: number; re
       </Sum>
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', my: 1.5 }}>
         <Answer
-          of={sum.enough ? 'kept well, with so much to spare' : lasts ? 'stays lit, drawn too deep by' : 'short by'}
+          of={
+            sum.enough
+              ? 'kept well, with so much to spare'
+              : lasts
+                ? 'stays lit, drawn too deep by'
+                : 'short by'
+          }
           value={`${figure(Math.abs(sum.spareWh), 0)} Wh`}
           limit={
             emptyAt === null

@@ -58,13 +58,23 @@ export function RigDrawing({ built: { rod, parts, weakest, lure, lureG } }: { bu
               <text x={x + step / 2} y={68} fontSize={13} fontWeight={700} fill={colour} textAnchor="middle">
                 {amount(part.strengthKg, 'kg')}
               </text>
-              <text x={x + step / 2} y={84} fontSize={11} fill={weak ? inks.clay : inks.slate} textAnchor="middle">
+              <text
+                x={x + step / 2}
+                y={84}
+                fontSize={11}
+                fill={weak ? inks.clay : inks.slate}
+                textAnchor="middle"
+              >
                 {weak ? 'breaks first' : clipped(part.knot, step)}
               </text>
             </g>
           );
         })}
-        <path d={`M${to} 44q22 -12 34 0q-12 12 -34 0M${to + 34} 44l10 -7v14z`} stroke={inks.ink} strokeWidth={1.8} />
+        <path
+          d={`M${to} 44q22 -12 34 0q-12 12 -34 0M${to + 34} 44l10 -7v14z`}
+          stroke={inks.ink}
+          strokeWidth={1.8}
+        />
         <text x={to + 22} y={72} fontSize={12} fill={inks.ink} textAnchor="middle">
           {lureG === null ? '' : mass(lureG / 1000)}
         </text>

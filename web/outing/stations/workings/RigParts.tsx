@@ -99,7 +99,10 @@ export function RigParts({ built, rods, set }: Props) {
           value={rig.connection}
           options={connections.map((value) => ({ value, name: value }))}
           onPick={(connection) =>
-            set({ connection, clipId: connection === 'direct' ? null : (rig.clipId ?? clips[0]?.value ?? null) })
+            set({
+              connection,
+              clipId: connection === 'direct' ? null : (rig.clipId ?? clips[0]?.value ?? null),
+            })
           }
         />{' '}
         {rig.connection !== 'direct' && (

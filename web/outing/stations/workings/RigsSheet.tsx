@@ -21,7 +21,9 @@ import { screenOnly } from '../../../ui/screenOnly';
 export function RigsSheet() {
   const { outing, looked } = useTrial();
   const { edit } = useOutingWorkspace();
-  const rods = looked.aboard.filter(({ item }) => kinds[item.kind].means.includes('rods')).map(({ item }) => item);
+  const rods = looked.aboard
+    .filter(({ item }) => kinds[item.kind].means.includes('rods'))
+    .map(({ item }) => item);
   const bare = rods.filter((rod) => !outing.rigs.some((one) => one.rodId === rod.id));
   return (
     <Sheet
@@ -89,7 +91,9 @@ function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
       <RigParts built={built} rods={rods} set={set} />
       <RigSums built={built} set={set} />
       <Box {...screenOnly} sx={{ display: 'flex', gap: 1 }}>
-        <Button onClick={() => edit((now) => withRig(now, copiedRig(rig, crypto.randomUUID())))}>Copy this rig</Button>
+        <Button onClick={() => edit((now) => withRig(now, copiedRig(rig, crypto.randomUUID())))}>
+          Copy this rig
+        </Button>
         <Button
           onClick={() => {
             edit((now) => withoutRig(now, rig.id));
@@ -100,7 +104,9 @@ function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
         </Button>
       </Box>
       {built.parts.length === 0 && (
-        <Typography color="textSecondary">Choose line and leader: their strengths stand on the items.</Typography>
+        <Typography color="textSecondary">
+          Choose line and leader: their strengths stand on the items.
+        </Typography>
       )}
     </Box>
   );

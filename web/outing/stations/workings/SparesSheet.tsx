@@ -45,7 +45,10 @@ export function SparesSheet() {
               />{' '}
               × {figure(line.hours)} h
             </Sum>
-            <Sum name="carry" result={`${line.carry}, which lasts ${figure(line.covered * 100)} days in a hundred`} />
+            <Sum
+              name="carry"
+              result={`${line.carry}, which lasts ${figure(line.covered * 100)} days in a hundred`}
+            />
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
               <span>
                 aboard:{' '}

@@ -58,7 +58,11 @@ export function SpreadSheet() {
             strokeWidth={2.4}
           />
         )}
-        <path d={`M${mx - tip.x} ${my - 22 - tip.y}H${mx + tip.x}`} stroke={inks.tide} strokeDasharray="3 3" />
+        <path
+          d={`M${mx - tip.x} ${my - 22 - tip.y}H${mx + tip.x}`}
+          stroke={inks.tide}
+          strokeDasharray="3 3"
+        />
         <text x={mx - tip.x} y={my - 28 - tip.y} fontSize={13} textAnchor="start" fill={inks.tide}>
           {amount(sum.spreadM, 'm', 2)}
         </text>

@@ -69,7 +69,8 @@ export function SuppliesSheet() {
         {water.fishingH > 0 && water.fishingLitresPerHour !== water.litresPerHour ? (
           <>
             ({amount(water.litresPerHour, 'L', 2)} × {figure(water.underWayH)} h under way +{' '}
-            {amount(water.fishingLitresPerHour, 'L', 2)} × {figure(water.fishingH)} h fishing, at an easy effort)
+            {amount(water.fishingLitresPerHour, 'L', 2)} × {figure(water.fishingH)} h fishing, at an easy
+            effort)
           </>
         ) : (
           <>
@@ -107,7 +108,8 @@ export function SuppliesSheet() {
           decimals={0}
           change={(value) => ({ on: 'workings', field: 'kjPerHour', value })}
         />{' '}
-        ({e.workings.kjPerHour === null ? `${outing.workings.effort} effort` : 'your own count'}) × {figure(hours)} h
+        ({e.workings.kjPerHour === null ? `${outing.workings.effort} effort` : 'your own count'}) ×{' '}
+        {figure(hours)} h
         {e.nights > 0 && (
           <>
             {' '}

@@ -58,12 +58,17 @@ export function TriedBar({
       {changes.map((change) => {
         const { what, where } = words(change);
         return (
-          <Box key={changeKey(change)} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1 }}>
+          <Box
+            key={changeKey(change)}
+            sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1 }}
+          >
             <Typography variant="body2" sx={{ flex: '1 1 200px' }}>
               {what}
             </Typography>
             <Button onClick={() => void keep(change)}>Keep {where}</Button>
-            {isHabit(change) && <Button onClick={() => void keep(change, true)}>Keep for every outing</Button>}
+            {isHabit(change) && (
+              <Button onClick={() => void keep(change, true)}>Keep for every outing</Button>
+            )}
             <Button onClick={() => onDone(changes.filter((one) => changeKey(one) !== changeKey(change)))}>
               Put back
             </Button>
@@ -85,14 +90,22 @@ function Felt() {
   const { outing, references } = useTrial();
   const { assessment, answers, now } = useOutingWorkspace();
   const difference = useMemo(
-    () => differenceOf(assessment.findings, assess(outing, references, answers, now, { withRepairs: false }).findings),
+    () =>
+      differenceOf(
+        assessment.findings,
+        assess(outing, references, answers, now, { withRepairs: false }).findings,
+      ),
     [assessment, outing, references, answers, now],
   );
   const lines = (['come', 'turned', 'gone'] as const).flatMap((way) =>
     difference[way].map((finding) => ({ way, finding })),
   );
   return (
-    <Box component="ul" aria-label="What the judgement would say" sx={{ listStyle: 'none', m: 0, mt: 0.5, p: 0 }}>
+    <Box
+      component="ul"
+      aria-label="What the judgement would say"
+      sx={{ listStyle: 'none', m: 0, mt: 0.5, p: 0 }}
+    >
       {lines.length === 0 && (
         <Typography component="li" variant="body2" color="textSecondary">
           Kept, no Stop or Mind would come or go.

@@ -43,7 +43,10 @@ function intoView(node: HTMLElement | null): void {
   node?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
 }
 
-/** Settled here: whether the sums hold, seen with their numbers. What would annoy: an answer without the working, or a trial kept by accident. */
+/**
+ * Settled here: whether the sums hold, seen with their numbers. What would annoy: an answer without the
+ * working, or a trial kept by accident.
+ */
 export function WorkingsScreen() {
   const { doc, references, assessment } = useOutingWorkspace();
   const { sheetId } = useParams();
@@ -76,11 +79,15 @@ export function WorkingsScreen() {
   const [first] = assessment.sheets;
   if (!chosen && sheetId !== undefined) return <Navigate to={`/outings/${doc.id}/workings`} replace />;
   if (!chosen && !first)
-    return <Typography>Say in the brief where and when you go. The sums are worked out from there.</Typography>;
+    return (
+      <Typography>Say in the brief where and when you go. The sums are worked out from there.</Typography>
+    );
   const open = chosen ?? first ?? 'cold';
   const Open = sheets[open];
   const troubled = new Set(
-    assessment.findings.filter((one) => one.level !== 'note' && one.accepted === null).map((one) => sheetFor(one)),
+    assessment.findings
+      .filter((one) => one.level !== 'note' && one.accepted === null)
+      .map((one) => sheetFor(one)),
   );
   return (
     <TrialContext value={trial}>
@@ -126,7 +133,11 @@ export function WorkingsScreen() {
             >
               {sheetNames[id]}
               {troubled.has(id) && (
-                <Box component="span" sx={{ color: 'error.main', ml: 0.75 }} aria-label="not within its limit">
+                <Box
+                  component="span"
+                  sx={{ color: 'error.main', ml: 0.75 }}
+                  aria-label="not within its limit"
+                >
                   ·
                 </Box>
               )}

@@ -68,7 +68,10 @@ export function Sum({
       {children !== undefined && ' = '}
       <b>{typeof result === 'string' ? byClock(result) : result}</b>
       {thumb && (
-        <Box component="span" sx={{ color: 'text.secondary', typography: 'caption', ml: 1, whiteSpace: 'nowrap' }}>
+        <Box
+          component="span"
+          sx={{ color: 'text.secondary', typography: 'caption', ml: 1, whiteSpace: 'nowrap' }}
+        >
           rule of thumb
         </Box>
       )}
@@ -76,7 +79,9 @@ export function Sum({
   );
 }
 
-/** A number of the sum, changed where it stands. What cannot be keeps what was typed and says what is allowed. */
+/**
+ * A number of the sum, changed where it stands. What cannot be keeps what was typed and says what is allowed.
+ */
 export function InPlace({
   label,
   value,
@@ -204,7 +209,10 @@ export function Answer({
       <Typography variant="caption" color="textSecondary" component="p">
         {of}
       </Typography>
-      <Typography component="p" sx={{ fontFamily: serif, fontSize: '2.6rem', fontWeight: 600, lineHeight: 1.15 }}>
+      <Typography
+        component="p"
+        sx={{ fontFamily: serif, fontSize: '2.6rem', fontWeight: 600, lineHeight: 1.15 }}
+      >
         {value}
       </Typography>
       <Box
@@ -245,7 +253,10 @@ export function HourMarks({
       <Typography variant="caption" color="textSecondary" component="p">
         {label}
       </Typography>
-      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'flex', flexWrap: 'wrap', rowGap: 1 }}>
+      <Box
+        component="ol"
+        sx={{ listStyle: 'none', m: 0, p: 0, display: 'flex', flexWrap: 'wrap', rowGap: 1 }}
+      >
         {hours.map(({ at, clock, state }) => (
           <Box
             component="li"
@@ -254,11 +265,25 @@ export function HourMarks({
             aria-label={`${byClock(clock)}: ${stateWords[state]}`}
           >
             {state === 'yes' ? (
-              <svg width={18} height={18} viewBox="0 0 18 18" aria-hidden stroke={inks.kelp} strokeWidth={2.2}>
+              <svg
+                width={18}
+                height={18}
+                viewBox="0 0 18 18"
+                aria-hidden
+                stroke={inks.kelp}
+                strokeWidth={2.2}
+              >
                 <path d="M4 2v14M9 2v14M14 2v14" />
               </svg>
             ) : state === 'none' ? (
-              <svg width={18} height={18} viewBox="0 0 18 18" aria-hidden stroke={inks.slate} strokeWidth={1.6}>
+              <svg
+                width={18}
+                height={18}
+                viewBox="0 0 18 18"
+                aria-hidden
+                stroke={inks.slate}
+                strokeWidth={1.6}
+              >
                 <path d="M2 9h14" />
               </svg>
             ) : (

@@ -56,9 +56,13 @@ export function useKeeping() {
       case 'workings':
         return { what: worded(workingsWords[change.field]), where: 'for this outing' };
       case 'device':
-        return { what: `${nameOf(change.itemId)} runs ${amount(change.value, 'h', 3)}`, where: 'for this outing' };
+        return {
+          what: `${nameOf(change.itemId)} runs ${amount(change.value, 'h', 3)}`,
+          where: 'for this outing',
+        };
       case 'item': {
-        const { name, unit } = change.field === 'massKg' ? { name: 'mass', unit: 'kg' } : attributes[change.field];
+        const { name, unit } =
+          change.field === 'massKg' ? { name: 'mass', unit: 'kg' } : attributes[change.field];
         return { what: `${nameOf(change.itemId)}, ${worded([name, unit])}`, where: 'on the item' };
       }
       case 'craft':

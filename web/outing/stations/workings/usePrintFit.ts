@@ -1,12 +1,18 @@
 import { type RefObject, useEffect } from 'react';
 
-/** What is left of the smaller of A4 and Letter, in CSS pixels, after margins of a centimetre and the outing's heading. */
+/**
+ * What is left of the smaller of A4 and Letter, in CSS pixels, after margins of a centimetre and the outing's
+ * heading.
+ */
 const PAGE = { width: 680, height: 860 };
 const LARGEST = 0.75;
 const SMALLEST = 0.36;
 const STEP = 0.03;
 
-/** Just before printing, finds the largest size at which a sheet stands on one page, and leaves it in `--print-zoom`. */
+/**
+ * Just before printing, finds the largest size at which a sheet stands on one page, and leaves it in
+ * `--print-zoom`.
+ */
 export function usePrintFit(sheet: RefObject<HTMLElement | null>): void {
   useEffect(() => {
     const fit = () => {

@@ -40,7 +40,15 @@ describe('the sheets', () => {
     atDesk(
       {
         ...none,
-        brief: { ...none.brief, waterId: null, launchId: null, areaId: null, craftId: null, techniques: [], keep: 0 },
+        brief: {
+          ...none.brief,
+          waterId: null,
+          launchId: null,
+          areaId: null,
+          craftId: null,
+          techniques: [],
+          keep: 0,
+        },
         conditions: { ...none.conditions, waterC: null },
         loadout: [],
       },
@@ -102,7 +110,9 @@ describe('a number tried', () => {
     expect(battery.getByText(/short by/)).toBeDefined();
     type('Capacity of Old lead battery, 7 Ah', '40');
     expect(battery.getByText(/kept well, with so much to spare/)).toBeDefined();
-    expect(tried()?.textContent).toMatch(/would be settled: Mind Old lead battery, 7 Ah does not last the day/);
+    expect(tried()?.textContent).toMatch(
+      /would be settled: Mind Old lead battery, 7 Ah does not last the day/,
+    );
     await userEvent.click(screen.getByRole('button', { name: 'Put back' }));
     expect(battery.getByText(/short by/)).toBeDefined();
     expect(tried()).toBeNull();

@@ -30,7 +30,9 @@ export function Ashore() {
             <TextField
               label="Name"
               value={contact}
-              onChange={(event) => set({ contact: { ...brief.contact, name: event.target.value } }, 'contact')}
+              onChange={(event) =>
+                set({ contact: { ...brief.contact, name: event.target.value } }, 'contact')
+              }
               slotProps={{ htmlInput: { maxLength: 200 } }}
             />
             <TextField

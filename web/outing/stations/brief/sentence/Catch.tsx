@@ -12,7 +12,11 @@ export function Catch() {
   const [here, elsewhere] = [true, false].map((met) =>
     allSpecies(references.species)
       .filter((one) => isMetOn(one, looked.water) === met)
-      .map(({ id, name }) => ({ id, name: capital(name), ...(met ? {} : { more: 'not usual on such a water' }) })),
+      .map(({ id, name }) => ({
+        id,
+        name: capital(name),
+        ...(met ? {} : { more: 'not usual on such a water' }),
+      })),
   );
   return (
     <>

@@ -16,7 +16,13 @@ export function Hours() {
       {' on '}
       <Blank asks="Day" mark="," text={dayInWords(brief.date)}>
         {(close) => (
-          <When kind="date" label="Day" value={brief.date} onChange={(date) => set({ date }, 'date')} onDone={close} />
+          <When
+            kind="date"
+            label="Day"
+            value={brief.date}
+            onChange={(date) => set({ date }, 'date')}
+            onDone={close}
+          />
         )}
       </Blank>
       {' afloat '}

@@ -1,4 +1,11 @@
-import { techniqueAsks, techniques, tripChanges, tripTechniques, tripTypes, tripWords } from '#core/vocabulary/trips';
+import {
+  techniqueAsks,
+  techniques,
+  tripChanges,
+  tripTechniques,
+  tripTypes,
+  tripWords,
+} from '#core/vocabulary/trips';
 import { capital, listed } from '#core/units/words';
 import { Blank } from '../Blank';
 import { PickOne, PickSeveral } from '../editors';

@@ -14,7 +14,11 @@ export function Sentence() {
     <Typography
       component="section"
       aria-label="The outing in one sentence"
-      sx={{ fontFamily: serif, fontSize: { xs: '1.25rem', sm: '1.42rem' }, lineHeight: { xs: '44px', sm: 1.5 } }}
+      sx={{
+        fontFamily: serif,
+        fontSize: { xs: '1.25rem', sm: '1.42rem' },
+        lineHeight: { xs: '44px', sm: 1.5 },
+      }}
     >
       <Catch />
       <Way />

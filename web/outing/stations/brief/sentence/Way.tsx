@@ -11,7 +11,11 @@ import { useBrief } from './useBrief';
 export function Way() {
   const { brief, looked, references, set } = useBrief();
   const launches = references.waters.flatMap((one) =>
-    one.launches.map((launch) => ({ id: `${one.id}/${launch.id}`, name: capital(launch.name), more: one.name })),
+    one.launches.map((launch) => ({
+      id: `${one.id}/${launch.id}`,
+      name: capital(launch.name),
+      more: one.name,
+    })),
   );
   const { water } = looked;
   return (
@@ -31,10 +35,16 @@ export function Way() {
                 const there = references.waters.find((one) => one.id === waterId);
                 const areas = there?.areas ?? [];
                 // A kind of trip that such a water is not for gives its place to one that is.
-                const surf = there?.launches.some(({ id, surf: breaks }) => id === launchId && breaks) ?? false;
-                const trip = there && !tripFits(brief.trip, there.setting) ? tripFor(there.setting, surf) : null;
+                const surf =
+                  there?.launches.some(({ id, surf: breaks }) => id === launchId && breaks) ?? false;
+                const trip =
+                  there && !tripFits(brief.trip, there.setting) ? tripFor(there.setting, surf) : null;
                 const areaId =
-                  waterId === brief.waterId ? brief.areaId : areas.length === 1 ? (areas[0]?.id ?? null) : null;
+                  waterId === brief.waterId
+                    ? brief.areaId
+                    : areas.length === 1
+                      ? (areas[0]?.id ?? null)
+                      : null;
                 set({
                   waterId,
                   launchId,

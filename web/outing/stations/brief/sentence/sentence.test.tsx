@@ -47,7 +47,11 @@ describe('the sentence', () => {
   it('another launch of the same water keeps the place and the way', async () => {
     const { doc } = atDesk(ready, <Sentence />);
     await pick('Launch', /Kelp Steps/);
-    expect(doc().brief).toMatchObject({ launchId: 'kelp-steps', areaId: 'long-grey', route: ready.brief.route });
+    expect(doc().brief).toMatchObject({
+      launchId: 'kelp-steps',
+      areaId: 'long-grey',
+      route: ready.brief.route,
+    });
   });
   it('the place, the landing, the boat and how one sits are picked, and each closes its blank', async () => {
     const { doc } = atDesk(ready, <Sentence />);
@@ -58,7 +62,12 @@ describe('the sentence', () => {
     expect(doc().brief.landingId, 'where one launches is no landing of its own').toBeNull();
     await pick('Boat', /^Dunlin/);
     await pick('Seated or standing', /^Standing/);
-    expect(doc().brief).toMatchObject({ areaId: 'inner-sound', craftId: 'dunlin', setUpId: null, standing: true });
+    expect(doc().brief).toMatchObject({
+      areaId: 'inner-sound',
+      craftId: 'dunlin',
+      setUpId: null,
+      standing: true,
+    });
     expect(screen.queryByRole('dialog')).toBeNull();
   });
   it('a kind of trip brings its techniques, which are then one’s own to change', async () => {

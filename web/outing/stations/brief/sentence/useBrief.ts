@@ -5,6 +5,7 @@ import { useOutingWorkspace } from '../../../outingWorkspace';
 /** What a part of the sentence needs: the brief, what it points at, and how a blank is filled. */
 export function useBrief() {
   const { doc, edit, references, looked } = useOutingWorkspace();
-  const set = (change: Partial<Brief>, group = '') => edit((outing) => withBrief(outing, change, references), group);
+  const set = (change: Partial<Brief>, group = '') =>
+    edit((outing) => withBrief(outing, change, references), group);
   return { brief: doc.brief, looked, references, set };
 }

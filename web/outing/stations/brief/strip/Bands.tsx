@@ -36,8 +36,11 @@ export function WindBand({
 }: Band & { hours: readonly Hour[]; limits: Angler['limits'] | null; uprights: readonly number[] }) {
   const { inks } = useTheme();
   const most =
-    Math.max(LEAST_WIND, (limits?.gustMps ?? 0) * HEADROOM, ...hours.map((hour) => hour.gustMps ?? hour.windMps ?? 0)) *
-    HEADROOM;
+    Math.max(
+      LEAST_WIND,
+      (limits?.gustMps ?? 0) * HEADROOM,
+      ...hours.map((hour) => hour.gustMps ?? hour.windMps ?? 0),
+    ) * HEADROOM;
   const y = (mps: number) => bottom - (mps / most) * (bottom - top);
   const x = (hour: Hour) => xOf(axis, Date.parse(hour.at));
   const lineOf = (figureOf: (hour: Hour) => number | null) =>
@@ -153,7 +156,12 @@ export function TideBand({
   const { tideSeries, streamSeries } = day;
   if (!tideSeries)
     return streamSeries ? null : (
-      <Unknown axis={axis} y={(top + bottom) / 2 + 4} text="No tide and no stream here." uprights={uprights} />
+      <Unknown
+        axis={axis}
+        y={(top + bottom) / 2 + 4}
+        text="No tide and no stream here."
+        uprights={uprights}
+      />
     );
   const points = Array.from({ length: STEPS + 1 }, (_, i) => {
     const at = axis.from + ((axis.to - axis.from) * i) / STEPS;
@@ -161,7 +169,9 @@ export function TideBand({
   });
   const heights = points.map(({ m }) => m);
   const [lowest, highest] = [Math.min(...heights, 0), Math.max(...heights, 1)];
-  const line = pathOf(points.map(({ x, m }) => [x, bottom - ((m - lowest) / (highest - lowest)) * (bottom - top)]));
+  const line = pathOf(
+    points.map(({ x, m }) => [x, bottom - ((m - lowest) / (highest - lowest)) * (bottom - top)]),
+  );
   return (
     <>
       <Name y={(top + bottom) / 2} text="tide" unit="" colour={inks.kelp} />

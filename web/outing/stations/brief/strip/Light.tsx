@@ -25,7 +25,11 @@ export function Light({
       water.latDeg,
       water.lonDeg,
     );
-    const next = lightOfDay(noonOf(dateAt(day + DAY_MS, water.timeZone), water.lonDeg), water.latDeg, water.lonDeg);
+    const next = lightOfDay(
+      noonOf(dateAt(day + DAY_MS, water.timeZone), water.lonDeg),
+      water.latDeg,
+      water.lonDeg,
+    );
     if (dawn !== null && sunrise !== null) bands.push({ from: dawn, to: sunrise, shade: 0.14 });
     if (sunset !== null && dusk !== null) bands.push({ from: sunset, to: dusk, shade: 0.14 });
     if (dusk !== null && next.dawn !== null) bands.push({ from: dusk, to: next.dawn, shade: 0.3 });

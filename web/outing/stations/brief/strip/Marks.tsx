@@ -47,7 +47,15 @@ export function Unknown({
 export function Limit({ axis, y }: { axis: TimeAxis; y: number }) {
   const { inks } = useTheme();
   return (
-    <line x1={axis.left} x2={axis.right} y1={y} y2={y} stroke={inks.ochre} strokeDasharray="6 4" strokeWidth={1.2} />
+    <line
+      x1={axis.left}
+      x2={axis.right}
+      y1={y}
+      y2={y}
+      stroke={inks.ochre}
+      strokeDasharray="6 4"
+      strokeWidth={1.2}
+    />
   );
 }
 

@@ -15,7 +15,9 @@ export function Stream({
   towardDeg: number;
 }) {
   const { inks } = useTheme();
-  const hours = ticks(axis, 60).filter((hour) => xOf(axis, hour) > axis.left + 16 && xOf(axis, hour) < axis.right - 16);
+  const hours = ticks(axis, 60).filter(
+    (hour) => xOf(axis, hour) > axis.left + 16 && xOf(axis, hour) < axis.right - 16,
+  );
   const most = Math.max(0.3, ...hours.map((hour) => Math.abs(speedAt(hour))));
   return (
     <g stroke={inks.ink} strokeWidth={1.5} fill="none">

@@ -26,7 +26,14 @@ export function Trouble({
   const to = Math.min(axis.right, xOf(axis, shut.startsAt + HOUR_MS));
   return (
     <g>
-      <rect x={from} y={top} width={Math.max(4, to - from)} height={bottom - top} fill={inks.clay} opacity={0.16} />
+      <rect
+        x={from}
+        y={top}
+        width={Math.max(4, to - from)}
+        height={bottom - top}
+        fill={inks.clay}
+        opacity={0.16}
+      />
       <text
         x={Math.min(from + 6, axis.right - 130)}
         y={named}

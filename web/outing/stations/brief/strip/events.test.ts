@@ -15,7 +15,8 @@ function over(id: string, hours: number) {
   const axis = { from, to: from + hours * 3_600_000, left: 52, right: 840 };
   return { events: eventsOf(axis, water, dayOf(outing.conditions, water, axis.from, axis.to)), axis, water };
 }
-const named = (events: { text: string }[], word: string) => events.filter(({ text }) => text.startsWith(word)).length;
+const named = (events: { text: string }[], word: string) =>
+  events.filter(({ text }) => text.startsWith(word)).length;
 
 describe('what is named under the day strip', () => {
   it('is each rising and setting of the sun, on an outing with a night', () => {
@@ -43,7 +44,12 @@ describe('the hours of the strip', () => {
   });
   it('are those of the clock that is read', () => {
     speakIn({ ...METRIC, clock: '12 h' });
-    expect(hourNames(hours('2026-05-16T18:00:00Z', 4, 3), 'utc')).toEqual(['Sat 6 pm', '9 pm', 'Sun 12 am', '3 am']);
+    expect(hourNames(hours('2026-05-16T18:00:00Z', 4, 3), 'utc')).toEqual([
+      'Sat 6 pm',
+      '9 pm',
+      'Sun 12 am',
+      '3 am',
+    ]);
     speakIn(METRIC);
   });
 });

@@ -28,7 +28,10 @@ describe('the names of the handles', () => {
     ]);
   });
   it('move up where there is room on neither side, as on a narrow phone', () => {
-    const near = ['Launch 05:10', 'Turn by 06:10', 'Home by 06:30'].map((text, i) => ({ x: 250 + i * 20, text }));
+    const near = ['Launch 05:10', 'Turn by 06:10', 'Home by 06:30'].map((text, i) => ({
+      x: 250 + i * 20,
+      text,
+    }));
     expect(placeNames(near, edges).map(({ row }) => row)).toEqual([0, 1, 2]);
   });
   it('never leave the edges and never lie on each other', () => {
@@ -56,11 +59,11 @@ describe('the names of the handles', () => {
 describe('the bands', () => {
   it('stand under each other without touching, lower by a row for each row of names', () => {
     const one = layoutFor(1);
-    expect([one.wind.bottom < one.sea.top, one.sea.bottom < one.tide.top, one.tide.bottom < one.axis]).toEqual([
-      true,
-      true,
-      true,
-    ]);
+    expect([
+      one.wind.bottom < one.sea.top,
+      one.sea.bottom < one.tide.top,
+      one.tide.bottom < one.axis,
+    ]).toEqual([true, true, true]);
     expect(layoutFor(3).height - one.height).toBe(32);
   });
 });

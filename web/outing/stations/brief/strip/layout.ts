@@ -1,4 +1,7 @@
-/** Heights of the bands of the day strip, px from its top. Above the first stand the names of the handles, in as many rows as they need. */
+/**
+ * Heights of the bands of the day strip, px from its top. Above the first stand the names of the handles, in
+ * as many rows as they need.
+ */
 export const ROW = 16;
 const BANDS = { wind: 96, sea: 40, tide: 60, gap: 10 };
 /** Room for the names of the bands. */
@@ -38,8 +41,9 @@ export interface PlacedName {
   row: number;
 }
 /**
- * Names of points on a line, each on the side of its point where no other point's line runs through it, in the lowest row that is free:
- * a line rises to the row of its own name. Where no place is clear, kept inside the edges and off the other names.
+ * Names of points on a line, each on the side of its point where no other point's line runs through it, in
+ * the lowest row that is free: a line rises to the row of its own name. Where no place is clear, kept inside
+ * the edges and off the other names.
  */
 export function placeNames(
   names: readonly { x: number; text: string }[],
@@ -68,7 +72,10 @@ export function placeNames(
       .flatMap((row) => [x + OFF, x - OFF - width].map((start) => ({ start, row })))
       .find(({ start, row }) => isClear(start, row));
     const inside = Math.max(left, Math.min(x + OFF, right - width));
-    const { start, row } = clear ?? { start: inside, row: rows.find((one) => !meets(inside, one)) ?? names.length };
+    const { start, row } = clear ?? {
+      start: inside,
+      row: rows.find((one) => !meets(inside, one)) ?? names.length,
+    };
     placed.push({ x, start, end: start + width, row });
   }
   return placed.map(({ start, row }) => ({ start, row }));
@@ -92,8 +99,9 @@ function heightOf(line: Line, x: number): number | null {
   return null;
 }
 /**
- * Where the name of a level line begins, px: where no upright runs through it, and the lines about it leave room; at the end
- * wanted, else the other, else beside an upright. Where there is no such place, off the uprights and farthest from the lines.
+ * Where the name of a level line begins, px: where no upright runs through it, and the lines about it leave
+ * room; at the end wanted, else the other, else beside an upright. Where there is no such place, off the
+ * uprights and farthest from the lines.
  * @param base the name's base line, px @param uprights where lines stand that run from top to bottom, px
  */
 export function placeOnLevel(
@@ -110,7 +118,9 @@ export function placeOnLevel(
     ...(wanted === 'left' ? ends : ends.toReversed()),
     ...uprights.flatMap((x) => [x - OFF - width, x + OFF]),
   ].filter((start) => start >= left && start + width <= right);
-  const off = starts.filter((start) => uprights.every((x) => x < start - BESIDE || x > start + width + BESIDE));
+  const off = starts.filter((start) =>
+    uprights.every((x) => x < start - BESIDE || x > start + width + BESIDE),
+  );
   const middle = base - SMALL_HEIGHT / 3;
   const roomAt = (start: number) =>
     Math.min(
@@ -120,7 +130,8 @@ export function placeOnLevel(
     );
   const rooms = (off.length > 0 ? off : starts).map((start) => ({ start, room: roomAt(start) }));
   const found =
-    rooms.find(({ room }) => room >= SMALL_HEIGHT / 2 + CLEAR) ?? rooms.toSorted((a, b) => b.room - a.room)[0];
+    rooms.find(({ room }) => room >= SMALL_HEIGHT / 2 + CLEAR) ??
+    rooms.toSorted((a, b) => b.room - a.room)[0];
   return found?.start ?? left;
 }
 
@@ -131,7 +142,10 @@ const MOST_UNDER = 3;
 export interface PlacedWords extends PlacedName {
   text: string;
 }
-/** Words under an axis, each below its moment in the first row that is free, kept inside the edges; what finds no room is left out. */
+/**
+ * Words under an axis, each below its moment in the first row that is free, kept inside the edges; what finds
+ * no room is left out.
+ */
 export function placeUnder(
   words: readonly { x: number; text: string }[],
   { left, right }: { left: number; right: number },
