@@ -4,7 +4,7 @@ import type { Outing } from '#core/documents/outing';
 import { addDays } from '#core/units/time';
 import { buildApp } from '../server/app';
 import { openEmbedded } from '../server/storage/open';
-import { loadDemo } from '../server/storage/demo';
+import { loadDemo } from '../server/sample/demo';
 import { documentTables } from '../server/storage/schema';
 
 const ROWS_AT_ONCE = 500;

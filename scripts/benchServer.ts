@@ -6,7 +6,7 @@ import { addDays } from '#core/units/time';
 import { buildApp } from '../server/app';
 import { isPassword, passwordHash } from '../server/people/secrets';
 import { type Person, peopleStore } from '../server/people/store';
-import { loadDemo } from '../server/storage/demo';
+import { loadDemo } from '../server/sample/demo';
 import type { OpenDatabase } from '../server/storage/open';
 import { inTransaction } from '../server/storage/transaction';
 import { documentTables } from '../server/storage/schema';

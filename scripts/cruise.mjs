@@ -2,7 +2,7 @@ import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { cruise } from 'dependency-cruiser';
 import { root } from './prepare.mjs';
-import { coreOrder, webMay } from './rooms.mjs';
+import { coreOrder, serverOrder, webMay } from './rooms.mjs';
 
 /*
  * The direction of every import: core's folders downward only, no circle anywhere, the web's folders as their
@@ -15,6 +15,12 @@ const downward = coreOrder.map((folder, i) => ({
   severity: 'error',
   from: { path: `^core/${folder}/`, pathNot: notTested },
   to: { path: `^core/(${coreOrder.slice(i + 1).join('|') || 'nothing-above'})/` },
+}));
+const serverDownward = serverOrder.map((folder, i) => ({
+  name: `server/${folder} imports downward`,
+  severity: 'error',
+  from: { path: `^server/${folder}/`, pathNot: notTested },
+  to: { path: `^server/((${serverOrder.slice(i + 1).join('|') || 'nothing-above'})/|app[.]ts|main[.]ts)` },
 }));
 const acrossWeb = Object.entries(webMay).map(([folder, may]) => ({
   name: `web/${folder} imports what it may`,
@@ -30,7 +36,7 @@ const { output } = await cruise(
     validate: true,
     skipAnalysisNotInRules: true,
     moduleSystems: ['es6'],
-    ruleSet: { forbidden: [noCircle, ...downward, ...acrossWeb] },
+    ruleSet: { forbidden: [noCircle, ...downward, ...serverDownward, ...acrossWeb] },
     doNotFollow: { path: 'node_modules' },
     exclude: { path: 'node_modules' },
     tsPreCompilationDeps: true,
@@ -44,6 +50,11 @@ const faults = summary.violations.map(({ rule, from, to }) => `${rule.name}: ${f
 const folders = readdirSync(join(root, 'core'), { withFileTypes: true }).filter((one) => one.isDirectory());
 for (const { name } of folders)
   if (!coreOrder.includes(name)) faults.push(`core/${name} has no place in the order.`);
+const ofServer = readdirSync(join(root, 'server'), { withFileTypes: true }).filter((one) =>
+  one.isDirectory(),
+);
+for (const { name } of ofServer)
+  if (![...serverOrder, 'testing'].includes(name)) faults.push(`server/${name} has no place in the order.`);
 for (const name of coreOrder)
   if (!existsSync(join(root, 'core', name))) faults.push(`The order names core/${name}, which is not there.`);
 const read = modules.filter(({ source }) => /^(core|server|web)\//.test(source));

@@ -25,6 +25,25 @@ export const coreOrder = [
   'demo',
 ];
 
+/** Folders of the server from the lowest to the highest, in the same way. Files beside them: settings lowest, app and main highest. */
+export const serverOrder = [
+  'errors',
+  'storage',
+  'http',
+  'workers',
+  'people',
+  'documents',
+  'walkround',
+  'word',
+  'outings',
+  'station',
+  'calc',
+  'party',
+  'bundle',
+  'backup',
+  'sample',
+];
+
 /**
  * What each folder of the web may import beside core and its own; `app` and `outing` put the rest together.
  */

@@ -6,7 +6,7 @@ import { newItem } from '#core/editing/newItem';
 import { ensureBuilt } from '../scripts/prepare.mjs';
 import { buildApp } from './app';
 import { openServer } from './storage/open';
-import { loadDemo } from './storage/demo';
+import { loadDemo } from './sample/demo';
 import { isDatabaseAway } from './storage/trouble';
 import { type RunningPostgres, postgresPrograms, startPostgres } from './testing/startPostgres';
 import { startServer } from './testing/startServer';

@@ -1,6 +1,6 @@
 import { isIP } from 'node:net';
 import { join, resolve } from 'node:path';
-import { PlainError } from './http/plainError';
+import { PlainError } from './errors/plainError';
 
 /** What the environment may set. */
 export interface Settings {

@@ -1,7 +1,7 @@
 import { and, eq, getTableName, isNotNull, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { instantText } from '#core/documents/field';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../errors/refusal';
 import type { Database } from '../storage/open';
 import { rowsOf } from '../storage/rows';
 import { CHANGE_SERIES } from '../documents/library';
@@ -61,7 +61,7 @@ export async function makeBackup(db: Database, now: number): Promise<Uint8Array>
 export async function readBackup(bytes: Uint8Array, ourMigrations: number): Promise<Backup> {
   const files = await unpack(bytes);
   const refuse = (detail: string) =>
-    new Refusal(400, 'No backup', detail, [{ field: 'file', message: detail }]);
+    new Refusal('bad input', 'No backup', detail, [{ field: 'file', message: detail }]);
   const raw = files[MANIFEST];
   if (!raw) throw refuse('This zip is no backup of a house: its list of contents is missing.');
   const read = manifestSchema.safeParse(parsed(textOf(raw)));

@@ -1,5 +1,5 @@
 import { resolve } from 'node:path';
-import { PlainError } from '../http/plainError';
+import { PlainError } from '../errors/plainError';
 import { migrationsFolder } from '../projectRoot';
 import { readSettings } from '../settings';
 import { backUp, restore } from './command';

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { Database } from '../storage/open';
 import { house } from '../storage/schema';
-import { PlainError } from '../http/plainError';
+import { PlainError } from '../errors/plainError';
 import { type KeptBackup, backUpTo, listBackups } from './folder';
 
 const DAY_MS = 86_400_000;

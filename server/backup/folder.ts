@@ -1,7 +1,7 @@
 import { type FileHandle, mkdir, open, readFile, readdir, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Database } from '../storage/open';
-import { PlainError, systemCode } from '../http/plainError';
+import { PlainError, systemCode } from '../errors/plainError';
 import { makeBackup, migrationsOf, readBackup } from './backup';
 import { backupName, madeAt, toDrop } from './keeping';
 

@@ -1,8 +1,9 @@
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { PlainError } from '../http/plainError';
-import { Refusal, problemSchema } from '../http/problem';
+import { PlainError } from '../errors/plainError';
+import { Refusal } from '../errors/refusal';
+import { problemSchema } from '../http/problem';
 import { keepersOnly } from '../people/authHook';
 import type { Backups } from './daily';
 
@@ -27,7 +28,7 @@ export function backupRoutes(parent: FastifyInstance, backups: Backups): void {
       try {
         return await reply.code(201).send(await backups.make());
       } catch (error) {
-        if (error instanceof PlainError) throw new Refusal(409, 'No backup', error.message);
+        if (error instanceof PlainError) throw new Refusal('conflict', 'No backup', error.message);
         throw error;
       }
     },

@@ -11,7 +11,7 @@ import {
 import { documentKinds, type KindName, kindNames } from '#core/documents/registry';
 import { idText } from '#core/documents/field';
 import { isRecord } from '#core/documents/upgrade';
-import { Refusal, notFound } from '../http/problem';
+import { Refusal, notFound } from '../errors/refusal';
 import type { Database } from '../storage/open';
 import {
   checkIns,
@@ -103,12 +103,12 @@ export async function importBundle(
 async function importDone(db: Database, key: string): Promise<number | null> {
   const [done] = await db.select().from(imports).where(eq(imports.key, key));
   if (done && done.owner !== currentScope().owner)
-    throw new Refusal(409, 'Not yours', 'This key belongs to another import. Look at the file again.');
+    throw new Refusal('conflict', 'Not yours', 'This key belongs to another import. Look at the file again.');
   return done ? undoneSchema.parse(done.undo).length : null;
 }
 
 const changedMeanwhile = (name: string) =>
-  new Refusal(409, 'Changed meanwhile', `${name} was changed here since you looked. Look again.`);
+  new Refusal('conflict', 'Changed meanwhile', `${name} was changed here since you looked. Look again.`);
 
 /**
  * The chosen documents by their kinds. They are compared before the transaction, which everyone else may have

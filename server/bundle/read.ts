@@ -17,7 +17,7 @@ import { floatPlanSchema } from '#core/floatplan/floatPlan';
 import { readFrozen } from '#core/signing/frozen';
 import { type Picture, pictureOf } from '../documents/picture';
 import { MOST_DEPTH, isTooMuch, needsSecondLook, unkeepableIn } from '../http/json';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../errors/refusal';
 import { plainId } from '../people/scope';
 import { sumOf, textOf, unpack } from '../storage/archive';
 import { hashOf } from '../walkround/snapshotHash';
@@ -64,7 +64,7 @@ export type BundlePiece =
   | { of: 'unreadable'; count: number };
 
 function refusal(detail: string): Refusal {
-  return new Refusal(400, 'No bundle', detail, [{ field: 'file', message: detail }]);
+  return new Refusal('bad input', 'No bundle', detail, [{ field: 'file', message: detail }]);
 }
 
 /**

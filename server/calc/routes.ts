@@ -22,7 +22,8 @@ import { spares } from '#core/tackle/spares';
 import { spool } from '#core/tackle/spool';
 import { spread } from '#core/tackle/spread';
 import { DAY_MS } from '#core/units/time';
-import { Refusal, problemSchema } from '../http/problem';
+import { Refusal } from '../errors/refusal';
+import { problemSchema } from '../http/problem';
 import { calcInputs, withoutTraces } from './inputs';
 import { afloatWith, hydrostatics } from '#core/boat/hull/hydrostatics';
 import { hullOf } from '#core/boat/hull/hull';
@@ -220,11 +221,11 @@ function given<T extends object>(input: T): { [K in keyof T]: Exclude<T[K], unde
 function within(from: string, to: string): { from: number; to: number } {
   const span = { from: Date.parse(from), to: Date.parse(to) };
   if (span.to <= span.from)
-    throw new Refusal(400, 'Bad input', 'The span ends before it begins.', [
+    throw new Refusal('bad input', 'Bad input', 'The span ends before it begins.', [
       { field: 'to', message: 'Must be later than `from`.' },
     ]);
   if (span.to - span.from > MOST_TIDE_DAYS * DAY_MS)
-    throw new Refusal(400, 'Bad input', 'The span is too long.', [
+    throw new Refusal('bad input', 'Bad input', 'The span is too long.', [
       { field: 'to', message: `At most ${MOST_TIDE_DAYS} days after \`from\`.` },
     ]);
   return span;

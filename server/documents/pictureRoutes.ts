@@ -2,7 +2,8 @@ import { eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { Refusal, notFound, problemSchema } from '../http/problem';
+import { Refusal, notFound } from '../errors/refusal';
+import { problemSchema } from '../http/problem';
 import type { Database } from '../storage/open';
 import { pictures } from '../storage/schema';
 import { pictureOf } from './picture';
@@ -36,7 +37,7 @@ export function pictureRoutes(parent: FastifyInstance, db: Database): void {
       const [, data = ''] = request.body.dataUrl.split(',');
       const picture = pictureOf(Buffer.from(data, 'base64'));
       if (!picture)
-        throw new Refusal(400, 'Bad input', 'This is no picture that can be kept.', [
+        throw new Refusal('bad input', 'Bad input', 'This is no picture that can be kept.', [
           { field: 'dataUrl', message: 'Its bytes are no JPEG, PNG or WebP, or too many.' },
         ]);
       await db.insert(pictures).values(picture).onConflictDoNothing();

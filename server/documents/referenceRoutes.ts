@@ -7,7 +7,8 @@ import { upgraded } from '#core/documents/open';
 import { documentKinds, referenceNames } from '#core/documents/registry';
 import { rulePackSchema } from '#core/documents/rulePack';
 import { isRecord } from '#core/documents/upgrade';
-import { Refusal, problemSchema } from '../http/problem';
+import { Refusal } from '../errors/refusal';
+import { problemSchema } from '../http/problem';
 import type { Library } from './library';
 import { documentRoutes, refusal, versionField, versionedSchema } from './routes';
 import type { DocumentVersion } from './store';
@@ -38,7 +39,7 @@ function refuseLongLists(request: { body: unknown }, _reply: unknown, done: (err
     const given = body[list];
     if (Array.isArray(given) && given.length > MOST_IN_BATCH)
       return done(
-        new Refusal(400, 'Bad input', 'Some of what was sent cannot be taken.', [
+        new Refusal('bad input', 'Bad input', 'Some of what was sent cannot be taken.', [
           { field: list, message: `At most ${MOST_IN_BATCH}.` },
         ]),
       );

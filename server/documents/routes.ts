@@ -2,7 +2,8 @@ import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { idText } from '#core/documents/field';
-import { Refusal, notFound, problemSchema } from '../http/problem';
+import { Refusal, notFound } from '../errors/refusal';
+import { problemSchema } from '../http/problem';
 import { type Documents, type KindName, documentKinds } from '#core/documents/registry';
 import { upgraded } from '#core/documents/open';
 import { isRecord } from '#core/documents/upgrade';
@@ -32,9 +33,9 @@ export function settled<Doc>(result: WriteResult<Doc>, what: string): Versioned<
 export function refusal<Doc>(result: WriteConflict<Doc>, what: string): Refusal {
   if (result.done === 'missing') return notFound(what);
   if (result.done === 'set aside')
-    return new Refusal(409, 'Set aside', `This ${what} is set aside: ${result.why}`);
+    return new Refusal('conflict', 'Set aside', `This ${what} is set aside: ${result.why}`);
   return new Refusal(
-    409,
+    'conflict',
     'Changed elsewhere',
     `This ${what} was changed in another window since you opened it. Your change was not kept; the current one comes with this answer.`,
     [{ field: 'version', message: `The current version is ${result.current.version}.` }],
@@ -48,7 +49,7 @@ export function found<Doc>(
   what: string,
 ): Versioned<Doc> {
   if (!read) throw notFound(what);
-  if (isSetAside(read)) throw new Refusal(409, 'Set aside', `This ${what} is set aside: ${read.why}`);
+  if (isSetAside(read)) throw new Refusal('conflict', 'Set aside', `This ${what} is set aside: ${read.why}`);
   return read;
 }
 
@@ -110,7 +111,7 @@ export function documentRoutes<Name extends KindName>(
       const { version } = request.body;
       const doc = request.body.doc as Documents[Name];
       if (doc.id !== id)
-        throw new Refusal(400, 'Bad input', 'The document names another id than the address.', [
+        throw new Refusal('bad input', 'Bad input', 'The document names another id than the address.', [
           { field: 'doc.id', message: `Must be ${id}.` },
         ]);
       return settled(await store.put(id, version, doc), what);

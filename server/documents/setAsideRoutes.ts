@@ -4,7 +4,8 @@ import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { idText } from '#core/documents/field';
 import { type KindName, kindNames } from '#core/documents/registry';
-import { Refusal, notFound, problemSchema } from '../http/problem';
+import { Refusal, notFound } from '../errors/refusal';
+import { problemSchema } from '../http/problem';
 import { ownKeys } from '../people/scope';
 import type { Database } from '../storage/open';
 import { documentTables } from '../storage/schema';
@@ -45,7 +46,7 @@ export function setAsideRoutes(parent: FastifyInstance, db: Database): void {
       const { aside } = await rowOf(request.params);
       if (aside.newer)
         throw new Refusal(
-          409,
+          'conflict',
           'Set aside',
           'A newer version of this program made it; it is not deleted here.',
         );

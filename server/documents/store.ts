@@ -5,7 +5,7 @@ import { type Documents, type KindName, documentKinds } from '#core/documents/re
 import { isRecord } from '#core/documents/upgrade';
 import type { Database } from '../storage/open';
 import { type DocumentTable, documentTables } from '../storage/schema';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../errors/refusal';
 import {
   clubKey,
   isMine,
@@ -122,7 +122,7 @@ export function documentStore<Name extends KindName>(
     const key = (await anyRow(id))?.id ?? rowKey(id);
     if (!isMine(key) && !currentScope().keeper)
       throw new Refusal(
-        403,
+        'not allowed',
         'The club’s',
         'This is the club’s: a keeper changes it. A copy of it is yours to change.',
       );

@@ -1,5 +1,5 @@
 import type { FastifyInstance, FastifyRequest } from 'fastify';
-import { Refusal } from './problem';
+import { Refusal } from '../errors/refusal';
 
 /** Which names the server answers to. */
 export interface Serving {
@@ -23,7 +23,7 @@ export function guard(app: FastifyInstance, serving: Serving): void {
     if (!isServed(host, serving))
       return done(
         new Refusal(
-          421,
+          'wrong name',
           'Not this server',
           `This server does not answer to the name ${host === '' ? 'given' : host}.`,
         ),
@@ -31,13 +31,19 @@ export function guard(app: FastifyInstance, serving: Serving): void {
     if (!isOwn(request))
       return done(
         new Refusal(
-          403,
+          'not allowed',
           'Not from here',
           'This came from a page of another place. Only the own pages may ask.',
         ),
       );
     if (!READS.has(request.method) && !isJson(request))
-      return done(new Refusal(415, 'Only JSON', 'Send JSON, and say so: content-type application/json.'));
+      return done(
+        new Refusal(
+          'wrong kind of file',
+          'Only JSON',
+          'Send JSON, and say so: content-type application/json.',
+        ),
+      );
     done();
   });
 }

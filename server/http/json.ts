@@ -1,5 +1,5 @@
 import type { FastifyInstance } from 'fastify';
-import { Refusal } from './problem';
+import { Refusal } from '../errors/refusal';
 
 /** How many values a body may hold: nearly twice what five thousand items do. */
 const MOST_VALUES = 400_000;
@@ -70,11 +70,11 @@ function unkeepable(fields: readonly string[]): Refusal {
   const errors = fields
     .slice(0, MOST_FIELDS)
     .map((field) => ({ field: field === '' ? 'body' : field, message }));
-  return new Refusal(400, 'Bad input', 'Some of what was sent cannot be taken.', errors);
+  return new Refusal('bad input', 'Bad input', 'Some of what was sent cannot be taken.', errors);
 }
 function tooMuch(): Refusal {
   const message = 'Too much at once: send it in parts.';
-  return new Refusal(413, 'Too much', message, [{ field: 'body', message }]);
+  return new Refusal('too large', 'Too much', message, [{ field: 'body', message }]);
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { FastifyInstance } from 'fastify';
-import { Refusal } from './problem';
+import { Refusal } from '../errors/refusal';
 
 const READS: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 
@@ -17,7 +17,7 @@ export function refuseWhenOutdated(
     done(
       outdated && !READS.has(request.method)
         ? new Refusal(
-            503,
+            'busy',
             'An older program',
             'A newer version of this program has changed the data. Whoever keeps the server starts it anew in that version; nothing was changed.',
           )

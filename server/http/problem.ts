@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
-import { sayIssue } from '#core/documents/sayIssue';
 import { isDatabaseAway, isDatabaseDamaged } from '../storage/trouble';
+import { InvalidInput, Refusal, type RefusalKind } from '../errors/refusal';
 
 export const problemSchema = z.object({
   type: z.string(),
@@ -17,53 +17,20 @@ export const problemSchema = z.object({
   id: z.string().optional(),
 });
 export type Problem = z.infer<typeof problemSchema>;
-type FieldError = Problem['errors'][number];
 
-/** A refusal that the client can act on. */
-export class Refusal extends Error {
-  constructor(
-    readonly status: number,
-    readonly title: string,
-    readonly detail: string,
-    readonly errors: readonly FieldError[] = [],
-    readonly current?: unknown,
-  ) {
-    super(detail);
-    this.name = 'Refusal';
-  }
-}
-export function notFound(what: string): Refusal {
-  return new Refusal(404, 'Not found', `There is no such ${what}.`);
-}
-
-const MOST_FIELDS = 100;
-
-/** Input that does not fit its schema: one message per field. */
-export class InvalidInput extends Error {
-  readonly fields: FieldError[];
-  constructor(part: string, error: z.ZodError) {
-    super('Some of what was sent cannot be taken.');
-    this.name = 'InvalidInput';
-    // The first message of a field says enough, and so many fields do for one answer.
-    const byField = new Map<string, FieldError>();
-    for (const issue of error.issues) {
-      for (const one of fieldErrors(part, issue)) if (!byField.has(one.field)) byField.set(one.field, one);
-      if (byField.size >= MOST_FIELDS) break;
-    }
-    this.fields = [...byField.values()].slice(0, MOST_FIELDS);
-  }
-}
-
-function fieldErrors(part: string, issue: z.core.$ZodIssue): FieldError[] {
-  const path = issue.path.map(String);
-  const name = (more: readonly string[]) =>
-    [...(part === 'body' ? [] : [part]), ...path, ...more].join('.') || 'body';
-  if (issue.code === 'unrecognized_keys')
-    return issue.keys
-      .slice(0, MOST_FIELDS)
-      .map((key) => ({ field: name([key]), message: 'Not a known field.' }));
-  return [{ field: name([]), message: sayIssue(issue) }];
-}
+const STATUS: Readonly<Record<RefusalKind, number>> = {
+  'bad input': 400,
+  'not signed in': 401,
+  'not allowed': 403,
+  'not found': 404,
+  conflict: 409,
+  'too large': 413,
+  'wrong kind of file': 415,
+  'wrong name': 421,
+  'not ready': 422,
+  'too many tries': 429,
+  busy: 503,
+};
 
 /** Every error leaves as RFC 9457 problem details. Ours say an id and no internals. */
 export function handleErrors(app: FastifyInstance): void {
@@ -79,9 +46,9 @@ function problemOf(error: FastifyError | Error, request: FastifyRequest): Proble
   if (error instanceof InvalidInput)
     return { ...base(400, 'Bad input', error.message), errors: error.fields };
   if (error instanceof Refusal) {
-    const { status, title, detail, errors, current } = error;
+    const { kind, title, detail, errors, current } = error;
     return {
-      ...base(status, title, detail),
+      ...base(STATUS[kind], title, detail),
       errors: [...errors],
       ...(current === undefined ? {} : { current }),
     };

@@ -11,7 +11,7 @@ import { needIds } from '#core/vocabulary/needs';
 import type { Library } from '../documents/library';
 import { found, idParams, settled, versionedSchema } from '../documents/routes';
 import { type Stores, stores as storesOf } from '../documents/stores';
-import { Refusal, notFound } from '../http/problem';
+import { Refusal, notFound } from '../errors/refusal';
 import { plainId, rowKey } from '../people/scope';
 import type { PeopleStore } from '../people/store';
 import { signedInAs } from '../people/authHook';
@@ -197,7 +197,11 @@ export function partyRoutes(
     async (request, reply) => {
       const share = await shareOf(signedInAs(request).id, request.params.id);
       if (share.ownOutingId !== null && (await stores.outings.get(plainId(share.ownOutingId))))
-        throw new Refusal(409, 'Along already', 'You come along already: your outing is among your own.');
+        throw new Refusal(
+          'conflict',
+          'Along already',
+          'You come along already: your outing is among your own.',
+        );
       const party = await around(share);
       const lead = await parties.leadOf(share.outingId);
       if (!lead) throw notFound('outing');

@@ -1,7 +1,7 @@
 import cookie from '@fastify/cookie';
 import rateLimit from '@fastify/rate-limit';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../errors/refusal';
 import { addressKey } from './attempts';
 import { type Scope, currentScope, runInScope } from './scope';
 import type { PeopleStore, Person } from './store';
@@ -50,7 +50,7 @@ export async function addAuthHook(app: FastifyInstance, people: PeopleStore): Pr
     allowList: ({ signedIn, routeOptions }) => signedIn !== null || (routeOptions.url ?? '/*') === '/*',
     errorResponseBuilder: (_request, { ttl }) =>
       new Refusal(
-        429,
+        'too many tries',
         'Wait',
         `Too much is asked from your address. Try again in ${Math.ceil(ttl / 1000)} s.`,
       ),
@@ -61,7 +61,7 @@ export async function addAuthHook(app: FastifyInstance, people: PeopleStore): Pr
     request.signedIn = token === undefined || token.length > 100 ? null : await people.signedIn(token);
     // Files of the program are the same for everyone; every other address asks who comes.
     if (request.signedIn || isOpen(request)) return;
-    throw new Refusal(401, 'Sign in', 'Sign in to go on.');
+    throw new Refusal('not signed in', 'Sign in', 'Sign in to go on.');
   });
   // All of the request runs as whoever asks: entered with a callback, and once more after the body was read,
   // which comes by another way.
@@ -89,7 +89,7 @@ export function scopeOf({ id, owner, keeper }: Person): Scope {
 
 /** Whoever is signed in; the hook before every route has seen to it that somebody is. */
 export function signedInAs({ signedIn }: FastifyRequest): Person {
-  if (!signedIn) throw new Refusal(401, 'Sign in', 'Sign in to go on.');
+  if (!signedIn) throw new Refusal('not signed in', 'Sign in', 'Sign in to go on.');
   return signedIn.person;
 }
 
@@ -115,5 +115,5 @@ export function clearSessionCookie(reply: FastifyReply): void {
 /** Only keepers go on; in a house without accounts everyone is one. */
 export function keepersOnly(): void {
   if (!currentScope().keeper)
-    throw new Refusal(403, 'Keepers only', 'Only a keeper of this house may do that.');
+    throw new Refusal('not allowed', 'Keepers only', 'Only a keeper of this house may do that.');
 }

@@ -2,7 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { onOneLine } from '#core/documents/field';
-import { Refusal, notFound } from '../http/problem';
+import { Refusal, notFound } from '../errors/refusal';
 import { keepersOnly } from './authHook';
 import type { PeopleStore } from './store';
 import type { SignInThrottle } from './signInThrottle';
@@ -81,10 +81,10 @@ export function clubRoutes(
       const person = await people.byId(request.params.id);
       if (!person) throw notFound('person');
       if (person.id === me(request).id)
-        throw new Refusal(409, 'Yourself', 'Nobody removes themselves: another keeper can.');
+        throw new Refusal('conflict', 'Yourself', 'Nobody removes themselves: another keeper can.');
       if (person.id === (await people.owner())?.id)
         throw new Refusal(
-          409,
+          'conflict',
           'The owner',
           'The owner of this house hands it over first; then a keeper can.',
         );
@@ -119,7 +119,7 @@ export function clubRoutes(
     async (request) => {
       const owner = await people.owner();
       if (owner?.id !== me(request).id)
-        throw new Refusal(403, 'The owner only', 'Only the owner of this house hands it over.');
+        throw new Refusal('not allowed', 'The owner only', 'Only the owner of this house hands it over.');
       const person = await people.byId(request.params.id);
       if (!person) throw notFound('person');
       await people.setOwner(person.id);

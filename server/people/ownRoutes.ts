@@ -1,7 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { notFound } from '../http/problem';
+import { notFound } from '../errors/refusal';
 import { passwordHash } from './secrets';
 import type { PeopleStore } from './store';
 import type { SignInThrottle } from './signInThrottle';

@@ -6,7 +6,7 @@ import type {
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { Refusal, notFound } from '../http/problem';
+import { Refusal, notFound } from '../errors/refusal';
 import type { PassKind, PeopleStore, Person } from './store';
 import type { SignInThrottle } from './signInThrottle';
 import { publicPerson, doneSchema, givenText, meSchema, nameText, problems } from './wire';
@@ -54,7 +54,7 @@ export function passkeyRoutes(
     const name = ['localhost', ...names].find((one) => one === hostname.toLowerCase());
     if (name === undefined || name === '*')
       throw new Refusal(
-        409,
+        'conflict',
         'No name',
         'A passkey belongs to a name. Whoever keeps the server sets it: TALLY_NAMES=tally.example.',
       );
@@ -109,7 +109,11 @@ export function passkeyRoutes(
       await confirmed(person, request.body.password);
       const known = await people.passkeysOf(person.id);
       if (known.length >= MOST)
-        throw new Refusal(409, 'Enough', `Nobody needs more than ${MOST} passkeys. Take one away first.`);
+        throw new Refusal(
+          'conflict',
+          'Enough',
+          `Nobody needs more than ${MOST} passkeys. Take one away first.`,
+        );
       const options = await (
         await library()
       ).generateRegistrationOptions({
@@ -154,7 +158,11 @@ export function passkeyRoutes(
           transports: JSON.stringify(credential.transports ?? []),
         }));
       if (!kept)
-        throw new Refusal(400, 'Not a passkey', 'This passkey was not taken. Try again from the start.');
+        throw new Refusal(
+          'bad input',
+          'Not a passkey',
+          'This passkey was not taken. Try again from the start.',
+        );
       await people.note('passkey added', person.id, request.ip, name);
       return reply.code(201).send({ done: true });
     },
@@ -232,7 +240,7 @@ export function passkeyRoutes(
           if (!(await people.usePasskey(key, verified.authenticationInfo.newCounter))) return null;
           return people.byId(key.personId);
         },
-        () => new Refusal(401, 'Not signed in', 'This passkey lets nobody in here.'),
+        () => new Refusal('not signed in', 'Not signed in', 'This passkey lets nobody in here.'),
       );
       await enter(request, reply, person);
       await people.note('signed in', person.id, request.ip, 'by a passkey');

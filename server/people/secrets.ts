@@ -1,6 +1,6 @@
 import { createHash, randomBytes, randomInt } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../errors/refusal';
 
 /** 256 bits, which nobody guesses: for sessions and for addresses that let somebody in. */
 export const newToken = (): string => randomBytes(32).toString('base64url');
@@ -36,7 +36,7 @@ async function inTurn<T>(name: Line, work: () => Promise<T>): Promise<T> {
   const line = lines[name];
   if (line.working) {
     if (line.waiting.length >= WAITING)
-      throw new Refusal(503, 'Busy', 'Too many people are signing in just now. Try again in a moment.');
+      throw new Refusal('busy', 'Busy', 'Too many people are signing in just now. Try again in a moment.');
     await new Promise<void>((go) => line.waiting.push(go));
   }
   line.working = true;

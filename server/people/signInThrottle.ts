@@ -1,5 +1,5 @@
 import type { FastifyRequest } from 'fastify';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../errors/refusal';
 import { type AttemptStore, addressKey } from './attempts';
 import { signedInAs } from './authHook';
 import { isPassword } from './secrets';
@@ -11,7 +11,8 @@ import { type PeopleStore, type Person, nameKey } from './store';
  */
 const FREE = { name: 3, address: 20, confirming: 5 };
 
-const refused = () => new Refusal(401, 'Not signed in', 'Name and password do not belong together.');
+const refused = () =>
+  new Refusal('not signed in', 'Not signed in', 'Name and password do not belong together.');
 
 /**
  * Holds up whoever guesses: by the name that is tried and by the address that tries, in every process on the
@@ -30,7 +31,7 @@ export function signInThrottle(people: PeopleStore, attempts: AttemptStore, now:
         // Refused before anything was tried: the other keys are not charged for it.
         for (const one of claimed) await attempts.refund(one);
         throw new Refusal(
-          429,
+          'too many tries',
           'Wait',
           `Too many tries in vain. Try again in ${Math.ceil((until - now()) / 1000)} s.`,
         );
@@ -96,7 +97,7 @@ export function signInThrottle(people: PeopleStore, attempts: AttemptStore, now:
       const done = await counted(
         [own],
         async () => ((await isPassword(password, person.passwordHash, 'signed in')) ? person : null),
-        async () => new Refusal(400, 'Not your password', message, [{ field: 'password', message }]),
+        async () => new Refusal('bad input', 'Not your password', message, [{ field: 'password', message }]),
       );
       await attempts.clear(own.key);
       return done;

@@ -1,7 +1,7 @@
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../errors/refusal';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
 import { setSessionCookie, clearSessionCookie } from './authHook';
@@ -46,7 +46,7 @@ export function signUp(
     if (!pass || (first && !(await inside.isEmpty()))) throw invitationOver();
     const person = await inside.add(newcomer.name, newcomer.passwordHash, { first });
     if (!person)
-      throw new Refusal(409, 'Taken', 'Somebody here has this name, or one that looks like it.', [
+      throw new Refusal('conflict', 'Taken', 'Somebody here has this name, or one that looks like it.', [
         { field: 'name', message: 'Somebody here has this name, or one that looks like it.' },
       ]);
     await inside.note(first ? 'first keeper' : 'joined', person.id, newcomer.address, person.name);

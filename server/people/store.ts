@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, desc, eq, gt, inArray, isNull, lt, or, sql } from 'drizzle-orm';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../errors/refusal';
 import type { Database } from '../storage/open';
 import { audit, house, passes, passkeys, people, recoveryCodes, sessions } from '../storage/schema';
 import { looksLikeOneOf } from './lookAlike';
@@ -235,7 +235,7 @@ export function peopleStore(db: Database, now: () => number) {
         .limit(MOST_STANDING[kind]);
       if (standing.length >= MOST_STANDING[kind])
         throw new Refusal(
-          429,
+          'too many tries',
           'Enough',
           'Too many of these are waiting to be used. Try again when some are over.',
         );

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { Refusal, problemSchema } from '../http/problem';
+import { Refusal } from '../errors/refusal';
+import { problemSchema } from '../http/problem';
 import type { Person } from './store';
 
 /** What goes over the wire about people. */
@@ -45,4 +46,8 @@ export const numbered = z.strictObject({
 
 export const publicPerson = ({ id, name, keeper }: Person) => ({ id, name, keeper });
 export const invitationOver = () =>
-  new Refusal(404, 'Not found', 'This address lets nobody in: it was used, withdrawn, or its time is over.');
+  new Refusal(
+    'not found',
+    'Not found',
+    'This address lets nobody in: it was used, withdrawn, or its time is over.',
+  );

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { buffer } from 'node:stream/consumers';
 import { type Entry, type ZipFile, fromBuffer } from 'yauzl';
 import { ZipFile as ZipWriter } from 'yazl';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../errors/refusal';
 
 /** Files of an archive by their path. */
 export type Files = Readonly<Record<string, Uint8Array>>;
@@ -75,7 +75,7 @@ function read(zip: ZipFile, entry: Entry): Promise<Uint8Array> {
 }
 
 function notOpened(detail: string): Refusal {
-  return new Refusal(400, 'Not an archive', detail, [{ field: 'file', message: detail }]);
+  return new Refusal('bad input', 'Not an archive', detail, [{ field: 'file', message: detail }]);
 }
 
 export const textOf = (bytes: Uint8Array): string => new TextDecoder().decode(bytes);

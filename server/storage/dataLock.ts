@@ -1,6 +1,6 @@
 import { linkSync, mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { PlainError, systemCode } from '../http/plainError';
+import { PlainError, systemCode } from '../errors/plainError';
 
 /** Who holds a data folder: enough to tell a living holder from one that was killed. */
 interface Holder {

@@ -6,7 +6,7 @@ import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { drizzle as drizzleLite } from 'drizzle-orm/pglite';
 import { migrate as migrateLite } from 'drizzle-orm/pglite/migrator';
 import type { Pool } from 'pg';
-import { PlainError } from '../http/plainError';
+import { PlainError } from '../errors/plainError';
 import { rowsOf } from './rows';
 import * as schema from './schema';
 import { refuseNewer } from './schemaVersion';

@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { PlainError } from '../http/plainError';
+import { PlainError } from '../errors/plainError';
 import type { Settings } from '../settings';
 import { lockData } from './dataLock';
 import { type OpenDatabase, openEmbedded, openServer, restoreAdvice } from './open';

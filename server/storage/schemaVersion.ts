@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { z } from 'zod';
-import { PlainError } from '../http/plainError';
+import { PlainError } from '../errors/plainError';
 import { type RunsSql, rowsOf } from './rows';
 
 const journalSchema = z.object({ entries: z.array(z.object({ when: z.number() })).min(1) });

@@ -5,7 +5,7 @@ import { backupsOf } from '../backup/daily';
 import { signUp } from '../people/signUp';
 import { passwordHash } from '../people/secrets';
 import { peopleStore } from '../people/store';
-import { loadDemo } from '../storage/demo';
+import { loadDemo } from '../sample/demo';
 import type { Database } from '../storage/open';
 import { emptyDatabase } from './emptyDatabase';
 import { NOW } from './openApp';

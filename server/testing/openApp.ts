@@ -6,7 +6,7 @@ import { libraryOf } from '../documents/library';
 import { isSetAside } from '../documents/store';
 import { stores } from '../documents/stores';
 import type { Database } from '../storage/open';
-import { loadDemo } from '../storage/demo';
+import { loadDemo } from '../sample/demo';
 import { emptyDatabase } from './emptyDatabase';
 
 /** The moment at which every server test takes place. */

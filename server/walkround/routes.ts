@@ -11,7 +11,8 @@ import { answerSchema, answeredAt } from '#core/documents/answer';
 import type { Library } from '../documents/library';
 import { found, idParams } from '../documents/routes';
 import type { Stores } from '../documents/stores';
-import { Refusal, problemSchema } from '../http/problem';
+import { Refusal } from '../errors/refusal';
+import { problemSchema } from '../http/problem';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
 import { type WalkStore, walkStore } from './store';
@@ -116,7 +117,7 @@ export function walkRoutes(
       const { version, doc, updatedAt } = await outingOf(id);
       if (version !== request.body.version)
         throw new Refusal(
-          409,
+          'conflict',
           'Changed elsewhere',
           'The outing was changed since you looked at it. Look again, then sign.',
           [{ field: 'version', message: `The current version is ${version}.` }],
@@ -129,7 +130,7 @@ export function walkRoutes(
       const { gate } = assess(doc, references, answers, at, { withRepairs: false });
       if (!gate.open)
         throw new Refusal(
-          422,
+          'not ready',
           'The gate is shut',
           'This outing cannot be signed yet.',
           gate.bars.map((bar) => ({ field: bar.bar, message: sayBar(bar) })),
@@ -161,7 +162,7 @@ export function walkRoutes(
       await outingOf(id);
       const frozen = readFrozen(judged);
       if ('why' in frozen || frozen.snapshot.outing.id !== id)
-        throw new Refusal(400, 'Bad input', 'What was signed cannot be read.', [
+        throw new Refusal('bad input', 'Bad input', 'What was signed cannot be read.', [
           { field: 'judged', message: 'why' in frozen ? frozen.why : 'It is of another outing.' },
         ]);
       const at = now();
@@ -170,7 +171,7 @@ export function walkRoutes(
       const { gate } = judgeFrozen(frozen.snapshot, Date.parse(moment), await earlierFor(id, walks));
       if (!gate.open)
         throw new Refusal(
-          422,
+          'not ready',
           'The gate is shut',
           'What was signed at the water does not open the gate here.',
           gate.bars.map((bar) => ({ field: bar.bar, message: sayBar(bar) })),

@@ -8,7 +8,8 @@ import { checkInSchema } from '#core/documents/checkIn';
 import { type PlanState, statusOf } from '#core/floatplan/status';
 import { found, idParams } from '../documents/routes';
 import type { Stores } from '../documents/stores';
-import { Refusal, problemSchema } from '../http/problem';
+import { Refusal } from '../errors/refusal';
+import { problemSchema } from '../http/problem';
 import { runAsServer, isMine, plainId } from '../people/scope';
 import type { Database } from '../storage/open';
 import { inTransaction } from '../storage/transaction';
@@ -234,7 +235,7 @@ export function wordRoutes(
     },
     async ({ body: { plan, paper, page } }, reply) => {
       if (wordsIn(plan) > MOST_ON_PAPER)
-        throw new Refusal(413, 'Too much', 'This plan holds more than a page of paper can.', [
+        throw new Refusal('too large', 'Too much', 'This plan holds more than a page of paper can.', [
           { field: 'plan', message: `At most ${MOST_ON_PAPER} characters.` },
         ]);
       const [bytes] = await press.run({ plan, paper, page, now: now() });

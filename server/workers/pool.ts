@@ -1,5 +1,5 @@
 import { Worker } from 'node:worker_threads';
-import { Refusal } from '../http/problem';
+import { Refusal, type RefusalKind } from '../errors/refusal';
 
 export interface PoolLimits {
   /** Workers at once. */
@@ -16,7 +16,7 @@ export interface PoolLimits {
 export type WorkerAnswer<Part> =
   | { is: 'part'; part: Part }
   | { is: 'done' }
-  | { is: 'refused'; status: number; title: string; detail: string }
+  | { is: 'refused'; kind: RefusalKind; title: string; detail: string }
   | { is: 'failed'; message: string };
 
 /**
@@ -67,7 +67,7 @@ export function workerPool<Job, Part>(code: URL, limits: PoolLimits): WorkerPool
         say();
       };
       const tooMuch = new Refusal(
-        413,
+        'too large',
         'Too much',
         'This takes longer, or more memory, than one request may have.',
       );
@@ -89,7 +89,7 @@ export function workerPool<Job, Part>(code: URL, limits: PoolLimits): WorkerPool
     run: async (job) => {
       if (busy >= limits.atOnce) {
         if (waiting.length >= limits.waiting)
-          throw new Refusal(503, 'Busy', 'Others are doing the same just now. Try again in a moment.');
+          throw new Refusal('busy', 'Busy', 'Others are doing the same just now. Try again in a moment.');
         await new Promise<void>((go) => waiting.push(go));
       } else busy += 1;
       try {
@@ -104,5 +104,5 @@ export function workerPool<Job, Part>(code: URL, limits: PoolLimits): WorkerPool
   };
 }
 
-const refusalOf = ({ status, title, detail }: Extract<WorkerAnswer<never>, { is: 'refused' }>) =>
-  new Refusal(status, title, detail, [{ field: 'file', message: detail }]);
+const refusalOf = ({ kind, title, detail }: Extract<WorkerAnswer<never>, { is: 'refused' }>) =>
+  new Refusal(kind, title, detail, [{ field: 'file', message: detail }]);

@@ -1,5 +1,5 @@
 import { parentPort } from 'node:worker_threads';
-import { Refusal } from '../http/problem';
+import { Refusal } from '../errors/refusal';
 import type { WorkerAnswer } from './pool';
 
 /** The worker's end of a pool: does each job that comes and answers with its parts. */
@@ -14,8 +14,8 @@ export function serveJobs<Job, Part>(work: (job: Job) => AsyncIterable<Part>): v
       answer({ is: 'done' });
     } catch (error) {
       if (error instanceof Refusal) {
-        const { status, title, detail } = error;
-        answer({ is: 'refused', status, title, detail });
+        const { kind, title, detail } = error;
+        answer({ is: 'refused', kind, title, detail });
       } else
         answer({
           is: 'failed',

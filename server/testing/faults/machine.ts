@@ -3,7 +3,7 @@ import { chmodSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:f
 import { join } from 'node:path';
 import { newItem } from '#core/editing/newItem';
 import { buildApp } from '../../app';
-import { loadDemo } from '../../storage/demo';
+import { loadDemo } from '../../sample/demo';
 import { openEmbedded } from '../../storage/open';
 import { readDump } from '../makeDump';
 import { startServer } from '../startServer';

@@ -4,9 +4,9 @@ import { kindNames } from '#core/documents/registry';
 import { stores } from '../documents/stores';
 import { wordStore } from '../word/store';
 import { walkStore } from '../walkround/store';
-import { type Database, takeFirstStartTurn } from './open';
-import { documentTables, house } from './schema';
-import { inTransaction } from './transaction';
+import { type Database, takeFirstStartTurn } from '../storage/open';
+import { documentTables, house } from '../storage/schema';
+import { inTransaction } from '../storage/transaction';
 
 /** Stands in a house into which the sample was loaded. */
 export const DEMO_MARK = 'demo-loaded-at';

@@ -2,10 +2,10 @@ import { and, eq, inArray, isNull, isNotNull, sql } from 'drizzle-orm';
 import { type Demo, demo } from '#core/demo/demo';
 import { type KindName, kindNames } from '#core/documents/registry';
 import { plainId, rowKey, currentScope } from '../people/scope';
-import type { Database } from './open';
+import type { Database } from '../storage/open';
 import { DEMO_MARK } from './demo';
-import { documentTables, house } from './schema';
-import { inTransaction } from './transaction';
+import { documentTables, house } from '../storage/schema';
+import { inTransaction } from '../storage/transaction';
 
 let known: Record<KindName, string[]> | null = null;
 /** Names of what the sample data holds, by kind: the same whenever it was made. */

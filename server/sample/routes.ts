@@ -5,7 +5,7 @@ import { idText } from '#core/documents/field';
 import { kindNames } from '#core/documents/registry';
 import { problemSchema } from '../http/problem';
 import type { Database } from '../storage/open';
-import { clearSample, countSample, restoreSample } from '../storage/sample';
+import { clearSample, countSample, restoreSample } from './sample';
 
 const takenSchema = z.strictObject(
   Object.fromEntries(kindNames.map((kind) => [kind, z.array(idText).max(1000).optional()])),
