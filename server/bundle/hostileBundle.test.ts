@@ -116,7 +116,7 @@ describe('a bundle with rows that no route would take', () => {
     const somebody = { owner: 'somebody', keeper: false, personId: randomUUID() };
     const at = new Date(NOW).toISOString();
     await expect(runInScope(somebody, () => undoImport(house.db, key, at))).rejects.toMatchObject({
-      status: 404,
+      kind: 'not found',
     });
     expect((await house.db.select().from(imports)).find((one) => one.key === key)?.undoneAt).toBeNull();
     expect((await undoImport(house.db, key, at)).left).toEqual([]);

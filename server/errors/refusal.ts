@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import { sayIssue } from '#core/documents/sayIssue';
 
 /** Why something is refused; which status that is over HTTP stands in `http/problem.ts`. */
