@@ -6,10 +6,18 @@ test('an outing is copied to another day, deleted, and brought back; an address 
   page,
 }) => {
   await page.goto('/outings');
-  await page.getByRole('button', { name: 'Copy Zander at dusk' }).click();
-  await expect(page.getByLabel('Name of the outing')).toHaveValue('Zander at dusk, again');
+  await page.getByRole('button', { name: 'Again: Zander at dusk' }).click();
+  await page
+    .getByRole('menuitem', { name: /^Saturday/u })
+    .first()
+    .click();
+  const name = page.getByLabel('Name of the outing');
+  await expect(name).toHaveValue(/^Zander.* at /u);
+  await expect(page.getByText(/^As it was: the brief/u)).toBeVisible();
+  const made = await name.inputValue();
+  expect(made).not.toBe('Zander at dusk');
   await page.getByRole('link', { name: 'Outings' }).click();
-  const row = page.getByRole('listitem').filter({ hasText: 'Zander at dusk, again' });
+  const row = page.getByRole('listitem').filter({ hasText: made });
   await row.getByRole('button', { name: 'Delete' }).click();
   await expect(row).toBeHidden();
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -5,7 +5,7 @@ import { alwaysAboard, withAcceptance, withItem } from './edit';
 import { applyRepair } from './repair';
 import { copyOuting, newOuting, withKnown } from './newOuting';
 import { type Outing, outingSchema } from '../documents/outing';
-import { UNTITLED, withBrief } from './title';
+import { UNTITLED, titleFrom, withBrief } from './title';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
 const { references, outings } = demo(now);
@@ -176,13 +176,16 @@ describe('a new outing', () => {
   });
   it('copied leaves the day’s figures and answers behind', () => {
     const carried = { ...ready, word: { ...ready.word, carriedAt: '2026-05-15T18:00:00Z' } };
-    const copy = copyOuting(withAcceptance(carried, 'x', 1, 'why not', now), 'two', '2026-06-01');
+    const copy = copyOuting(withAcceptance(carried, 'x', 1, 'why not', now), 'two', '2026-06-01', references);
     expect(copy.word).toEqual({ ...ready.word, left: null, carriedAt: null });
     expect(copy).toMatchObject({
       id: 'two',
+      title: titleFrom(ready.brief, references),
       accepted: [],
       conditions: { takenAt: null, hours: [], waterC: ready.conditions.waterC },
     });
     expect(outingSchema.safeParse(copy).success).toBe(true);
+    const blank = { ...ready, title: 'Mine', brief: { ...ready.brief, targets: [], areaId: null } };
+    expect(copyOuting(blank, 'two', '2026-06-01', references).title).toBe('Mine');
   });
 });

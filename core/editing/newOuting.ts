@@ -8,7 +8,7 @@ import { lightOfDay, noonOf } from '../environment/light';
 import { clockAt, shiftClock } from '../units/time';
 import { type TripType, tripFits, tripFor, tripTechniques } from '../vocabulary/trips';
 import { alwaysAboard } from './edit';
-import { UNTITLED, withBrief } from './title';
+import { UNTITLED, titleFrom, withBrief } from './title';
 import { usualWorkings } from './usualWorkings';
 
 /** Hours afloat that a new outing begins with, and after which a call is asked for, minutes. */
@@ -133,12 +133,21 @@ function firstLight({ latDeg, lonDeg, timeZone }: Water, date: string): string {
   return clock < EARLIEST ? EARLIEST : clock;
 }
 
-/** The same outing on another day: what was written for that day alone is left behind. */
-export function copyOuting(outing: Outing, id: string, date: string): Outing {
+/**
+ * The same outing on another day, named by its fish and its place: what was written for that day alone is
+ * left behind.
+ */
+export function copyOuting(
+  outing: Outing,
+  id: string,
+  date: string,
+  references: Pick<References, 'waters' | 'species'>,
+): Outing {
+  const title = titleFrom(outing.brief, references);
   return {
     ...outing,
     id,
-    title: `${outing.title}, again`.slice(0, 80),
+    title: title === UNTITLED ? outing.title : title.slice(0, 80),
     brief: { ...outing.brief, date },
     conditions: { source: 'typed', from: '', takenAt: null, waterC: outing.conditions.waterC, hours: [] },
     // What was left with somebody, and what was put on a device, was the other outing.

@@ -134,9 +134,10 @@ export function outingRoutes(
     async (request, reply) => {
       const source = found(await from.outings.get(request.params.id), 'outing');
       const { id, date } = request.body;
+      const { references } = await library.read();
       return reply
         .code(201)
-        .send(settled(await from.outings.create(copyOuting(source.doc, id, date)), 'outing'));
+        .send(settled(await from.outings.create(copyOuting(source.doc, id, date, references)), 'outing'));
     },
   );
 }

@@ -15,6 +15,7 @@ import { useToast } from '../../ui/Toast';
 import { TallyStrokes } from '../../ui/TallyStrokes';
 import { useNow } from '../../ui/useNow';
 import type { Summary } from '#core/judgement/summary';
+import { Again } from './Again';
 import { FirstEvening } from './FirstEvening';
 import { Out } from './Out';
 import { SampleNotice } from './SampleNotice';
@@ -67,9 +68,14 @@ export function OutingsScreen() {
       setBusy(false);
     }
   };
-  const copy = (one: Summary) => {
+  const again = (one: Summary, date: string) => {
     const id = crypto.randomUUID();
-    actions.copy(one.id, id, tomorrow).then(() => navigate(`/outings/${id}/brief`), tell);
+    actions.copy(one.id, id, date).then(() => {
+      say(
+        'As it was: the brief, what comes along and where it lies, the numbers of the sheets. Anew: the weather, the answers, the walk-round.',
+      );
+      return navigate(`/outings/${id}/brief`);
+    }, tell);
   };
   const remove = ({ id, version, title }: Summary) => {
     actions.remove(id, version).then(
@@ -114,12 +120,12 @@ export function OutingsScreen() {
             <Suspense>
               <BackupNotice />
             </Suspense>
-            <Rows name="Ahead" list={ahead} onCopy={copy} onRemove={remove} />
+            <Rows name="Ahead" list={ahead} onAgain={again} onRemove={remove} />
             <More
               left={of.ahead - ahead.length}
               onMore={() => setMost({ ...most, ahead: most.ahead + MORE })}
             />
-            <Rows name="Gone by" list={gone} onCopy={copy} onRemove={remove} />
+            <Rows name="Gone by" list={gone} onAgain={again} onRemove={remove} />
             <More left={of.gone - gone.length} onMore={() => setMost({ ...most, gone: most.gone + MORE })} />
           </>
         )}
@@ -140,10 +146,10 @@ function More({ left, onMore }: { left: number; onMore: () => void }) {
 interface RowsProps {
   name: string;
   list: readonly Summary[];
-  onCopy: (one: Summary) => void;
+  onAgain: (one: Summary, date: string) => void;
   onRemove: (one: Summary) => void;
 }
-function Rows({ name, list, onCopy, onRemove }: RowsProps) {
+function Rows({ name, list, onAgain, onRemove }: RowsProps) {
   if (list.length === 0) return null;
   return (
     <Box component="section" sx={{ mb: 4 }}>
@@ -152,14 +158,14 @@ function Rows({ name, list, onCopy, onRemove }: RowsProps) {
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
         {list.map((one) => (
-          <Row key={one.id} one={one} onCopy={onCopy} onRemove={onRemove} />
+          <Row key={one.id} one={one} onAgain={onAgain} onRemove={onRemove} />
         ))}
       </Box>
     </Box>
   );
 }
 
-function Row({ one, onCopy, onRemove }: { one: Summary } & Omit<RowsProps, 'name' | 'list'>) {
+function Row({ one, onAgain, onRemove }: { one: Summary } & Omit<RowsProps, 'name' | 'list'>) {
   const { id, title, logged } = one;
   const [weekday = '', day = '', month = ''] = dayInWords(one.date).split(' ');
   const { kit, 'walk-round': walkRound, ashore } = one.tallies;
@@ -208,9 +214,7 @@ function Row({ one, onCopy, onRemove }: { one: Summary } & Omit<RowsProps, 'name
             .join(' · ')}
         </Typography>
         <Box sx={{ display: 'flex', gap: 2, ml: -1 }}>
-          <Button onClick={() => onCopy(one)} aria-label={`Copy ${title}`}>
-            Copy
-          </Button>
+          <Again title={title} onDay={(date) => onAgain(one, date)} />
           <Button onClick={() => onRemove(one)} aria-label={`Delete ${title}`}>
             Delete
           </Button>
