@@ -117,8 +117,8 @@ export function momentParts(cell: string): MomentParts {
   const rest = { text: ` ${text.replace(/(\d)T(\d)/, '$1 $2')} ` };
   const take = takerOf(rest);
   const date = dateFrom(take);
-  const { minutes, zone } = clockFrom(take, date !== null);
-  const words = rest.text
+  const { minutes, zone, refused } = clockFrom(take, date !== null);
+  const words = `${rest.text} ${refused}`
     .split(/[\s,;|/·-]+/)
     .filter(
       (word) =>
@@ -196,7 +196,10 @@ function dateFrom(take: Take, pairs = true): MomentParts['date'] {
  * @param dated a day stands before it: "-11:00" behind the hour is an offset there, and the end of a span
  * elsewhere
  */
-function clockFrom(take: Take, dated: boolean): { minutes: number | null; zone: Zone | null } {
+function clockFrom(
+  take: Take,
+  dated: boolean,
+): { minutes: number | null; zone: Zone | null; refused: string } {
   if (!dated) take(/(?<=\d{1,2}[:.]\d{2})\s*[-–]\s*\d{1,2}[:.]\d{2}/);
   const zoned = take(
     /(?<=\d)\s*(?:z\b|(?:utc|gmt)?\s*[+−-]\d{1,2}:?\d{2}\b|(?:utc|gmt)\s*[+−-]\s*\d{1,2}\b|[+−-]\d{2}\b(?=\s*$)|(?:utc|gmt)\b)/iu,
@@ -207,19 +210,25 @@ function clockFrom(take: Take, dated: boolean): { minutes: number | null; zone: 
   if (twelve) {
     const hour = Number(twelve[1]);
     const minutes = Number(twelve[2] ?? 0);
-    if (hour < 1 || hour > 12 || minutes > 59) return { minutes: null, zone };
-    return { minutes: ((hour % 12) + (/p/i.test(twelve[3] ?? '') ? 12 : 0)) * 60 + minutes, zone };
+    if (hour < 1 || hour > 12 || minutes > 59) return { minutes: null, zone, refused: twelve[0] };
+    return {
+      minutes: ((hour % 12) + (/p/i.test(twelve[3] ?? '') ? 12 : 0)) * 60 + minutes,
+      zone,
+      refused: '',
+    };
   }
   const plain =
     take(/(?<!\d)(\d{1,2})[:.](\d{2})(?::\d{2}(?:\.\d+)?)?(?!\d)/) ??
     take(/(?<!\d)(\d{1,2})\s*h\s*(\d{2})?(?!\d)/iu) ??
     take(/(?<!\d)(\d{2})(\d{2})(?:\d{2})?(?!\d)/) ??
     take(/(?<![\d.])(\d{1,2})()(?![\d.])/);
-  if (!plain) return { minutes: null, zone };
+  if (!plain) return { minutes: null, zone, refused: '' };
   const [hour, minutes] = [Number(plain[1]), Number(plain[2] || 0)];
   // Midnight at the end of a day.
   const isClock = minutes <= 59 && (hour <= 23 || (hour === 24 && minutes === 0));
-  return { minutes: isClock ? hour * 60 + minutes : null, zone };
+  return isClock
+    ? { minutes: hour * 60 + minutes, zone, refused: '' }
+    : { minutes: null, zone, refused: plain[0] };
 }
 
 /**

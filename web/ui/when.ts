@@ -29,7 +29,13 @@ export function readDay(text: string, { today, monthFirst }: DayReading): Meant 
   const words = text.trim().toLowerCase().replace(/,/g, ' ').replace(/\s+/g, ' ');
   const spoken = spokenDay(words, today);
   if (spoken !== null) return spoken;
-  const { date, minutes, left } = momentParts(words);
+  // "5 Dec 26", "Dec 5 '26": a year of two figures at the end.
+  const { date, minutes, left } = momentParts(
+    words.replace(
+      /^(.*[a-z]{3}.*\d.*|\d{1,2}(?:st|nd|rd|th)? (?:of )?[a-z]{3,}\.?) [’']?(\d{2})$/,
+      '$1 20$2',
+    ),
+  );
   if (date === null || minutes !== null || left !== '') return null;
   const from = addDays(today, -BACK_DAYS);
   const read = (order: 'day first' | 'month first') => {
