@@ -28,6 +28,10 @@ test('a release starts in an empty folder without an install, with its screens, 
       page.getByRole('button', { name: 'PDF, A4' }).click(),
     ]);
     expect(readFileSync(await plan.path(), 'latin1').slice(0, 5)).toBe('%PDF-');
+    const listed = execFileSync(process.execPath, ['docs/examples/api.mjs', server.url], {
+      encoding: 'utf8',
+    });
+    expect(listed).toMatch(/^\d{4}-\d\d-\d\d Pollack beyond the Long Grey: \d+ Stops, \d+ Minds$/mu);
     execFileSync(process.execPath, [join(folder, 'backup.js'), 'backup'], {
       env: { ...process.env, ...data },
     });

@@ -106,6 +106,10 @@ describe('rule packs', () => {
     const { status, body } = await call('GET', '/api/schemas/rule-pack');
     expect(status).toBe(200);
     expect(body.properties).toMatchObject({ name: { type: 'string' }, rules: { type: 'array' } });
+    expect([body.$schema, body.$id]).toEqual([
+      'https://json-schema.org/draft/2020-12/schema',
+      `urn:unhurried-tally:${forms.rulePacks}`,
+    ]);
     const pack = {
       format: forms.rulePacks,
       id: 'bank-rules',

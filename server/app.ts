@@ -6,7 +6,7 @@ import fastifyStatic from '@fastify/static';
 import swagger from '@fastify/swagger';
 import swaggerUi from '@fastify/swagger-ui';
 import Fastify, { type FastifyInstance } from 'fastify';
-import { jsonSchemaTransform, serializerCompiler } from 'fastify-type-provider-zod';
+import { serializerCompiler } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { VERSION } from '#core/vocabulary/version';
 import { type Backups, backupsOf } from './backup/daily';
@@ -24,8 +24,9 @@ import { type Serving, guard } from './http/guard';
 import { refuseWhenOutdated } from './http/outdated';
 import { type BodyLimits, cutSlowBodies } from './http/slowBodies';
 import { InvalidInput } from './errors/refusal';
+import { openApi } from './http/openapi';
 import { handleErrors } from './http/problem';
-import { addAuthHook } from './people/authHook';
+import { addAuthHook, isOpenRoute } from './people/authHook';
 import { noAccountsRoute } from './people/signUp';
 import { partyRoutes } from './party/routes';
 import { peopleRoutes } from './people/routes';
@@ -149,16 +150,7 @@ export async function buildApp({
   });
   // Quick rather than small: most of it goes no farther than this machine.
   await app.register(compress, { threshold: 1024, encodings: ['gzip'], zlibOptions: { level: 1 } });
-  await app.register(swagger, {
-    openapi: {
-      info: {
-        title: 'Unhurried Tally',
-        version: '1',
-        description: 'The API behind the screens. Errors are RFC 9457 problem details.',
-      },
-    },
-    transform: jsonSchemaTransform,
-  });
+  await app.register(swagger, openApi(isOpenRoute));
   await app.register(swaggerUi, { routePrefix: '/api/docs' });
 
   const from = stores(db);

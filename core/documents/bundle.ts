@@ -151,16 +151,23 @@ export const isTakeable = ({ is }: Pick<Compared, 'is'>): boolean =>
   isTakenByItself({ is }) || is === 'clash';
 
 /**
- * The published form of a bundle: each of its files by its path, as a JSON schema. Documents are of the forms
- * of their kinds.
+ * The published form of a bundle, as one JSON Schema: its files as properties by their paths, the forms of the
+ * documents among its definitions.
  */
 export function bundleJsonSchema(): Record<string, unknown> {
-  const written = (schema: z.ZodType) => z.toJSONSchema(schema, { unrepresentable: 'any', io: 'input' });
+  const written = (schema: z.ZodType) => {
+    const { $schema: _, ...rest } = z.toJSONSchema(schema, { unrepresentable: 'any', io: 'input' });
+    return rest;
+  };
   return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    $id: 'urn:unhurried-tally:bundle/1',
     title: 'Unhurried Tally bundle/1',
     description:
       'A zip. bundle.json lists every other file with the SHA-256 of its bytes. A signature’s hash is the SHA-256 of what was judged, as JSON with sorted keys. csv/ and gpx/ are for other programs and are not read back.',
-    files: {
+    type: 'object',
+    required: ['bundle.json'],
+    properties: {
       'bundle.json': written(bundleListSchema),
       ...Object.fromEntries(
         kindNames.map((kind) => [`documents/${kind}.json`, written(bundledDocumentsSchema)]),
@@ -169,8 +176,12 @@ export function bundleJsonSchema(): Record<string, unknown> {
       'records/signatures.json': written(z.array(bundledSignatureSchema)),
       'records/plans.json': written(z.array(bundledPlanSchema)),
       'records/check-ins.json': written(z.array(bundledCheckInSchema)),
-      'pictures/<sha256 of the bytes>.<jpeg|png|webp>': { description: 'A small picture of a thing.' },
     },
-    documents: Object.fromEntries(kindNames.map((kind) => [kind, written(documentKinds[kind].schema)])),
+    patternProperties: {
+      '^pictures/[0-9a-f]{64}\\.(jpeg|png|webp)$': {
+        description: 'A small picture of a thing, named by its bytes.',
+      },
+    },
+    $defs: Object.fromEntries(kindNames.map((kind) => [kind, written(documentKinds[kind].schema)])),
   };
 }

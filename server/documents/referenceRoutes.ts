@@ -1,3 +1,4 @@
+import { forms } from '#core/documents/forms';
 import type { FastifyInstance } from 'fastify';
 import type { ZodTypeProvider } from 'fastify-type-provider-zod';
 import { z } from 'zod';
@@ -97,7 +98,10 @@ export function referenceRoutes(parent: FastifyInstance, from: Stores, library: 
   app.get(
     '/api/schemas/rule-pack',
     { schema: { tags: ['rule pack'], response: { 200: z.record(z.string(), z.unknown()) } } },
-    () => ({ ...z.toJSONSchema(rulePackSchema, { io: 'input', unrepresentable: 'any' }) }),
+    () => ({
+      $id: `urn:unhurried-tally:${forms.rulePacks}`,
+      ...z.toJSONSchema(rulePackSchema, { io: 'input', unrepresentable: 'any' }),
+    }),
   );
   app.get(
     '/api/references',

@@ -93,6 +93,9 @@ export function signedInAs({ signedIn }: FastifyRequest): Person {
   return signedIn.person;
 }
 
+/** Whether a route is answered without being signed in. */
+export const isOpenRoute = (path: string): boolean => OPEN.has(path) || !path.startsWith('/api');
+
 function isOpen({ routeOptions, url, method }: FastifyRequest): boolean {
   const path = routeOptions.url;
   if (path === undefined) return !url.startsWith('/api');
