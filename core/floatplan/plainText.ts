@@ -1,7 +1,7 @@
 import { onOneLine } from '../documents/field';
 import type { Position } from '../units/position';
 import { byClock } from '../units/clockWords';
-import { clockAt, dateAt, dayInWords } from '../units/time';
+import { clockAt, clockName, dateAt, dayInWords } from '../units/time';
 import type { FloatPlan } from './floatPlan';
 
 /** Letters of one text message, alone and as a part of several (3GPP TS 23.038, seven bits and sixteen). */
@@ -52,7 +52,7 @@ export function plainText(plan: FloatPlan, page = ''): string {
   const { zone, times, way, rescue } = plan;
   const at = (iso: string) => {
     const moment = Date.parse(iso);
-    return byClock(`${clockAt(moment, zone)} ${dayInWords(dateAt(moment, zone))}`);
+    return `${byClock(`${clockAt(moment, zone)} ${dayInWords(dateAt(moment, zone))}`)} ${clockName(moment, zone)}`;
   };
   const find = (label: string) =>
     plan.sections.flatMap(({ lines }) => lines).find((one) => one.label === label)?.text ?? '';

@@ -1,5 +1,5 @@
 import { byClock } from '../units/clockWords';
-import { type Instant, clockAt, dateAt, dayInWords, minutesBetween } from '../units/time';
+import { type Instant, clockAt, clockName, dateAt, dayInWords, minutesBetween } from '../units/time';
 import { duration } from '../units/words';
 import type { CheckIn, CheckInKind } from '../documents/checkIn';
 import type { FloatPlan, WayPoint } from './floatPlan';
@@ -65,8 +65,14 @@ const heardWords: Record<CheckInKind, string> = {
 export function serviceOf({ name, phone }: FloatPlan['rescue']): string {
   return [name, phone].filter(Boolean).join(', ') || 'the emergency service of that place';
 }
-/** A moment by the clock of the water and its day there: what stands on paper is read on any day. */
+/**
+ * A moment by the clock of the water, which it names, and its day there: what stands on paper is read on any day,
+ * and anywhere.
+ */
 export function sayMomentInFull(at: Instant, zone: string): string {
+  return `${onItsDay(at, zone)} (${clockName(at, zone)})`;
+}
+function onItsDay(at: Instant, zone: string): string {
   return byClock(`${clockAt(at, zone)} on ${dayInWords(dateAt(at, zone))}`);
 }
 /** What whoever waits does when the hour to call comes, in a sentence. */
@@ -99,7 +105,7 @@ export function sayHours(
 }
 /** A moment by the clock of the water, with its day where that is another than today there. */
 export function sayMoment(at: Instant, zone: string, now: Instant): string {
-  return dateAt(at, zone) === dateAt(now, zone) ? byClock(clockAt(at, zone)) : sayMomentInFull(at, zone);
+  return dateAt(at, zone) === dateAt(now, zone) ? byClock(clockAt(at, zone)) : onItsDay(at, zone);
 }
 /** How it stands, in a title and a sentence. */
 export function sayStatus(

@@ -12,6 +12,7 @@ import {
   isTimeZone,
   isoAt,
   shiftClock,
+  clockName,
 } from './time';
 
 describe('wall-clock times', () => {
@@ -109,4 +110,14 @@ describe('a moved clock', () => {
     expect(shiftClock('12:00', -3 * 1440)).toBe('12:00');
     expect(shiftClock('09:50', 25)).toBe('10:15');
   });
+});
+
+describe('the clock of a place', () => {
+  it.each([
+    ['utc', '2026-07-04T12:00:00Z', 'UTC'],
+    ['Europe/Paris', '2026-07-04T12:00:00Z', 'UTC+2'],
+    ['Europe/Paris', '2026-12-04T12:00:00Z', 'UTC+1'],
+    ['UTC-1', '2026-12-04T12:00:00Z', 'UTC−1'],
+    ['America/St_Johns', '2026-12-04T12:00:00Z', 'UTC−3:30'],
+  ])('%s at %s is %s', (zone, at, name) => expect(clockName(Date.parse(at), zone)).toBe(name));
 });

@@ -44,6 +44,15 @@ export function clockAt(at: Instant, zone: string): string {
   return wall(at, zone).text.slice(11, 16);
 }
 
+/** The clock of a place at a moment, by what it is ahead of UTC: "UTC+1", "UTC−3:30". */
+export function clockName(at: Instant, zone: string): string {
+  const { offsetMin } = wall(at, zone);
+  if (offsetMin === 0) return 'UTC';
+  const minutes = Math.abs(offsetMin);
+  const part = minutes % 60 === 0 ? '' : `:${String(minutes % 60).padStart(2, '0')}`;
+  return `UTC${offsetMin < 0 ? '−' : '+'}${Math.floor(minutes / 60)}${part}`;
+}
+
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 /**
  * Says moments of a stay by the clock of its place, and by their day too where the stay is so long that the
