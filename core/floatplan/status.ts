@@ -107,14 +107,18 @@ export function sayHours(
 export function sayMoment(at: Instant, zone: string, now: Instant): string {
   return dateAt(at, zone) === dateAt(now, zone) ? byClock(clockAt(at, zone)) : onItsDay(at, zone);
 }
+/** How a moment is said: as one who is on the outing reads it, or as it is read ashore, where the clock is named too. */
+export type SayMoment = (at: Instant, zone: string, now: Instant) => string;
+
 /** How it stands, in a title and a sentence. */
 export function sayStatus(
   plan: Pick<FloatPlan, 'zone'>,
   status: PlanStatus,
   now: Instant,
+  sayAt: SayMoment = sayMoment,
 ): { title: string; text: string } {
   const { state, homeAt, callAt, heardAt, heard } = status;
-  const say = (at: Instant) => sayMoment(at, plan.zone, now);
+  const say = (at: Instant) => sayAt(at, plan.zone, now);
   const last =
     heardAt === null || !heard
       ? 'Nothing was heard since the plan was left.'
@@ -149,8 +153,13 @@ export function sayStatus(
 /** What of a plan says whom to call and where to look. */
 export type Waited = Pick<FloatPlan, 'rescue' | 'who' | 'phone' | 'vehicle' | 'zone'>;
 /** What whoever is ashore does now, in order. */
-export function whatToDo(plan: Waited, { state, callAt, homeAt }: PlanStatus, now: Instant): string[] {
-  const say = (at: Instant) => sayMoment(at, plan.zone, now);
+export function whatToDo(
+  plan: Waited,
+  { state, callAt, homeAt }: PlanStatus,
+  now: Instant,
+  sayAt: SayMoment = sayMoment,
+): string[] {
+  const say = (at: Instant) => sayAt(at, plan.zone, now);
   const { rescue, who, phone, vehicle, zone } = plan;
   const ring = phone === '' ? `Try to reach ${who || 'them'}.` : `Ring ${who || 'them'}: ${phone}.`;
   const look =

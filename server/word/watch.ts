@@ -1,6 +1,6 @@
 import type { MessageKind } from '#core/floatplan/message';
 import { plainText } from '#core/floatplan/plainText';
-import { type PlanStatus, sayStatus, statusOf, whatToDo } from '#core/floatplan/status';
+import { type PlanStatus, sayMomentInFull, sayStatus, statusOf, whatToDo } from '#core/floatplan/status';
 import { DAY_MS } from '#core/units/time';
 import type { Database } from '../storage/open';
 import { runAsServer } from '../people/scope';
@@ -57,12 +57,12 @@ export function watchOver(
     return page && page.offAt === null ? `${page.base}${pagePath(page)}` : '';
   };
   const toldOf = async (left: LeftPlan, status: PlanStatus): Promise<string> => {
-    const { title, text } = sayStatus(left.plan, status, now());
+    const { title, text } = sayStatus(left.plan, status, now(), sayMomentInFull);
     return [
       title,
       text,
       '',
-      ...whatToDo(left.plan, status, now()).map((one, i) => `${i + 1}. ${one}`),
+      ...whatToDo(left.plan, status, now(), sayMomentInFull).map((one, i) => `${i + 1}. ${one}`),
       '',
       ...(status.state === 'overdue' ? ['To be read out:', ...left.plan.script, ''] : []),
       await address(left.outingId),

@@ -1,6 +1,6 @@
 import type { FloatPlan } from '#core/floatplan/floatPlan';
 import { sketchOf } from '#core/floatplan/sketch';
-import { type PlanStatus, sayHours, sayMoment, sayStatus, whatToDo } from '#core/floatplan/status';
+import { type PlanStatus, sayHours, sayMomentInFull, sayStatus, whatToDo } from '#core/floatplan/status';
 
 const escaped = (text: string) =>
   text
@@ -35,9 +35,9 @@ function withCalls(text: string): string {
  * The plan as whoever has its address sees it: no account, no script, nothing but the plan and how it stands.
  */
 export function watchPage(plan: FloatPlan, status: PlanStatus, leftAt: string, now: number): string {
-  const { title, text } = sayStatus(plan, status, now);
+  const { title, text } = sayStatus(plan, status, now, sayMomentInFull);
   const stillOut = status.state !== 'home';
-  const advice = whatToDo(plan, status, now);
+  const advice = whatToDo(plan, status, now, sayMomentInFull);
   const body = [
     `<p>${escaped(plan.who || 'A kayak angler')}</p><h1>${escaped(plan.title)}</h1>`,
     `<div class="state ${status.state}" role="status"><h2 style="border:0;padding:0;margin:0">${escaped(title)}</h2><p>${escaped(text)}</p></div>`,
@@ -50,7 +50,7 @@ export function watchPage(plan: FloatPlan, status: PlanStatus, leftAt: string, n
         `<h2>${escaped(heading)}</h2><dl>${lines.map(({ label, text: said }) => `<dt>${escaped(label)}</dt><dd>${withCalls(said)}</dd>`).join('')}</dl>`,
     ),
     `<h2>The way</h2>${sketchOf(plan, 'currentColor', 'var(--paper)')}`,
-    `<footer><p>Left at ${escaped(sayMoment(Date.parse(leftAt), plan.zone, now))}. This page was made at ${escaped(sayMoment(now, plan.zone, now))} and looks again by itself each minute.</p><p>It shows what the angler has said, and no more: nothing here follows the boat, and nobody but you is watching. Estimates are estimates.</p></footer>`,
+    `<footer><p>Left at ${escaped(sayMomentInFull(Date.parse(leftAt), plan.zone))}. This page was made at ${escaped(sayMomentInFull(now, plan.zone))} and looks again by itself each minute.</p><p>It shows what the angler has said, and no more: nothing here follows the boat, and nobody but you is watching. Estimates are estimates.</p></footer>`,
   ].join('');
   return page(`${title}: ${plan.who || plan.title}`, body, stillOut);
 }
