@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Club, openClub } from '../testing/club';
+import { SUMMARIES } from './openapi';
 
 interface Operation {
   summary?: string;
@@ -28,6 +29,12 @@ describe('the description of the API', () => {
     expect(operations.length).toBeGreaterThan(100);
     expect(operations.filter(({ summary }) => !summary).map(({ at }) => at)).toEqual([]);
     expect(operations.filter(({ tags }) => !tags?.length).map(({ at }) => at)).toEqual([]);
+    const known = new Set(
+      operations.map(({ at }) =>
+        at.replace(/^\w+/u, (method) => method.toUpperCase()).replaceAll(/\{(\w+)\}/gu, ':$1'),
+      ),
+    );
+    expect(Object.keys(SUMMARIES).filter((key) => !known.has(key))).toEqual([]);
     expect(new Set(operations.map(({ operationId }) => operationId)).size).toBe(operations.length);
     const open = operations.filter(({ security }) => security?.length === 0).map(({ at }) => at);
     expect(open).toContain('get /api/health');

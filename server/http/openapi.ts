@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { problemSchema } from './problem';
 
 /** What each route does, in a line: by its method and its address. */
-const SUMMARIES: Readonly<Record<string, string>> = {
+export const SUMMARIES: Readonly<Record<string, string>> = {
   'GET /api/health': 'Whether the server answers, its clock and its version',
   'GET /api/me': 'Who is signed in',
   'POST /api/first': 'Makes the first keeper, by the address printed at the first start',
@@ -52,7 +52,6 @@ const SUMMARIES: Readonly<Record<string, string>> = {
   'GET /watch/:token': 'The watch page of a plan, for whoever has its address',
   'GET /api/companions': 'Whom one may ask along',
   'GET /api/outings/:id/party': 'The party of an outing',
-  'POST /api/outings/:id/party/:companionId': 'Asks somebody along',
   'PUT /api/outings/:id/party/:companionId': 'Asks somebody along',
   'DELETE /api/outings/:id/party/:companionId': 'Asks somebody along no more',
   'GET /api/along': 'Outings that one is asked along to',
