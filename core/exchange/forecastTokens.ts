@@ -3,6 +3,7 @@ import { forceToMps } from '../units/beaufort';
 import { bearingOfPoint } from '../units/compass';
 import { spoken } from '../units/speaking';
 import { HOUR_MS, type Instant } from '../units/time';
+import { countedWords } from '../units/words';
 
 export type Figures = Partial<Omit<Hour, 'at'>>;
 
@@ -389,25 +390,11 @@ export const forecastTokens: readonly Token[] = [
 ];
 
 /** A number written as a word, behind a force or where the wind comes from: "southwest four". */
-const NUMBERS = [
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-];
-const written = new RegExp(String.raw`\b((?:force|gusting|${COMPASS})\s+)(${NUMBERS.join('|')})\b`, 'g');
+const written = new RegExp(String.raw`\b((?:force|gusting|${COMPASS})\s+)(${countedWords.join('|')})\b`, 'g');
 export function withFigures(line: string): string {
   return line.replaceAll(
     written,
-    (_, before: string, word: string) => before + String(NUMBERS.indexOf(word) + 1),
+    (_, before: string, word: string) => before + String(countedWords.indexOf(word) + 1),
   );
 }
 

@@ -27,10 +27,11 @@ export function energy(kj: number): string {
   return kj >= 10_000 ? `${figure(kj / 1000)} MJ` : `${figure(kj, 0)} kJ`;
 }
 
+/** The numbers from one to twelve as they are written in words. */
+export const countedWords = 'one two three four five six seven eight nine ten eleven twelve'.split(' ');
 /** "one" to "twelve" in words, then figures. */
 export function count(n: number): string {
-  const words = 'none one two three four five six seven eight nine ten eleven twelve'.split(' ');
-  return words[n] ?? String(n);
+  return n === 0 ? 'none' : (countedWords[n - 1] ?? String(n));
 }
 
 /** "no box", "one box", "three boxes". */

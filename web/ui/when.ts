@@ -3,7 +3,7 @@ import { isWeekday } from '#core/exchange/calendarWords';
 import { dayOf, momentParts } from '#core/exchange/momentCells';
 import { addDays, daysBetween } from '#core/units/time';
 import { spoken } from '#core/units/speaking';
-import { dayWords } from '#core/units/words';
+import { countedWords, dayWords } from '#core/units/words';
 
 /** What a text means: one value, or two between which whoever wrote it must choose. */
 export type Meant = { is: 'one'; value: string } | { is: 'either'; values: readonly [string, string] };
@@ -108,20 +108,6 @@ export function readClock(text: string, twelve: boolean): Meant | null {
 }
 /** "half past six", "quarter to 7 in the evening", "6 o’clock", "6h30" in figures. */
 function clockWords(text: string): string {
-  const figures = [
-    'twelve',
-    'one',
-    'two',
-    'three',
-    'four',
-    'five',
-    'six',
-    'seven',
-    'eight',
-    'nine',
-    'ten',
-    'eleven',
-  ];
   const half = / (?:in the )?(?:morning|a\.m\.?)$/.test(text)
     ? ' am'
     : / (?:in the )?(?:afternoon|evening|at night|p\.m\.?)$/.test(text)
@@ -131,8 +117,8 @@ function clockWords(text: string): string {
     .replace(/ (?:in the )?(?:morning|afternoon|evening)$| at night$| [ap]\.m\.?$/, '')
     .replace(/ ?o[’']?clock$/, '')
     .replace(/^at /, '')
-    .replaceAll(new RegExp(String.raw`\b(${figures.join('|')})\b`, 'g'), (word) =>
-      String(figures.indexOf(word) || 12),
+    .replaceAll(new RegExp(String.raw`\b(${countedWords.join('|')})\b`, 'g'), (word) =>
+      String(countedWords.indexOf(word) + 1),
     )
     .replace(
       /^(\d{1,2}) ?h ?(\d{2})?$/,
