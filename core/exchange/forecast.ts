@@ -7,7 +7,7 @@ import { bearingOfPoint } from '../units/compass';
 import { HOUR_MS, type Instant, clockAt, dateAt, isoAt } from '../units/time';
 import { listed } from '../units/words';
 import { type Decimal, decimalsOf, figureOf, isEmpty } from './cells';
-import { type Figure, type Head, figures, headOf, unitIn } from './forecastColumns';
+import { type Figure, type Header, figures, parseHeader, unitIn } from './forecastColumns';
 import {
   type AnswersGiven,
   type Asking,
@@ -29,7 +29,7 @@ import {
   momentParts,
   zoneIn,
 } from './momentCells';
-import { askDayOrder, askDecimal } from './questions';
+import { answeredOrder, askDayOrder, askDecimal, unanswered } from './questions';
 
 export interface ForecastFile {
   hours: Hour[];
@@ -43,7 +43,7 @@ export interface ForecastFile {
   /** Columns that were not understood, by their heads. */
   unread: string[];
   /** Columns that were understood, and that nothing here goes by. */
-  besides: string[];
+  unused: string[];
   /** What was asked, and answered. */
   asked: Question[];
 }
@@ -203,16 +203,17 @@ function linesOf(text: string): Table['rows'] {
     .filter(({ cells }) => cells.some((cell) => cell !== '' && !/^[-=_+|]+$/.test(cell)));
 }
 function isHead(cells: readonly string[]): boolean {
-  const heads = cells.map((cell) => headOf(cell));
+  const heads = cells.map((cell) => parseHeader(cell));
   return (
     heads.some(({ is }) => is === 'date' || is === 'time' || is === 'moment') &&
     heads.some(({ is }) => is === 'figure') &&
     !cells.some((cell) => /^-?\d+([.,]\d+)?$/.test(cell))
   );
 }
+const withoutBrackets = (cell: string) => cell.replace(/^[([{]|[)\]}]$/g, '');
 /** A line of units under the heads. */
 function isUnits(cells: readonly string[]): boolean {
-  const written = cells.map((cell) => cell.replace(/^[([{]|[)\]}]$/g, '')).filter((cell) => cell !== '');
+  const written = cells.map((cell) => withoutBrackets(cell)).filter((cell) => cell !== '');
   return (
     written.length > 0 &&
     cells.every((cell) => !/\d/.test(cell) || /^[([]?m\/s|^[([]?mm/.test(cell)) &&
@@ -235,23 +236,22 @@ function read(table: Table, options: ForecastOptions): ReadForecast {
   if (table.rows.length > MOST_ROWS)
     return refused(`The file has ${table.rows.length} rows; at most ${MOST_ROWS} are read.`);
   const asks: Question[] = [];
-  const heads = table.head.map((cell) => headOf(cell));
-  const columns = columnsOf(table, heads, options.answers ?? {}, asks);
+  const answers = options.answers ?? {};
+  const heads = table.head.map((cell) => parseHeader(cell));
+  const columns = columnsOf(table, heads, answers, asks);
   if (!columns.some(({ figure }) => figure === 'windMps'))
-    return asks.length > 0
-      ? { taken: false, why: 'It can be read in more than one way.', asks }
-      : refused(
-          `No column says the wind, and hours without it are not taken. Heads here: ${listed(table.head.slice(0, 12))}.`,
-        );
-  const decimal = decimalIn(table, columns, options.answers ?? {}, asks);
-  const letterO = letterOIn(table, columns, options.answers ?? {}, asks);
+    return refused(
+      `No column says the wind, and hours without it are not taken. Heads here: ${listed(table.head.slice(0, 12))}.`,
+    );
+  const decimal = decimalIn(table, columns, answers, asks);
+  const letterO = letterOIn(table, columns, answers, asks);
   const moments = momentsOf(table, heads, options, asks);
-  for (const column of columns) if (column.unit === null) askUnit(table, column, options.answers ?? {}, asks);
-  const open = asks.filter(({ id }) => options.answers?.[id] === undefined);
-  if (open.length > 0) return { taken: false, why: 'It can be read in more than one way.', asks };
+  for (const column of columns) if (column.unit === null) askUnit(table, column, answers, asks);
+  const waiting = unanswered(asks, answers);
+  if (waiting) return waiting;
   const said = rowsToHours(table, columns, decimal, letterO, moments, options);
   if (!said.taken) return said;
-  const named = (is: Head['is']) =>
+  const named = (is: Header['is']) =>
     heads.flatMap((head, i) => (head.is === is && table.head[i] !== '' ? [table.head[i] ?? ''] : []));
   return {
     ...said,
@@ -266,8 +266,8 @@ function read(table: Table, options: ForecastOptions): ReadForecast {
       ],
       asked: asks,
       unread: named('unknown'),
-      besides: [
-        ...named('besides'),
+      unused: [
+        ...named('unused'),
         ...heads.flatMap((head, i) =>
           head.is === 'figure' && !columns.some(({ at }) => at === i) ? [table.head[i] ?? ''] : [],
         ),
@@ -277,10 +277,15 @@ function read(table: Table, options: ForecastOptions): ReadForecast {
 }
 
 /** One column for each figure; two for one are asked about. */
-function columnsOf(table: Table, heads: readonly Head[], answers: AnswersGiven, asks: Question[]): Column[] {
+function columnsOf(
+  table: Table,
+  heads: readonly Header[],
+  answers: AnswersGiven,
+  asks: Question[],
+): Column[] {
   const all = heads.flatMap((head, at): Column[] => {
     if (head.is !== 'figure' || table.rows.every(({ cells }) => isEmpty(cells[at] ?? ''))) return [];
-    const below = (table.units?.[at] ?? '').replace(/^[([{]|[)\]}]$/g, '');
+    const below = withoutBrackets(table.units?.[at] ?? '');
     const inCells = unitOfCells(table, at, head.figure);
     const { units, alone } = figures[head.figure];
     // A bracket that is no unit ("at 10 m") leaves the unit to the cells.
@@ -358,19 +363,18 @@ interface Moments {
 /** The day and the hour of each row, from one column or from two. */
 function momentsOf(
   table: Table,
-  heads: readonly Head[],
+  heads: readonly Header[],
   { timeZone, answers }: ForecastOptions,
   asks: Question[],
 ): Moments {
   const columns = momentColumns(table, heads);
   const parts = table.rows.map(({ cells }) => {
     const written = columns.map((at) => cells[at] ?? '').filter((cell) => !isEmpty(cell));
-    return written.length === 0 ? null : written.map(momentParts).reduce(together);
+    return written.length === 0 ? null : written.map(momentParts).reduce(mergedMoments);
   });
   const order = dayOrderOf(parts.filter((one) => one !== null));
   const first = parts.find((one) => one?.date?.order === 'open')?.date;
   if (order === null && first) asks.push(askDayOrder(first));
-  const chosen = answers?.['day order'] === 'month first' ? 'month first' : 'day first';
   const zone =
     columns.map((at) => zoneIn(table.head[at] ?? '')).find((one) => one !== null) ?? zoneIn(table.preamble);
   const own = parts.find((one) => one?.zone && 'offsetMin' in one.zone)?.zone ?? null;
@@ -379,7 +383,12 @@ function momentsOf(
     parts.some((one) => one?.instant != null) || (clock && 'offsetMin' in clock)
       ? `hours in ${clock && 'offsetMin' in clock ? sayOffset(clock.offsetMin) : 'UTC'}, turned to the clock of the water`
       : `hours on the clock of the water (${timeZone})`;
-  return { order: order === 'known' || order === null ? chosen : order, zone, parts, sayClock };
+  return {
+    order: order === 'known' || order === null ? answeredOrder(answers ?? {}) : order,
+    zone,
+    parts,
+    sayClock,
+  };
 }
 function sayOffset(minutes: number): string {
   if (minutes === 0) return 'UTC';
@@ -387,7 +396,7 @@ function sayOffset(minutes: number): string {
   return `UTC${sign}${Math.floor(all / 60)}${all % 60 === 0 ? '' : `:${String(all % 60).padStart(2, '0')}`}`;
 }
 /** The day of one cell with the hour of another. */
-function together(day: MomentParts, hour: MomentParts): MomentParts {
+function mergedMoments(day: MomentParts, hour: MomentParts): MomentParts {
   return {
     date: day.date ?? hour.date,
     // A day alone may have a figure that looks like an hour.
@@ -398,8 +407,8 @@ function together(day: MomentParts, hour: MomentParts): MomentParts {
   };
 }
 /** The columns that together say when: one with day and hour, else one of each. */
-function momentColumns(table: Table, heads: readonly Head[]): number[] {
-  const of = (is: Head['is']) => heads.flatMap((head, at) => (head.is === is ? [at] : []));
+function momentColumns(table: Table, heads: readonly Header[]): number[] {
+  const of = (is: Header['is']) => heads.flatMap((head, at) => (head.is === is ? [at] : []));
   const whole = [...of('moment'), ...of('time'), ...of('date')].filter((at) => {
     const parts = table.rows.map(({ cells }) => momentParts(cells[at] ?? ''));
     return parts.some(

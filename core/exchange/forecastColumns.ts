@@ -1,6 +1,6 @@
 import type { Hour } from '../documents/outing';
 import { withoutAccents } from './calendarWords';
-import { headParts } from './heads';
+import { headerParts } from './headers';
 
 const KNOT = 1852 / 3600;
 /**
@@ -239,8 +239,8 @@ const words = {
     'relhum',
   ],
   chance: ['prob', 'chance', 'wahrsch', 'risk', 'pop', 'risiko', 'risque', 'sannsyn', 'kans', 'likel'],
-  /** What programs write besides, and nothing here is judged by. */
-  besides: [
+  /** What programs write too, and nothing here is judged by. */
+  unused: [
     'press',
     'druck',
     'luftdruck',
@@ -355,26 +355,26 @@ const words = {
 type Word = keyof typeof words;
 
 /** What a column's head says it is. */
-export type Head =
+export type Header =
   | { is: 'date' | 'time' | 'moment' }
   /** One of the hour's figures; unit null: the head names none. */
   | { is: 'figure'; figure: Figure; unit: string | null; unitText: string }
   /** Understood, and nothing here goes by it. */
-  | { is: 'besides' }
+  | { is: 'unused' }
   | { is: 'unknown' };
 
 /** Reads the head of a column. */
-export function headOf(head: string): Head {
-  const { tokens, unitText } = headParts(head);
+export function parseHeader(head: string): Header {
+  const { tokens, unitText } = headerParts(head);
   if (tokens.length === 0) return { is: 'unknown' };
   const found = (word: Word) => tokens.some((token) => startsAs(token, words[word]));
   const figure = figureOf(tokens, found, unitText);
-  if (figure === 'besides') return { is: 'besides' };
+  if (figure === 'unused') return { is: 'unused' };
   if (figure !== null) return withUnit(figure, tokens, unitText);
   if (found('moment') || (found('date') && found('time'))) return { is: 'moment' };
   if (found('time')) return { is: 'time' };
   if (found('date')) return { is: 'date' };
-  return found('besides') ? { is: 'besides' } : { is: 'unknown' };
+  return found('unused') ? { is: 'unused' } : { is: 'unknown' };
 }
 /** Short beginnings are whole words: "ws" is no beginning of "wspeed". */
 function startsAs(token: string, starts: readonly string[]): boolean {
@@ -386,7 +386,7 @@ function figureOf(
   tokens: readonly string[],
   found: (word: Word) => boolean,
   unitText: string,
-): Figure | 'besides' | null {
+): Figure | 'unused' | null {
   const joined = tokens.join('');
   const has = (word: Word) =>
     found(word) || words[word].some((start) => start.length > 3 && joined.includes(start));
@@ -395,24 +395,24 @@ function figureOf(
     found('direction') || /richt|riktn|retn|direc|direz|winddir|wavedir|swelldir/.test(joined);
   if (has('water') || (found('sea') && isTemperature) || /seatemp|seesurf|meerestemp/.test(joined))
     return isTemperature || has('water') ? 'waterC' : null;
-  if (has('besides')) return 'besides';
+  if (has('unused')) return 'unused';
   if (has('thunder')) return 'thunderPct';
   if (has('rain'))
     return found('chance') || /prob|wahrsch|chance/.test(joined) || unitIn(unitText, percent)
-      ? 'besides'
+      ? 'unused'
       : 'rainMm';
   if (has('swell'))
-    return direction ? 'besides' : found('period') || /period/.test(joined) ? 'swellPeriodS' : 'swellM';
+    return direction ? 'unused' : found('period') || /period/.test(joined) ? 'swellPeriodS' : 'swellM';
   if (has('wave') || (found('sea') && unitIn(unitText, height) !== null))
-    return direction || found('period') || /period/.test(joined) ? 'besides' : 'waveM';
+    return direction || found('period') || /period/.test(joined) ? 'unused' : 'waveM';
   if (found('period')) return 'swellPeriodS';
-  if (has('gust')) return direction ? 'besides' : 'gustMps';
+  if (has('gust')) return direction ? 'unused' : 'gustMps';
   const wind = has('wind') || found('windAlone');
   if (direction && (wind || tokens.length === 1 || found('direction'))) return 'windFromDeg';
-  if (wind) return isTemperature && !/speed|spd|geschw/.test(joined) ? 'besides' : 'windMps';
+  if (wind) return isTemperature && !/speed|spd|geschw/.test(joined) ? 'unused' : 'windMps';
   if (has('visibility')) return 'visibilityM';
   if (has('humidity')) return 'humidityPct';
-  if (found('chance')) return 'besides';
+  if (found('chance')) return 'unused';
   if (isTemperature || joined === 't') return 'airC';
   return null;
 }
@@ -421,7 +421,7 @@ function figureOf(
  * A figure with the unit of its head: in brackets, behind a comma, or as its last words ("wind kts",
  * "wind_kmh", "WindSpd_kt").
  */
-function withUnit(figure: Figure, tokens: readonly string[], unitText: string): Head {
+function withUnit(figure: Figure, tokens: readonly string[], unitText: string): Header {
   const { units, alone } = figures[figure];
   if (unitText !== '') return { is: 'figure', figure, unit: unitIn(unitText, units) ?? alone, unitText };
   for (const many of [3, 2, 1]) {

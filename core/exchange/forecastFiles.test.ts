@@ -294,7 +294,7 @@ describe('a forecast as other programs write it', () => {
 
   it('names what it did not understand apart from what nothing goes by', () => {
     const result = read('time,wind (kn),mood,pressure (hPa)\n2026-07-04 06:00,10,good,1013');
-    expect(result.taken && [result.value.unread, result.value.besides]).toEqual([
+    expect(result.taken && [result.value.unread, result.value.unused]).toEqual([
       ['mood'],
       ['pressure (hPa)'],
     ]);

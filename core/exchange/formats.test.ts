@@ -131,7 +131,7 @@ describe('forecasts', () => {
     const result = readForecastCsv(sample, { timeZone: 'UTC-1', near: '2026-05-16' });
     if (!result.taken) throw new Error(result.why);
     expect(result.troubles).toEqual([]);
-    expect([result.value.unread, result.value.besides]).toEqual([[], []]);
+    expect([result.value.unread, result.value.unused]).toEqual([[], []]);
     expect(result.value.hours).toHaveLength(9);
     expect(result.value.hours[0]).toMatchObject({
       at: '2026-05-16T04:00:00-01:00',

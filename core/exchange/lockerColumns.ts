@@ -1,6 +1,6 @@
 import { attributeIds, attributes } from '../catalog/gear/attributes';
 import { withoutAccents } from './calendarWords';
-import { headParts } from './heads';
+import { headerParts } from './headers';
 
 /** What a column may hold, and what it is called for people. */
 const plain = {
@@ -145,7 +145,7 @@ export function columnOf(
   if (kilos !== null) return { id: 'massKg', unit: kilos };
   const exact = open.find(({ id, name }) => bare(id) === bare(head) || bare(name) === bare(head));
   if (exact) return { id: exact.id, unit: ownUnit(exact.id) };
-  const { tokens, unitText } = headParts(head);
+  const { tokens, unitText } = headerParts(head);
   // The unit may be the last word: "weight g".
   for (const drop of [0, 1]) {
     const words = tokens.slice(0, tokens.length - drop).join(' ');

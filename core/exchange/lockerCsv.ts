@@ -33,7 +33,7 @@ import {
   unitsOf,
 } from './lockerColumns';
 import { type DayOrder, dayOf, dayOrderOf, momentParts } from './momentCells';
-import { askDayOrder, askDecimal } from './questions';
+import { answeredOrder, askDayOrder, askDecimal, unanswered } from './questions';
 
 const MOST_ROWS = 5000;
 // A spreadsheet takes a cell that begins so for a formula: an apostrophe before it makes it text again, and
@@ -159,10 +159,8 @@ function writingOf(
     if (choices || id === 'quantity' || id === 'cost' || !plainIds.some((one) => one === id))
       numbers.push(...cellsOf(at));
     if (!choices) continue;
-    const named =
-      columnOf(header[at] ?? '', new Set())?.id === id
-        ? (columnOf(header[at] ?? '', new Set())?.unit ?? null)
-        : null;
+    const guessed = columnOf(header[at] ?? '', new Set());
+    const named = guessed?.id === id ? guessed.unit : null;
     const bareCell = cellsOf(at).find((cell) => cell !== 'none' && (figureOf(cell, '.')?.unit ?? '') === '');
     const given = answers[`unit ${id}`];
     if (named !== null) units.set(id, named);
@@ -176,9 +174,7 @@ function writingOf(
       });
   }
   const { decimal, unclear } = decimalsOf(numbers);
-  if (decimal === null && unclear !== null) {
-    asks.push(askDecimal(unclear));
-  }
+  if (decimal === null && unclear !== null) asks.push(askDecimal(unclear));
   const days = columns.flatMap((id, at) =>
     id !== null && dateColumns.includes(id) ? cellsOf(at).map(momentParts) : [],
   );
@@ -187,12 +183,7 @@ function writingOf(
   if (order === null && open) asks.push(askDayOrder(open));
   return {
     decimal: decimal ?? (answers.decimal === ',' ? ',' : '.'),
-    order:
-      order === 'day first' || order === 'month first'
-        ? order
-        : answers['day order'] === 'month first'
-          ? 'month first'
-          : 'day first',
+    order: order === 'known' || order === null ? answeredOrder(answers) : order,
     units,
   };
 }
@@ -237,14 +228,14 @@ function inLockerCsv(
   const lines = rows.value.slice(1);
   const asks: Question[] = [];
   const writing = writingOf(header, lines, columns, answers, asks);
-  if (asks.some(({ id }) => answers[id] === undefined))
-    return { taken: false, why: 'It can be read in more than one way.', asks };
+  const waiting = unanswered(asks, answers);
+  if (waiting) return waiting;
   const troubles = header.flatMap((name, i) =>
     columns[i] == null ? [`The column "${name.slice(0, 40)}" was left alone.`] : [],
   );
   const items: Item[] = [];
   const links: { index: number; line: number; livesIn: string; runsOn: string }[] = [];
-  const called: string[] = [];
+  const byOtherWord: string[] = [];
   let none = 0;
   lines.forEach((row, i) => {
     const read = (name: LockerColumn) => {
@@ -256,7 +247,7 @@ function inLockerCsv(
       none += 1;
       return;
     }
-    const item = itemFrom(read, idFor(items.length), writing, called);
+    const item = itemFrom(read, idFor(items.length), writing, byOtherWord);
     const parsed = typeof item === 'string' ? null : itemSchema.safeParse(item);
     const issue = parsed && !parsed.success ? parsed.error.issues[0] : null;
     if (parsed?.success) {
@@ -267,8 +258,8 @@ function inLockerCsv(
         `Line ${i + 2}: ${typeof item === 'string' ? item : `${columnNamed(issue?.path ?? [])}: ${sayIssue(issue)}`} Left out.`,
       );
   });
-  if (called.length > 0)
-    troubles.unshift(`Taken by what it is called: ${[...new Set(called)].slice(0, 12).join('; ')}.`);
+  if (byOtherWord.length > 0)
+    troubles.unshift(`Taken by what it is called: ${[...new Set(byOtherWord)].slice(0, 12).join('; ')}.`);
   if (none > 0)
     troubles.push(`${none} ${none === 1 ? 'line says' : 'lines say'} that there is none of it. Left out.`);
   troubles.push(...linked(items, links, owned));
@@ -351,19 +342,19 @@ const CONDITIONS: readonly (readonly [Item['condition'], RegExp])[] = [
 
 /**
  * One line as an item, or why it is none.
- * @param called gathers what was found by another word than its name
+ * @param byOtherWord gathers what was found by another word than its name
  */
 function itemFrom(
   read: (name: LockerColumn) => string,
   id: string,
   { decimal, order, units }: Writing,
-  called: string[],
+  byOtherWord: string[],
 ): Item | string {
   const word = read('kind') || read('name');
   const found = kindOf(word);
   if (typeof found === 'string') return found;
   const { kind, exact } = found;
-  if (!exact) called.push(`${word.slice(0, 40)} as ${kinds[kind].name}`);
+  if (!exact) byOtherWord.push(`${word.slice(0, 40)} as ${kinds[kind].name}`);
   const usual = newItem(id, kind);
   /** A figure in the column's own unit; NaN where it is none, which the schema refuses by name. */
   const number = (column: LockerColumn, otherwise: number) => {

@@ -1,6 +1,6 @@
 import { dayWords } from '../units/words';
-import type { Question } from './imported';
-import type { MomentParts } from './momentCells';
+import type { AnswersGiven, Question } from './imported';
+import type { DayOrder, MomentParts } from './momentCells';
 
 /** Asks which of two figures of a date is the day, by the two days that it may be. */
 export function askDayOrder({ a, b }: NonNullable<MomentParts['date']>): Question {
@@ -28,4 +28,19 @@ export function askDecimal(unclear: string): Question {
       { id: mark === ',' ? '.' : ',', text: `${whole}${rest}` },
     ],
   };
+}
+
+/** The order of day and month that was answered; the day first, until it is. */
+export function answeredOrder(answers: AnswersGiven): DayOrder {
+  return answers['day order'] === 'month first' ? 'month first' : 'day first';
+}
+
+/** What is not taken before all of its questions are answered; null: they are. */
+export function unanswered(
+  asks: Question[],
+  answers: AnswersGiven,
+): { taken: false; why: string; asks: Question[] } | null {
+  return asks.every(({ id }) => answers[id] !== undefined)
+    ? null
+    : { taken: false, why: 'It can be read in more than one way.', asks };
 }

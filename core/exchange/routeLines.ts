@@ -2,6 +2,7 @@ import type { Waypoint } from '../documents/outing';
 import { distanceBetween } from '../environment/geo';
 import { amount } from '../units/amount';
 import { type AnswersGiven, type Asking, type Question, refused, told } from './imported';
+import { unanswered } from './questions';
 import { type Ends, MOST_POINTS, type RoutePoints, routeFromLines } from './routePoints';
 
 /**
@@ -59,15 +60,15 @@ export function routeOfLines(
     }),
   }));
   const all = sound.flatMap(({ points }) => points);
-  const swapped = whySwapped(lines, all, ends);
+  const swapped = whyNoPositions(lines, all, ends);
   if (swapped !== null) return refused(swapped);
   if (all.length === 0) return refused('No point of the file has a position.');
   const asks: Question[] = [];
   const chosen = chosenOf(sound, asks, answers);
-  askFar(all, ends, asks);
+  askDistance(all, ends, asks);
   if (answers.far === 'no') return refused('Nothing of it was taken.');
-  if (asks.some(({ id }) => answers[id] === undefined))
-    return { taken: false, why: 'It can be read in more than one way.', asks };
+  const waiting = unanswered(asks, answers);
+  if (waiting) return waiting;
   return { taken: true, value: { ...routeFromLines(chosen, ends), asked: asks }, troubles: told(troubles) };
 }
 
@@ -99,7 +100,11 @@ function lengthM(points: readonly Waypoint[]): number {
 }
 
 /** Why the figures are no latitudes and longitudes as they stand; null: they can be. */
-function whySwapped(lines: readonly FileLine[], read: readonly Waypoint[], { launch }: Ends): string | null {
+function whyNoPositions(
+  lines: readonly FileLine[],
+  read: readonly Waypoint[],
+  { launch }: Ends,
+): string | null {
   const points = lines.flatMap((line) => line.points).slice(0, 1000);
   const turned = points.flatMap(({ lat, lon, name }) => positionOf({ lat: lon, lon: lat, name }) ?? []);
   const metres = points.filter(({ lat, lon }) => [lat, lon].some((one) => Math.abs(Number(one)) > 360));
@@ -113,7 +118,7 @@ function whySwapped(lines: readonly FileLine[], read: readonly Waypoint[], { lau
     ? 'Latitude and longitude seem to be swapped in this file: only so does it lie near the launch. Write it anew with latitude first.'
     : null;
 }
-function askFar(points: readonly Waypoint[], { launch }: Ends, asks: Question[]): void {
+function askDistance(points: readonly Waypoint[], { launch }: Ends, asks: Question[]): void {
   const [first] = points;
   const farM = launch && first ? distanceBetween(launch, first) : 0;
   if (farM <= FAR_KM * 1000) return;

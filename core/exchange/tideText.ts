@@ -25,7 +25,7 @@ import {
   zoneIn,
 } from './momentCells';
 import { type LineTurns, turnsOfLine } from './tideTurns';
-import { askDayOrder } from './questions';
+import { answeredOrder, askDayOrder, unanswered } from './questions';
 import { isFrenchTable, unitOfTable } from './tideWords';
 
 const HOUR_MS = 3_600_000;
@@ -117,8 +117,8 @@ function inTideText(
   const turns = ordered(found, troubles);
   const why = askSpacing(turns, zone, asks, answers);
   if (why !== null) return refused(why);
-  if (asks.some(({ id }) => answers[id] === undefined))
-    return { taken: false, why: 'It can be read in more than one way.', asks };
+  const waiting = unanswered(asks, answers);
+  if (waiting) return waiting;
   const days = new Set(turns.map(({ at }) => DateTime.fromISO(at, { zone }).toISODate())).size;
   return {
     taken: true,
@@ -203,7 +203,7 @@ function orderOf(lines: readonly Line[], answers: AnswersGiven, asks: Question[]
   if (order !== null) return order;
   const first = parts.find(({ date }) => date.order === 'open')?.date;
   if (first) asks.push(askDayOrder(first));
-  return answers['day order'] === 'month first' ? 'month first' : 'day first';
+  return answeredOrder(answers);
 }
 /** How many metres one of the table's unit is; asked where heights without a unit are no metres. */
 function unitOf(text: string, lines: readonly Line[], answers: AnswersGiven, asks: Question[]): number {

@@ -53,7 +53,7 @@ type Word =
 export function turnsOfLine(line: string, reading: LineReading): LineTurns {
   const words = wordsOf(line, reading);
   const first = words.findIndex((one) => one.is === 'numeral');
-  const wordFirst = words.findIndex((one) => one.is === 'word' && one.word !== 'beside');
+  const wordFirst = words.findIndex((one) => one.is === 'word' && one.word !== 'filler');
   const behind = wordFirst > first;
   const found: LineTurns = { turns: [], troubles: [], left: [] };
   let time: Numeral | null = null;
@@ -72,7 +72,7 @@ export function turnsOfLine(line: string, reading: LineReading): LineTurns {
   for (const one of words) {
     if (one.is === 'word') {
       const last = found.turns.at(-1);
-      if (one.word === 'beside') continue;
+      if (one.word === 'filler') continue;
       if (behind && time === null && height === null && last?.word === null) last.word = one.word;
       else word = one.word;
     } else if (one.is === 'numeral') {

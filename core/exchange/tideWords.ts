@@ -12,11 +12,11 @@ const LOW = new Set(
   ),
 );
 /** Words beside them that say nothing more. */
-const BESIDE = new Set(
+const FILLERS = new Set(
   'water waters tide tides mer marea mar mare vann at um a à uhr the kl o’clock am den'.split(' '),
 );
 
-export type TideWord = 'high' | 'low' | 'beside';
+export type TideWord = 'high' | 'low' | 'filler';
 /**
  * What a word says of a turn; null: nothing that is known.
  * @param french "PM" and "BM" are pleine mer and basse mer, as a table has both
@@ -29,7 +29,7 @@ export function tideWord(word: string, french: boolean): TideWord | null {
   if (french && plain === 'bm') return 'low';
   if (HIGH.has(plain)) return 'high';
   if (LOW.has(plain)) return 'low';
-  return BESIDE.has(plain) ? 'beside' : null;
+  return FILLERS.has(plain) ? 'filler' : null;
 }
 export function isFrenchTable(text: string): boolean {
   return /(?<!\p{L})BM(?!\p{L})/u.test(text);

@@ -72,7 +72,7 @@ export function PositionField({
     return here ? (
       <Box>
         {field}
-        <Here onHere={(at) => type(sayPosition(at))} />
+        <UseWhereIAm onHere={(at) => type(sayPosition(at))} />
       </Box>
     ) : (
       field
@@ -107,7 +107,7 @@ const REFUSALS: Readonly<Record<number, string>> = {
 };
 const WAITED_MS = 20_000;
 /** Takes where this device is, once, when it is pressed. */
-function Here({ onHere }: { onHere: (at: Position) => void }) {
+function UseWhereIAm({ onHere }: { onHere: (at: Position) => void }) {
   const [state, setState] = useState<string | null>(null);
   const ask = () => {
     if (!('geolocation' in navigator)) {

@@ -129,7 +129,7 @@ export function ReadForecast({ onClose, onTake }: ReadProps) {
 
 /** How it was read, its first hour as a sample, and what of it was not. */
 function Understood({
-  file: { hours, understood, unread, besides },
+  file: { hours, understood, unread, unused },
   zone,
 }: {
   file: ForecastFile;
@@ -150,9 +150,9 @@ function Understood({
           <b>Not understood, and left:</b> {listed(unread)}.
         </Typography>
       )}
-      {besides.length > 0 && (
+      {unused.length > 0 && (
         <Typography variant="body2" color="textSecondary">
-          Nothing here goes by: {listed(besides)}.
+          Nothing here goes by: {listed(unused)}.
         </Typography>
       )}
     </Box>

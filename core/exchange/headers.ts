@@ -1,7 +1,7 @@
 import { withoutAccents } from './calendarWords';
 
 /** A head without its unit: as words, and the unit's text. */
-export function headParts(head: string): { tokens: string[]; unitText: string } {
+export function headerParts(head: string): { tokens: string[]; unitText: string } {
   const brackets = /[([{]\s*([^)\]}]*?)\s*[)\]}]/u.exec(head);
   const name = withoutAccents(brackets ? head.replace(brackets[0], ' ') : head);
   const tokens = head === '' ? [] : wordsOf(brackets ? head.replace(brackets[0], ' ') : head);
