@@ -88,7 +88,7 @@ function chosenOf(
   asks.push({
     id: 'home',
     text: 'Which leads home?',
-    choices: [{ id: 'none', text: 'None: the one out comes back, or home is left as it is' }, ...choices],
+    choices: [{ id: 'none', text: 'None: the one out comes back, or home is straight' }, ...choices],
   });
   return [answers.out, answers.home].flatMap((at) => {
     const line = at === undefined || at === 'none' ? undefined : some[Number(at)];

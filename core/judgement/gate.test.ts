@@ -19,7 +19,9 @@ describe('the gate is for the day', () => {
     expect(opensAt).toBeGreaterThan(now - 24 * HOUR);
     expect(barAt(opensAt - 1)).not.toBeNull();
     expect(barAt(opensAt)).toBeNull();
-    expect(early && sayBar(early)).toMatch(/^It is signed from \d\d:\d\d on .+, 18 h before the launch\./u);
+    expect(early && sayBar(early)).toMatch(
+      /^It can be signed from \d\d:\d\d on .+, 18 h before the launch\./u,
+    );
   });
   it('says nothing of it where nobody knows when the launch is', () => {
     const open: Outing = { ...ready, brief: { ...ready.brief, waterId: null } };

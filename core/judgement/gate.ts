@@ -63,6 +63,6 @@ export function sayBar(bar: GateBar): string {
         ? 'Nobody has looked at a forecast.'
         : `The forecast was looked at ${duration(bar.hoursOld * 60)} ago; look again.`;
     case 'early':
-      return `It is signed from ${byClock(clockAt(bar.opensAt, bar.zone))} on ${dayInWords(dateAt(bar.opensAt, bar.zone))}, ${GOOD_STANDS_HOURS} h before the launch. What is looked over before that is looked over at home, and asked again.`;
+      return `It can be signed from ${byClock(clockAt(bar.opensAt, bar.zone))} on ${dayInWords(dateAt(bar.opensAt, bar.zone))}, ${GOOD_STANDS_HOURS} h before the launch. What is looked over before that is looked over at home, and asked again.`;
   }
 }

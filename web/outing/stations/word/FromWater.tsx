@@ -87,7 +87,7 @@ export function FromWater({ word }: { word: Word }) {
         )}
       </Box>
       {sure && (
-        <Box role="group" aria-label="Afloat now?" sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
+        <Box role="group" aria-label="Afloat now?" sx={{ display: 'grid', gap: 1 }}>
           <Typography>{`By the plan the launch is at ${sayMoment(launchAt, plan.zone, now)}. Are you afloat now?`}</Typography>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
             <Button variant="outlined" sx={big} onClick={() => press('afloat')}>
