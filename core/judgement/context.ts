@@ -302,18 +302,22 @@ const derived = deriving<Context, Derived>({
   }),
   aboard: made({
     from: ['carried', 'plan', 'plans'],
-    make: ({ carried, plan, plans }) => {
+    make: ({ carried, plan, plans }, before) => {
       if (!plan) return carried;
       const others = plans.filter(
         ({ mode, plan: other }) => other !== plan && modesAfloat.some((afloat) => afloat === mode),
       );
-      return plan.things.map(({ one, lies }) =>
-        withLies(
-          one,
-          lies,
-          others.map(({ mode, plan: other }) => ({ mode, lies: other.byId.get(one.item.id)?.lies })),
-        ),
-      );
+      const wasAlike = others.length === 0 && before?.plans.every((one) => one.plan === before.plan);
+      // What lies as it lay in the outing that this one follows is the same record.
+      const laid = new Map(wasAlike ? before?.plan?.things.map((placed, i) => [placed, before.aboard[i]]) : []);
+      return plan.things.map((placed) => {
+        const { one, lies } = placed;
+        const liesIn = others.map(({ mode, plan: other }) => ({
+          mode,
+          lies: other.byId.get(one.item.id)?.lies,
+        }));
+        return laid.get(placed) ?? withLies(one, lies, liesIn);
+      });
     },
   }),
   looked: made({ from: ['places', 'aboard'], make: ({ places, aboard }) => ({ ...places, aboard }) }),
@@ -557,4 +561,9 @@ export function asSpare({ exposures, brief, places, aboard }: Context): NeedCont
 /** What some parts of a context are made from in the end: given things alone. */
 export function givenFor(names: readonly (keyof Context)[]): ReadonlySet<keyof Context> {
   return derived.givenFor(names);
+}
+
+/** Whether a context differs, in one of some parts, from the one that it follows. */
+export function differing(names: readonly (keyof Context)[]): (context: Context) => boolean {
+  return derived.differing(names);
 }

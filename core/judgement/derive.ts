@@ -26,7 +26,7 @@ export type Derivations<Whole extends object, Names extends keyof Whole> = {
 
 const UNKNOWN = Symbol('not worked out yet');
 /** Results kept per derivation by default: of the outing as it is, and of each repair that is tried. */
-export const USUALLY_KEPT = 64;
+export const USUALLY_KEPT = 16;
 
 /**
  * Memoizes a function of some parts of a whole, comparing the parts by identity: records are never mutated.
@@ -69,10 +69,21 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
     const { from, keep = USUALLY_KEPT, make } = derivations[name];
     return remembering(from, keep, make);
   });
+  /** Every name, given ones too, by a number of its own. */
+  const numbered = [...new Set([...names, ...names.flatMap((name) => derivations[name].from)])];
+  const numberOf = new Map<keyof Whole, number>(numbered.map((name, i) => [name, i]));
+  const numbersOf = (of: readonly (keyof Whole)[]) =>
+    of.map((name) => {
+      const number = numberOf.get(name) ?? numbered.push(name as (typeof numbered)[number]) - 1;
+      numberOf.set(name, number);
+      return number;
+    });
+  const inputs = names.map((name) => numbersOf(derivations[name].from));
 
-  /** A whole, the one that it follows, and its values computed so far. */
+  /** A whole, the one that it follows, its values computed so far, and which of them differ. */
   class Derived {
     readonly known: unknown[] = new Array<unknown>(names.length).fill(UNKNOWN);
+    readonly differing: (boolean | undefined)[] = [];
     constructor(
       given: Omit<Whole, Names>,
       readonly before: (Whole & Derived) | null,
@@ -80,11 +91,23 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
       Object.assign(this, given);
     }
   }
+  const differs = (whole: Whole & Derived, numbers: readonly number[]): boolean => {
+    const { before, differing } = whole;
+    if (!before) return true;
+    for (const number of numbers) {
+      let is = differing[number];
+      if (is === undefined) {
+        const name = numbered[number];
+        is = name !== undefined && whole[name] !== before[name];
+        differing[number] = is;
+      }
+      if (is) return true;
+    }
+    return false;
+  };
   const workOut = (i: number, name: Names, whole: Whole & Derived): unknown => {
     const { before } = whole;
-    return before && isSame(derivations[name].from, whole, before)
-      ? before[name]
-      : makers[i]?.(whole, before);
+    return before && !differs(whole, inputs[i] ?? []) ? before[name] : makers[i]?.(whole, before);
   };
   names.forEach((name, i) =>
     Object.defineProperty(Derived.prototype, name, {
@@ -111,6 +134,10 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
   return {
     whole: (given, before) => new Derived(given, before as (Whole & Derived) | null) as unknown as Whole,
     givenFor,
+    differing: (of) => {
+      const numbers = numbersOf(of);
+      return (whole) => differs(whole as Whole & Derived, numbers);
+    },
   };
 }
 
@@ -118,12 +145,10 @@ export interface Deriving<Whole extends object, Names extends keyof Whole> {
   /** @param before what it follows, where only a little changed; null: nothing */
   whole: (inputs: Omit<Whole, Names>, before: Whole | null) => Whole;
   givenFor: (names: readonly (keyof Whole)[]) => ReadonlySet<keyof Whole>;
+  /** Whether one of some values differs from that of the whole that is followed; where none is: it does. */
+  differing: (names: readonly (keyof Whole)[]) => (whole: Whole) => boolean;
 }
 
-function isSame<Whole>(names: readonly (keyof Whole)[], one: Whole, other: Whole): boolean {
-  for (const name of names) if (one[name] !== other[name]) return false;
-  return true;
-}
 function isMet(met: readonly unknown[], inputs: readonly unknown[]): boolean {
   for (let i = 0; i < inputs.length; i += 1) if (met[i] !== inputs[i]) return false;
   return true;

@@ -8,7 +8,7 @@ import { isBySort, sortOf, worthOf } from '../needs/need';
 import { rememberFor } from '../units/remember';
 import type { NeedId } from '../vocabulary/needs';
 import { serviceable } from './candidates';
-import { type Context, contextOf, givenFor } from './context';
+import { type Context, contextOf, differing, givenFor } from './context';
 import { type AnyRule, type Found, foundBy, foundFrom, keyOf, ruleOf, rules } from './allRules';
 import { type SideEffect, keptExtent } from './rule';
 
@@ -25,6 +25,8 @@ const MOST_TRIED = 3;
 /** A thing added may need another, and that a third: a rod needs its leash. */
 const MOST_ROUNDS = 3;
 
+/** Whether a context differs, in what a rule reads, from the one that it follows. */
+const readsOtherwise = new Map(rules.map((rule) => [rule, differing(rule.reads)]));
 const rulesThatAsk = rules.filter(({ canAsk }) => canAsk);
 
 /** A judged outing: its context, and what each rule found in it. */
@@ -51,7 +53,7 @@ export function stopsAndMindsAfter(before: Context): (next: Context) => Found[] 
   const asked = rules.filter(({ notes }) => !notes).map((rule) => ({ rule, was: rule.find(before) }));
   return (next) =>
     asked.flatMap(({ rule, was }) =>
-      (rule.reads.some((name) => next[name] !== before[name]) ? rule.find(next) : was)
+      (readsOtherwise.get(rule)?.(next) === false ? was : rule.find(next))
         .filter(({ level }) => level !== 'note')
         .map((told) => foundFrom(rule, told)),
     );
@@ -147,13 +149,14 @@ const bitsOf = (has: (name: keyof Context) => boolean) =>
 interface Keeper {
   rule: AnyRule;
   given: number;
+  reads: (next: Context) => boolean;
 }
 /** Rules that can block a repair. */
 const keepers: readonly Keeper[] = rules
   .filter(({ neverBlocksRepairs, notes }) => !neverBlocksRepairs && !notes)
   .map((rule) => {
     const given = givenFor(rule.reads);
-    return { rule, given: bitsOf((name) => given.has(name)) };
+    return { rule, given: bitsOf((name) => given.has(name)), reads: differing(rule.reads) };
   });
 /**
  * The rule that last blocked a repair of a rule's findings; it is tried first, which saves time and changes
@@ -182,7 +185,6 @@ function keptBackBy(
   { lowered = false, adds = false, whichever = false } = {},
 ): AnyRule | null {
   const own = ruleOf(one.facts.code);
-  const reads = (rule: AnyRule) => rule.reads.some((name) => next[name] !== context[name]);
   const worse = (rule: AnyRule) =>
     rule.find(next).some((told) => {
       const { level, extent, subject } = told;
@@ -197,11 +199,11 @@ function keptBackBy(
       if (!was || was.level === 'note' || (level === 'stop' && was.level !== 'stop')) return true;
       return keptExtent(extent) > was.extent + rule.slack;
     });
-  if (!reads(own) || worse(own)) return own;
+  if (readsOtherwise.get(own)?.(next) === false || worse(own)) return own;
   // Worked out only now: most of what is tried does not get so far.
   const changed = bitsOf((name) => next[name] !== context[name]);
-  const keepsBack = ({ rule, given }: Keeper) =>
-    (given & changed) !== 0 && rule !== own && !(adds && rule.aboutPlacement) && reads(rule) && worse(rule);
+  const keepsBack = ({ rule, given, reads }: Keeper) =>
+    (given & changed) !== 0 && rule !== own && !(adds && rule.aboutPlacement) && reads(next) && worse(rule);
   const last = whichever ? lastWorse.get(own) : undefined;
   if (last && keepsBack(last)) return last.rule;
   const first = keepers.find((keeper) => keeper !== last && keepsBack(keeper));
