@@ -19,8 +19,8 @@ interface Entry {
   createdAt: string;
   /** null: it was deleted. */
   kept: Versioned<{ id: string }> | null;
-  /** As it goes over the wire, written once. */
-  json: string;
+  /** As it goes over the wire; null: not asked for yet. */
+  json: string | null;
 }
 
 /** What all outings point at, as of a change. */
@@ -71,15 +71,12 @@ function ownLibrary(db: Database): Library {
     at = Math.max(at, row.changeNo);
     const entry = { id: row.id, owner: row.owner, changeNo: row.changeNo, createdAt: row.createdAt };
     if (row.deleted) {
-      entries[name].set(inKind, { ...entry, kept: null, json: '' });
+      entries[name].set(inKind, { ...entry, kept: null, json: null });
       return;
     }
     const read = readRow(name, row);
     if (isSetAside(read)) asides.set(key, read);
-    else {
-      const sent = hasClub(name) ? { ...read, club: row.owner === '' } : read;
-      entries[name].set(inKind, { ...entry, kept: read, json: JSON.stringify(sent) });
-    }
+    else entries[name].set(inKind, { ...entry, kept: read, json: null });
   };
   const bringUpToDate = async (): Promise<LibraryState> => {
     const newest = await newestChange(db);
@@ -119,11 +116,17 @@ function ownLibrary(db: Database): Library {
         const kept = shown.filter(({ id }) => touched.has(id)).sort(inOrder);
         const there = new Set(shown.map(({ id }) => id));
         const gone = whole ? [] : [...touched].filter((id) => !there.has(id));
-        return `"${name}":{"changed":[${kept.map(({ json }) => json).join(',')}],"gone":${JSON.stringify(gone)}}`;
+        return `"${name}":{"changed":[${kept.map((one) => sent(name, one)).join(',')}],"gone":${JSON.stringify(gone)}}`;
       });
       return `{"at":${now},"series":${JSON.stringify(series)},"whole":${whole},${parts.join(',')},"setAside":${JSON.stringify(setAside)}}`;
     },
   };
+}
+
+/** A document as it goes over the wire, written when it is first asked for. */
+function sent(name: ReferenceName, entry: Entry): string {
+  const doc = hasClub(name) ? { ...entry.kept, club: entry.owner === '' } : entry.kept;
+  return (entry.json ??= JSON.stringify(doc));
 }
 
 /**
