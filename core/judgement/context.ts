@@ -309,7 +309,9 @@ const derived = deriving<Context, Derived>({
       );
       const wasAlike = others.length === 0 && before?.plans.every((one) => one.plan === before.plan);
       // What lies as it lay in the outing that this one follows is the same record.
-      const laid = new Map(wasAlike ? before?.plan?.things.map((placed, i) => [placed, before.aboard[i]]) : []);
+      const laid = new Map(
+        wasAlike ? before?.plan?.things.map((placed, i) => [placed, before.aboard[i]]) : [],
+      );
       return plan.things.map((placed) => {
         const { one, lies } = placed;
         const liesIn = others.map(({ mode, plan: other }) => ({
