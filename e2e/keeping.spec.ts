@@ -1,14 +1,14 @@
 import type { Page } from '@playwright/test';
 import { expect, notWide, test, visit } from './house';
 
-const keeping = (page: Page) => page.getByRole('region', { name: 'Everything with you' });
-const comesIn = (page: Page) => page.getByRole('dialog', { name: 'What comes in' });
+const keeping = (page: Page) => page.getByRole('region', { name: 'Export and import' });
+const comesIn = (page: Page) => page.getByRole('dialog', { name: 'What to import' });
 const note = async (page: Page, id: string) =>
   ((await (await page.request.get(`/api/items/${id}`)).json()) as { doc?: { note: string } }).doc?.note;
 
 async function written(page: Page): Promise<string> {
   const file = page.waitForEvent('download');
-  await keeping(page).getByRole('link', { name: 'Write the file' }).click();
+  await keeping(page).getByRole('link', { name: 'Export' }).click();
   return (await file).path();
 }
 async function change(page: Page, id: string, more: object): Promise<void> {
@@ -45,8 +45,8 @@ async function chosenParts(page: Page): Promise<void> {
   await expect(clash.getByRole('checkbox', { name: /^Handheld radio/ })).not.toBeChecked();
   expect(await note(page, 'compass')).toBeUndefined();
   await clash.getByRole('checkbox', { name: /^Handheld radio/ }).check();
-  await comesIn(page).getByRole('button', { name: 'Bring in 2' }).click();
-  await expect(page.getByText('Brought in: 2 documents.')).toBeVisible();
+  await comesIn(page).getByRole('button', { name: 'Import 2' }).click();
+  await expect(page.getByText('Imported: 2 documents.')).toBeVisible();
   expect(await note(page, 'compass')).toBeDefined();
   expect(await note(page, 'radio')).not.toBe('written here since');
 
@@ -59,7 +59,7 @@ async function chosenParts(page: Page): Promise<void> {
 test('a backup is made, and a file of chosen parts is written, brought in again after changes, and taken back', async ({
   page,
 }) => {
-  await visit(page, '/settings');
+  await visit(page, '/settings/data');
   await noBundle(page);
   await chosenParts(page);
 });
@@ -70,10 +70,10 @@ test.describe('in an empty house', () => {
     page,
   }) => {
     await page.setViewportSize({ width: 390, height: 844 });
-    await visit(page, '/settings');
+    await visit(page, '/settings/data');
     const file = await written(page);
     await keeping(page).getByLabel('A bundle to look at').setInputFiles(file);
-    await expect(comesIn(page).getByRole('button', { name: 'Bring in the records' })).toBeDisabled();
+    await expect(comesIn(page).getByRole('button', { name: 'Import the records' })).toBeDisabled();
     await comesIn(page).getByRole('button', { name: 'Leave it' }).click();
     await expect(comesIn(page)).toBeHidden();
     await notWide(page);

@@ -32,6 +32,7 @@ const screens = [
   '/reference/rules',
   '/reference/procedures',
   '/settings',
+  ...['limits', 'ashore', 'device', 'data'].map((part) => `/settings/${part}`),
 ];
 /** Sheets are looked at by the journeys of Workings; here their figures are read. */
 const sheets = [
@@ -119,10 +120,13 @@ async function legible(page: Page, where: string): Promise<void> {
 
 /** What is typed in the units chosen is understood, and kept as it was meant. */
 async function typedUnits(page: Page): Promise<void> {
-  await page.getByLabel('Height').fill("5'11");
   await page.getByLabel('Breakers at the launch').fill('20 m');
   await expect(page.getByText('Not kept: A number from 0 to 13.1 ft.')).toBeVisible();
   await page.getByLabel('Breakers at the launch').fill('2 ft');
+  await expect(page.getByText(/kept at/)).toBeVisible();
+  await visit(page, '/settings');
+  await expect(page.getByLabel('Mass, dressed')).toHaveValue('185.2');
+  await page.getByLabel('Height').fill("5'11");
   await expect(page.getByText(/kept at/)).toBeVisible();
   const references = await referencesOf(page);
   const profile = references.anglers.changed[0]?.doc as unknown as Profile;
@@ -158,9 +162,9 @@ test('units chosen in the settings are understood there and read on every screen
 }) => {
   await inTheme(page, 'paper');
   await expect(page.getByLabel('Mass, dressed')).toHaveValue('84');
+  await visit(page, '/settings/limits');
   await page.getByRole('combobox', { name: 'Units' }).click();
   await page.getByRole('option', { name: 'Imperial, US' }).click();
-  await expect(page.getByLabel('Mass, dressed')).toHaveValue('185.2');
   await typedUnits(page);
   await readElsewhere(page);
   await page.evaluate(`${source}; 0`);

@@ -6,6 +6,7 @@ ownHouseTest.use({ settings: { TALLY_ACCOUNTS: '1' } });
 const PASSWORD = 'herons stand very still';
 const NEXT_PASSWORD = 'and then they fly away';
 const people = (page: Page) => page.getByRole('region', { name: /^Signed in as/ });
+const members = (page: Page) => page.getByRole('region', { name: 'Members' });
 const browserOf = async (browser: Browser, house: House, width = 1280) =>
   (
     await browser.newContext({
@@ -19,7 +20,7 @@ async function comeIn(page: Page, address: string, name: string): Promise<string
   await page.goto(address);
   await page.getByLabel('Name').fill(name);
   await page.getByLabel('Password').fill(PASSWORD);
-  await page.getByRole('button', { name: 'Come in' }).click();
+  await page.getByRole('button', { name: 'Make the account' }).click();
   const codes = page.getByRole('list', { name: 'Recovery codes' }).getByRole('listitem');
   await expect(codes).toHaveCount(8);
   // The secret of the address is not left in the bar.
@@ -37,24 +38,26 @@ async function firstAddress(house: House): Promise<string> {
 /** Somebody is asked in, and has what is their own beside what is the club's. */
 async function askIn(page: Page, ben: Page): Promise<void> {
   await expect(page.getByText('Pollack beyond the Long Grey')).toBeVisible();
-  await visit(page, '/settings');
-  await people(page).getByLabel('For whom, so that you know').fill('Ben');
-  await people(page).getByRole('button', { name: 'Ask somebody in' }).click();
-  const address = await people(page)
+  await visit(page, '/settings/members');
+  await members(page).getByLabel('For whom, so that you know').fill('Ben');
+  await members(page).getByRole('button', { name: 'Invite somebody' }).click();
+  const address = await members(page)
     .getByText(/\/join#/)
     .innerText();
-  await expect(people(page).getByAltText('The address as a code')).toBeVisible();
+  await expect(members(page).getByAltText('The address as a code')).toBeVisible();
 
   await comeIn(ben, address, 'Ben');
   await expect(ben.getByText('Pollack beyond the Long Grey')).toHaveCount(0);
   await visit(ben, '/waters');
   await expect(ben.getByText('Ostrey Sound').first()).toBeVisible();
   await visit(ben, '/settings');
-  await expect(people(ben).getByText('Who may come in')).toHaveCount(0);
+  await expect(ben.getByRole('link', { name: 'Light and devices' })).toBeVisible();
+  await expect(ben.getByRole('link', { name: 'Members' })).toHaveCount(0);
 }
 
 /** A phone is paired, and signed out again. */
 async function pairPhone(page: Page, phone: Page): Promise<void> {
+  await visit(page, '/settings/device');
   await people(page).getByRole('button', { name: 'Pair a phone' }).click();
   const pairing = await people(page)
     .getByText(/\/pair#/)
@@ -79,7 +82,7 @@ async function goAlong(page: Page, ben: Page): Promise<void> {
 
   await visit(page, '/outings/venn-overnight/kit');
   await party(page).getByText('Sample Friend').first().click();
-  await party(page).getByLabel('Sample Friend in this house').click();
+  await party(page).getByLabel('Account of Sample Friend').click();
   await page.getByRole('option', { name: 'Ben' }).click();
   await expect(party(page).getByText('asked along', { exact: true })).toBeVisible();
 
@@ -207,7 +210,7 @@ async function signedOutAtTheWater(page: Page): Promise<void> {
 
 /** Out, and in again by keyboard: a wrong password, then a new one by a code. */
 async function byKeyboard(page: Page, code: string): Promise<void> {
-  await visit(page, '/settings');
+  await visit(page, '/settings/device');
   await people(page).getByRole('button', { name: 'Sign out' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await page.getByLabel('Name').fill('ada');
@@ -227,7 +230,7 @@ async function byKeyboard(page: Page, code: string): Promise<void> {
 
 /** By a passkey, until it is taken away. */
 async function byPasskey(page: Page): Promise<void> {
-  await visit(page, '/settings');
+  await visit(page, '/settings/device');
   await people(page).getByText('Passkeys', { exact: true }).click();
   await people(page).getByLabel('Name for this device').fill('The laptop');
   const password = people(page).getByLabel('Password now').first();
@@ -243,7 +246,7 @@ async function byPasskey(page: Page): Promise<void> {
   for (let time = 0; time < 2; time += 1) {
     await signIn.click();
     await expect(page.getByRole('heading', { name: 'Outings', level: 1 })).toBeVisible();
-    await visit(page, '/settings');
+    await visit(page, '/settings/device');
     await people(page).getByText('Passkeys: 1').click();
     await expect(people(page).getByText(/used /).first()).toBeVisible();
     if (time === 0) await people(page).getByRole('button', { name: 'Sign out' }).click();

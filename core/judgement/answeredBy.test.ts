@@ -23,7 +23,7 @@ describe('a field outside the outing that answers a finding', () => {
       waveM: 0.2,
     }));
     const windy = { ...ready, conditions: { ...ready.conditions, hours } };
-    expect(of('wind-over-limit', windy)).toMatchObject({ by: 'profile' });
+    expect(of('wind-over-limit', windy)).toMatchObject({ by: 'limits' });
     const storm = {
       ...windy,
       conditions: { ...windy.conditions, hours: hours.map((hour) => ({ ...hour, windMps: 20 })) },

@@ -6,10 +6,10 @@ import type { Facts } from './allRules';
  * missing.
  */
 export interface Answer {
-  by: 'profile' | 'water';
+  by: 'profile' | 'limits' | 'water';
   what: string;
 }
-const LIMITS: Answer = { by: 'profile', what: 'Your limits and experience' };
+const LIMITS: Answer = { by: 'limits', what: 'Your own limits' };
 
 /** Whose field could answer a finding; null: none but the outing's own. */
 export function answeredBy(facts: Facts): Answer | null {

@@ -137,6 +137,32 @@ const screens: LazyRoute[] = [
   {
     path: 'settings',
     lazy: async () => ({ Component: (await import('../settings/SettingsScreen')).SettingsScreen }),
+    children: [
+      {
+        index: true,
+        lazy: async () => ({ Component: (await import('../settings/YouScreen')).YouScreen }),
+      },
+      {
+        path: 'limits',
+        lazy: async () => ({ Component: (await import('../settings/LimitsScreen')).LimitsScreen }),
+      },
+      {
+        path: 'ashore',
+        lazy: async () => ({ Component: (await import('../settings/AshoreScreen')).AshoreScreen }),
+      },
+      {
+        path: 'device',
+        lazy: async () => ({ Component: (await import('../settings/DeviceScreen')).DeviceScreen }),
+      },
+      {
+        path: 'members',
+        lazy: async () => ({ Component: (await import('../settings/MembersScreen')).MembersScreen }),
+      },
+      {
+        path: 'data',
+        lazy: async () => ({ Component: (await import('../settings/DataScreen')).DataScreen }),
+      },
+    ],
   },
   { path: '*', Component: NotFoundScreen },
 ];

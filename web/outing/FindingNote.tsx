@@ -144,12 +144,13 @@ function placeToGo(
   { craft, water }: Pick<OutingInView, 'craft' | 'water'>,
 ): { to: string; name: string } | null {
   if (facts.code === 'brief-incomplete' && facts.blanks.includes('angler'))
-    return { to: '/settings', name: 'Write your profile' };
+    return { to: '/first/you', name: 'Write your profile' };
   const { boatPart } = ruleOf(facts.code);
   if (boatPart !== null && craft !== null)
     return { to: `/boats/${craft.id}/${boatPart}`, name: 'To the boat' };
   const owner = answeredBy(facts);
   if (owner === null) return null;
   if (owner.by === 'profile') return { to: '/settings', name: `${owner.what}: in your profile` };
+  if (owner.by === 'limits') return { to: '/settings/limits', name: `${owner.what}: in your settings` };
   return water && { to: `/waters/${water.id}`, name: `${owner.what}: with ${water.name}` };
 }

@@ -28,10 +28,10 @@ export function ComeIn({ by, token }: { by: 'first' | 'join'; token: string }) {
     );
   return (
     <Gate
-      title={by === 'first' ? 'The first keeper' : 'You are asked in'}
+      title={by === 'first' ? 'The first keeper' : 'You are invited'}
       lead={
         by === 'first'
-          ? 'Whoever keeps this house asks others in. What is in it already is yours.'
+          ? 'You invite the other members. What is here already is yours.'
           : 'Things, boats and outings are your own here; the club’s waters, species and rules are read by all.'
       }
     >
@@ -55,7 +55,7 @@ export function ComeIn({ by, token }: { by: 'first' | 'join'; token: string }) {
         />
         <Trouble text={trouble ?? at('token')} />
         <Button type="submit" variant="contained" disabled={busy}>
-          Come in
+          Make the account
         </Button>
       </Box>
     </Gate>

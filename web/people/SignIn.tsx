@@ -31,7 +31,7 @@ export function SignIn({ onPast }: { onPast: () => void }) {
       title={code === null ? 'Sign in' : 'A new password'}
       lead={
         code === null
-          ? 'This house is for those who belong to it.'
+          ? 'For members. Whoever keeps this server can invite you.'
           : 'One of the codes that you wrote down makes a new password. Every device is signed out by it, and every passkey is taken away.'
       }
     >

@@ -67,7 +67,7 @@ export function Backups() {
 }
 
 function sayBackups({ on, last, count }: BackupState): string {
-  if (!on) return 'This house is not backed up. TALLY_BACKUPS says into which folder it is to be.';
+  if (!on) return 'Nothing is backed up. TALLY_BACKUPS says into which folder it is to be.';
   if (!last) return 'The first backup is made within a few minutes, and then one each day.';
   const at = Date.parse(last.at);
   const when = byClock(`${dayInWords(dateAt(at, 'local'))}, ${clockAt(at, 'local')}`);

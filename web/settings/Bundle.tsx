@@ -14,7 +14,7 @@ import { type ChosenBundle, bundleAddress, lookAtBundle } from './queries';
 import { Trouble } from '../ui/Trouble';
 
 /**
- * Settled here: what goes along to another house, and what of another comes in. What would annoy: something
+ * Settled here: what goes along to another installation, and what of another is taken over. What would annoy: something
  * of mine replaced unasked.
  */
 export function Bundle() {
@@ -42,11 +42,11 @@ export function Bundle() {
       sx={{ display: 'grid', gap: 1.5, maxWidth: 700 }}
     >
       <Typography variant="h2" id="bundle-heading">
-        Everything with you
+        Export and import
       </Typography>
       <Typography>
-        One file with what you choose, for another house of this program, or to keep. It also holds the things
-        as a table and the ways as GPX, for other programs.
+        One file with what you choose, to keep, or for another installation of this program. It also holds the
+        things as a table and the ways as GPX, for other programs.
       </Typography>
       <FormGroup aria-label="What goes along">
         {bundlePartNames.map((part) => (
@@ -72,10 +72,10 @@ export function Bundle() {
           disabled={parts.length === 0}
           onClick={() => say('The file is being made, and comes as a download.')}
         >
-          Write the file
+          Export
         </Button>
         <FileButton
-          name={busy ? 'Being read' : 'Look at a file'}
+          name={busy ? 'Being read' : 'Import: look at a file'}
           label="A bundle to look at"
           accept=".zip,application/zip"
           variant="outlined"
@@ -84,7 +84,7 @@ export function Bundle() {
       </Box>
       <Trouble text={trouble} />
       <Typography variant="body2" color="textSecondary">
-        A file that is looked at changes nothing until you say so, and what was brought in can be taken back.
+        A file that is looked at changes nothing until you say so, and an import can be taken back.
       </Typography>
       {chosen && <ImportBundle chosen={chosen} onClose={() => setChosen(null)} />}
     </Box>

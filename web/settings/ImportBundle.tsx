@@ -20,7 +20,7 @@ import { Trouble } from '../ui/Trouble';
 
 const groups: readonly { is: Standing; title: string; says: string }[] = [
   { is: 'new', title: 'New here', says: '' },
-  { is: 'changed', title: 'Changed there since', says: 'What is brought in takes the place of yours.' },
+  { is: 'changed', title: 'Changed there since', says: 'What is imported takes the place of yours.' },
   {
     is: 'clash',
     title: 'Changed here',
@@ -72,19 +72,19 @@ export function ImportBundle({ chosen, onClose }: { chosen: ChosenBundle; onClos
         key,
         take.map((one) => ({ choice: choiceOf(one), here: one.here })),
       );
-      say(`Brought in: ${plural(written, 'one document', `${written} documents`)}.`, {
+      say(`Imported: ${plural(written, 'one document', `${written} documents`)}.`, {
         name: 'Take it back',
         run: () => void back(key),
       });
       onClose();
     } catch (failure) {
-      setTrouble(failure instanceof ApiError ? failure.message : 'It could not be brought in.');
+      setTrouble(failure instanceof ApiError ? failure.message : 'It could not be imported.');
       setBusy(false);
     }
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="bring-in">
-      <DialogTitle id="bring-in">What comes in</DialogTitle>
+      <DialogTitle id="bring-in">What to import</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         <Typography>
           {name}, made {madeOn(look)}. {records(look)}
@@ -109,8 +109,8 @@ export function ImportBundle({ chosen, onClose }: { chosen: ChosenBundle; onClos
           disabled={busy || nothingIn(look, take.length)}
         >
           {take.length === 0
-            ? 'Bring in the records'
-            : `Bring in ${plural(take.length, 'one', String(take.length))}`}
+            ? 'Import the records'
+            : `Import ${plural(take.length, 'one', String(take.length))}`}
         </Button>
       </DialogActions>
     </Dialog>

@@ -43,7 +43,7 @@ function YouForm({ known }: { known: boolean }) {
   const grid = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 };
   if (isTold) return <Navigate to="/settings" replace />;
   return (
-    <Page title="You" lead="What every outing is judged by. It stays in this house.">
+    <Page title="You" lead="What every outing is judged by. It stays on this server.">
       <Box
         component="form"
         noValidate
@@ -84,7 +84,7 @@ function YouForm({ known }: { known: boolean }) {
         <Typography variant="body2" color="textSecondary">
           Limits for wind and waves begin where they do for the new; you set your own, and what you hold of
           practice, under{' '}
-          <Link component={RouterLink} to="/settings">
+          <Link component={RouterLink} to="/settings/limits">
             Settings
           </Link>
           .

@@ -9,7 +9,7 @@ export function BackupNotice() {
   if (!data || (!data.minded && data.trouble === '')) return null;
   return (
     <BackupMind state={data}>
-      <Link component={RouterLink} to="/settings">
+      <Link component={RouterLink} to="/settings/data">
         Settings
       </Link>
     </BackupMind>

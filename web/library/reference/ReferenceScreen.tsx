@@ -1,6 +1,6 @@
-import Box from '@mui/material/Box';
-import { NavLink, Outlet } from 'react-router';
+import { Outlet } from 'react-router';
 import { Page } from '../../ui/Page';
+import { PartLinks } from '../../ui/PartLinks';
 
 const parts = [
   { to: '/reference/species', name: 'Species' },
@@ -22,35 +22,7 @@ export function ReferenceScreen() {
       title="Reference"
       lead="Usual practice, rounded. The law of the place and those who know it come first."
     >
-      <Box
-        component="nav"
-        aria-label="Parts of the reference"
-        sx={{
-          display: 'flex',
-          flexWrap: 'wrap',
-          columnGap: { xs: 2, sm: 3 },
-          borderBottom: 1,
-          borderColor: 'text.primary',
-          mb: 2.5,
-        }}
-      >
-        {parts.map(({ to, name }) => (
-          <Box
-            key={to}
-            component={NavLink}
-            to={to}
-            sx={{
-              color: 'text.secondary',
-              textDecoration: 'none',
-              py: 1.25,
-              borderBottom: '3px solid transparent',
-              '&.active': { color: 'text.primary', fontWeight: 700, borderColor: 'text.primary' },
-            }}
-          >
-            {name}
-          </Box>
-        ))}
-      </Box>
+      <PartLinks label="Parts of the reference" parts={parts} />
       <Outlet />
     </Page>
   );

@@ -81,7 +81,7 @@ export function LimitsScreen() {
         {listed(Object.values(stepWords).map(inWords))}; for the wind, a step lower where it blows off the
         shore; for the surf, in the dark. Past the distance of one’s own water a Mind, past that of the next a
         Stop. Yours goes by experience and practice, set under{' '}
-        <Link component={RouterLink} to="/settings">
+        <Link component={RouterLink} to="/settings/limits">
           Settings
         </Link>
         ; boat, company and water are counted with each outing.

@@ -19,7 +19,7 @@ export function PracticeScreen() {
       <Typography sx={{ mb: 2 }}>
         On these, people who know the work differ, and each side has its reason. Yours is marked; it is chosen
         under{' '}
-        <Link component={RouterLink} to="/settings">
+        <Link component={RouterLink} to="/settings/limits">
           Settings
         </Link>
         .

@@ -155,7 +155,7 @@ function AskAlong({ one, member, asking }: { one: Companion; member: Member | nu
       fullWidth
       size="small"
       margin="dense"
-      label={`${one.name} in this house`}
+      label={`Account of ${one.name}`}
       helperText="Whoever is asked along sees the plan and brings a boat, things and a signature of their own."
       slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       value={member?.personId ?? ''}

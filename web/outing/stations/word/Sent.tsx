@@ -50,9 +50,9 @@ export function Sent({ word }: { word: Word }) {
             </Typography>
             <Typography color="textSecondary">
               {LOOPBACK.has(window.location.hostname) &&
-                'This house answers on this machine alone, so nobody elsewhere can open it: give them the paper or the text, or open the house to a network. '}
+                'This server answers on this machine alone, so nobody elsewhere can open it: give them the paper or the text, or open the server to a network. '}
               Whoever has this address sees the plan, how it stands, and what to do; nothing else. They need
-              no account, and a network from which this house can be reached. It ends a day after you are
+              no account, and a network from which this server can be reached. It ends a day after you are
               home.
             </Typography>
             <Button
@@ -76,7 +76,7 @@ export function Sent({ word }: { word: Word }) {
         <Typography color="textSecondary">
           {word.mails
             ? 'Sent by mail to the address of whoever waits. That one was sent is no word that it was read.'
-            : 'A simulated outbox: this house has no mail server, so nothing leaves it. Here stands what would be sent.'}
+            : 'A simulated outbox: there is no mail server here, so nothing is sent. Here stands what would be sent.'}
         </Typography>
         {word.messages.map((one) => (
           <Box
