@@ -1,7 +1,7 @@
 import type { Item } from '../documents/item';
 import type { Outing } from '../documents/outing';
 import { byItself } from '../documents/references';
-import { type AddedItem as Added, type Repair, applyRepair } from '../editing/repair';
+import { type AddedItem as Added, type Repair, applyRepair, sayRepair } from '../editing/repair';
 import { catalogue } from '../needs/catalogue';
 import { clashOf } from '../needs/clash';
 import { isBySort, sortOf, worthOf } from '../needs/need';
@@ -85,6 +85,8 @@ export function repairsFor(one: Found, judged: Judged): Settling {
     if (offered.length >= most || tried >= mostJudged(rule, one.level)) break;
     // The nearest hours that do are enough: all others stand under Better hours.
     if (repair.do === 'set-hours' && offered.some((other) => other.do === 'set-hours')) continue;
+    // Offered in the same words already: nobody could choose between the two.
+    if (offered.some((other) => sayRepair(other) === sayRepair(repair))) continue;
     // What is added already need not also take another's place.
     if (repair.do === 'swap-item' && offered.some((other) => adds(other, repair.onId))) continue;
     tried += 1;

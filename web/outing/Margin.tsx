@@ -2,19 +2,20 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Drawer from '@mui/material/Drawer';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link as RouterLink, useLocation } from 'react-router';
 import { type Finding } from '#core/judgement/finding';
 import { type Station } from '#core/vocabulary/stations';
 import { countFindings } from '#core/judgement/finding';
 import { type SettledTogether, isKitBegun, settledByAdding } from '#core/judgement/settledTogether';
-import { count, listed } from '#core/units/words';
+import { byWhatToDo, namesToGet } from '#core/judgement/byWhatToDo';
+import { capital, count, listed } from '#core/units/words';
 import { LevelMark } from '../ui/LevelMark';
 import { FindingNote } from './FindingNote';
 import { useOutingWorkspace } from './outingWorkspace';
 import { screenOnly } from '../ui/screenOnly';
 
-/** The column at the right: this station's findings, then the rest. */
+/** The column at the right: what forbids the day, this station's findings, then the rest. */
 export function Margin({ station }: { station: Station }) {
   return (
     <Box
@@ -104,8 +105,12 @@ function Findings({ station }: { station: Station }) {
   const { findings } = useOutingWorkspace().assessment;
   const together = settledByAdding(findings);
   const standing = findings.filter((one) => one.accepted === null && !together?.findings.includes(one));
-  const here = standing.filter((one) => one.station === station);
-  const elsewhere = standing.filter((one) => one.station !== station);
+  // What forbids the day leads, wherever it is settled.
+  const first = ({ level, station: of }: Finding) => (of === station ? 0 : level === 'stop' ? 1 : 2);
+  const here = standing
+    .filter((one) => first(one) < 2)
+    .sort((a, b) => leading(a) - leading(b) || first(a) - first(b));
+  const elsewhere = standing.filter((one) => first(one) === 2);
   const accepted = findings.filter((one) => one.accepted !== null);
   return (
     <>
@@ -129,6 +134,8 @@ function Findings({ station }: { station: Station }) {
     </>
   );
 }
+
+const leading = ({ level }: Finding) => (level === 'stop' ? 0 : 1);
 
 /**
  * What a few owned things settle together, in one press; each of it folded beneath. Before a kit is begun the
@@ -160,9 +167,7 @@ function Settled({ together }: { together: SettledTogether }) {
       )}
       <Box component="details" sx={{ mt: 1 }}>
         <Box component="summary" sx={{ cursor: 'pointer', py: 1, typography: 'body2' }}>
-          {countFindings(findings)}, settled by adding{' '}
-          {listed(adding.items.slice(0, MOST_NAMED).map(({ name }) => name))}
-          {things > MOST_NAMED && ` and ${count(things - MOST_NAMED)} more`}
+          {countFindings(findings)}, settled by adding {some(adding.items.map((one) => one.name))}
         </Box>
         <Group name="" findings={findings} />
       </Box>
@@ -171,8 +176,17 @@ function Settled({ together }: { together: SettledTogether }) {
 }
 const MOST_NAMED = 3;
 
+/** So many of a kind stand in the open; more are folded under one line. */
+const MOST_OPEN = 3;
+
+/** Findings by what one does about them: what forbids first, what is only to be got or looked into folded. */
 function Group({ name, findings }: { name: string; findings: readonly Finding[] }) {
   if (findings.length === 0) return null;
+  const { forbid, settle, get, later } = byWhatToDo(findings);
+  const isFolded = (list: readonly Finding[]) => list.length > MOST_OPEN && list.length < findings.length;
+  const open = [forbid, settle, get, later].flatMap((list) =>
+    (list === get || list === later) && isFolded(list) ? [] : list,
+  );
   return (
     <>
       {name !== '' && (
@@ -185,11 +199,44 @@ function Group({ name, findings }: { name: string; findings: readonly Finding[] 
           {name}
         </Typography>
       )}
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {findings.map((finding) => (
-          <FindingNote key={finding.key} finding={finding} />
-        ))}
-      </Box>
+      <List findings={open} />
+      {isFolded(get) && (
+        <Folded says={`${capital(count(get.length))} to get or borrow: ${some(namesToGet(get))}`}>
+          <List findings={get} />
+        </Folded>
+      )}
+      {isFolded(later) && (
+        <Folded says={`${capital(count(later.length))} to look into sometime`}>
+          <List findings={later} />
+        </Folded>
+      )}
     </>
   );
+}
+
+function List({ findings }: { findings: readonly Finding[] }) {
+  return (
+    <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      {findings.map((finding) => (
+        <FindingNote key={finding.key} finding={finding} />
+      ))}
+    </Box>
+  );
+}
+
+function Folded({ says, children }: { says: string; children: ReactNode }) {
+  return (
+    <Box component="details" sx={{ borderTop: 1, borderColor: 'divider' }}>
+      <Box component="summary" sx={{ cursor: 'pointer', py: 1.5, typography: 'body2', fontWeight: 700 }}>
+        {says}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** The first few names, and how many more there are. */
+function some(names: readonly string[]): string {
+  const more = names.length - MOST_NAMED;
+  return more > 0 ? `${names.slice(0, MOST_NAMED).join(', ')} and ${count(more)} more` : listed([...names]);
 }
