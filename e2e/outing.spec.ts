@@ -81,16 +81,23 @@ test('a fault shuts the gate until it is answered anew; what is signed says what
   await page.getByRole('button', { name: 'All steps' }).click();
   await page.getByRole('button', { name: /^Handheld radio, floats (good|must)/ }).click();
   await page.keyboard.press('2');
+  // What it is is asked, and nothing waits for it.
+  await page.getByLabel('Handheld radio, floats: what is wrong?').fill('Water behind the glass');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel(/what is wrong/)).toHaveCount(0);
   await expect(margin(page)).toContainText('Call for help: one of two');
   await expect(margin(page)).toContainText('a fault on the walk-round');
   await toTheGate(page);
   await expect(page.getByRole('heading', { name: 'The gate is shut' })).toBeVisible();
+  const found = page.getByRole('region', { name: 'Found on the walk-round' });
+  await expect(found).toContainText('Handheld radio, floats: a fault, Water behind the glass');
   const button = page.getByRole('button', { name: 'Hold to sign' });
   await expect(button).toBeDisabled();
   await page.getByRole('button', { name: 'Handheld radio, floats', exact: true }).click();
   await page.keyboard.press('1');
   await toTheGate(page);
   await expect(page.getByRole('heading', { name: 'The gate is open' })).toBeVisible();
+  await expect(found).toHaveCount(0);
 
   // Let go too early it is none.
   await button.hover();

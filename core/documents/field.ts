@@ -26,7 +26,9 @@ export const nameText = text(80)
   .overwrite(onOneLine)
   .refine((value) => value.trim().length > 0, 'Give it a name.');
 /** One line, may be empty. */
-export const lineText = text(200).overwrite(onOneLine);
+/** Signs in one line that somebody writes, at most. */
+export const MOST_LINE = 200;
+export const lineText = text(MOST_LINE).overwrite(onOneLine);
 /** An address for mail, may be empty. */
 export const emailText = lineText.refine(
   (value) => value === '' || z.email().safeParse(value).success,

@@ -11,6 +11,7 @@ import type { Station } from '../vocabulary/stations';
 import type { SheetId } from '../vocabulary/sheets';
 import type { Answers } from '../walkround/answers';
 import type { Step } from '../walkround/steps';
+import { verdictOf } from '../walkround/troubles';
 import { type Context, contextOf } from './context';
 import type { Ready } from '../stow/ready';
 import { isPlain } from '../stow/say';
@@ -124,7 +125,7 @@ export function assess(
       stow: stowTally(context, findings),
       'leave-word': wordTally(context, findings),
       'walk-round': {
-        counted: steps.filter((step) => answers.get(step.id)?.verdict === 'good').length,
+        counted: steps.filter((step) => verdictOf(step, answers) === 'good').length,
         of: steps.length,
       },
       ashore: { counted: outing.log === null ? 0 : marked(outing, outing.log), of: outing.loadout.length },

@@ -88,8 +88,8 @@ export function useWalk(outingId: string) {
     return whenOnline(flush);
   }, [queue, signing]);
   const answer = useCallback(
-    (stepId: string, verdict: Verdict, at: number = Date.now()) =>
-      queue.add({ key: crypto.randomUUID(), stepId, verdict, at: new Date(at).toISOString(), note: '' }),
+    (stepId: string, verdict: Verdict, { at = Date.now(), note = '' } = {}) =>
+      queue.add({ key: crypto.randomUUID(), stepId, verdict, at: new Date(at).toISOString(), note }),
     [queue],
   );
   const record = useMemo(() => {

@@ -39,8 +39,9 @@ export function FromPaper({ onClose }: { onClose: () => void }) {
     const verdict: Verdict = 'good';
     for (const step of assessment.steps)
       if (ticked.has(step.id)) {
-        walk.answer(step.id, verdict, at);
-        for (const { stepId } of step.phase === 'evening' ? step.items : []) walk.answer(stepId, verdict, at);
+        walk.answer(step.id, verdict, { at });
+        for (const { stepId } of step.phase === 'evening' ? step.items : [])
+          walk.answer(stepId, verdict, { at });
       }
     say(
       `${ticked.size} ${plural(ticked.size, 'step')} written in. What was not good is answered step by step.`,

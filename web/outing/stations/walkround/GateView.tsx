@@ -5,6 +5,8 @@ import { useState } from 'react';
 import { sayBar } from '#core/judgement/gate';
 import { signedSnapshot } from '#core/signing/snapshot';
 import { lastAnswers } from '#core/walkround/answers';
+import { verdictOf } from '#core/walkround/troubles';
+import { capital, count, plural } from '#core/units/words';
 import { isReached } from '../../../offline/reach';
 import { ApiError } from '../../../documents/api';
 import { LevelMark } from '../../../ui/LevelMark';
@@ -12,6 +14,7 @@ import { MarginBar } from '../../Margin';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { HoldToSign } from './HoldToSign';
 import { Procedures } from './Procedures';
+import { Troubles } from './Troubles';
 
 /** What still keeps the gate shut; when nothing does, the signature. */
 export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void; onSigned: () => void }) {
@@ -91,6 +94,8 @@ export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void
             </Box>
           ))}
         </Box>
+        <Troubles onOpen={onOpen} />
+        <LeftOpen />
         <Procedures />
         {trouble.map((line) => (
           <Typography key={line} color="error" role="alert" sx={{ mt: 1 }}>
@@ -106,5 +111,18 @@ export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void
         <MarginBar station="walk-round" inPlace />
       </Box>
     </>
+  );
+}
+
+/** Steps that nothing hangs on and that nobody answered: they keep nothing shut, and are said. */
+function LeftOpen() {
+  const { assessment, answers } = useOutingWorkspace();
+  const open = assessment.steps.filter((step) => !step.critical && verdictOf(step, answers) === undefined);
+  if (open.length === 0) return null;
+  return (
+    <Typography color="textSecondary" sx={{ borderTop: 1, borderColor: 'divider', py: 1.5 }}>
+      {capital(count(open.length))} more {plural(open.length, 'step is', 'steps are')} not answered; they
+      stand in the list of all steps.
+    </Typography>
   );
 }

@@ -9,12 +9,14 @@ import { clockAt, dateAt, dayInWords } from '#core/units/time';
 import { beforeMode } from '#core/stow/say';
 import { sayPosition } from '#core/units/position';
 import { capital, count, dayWords, plural } from '#core/units/words';
+import type { Answer } from '#core/documents/answer';
 import type { Change } from '#core/signing/change';
 import { sayChanges } from '#core/signing/sayChanges';
 import { serif } from '../../../app/theme';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import type { Signature } from '../../queries';
 import { byClock } from '#core/units/clockWords';
+import { sayTrouble, troublesIn } from '#core/walkround/troubles';
 
 /**
  * The single card: signed, when, what was accepted, when to be back; and, after a change, that it no longer
@@ -29,11 +31,19 @@ export function SignedCard({
   changes: readonly Change[];
   onAgain: () => void;
 }) {
-  const { editor, assessment, walk } = useOutingWorkspace();
+  const { editor, assessment, walk, answers } = useOutingWorkspace();
   const { outing, water, craft, angler } = signature.judged;
   const zone = water?.timeZone ?? 'utc';
   const at = Date.parse(signature.signedAt);
   const stale = changes.length > 0;
+  // As signed; what is wrong with each, as it was said since.
+  const signed = new Map(
+    signature.judged.answers.map((one): [string, Answer] => {
+      const last = answers.get(one.stepId);
+      return [one.stepId, { ...one, key: '', note: last?.verdict === one.verdict ? last.note : '' }];
+    }),
+  );
+  const troubles = troublesIn(assessment.steps, signed);
   const { brief } = outing;
   const area = water?.areas.find(({ id }) => id === brief.areaId);
   const mark = area ? `${area.name}, ${sayPosition(area)}` : 'not said';
@@ -134,6 +144,16 @@ export function SignedCard({
           </Box>
         </Box>
       ))}
+      {troubles.length > 0 && (
+        <>
+          <Typography sx={{ fontWeight: 700, mt: 2 }}>Found on the walk-round</Typography>
+          <Box component="ul" sx={{ pl: 2.5, my: 0.5 }}>
+            {troubles.map((one) => (
+              <li key={one.stepId}>{sayTrouble(one)}</li>
+            ))}
+          </Box>
+        </>
+      )}
       {outing.accepted.length > 0 && (
         <>
           <Typography sx={{ fontWeight: 700, mt: 2 }}>Accepted with your reasons</Typography>

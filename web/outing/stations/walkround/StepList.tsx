@@ -7,6 +7,7 @@ import { useOutingWorkspace } from '../../outingWorkspace';
 import { FromPaper } from './FromPaper';
 import { kinds } from '#core/catalog/gear/kinds';
 import { carriedStep } from '#core/walkround/answers';
+import { verdictOf } from '#core/walkround/troubles';
 import { dateAt, dayInWords } from '#core/units/time';
 
 /**
@@ -20,7 +21,7 @@ export function StepList({ onOpen, onGate }: { onOpen: (index: number) => void; 
     <>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, flex: 1 }}>
         {assessment.steps.map((step, i) => {
-          const verdict = answers.get(step.id)?.verdict;
+          const verdict = verdictOf(step, answers);
           return (
             <Box component="li" key={step.id} sx={{ borderTop: 1, borderColor: 'divider' }}>
               <ButtonBase

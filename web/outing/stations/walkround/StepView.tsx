@@ -5,12 +5,17 @@ import { useEffect, useLayoutEffect, useRef } from 'react';
 import { places } from '#core/catalog/gear/places';
 import type { Verdict } from '#core/documents/answer';
 import type { Step } from '#core/walkround/steps';
+import type { Trouble } from '#core/walkround/troubles';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { BoatOutline } from './BoatOutline';
+import { SayWhat } from './Troubles';
 
 interface Props {
   step: Step;
   onAnswer: (verdict: Verdict, stepId?: string) => void;
+  /** A fault just said, here or a step before: it is asked what it is, and nothing waits for that. */
+  asked: Pick<Trouble, 'stepId' | 'title'> | null;
+  onSaid: () => void;
   /** Steps forward or back without an answer. */
   onGo: (by: number) => void;
 }
@@ -19,7 +24,7 @@ const keys: Record<string, Verdict> = { '1': 'good', '2': 'fault', '3': 'not her
 const answerWords: Record<Verdict, string> = { good: 'Good', fault: 'Fault', 'not here': 'Not here' };
 
 /** One thing to look at, how, what bad looks like, and three answers. Keys 1 2 3, and the arrows to leaf. */
-export function StepView({ step, onAnswer, onGo }: Props) {
+export function StepView({ step, asked, onSaid, onAnswer, onGo }: Props) {
   const { looked, answers } = useOutingWorkspace();
   const heading = useRef<HTMLHeadingElement>(null);
   const given = answers.get(step.id)?.verdict;
@@ -51,6 +56,7 @@ export function StepView({ step, onAnswer, onGo }: Props) {
   return (
     <>
       <Box sx={{ flex: 1 }}>
+        {asked && <SayWhat key={asked.stepId} trouble={asked} onDone={onSaid} />}
         {looked.craft && step.along !== null && <BoatOutline craft={looked.craft} along={step.along} />}
         {step.place && step.along === null && (
           <Typography color="textSecondary" sx={{ mt: 1 }}>

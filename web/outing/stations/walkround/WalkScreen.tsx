@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { clockAt } from '#core/units/time';
+import type { Trouble } from '#core/walkround/troubles';
 import { duration, plural } from '#core/units/words';
 import { clocksApart } from '#core/documents/answer';
 import { clockAheadMs } from '../../../ui/clock';
@@ -43,6 +44,8 @@ export function WalkScreen() {
     firstOpen < 0 ? { at: 'gate' } : { at: 'step', index: firstOpen },
   );
   const [resigning, setResigning] = useState(false);
+  /** The fault said last, until it was said what it is. */
+  const [asked, setAsked] = useState<Pick<Trouble, 'stepId' | 'title'> | null>(null);
   const answered = steps.filter((step) => answers.has(step.id)).length;
   const index = view.at === 'step' ? Math.min(view.index, steps.length - 1) : -1;
   const step = steps[index];
@@ -111,7 +114,13 @@ export function WalkScreen() {
           <StepView
             key={step.id}
             step={step}
-            onAnswer={(verdict, stepId = step.id) => walk.answer(stepId, verdict)}
+            asked={asked}
+            onSaid={() => setAsked(null)}
+            onAnswer={(verdict, stepId = step.id) => {
+              walk.answer(stepId, verdict);
+              const title = step.items.find((one) => one.stepId === stepId)?.name ?? step.title;
+              setAsked(verdict === 'fault' ? { stepId, title } : null);
+            }}
             onGo={(by) => go(index + by)}
           />
         )}

@@ -52,7 +52,7 @@ describe('what was ticked on paper', () => {
     const ids = assessment.steps
       .filter(({ title }) => title === 'Bow and its handle' || title === 'Yourself')
       .map(({ id }) => id);
-    expect(given).toEqual(ids.map((id) => [id, 'good', at]));
+    expect(given).toEqual(ids.map((id) => [id, 'good', { at }]));
     expect(onClose).toHaveBeenCalled();
   });
   it('of a list of the evening counts for each thing in it', async () => {
