@@ -1,3 +1,4 @@
+import './e2e/evening.mjs';
 import { defineConfig } from '@playwright/test';
 import { browserPath } from './scripts/browser.mjs';
 

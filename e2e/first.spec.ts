@@ -23,6 +23,8 @@ async function walk(hand: Hand) {
 async function acceptAll(hand: Hand) {
   const { page } = hand;
   const accept = page.getByRole('button', { name: 'Accept, and say why' });
+  const folded = page.locator('[aria-label="Margin"]:visible details:not([open]) > summary');
+  for (let left = await folded.count(); left > 0; left -= 1) await hand.press(folded.first());
   for (let left = await accept.count(); left > 0; left -= 1) {
     await hand.press(accept.first());
     await hand.type('Why you accept it', 'Looked at, close in and calm');

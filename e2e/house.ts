@@ -2,7 +2,15 @@ import { once } from 'node:events';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type BrowserContextOptions, type Locator, type Page, test as base, expect } from '@playwright/test';
+import {
+  type BrowserContext,
+  type BrowserContextOptions,
+  type Locator,
+  type Page,
+  test as base,
+  expect,
+} from '@playwright/test';
+import { shiftClockBy, shiftMs } from './evening.mjs';
 import { type Running, startServer } from '../server/testing/startServer';
 
 export const templateFolder = 'node_modules/.cache/tally/template';
@@ -31,6 +39,12 @@ async function onACopy(use: (folder: string) => Promise<Running>): Promise<void>
   rmSync(folder, { recursive: true, force: true });
 }
 
+/** Gives the pages of a browser the hour of the journey. */
+export async function onTheEvening(context: BrowserContext): Promise<BrowserContext> {
+  await context.addInitScript(shiftClockBy, shiftMs());
+  return context;
+}
+
 /** For journeys that kill the server: the product as people start it, on data of its own. */
 export const ownHouseTest = base.extend<{ house: House; settings: Record<string, string> }>({
   settings: [{}, { option: true }],
@@ -54,6 +68,7 @@ export const ownHouseTest = base.extend<{ house: House; settings: Record<string,
     });
   },
   baseURL: async ({ house }, use) => use(house.url()),
+  context: async ({ context }, use) => use(await onTheEvening(context)),
 });
 
 /**
@@ -116,7 +131,7 @@ export const test = base.extend<{ empty: boolean }, { shared: Running; tab: Page
     async ({ browser, shared }, use, { project }) => {
       const { contextOptions, viewport } = project.use;
       const options: BrowserContextOptions = { ...contextOptions, viewport, baseURL: shared.url };
-      const context = await browser.newContext(options);
+      const context = await onTheEvening(await browser.newContext(options));
       await context.addInitScript(watchShifts);
       await use(await context.newPage());
       await context.close();
@@ -126,7 +141,9 @@ export const test = base.extend<{ empty: boolean }, { shared: Running; tab: Page
   // A screen that is touched is another device.
   context: async ({ tab, browser, baseURL, viewport, hasTouch, contextOptions }, use) => {
     if (!hasTouch) return use(tab.context());
-    const context = await browser.newContext({ ...contextOptions, viewport, hasTouch, baseURL });
+    const context = await onTheEvening(
+      await browser.newContext({ ...contextOptions, viewport, hasTouch, baseURL }),
+    );
     await use(context);
     await context.close();
   },

@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type BrowserContext, type Page, chromium, test } from '@playwright/test';
-import { expect, kept, ownHouseTest, sayAfloat, visit } from './house';
+import { expect, kept, onTheEvening, ownHouseTest, sayAfloat, visit } from './house';
 import { Hand } from './hands';
 
 const ID = 'pollack-long-grey';
@@ -102,7 +102,9 @@ ownHouseTest(
     // Neither keeps the program itself, as where the house is not reached by https: their page stays open.
     const [one, two] = await Promise.all(
       [0, 1].map(async () => {
-        const alone = await browser.newContext({ baseURL: house.url(), reducedMotion: 'reduce' });
+        const alone = await onTheEvening(
+          await browser.newContext({ baseURL: house.url(), reducedMotion: 'reduce' }),
+        );
         await alone.addInitScript(() => Reflect.deleteProperty(Navigator.prototype, 'serviceWorker'));
         return alone.newPage();
       }),

@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { type House, expect, kept, notWide, ownHouseTest, visit } from './house';
+import { type House, expect, kept, notWide, onTheEvening, ownHouseTest, visit } from './house';
 
 ownHouseTest.use({ settings: { TALLY_ACCOUNTS: '1' } });
 
@@ -9,11 +9,13 @@ const people = (page: Page) => page.getByRole('region', { name: /^Signed in as/ 
 const members = (page: Page) => page.getByRole('region', { name: 'Members' });
 const browserOf = async (browser: Browser, house: House, width = 1280) =>
   (
-    await browser.newContext({
-      baseURL: house.url(),
-      viewport: { width, height: 844 },
-      reducedMotion: 'reduce',
-    })
+    await onTheEvening(
+      await browser.newContext({
+        baseURL: house.url(),
+        viewport: { width, height: 844 },
+        reducedMotion: 'reduce',
+      }),
+    )
   ).newPage();
 
 async function comeIn(page: Page, address: string, name: string): Promise<string> {

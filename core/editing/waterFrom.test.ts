@@ -38,6 +38,16 @@ describe('a water from a handful of answers', () => {
       invented: false,
     });
   });
+  it('keeps what decides there as it was told, rapids of a river alone', () => {
+    const told = { getOut: 'launches only', coverage: 'none', depthM: 3.5, rapids: 2 } as const;
+    const water = waterFrom({ ...plain, ...told, setting: 'river', type: 'fresh' }, id);
+    expect(waterSchema.safeParse(water).error?.issues).toBeUndefined();
+    expect(water).toMatchObject({ getOut: 'launches only', coverage: 'none', rapids: 2 });
+    expect(water.areas[0]?.depthM).toBe(3.5);
+    expect(waterFrom({ ...plain, ...told }, id).rapids).toBe(0);
+    const bare = waterFrom({ ...plain, setting: 'still', getOut: null, depthM: null }, id);
+    expect(bare).toMatchObject({ getOut: 'anywhere along the banks', coverage: 'not known', rapids: 0 });
+  });
   it('of a river runs as was told, and stands nowhere written where nothing was', () => {
     const river = { ...plain, setting: 'river', type: 'fresh' } as const;
     const water = waterFrom({ ...river, steady: { mps: 0.8, towardDeg: 135 } }, id);

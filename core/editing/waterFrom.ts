@@ -29,6 +29,11 @@ export interface WaterAnswers {
   openFrom: readonly number[];
   /** How far it is across, m, a lake at its longest; without a drawn shore. null: not told. */
   acrossM: number | null;
+  /** Where one can get out, how far a telephone reaches, and how deep it is where one fishes, m. */
+  getOut?: Water['getOut'] | null;
+  coverage?: Water['coverage'];
+  depthM?: number | null;
+  rapids?: number;
   turns: readonly TideTurn[];
   streamHours: readonly StreamHour[];
   /** How a river runs, and where; null: not told. */
@@ -58,6 +63,11 @@ const MOST_OUT_M = 40_000;
 /** Whether water of a kind is at sea: it may have a tide, and its wind may come over open water. */
 export function isSea(setting: Water['setting']): boolean {
   return setting === 'estuary' || setting === 'coast' || setting === 'open' || setting === 'flats';
+}
+
+/** Where one gets out of such a water, where nobody said. */
+export function usualGetOut(setting: Water['setting']): Water['getOut'] {
+  return isSea(setting) ? 'by the chart' : 'anywhere along the banks';
 }
 
 /**
@@ -130,7 +140,7 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
       ...rounded(at),
       distanceM,
       shoreM: fromBanks(answers, distanceM),
-      depthM: DEPTHS[setting],
+      depthM: answers.depthM ?? DEPTHS[setting],
       bottom: sea ? 'sand' : 'mud',
     })),
     hazards: of(marks, 'hazard').map((mark) => ({
@@ -141,15 +151,15 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
       radiusM: 100,
       streamFactor: 1,
     })),
-    getOut: setting === 'still' || setting === 'river' ? 'anywhere along the banks' : 'by the chart',
+    getOut: answers.getOut ?? usualGetOut(setting),
     traffic: 'some',
-    coverage: 'not known',
+    coverage: answers.coverage ?? 'not known',
     fetchM: fetchFor(answers, launch.at),
     tide: answers.turns.length > 0 ? { meanM: 0, constituents: [], turns: [...answers.turns] } : null,
     stream: streamFrom(answers),
     chart: answers.chart,
     answered: [],
-    rapids: 0,
+    rapids: setting === 'river' ? (answers.rapids ?? 0) : 0,
     branches: false,
     rescue: noRescue,
     rulePackId: null,

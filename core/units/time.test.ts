@@ -10,6 +10,7 @@ import {
   daysBetween,
   instantOf,
   isTimeZone,
+  morningAfter,
   isoAt,
   shiftClock,
   clockName,
@@ -61,6 +62,18 @@ describe('clock, date and ISO text', () => {
         expect(isoAt(at, place)).toBe(luxon.toFormat("yyyy-MM-dd'T'HH:mm:ssZZ"));
       }),
     );
+  });
+});
+
+describe('the coming morning', () => {
+  it('is that of the next date, and in the small hours of the same', () => {
+    const on = (clock: string) => morningAfter(Date.parse(`2026-12-01T${clock}:00Z`), 'utc');
+    expect(['00:18', '03:59', '04:00', '10:00', '23:59'].map(on)).toEqual([
+      ...['2026-12-01', '2026-12-01'],
+      ...['2026-12-02', '2026-12-02', '2026-12-02'],
+    ]);
+    // By the clock of the place.
+    expect(morningAfter(Date.parse('2026-12-01T23:30:00Z'), 'UTC+2')).toBe('2026-12-02');
   });
 });
 

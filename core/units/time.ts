@@ -90,6 +90,13 @@ export function addDays(date: string, days: number): string {
 }
 
 /** "Saturday 16 May", in English; a date that is not one comes back as it was. */
+/** In the small hours the morning that one plans for is that of the same date. */
+const SMALL_HOURS_END = '04:00';
+/** The date of the coming morning at a moment. */
+export function morningAfter(at: Instant, zone: string): string {
+  const today = dateAt(at, zone);
+  return clockAt(at, zone) < SMALL_HOURS_END ? today : addDays(today, 1);
+}
 export function dayInWords(date: string): string {
   const at = DateTime.fromISO(date, { zone: 'utc', locale: 'en-GB' });
   return at.isValid ? at.toFormat('cccc d LLLL') : date;

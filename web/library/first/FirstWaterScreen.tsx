@@ -7,8 +7,8 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
-import { isSea, waterFrom, withShore } from '#core/editing/waterFrom';
-import { waterSchema } from '#core/documents/water';
+import { isSea, usualGetOut, waterFrom, withShore } from '#core/editing/waterFrom';
+import { type Water, waterSchema } from '#core/documents/water';
 import { amount } from '#core/units/amount';
 import { POINTS } from '#core/units/compass';
 import { Page } from '../../ui/Page';
@@ -37,6 +37,18 @@ const types: Readonly<Record<WaterDraft['type'], string>> = {
   fresh: 'Fresh',
   brackish: 'Brackish',
   salt: 'Salt',
+};
+const getOutWords: Readonly<Record<Water['getOut'], string>> = {
+  'by the chart': 'Wherever the chart has land',
+  'anywhere along the banks': 'Anywhere along the banks',
+  'in places': 'In places',
+  'launches only': 'Only where one launches',
+};
+const coverageWords: Readonly<Record<Water['coverage'], string>> = {
+  'not known': 'Not known',
+  good: 'Good, everywhere there',
+  patchy: 'In places, or only at the road',
+  none: 'None',
 };
 /** Eight of the sixteen points are enough to say where a coast is open. */
 const EIGHT = POINTS.map((name, i) => ({ name, i })).filter(({ i }) => i % 2 === 0);
@@ -188,6 +200,43 @@ function WaterForm() {
             )}
           </Part>
         )}
+        <Part name="What decides there">
+          <Typography variant="body2" color="textSecondary">
+            Where one gets out and how far a telephone reaches decide what must be aboard. Left as not known,
+            it is asked for where it matters.
+          </Typography>
+          <Box sx={two}>
+            <Choice
+              label="One can get out"
+              value={draft.getOut ?? 'not told'}
+              options={{
+                'not told': `Not told; then: ${getOutWords[usualGetOut(setting)].toLowerCase()}`,
+                ...getOutWords,
+              }}
+              onChange={(next) => set({ getOut: next === 'not told' ? null : next })}
+            />
+            <Choice
+              label="Phone coverage"
+              value={draft.coverage}
+              options={coverageWords}
+              onChange={(next) => set({ coverage: next })}
+            />
+            <NumberField
+              label="Depth where you fish, about"
+              unit="m"
+              value={draft.depthM}
+              onChange={(depthM) => set({ depthM })}
+            />
+            {setting === 'river' && (
+              <NumberField
+                label="Rapids and weirs on the way"
+                unit=""
+                value={draft.rapids}
+                onChange={(rapids) => set({ rapids: rapids ?? 0 })}
+              />
+            )}
+          </Box>
+        </Part>
         {setting === 'river' && (
           <Part name="How it runs">
             <Typography variant="body2" color="textSecondary">

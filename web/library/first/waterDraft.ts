@@ -5,7 +5,10 @@ import type { Position } from '#core/units/position';
 import { type StreamHour } from '#core/documents/water';
 
 /** A water while it is being told: some of it still open. */
-export interface WaterDraft extends Omit<WaterAnswers, 'launch' | 'marks' | 'streamHours' | 'steady'> {
+export interface WaterDraft extends Omit<
+  Required<WaterAnswers>,
+  'launch' | 'marks' | 'streamHours' | 'steady'
+> {
   launch: Position | null;
   launchName: string;
   surf: boolean;
@@ -38,6 +41,10 @@ function freshDraft(): WaterDraft {
     chart: EMPTY_CHART,
     openFrom: [],
     acrossM: null,
+    getOut: null,
+    coverage: 'not known',
+    depthM: null,
+    rapids: 0,
     turns: [],
     stream: null,
     riverMps: null,

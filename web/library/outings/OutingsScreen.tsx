@@ -4,7 +4,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { Link as RouterLink } from 'react-router';
-import { addDays, clockAt, dateAt, dayInWords } from '#core/units/time';
+import { clockAt, dateAt, dayInWords, morningAfter } from '#core/units/time';
 import { count, plural } from '#core/units/words';
 import { Suspense, lazy, useState } from 'react';
 import { ApiError } from '../../documents/api';
@@ -41,7 +41,6 @@ const MORE = 50;
 export function OutingsScreen() {
   const now = useNow();
   const today = dateAt(now, 'local');
-  const tomorrow = addDays(today, 1);
   const [most, setMost] = useState(FIRST);
   const { data, error } = useSummaries(today, most);
   // What stands above the list comes with it: it would push the list down under the finger.
@@ -60,7 +59,7 @@ export function OutingsScreen() {
       const { newOuting, readReferences, readOuting } = await import('./beginOuting');
       const last = data?.ahead[0] ?? data?.gone[0];
       const before = last ? await readOuting(last.id) : null;
-      await actions.create(newOuting(id, tomorrow, await readReferences(), before));
+      await actions.create(newOuting(id, morningAfter(now, 'local'), await readReferences(), before));
       await navigate(`/outings/${id}/brief`);
     } catch (failure) {
       tell(failure);

@@ -57,14 +57,17 @@ export function SayWhat({
         event.preventDefault();
         keep();
       }}
-      sx={{ display: 'flex', gap: 1, alignItems: 'center', my: 1 }}
+      sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', my: 1 }}
     >
       <TextField
-        label={`${trouble.title}: what is wrong?`}
+        label="What is wrong?"
+        helperText={trouble.title}
         value={note}
         onChange={(event) => setNote(event.target.value)}
         fullWidth
-        slotProps={{ htmlInput: { maxLength: MOST_LINE } }}
+        slotProps={{
+          htmlInput: { maxLength: MOST_LINE, 'aria-label': `${trouble.title}: what is wrong?` },
+        }}
       />
       <Button type="submit" variant="outlined" sx={{ minHeight: 56 }}>
         {note.trim() === '' && onDone ? 'Later' : 'Keep'}
