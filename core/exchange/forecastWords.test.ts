@@ -33,7 +33,7 @@ const lines: [string, string, object][] = [
   ['southwesterly 4', '06:00', { windMps: force(4), windFromDeg: 225 }],
   ['south westerly 3 or 4', '06:00', { windMps: force(4), windFromDeg: 225 }],
   ['SW 4-5', '06:00', { windMps: force(5) }],
-  ['SW 4 to 5', '06:00', { windMps: force(5), notes: ['Of force 4 to 5 the higher is taken.'] }],
+  ['SW F4 to 5', '06:00', { windMps: force(5), notes: ['Of force 4 to 5 the higher is taken.'] }],
   ['Wind SW 4, gusting 7', '06:00', { windMps: force(4), gustMps: force(7) }],
   ['SW 4 gusting 7 falling later', '15:00', { windMps: force(4), gustMps: force(7) }],
   ['W 15 kn', '06:00', { windMps: 7.7, windFromDeg: 270 }],
@@ -65,7 +65,7 @@ const lines: [string, string, object][] = [
   ['S 5 decreasing 3 later', '14:00', { windMps: force(3) }],
   ['S 5 easing', '14:00', { windMps: force(5) }],
   [
-    'S 4 freshening',
+    'S F4 freshening',
     '14:00',
     { windMps: force(5), notes: ['It rises, without a figure: one force more is taken.'] },
   ],
@@ -132,12 +132,19 @@ describe('a forecast typed as a line', () => {
   it('says what was taken otherwise than it may have been meant', () => {
     expect(at('SW 4 gusting 7 falling later', '06:00').notes).toEqual([
       'It falls, without a figure: that is not counted on.',
+      'A wind without a unit is taken as a force: 4 is 6.7 m/s.',
     ]);
+    expect(at('S 3 increasing 5 later', '06:00').notes).toEqual([
+      'A wind without a unit is taken as a force: 3 is 4.3 m/s and 5 is 9.3 m/s.',
+    ]);
+    for (const told of ['SW F4', 'SW force 4', 'SW 12 kn']) expect(at(told, '06:00').notes).toEqual([]);
   });
   it.each([
     ['', /Nothing is written/],
     ['bananas', /"bananas" is not understood/],
     ['SW 4 with sharks', /"sharks" is not understood/],
+    ['SW 12', /12: a force, or a speed\? Write F12, or 12 kn/],
+    ['S 3 rising 9 later', /9: a force, or a speed/],
     ['SW 15', /of what\? A force goes to 12/],
     ['SW 4 gusts 30', /Gusts of 30: of what/],
     ['SW 300 kn', /past what can be written/],

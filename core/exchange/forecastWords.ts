@@ -1,5 +1,7 @@
 import { type Hour, hourSchema } from '../documents/outing';
 import { NO_FIGURES } from '../editing/hours';
+import { amount } from '../units/amount';
+import { forceToMps } from '../units/beaufort';
 import { HOUR_MS, type Instant, dateAt, instantOf, isoAt } from '../units/time';
 import {
   type Figures,
@@ -9,6 +11,7 @@ import {
   lastUnit,
   withFigures,
 } from './forecastTokens';
+import { listed } from '../units/words';
 import { type Imported, PASTED, reader, refused } from './imported';
 
 /** What holds from some moment on; what a later spell does not say goes on from the one before. */
@@ -22,6 +25,9 @@ export interface ForecastWords {
   /** What was taken otherwise than it may have been meant: to be read before it is kept. */
   notes: string[];
 }
+
+/** A bare number past this is hardly a force that anybody plans by, and may be a speed: it is asked. */
+const MOST_BARE_FORCE = 8;
 
 /**
  * A forecast as a line of words, understood into hours: "SW 4 gusting 7 falling later", "W 10-15 kn, gusts
@@ -42,6 +48,8 @@ function inForecastWords(text: string, from: Instant, to: Instant, zone: string)
   /** What the clause being read says, and the wind in it that was a bare number. */
   let clause: Figures = {};
   let bare: number | null = null;
+  /** Winds said as bare numbers, and taken as forces. */
+  const bares = new Set<number>();
   let waterC: number | null = null;
   /** A spell is opened by a trend, and its own time may still be to come. */
   let untimed = false;
@@ -69,8 +77,10 @@ function inForecastWords(text: string, from: Instant, to: Instant, zone: string)
     putBare: (value, windMps) => {
       clause = worse(clause, { windMps });
       bare = value;
+      bares.add(value);
     },
     retake: (windMps) => {
+      if (bare !== null) bares.delete(bare);
       clause.windMps = windMps;
       bare = null;
     },
@@ -125,6 +135,15 @@ function inForecastWords(text: string, from: Instant, to: Instant, zone: string)
     if (why !== null) return refused(why);
   }
   keep();
+  const doubtful = [...bares].find((value) => value > MOST_BARE_FORCE);
+  if (doubtful !== undefined)
+    return refused(
+      `A wind of ${doubtful}: a force, or a speed? Write F${doubtful}, or ${doubtful} kn, mph, m/s or km/h.`,
+    );
+  if (bares.size > 0)
+    notes.add(
+      `A wind without a unit is taken as a force: ${listed([...bares].map((value) => `${value} is ${amount(forceToMps(value), 'wind')}`))}.`,
+    );
   const told = spells
     .filter(({ figures }) => Object.keys(figures).length > 0)
     .toSorted((a, b) => a.from - b.from);
