@@ -1,6 +1,8 @@
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { useEffect, useRef } from 'react';
 import type { Imported } from '#core/exchange/imported';
+import { useToast } from '../../ui/Toast';
 
 interface Props<T> {
   label: string;
@@ -27,6 +29,15 @@ export function ReadText<T>({
   maxRows,
   onChange,
 }: Props<T>) {
+  const say = useToast();
+  // Left behind without having been taken, what was written is not let go of in silence.
+  const left = useRef<() => void>(() => undefined);
+  useEffect(() => {
+    left.current = () => {
+      if (read !== null && !read.taken) say(`${label}: what was written was not taken. ${read.why}`);
+    };
+  });
+  useEffect(() => () => left.current(), []);
   return (
     <>
       <TextField
