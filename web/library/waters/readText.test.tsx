@@ -29,7 +29,7 @@ describe('a table that is pasted', () => {
     left('');
     expect(screen.queryByText(/was not taken/)).toBeNull();
     cleanup();
-    left('hour,towards,springs (kn),neaps (kn)\n-6,045,2,1');
+    left('hour,towards,springs (kn),neaps (kn)\n-6,045,2,1\n+6,225,1,0.5');
     expect(screen.queryByText(/was not taken/)).toBeNull();
   });
 });
