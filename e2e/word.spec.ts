@@ -19,7 +19,7 @@ test('a plan is left, changed, and left again; what changed is said', async ({ p
     'I am reporting a kayak angler overdue: Sample Angler, 47 years old, alone.',
   );
   await page.getByRole('button', { name: 'Leave it with Sample Contact' }).click();
-  await expect(leaving(page).getByRole('heading')).toHaveText(/^Left with Sample Contact at/);
+  await expect(leaving(page).getByRole('heading')).toHaveText(/^Written for Sample Contact at/);
   await expect(margin(page)).not.toContainText('does not have the plan yet');
   await kept(page);
 
@@ -40,7 +40,7 @@ test('a plan is left, changed, and left again; what changed is said', async ({ p
   await expect(leaving(page).getByRole('heading')).toHaveText('Sample Contact has an older plan than this');
   await expect(margin(page)).toContainText(/The hour to call: \d\d:\d\d on .* then, now 19:45 on/);
   await page.getByRole('button', { name: 'Leave it again' }).click();
-  await expect(leaving(page).getByRole('heading')).toHaveText(/^Left with Sample Contact at/);
+  await expect(leaving(page).getByRole('heading')).toHaveText(/^Written for Sample Contact at/);
   const messages = page.getByRole('region', { name: 'What they have' });
   await expect(messages).toContainText('A simulated outbox');
   await expect(messages.getByText(/Plan of Sample Angler/)).toHaveCount(2);
@@ -59,6 +59,10 @@ test('afloat, later, home: each by one press; whoever has the address sees it wi
   await elsewhere.goto(address);
   await expect(elsewhere.getByRole('status')).toContainText('Left, and not launched yet');
   await expect(elsewhere.getByText('Orange flag on a whip').first()).toBeVisible();
+  await page.reload();
+  await expect(leaving(page).getByText(/^Its page was opened at/)).toBeVisible();
+  await leaving(page).getByRole('button', { name: 'Sample Contact has it' }).click();
+  await expect(leaving(page).getByText(/^Sample Contact has it: you said so at/)).toBeVisible();
 
   await sayAfloat(water(page));
   await expect(water(page).getByRole('heading')).toHaveText('Afloat');

@@ -45,6 +45,7 @@ export const SUMMARIES: Readonly<Record<string, string>> = {
   'POST /api/outings/:id/signatures-at-the-water': 'Records a signature given without a network',
   'GET /api/outings/:id/word': 'The plan as it was left, and what was said from the water',
   'POST /api/outings/:id/word': 'Leaves the plan with whoever waits',
+  'POST /api/outings/:id/word-received': 'Says that whoever waits has the plan',
   'POST /api/outings/:id/watch-page': 'Switches the watch page on or off',
   'POST /api/outings/:id/check-ins': 'Says from the water how it goes',
   'GET /api/out': 'Plans that are out',

@@ -159,6 +159,9 @@ export const watchPages = pgTable('watch_pages', {
   /** What comes before the path in its address, as the angler's browser has it. */
   base: text().notNull(),
   offAt: timestamp({ withTimezone: true, mode: 'string' }),
+  /** When it was opened last, and when the angler said that they have the plan. */
+  openedAt: timestamp({ withTimezone: true, mode: 'string' }),
+  toldAt: timestamp({ withTimezone: true, mode: 'string' }),
 });
 /** What was said from the water. Append-only. */
 export const checkIns = pgTable(

@@ -22,7 +22,15 @@ import { noPage, watchPage } from './watchPage';
 const states = ['left', 'afloat', 'late', 'overdue', 'home'] as const satisfies readonly PlanState[];
 const wordSchema = z.object({
   /** As it was left last; null: with nobody. */
-  left: z.object({ at: z.string(), plan: floatPlanSchema }).nullable(),
+  left: z
+    .object({
+      at: z.string(),
+      plan: floatPlanSchema,
+      /** When its page was opened since, and when the angler said that they have it; null: not since it was left. */
+      openedAt: z.string().nullable(),
+      toldAt: z.string().nullable(),
+    })
+    .nullable(),
   /** The path of its page; null: none, or switched off. */
   page: z.string().nullable(),
   checkIns: z.array(checkInSchema),
@@ -91,6 +99,7 @@ export function wordRoutes(
   const problems = { 400: problemSchema, 404: problemSchema, 409: problemSchema, 503: problemSchema };
   const outingOf = async (id: string) => found(await from.outings.get(id), 'outing');
 
+  const since = (leftAt: string, at: string | null | undefined) => (at && at >= leftAt ? at : null);
   const wordOf = async (id: string) => {
     const [left, page, heard, messages] = [
       await words.plan(id),
@@ -100,7 +109,12 @@ export function wordRoutes(
     ];
     const status = left && statusOf(left.plan, heard, now());
     return {
-      left: left && { at: left.leftAt, plan: left.plan },
+      left: left && {
+        at: left.leftAt,
+        plan: left.plan,
+        openedAt: since(left.leftAt, page?.openedAt),
+        toldAt: since(left.leftAt, page?.toldAt),
+      },
       page: page && status && isWatched(page, status, now()) ? pagePath(page) : null,
       checkIns: heard,
       state: status?.state ?? null,
@@ -158,6 +172,15 @@ export function wordRoutes(
       await outingOf(id);
       if (on) await words.open(id, base);
       else await words.close(id, new Date(now()).toISOString());
+      return wordOf(id);
+    },
+  );
+  app.post(
+    '/api/outings/:id/word-received',
+    { schema: { tags, params: idParams, response: { 200: wordSchema, ...problems } } },
+    async ({ params: { id } }) => {
+      await outingOf(id);
+      await words.received(id, 'toldAt', new Date(now()).toISOString());
       return wordOf(id);
     },
   );
@@ -265,6 +288,7 @@ export function wordRoutes(
         const at = now();
         const status = left && statusOf(left.plan, await words.heard(left.outingId), at);
         if (!page || !left || !status || !isWatched(page, status, at)) return reply.code(404).send(noPage());
+        await words.received(left.outingId, 'openedAt', new Date(at).toISOString());
         return reply.send(watchPage(left.plan, status, left.leftAt, at));
       }),
   );

@@ -20,6 +20,9 @@ export interface WatchPage {
   token: string;
   base: string;
   offAt: string | null;
+  /** When it was opened last, and when the angler said that they have the plan; null: never. */
+  openedAt: string | null;
+  toldAt: string | null;
 }
 /** A message with the number of its row. */
 export interface KeptMessage extends Message {
@@ -81,7 +84,10 @@ export function wordStore(db: Database) {
   };
   const pageWhere = async (is: SQL): Promise<WatchPage | null> => {
     const [row] = await db.select().from(watchPages).where(is);
-    return row ? { ...row, offAt: row.offAt === null ? null : iso(row.offAt) } : null;
+    const when = (at: string | null) => (at === null ? null : iso(at));
+    return row
+      ? { ...row, offAt: when(row.offAt), openedAt: when(row.openedAt), toldAt: when(row.toldAt) }
+      : null;
   };
   const heardIn = ({
     key,
@@ -193,6 +199,13 @@ export function wordStore(db: Database) {
         .update(watchPages)
         .set({ offAt: at })
         .where(and(eq(watchPages.outingId, rowKey(outingId)), isNull(watchPages.offAt)));
+    },
+    /** Writes down that whoever waits has the plan: they opened its page, or the angler says so. */
+    received: async (outingId: string, how: 'openedAt' | 'toldAt', at: string): Promise<void> => {
+      await db
+        .update(watchPages)
+        .set({ [how]: at })
+        .where(eq(watchPages.outingId, rowKey(outingId)));
     },
     /** What was heard, in the order in which it came. Moments are reckoned by the server's clock. */
     heard: async (outingId: string): Promise<CheckIn[]> => {

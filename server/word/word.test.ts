@@ -56,6 +56,26 @@ describe('a plan left ashore', () => {
     expect(after.page).toBe(before.page);
     expect(after.messages.filter(({ kind }) => kind === 'left')).toHaveLength(1);
   });
+  it('is known to have arrived once its page was opened or the angler says so, until it is left anew', async () => {
+    const received = async () => {
+      const { left } = await wordOf();
+      return [left?.openedAt, left?.toldAt];
+    };
+    const leave = async () => {
+      const { left } = await wordOf();
+      await post(`/api/outings/${ID}/word`, { key: randomUUID(), plan: left?.plan as FloatPlan, base });
+    };
+    house.wait(60_000);
+    await leave();
+    expect(await received()).toEqual([null, null]);
+    await get(pathOf((await wordOf()).page));
+    expect(await received()).toEqual([new Date(house.now()).toISOString(), null]);
+    expect((await post(`/api/outings/${ID}/word-received`, {})).statusCode).toBe(200);
+    expect((await received())[1]).toBe(new Date(house.now()).toISOString());
+    house.wait(60_000);
+    await leave();
+    expect(await received()).toEqual([null, null]);
+  });
   it('is refused with the field where it is no plan, and nothing is left', async () => {
     const { left } = await wordOf();
     const sent = left?.plan as FloatPlan;

@@ -102,6 +102,12 @@ function Leaving({ plan, word }: { plan: FloatPlan; word: Word }) {
     }
   };
   const who = contact.name || 'somebody';
+  const moment = (at: string) => sayMoment(Date.parse(at), plan.zone, now);
+  const received = () =>
+    word.received().catch((error: unknown) => {
+      if (!(error instanceof ApiError)) throw error;
+      say(error.message);
+    });
   return (
     <Box {...screenOnly} component="section" aria-label="Leaving it" sx={{ display: 'grid', gap: 1 }}>
       <Box role="status">
@@ -112,8 +118,9 @@ function Leaving({ plan, word }: { plan: FloatPlan; word: Word }) {
               : `${who} does not have this plan yet`
             : changed
               ? `${who} has an older plan than this`
-              : `Left with ${who} at ${sayMoment(Date.parse(left.at), plan.zone, now)}`}
+              : `Written for ${who} at ${moment(left.at)}`}
         </Typography>
+        {left !== null && !changed && <Typography>{sayReceived(word, who, moment)}</Typography>}
       </Box>
       {lacking.length > 0 && (
         <Typography color="textSecondary">{`Not written yet: ${listed(lacking)}. What is not written is left out.`}</Typography>
@@ -126,6 +133,11 @@ function Leaving({ plan, word }: { plan: FloatPlan; word: Word }) {
         >
           {left === null ? `Leave it with ${who}` : 'Leave it again'}
         </Button>
+        {left !== null && !changed && word.left?.toldAt === null && (
+          <Button variant="outlined" onClick={() => void received()}>
+            {`${who} has it`}
+          </Button>
+        )}
         <Button variant="outlined" onClick={() => setTelling(true)}>
           What they should know
         </Button>
@@ -137,4 +149,14 @@ function Leaving({ plan, word }: { plan: FloatPlan; word: Word }) {
       {telling && <Told onClose={() => setTelling(false)} />}
     </Box>
   );
+}
+
+/** Whether whoever waits has the plan, as far as it is known. */
+function sayReceived({ left, messages }: Word, who: string, moment: (at: string) => string): string {
+  if (left?.toldAt) return `${who} has it: you said so at ${moment(left.toldAt)}.`;
+  if (left?.openedAt) return `Its page was opened at ${moment(left.openedAt)}.`;
+  const sent = messages.findLast(({ kind, sentAt }) => kind === 'left' && sentAt !== null);
+  if (left && sent?.sentAt && sent.sentAt >= left.at)
+    return `Sent to ${sent.toAddress} at ${moment(sent.sentAt)}; its page was not opened yet.`;
+  return `Nothing says yet that ${who} has it: give them the address, the paper or the text.`;
 }

@@ -11,7 +11,8 @@ import { whenOnline } from '../../../offline/reach';
 import { AnswerQueue } from '../../answerQueue';
 
 interface KeptWord {
-  left: { at: string; plan: FloatPlan } | null;
+  /** `openedAt`: when its page was opened since; `toldAt`: when the angler said that they have it. */
+  left: { at: string; plan: FloatPlan; openedAt: string | null; toldAt: string | null } | null;
   page: string | null;
   checkIns: CheckIn[];
   messages: Message[];
@@ -81,6 +82,7 @@ export function useWord(outingId: string, now: number) {
     checkIn,
     leave: (plan: FloatPlan) =>
       then(request<KeptWord>('POST', `${path}/word`, { key: crypto.randomUUID(), plan, base })),
+    received: () => then(request<KeptWord>('POST', `${path}/word-received`, {})),
     watched: (on: boolean) => then(request<KeptWord>('POST', `${path}/watch-page`, { on, base })),
   };
 }
