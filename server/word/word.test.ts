@@ -18,7 +18,7 @@ afterAll(() => house.close());
 const ID = 'pollack-long-grey';
 const base = 'http://127.0.0.1:4180';
 interface Word {
-  left: { at: string; plan: FloatPlan } | null;
+  left: { at: string; plan: FloatPlan; openedAt: string | null; toldAt: string | null } | null;
   page: string | null;
   checkIns: { what: string }[];
   state: string;
