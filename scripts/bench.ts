@@ -1,7 +1,7 @@
 import { withPut } from '../core/editing/stow';
 import { planOf as stowPlanOf } from '../core/stow/plan';
 import { spotOf } from '../core/documents/stow';
-import { existsSync, readFileSync, statSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { dayOf } from '#core/environment/day';
 import { demo } from '#core/demo/demo';
 import { assess } from '#core/judgement/assess';
@@ -27,6 +27,7 @@ import { measureHouse } from './benchHouse';
 import { browserPath } from './browser.mjs';
 import { measureOffline } from './benchOffline';
 import { measureServer } from './benchServer';
+import { scriptSent } from './scriptBudgets';
 import { type OpenDatabase, openEmbedded, openServer } from '../server/storage/open';
 import { postgresPrograms, startPostgres } from '../server/testing/startPostgres';
 import { floatAt } from '../core/boat/hull/float';
@@ -113,26 +114,6 @@ async function benchServer(): Promise<void> {
 if (process.argv[2] === 'server') {
   await benchServer();
   process.exit();
-}
-
-type Manifest = Record<string, { file: string; imports?: string[]; isEntry?: boolean }>;
-
-/**
- * Script sent to show a screen, in kB, pressed as it travels: the entry, the screens named, and all that they
- * import.
- */
-function scriptFor(manifest: Manifest, screens: readonly string[]): number {
-  const wanted = new Set<string>();
-  const take = (key: string) => {
-    const chunk = manifest[key];
-    if (!chunk || wanted.has(chunk.file)) return;
-    wanted.add(chunk.file);
-    for (const imported of chunk.imports ?? []) take(imported);
-  };
-  for (const key of Object.keys(manifest))
-    if (manifest[key]?.isEntry || screens.some((screen) => key.endsWith(`/${screen}.tsx`))) take(key);
-  const scripts = [...wanted].filter((file) => file.endsWith('.js'));
-  return scripts.reduce((sum, file) => sum + statSync(`dist/web/${file}.br`).size, 0) / 1000;
 }
 
 const now = Date.parse('2026-05-15T19:00:00Z');
@@ -369,18 +350,9 @@ line('front page, gzip', house.frontKb, 60, 'kB');
 line('references, whole', house.referencesMs, 150, 'ms');
 line('references, since the last change', house.sinceMs, 150, 'ms');
 line('another request, while all is judged anew', house.longestWaitMs, 1000, 'ms');
-const manifestPath = 'dist/web/.vite/manifest.json';
-if (!existsSync(manifestPath)) console.log('First load: not built yet (npm start builds).');
-else {
-  const manifest = JSON.parse(readFileSync(manifestPath, 'utf8')) as Manifest;
-  line('first load (outings), script as sent', scriptFor(manifest, ['OutingsScreen']), 250, 'kB');
-  line(
-    'first load at a brief, script as sent',
-    scriptFor(manifest, ['OutingScreen', 'BriefScreen']),
-    400,
-    'kB',
-  );
-}
+const sent = scriptSent();
+if (!sent) console.log('First load: not built yet (npm start builds).');
+else for (const { screen, kB, budget } of sent) line(`script sent to show ${screen}`, kB, budget, 'kB');
 if (existsSync('dist/server/main.js') && existsSync(browserPath())) {
   const { handleMs, placeMs, thingMs } = await measureDrag(eight);
   line('script per frame of a dragged handle', handleMs, 16, 'ms');

@@ -1,15 +1,12 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { DateTime } from 'luxon';
-import { useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import { addDays, dayInWords } from '#core/units/time';
-import { WhenField } from '../../ui/WhenField';
+
+// The field of a day reads whole sentences: it comes when another day is asked for.
+const AgainDay = lazy(async () => ({ default: (await import('./AgainDay')).AgainDay }));
 
 interface Props {
   title: string;
@@ -59,24 +56,9 @@ export function Again({ title, onDay }: Props) {
         </MenuItem>
       </Menu>
       {asking && (
-        <Dialog open onClose={() => setAsking(false)} aria-labelledby="again-day">
-          <DialogTitle id="again-day">{title}, on which day?</DialogTitle>
-          <DialogContent>
-            <Box sx={{ pt: 1 }}>
-              <WhenField
-                kind="date"
-                label="Day"
-                value={null}
-                nullable
-                autoFocus
-                onChange={(date) => date !== null && go(date)}
-              />
-            </Box>
-          </DialogContent>
-          <DialogActions>
-            <Button onClick={() => setAsking(false)}>Cancel</Button>
-          </DialogActions>
-        </Dialog>
+        <Suspense>
+          <AgainDay title={title} onDay={go} onClose={() => setAsking(false)} />
+        </Suspense>
       )}
     </>
   );
