@@ -57,6 +57,8 @@ export function useTyped<Value>({ label, shown, read, onTake, onRefused, allowed
   });
   useEffect(() => () => left.current(), []);
   const drop = () => {
+    // What takes the value may close the field before it is drawn again: it is not taken a second time.
+    left.current = () => undefined;
     setTyped(null);
     setTried(false);
   };
