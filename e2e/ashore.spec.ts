@@ -1,4 +1,4 @@
-import { expect, kept, test } from './house';
+import { expect, kept, put, test } from './house';
 
 test('what an outing came to is written, kept, and teaches the next', async ({ page }) => {
   await page.goto('/outings/cod-wreck/ashore');
@@ -12,7 +12,7 @@ test('what an outing came to is written, kept, and teaches the next', async ({ p
   const jigs = things.getByRole('group', { name: 'Jig box' });
   await jigs.getByRole('button', { name: 'lost' }).click();
   const pieces = things.getByLabel('Pieces of Jig box lost');
-  await pieces.fill('3');
+  await put(pieces, '3');
   await things.getByRole('group', { name: 'Orange flag' }).getByRole('button', { name: 'broken' }).click();
   await things.getByRole('button', { name: /^The other \d+: carried/ }).click();
   await expect(things.getByRole('button', { name: /^The other/ })).toBeHidden();
@@ -21,11 +21,11 @@ test('what an outing came to is written, kept, and teaches the next', async ({ p
   ).toContainText(/(\d+) of \1/);
 
   const fish = page.getByRole('region', { name: 'Fish caught' });
-  await fish.getByLabel('Length, if measured').fill('900');
+  await put(fish.getByLabel('Length, if measured'), '900');
   await expect(fish.getByText('A number from 1 to 600 cm.')).toBeVisible();
   await fish.getByRole('button', { name: 'Add the fish' }).click();
   await expect(fish.getByRole('listitem')).toHaveCount(0);
-  await fish.getByLabel('Length, if measured').fill('72,5');
+  await put(fish.getByLabel('Length, if measured'), '72,5');
   await fish.getByLabel('kept').check();
   await fish.getByRole('button', { name: 'Add the fish' }).click();
   await expect(fish.getByRole('listitem')).toContainText('Cod, 72.5 cm, kept');

@@ -223,6 +223,12 @@ export async function notWide(page: Page, where?: string): Promise<void> {
   await expect.poll(wide, where).toBeLessThanOrEqual(0);
 }
 
+/** Types into a field and goes on from it: then its value is taken. */
+export async function put(field: Locator, text: string): Promise<void> {
+  await field.fill(text);
+  await field.blur();
+}
+
 /** Waits until the newest change is kept. */
 export async function kept(page: Page): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: /^kept at/ })).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, kept, openBlank, test, visit } from './house';
+import { expect, kept, openBlank, put, test, visit } from './house';
 
 test('pollack kept becomes bonefish released: the kit follows, and a proposal is taken in part', async ({
   page,
@@ -38,7 +38,7 @@ test('pollack kept becomes bonefish released: the kit follows, and a proposal is
   const buy = page.getByRole('list', { name: 'To buy or borrow, in order' });
   await expect(buy).toContainText('Lures or flies');
   await expect(buy).toContainText('about');
-  await page.getByLabel('To spend, if limited').fill('1');
+  await put(page.getByLabel('To spend, if limited'), '1');
   await expect(buy).toContainText('not within what you can spend now');
   await page.getByText(/things? left ashore, and why/).click();
   await expect(page.getByRole('main')).toContainText('which is lighter');

@@ -3,7 +3,7 @@ import type axe from 'axe-core';
 import type { Page } from '@playwright/test';
 import { focusIsSeen } from './focus';
 import { givenNames, metricIn, referencesOf } from './metric';
-import { WAITING, expect, notWide, test, visit } from './house';
+import { WAITING, expect, notWide, put, test, visit } from './house';
 
 const screens = [
   '/outings',
@@ -120,13 +120,13 @@ async function legible(page: Page, where: string): Promise<void> {
 
 /** What is typed in the units chosen is understood, and kept as it was meant. */
 async function typedUnits(page: Page): Promise<void> {
-  await page.getByLabel('Breakers at the launch').fill('20 m');
+  await put(page.getByLabel('Breakers at the launch'), '20 m');
   await expect(page.getByText('Not kept: A number from 0 to 13.1 ft.')).toBeVisible();
-  await page.getByLabel('Breakers at the launch').fill('2 ft');
+  await put(page.getByLabel('Breakers at the launch'), '2 ft');
   await expect(page.getByText(/kept at/)).toBeVisible();
   await visit(page, '/settings');
   await expect(page.getByLabel('Mass, dressed')).toHaveValue('185.2');
-  await page.getByLabel('Height').fill("5'11");
+  await put(page.getByLabel('Height'), "5'11");
   await expect(page.getByText(/kept at/)).toBeVisible();
   const references = await referencesOf(page);
   const profile = references.anglers.changed[0]?.doc as unknown as Profile;

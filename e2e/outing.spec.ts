@@ -1,5 +1,5 @@
 import { type Page } from '@playwright/test';
-import { expect, firstHour, kept, openBlank, pick, repairAll, test } from './house';
+import { expect, firstHour, kept, openBlank, pick, put, repairAll, test } from './house';
 
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
 
@@ -15,7 +15,7 @@ async function fillSentence(page: Page): Promise<void> {
 
 async function writeTheDay(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Write by hand' }).click();
-  await page.getByLabel('Water temperature').fill('16');
+  await put(page.getByLabel('Water temperature'), '16');
   const hour = await firstHour(page);
   const row = page.getByRole('row').filter({ hasText: hour });
   for (const [figure, value] of [
@@ -26,7 +26,7 @@ async function writeTheDay(page: Page): Promise<void> {
     ['Waves', '0,2'],
     ['Thunder', '0'],
   ] as const)
-    await row.getByRole('textbox', { name: `${figure} at ${hour}` }).fill(value);
+    await put(row.getByRole('textbox', { name: `${figure} at ${hour}` }), value);
   await page.getByRole('button', { name: `Copy ${hour} to every later hour` }).click();
 }
 

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, kept, openBlank, test, visit } from './house';
+import { expect, kept, openBlank, put, test, visit } from './house';
 
 const brief = '/outings/pollack-long-grey/brief';
 
@@ -8,7 +8,7 @@ async function differentThings(page: Page, other: Page): Promise<void> {
   for (const tab of [page, other]) await tab.goto(brief);
   await expect(other.getByLabel('Name of the outing')).toBeVisible();
   await page.getByRole('button', { name: 'Write by hand' }).click();
-  await page.getByLabel('Water temperature').fill('12.5');
+  await put(page.getByLabel('Water temperature'), '12.5');
   await kept(page);
   const party = await openBlank(other, 'Party');
   await party.getByRole('button', { name: 'People, you included: one more' }).click();
@@ -44,7 +44,7 @@ async function aBoat(page: Page, other: Page): Promise<void> {
     await visit(tab, '/boats/dunlin/about');
     await expect(tab.getByLabel('Rated load, all told')).toHaveValue('160');
   }
-  await page.getByLabel('Rated load, all told').fill('150');
+  await put(page.getByLabel('Rated load, all told'), '150');
   await expect(status(page)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Rated load, all told')).toHaveValue('160');
@@ -53,7 +53,7 @@ async function aBoat(page: Page, other: Page): Promise<void> {
   await page.getByRole('link', { name: 'All boats' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Dunlin' })).toContainText('150 kg');
   await other.getByLabel('Colour, as seen from afar').fill('orange');
-  await other.getByLabel('Rated load, all told').fill('140');
+  await put(other.getByLabel('Rated load, all told'), '140');
   const asked = other.getByRole('dialog', { name: 'Changed in two windows' });
   await expect(asked).toContainText('The rated load');
   await expect(asked).not.toContainText('olour');

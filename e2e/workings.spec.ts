@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, kept, notWide, test, visit } from './house';
+import { expect, kept, notWide, put, test, visit } from './house';
 
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
 const sheet = (page: Page, name: string | RegExp) => page.getByRole('article', { name });
@@ -49,7 +49,7 @@ async function tryNumber(page: Page): Promise<void> {
   const power = sheet(page, 'Power').getByRole('region', { name: 'Old lead battery, 7 Ah' });
   await expect(power).toContainText('short by');
   const capacity = power.getByLabel('Capacity of Old lead battery, 7 Ah');
-  await capacity.fill('40');
+  await put(capacity, '40');
   await expect(power).toContainText('kept well, with so much to spare');
   await expect(margin(page), 'only tried: the judgement stands').toContainText('does not last the day');
   const tried = page.getByRole('region', { name: 'Tried, not kept' });
@@ -58,10 +58,10 @@ async function tryNumber(page: Page): Promise<void> {
   await expect(power).toContainText('short by');
   await expect(tried).toBeHidden();
 
-  await capacity.fill('-3');
+  await put(capacity, '-3');
   await expect(power.getByRole('alert')).toContainText('A number from 0 to 100000');
   await expect(capacity).toHaveValue('-3');
-  await capacity.fill('40');
+  await put(capacity, '40');
   await tried.getByRole('button', { name: 'Keep on the item' }).click();
   await expect(tried).toBeHidden();
   await expect(margin(page)).not.toContainText('does not last the day');
@@ -84,7 +84,7 @@ test('a number left behind is kept or let go, and a habit of the body is counted
 }) => {
   await page.goto('/outings/zander-dusk/workings/supplies');
   const litres = sheet(page, 'Water and food').getByLabel('Litres an hour');
-  await litres.fill('0.4');
+  await put(litres, '0.4');
   await page.getByRole('link', { name: /^Kit/ }).click();
   const asked = page.getByRole('dialog', { name: 'Keep or let go?' });
   await expect(asked).toContainText('water an hour: 0.4 L');
@@ -94,7 +94,7 @@ test('a number left behind is kept or let go, and a habit of the body is counted
   await kept(page);
   await page.goto('/outings/cod-wreck/workings/supplies');
   await expect(sheet(page, 'Water and food').getByLabel('Litres an hour')).toHaveValue('0.4');
-  await sheet(page, 'Water and food').getByLabel('Litres an hour').fill('0.7');
+  await put(sheet(page, 'Water and food').getByLabel('Litres an hour'), '0.7');
   await page.getByRole('link', { name: /^Kit/ }).click();
   await asked.getByRole('button', { name: 'Let go' }).click();
   await expect(page).toHaveURL(/cod-wreck\/kit/);

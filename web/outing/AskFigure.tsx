@@ -43,6 +43,7 @@ export function AskFigure({ itemId, attribute }: { itemId: string; attribute: At
       sx={{ display: 'flex', gap: 1, my: 0.75, width: '100%' }}
     >
       <NumberField
+        live
         label={`${kept.doc.name}: ${capital(name)}`}
         unit={unit}
         size="small"

@@ -27,21 +27,27 @@ function Number_({ first, told }: { first: number | null; told: (value: number |
 }
 
 describe('a number', () => {
-  it('is taken with a comma or a point, and stays as it was typed', async () => {
+  it('is taken with a comma or a point, whole, when one goes on from it', async () => {
     const told = vi.fn();
-    render(<Number_ first={null} told={told} />);
+    render(<Number_ first={12} told={told} />);
+    await userEvent.clear(screen.getByLabelText('Wind'));
     await userEvent.type(screen.getByLabelText('Wind'), '5,50');
-    expect(told).toHaveBeenLastCalledWith(5.5);
-    expect(screen.getByLabelText<HTMLInputElement>('Wind').value).toBe('5,50');
+    expect(told).not.toHaveBeenCalled();
+    await userEvent.tab();
+    expect(told).toHaveBeenCalledExactlyOnceWith(5.5);
+    await userEvent.type(screen.getByLabelText('Wind'), '5{Enter}');
+    expect(told).toHaveBeenLastCalledWith(5.55);
   });
-  it('emptied is none, and words are no number', async () => {
+  it('emptied is none; words are no number, and what was there stands', async () => {
     const told = vi.fn();
     render(<Number_ first={3} told={told} />);
     await userEvent.clear(screen.getByLabelText('Wind'));
-    expect(told).toHaveBeenLastCalledWith(null);
-    await userEvent.type(screen.getByLabelText('Wind'), 'calm');
-    expect(told).toHaveBeenLastCalledWith(NaN);
+    await userEvent.tab();
+    expect(told).toHaveBeenCalledExactlyOnceWith(null);
+    await userEvent.type(screen.getByLabelText('Wind'), 'calm{Enter}');
+    expect(told).toHaveBeenCalledOnce();
     expect(screen.getByLabelText<HTMLInputElement>('Wind').value).toBe('calm');
+    expect(screen.getByText(/calm/)).toBeDefined();
   });
   it('changed from outside shows what it is now', async () => {
     render(<Number_ first={3} told={() => undefined} />);

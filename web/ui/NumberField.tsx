@@ -1,7 +1,7 @@
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
 import { amountTyped, parseAmount, unitName } from '#core/units/amount';
+import { useTyped } from './useTyped';
 
 interface NumberProps {
   label: string;
@@ -9,6 +9,10 @@ interface NumberProps {
   unit: string;
   value: number | null;
   onChange: (value: number | null) => void;
+  /** What was typed is no number: a form is not sent with it. */
+  onRefused?: () => void;
+  /** Of what a press keeps afterwards: taken as it is typed, so that the press says what it keeps. */
+  live?: boolean;
   error?: string | undefined;
   size?: 'small' | 'medium';
   /** In a table: no box, no unit and no label, which is spoken instead. */
@@ -18,28 +22,39 @@ interface NumberProps {
 
 /**
  * A number with its unit, shown and typed in the reader's: "12 lb", "6'2\"" and "F4" are understood, and kept
- * in the unit named. What is typed stays as typed; empty is null, and what is no number is NaN, for the
- * schema to refuse.
+ * in the unit named. It is taken when one goes on from the field, never digit by digit; empty is null, and
+ * what is no number stays in the field with what is wrong.
  */
 export function NumberField({
   label,
   unit,
   value,
   onChange,
+  onRefused,
+  live = false,
   error,
   size = 'medium',
   inTable = false,
   disabled = false,
 }: NumberProps) {
-  const [text, setText] = useState(() => amountTyped(value, unit));
-  const [told, setTold] = useState(value);
   const shown = unitName(unit);
-  const [toldIn, setToldIn] = useState(shown);
-  if (!Object.is(told, value) || toldIn !== shown) {
-    setTold(value);
-    setToldIn(shown);
-    setText(amountTyped(value, unit));
-  }
+  const { text, type, refusal, commit, isTyped } = useTyped<number | null>({
+    label,
+    shown: amountTyped(value, unit),
+    read: (typed) => {
+      const read = parseAmount(typed, unit);
+      return read.is === 'amount' ? read.value : undefined;
+    },
+    onTake: onChange,
+    onRefused,
+    allowed: 'A number.',
+  });
+  const read = parseAmount(text, unit);
+  // What was wrong before is no longer said once a number is typed: gone only with the field, it would move
+  // what is just being pressed. A form says what is allowed; where nothing does, what is wrong.
+  const isMending = isTyped && read.is === 'amount';
+  const why = refusal !== null && read.is === 'trouble' ? read.why : undefined;
+  const trouble = isMending ? undefined : (error ?? why);
   return (
     <TextField
       label={inTable ? undefined : label}
@@ -48,15 +63,17 @@ export function NumberField({
       size={size}
       fullWidth
       disabled={disabled}
-      error={error !== undefined}
-      helperText={error}
+      error={trouble !== undefined}
+      helperText={trouble}
       onChange={(event) => {
-        const typed = event.target.value;
-        setText(typed);
-        const read = parseAmount(typed, unit);
-        const next = read.is === 'amount' ? read.value : NaN;
-        setTold(next);
-        onChange(next);
+        type(event.target.value);
+        const now = live ? parseAmount(event.target.value, unit) : null;
+        if (now?.is === 'amount') onChange(now.value);
+      }}
+      onBlur={commit}
+      onKeyDown={(event) => {
+        // A form is not sent with a figure that could not be taken.
+        if (event.key === 'Enter' && !commit()) event.preventDefault();
       }}
       slotProps={{
         htmlInput: {

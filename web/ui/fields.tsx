@@ -32,6 +32,7 @@ export function FormNumber<T extends FieldValues>({
           unit={unit}
           value={field.value ?? null}
           onChange={field.onChange}
+          onRefused={() => field.onChange(NaN)}
           error={fieldState.error?.message}
         />
       )}

@@ -87,6 +87,7 @@ export function InclinePart() {
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
           <Box sx={{ width: 170 }}>
             <NumberField
+              live
               label="Depth at the bow"
               unit="m"
               size="small"
@@ -96,6 +97,7 @@ export function InclinePart() {
           </Box>
           <Box sx={{ width: 170 }}>
             <NumberField
+              live
               label="Depth at the stern"
               unit="m"
               size="small"
@@ -122,6 +124,7 @@ export function InclinePart() {
             }}
           >
             <NumberField
+              live
               label={`Mass ${i + 1}`}
               unit="kg"
               size="small"
@@ -129,6 +132,7 @@ export function InclinePart() {
               onChange={(massKg) => put(row.id, { massKg })}
             />
             <NumberField
+              live
               label={`Arm ${i + 1}`}
               unit="m"
               size="small"
@@ -136,6 +140,7 @@ export function InclinePart() {
               onChange={(armM) => put(row.id, { armM })}
             />
             <NumberField
+              live
               label={`Heel ${i + 1}`}
               unit="°"
               size="small"

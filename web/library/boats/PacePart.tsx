@@ -139,10 +139,10 @@ function TimedKilometre() {
       </Typography>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
         <Box sx={{ width: 150 }}>
-          <NumberField label="Distance" unit="m" size="small" value={metres} onChange={setMetres} />
+          <NumberField live label="Distance" unit="m" size="small" value={metres} onChange={setMetres} />
         </Box>
         <Box sx={{ width: 150 }}>
-          <NumberField label="Time" unit="min" size="small" value={minutes} onChange={setMinutes} />
+          <NumberField live label="Time" unit="min" size="small" value={minutes} onChange={setMinutes} />
         </Box>
         <Button
           variant="outlined"
@@ -181,10 +181,10 @@ function TimedDrift() {
       </Typography>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
         <Box sx={{ width: 150 }}>
-          <NumberField label="Wind" unit="wind" size="small" value={windMps} onChange={setWind} />
+          <NumberField live label="Wind" unit="wind" size="small" value={windMps} onChange={setWind} />
         </Box>
         <Box sx={{ width: 150 }}>
-          <NumberField label="Drift" unit="m/s" size="small" value={driftMps} onChange={setDrift} />
+          <NumberField live label="Drift" unit="m/s" size="small" value={driftMps} onChange={setDrift} />
         </Box>
         <Button
           variant="outlined"

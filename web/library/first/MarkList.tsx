@@ -124,6 +124,7 @@ function ByBearing({ from, onAdd }: { from: Position; onAdd: (at: Position) => v
   return (
     <Box sx={addRow}>
       <NumberField
+        live
         label="From the launch"
         unit="m"
         size="small"
@@ -131,7 +132,7 @@ function ByBearing({ from, onAdd }: { from: Position; onAdd: (at: Position) => v
         onChange={setMetres}
         error={metres !== null && !far ? `More than 0 and at most ${distance(40_000)}.` : undefined}
       />
-      <NumberField label="Bearing, true" unit="°" size="small" value={bearing} onChange={setBearing} />
+      <NumberField live label="Bearing, true" unit="°" size="small" value={bearing} onChange={setBearing} />
       <Button
         variant="outlined"
         disabled={!far || !toward}
