@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Locator, type Page, chromium } from '@playwright/test';
 import type { Outing } from '#core/documents/outing';
+import { shiftClockBy, shiftMs } from '../e2e/evening.mjs';
 import config from '../playwright.config';
 import { startServer } from '../server/testing/startServer';
 
@@ -47,6 +48,7 @@ export async function measureDrag(
       body: JSON.stringify({ version, doc: outing }),
     });
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.addInitScript(shiftClockBy, shiftMs());
     return {
       handleMs: await drag(page, server.url, dragged.handle(outing)),
       placeMs: await drag(page, server.url, dragged.place()),

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { shiftClockBy, shiftMs } from '../e2e/evening.mjs';
 import config from '../playwright.config';
 import { startServer } from '../server/testing/startServer';
 
@@ -21,6 +22,7 @@ export async function measureOffline(): Promise<{ reloadMs: number; sentMs: numb
   try {
     const { url } = server;
     const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+    await context.addInitScript(shiftClockBy, shiftMs());
     const page = await context.newPage();
     await page.goto(`${url}/outings/${ID}/leave-word`);
     await page.getByRole('button', { name: 'Carry it' }).click();

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import { shiftClockBy, shiftMs } from '../e2e/evening.mjs';
 import config from '../playwright.config';
 import { startServer } from '../server/testing/startServer';
 import { ensureBuilt } from './prepare.mjs';
@@ -103,6 +104,7 @@ for (const { name, path, theme = 'paper', phone, before } of shots) {
   const page = await browser.newPage({
     viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
   });
+  await page.addInitScript(shiftClockBy, shiftMs());
   await page.addInitScript((chosen) => localStorage.setItem('tally-theme', chosen), theme);
   await page.goto(server.url + path, { waitUntil: 'networkidle' });
   await page.getByRole('heading').first().waitFor();
