@@ -153,7 +153,7 @@ function sayMachine(): void {
 }
 sayMachine();
 bench('assess, the outing ready to sign', 5, 400, () => withRepairs(ready, references));
-bench('assess, the outing with Stops', 8, 400, () => withRepairs(dusk, references));
+bench('assess, the outing with Stops', 16, 400, () => withRepairs(dusk, references));
 // The wind that lets a boat make hardly any way home is the dearest to reckon with.
 const wreck = outings.find((one) => one.id === 'cod-wreck') ?? ready;
 const shut: Outing = {

@@ -11,7 +11,7 @@ import type { Station } from '../vocabulary/stations';
 import type { SheetId } from '../vocabulary/sheets';
 import type { Answers } from '../walkround/answers';
 import type { Step } from '../walkround/steps';
-import { verdictOf } from '../walkround/troubles';
+import { verdictOf } from '../walkround/defects';
 import { type Context, contextOf } from './context';
 import type { Ready } from '../stow/ready';
 import { isPlain } from '../stow/say';

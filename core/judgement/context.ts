@@ -566,6 +566,6 @@ export function givenFor(names: readonly (keyof Context)[]): ReadonlySet<keyof C
 }
 
 /** Whether a context differs, in one of some parts, from the one that it follows. */
-export function differing(names: readonly (keyof Context)[]): (context: Context) => boolean {
-  return derived.differing(names);
+export function differs(context: Context, names: readonly (keyof Context)[]): boolean {
+  return derived.differs(context, names);
 }

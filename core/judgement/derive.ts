@@ -69,21 +69,11 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
     const { from, keep = USUALLY_KEPT, make } = derivations[name];
     return remembering(from, keep, make);
   });
-  /** Every name, given ones too, by a number of its own. */
-  const numbered = [...new Set([...names, ...names.flatMap((name) => derivations[name].from)])];
-  const numberOf = new Map<keyof Whole, number>(numbered.map((name, i) => [name, i]));
-  const numbersOf = (of: readonly (keyof Whole)[]) =>
-    of.map((name) => {
-      const number = numberOf.get(name) ?? numbered.push(name as (typeof numbered)[number]) - 1;
-      numberOf.set(name, number);
-      return number;
-    });
-  const inputs = names.map((name) => numbersOf(derivations[name].from));
 
   /** A whole, the one that it follows, its values computed so far, and which of them differ. */
   class Derived {
     readonly known: unknown[] = new Array<unknown>(names.length).fill(UNKNOWN);
-    readonly differing: (boolean | undefined)[] = [];
+    readonly differing = new Map<keyof Whole, boolean>();
     constructor(
       given: Omit<Whole, Names>,
       readonly before: (Whole & Derived) | null,
@@ -91,23 +81,18 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
       Object.assign(this, given);
     }
   }
-  const differs = (whole: Whole & Derived, numbers: readonly number[]): boolean => {
+  const differs = (whole: Whole & Derived, names: readonly (keyof Whole)[]): boolean => {
     const { before, differing } = whole;
     if (!before) return true;
-    for (const number of numbers) {
-      let is = differing[number];
-      if (is === undefined) {
-        const name = numbered[number];
-        is = name !== undefined && whole[name] !== before[name];
-        differing[number] = is;
-      }
-      if (is) return true;
-    }
-    return false;
+    return names.some((name) => {
+      const known = differing.get(name) ?? whole[name] !== before[name];
+      differing.set(name, known);
+      return known;
+    });
   };
   const workOut = (i: number, name: Names, whole: Whole & Derived): unknown => {
     const { before } = whole;
-    return before && !differs(whole, inputs[i] ?? []) ? before[name] : makers[i]?.(whole, before);
+    return before && !differs(whole, derivations[name].from) ? before[name] : makers[i]?.(whole, before);
   };
   names.forEach((name, i) =>
     Object.defineProperty(Derived.prototype, name, {
@@ -134,10 +119,7 @@ export function deriving<Whole extends object, Names extends keyof Whole & strin
   return {
     whole: (given, before) => new Derived(given, before as (Whole & Derived) | null) as unknown as Whole,
     givenFor,
-    differing: (of) => {
-      const numbers = numbersOf(of);
-      return (whole) => differs(whole as Whole & Derived, numbers);
-    },
+    differs: (whole, of) => differs(whole as Whole & Derived, of),
   };
 }
 
@@ -145,8 +127,8 @@ export interface Deriving<Whole extends object, Names extends keyof Whole> {
   /** @param before what it follows, where only a little changed; null: nothing */
   whole: (inputs: Omit<Whole, Names>, before: Whole | null) => Whole;
   givenFor: (names: readonly (keyof Whole)[]) => ReadonlySet<keyof Whole>;
-  /** Whether one of some values differs from that of the whole that is followed; where none is: it does. */
-  differing: (names: readonly (keyof Whole)[]) => (whole: Whole) => boolean;
+  /** Whether one of some values differs from that of the whole that is followed; true where none is. */
+  differs: (whole: Whole, names: readonly (keyof Whole)[]) => boolean;
 }
 
 function isMet(met: readonly unknown[], inputs: readonly unknown[]): boolean {

@@ -8,7 +8,7 @@ import { isBySort, sortOf, worthOf } from '../needs/need';
 import { rememberFor } from '../units/remember';
 import type { NeedId } from '../vocabulary/needs';
 import { serviceable } from './candidates';
-import { type Context, contextOf, differing, givenFor } from './context';
+import { type Context, contextOf, differs, givenFor } from './context';
 import { type AnyRule, type Found, foundBy, foundFrom, keyOf, ruleOf, rules } from './allRules';
 import { type SideEffect, keptExtent } from './rule';
 
@@ -25,8 +25,6 @@ const MOST_TRIED = 3;
 /** A thing added may need another, and that a third: a rod needs its leash. */
 const MOST_ROUNDS = 3;
 
-/** Whether a context differs, in what a rule reads, from the one that it follows. */
-const readsOtherwise = new Map(rules.map((rule) => [rule, differing(rule.reads)]));
 const rulesThatAsk = rules.filter(({ canAsk }) => canAsk);
 
 /** A judged outing: its context, and what each rule found in it. */
@@ -53,7 +51,7 @@ export function stopsAndMindsAfter(before: Context): (next: Context) => Found[] 
   const asked = rules.filter(({ notes }) => !notes).map((rule) => ({ rule, was: rule.find(before) }));
   return (next) =>
     asked.flatMap(({ rule, was }) =>
-      (readsOtherwise.get(rule)?.(next) === false ? was : rule.find(next))
+      (differs(next, rule.reads) ? rule.find(next) : was)
         .filter(({ level }) => level !== 'note')
         .map((told) => foundFrom(rule, told)),
     );
@@ -151,14 +149,13 @@ const bitsOf = (has: (name: keyof Context) => boolean) =>
 interface Keeper {
   rule: AnyRule;
   given: number;
-  reads: (next: Context) => boolean;
 }
 /** Rules that can block a repair. */
 const keepers: readonly Keeper[] = rules
   .filter(({ neverBlocksRepairs, notes }) => !neverBlocksRepairs && !notes)
   .map((rule) => {
     const given = givenFor(rule.reads);
-    return { rule, given: bitsOf((name) => given.has(name)), reads: differing(rule.reads) };
+    return { rule, given: bitsOf((name) => given.has(name)) };
   });
 /**
  * The rule that last blocked a repair of a rule's findings; it is tried first, which saves time and changes
@@ -201,11 +198,15 @@ function keptBackBy(
       if (!was || was.level === 'note' || (level === 'stop' && was.level !== 'stop')) return true;
       return keptExtent(extent) > was.extent + rule.slack;
     });
-  if (readsOtherwise.get(own)?.(next) === false || worse(own)) return own;
+  if (!differs(next, own.reads) || worse(own)) return own;
   // Worked out only now: most of what is tried does not get so far.
   const changed = bitsOf((name) => next[name] !== context[name]);
-  const keepsBack = ({ rule, given, reads }: Keeper) =>
-    (given & changed) !== 0 && rule !== own && !(adds && rule.aboutPlacement) && reads(next) && worse(rule);
+  const keepsBack = ({ rule, given }: Keeper) =>
+    (given & changed) !== 0 &&
+    rule !== own &&
+    !(adds && rule.aboutPlacement) &&
+    differs(next, rule.reads) &&
+    worse(rule);
   const last = whichever ? lastWorse.get(own) : undefined;
   if (last && keepsBack(last)) return last.rule;
   const first = keepers.find((keeper) => keeper !== last && keepsBack(keeper));

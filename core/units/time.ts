@@ -89,7 +89,6 @@ export function addDays(date: string, days: number): string {
   return new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
 }
 
-/** "Saturday 16 May", in English; a date that is not one comes back as it was. */
 /** In the small hours the morning that one plans for is that of the same date. */
 const SMALL_HOURS_END = '04:00';
 /** The date of the coming morning at a moment. */
@@ -97,6 +96,8 @@ export function morningAfter(at: Instant, zone: string): string {
   const today = dateAt(at, zone);
   return clockAt(at, zone) < SMALL_HOURS_END ? today : addDays(today, 1);
 }
+
+/** "Saturday 16 May", in English; a date that is not one comes back as it was. */
 export function dayInWords(date: string): string {
   const at = DateTime.fromISO(date, { zone: 'utc', locale: 'en-GB' });
   return at.isValid ? at.toFormat('cccc d LLLL') : date;

@@ -106,11 +106,10 @@ function Findings({ station }: { station: Station }) {
   const together = settledByAdding(findings);
   const standing = findings.filter((one) => one.accepted === null && !together?.findings.includes(one));
   // What forbids the day leads, wherever it is settled.
-  const first = ({ level, station: of }: Finding) => (of === station ? 0 : level === 'stop' ? 1 : 2);
-  const here = standing
-    .filter((one) => first(one) < 2)
-    .sort((a, b) => leading(a) - leading(b) || first(a) - first(b));
-  const elsewhere = standing.filter((one) => first(one) === 2);
+  const own = standing.filter((one) => one.station === station);
+  const others = standing.filter((one) => one.station !== station);
+  const here = [...own, ...others.filter(({ level }) => level === 'stop')];
+  const elsewhere = others.filter(({ level }) => level !== 'stop');
   const accepted = findings.filter((one) => one.accepted !== null);
   return (
     <>
@@ -134,8 +133,6 @@ function Findings({ station }: { station: Station }) {
     </>
   );
 }
-
-const leading = ({ level }: Finding) => (level === 'stop' ? 0 : 1);
 
 /**
  * What a few owned things settle together, in one press; each of it folded beneath. Before a kit is begun the

@@ -6,7 +6,8 @@ import { type Me, signOut, useDevices, useMe } from '../people/queries';
 import { PairPhone } from './PairPhone';
 import { Passkeys } from './Passkeys';
 import { PasswordAndCodes } from './PasswordAndCodes';
-import { moment, useTell } from './telling';
+import { dayAndHour } from './dayAndHour';
+import { useTell } from './useTell';
 
 /**
  * Settled here: on which devices I am signed in, and how. What would annoy: a device of mine that I cannot
@@ -65,7 +66,7 @@ function Devices() {
                   {nameOf(one.device)}
                   {one.this && ', this one'}
                   <Typography variant="caption" component="div" color="textSecondary">
-                    seen {moment(one.seenAt)}
+                    seen {dayAndHour(one.seenAt)}
                   </Typography>
                 </Box>
                 {!one.this && (

@@ -3,14 +3,13 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { sayBytes } from '#core/units/amount';
-import { byClock } from '#core/units/clockWords';
-import { clockAt, dateAt, dayInWords } from '#core/units/time';
 import { capital, count as inWords, plural } from '#core/units/words';
 import { ApiError } from '../documents/api';
 import { Loaded } from '../documents/Loaded';
 import { useToast } from '../ui/Toast';
 import { BackupMind } from '../documents/BackupMind';
 import { type BackupState, useBackups } from '../documents/backups';
+import { dayAndHour } from './dayAndHour';
 
 /**
  * Settled here: whether all of this would be there again tomorrow. What would annoy: a light that says so
@@ -69,7 +68,5 @@ export function Backups() {
 function sayBackups({ on, last, count }: BackupState): string {
   if (!on) return 'Nothing is backed up. TALLY_BACKUPS says into which folder it is to be.';
   if (!last) return 'The first backup is made within a few minutes, and then one each day.';
-  const at = Date.parse(last.at);
-  const when = byClock(`${dayInWords(dateAt(at, 'local'))}, ${clockAt(at, 'local')}`);
-  return `The last: ${when}, ${sayBytes(last.bytes)}. ${capital(inWords(count))} ${plural(count, 'is', 'are')} kept, and one is made each day.`;
+  return `The last: ${dayAndHour(last.at)}, ${sayBytes(last.bytes)}. ${capital(inWords(count))} ${plural(count, 'is', 'are')} kept, and one is made each day.`;
 }

@@ -6,7 +6,8 @@ import { useState } from 'react';
 import { Loaded } from '../documents/Loaded';
 import { type Pass, useAudit, useClub, useMe } from '../people/queries';
 import { OneTimeAddress } from './OneTimeAddress';
-import { moment, useTell } from './telling';
+import { dayAndHour } from './dayAndHour';
+import { useTell } from './useTell';
 
 /** Settled here: who has an account. What would annoy: somebody who left and still has one. */
 export function MembersScreen() {
@@ -111,7 +112,7 @@ function MemberList({ me }: { me: string }) {
             {invitations.map((one) => (
               <Box component="li" key={one.id} sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
                 <Typography color="textSecondary" sx={{ flex: 1, py: 1 }}>
-                  {one.note || 'Somebody'}: invited, until {moment(one.expiresAt)}
+                  {one.note || 'Somebody'}: invited, until {dayAndHour(one.expiresAt)}
                 </Typography>
                 <Button onClick={() => void tell(withdraw(one.id), 'The invitation is withdrawn.')}>
                   Withdraw
@@ -167,7 +168,7 @@ function Audit() {
         <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: '0.95rem' }}>
           {list.map(({ at, who, what, detail, address }, i) => (
             <li key={i}>
-              {moment(at)}: {[who, what, detail].filter(Boolean).join(', ')} (from {address})
+              {dayAndHour(at)}: {[who, what, detail].filter(Boolean).join(', ')} (from {address})
             </li>
           ))}
         </Box>

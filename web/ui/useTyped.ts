@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { useToast } from './Toast';
+import { useOnLeave } from './useOnLeave';
 
 /**
  * What is typed in a field until it is a whole and valid value: the value itself stays as it was until then.
@@ -42,23 +43,17 @@ export function useTyped<Value>({ label, shown, read, onTake, onRefused, allowed
   const say = useToast();
   const text = typed ?? shown;
   const isGood = typed === null || read(typed) !== undefined;
-  const left = useRef<() => void>(() => undefined);
-  useEffect(() => {
-    left.current = () => {
-      if (typed === null) return;
-      // A blank closed by Escape keeps what was typed in it, as it does by Done.
-      const value = read(typed);
-      if (value !== undefined) {
-        if (typed !== shown) onTake(value);
-        return;
-      }
+  const callOff = useOnLeave(() => {
+    if (typed === null) return;
+    // A blank closed by Escape keeps what was typed in it, as it does by Done.
+    const value = read(typed);
+    if (value === undefined)
       say(`“${typed}” was not taken. ${label}: ${shown === '' ? 'nothing yet' : shown}.`);
-    };
+    else if (typed !== shown) onTake(value);
   });
-  useEffect(() => () => left.current(), []);
   const drop = () => {
     // What takes the value may close the field before it is drawn again: it is not taken a second time.
-    left.current = () => undefined;
+    callOff();
     setTyped(null);
     setTried(false);
   };

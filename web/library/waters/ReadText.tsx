@@ -1,8 +1,8 @@
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useEffect, useRef } from 'react';
 import type { Imported } from '#core/exchange/imported';
 import { useToast } from '../../ui/Toast';
+import { useOnLeave } from '../../ui/useOnLeave';
 
 interface Props<T> {
   label: string;
@@ -30,14 +30,10 @@ export function ReadText<T>({
   onChange,
 }: Props<T>) {
   const say = useToast();
-  // Left behind without having been taken, what was written is not let go of in silence.
-  const left = useRef<() => void>(() => undefined);
-  useEffect(() => {
-    left.current = () => {
-      if (read !== null && !read.taken) say(`${label}: what was written was not taken. ${read.why}`);
-    };
+  // What was not taken is not let go of in silence.
+  useOnLeave(() => {
+    if (read !== null && !read.taken) say(`${label}: what was written was not taken. ${read.why}`);
   });
-  useEffect(() => () => left.current(), []);
   return (
     <>
       <TextField

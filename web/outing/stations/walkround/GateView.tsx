@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { sayBar } from '#core/judgement/gate';
 import { signedSnapshot } from '#core/signing/snapshot';
 import { lastAnswers } from '#core/walkround/answers';
-import { verdictOf } from '#core/walkround/troubles';
+import { verdictOf } from '#core/walkround/defects';
 import { capital, count, plural } from '#core/units/words';
 import { isReached } from '../../../offline/reach';
 import { ApiError } from '../../../documents/api';
@@ -14,7 +14,7 @@ import { MarginBar } from '../../Margin';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { HoldToSign } from './HoldToSign';
 import { Procedures } from './Procedures';
-import { Troubles } from './Troubles';
+import { Defects } from './Defects';
 
 /** What still keeps the gate shut; when nothing does, the signature. */
 export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void; onSigned: () => void }) {
@@ -94,7 +94,7 @@ export function GateView({ onOpen, onSigned }: { onOpen: (index: number) => void
             </Box>
           ))}
         </Box>
-        <Troubles onOpen={onOpen} />
+        <Defects onOpen={onOpen} />
         <LeftOpen />
         <Procedures />
         {trouble.map((line) => (

@@ -16,7 +16,7 @@ import { serif } from '../../../app/theme';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import type { Signature } from '../../queries';
 import { byClock } from '#core/units/clockWords';
-import { sayTrouble, troublesIn } from '#core/walkround/troubles';
+import { sayDefect, defectsIn } from '#core/walkround/defects';
 
 /**
  * The single card: signed, when, what was accepted, when to be back; and, after a change, that it no longer
@@ -43,7 +43,7 @@ export function SignedCard({
       return [one.stepId, { ...one, key: '', note: last?.verdict === one.verdict ? last.note : '' }];
     }),
   );
-  const troubles = troublesIn(assessment.steps, signed);
+  const defects = defectsIn(assessment.steps, signed);
   const { brief } = outing;
   const area = water?.areas.find(({ id }) => id === brief.areaId);
   const mark = area ? `${area.name}, ${sayPosition(area)}` : 'not said';
@@ -144,12 +144,12 @@ export function SignedCard({
           </Box>
         </Box>
       ))}
-      {troubles.length > 0 && (
+      {defects.length > 0 && (
         <>
           <Typography sx={{ fontWeight: 700, mt: 2 }}>Found on the walk-round</Typography>
           <Box component="ul" sx={{ pl: 2.5, my: 0.5 }}>
-            {troubles.map((one) => (
-              <li key={one.stepId}>{sayTrouble(one)}</li>
+            {defects.map((one) => (
+              <li key={one.stepId}>{sayDefect(one)}</li>
             ))}
           </Box>
         </>

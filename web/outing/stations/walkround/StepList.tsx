@@ -7,7 +7,7 @@ import { useOutingWorkspace } from '../../outingWorkspace';
 import { FromPaper } from './FromPaper';
 import { kinds } from '#core/catalog/gear/kinds';
 import { carriedStep } from '#core/walkround/answers';
-import { verdictOf } from '#core/walkround/troubles';
+import { verdictOf } from '#core/walkround/defects';
 import { dateAt, dayInWords } from '#core/units/time';
 
 /**

@@ -5,16 +5,16 @@ import { useEffect, useLayoutEffect, useRef } from 'react';
 import { places } from '#core/catalog/gear/places';
 import type { Verdict } from '#core/documents/answer';
 import type { Step } from '#core/walkround/steps';
-import type { Trouble } from '#core/walkround/troubles';
+import type { Defect } from '#core/walkround/defects';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { BoatOutline } from './BoatOutline';
-import { SayWhat } from './Troubles';
+import { AskWhatIsWrong } from './Defects';
 
 interface Props {
   step: Step;
   onAnswer: (verdict: Verdict, stepId?: string) => void;
   /** A fault just said, here or a step before: it is asked what it is, and nothing waits for that. */
-  asked: Pick<Trouble, 'stepId' | 'title'> | null;
+  asked: Pick<Defect, 'stepId' | 'title'> | null;
   onSaid: () => void;
   /** Steps forward or back without an answer. */
   onGo: (by: number) => void;
@@ -56,7 +56,7 @@ export function StepView({ step, asked, onSaid, onAnswer, onGo }: Props) {
   return (
     <>
       <Box sx={{ flex: 1 }}>
-        {asked && <SayWhat key={asked.stepId} trouble={asked} onDone={onSaid} />}
+        {asked && <AskWhatIsWrong key={asked.stepId} defect={asked} onDone={onSaid} />}
         {looked.craft && step.along !== null && <BoatOutline craft={looked.craft} along={step.along} />}
         {step.place && step.along === null && (
           <Typography color="textSecondary" sx={{ mt: 1 }}>

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { clockAt } from '#core/units/time';
-import type { Trouble } from '#core/walkround/troubles';
+import type { Defect } from '#core/walkround/defects';
 import { duration, plural } from '#core/units/words';
 import { clocksApart } from '#core/documents/answer';
 import { clockAheadMs } from '../../../ui/clock';
@@ -45,7 +45,7 @@ export function WalkScreen() {
   );
   const [resigning, setResigning] = useState(false);
   /** The fault said last, until it was said what it is. */
-  const [asked, setAsked] = useState<Pick<Trouble, 'stepId' | 'title'> | null>(null);
+  const [asked, setAsked] = useState<Pick<Defect, 'stepId' | 'title'> | null>(null);
   const answered = steps.filter((step) => answers.has(step.id)).length;
   const index = view.at === 'step' ? Math.min(view.index, steps.length - 1) : -1;
   const step = steps[index];

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Answer, Verdict } from '../documents/answer';
-import { sayTrouble, troublesIn, verdictOf } from './troubles';
+import { sayDefect, defectsIn, verdictOf } from './defects';
 import type { Step } from './steps';
 
 const bare = {
@@ -46,11 +46,11 @@ describe('what the walk-round found', () => {
       'item:net': ['not here'],
       'item:pump': ['good'],
     });
-    expect(troublesIn([bow, well], given)).toEqual([
+    expect(defectsIn([bow, well], given)).toEqual([
       { stepId: 'hull:bow', title: 'Bow', verdict: 'fault', note: 'a scar', index: 0 },
       { stepId: 'item:net', title: 'Net', verdict: 'not here', note: '', index: 1 },
     ]);
-    expect(troublesIn([bow, well], given).map(sayTrouble)).toEqual(['Bow: a fault, a scar', 'Net: not here']);
-    expect(troublesIn([bow, well], answers({ 'hull:bow': ['good'] }))).toEqual([]);
+    expect(defectsIn([bow, well], given).map(sayDefect)).toEqual(['Bow: a fault, a scar', 'Net: not here']);
+    expect(defectsIn([bow, well], answers({ 'hull:bow': ['good'] }))).toEqual([]);
   });
 });

@@ -4,14 +4,14 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { MOST_LINE } from '#core/documents/field';
-import { type Trouble, sayTrouble, troublesIn } from '#core/walkround/troubles';
+import { type Defect, sayDefect, defectsIn } from '#core/walkround/defects';
 import { useOutingWorkspace } from '../../outingWorkspace';
 
 /** All that was found not sound or not there: before one signs it is read once more, and said what it is. */
-export function Troubles({ onOpen }: { onOpen: (index: number) => void }) {
+export function Defects({ onOpen }: { onOpen: (index: number) => void }) {
   const { assessment, answers } = useOutingWorkspace();
-  const troubles = troublesIn(assessment.steps, answers);
-  if (troubles.length === 0) return null;
+  const defects = defectsIn(assessment.steps, answers);
+  if (defects.length === 0) return null;
   return (
     <Box
       component="section"
@@ -20,15 +20,15 @@ export function Troubles({ onOpen }: { onOpen: (index: number) => void }) {
     >
       <Typography sx={{ fontWeight: 700 }}>Found on the walk-round</Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {troubles.map((trouble) => (
-          <li key={trouble.stepId}>
+        {defects.map((defect) => (
+          <li key={defect.stepId}>
             <Button
-              onClick={() => onOpen(trouble.index)}
+              onClick={() => onOpen(defect.index)}
               sx={{ minHeight: 48, px: 0, textAlign: 'left', textDecoration: 'underline' }}
             >
-              {sayTrouble(trouble)}
+              {sayDefect(defect)}
             </Button>
-            {trouble.verdict === 'fault' && trouble.note === '' && <SayWhat trouble={trouble} />}
+            {defect.verdict === 'fault' && defect.note === '' && <AskWhatIsWrong defect={defect} />}
           </li>
         ))}
       </Box>
@@ -37,17 +37,17 @@ export function Troubles({ onOpen }: { onOpen: (index: number) => void }) {
 }
 
 /** Asks what a fault is, in a few words; left empty it stays a fault. */
-export function SayWhat({
-  trouble,
+export function AskWhatIsWrong({
+  defect,
   onDone,
 }: {
-  trouble: Pick<Trouble, 'stepId' | 'title'>;
+  defect: Pick<Defect, 'stepId' | 'title'>;
   onDone?: () => void;
 }) {
   const { walk } = useOutingWorkspace();
   const [note, setNote] = useState('');
   const keep = () => {
-    if (note.trim() !== '') walk.answer(trouble.stepId, 'fault', { note: note.trim() });
+    if (note.trim() !== '') walk.answer(defect.stepId, 'fault', { note: note.trim() });
     onDone?.();
   };
   return (
@@ -61,15 +61,20 @@ export function SayWhat({
     >
       <TextField
         label="What is wrong?"
-        helperText={trouble.title}
+        helperText={defect.title}
         value={note}
         onChange={(event) => setNote(event.target.value)}
         fullWidth
         slotProps={{
-          htmlInput: { maxLength: MOST_LINE, 'aria-label': `${trouble.title}: what is wrong?` },
+          htmlInput: { maxLength: MOST_LINE, 'aria-label': `${defect.title}: what is wrong?` },
         }}
       />
-      <Button type="submit" variant="outlined" sx={{ minHeight: 56 }}>
+      <Button
+        type="submit"
+        variant="outlined"
+        disabled={note.trim() === '' && !onDone}
+        sx={{ minHeight: 56 }}
+      >
         {note.trim() === '' && onDone ? 'Later' : 'Keep'}
       </Button>
     </Box>

@@ -3,7 +3,7 @@ import type { Answers } from './answers';
 import type { Step } from './steps';
 
 /** Something looked at that is not sound, or not there. */
-export interface Trouble {
+export interface Defect {
   stepId: string;
   title: string;
   verdict: Exclude<Verdict, 'good'>;
@@ -23,7 +23,7 @@ export function verdictOf(step: Pick<Step, 'id' | 'items'>, answers: Answers): V
 }
 
 /** All that was answered with a fault or as not there, in the order it is walked. */
-export function troublesIn(steps: readonly Step[], answers: Answers): Trouble[] {
+export function defectsIn(steps: readonly Step[], answers: Answers): Defect[] {
   const said = new Set<string>();
   return steps.flatMap((step, index) =>
     [{ stepId: step.id, name: step.title }, ...step.items].flatMap(({ stepId, name }) => {
@@ -36,7 +36,7 @@ export function troublesIn(steps: readonly Step[], answers: Answers): Trouble[] 
 }
 
 /** "Paddle leash: a fault: worn at the clip". */
-export function sayTrouble({ title, verdict, note }: Pick<Trouble, 'title' | 'verdict' | 'note'>): string {
+export function sayDefect({ title, verdict, note }: Pick<Defect, 'title' | 'verdict' | 'note'>): string {
   const what = verdict === 'fault' ? 'a fault' : 'not here';
   return `${title}: ${what}${note === '' ? '' : `, ${note}`}`;
 }

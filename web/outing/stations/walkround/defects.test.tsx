@@ -5,7 +5,7 @@ import type { Answer } from '#core/documents/answer';
 import { signedSnapshot } from '#core/signing/snapshot';
 import { atDesk, demoOuting, world } from '../../../testing/atOutingWorkspace';
 import { SignedCard } from './SignedCard';
-import { Troubles } from './Troubles';
+import { Defects } from './Defects';
 
 afterEach(cleanup);
 const outing = demoOuting('pollack-long-grey');
@@ -18,17 +18,17 @@ const answered = (note: string) => new Map([['hull:bow', fault(note)]]);
 describe('what was found on the walk-round', () => {
   it('is listed with what is wrong, or asks for it, and leads to its step', async () => {
     const open = vi.fn();
-    atDesk(outing, <Troubles onOpen={open} />, { answers: answered('') });
+    atDesk(outing, <Defects onOpen={open} />, { answers: answered('') });
     const found = within(screen.getByRole('region', { name: 'Found on the walk-round' }));
     expect(found.getByLabelText('Bow and its handle: what is wrong?')).toBeDefined();
     await userEvent.click(found.getByRole('button', { name: 'Bow and its handle: a fault' }));
     expect(open).toHaveBeenCalledOnce();
     cleanup();
-    atDesk(outing, <Troubles onOpen={open} />, { answers: answered('a new scar') });
+    atDesk(outing, <Defects onOpen={open} />, { answers: answered('a new scar') });
     expect(screen.getByRole('button', { name: 'Bow and its handle: a fault, a new scar' })).toBeDefined();
     expect(screen.queryByLabelText(/what is wrong/)).toBeNull();
     cleanup();
-    atDesk(outing, <Troubles onOpen={open} />);
+    atDesk(outing, <Defects onOpen={open} />);
     expect(screen.queryByRole('region')).toBeNull();
   });
   it('stands on the card as it was signed', () => {
