@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { Hand, KeyHand, ThumbHand } from './hands';
-import { notWide, test, visit } from './house';
+import { notWide, put, test, visit } from './house';
 
 test.use({ empty: true });
 
@@ -200,4 +200,63 @@ test('by keyboard: find, Enter, find, Enter; more, fewer, and by another word', 
   await page.goto('/locker');
   await expect(page.getByRole('row', { name: /Sounder/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /Headlamp/ })).toBeVisible();
+});
+
+test('a lake by words alone: drawn, corrected, fished, and given its position afterwards', async ({
+  page,
+}) => {
+  await page.goto('/first/water');
+  await page.getByLabel('Name', { exact: true }).fill('Long Pond');
+  await page.getByRole('combobox', { name: 'Kind' }).click();
+  await page.getByRole('option', { name: 'Lake or pond' }).click();
+  await page.getByLabel('What it is called').fill('the ramp');
+  await page.getByRole('button', { name: 'I cannot say where it lies' }).click();
+  await page.getByRole('button', { name: 'By distance and bearing' }).click();
+  await put(page.getByLabel('From the launch', { exact: true }), '400');
+  await put(page.getByLabel('Bearing, true'), '90');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByText('400 m from the launch, E')).toBeVisible();
+  await put(page.getByLabel('Across at its longest, about'), '700');
+  await put(page.getByLabel('And at its widest'), '3000');
+  await expect(page.getByText(/the other way round/)).toBeVisible();
+  await put(page.getByLabel('Across at its longest, about'), '3000');
+  await put(page.getByLabel('And at its widest'), '700');
+  await page.getByRole('combobox', { name: 'Its length lies' }).click();
+  await page.getByRole('option', { name: 'East and west' }).click();
+  await page.getByRole('button', { name: 'Keep this water' }).click();
+  await expect(page.getByText('Kept: your water.')).toBeVisible();
+  await visit(page, '/waters');
+  await page.getByText('Long Pond').first().click();
+  await expect(page.getByText(/Where it lies is not written/)).toBeVisible();
+  await page.getByRole('button', { name: 'Bottom: it is so' }).click();
+  await expect(page.getByRole('button', { name: 'Bottom: it is so' })).toHaveCount(0);
+  // Its shore is drawn afterwards, closes, and is undone, all in the same form.
+  await page.getByRole('button', { name: 'Edit', exact: true }).click();
+  await expect(page.getByLabel('Position of the water')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Draw the shore' }).click();
+  const chart = page.getByRole('img', { name: /A grid about the launch/ });
+  for (const position of [
+    { x: 60, y: 60 },
+    { x: 300, y: 60 },
+    { x: 180, y: 300 },
+  ])
+    await chart.click({ position });
+  await page.getByRole('button', { name: 'Close it all round' }).click();
+  await expect(page.getByRole('img', { name: /3 corners of the shore/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Move its corners' }).click();
+  await chart.click({ position: { x: 60, y: 60 } });
+  await page.getByRole('button', { name: 'Take this corner out' }).click();
+  await expect(page.getByRole('img', { name: /0 corners of the shore/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo the drawing' }).click();
+  await expect(page.getByRole('img', { name: /3 corners of the shore/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  // An outing there names no position, and asks for it.
+  await visit(page, '/outings');
+  await page.getByRole('button', { name: 'The outing' }).click();
+  await expect(page.getByText('Where Long Pond lies is not written').first()).toBeVisible();
+  await visit(page, '/waters');
+  await page.getByText('Long Pond').first().click();
+  await page.getByLabel('Position of the ramp').fill('47.5012, −18.5034');
+  await page.getByRole('button', { name: 'It lies there' }).click();
+  await expect(page.getByText(/Where it lies is not written/)).toHaveCount(0);
 });

@@ -119,6 +119,7 @@ export function boatFrom(
     drive,
     ...numbers,
     wellKg: null,
+    assumed: [],
     colour: '',
     marked: false,
     drainPlugs,

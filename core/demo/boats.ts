@@ -16,6 +16,7 @@ const wagtail: Craft = {
   massKg: 42,
   ratedLoadKg: 215,
   wellKg: 45,
+  assumed: [],
   colour: 'slate and yellow',
   marked: true,
   drainPlugs: 2,

@@ -21,6 +21,8 @@ const plain: Pick<
   | 'chart'
   | 'rapids'
   | 'branches'
+  | 'positioned'
+  | 'assumed'
   | 'getOut'
   | 'answered'
 > = {
@@ -36,6 +38,8 @@ const plain: Pick<
   chart: EMPTY_CHART,
   rapids: 0,
   branches: false,
+  positioned: true,
+  assumed: [],
   getOut: 'by the chart',
   answered: [],
 };

@@ -12,6 +12,9 @@ import {
 } from './boatParts';
 import { idText, lineText, nameText, noteText, quantity, wholeNumber } from './field';
 
+/** What a boat may have that is usual for its picture, while nobody has said so. */
+export const boatGuesses = ['ratedLoadKg', 'hatches', 'drainPlugs'] as const;
+
 /** A boat. Lengths in metres, masses in kilograms, speeds in metres per second through still water. */
 export const craftSchema = z.strictObject({
   format: z.literal(forms.craft),
@@ -27,6 +30,8 @@ export const craftSchema = z.strictObject({
   ratedLoadKg: quantity(40, 600, 'kg'),
   /** What the maker rates the well behind the seat and the stern to carry; null: not told. */
   wellKg: quantity(1, 300, 'kg').nullable(),
+  /** Filled in by the program, and not yet confirmed by anybody. */
+  assumed: z.array(z.enum(boatGuesses)).max(boatGuesses.length),
   colour: lineText,
   /** Name and number written on the hull, so that a stray boat finds its owner. */
   marked: z.boolean(),
@@ -76,6 +81,13 @@ export const craftSchema = z.strictObject({
   note: noteText,
 });
 export type Craft = z.infer<typeof craftSchema>;
+
+export type BoatGuess = (typeof boatGuesses)[number];
+
+/** The boat once somebody has said, or confirmed, a figure that was assumed. */
+export function confirmed(craft: Craft, guess: BoatGuess): Craft {
+  return { ...craft, assumed: craft.assumed.filter((one) => one !== guess) };
+}
 
 /** Whether its pace and drag areas are all measured: nothing of them is then estimated. */
 export function isMeasured({ cruiseMps, spareMps, windageM2, lateralAirM2, lateralWaterM2 }: Craft): boolean {

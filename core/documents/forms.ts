@@ -4,9 +4,9 @@
  */
 export const forms = {
   anglers: 'angler/4',
-  craft: 'craft/5',
+  craft: 'craft/6',
   items: 'item/3',
-  waters: 'water/4',
+  waters: 'water/5',
   rulePacks: 'rule-pack/1',
   species: 'species/2',
   procedures: 'procedure/1',

@@ -82,6 +82,10 @@ describe('a document of the first form', () => {
     const bare = { ...kept, chart: { type: 'FeatureCollection', features: [] } };
     expect(opened('waters', bare)).toMatchObject({ getOut: 'launches only' });
   });
+  it('as a water or a boat has a position and figures that stand as they were kept', () => {
+    expect(opened('waters', sample['water/1'])).toMatchObject({ positioned: true, assumed: [] });
+    expect(opened('craft', sample['craft/1'])).toMatchObject({ assumed: [] });
+  });
   it('as a water with a tide and a stream keeps their constituents, and has no table of its own yet', () => {
     const constituents = [{ name: 'M2', amplitude: 1, phaseDeg: 10 }];
     const moving = {

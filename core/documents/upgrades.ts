@@ -113,6 +113,12 @@ export const craftUpgrades: readonly Upgrade[] = [
     name: 'a set-up keeps where each thing goes, once somebody has said so',
     up: (old) => ({ ...old, setUps: eachRecord(old.setUps, (one) => ({ stow: null, ...one })) }),
   },
+  {
+    from: 'craft/5',
+    to: 'craft/6',
+    name: 'figures that nobody has said are named; those of an earlier boat stand as they were kept',
+    up: (old) => ({ assumed: [], ...old }),
+  },
 ];
 
 export const itemUpgrades: readonly Upgrade[] = [
@@ -170,6 +176,12 @@ export const waterUpgrades: readonly Upgrade[] = [
     to: 'water/4',
     name: 'whom one calls who misses somebody there may be written; nobody has yet',
     up: (old) => ({ rescue: noRescue, ...old }),
+  },
+  {
+    from: 'water/4',
+    to: 'water/5',
+    name: 'a water may be without a position, and figures that nobody has said are named; until now all were positioned',
+    up: (old) => ({ positioned: true, assumed: [], ...old }),
   },
 ];
 function showsLand(chart: unknown): boolean {

@@ -76,6 +76,9 @@ const streamHour = z.strictObject({
 /** Where one can get out of the water, whether or not a vehicle can come there. */
 export const getOuts = ['by the chart', 'anywhere along the banks', 'in places', 'launches only'] as const;
 
+/** What a water may have that is usual for its kind, while nobody has said so. */
+export const waterGuesses = ['depth', 'bottom', 'carry'] as const;
+
 /** A place to fish: where one launches, where one goes, and what is known of it. */
 export const waterSchema = z.strictObject({
   format: z.literal(forms.waters),
@@ -86,6 +89,13 @@ export const waterSchema = z.strictObject({
   timeZone: zoneText,
   latDeg: quantity(-MOST_LATITUDE, MOST_LATITUDE, '°'),
   lonDeg: quantity(-180, 180, '°'),
+  /**
+   * Whether its positions are known. If not, all are drawn about a place nobody named: distances and
+   * directions hold, degrees do not.
+   */
+  positioned: z.boolean(),
+  /** Filled in by the program, and not yet confirmed by anybody. */
+  assumed: z.array(z.enum(waterGuesses)).max(waterGuesses.length),
   /** Where one launches and lands. */
   launches: z.array(launch).min(1, 'A water needs at least one launch.').max(20),
   areas: z.array(area).min(1, 'A water needs at least one place to fish.').max(40),
@@ -136,6 +146,12 @@ export const waterSchema = z.strictObject({
   authorityNote: lineText,
 });
 export type Water = z.infer<typeof waterSchema>;
+export type WaterGuess = (typeof waterGuesses)[number];
+
+/** The water once somebody has said, or confirmed, a figure that was assumed. */
+export function withTold(water: Water, guess: WaterGuess): Water {
+  return { ...water, assumed: water.assumed.filter((one) => one !== guess) };
+}
 export type Area = Water['areas'][number];
 export type Launch = Water['launches'][number];
 export type Hazard = Water['hazards'][number];

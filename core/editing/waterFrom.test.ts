@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EMPTY_CHART } from '../documents/chart';
-import { waterSchema } from '../documents/water';
+import { waterSchema, withTold } from '../documents/water';
 import { distanceBetween, placeAt } from '../environment/geo';
 import { OPEN_SEA_M } from '../environment/fetch';
 import { hoursFromSlack } from '../environment/waterTide';
-import { type WaterAnswers, copyWater, fetchFor, markUses, waterFrom, withShore } from './waterFrom';
+import { withShore } from './shore';
+import { type WaterAnswers, copyWater, fetchFor, markUses, waterFrom } from './waterFrom';
 
 let n = 0;
 const id = () => `id-${(n += 1)}`;
@@ -87,12 +88,45 @@ describe('a water from a handful of answers', () => {
       Array.from({ length: 16 }, (_, i) => i === 4 || i === 5),
     );
     expect(new Set(fetchFor({ ...plain, setting: 'still', acrossM: 900 }, here))).toEqual(new Set([900]));
-    const chart = withShore(EMPTY_CHART, [placeAt(here, 315, 2000), placeAt(here, 45, 2000)]);
+    const chart = withShore(EMPTY_CHART, [placeAt(here, 315, 2000), placeAt(here, 45, 2000)], false);
     const [north, , , , , , , , south] = fetchFor({ ...plain, chart, openFrom: [] }, here);
     expect(north).toBeGreaterThan(1400);
     expect(north).toBeLessThan(1450);
     expect(south).toBe(OPEN_SEA_M);
-    expect(withShore(EMPTY_CHART, [here])).toEqual(EMPTY_CHART);
+    expect(withShore(EMPTY_CHART, [here], false)).toEqual(EMPTY_CHART);
+  });
+  it('lies as long, as wide and along what was told: the most open water is its length, the least its width', () => {
+    const lake = { ...plain, setting: 'still', acrossM: 3200, widthM: 800, liesAlongDeg: 90 } as const;
+    const fetch = fetchFor(lake, here);
+    expect([fetch[0], fetch[4], fetch[8], fetch[12]]).toEqual([800, 3200, 800, 3200]);
+    // 45° to its length: ab / √((b cos)² + (a sin)²), with both halves doubled.
+    expect(fetch[2]).toBeCloseTo((3200 * 800) / Math.hypot(800 * Math.SQRT1_2, 3200 * Math.SQRT1_2), 0);
+    expect(fetchFor({ ...lake, widthM: null }, here)).toEqual(Array.from({ length: 16 }, () => 3200));
+    const marks = [{ name: 'The middle', use: 'place to fish', at: placeAt(here, 90, 1500) }] as const;
+    expect(waterFrom({ ...lake, marks }, id).areas[0]?.shoreM).toBe(400);
+  });
+  it('has no more fetch than a lake is across, however little of its shore is drawn', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 359 }), fc.integer({ min: 50, max: 3000 })), {
+          minLength: 2,
+          maxLength: 12,
+        }),
+        fc.boolean(),
+        (corners, closed) => {
+          const points = corners.map(([bearing, metres]) => placeAt(here, bearing, metres));
+          const chart = withShore(EMPTY_CHART, points, closed);
+          const fetch = fetchFor({ ...plain, setting: 'still', acrossM: null, chart }, here);
+          const across = Math.max(500, 2 * Math.SQRT2 * Math.max(...corners.map(([, metres]) => metres)));
+          expect(Math.max(...fetch)).toBeLessThanOrEqual(across + 1);
+        },
+      ),
+    );
+  });
+  it('names what was filled in and not told', () => {
+    expect(waterFrom(plain, id).assumed).toEqual(['depth', 'bottom', 'carry']);
+    expect(waterFrom({ ...plain, depthM: 4 }, id).assumed).toEqual(['bottom', 'carry']);
+    expect(withTold(waterFrom(plain, id), 'depth').assumed).toEqual(['bottom', 'carry']);
   });
   it('keeps a tide table and a stream as they were typed', () => {
     const turns = [{ at: '2026-06-01T06:00:00.000Z', heightM: 4, high: true }];

@@ -1,11 +1,11 @@
 import { forms } from '../documents/forms';
-import { EMPTY_CHART, type Chart } from '../documents/chart';
+import type { Chart } from '../documents/chart';
 import { FETCH_BEARINGS, type StreamHour, type TideTurn, type Water } from '../documents/water';
-import { distanceBetween } from '../environment/geo';
+import { distanceBetween, toPlane } from '../environment/geo';
 import { OPEN_SEA_M, fetchFromChart } from '../environment/fetch';
 import { mainBearing, noStreamTable } from '../environment/waterTide';
 import { noRescue } from '../documents/word';
-import type { Position } from '../units/position';
+import { type Position, toSixPlaces } from '../units/position';
 
 /** What a marked point of a water is. */
 export const markUses = ['place to fish', 'another launch', 'hazard', 'left out'] as const;
@@ -23,12 +23,17 @@ export interface WaterAnswers {
   setting: Water['setting'];
   timeZone: string;
   launch: { name: string; at: Position; surf: boolean };
+  /** Left out: the position is known. */
+  positioned?: boolean;
   marks: readonly Mark[];
   chart: Chart;
   /** Of sixteen points, those from which the open sea comes in; for who has drawn no shore. */
   openFrom: readonly number[];
   /** How far it is across, m, a lake at its longest; without a drawn shore. null: not told. */
   acrossM: number | null;
+  /** How far across at its widest, m, and along which bearing its length lies, °; null: not told. */
+  widthM?: number | null;
+  liesAlongDeg?: number | null;
   /** Where one can get out, how far a telephone reaches, and how deep it is where one fishes, m. */
   getOut?: Water['getOut'] | null;
   coverage?: Water['coverage'];
@@ -59,6 +64,8 @@ const DEPTHS: Readonly<Record<Water['setting'], number>> = {
   open: 20,
 };
 const MOST_OUT_M = 40_000;
+/** A position is kept to about a decimetre: so much more is not the next ten metres. */
+const WITHIN_M = 0.5;
 
 /** Whether water of a kind is at sea: it may have a tide, and its wind may come over open water. */
 export function isSea(setting: Water['setting']): boolean {
@@ -75,21 +82,52 @@ export function usualGetOut(setting: Water['setting']): Water['getOut'] {
  * for such a water.
  */
 export function fetchFor(
-  { setting, openFrom, acrossM, chart }: Pick<WaterAnswers, 'setting' | 'openFrom' | 'acrossM' | 'chart'>,
+  answers: Pick<WaterAnswers, 'setting' | 'openFrom' | 'acrossM' | 'widthM' | 'liesAlongDeg' | 'chart'>,
   from: Position,
 ): number[] {
+  const { setting, openFrom, chart } = answers;
   const drawn = fetchFromChart(from, chart);
-  if (drawn) return drawn;
-  const near = acrossM ?? USUAL_ACROSS[setting];
-  return Array.from({ length: FETCH_BEARINGS }, (_, i) => (openFrom.includes(i) ? OPEN_SEA_M : near));
+  // Where a lake's shore was left open, its water still ends: no farther than what is drawn is across.
+  const most = isSea(setting) ? Infinity : extentM(from, chart);
+  if (drawn) return drawn.map((metres) => Math.min(metres, Math.round(most)));
+  const longM = answers.acrossM ?? USUAL_ACROSS[setting];
+  const wideM = Math.min(longM, answers.widthM ?? longM);
+  return Array.from({ length: FETCH_BEARINGS }, (_, i) =>
+    openFrom.includes(i)
+      ? OPEN_SEA_M
+      : Math.round(chordM(longM, wideM, (i * 360) / FETCH_BEARINGS - (answers.liesAlongDeg ?? 0))),
+  );
+}
+/** The diagonal of all the land that a chart shows, with a place of the water, m. */
+function extentM(from: Position, { features }: Chart): number {
+  const points = features
+    .filter(({ properties }) => properties.shows === 'land')
+    .flatMap(({ geometry }) =>
+      geometry.type === 'Polygon' ? geometry.coordinates.flat() : geometry.coordinates,
+    )
+    .map(([lonDeg, latDeg]) => toPlane(from, { latDeg, lonDeg }));
+  const span = (of: (point: { x: number; y: number }) => number) =>
+    Math.max(0, ...points.map(of)) - Math.min(0, ...points.map(of));
+  return Math.hypot(
+    span(({ x }) => x),
+    span(({ y }) => y),
+  );
+}
+/**
+ * Across an ellipse of this length and width through its middle, m: the most open water there is at that
+ * angle to its length. Without a told direction the length counts as lying north and south.
+ */
+function chordM(longM: number, wideM: number, fromLengthDeg: number): number {
+  const angle = (fromLengthDeg * Math.PI) / 180;
+  return (longM * wideM) / Math.hypot(wideM * Math.cos(angle), longM * Math.sin(angle));
 }
 
 /**
  * No place of a lake or a river lies farther from ground than half way across, whatever way it is to a
  * landing. null: the chart says, or nothing does.
  */
-function fromBanks({ setting, acrossM, chart }: WaterAnswers, distanceM: number): number | null {
-  const across = acrossM ?? (setting === 'river' ? USUAL_ACROSS.river : null);
+function fromBanks({ setting, acrossM, widthM, chart }: WaterAnswers, distanceM: number): number | null {
+  const across = widthM ?? acrossM ?? (setting === 'river' ? USUAL_ACROSS.river : null);
   const isBetweenBanks = (setting === 'river' || setting === 'still') && chart.features.length === 0;
   return isBetweenBanks && across !== null ? Math.min(distanceM, across / 2) : null;
 }
@@ -111,14 +149,17 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
   const launches: Water['launches'] = [launch, ...of(marks, 'another launch')].map((one) => ({
     id: newId(),
     name: one.name,
-    ...rounded(one.at),
+    ...toSixPlaces(one.at),
     surf: 'surf' in one ? one.surf : false,
     barM: null,
     carryM: 50,
     surface: 'firm',
   }));
   const out = (at: Position) =>
-    Math.min(MOST_OUT_M, Math.ceil(Math.min(...launches.map((one) => distanceBetween(at, one))) / 10) * 10);
+    Math.min(
+      MOST_OUT_M,
+      Math.ceil((Math.min(...launches.map((one) => distanceBetween(at, one))) - WITHIN_M) / 10) * 10,
+    );
   const areas = of(marks, 'place to fish').map((mark) => ({
     name: mark.name,
     at: mark.at,
@@ -132,12 +173,14 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
     type,
     setting,
     timeZone: answers.timeZone,
-    ...rounded(launch.at),
+    ...toSixPlaces(launch.at),
+    positioned: answers.positioned ?? true,
+    assumed: answers.depthM == null ? ['depth', 'bottom', 'carry'] : ['bottom', 'carry'],
     launches,
     areas: places.map(({ name, at, distanceM }) => ({
       id: newId(),
       name,
-      ...rounded(at),
+      ...toSixPlaces(at),
       distanceM,
       shoreM: fromBanks(answers, distanceM),
       depthM: answers.depthM ?? DEPTHS[setting],
@@ -147,7 +190,7 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
       id: newId(),
       name: mark.name,
       kind: 'rocks',
-      ...rounded(mark.at),
+      ...toSixPlaces(mark.at),
       radiusM: 100,
       streamFactor: 1,
     })),
@@ -173,27 +216,6 @@ export function waterFrom(answers: WaterAnswers, newId: () => string): Water {
 function of(marks: readonly Mark[], use: MarkUse): readonly Mark[] {
   return marks.filter((mark) => mark.use === use);
 }
-/** To about a decimetre: what is beyond that is no longer a place. */
-function rounded({ latDeg, lonDeg }: Position): Position {
-  const to = (deg: number) => Math.round(deg * 1e6) / 1e6;
-  return { latDeg: to(latDeg), lonDeg: to(lonDeg) };
-}
-
-/** A chart with one more shore, drawn as a line. */
-export function withShore(chart: Chart, points: readonly Position[]): Chart {
-  if (points.length < 2) return chart;
-  const coordinates = points.map((point): [number, number] => {
-    const { latDeg, lonDeg } = rounded(point);
-    return [lonDeg, latDeg];
-  });
-  const shore: Chart['features'][number] = {
-    type: 'Feature',
-    properties: { shows: 'land', depthM: null, name: '' },
-    geometry: { type: 'LineString', coordinates },
-  };
-  return { ...EMPTY_CHART, features: [...chart.features, shore] };
-}
-
 /**
  * The same water under another name: its own to change. What was answered once for all outings there is left
  * behind.

@@ -51,6 +51,18 @@ describe('a plan for whoever waits ashore', () => {
     const bare = planOf({ ...ready, conditions: { ...ready.conditions, hours: [] } });
     expect(said(bare)).toContain('Forecast: None was written.');
   });
+  it('names no position of a water that was told without one, and draws no way', () => {
+    const waters = references.waters.map((water) => ({ ...water, positioned: false }));
+    const looked = lookUp(ready, { ...references, waters });
+    const { needs, exposures } = assess(ready, references, noAnswers, now, { withRepairs: false });
+    const bare = floatPlanOf({ outing: ready, looked, needs, exposures, decided: [], now });
+    expect(bare).toMatchObject({ way: [], land: [] });
+    expect(`${said(bare)}${bare?.script.join('')}${bare ? plainText(bare) : ''}`).not.toMatch(
+      /\d+° ?\d|47 30\.00/,
+    );
+    expect(said(bare)).toContain('its position is not written');
+    expect(bare && plainText(bare)).toContain('From Gannet Slip, ');
+  });
   it('turns for home when it was said, else at the latest that is home by the hour', () => {
     const { exposures } = assess(ready, references, noAnswers, now, { withRepairs: false });
     const latest = exposures.plan?.latestTurn ?? 0;

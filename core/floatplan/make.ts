@@ -72,7 +72,7 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
       : [`${item.name}: ${item.note.trim().split('\n')[0]?.slice(0, MOST_NOTE) ?? ''}`],
   );
   const placedAt = (one: (Position & { name: string }) | null) =>
-    one ? `${one.name}, ${sayPosition(one)}` : null;
+    one && (water.positioned ? `${one.name}, ${sayPosition(one)}` : one.name);
   const passed = (point: Waypoint, i: number) => placedAt({ ...point, name: point.name || `point ${i + 1}` });
   const boat = craft
     ? sentence(
@@ -126,7 +126,7 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
       {
         heading: 'Where',
         lines: [
-          ...line('Water', water.name),
+          ...line('Water', water.positioned ? water.name : `${water.name}; its position is not written`),
           ...line('Launch', placedAt(launch)),
           ...line('By way of', brief.route.out.map(passed).join('; ')),
           ...line('Place', placedAt(area)),
@@ -167,7 +167,7 @@ export function floatPlanOf({ outing, looked, needs, exposures, decided, now }: 
     ],
     vehicle,
     way: wayOf(outing, looked),
-    land: landAround(water.chart),
+    land: water.positioned ? landAround(water.chart) : [],
   };
 }
 
@@ -200,8 +200,12 @@ function weather(conditions: Outing['conditions'], { wind, gust, hs }: Exposures
   ];
 }
 
-/** The way of an outing: from the launch by its points to the place, and home again. */
-export function wayOf({ brief }: Outing, { launch, area, landing }: OutingInView): WayPoint[] {
+/**
+ * The way of an outing: from the launch by its points to the place, and home again; empty where the positions
+ * are not known.
+ */
+export function wayOf({ brief }: Outing, { water, launch, area, landing }: OutingInView): WayPoint[] {
+  if (water?.positioned !== true) return [];
   const point = (
     kind: WayPoint['kind'],
     { latDeg, lonDeg, name }: Position & { name: string },

@@ -62,8 +62,8 @@ export function plainText(plan: FloatPlan, page = ''): string {
     `${plan.who || 'A kayak angler'}${plan.phone ? ` ${plan.phone}` : ''}: ${plan.title}`,
     `Afloat ${at(times.launchAt)}, home ${at(times.homeAt)}. Nothing heard by ${at(times.callAt)}: call ${[rescue.name, rescue.phone].filter(Boolean).join(' ') || 'the emergency service'}.`,
     `Boat: ${find('Boat')}`,
-    launch ? `From ${launch.name} ${shortPosition(launch)}` : '',
-    place ? `To ${place.name} ${shortPosition(place)}` : '',
+    launch ? `From ${launch.name} ${shortPosition(launch)}` : `From ${find('Launch')}, ${find('Water')}`,
+    place ? `To ${place.name} ${shortPosition(place)}` : find('Place') && `To ${find('Place')}`,
     landing && launch && landing.name !== launch.name
       ? `Lands ${landing.name} ${shortPosition(landing)}`
       : '',

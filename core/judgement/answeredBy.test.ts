@@ -35,6 +35,16 @@ describe('a field outside the outing that answers a finding', () => {
     };
     expect(of('need-unmet:get-back-in', ready, unpractised)).toMatchObject({ by: 'profile' });
   });
+  it('is the boat for a load that nobody has rated, the water for where it lies', () => {
+    const laden = (assumed: ('ratedLoadKg' | 'hatches')[]): References => ({
+      ...references,
+      craft: references.craft.map((one) => ({ ...one, ratedLoadKg: 100, assumed })),
+    });
+    expect(of('overload', ready, laden(['hatches']))).toBeNull();
+    expect(of('overload', ready, laden(['ratedLoadKg', 'hatches']))).toMatchObject({ by: 'boat' });
+    const unplaced = references.waters.map((water) => ({ ...water, positioned: false }));
+    expect(of('water-unplaced', ready, { ...references, waters: unplaced })).toMatchObject({ by: 'water' });
+  });
   it('is the water for who listens to a radio and for coverage', () => {
     const alone: Outing = {
       ...mere,

@@ -6,7 +6,7 @@ import type { Facts } from './allRules';
  * missing.
  */
 export interface Answer {
-  by: 'profile' | 'limits' | 'water';
+  by: 'profile' | 'limits' | 'water' | 'boat';
   what: string;
 }
 const LIMITS: Answer = { by: 'limits', what: 'Your own limits' };
@@ -21,6 +21,12 @@ export function answeredBy(facts: Facts): Answer | null {
       return facts.own ? LIMITS : null;
     case 'far-for-reach':
       return { by: 'water', what: 'Where one can get out' };
+    case 'overload':
+      return facts.guessed ? { by: 'boat', what: 'The maker’s greatest load' } : null;
+    case 'water-unplaced':
+      return { by: 'water', what: 'Where it lies' };
+    case 'depth-assumed':
+      return { by: 'water', what: 'Depth and bottom' };
     case 'tide-not-held':
       return { by: 'water', what: 'High and low waters' };
     case 'need-unmet':

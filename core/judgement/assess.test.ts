@@ -353,6 +353,28 @@ describe('findings, on both sides of their limits', () => {
   });
 });
 
+describe('a water told without a position', () => {
+  const of = (change: Partial<References['waters'][number]>): References => ({
+    ...references,
+    waters: references.waters.map((one) => ({ ...one, positioned: false, ...change })),
+  });
+  const at = (launchAt: string, homeAt: string) => brief(ready, { launchAt, homeAt });
+  it('is minded near the guessed sunrise and sunset and at sea, else noted; and told where it is known', () => {
+    const still = of({ setting: 'still' });
+    const level = (launchAt: string, homeAt: string, refs = still) =>
+      found('water-unplaced', at(launchAt, homeAt), refs)?.level ?? null;
+    expect(level('11:00', '15:00')).toBe('note');
+    expect(level('05:00', '15:00')).toBe('mind');
+    expect(level('11:00', '20:30')).toBe('mind');
+    expect(level('11:00', '15:00', of({}))).toBe('mind');
+    expect(level('05:00', '20:30', references)).toBeNull();
+    const told = found('water-unplaced', at('05:00', '15:00'), still);
+    expect(told && sayFinding(told.facts).text).toMatch(
+      /^Sunrise at \d\d:\d\d and sunset at \d\d:\d\d are guessed/,
+    );
+  });
+});
+
 describe('a tide that nobody wrote', () => {
   const of = (change: Partial<References['waters'][number]>): References => ({
     ...references,

@@ -159,3 +159,9 @@ export function sayPosition({ latDeg, lonDeg }: Position): string {
   };
   return `${say(latDeg, 'NS')} ${say(lonDeg, 'EW')}`;
 }
+
+/** To about a decimetre: what is beyond that is no longer a place. */
+export function toSixPlaces({ latDeg, lonDeg }: Position): Position {
+  const to = (deg: number) => Math.round(deg * 1e6) / 1e6;
+  return { latDeg: to(latDeg), lonDeg: to(lonDeg) };
+}

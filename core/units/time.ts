@@ -72,6 +72,10 @@ export function dateAt(at: Instant, zone: string): string {
   return wall(at, zone).text.slice(0, 10);
 }
 
+/** How far a zone's clock is ahead of UTC at an instant, h; a name that is no zone counts as UTC. */
+export function offsetHours(at: Instant, zone: string): number {
+  return wall(at, zone).offsetMin / 60;
+}
 /** ISO 8601 with the place's own offset, to the second. */
 export function isoAt(at: Instant, zone: string): string {
   const { text, offsetMin } = wall(at, zone);

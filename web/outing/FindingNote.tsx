@@ -152,5 +152,7 @@ function placeToGo(
   if (owner === null) return null;
   if (owner.by === 'profile') return { to: '/settings', name: `${owner.what}: in your profile` };
   if (owner.by === 'limits') return { to: '/settings/limits', name: `${owner.what}: in your settings` };
+  if (owner.by === 'boat')
+    return craft && { to: `/boats/${craft.id}/about`, name: `${owner.what}: with ${craft.name}` };
   return water && { to: `/waters/${water.id}`, name: `${owner.what}: with ${water.name}` };
 }

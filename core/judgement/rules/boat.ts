@@ -76,15 +76,22 @@ const overload = rule({
   find: ({ looked, day }) => {
     const massKg = carriedKg(looked, day);
     if (massKg === null || !looked.craft) return [];
-    const { ratedLoadKg: ratedKg, name: craft } = looked.craft;
+    const { ratedLoadKg: ratedKg, name: craft, assumed } = looked.craft;
     const share = massKg / ratedKg;
     if (share <= LOAD_NOTE) return [];
     const level: FindingLevel = share > LOAD_STOP ? 'stop' : share > LOAD_MIND ? 'mind' : 'note';
-    return [{ level, basis: 'physics', extent: massKg, facts: { massKg, ratedKg, craft } }];
+    return [
+      {
+        level,
+        basis: 'physics',
+        extent: massKg,
+        facts: { massKg, ratedKg, craft, guessed: assumed.includes('ratedLoadKg') },
+      },
+    ];
   },
-  say: ({ massKg, ratedKg, craft }) => ({
+  say: ({ massKg, ratedKg, craft, guessed }) => ({
     title: massKg > ratedKg ? `${craft} is overloaded` : `${craft} is heavily laden`,
-    text: `You, the gear and the catch come to ${amount(massKg, 'kg', 0)} of the ${amount(ratedKg, 'kg', 0)} it is rated for, ${figure((massKg / ratedKg) * 100, 0)} %. It sits lower and answers slower.`,
+    text: `You, the gear and the catch come to ${amount(massKg, 'kg', 0)} of the ${amount(ratedKg, 'kg', 0)} ${guessed ? 'such a boat is usually rated for (nobody has said it of this one)' : 'it is rated for'}, ${figure((massKg / ratedKg) * 100, 0)} %. It sits lower and answers slower.`,
   }),
   repairs: ({ massKg, ratedKg }, context) => [
     // Only what is heavy enough to settle it is tried.

@@ -1,6 +1,15 @@
 import type { Water } from '../../documents/water';
 import { type Blank, openBlanks } from '../../documents/references';
-import { addDays, minutesBetween, shiftClock } from '../../units/time';
+import { lightOfDay, noonOf } from '../../environment/light';
+import {
+  type Instant,
+  MINUTE_MS,
+  addDays,
+  clockAt,
+  dateAt,
+  minutesBetween,
+  shiftClock,
+} from '../../units/time';
 import { capital, count, dayWords, duration, listed, plural } from '../../units/words';
 import { SHAKEDOWN_OUTINGS } from '../../vocabulary/trips';
 import { forecastSeenAt, FORECAST_HOURS } from '../../walkround/forecastSeen';
@@ -161,6 +170,41 @@ const weatherInvented = rule({
 
 /** Settings of a water where the sea comes and goes. */
 const tidal: readonly Water['setting'][] = ['estuary', 'coast', 'flats', 'open'];
+
+/** A guessed latitude and longitude err by so much in the hour of sunrise, in the middle latitudes, min. */
+const SUN_GUESSED_MIN = 90;
+/** A water told by words alone: its sun is guessed, and whoever looks for somebody has a name and no more. */
+const waterUnplaced = rule({
+  code: 'water-unplaced',
+  reads: ['places', 'day'],
+  station: 'brief',
+  measure: 'whether',
+  find: ({ places: { water }, day: { launchAt, homeAt } }) => {
+    if (!water || water.positioned || launchAt === null || homeAt === null) return [];
+    const { timeZone, latDeg, lonDeg } = water;
+    const sun = (at: Instant) => lightOfDay(noonOf(dateAt(at, timeZone), lonDeg), latDeg, lonDeg);
+    const { sunrise } = sun(launchAt);
+    const { sunset } = sun(homeAt);
+    const guard = SUN_GUESSED_MIN * MINUTE_MS;
+    const byDark =
+      sunrise === null || sunset === null || launchAt < sunrise + guard || homeAt > sunset - guard;
+    const level = byDark || tidal.includes(water.setting) ? ('mind' as const) : ('note' as const);
+    const clock = (at: Instant | null) => (at === null ? null : clockAt(at, timeZone));
+    const facts = { water: water.name, sunrise: clock(sunrise), sunset: clock(sunset) };
+    return [{ level, basis: 'judgement', extent: 1, facts }];
+  },
+  say: ({ water, sunrise, sunset }) => ({
+    title: `Where ${water} lies is not written`,
+    text: `${
+      sunrise === null || sunset === null
+        ? 'Light and dark are guessed by its clock alone.'
+        : `Sunrise at ${sunrise} and sunset at ${sunset} are guessed by its clock alone, and may be an hour and a half off.`
+    } Whoever looks for you has its name, and no position.`,
+  }),
+  otherwise: () =>
+    'Write its position with the water: the slip’s own for who looks for you; any town near by does for the sun.',
+});
+
 const tideNotHeld = rule({
   code: 'tide-not-held',
   notes: true,
@@ -235,6 +279,7 @@ export const briefRules = [
   hoursGone,
   conditionsMissing,
   weatherInvented,
+  waterUnplaced,
   tideNotHeld,
   conditionsStale,
   firstOutings,

@@ -15,7 +15,7 @@ import type { Item } from '../../documents/item';
 import type { Repair } from '../../editing/repair';
 import type { KindId } from '../../catalog/gear/kinds';
 import { amount, inWords } from '../../units/amount';
-import { figure, listed } from '../../units/words';
+import { capital, figure, listed } from '../../units/words';
 import type { Context } from '../context';
 import { adding, isAboard, otherHours, owned, swap, theFirst } from '../candidates';
 import { rule } from '../rule';
@@ -100,6 +100,37 @@ const anchorShut = rule({
     ...otherHours(context),
   ],
   otherwise: () => 'No anchor then: drift, or hold under way; or another place.',
+});
+
+/** Scope and hold go by a depth and a bottom that nobody has told. */
+const depthAssumed = rule({
+  code: 'depth-assumed',
+  reads: ['anchorage', 'places'],
+  station: 'workings',
+  sheet: 'anchor',
+  measure: 'figures',
+  find: ({ anchorage, places: { water, area } }) => {
+    if (!anchorage || !water || !area) return [];
+    const figures = water.assumed.flatMap((one) =>
+      one === 'depth' ? ['depth'] : one === 'bottom' ? ['bottom'] : [],
+    );
+    const facts = { anchor: anchorage.item.name, area: area.name, figures, depthM: area.depthM };
+    return figures.length > 0
+      ? [
+          {
+            level: figures.includes('depth') ? 'mind' : 'note',
+            basis: 'judgement',
+            extent: figures.length,
+            facts: { ...facts, bottom: area.bottom },
+          },
+        ]
+      : [];
+  },
+  say: ({ anchor, area, figures, depthM, bottom }) => ({
+    title: `${capital(listed(figures))} at ${area}: not told`,
+    text: `${anchor} is judged over ${amount(depthM, 'm')} of water and ${bottom}, as is usual for such a water.`,
+  }),
+  otherwise: () => 'Write what you know with the water, or look at it there before you anchor.',
 });
 
 const anchorScope = rule({
@@ -388,6 +419,7 @@ const driftFast = rule({
 
 export const holdingRules = [
   anchorShut,
+  depthAssumed,
   anchorScope,
   anchorDrags,
   anchorNoRelease,

@@ -106,6 +106,18 @@ describe('an anchor by the hour', () => {
     const [repair] = shut?.repairs ?? [];
     expect(repair).toEqual({ do: 'set-alignment', alignment: 'bow' });
   });
+  it('over a depth that nobody told asks for it, over a bottom alone it is noted', () => {
+    const assumed = (list: Water['assumed']): References => ({
+      ...mere(0),
+      waters: mere(0).waters.map((water) => ({ ...water, assumed: list })),
+    });
+    expect(find('depth-assumed', anchored, assumed([]))).toBeNull();
+    expect(find('depth-assumed', anchored, assumed(['carry']))).toBeNull();
+    expect(find('depth-assumed', anchored, assumed(['bottom']))?.level).toBe('note');
+    const both = find('depth-assumed', anchored, assumed(['depth', 'bottom']));
+    expect(both?.level).toBe('mind');
+    expect(both && sayFinding(both.facts).title).toMatch(/^Depth and bottom at /);
+  });
   it('by the side is minded in waves without any stream, and mended by leading it to the bow', () => {
     const windy = (windMps: number): Outing => ({
       ...anchored,

@@ -42,6 +42,7 @@ export function AboutPart() {
         <Figure
           label="Rated load, all told"
           unit="kg"
+          guess="ratedLoadKg"
           value={craft.ratedLoadKg}
           set={(one, ratedLoadKg) => ({ ...one, ratedLoadKg })}
         />
@@ -55,6 +56,7 @@ export function AboutPart() {
         <Figure
           label="Drain plugs"
           unit=""
+          guess="drainPlugs"
           value={craft.drainPlugs}
           set={(one, drainPlugs) => ({ ...one, drainPlugs })}
         />
@@ -63,7 +65,13 @@ export function AboutPart() {
           value={craft.plugNames}
           set={(one, plugNames) => ({ ...one, plugNames })}
         />
-        <Figure label="Hatches" unit="" value={craft.hatches} set={(one, hatches) => ({ ...one, hatches })} />
+        <Figure
+          label="Hatches"
+          unit=""
+          guess="hatches"
+          value={craft.hatches}
+          set={(one, hatches) => ({ ...one, hatches })}
+        />
         <Figure
           label="Outings with it so far"
           unit=""

@@ -1,9 +1,10 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
-import type { Craft } from '#core/documents/craft';
+import { type BoatGuess, type Craft, confirmed } from '#core/documents/craft';
 import { NumberField } from '../../ui/NumberField';
 import { useBoat } from './boatDesk';
 
@@ -16,16 +17,20 @@ interface FigureProps {
   /** The boat without it. */
   clear?: (craft: Craft) => Craft;
   size?: 'small' | 'medium';
+  /** What of the boat this is, where the program may have filled it in. */
+  guess?: BoatGuess;
 }
 
 /** As fine as anybody sets a figure of a hull; what was solved for is kept finer. */
 const shown = (value: number) => Number(value.toPrecision(6));
 
 /** One figure of the boat: kept as soon as it fits, and what does not fit is said under it. */
-export function Figure({ label, unit, value, set, clear, size = 'small' }: FigureProps) {
-  const { change } = useBoat();
+export function Figure({ label, unit, value, set, clear, size = 'small', guess }: FigureProps) {
+  const { craft: boat, change } = useBoat();
   const [trouble, setTrouble] = useState<string | null>(null);
-  return (
+  const isGuessed = guess !== undefined && boat.assumed.includes(guess);
+  const told = (craft: Craft) => (guess === undefined ? craft : confirmed(craft, guess));
+  const field = (
     <NumberField
       label={label}
       unit={unit}
@@ -34,9 +39,21 @@ export function Figure({ label, unit, value, set, clear, size = 'small' }: Figur
       error={trouble ?? undefined}
       onChange={(next) => {
         if (next === null) setTrouble(clear ? change(clear, label) : 'A figure is wanted here.');
-        else setTrouble(change((craft) => set(craft, next), label));
+        else setTrouble(change((craft) => told(set(craft, next)), label));
       }}
     />
+  );
+  if (!isGuessed) return field;
+  return (
+    <Box>
+      {field}
+      <Typography variant="caption" color="textSecondary" component="p">
+        Usual for such a boat; nobody has said it.
+      </Typography>
+      <Button size="small" onClick={() => change(told, label)} aria-label={`${label}: it is so`}>
+        It is so
+      </Button>
+    </Box>
   );
 }
 

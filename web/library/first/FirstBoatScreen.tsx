@@ -69,7 +69,11 @@ function BoatForm() {
         noValidate
         onSubmit={(event) =>
           void handleSubmit(({ form: chosen, name, ...numbers }) => {
-            const boat = boatFrom(crypto.randomUUID(), chosen, numbers, { name });
+            const isUsualLoad = numbers.ratedLoadKg === usual(chosen).ratedLoadKg;
+            const boat = boatFrom(crypto.randomUUID(), chosen, numbers, {
+              name,
+              assumed: ['hatches', 'drainPlugs', ...(isUsualLoad ? (['ratedLoadKg'] as const) : [])],
+            });
             return keep(boat, afterwards ? `/boats/${boat.id}` : '/outings');
           })(event)
         }

@@ -7,7 +7,8 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
-import { isSea, usualGetOut, waterFrom, withShore } from '#core/editing/waterFrom';
+import { isSea, usualGetOut, waterFrom } from '#core/editing/waterFrom';
+import { nominalPosition } from '#core/editing/waterPosition';
 import { type Water, waterSchema } from '#core/documents/water';
 import { amount } from '#core/units/amount';
 import { POINTS } from '#core/units/compass';
@@ -23,7 +24,7 @@ import { MarkList } from './MarkList';
 import { StreamFields } from './StreamFields';
 import { OnceRead } from './OnceRead';
 import { useFirstDocument } from './useFirstDocument';
-import { type WaterDraft, answersOf, isRiverHalfTold, withDraft } from './waterDraft';
+import { type WaterDraft, answersOf, isRiverHalfTold, isWiderThanLong, withDraft } from './waterDraft';
 
 const settings: Readonly<Record<WaterDraft['setting'], string>> = {
   still: 'Lake or pond',
@@ -50,6 +51,13 @@ const coverageWords: Readonly<Record<Water['coverage'], string>> = {
   patchy: 'In places, or only at the road',
   none: 'None',
 };
+/** Which way a water lies, by one end of its length, °. */
+const axes = {
+  '0': 'North and south',
+  '45': 'North-east and south-west',
+  '90': 'East and west',
+  '135': 'South-east and north-west',
+} as const;
 /** Eight of the sixteen points are enough to say where a coast is open. */
 const EIGHT = POINTS.map((name, i) => ({ name, i })).filter(({ i }) => i % 2 === 0);
 
@@ -130,14 +138,34 @@ function WaterForm() {
               value={launchName}
               onChange={(event) => set({ launchName: event.target.value })}
             />
-            <PositionField
-              label="Its position"
-              value={launch}
-              onChange={(next) => set({ launch: next })}
-              asked={asked}
-              known={known}
-              here
-            />
+            {draft.positioned ? (
+              <Box>
+                <PositionField
+                  label="Its position"
+                  value={launch}
+                  onChange={(next) => set({ launch: next })}
+                  asked={asked}
+                  known={known}
+                  here
+                />
+                <Button
+                  size="small"
+                  onClick={() => set({ positioned: false, launch: nominalPosition(draft.timeZone, known) })}
+                >
+                  I cannot say where it lies
+                </Button>
+              </Box>
+            ) : (
+              <Box>
+                <Typography variant="body2">
+                  Told by distances and directions alone. The sun is guessed by the clock, and no plan names a
+                  position, until you write one.
+                </Typography>
+                <Button size="small" onClick={() => set({ positioned: true, launch: null })}>
+                  I can say where it lies
+                </Button>
+              </Box>
+            )}
           </Box>
           {sea && (
             <FormControlLabel
@@ -150,6 +178,7 @@ function WaterForm() {
           <MarkList
             marks={marks}
             launch={launch}
+            positioned={draft.positioned}
             onChange={(next) => set({ marks: next })}
             onLaunch={(at, called) => set({ launch: at, launchName: called })}
           />
@@ -161,14 +190,15 @@ function WaterForm() {
               onMark={(at) =>
                 set({ marks: [...marks, { name: `Mark ${marks.length + 1}`, use: 'place to fish', at }] })
               }
-              onShore={(points) => set({ chart: withShore(chart, points) })}
+              closes={setting === 'still'}
+              onChart={(next) => set({ chart: next })}
             />
           ) : (
             <Typography variant="body2" color="textSecondary">
               With a launch there is a chart here, to press marks and the shore on.
             </Typography>
           )}
-          <ChartFile chart={chart} onChange={(next) => set({ chart: next })} />
+          {draft.positioned && <ChartFile chart={chart} onChange={(next) => set({ chart: next })} />}
         </Part>
         {noShore && (
           <Part name="How open it is">
@@ -189,13 +219,32 @@ function WaterForm() {
                 ))}
               </Box>
             ) : (
-              <Box sx={{ maxWidth: 300 }}>
+              <Box sx={{ ...two, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' } }}>
                 <NumberField
                   label={setting === 'river' ? 'How wide it is, about' : 'Across at its longest, about'}
                   unit="m"
                   value={draft.acrossM}
                   onChange={(acrossM) => set({ acrossM })}
                 />
+                {setting === 'still' && (
+                  <>
+                    <NumberField
+                      label="And at its widest"
+                      unit="m"
+                      value={draft.widthM}
+                      onChange={(widthM) => set({ widthM })}
+                      error={
+                        isWiderThanLong(draft) ? 'Wider than it is long: the other way round?' : undefined
+                      }
+                    />
+                    <Choice
+                      label="Its length lies"
+                      value={String(draft.liesAlongDeg ?? 0)}
+                      options={axes}
+                      onChange={(next) => set({ liesAlongDeg: Number(next) })}
+                    />
+                  </>
+                )}
               </Box>
             )}
           </Part>

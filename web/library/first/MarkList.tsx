@@ -5,10 +5,11 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { type Mark, type MarkUse, markUses } from '#core/editing/waterFrom';
-import { distanceBetween, placeAt } from '#core/environment/geo';
+import { bearingBetween, distanceBetween, placeAt } from '#core/environment/geo';
 import { readWaypoints } from '#core/exchange/gpx';
 import { type Position, sayPosition } from '#core/units/position';
 import { distance } from '#core/units/amount';
+import { pointOf } from '#core/units/compass';
 import { FileButton } from '../../ui/FileButton';
 import { NumberField } from '../../ui/NumberField';
 import { PositionField } from '../../ui/PositionField';
@@ -17,6 +18,8 @@ import { fileText } from '../../ui/fileText';
 interface Props {
   marks: readonly Mark[];
   launch: Position | null;
+  /** Whether the launch stands where it really is: else marks are told by distance and bearing alone. */
+  positioned: boolean;
   onChange: (marks: readonly Mark[]) => void;
   /** The first point of a file becomes the launch where there is none yet. */
   onLaunch: (at: Position, name: string) => void;
@@ -24,7 +27,7 @@ interface Props {
 type Way = 'bearing' | 'position' | null;
 
 /** Marks of a water, each with what it is; added from a file, by distance and bearing, or by a position. */
-export function MarkList({ marks, launch, onChange, onLaunch }: Props) {
+export function MarkList({ marks, launch, positioned, onChange, onLaunch }: Props) {
   const [way, setWay] = useState<Way>(null);
   const [told, setTold] = useState<readonly string[]>([]);
   const set = (i: number, change: Partial<Mark>) =>
@@ -63,7 +66,14 @@ export function MarkList({ marks, launch, onChange, onLaunch }: Props) {
             label={`Mark ${i + 1}`}
             value={mark.name}
             onChange={(event) => set(i, { name: event.target.value })}
-            helperText={`${sayPosition(mark.at)}${launch ? `, ${distance(distanceBetween(launch, mark.at))} from the launch` : ''}`}
+            helperText={[
+              ...(positioned ? [sayPosition(mark.at)] : []),
+              ...(launch
+                ? [
+                    `${distance(distanceBetween(launch, mark.at))} from the launch${positioned ? '' : `, ${pointOf(bearingBetween(launch, mark.at))}`}`,
+                  ]
+                : []),
+            ].join(', ')}
           />
           <TextField
             size="small"
@@ -87,13 +97,15 @@ export function MarkList({ marks, launch, onChange, onLaunch }: Props) {
         </Box>
       ))}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-        <FileButton
-          name="Waypoints from a GPX file"
-          label="GPX file of waypoints"
-          variant="outlined"
-          accept=".gpx,application/gpx+xml"
-          onFile={(file) => void read(file)}
-        />
+        {positioned && (
+          <FileButton
+            name="Waypoints from a GPX file"
+            label="GPX file of waypoints"
+            variant="outlined"
+            accept=".gpx,application/gpx+xml"
+            onFile={(file) => void read(file)}
+          />
+        )}
         <Button
           variant="outlined"
           disabled={!launch}
@@ -101,9 +113,11 @@ export function MarkList({ marks, launch, onChange, onLaunch }: Props) {
         >
           By distance and bearing
         </Button>
-        <Button variant="outlined" onClick={() => setWay(way === 'position' ? null : 'position')}>
-          By a position
-        </Button>
+        {positioned && (
+          <Button variant="outlined" onClick={() => setWay(way === 'position' ? null : 'position')}>
+            By a position
+          </Button>
+        )}
       </Box>
       {told.map((line) => (
         <Typography key={line} variant="body2" color="error">
@@ -111,7 +125,7 @@ export function MarkList({ marks, launch, onChange, onLaunch }: Props) {
         </Typography>
       ))}
       {way === 'bearing' && launch && <ByBearing from={launch} onAdd={add} />}
-      {way === 'position' && <ByPosition known={launch ? [launch] : []} onAdd={add} />}
+      {way === 'position' && positioned && <ByPosition known={launch ? [launch] : []} onAdd={add} />}
     </Box>
   );
 }

@@ -35,12 +35,15 @@ function freshDraft(): WaterDraft {
     setting: 'coast',
     timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     launch: null,
+    positioned: true,
     launchName: '',
     surf: false,
     marks: [],
     chart: EMPTY_CHART,
     openFrom: [],
     acrossM: null,
+    widthM: null,
+    liesAlongDeg: null,
     getOut: null,
     coverage: 'not known',
     depthM: null,
@@ -64,7 +67,8 @@ export function withDraft(left: Partial<WaterDraft> | null): WaterDraft {
  */
 export function answersOf(draft: WaterDraft): WaterAnswers | null {
   const { launch, launchName, surf, stream, riverMps, riverTowardDeg, ...rest } = draft;
-  if (launch === null || draft.name.trim() === '' || isRiverHalfTold(draft)) return null;
+  if (launch === null || draft.name.trim() === '' || isRiverHalfTold(draft) || isWiderThanLong(draft))
+    return null;
   const isRiver = draft.setting === 'river';
   const hours = stream === null || isRiver ? [] : streamHours(stream);
   const steady =
@@ -81,6 +85,10 @@ export function answersOf(draft: WaterDraft): WaterAnswers | null {
   );
 }
 
+/** Across at its widest is no more than at its longest. */
+export function isWiderThanLong({ setting, acrossM, widthM }: WaterDraft): boolean {
+  return setting === 'still' && acrossM !== null && widthM !== null && widthM > acrossM;
+}
 /** How hard a river runs and where to are told together or not at all. */
 export function isRiverHalfTold({ setting, riverMps, riverTowardDeg }: WaterDraft): boolean {
   return setting === 'river' && (riverMps === null) !== (riverTowardDeg === null);

@@ -2,9 +2,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { type PointerEvent, useState } from 'react';
 import type { Chart } from '#core/documents/chart';
+import { type Corner, LEAST_CORNERS, cornersOf, withCorner, withShore } from '#core/editing/shore';
 import type { Mark } from '#core/editing/waterFrom';
 import { distanceBetween, fromPlane, toPlane } from '#core/environment/geo';
 import type { Position } from '#core/units/position';
@@ -12,31 +14,49 @@ import { distance } from '#core/units/amount';
 
 const SIZE = 420;
 const GRID = 4;
+/** A press takes a corner this near, in units of the drawing. */
+const NEAR = 16;
 /** Half the side of the chart, m. */
 const MOST_REACH_M = 20_000;
 const REACHES = [250, 500, 1000, 2000, 5000, 10_000, MOST_REACH_M];
 /** Until another is chosen: or as much more as the marks want. */
 const USUAL_REACH_M = 1000;
 
+type Doing =
+  | { is: 'marking' }
+  | { is: 'drawing'; points: readonly Position[] }
+  | { is: 'editing'; corner: Corner | null };
+
 interface Props {
   centre: Position;
   marks: readonly Mark[];
   chart: Chart;
-  onMark: (at: Position) => void;
-  onShore: (points: readonly Position[]) => void;
+  /** A lake: its shore goes all round. */
+  closes: boolean;
+  /** Left out: presses set no marks. */
+  onMark?: (at: Position) => void;
+  onChart: (chart: Chart) => void;
 }
 
 /**
- * A blank chart with a grid about the launch: a press sets a mark, or a point of the shore while one is
- * drawn.
+ * A blank chart with a grid about the launch: a press sets a mark, a point of the shore while one is drawn,
+ * or takes up a corner of it and puts it elsewhere.
  */
-export function MarkChart({ centre, marks, chart, onMark, onShore }: Props) {
+export function MarkChart({ centre, marks, chart, closes, onMark, onChart }: Props) {
   const { inks } = useTheme();
   const [chosen, setReach] = useState<number | null>(null);
-  const out = Math.max(...marks.map((mark) => distanceBetween(centre, mark.at)), 0);
+  const [doing, setDoing] = useState<Doing>({ is: 'marking' });
+  const [before, setBefore] = useState<readonly Chart[]>([]);
+  const change = (next: Chart) => {
+    setBefore([...before, chart]);
+    onChart(next);
+  };
+  const corners = cornersOf(chart);
+  // By the shore as it was when one came: a scale that changes while it is drawn moves it under the finger.
+  const [shoreOut] = useState(() => farthest(centre, corners));
+  const out = Math.max(farthest(centre, marks), shoreOut);
   const reach =
     chosen ?? REACHES.find((metres) => metres >= Math.max(USUAL_REACH_M, out * 1.1)) ?? MOST_REACH_M;
-  const [shore, setShore] = useState<readonly Position[] | null>(null);
   const scale = SIZE / 2 / reach;
   const at = (place: Position) => {
     const { x, y } = toPlane(centre, place);
@@ -45,12 +65,18 @@ export function MarkChart({ centre, marks, chart, onMark, onShore }: Props) {
   const press = (event: PointerEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     const k = SIZE / box.width;
-    const place = fromPlane(centre, {
-      x: ((event.clientX - box.left) * k - SIZE / 2) / scale,
-      y: (SIZE / 2 - (event.clientY - box.top) * k) / scale,
-    });
-    if (shore === null) onMark(place);
-    else setShore([...shore, place]);
+    const [x, y] = [(event.clientX - box.left) * k, (event.clientY - box.top) * k];
+    const place = fromPlane(centre, { x: (x - SIZE / 2) / scale, y: (SIZE / 2 - y) / scale });
+    if (doing.is === 'marking') onMark?.(place);
+    else if (doing.is === 'drawing') setDoing({ is: 'drawing', points: [...doing.points, place] });
+    else if (doing.corner) {
+      change(withCorner(chart, doing.corner, place));
+      setDoing({ is: 'editing', corner: null });
+    } else {
+      const away = (corner: Position) => Math.hypot(at(corner).x - x, at(corner).y - y);
+      const [nearest] = corners.toSorted((a, b) => away(a.at) - away(b.at));
+      if (nearest && away(nearest.at) <= NEAR) setDoing({ is: 'editing', corner: nearest });
+    }
   };
   const line = (points: readonly Position[]) =>
     points
@@ -75,29 +101,69 @@ export function MarkChart({ centre, marks, chart, onMark, onShore }: Props) {
             </MenuItem>
           ))}
         </TextField>
-        {shore === null ? (
-          <Button variant="outlined" onClick={() => setShore([])}>
-            Draw the shore
-          </Button>
-        ) : (
+        {doing.is === 'marking' && (
           <>
-            <Button
-              variant="contained"
-              disabled={shore.length < 2}
-              onClick={() => {
-                onShore(shore);
-                setShore(null);
-              }}
-            >
-              The shore is drawn
+            <Button variant="outlined" onClick={() => setDoing({ is: 'drawing', points: [] })}>
+              Draw the shore
             </Button>
-            <Button onClick={() => setShore(shore.slice(0, -1))} disabled={shore.length === 0}>
-              Last point back
-            </Button>
-            <Button onClick={() => setShore(null)}>Leave it</Button>
+            {corners.length > 0 && (
+              <Button variant="outlined" onClick={() => setDoing({ is: 'editing', corner: null })}>
+                Move its corners
+              </Button>
+            )}
           </>
         )}
+        {doing.is === 'drawing' && (
+          <Drawing
+            points={doing.points}
+            closes={closes}
+            onPoints={(points) => setDoing({ is: 'drawing', points })}
+            onDone={(closed) => {
+              change(withShore(chart, doing.points, closed));
+              setDoing({ is: 'marking' });
+            }}
+            onLeave={() => setDoing({ is: 'marking' })}
+          />
+        )}
+        {doing.is === 'editing' && (
+          <>
+            <Button
+              disabled={doing.corner === null}
+              onClick={() => {
+                if (doing.corner) change(withCorner(chart, doing.corner, null));
+                setDoing({ is: 'editing', corner: null });
+              }}
+            >
+              Take this corner out
+            </Button>
+            <Button
+              onClick={() => {
+                change({ ...chart, features: [] });
+                setDoing({ is: 'marking' });
+              }}
+            >
+              Take the whole shore away
+            </Button>
+            <Button variant="contained" onClick={() => setDoing({ is: 'marking' })}>
+              The shore is right
+            </Button>
+          </>
+        )}
+        {before.length > 0 && doing.is !== 'drawing' && (
+          <Button
+            onClick={() => {
+              const last = before.at(-1);
+              if (last) onChart(last);
+              setBefore(before.slice(0, -1));
+            }}
+          >
+            Undo the drawing
+          </Button>
+        )}
       </Box>
+      <Typography variant="caption" color="textSecondary" component="p" role="status" sx={{ minHeight: 20 }}>
+        {sayDoing(doing, closes, onMark !== undefined)}
+      </Typography>
       <svg
         viewBox={`0 0 ${SIZE} ${SIZE}`}
         style={{
@@ -108,7 +174,7 @@ export function MarkChart({ centre, marks, chart, onMark, onShore }: Props) {
           touchAction: 'manipulation',
         }}
         role="img"
-        aria-label={`A grid about the launch, a line every ${distance(step)}. ${marks.length} marks.`}
+        aria-label={`A grid about the launch, a line every ${distance(step)}. ${marks.length} marks, ${corners.length} corners of the shore.`}
         onPointerUp={press}
       >
         <rect
@@ -142,13 +208,29 @@ export function MarkChart({ centre, marks, chart, onMark, onShore }: Props) {
             />
           )),
         )}
-        {shore && shore.length > 0 && (
+        {doing.is === 'drawing' && doing.points.length > 0 && (
           <>
-            <path d={line(shore)} fill="none" stroke={inks.kelp} strokeWidth={2.5} />
-            {shore.map((point, i) => {
-              const { x, y } = at(point);
-              return <circle key={i} cx={x} cy={y} r={4} fill={inks.kelp} />;
-            })}
+            <path d={line(doing.points)} fill="none" stroke={inks.kelp} strokeWidth={2.5} />
+            {closes && doing.points.length >= LEAST_CORNERS && (
+              <path
+                d={line([...doing.points.slice(-1), ...doing.points.slice(0, 1)])}
+                fill="none"
+                stroke={inks.kelp}
+                strokeWidth={1.5}
+                strokeDasharray="5 5"
+              />
+            )}
+            <Dots points={doing.points.map(at)} colour={inks.kelp} />
+          </>
+        )}
+        {doing.is === 'editing' && (
+          <>
+            <Dots points={corners.map((corner) => at(corner.at))} colour={inks.ink} />
+            <Dots
+              points={corners.filter((corner) => isSame(corner, doing.corner)).map((corner) => at(corner.at))}
+              colour={inks.kelp}
+              size={8}
+            />
           </>
         )}
         {[{ name: 'launch', at: centre }, ...marks].map((mark, i) => {
@@ -172,4 +254,66 @@ export function MarkChart({ centre, marks, chart, onMark, onShore }: Props) {
       </svg>
     </Box>
   );
+}
+
+const farthest = (from: Position, list: readonly { at: Position }[]) =>
+  Math.max(0, ...list.map(({ at }) => distanceBetween(from, at)));
+const isSame = (corner: Corner, other: Corner | null) =>
+  corner.feature === other?.feature && corner.point === other.point;
+
+function Dots({
+  points,
+  colour,
+  size = 4,
+}: {
+  points: readonly { x: number; y: number }[];
+  colour: string;
+  size?: number;
+}) {
+  return points.map(({ x, y }, i) => <circle key={i} cx={x} cy={y} r={size} fill={colour} />);
+}
+
+interface DrawingProps {
+  points: readonly Position[];
+  closes: boolean;
+  onPoints: (points: readonly Position[]) => void;
+  onDone: (closed: boolean) => void;
+  onLeave: () => void;
+}
+function Drawing({ points, closes, onPoints, onDone, onLeave }: DrawingProps) {
+  return (
+    <>
+      <Button
+        variant={closes ? 'contained' : 'outlined'}
+        disabled={points.length < LEAST_CORNERS}
+        onClick={() => onDone(true)}
+      >
+        Close it all round
+      </Button>
+      <Button
+        variant={closes ? 'outlined' : 'contained'}
+        disabled={points.length < 2}
+        onClick={() => onDone(false)}
+      >
+        Keep it as a line
+      </Button>
+      <Button onClick={() => onPoints(points.slice(0, -1))} disabled={points.length === 0}>
+        Last point back
+      </Button>
+      <Button onClick={onLeave}>Leave it</Button>
+    </>
+  );
+}
+
+function sayDoing(doing: Doing, closes: boolean, marks: boolean): string {
+  switch (doing.is) {
+    case 'marking':
+      return marks ? 'A press sets a mark.' : '';
+    case 'drawing':
+      return closes
+        ? 'Press along the shore; it closes from the last point to the first.'
+        : 'Press along the shore, from one end of it to the other.';
+    case 'editing':
+      return doing.corner ? 'Press where this corner belongs.' : 'Press a corner of the shore to take it up.';
+  }
 }

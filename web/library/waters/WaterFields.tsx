@@ -1,10 +1,11 @@
-import { fetchFromChart } from '#core/environment/fetch';
+import { fetchFor } from '#core/editing/waterFrom';
 import { POINTS } from '#core/units/compass';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useEffect } from 'react';
 import { type UseFormReturn, useFieldArray } from 'react-hook-form';
-import { type Water, getOuts, hazardKinds } from '#core/documents/water';
+import { type Water, type WaterGuess, getOuts, hazardKinds } from '#core/documents/water';
 import { bottoms } from '#core/vocabulary/holding';
 import {
   FormChoice,
@@ -17,6 +18,7 @@ import {
 } from '../../ui/fields';
 import { ChartFile } from './ChartFile';
 import { FormPosition } from './FormPosition';
+import { MarkChart } from './MarkChart';
 import { HarmonicsField } from './HarmonicsField';
 import { TideTextField } from './TideTextField';
 
@@ -55,6 +57,8 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
   const launches = useFieldArray({ control, name: 'launches', keyName: 'key' });
   const areas = useFieldArray({ control, name: 'areas', keyName: 'key' });
   const hazards = useFieldArray({ control, name: 'hazards', keyName: 'key' });
+  const positioned = form.watch('positioned');
+  useTellingGuesses(form);
   const here = () => ({ latDeg: form.getValues('latDeg'), lonDeg: form.getValues('lonDeg') });
   const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 };
   return (
@@ -73,7 +77,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
           label="Setting"
           options={asOptions(['still', 'river', 'estuary', 'coast', 'open', 'flats'])}
         />
-        <FormPosition form={form} at="water" label="Position of the water" />
+        {positioned && <FormPosition form={form} at="water" label="Position of the water" />}
         <FormText control={control} name="timeZone" label="Time zone" />
         <FormChoice control={control} name="rulePackId" label="Rules" options={packs} none="None held" />
         <FormChoice
@@ -103,7 +107,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
         <Box key={launch.key} sx={{ ...two, borderTop: 1, borderColor: 'divider', pt: 2 }}>
           <FormText control={control} name={`launches.${i}.name`} label={`Launch ${i + 1}: name`} />
           <FormNumber control={control} name={`launches.${i}.carryM`} label="Carry to the water" unit="m" />
-          <FormPosition form={form} at={`launches.${i}`} label="Position" />
+          {positioned && <FormPosition form={form} at={`launches.${i}`} label="Position" />}
           <FormNumber
             control={control}
             name={`launches.${i}.barM`}
@@ -133,7 +137,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
       {areas.fields.map((area, i) => (
         <Box key={area.key} sx={{ ...two, borderTop: 1, borderColor: 'divider', pt: 2 }}>
           <FormText control={control} name={`areas.${i}.name`} label={`Place ${i + 1}: name`} />
-          <FormPosition form={form} at={`areas.${i}`} label="Position" />
+          {positioned && <FormPosition form={form} at={`areas.${i}`} label="Position" />}
           <FormNumber
             control={control}
             name={`areas.${i}.distanceM`}
@@ -173,7 +177,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
             label="Kind"
             options={asOptions(hazardKinds)}
           />
-          <FormPosition form={form} at={`hazards.${i}`} label="Position" />
+          {positioned && <FormPosition form={form} at={`hazards.${i}`} label="Position" />}
           <FormNumber control={control} name={`hazards.${i}.radiusM`} label="Radius" unit="m" />
           <FormNumber
             control={control}
@@ -211,6 +215,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
       <HarmonicsField form={form} of="tide" />
       <HarmonicsField form={form} of="stream" />
       <Typography variant="h3">Chart</Typography>
+      <ShoreChart form={form} />
       <ChartFile chart={form.watch('chart')} onChange={(chart) => form.setValue('chart', chart)} />
       <FormText control={control} name="note" label="Note" lines={2} />
       <FormDate control={control} name="noteOn" label="The note was true on" nullable />
@@ -218,10 +223,55 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
   );
 }
 
+/** What ends so in the form is what was assumed of the water. */
+const guessFields: Readonly<Record<WaterGuess, RegExp>> = {
+  depth: /\.depthM$/,
+  bottom: /\.bottom$/,
+  carry: /\.(carryM|surface)$/,
+};
+/** A figure that somebody writes is no longer assumed. */
+function useTellingGuesses(form: UseFormReturn<Water>) {
+  useEffect(
+    () =>
+      form.subscribe({
+        formState: { values: true },
+        callback: ({ name }) => {
+          const assumed = form.getValues('assumed');
+          const left = assumed.filter((guess) => !guessFields[guess].test(name ?? ''));
+          if (left.length < assumed.length) form.setValue('assumed', left, { shouldDirty: true });
+        },
+      }),
+    [form],
+  );
+}
+
+/** The shore as it is drawn by hand, about the launch. */
+function ShoreChart({ form }: { form: UseFormReturn<Water> }) {
+  const [chart, setting, areas, launches] = form.watch(['chart', 'setting', 'areas', 'launches']);
+  const [launch] = launches;
+  if (!launch) return null;
+  return (
+    <MarkChart
+      centre={launch}
+      marks={areas.map(({ name, latDeg, lonDeg }) => ({
+        name,
+        use: 'place to fish',
+        at: { latDeg, lonDeg },
+      }))}
+      chart={chart}
+      closes={setting === 'still'}
+      onChart={(next) => form.setValue('chart', next, { shouldDirty: true })}
+    />
+  );
+}
+
 /** Fetch is worked out from the shore where the chart shows one. */
 function FetchFromShore({ form }: { form: UseFormReturn<Water> }) {
-  const [chart, latDeg, lonDeg] = form.watch(['chart', 'latDeg', 'lonDeg']);
-  const fetch = fetchFromChart({ latDeg, lonDeg }, chart);
+  const [chart, setting, latDeg, lonDeg] = form.watch(['chart', 'setting', 'latDeg', 'lonDeg']);
+  const showsLand = chart.features.some(({ properties }) => properties.shows === 'land');
+  const fetch = showsLand
+    ? fetchFor({ setting, chart, openFrom: [], acrossM: null }, { latDeg, lonDeg })
+    : null;
   return (
     <Button
       variant="outlined"

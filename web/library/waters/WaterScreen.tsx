@@ -24,6 +24,7 @@ import { useMayChange } from '../../people/queries';
 import { Fetch } from './Fetch';
 import { TideToday } from './TideToday';
 import { packOptions } from './packs';
+import { NotTold } from './NotTold';
 import { WaterFields } from './WaterFields';
 import { Term } from '../../ui/Term';
 
@@ -88,6 +89,7 @@ function OneWater({
       }
     >
       <OwnershipPanel kind="waters" kept={kept} />
+      <NotTold kept={kept} may={mayChange(kept)} />
       <Box
         sx={{
           display: 'grid',

@@ -1,12 +1,14 @@
 import CloseOutlined from '@mui/icons-material/CloseOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState, memo } from 'react';
+import { Link as RouterLink } from 'react-router';
 import type { Waypoint } from '#core/documents/outing';
 import type { Place } from '#core/environment/geo';
 import { WaterChart } from '../../../ui/chart/WaterChart';
@@ -55,23 +57,29 @@ export const RouteChart = memo(function RouteChart() {
         ]}
         {...(drawing ? { onPlace: add } : {})}
       />
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mt: 1 }}>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={drawing}
-          onChange={(_, way: Way | null) => setDrawing(way)}
-          aria-label="Draw the way"
-        >
-          <ToggleButton value="out" sx={{ minHeight: 44 }}>
-            Draw out
-          </ToggleButton>
-          <ToggleButton value="home" sx={{ minHeight: 44 }}>
-            Draw home
-          </ToggleButton>
-        </ToggleButtonGroup>
-        <RouteFiles />
-      </Box>
+      {water.positioned ? (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mt: 1 }}>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={drawing}
+            onChange={(_, way: Way | null) => setDrawing(way)}
+            aria-label="Draw the way"
+          >
+            <ToggleButton value="out" sx={{ minHeight: 44 }}>
+              Draw out
+            </ToggleButton>
+            <ToggleButton value="home" sx={{ minHeight: 44 }}>
+              Draw home
+            </ToggleButton>
+          </ToggleButtonGroup>
+          <RouteFiles />
+        </Box>
+      ) : (
+        <Link component={RouterLink} to={`/waters/${water.id}`}>
+          A way is drawn, read and written once it is known where {water.name} lies
+        </Link>
+      )}
       {drawing && (
         <>
           <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>

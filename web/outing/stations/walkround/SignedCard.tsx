@@ -46,7 +46,7 @@ export function SignedCard({
   const defects = defectsIn(assessment.steps, signed);
   const { brief } = outing;
   const area = water?.areas.find(({ id }) => id === brief.areaId);
-  const mark = area ? `${area.name}, ${sayPosition(area)}` : 'not said';
+  const mark = area ? `${area.name}${water?.positioned ? `, ${sayPosition(area)}` : ''}` : 'not said';
   const planned = assessment.exposures.plan?.turnAt ?? null;
   const hours = sayOwnHours(brief, zone, stale ? null : planned);
   const unsaid = stale ? 'reckoned anew when it is signed again' : 'not reckoned';
