@@ -15,6 +15,7 @@ export default defineConfig({
         backup: 'server/backup/cli.ts',
         readBundleWorker: 'server/bundle/readBundleWorker.ts',
         planPdfWorker: 'server/word/planPdfWorker.ts',
+        packWorker: 'server/calc/packWorker.ts',
       },
       // Beside one another: a worker's code is found beside the code that starts it.
       output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' },

@@ -6,6 +6,7 @@ export const coreOrder = [
   'documents',
   'environment',
   'boat',
+  'packing',
   'stow',
   'passage',
   'holding',

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { anchorTypes } from '#core/holding/anchor';
 import { alignments, bottoms } from '#core/vocabulary/holding';
+import { MOST_BOXES } from '#core/packing/pack';
 import { chemistries } from '#core/power/power';
 import { efforts } from '#core/vocabulary/efforts';
 import { dateText, instantText, quantity } from '#core/documents/field';
@@ -187,6 +188,30 @@ export const calcInputs = {
     densityKgM3: quantity(1200, 25_000, 'kg/m³').optional(),
     maxAngleDeg: quantity(1, 89, '°').optional(),
     waterDensity: density,
+  }),
+  pack: z.strictObject({
+    container: z.strictObject({
+      ...{ xM: over0(20, 'm'), yM: over0(20, 'm'), zM: over0(20, 'm') },
+      maxKg: quantity(0, 10_000, 'kg').optional(),
+    }),
+    boxes: z
+      .array(
+        z.strictObject({
+          id: z.string().min(1).max(80),
+          ...{ xM: over0(20, 'm'), yM: over0(20, 'm'), zM: over0(20, 'm') },
+          massKg: quantity(0, 1000, 'kg').optional(),
+          upright: z.boolean().optional(),
+          order: z.int().min(1).max(1000).optional(),
+        }),
+      )
+      .min(1, 'At least one box.')
+      .max(MOST_BOXES, `At most ${MOST_BOXES} boxes.`)
+      .superRefine((boxes, context) => {
+        boxes.forEach(({ id }, i) => {
+          if (boxes.findIndex((other) => other.id === id) < i)
+            context.addIssue({ code: 'custom', path: [i, 'id'], message: 'Another box is called so.' });
+        });
+      }),
   }),
   spread: z.strictObject({
     holderHalfSpanM: quantity(0, 5, 'm'),

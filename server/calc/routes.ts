@@ -8,6 +8,7 @@ import { surf } from '#core/environment/surf';
 import { harmonicSeries, turnsOfTide } from '#core/environment/tide';
 import { waveOnStream } from '#core/environment/waveOnStream';
 import { waves } from '#core/environment/waves';
+import type { PackResult } from '#core/packing/pack';
 import { passage } from '#core/passage/passage';
 import { anchor } from '#core/holding/anchor';
 import { drift } from '#core/holding/drift';
@@ -23,10 +24,17 @@ import { spool } from '#core/tackle/spool';
 import { spread } from '#core/tackle/spread';
 import { DAY_MS } from '#core/units/time';
 import { Refusal } from '../errors/refusal';
+import { workerCode, workerPool } from '../workers/pool';
 import { problemSchema } from '../http/problem';
 import { calcInputs, withoutTraces } from './inputs';
 import { afloatWith, hydrostatics } from '#core/boat/hull/hydrostatics';
 import { hullOf } from '#core/boat/hull/hull';
+
+/** Packing takes up to a second: beside the server's thread. */
+const packers = workerPool<z.infer<(typeof calcInputs)['pack']>, PackResult>(
+  workerCode('packWorker', import.meta.url),
+  { atOnce: 2, waiting: 20, longestMs: 10_000, heapMb: 256 },
+);
 
 const figure = z.number();
 const maybe = figure.nullable();
@@ -117,6 +125,19 @@ const outputs = {
   rig: z.object({ weakest: z.string(), strengthKg: figure, dragKg: figure }),
   spool: z.object({ lengthM: figure }),
   jig: z.object({ massG: figure, sinkMps: maybe, sinkS: maybe }),
+  pack: z.object({
+    fits: z.boolean(),
+    placed: z.array(
+      z.object({
+        ...{ id: z.string(), xM: figure, yM: figure, zM: figure },
+        ...{ dxM: figure, dyM: figure, dzM: figure },
+      }),
+    ),
+    unplaced: z.array(z.string()),
+    fill: figure,
+    /** What proves that they cannot go in; "not found": nothing does, and no packing was found. */
+    why: z.enum(['mass', 'volume', 'dimension', 'search', 'not found']).nullable(),
+  }),
   spread: z.object({ spreadM: figure }),
   spares: z.object({ expected: figure, carry: z.int(), covered: figure }),
   power: z.object({
@@ -135,7 +156,7 @@ type Name = keyof typeof calcInputs;
 type In<N extends Name> = z.output<(typeof calcInputs)[N]>;
 type Out<N extends Name> = z.input<(typeof outputs)[N]>;
 
-const calculators: { [N in Name]: (input: In<N>) => Out<N> } = {
+const calculators: { [N in Name]: (input: In<N>) => Out<N> | Promise<Out<N>> } = {
   waves,
   surf,
   'wave-on-stream': waveOnStream,
@@ -197,6 +218,11 @@ const calculators: { [N in Name]: (input: In<N>) => Out<N> } = {
   rig: (input) => rig(given({ ...input, parts: input.parts.map(given) })),
   spool,
   jig: (input) => jig(given(input)),
+  pack: async (input) => {
+    const [result] = await packers.run(input);
+    if (!result) throw new Error('The packer gave no answer.');
+    return result;
+  },
   spread,
   spares: (input) => spares(given(input)),
   power: (input) => power(given({ ...input, battery: given(input.battery), loads: input.loads.map(given) })),

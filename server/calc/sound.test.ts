@@ -177,6 +177,10 @@ describe('calculators over all that they say they take', () => {
 
 /** A few more that take no part above: their answers are no plain figures. */
 const examples: Record<string, object> = {
+  pack: {
+    container: { xM: 0.4, yM: 0.3, zM: 0.3 },
+    boxes: [{ id: 'tray', xM: 0.3, yM: 0.2, zM: 0.05, massKg: 1, order: 1 }],
+  },
   waves: { windSpeedMps: 8, fetchM: 6000, durationS: 3600, depthM: 10 },
   surf: { hsM: 0.8, periodS: 9 },
   light: {
