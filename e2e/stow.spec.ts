@@ -231,3 +231,28 @@ test.describe('on a phone', () => {
     await notWide(page);
   });
 });
+
+test('what is meant for a crate is packed, step by step', async ({ page }) => {
+  await page.goto('/outings/zander-dusk/stow');
+  for (const name of ['Leader, 8 kg', 'Soft bait box', 'Long pliers']) {
+    await row(page, name).getByText(name).click();
+    await pick(page, 'Where', /Crate/);
+  }
+  await pick(page, 'Among the rest', 'on top');
+  await row(page, 'Crate').getByText('Crate', { exact: true }).first().click();
+  const panel = page.getByRole('region', { name: 'Crate' });
+  await panel.getByRole('button', { name: 'Does it all go in?' }).click();
+  const packed = panel.getByRole('region', { name: 'How it is packed' });
+  await expect(packed.getByRole('status')).toHaveText(
+    /^All (two|three|four|five) go in, \d+ % of the room\.$/,
+  );
+  const steps = packed.getByRole('listitem');
+  const many = await steps.count();
+  await expect(steps.filter({ hasText: 'Long pliers' })).toHaveCount(1);
+  await packed.getByRole('slider', { name: 'So many put in' }).press('ArrowLeft');
+  await expect(packed.getByRole('img')).toHaveAccessibleName(
+    new RegExp(`^Seen from above.*${['', 'one', 'two', 'three', 'four'][many - 1]} in`),
+  );
+  await page.setViewportSize({ width: 390, height: 844 });
+  await notWide(page);
+});

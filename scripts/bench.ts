@@ -26,6 +26,7 @@ import { measureDrag } from './benchDrag';
 import { measureHouse } from './benchHouse';
 import { browserPath } from './browser.mjs';
 import { measureOffline } from './benchOffline';
+import { measurePacking } from './benchPacking';
 import { measureServer } from './benchServer';
 import { scriptSent } from './scriptBudgets';
 import { type OpenDatabase, openEmbedded, openServer } from '../server/storage/open';
@@ -111,6 +112,19 @@ async function benchServer(): Promise<void> {
   await figures('PostgreSQL', await openServer(postgres.url(), migrations));
   await postgres.stop();
 }
+/** `npm run bench -- packing`: boxes into a container alone. */
+function benchPacking(): void {
+  for (const { name, solved, asked, longestMs, wanted } of measurePacking(200)) {
+    const verdict =
+      wanted === null ? '' : `   ${solved >= wanted * asked ? 'within' : 'UNDER'} ${wanted * 100} %`;
+    console.log(`${name.padEnd(46)} ${solved} of ${asked}, longest ${longestMs.toFixed(0)} ms${verdict}`);
+  }
+}
+if (process.argv[2] === 'packing') {
+  benchPacking();
+  process.exit();
+}
+
 if (process.argv[2] === 'server') {
   await benchServer();
   process.exit();

@@ -29,6 +29,8 @@ export interface PlacedBox {
   dzM: number;
 }
 
+/** More boxes than this are not asked of a crate: the sets of blocks are counted in the bits of a number. */
+export const MOST_BOXES = 30;
 /** Lengths nearer than this are the same, m. */
 export const SAME_M = 1e-7;
 /** A box rests on the floor, or on at least this share of its base. */

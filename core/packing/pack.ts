@@ -21,8 +21,6 @@ interface Options {
   clock?: () => number;
 }
 
-/** More boxes than this are not asked of a crate: the sets of blocks are counted in the bits of a number. */
-export const MOST_BOXES = 30;
 /** Volumes nearer than this are the same, m³. */
 const SAME_VOLUME = 1e-12;
 const LONGEST_MS = 1000;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { anchorTypes } from '#core/holding/anchor';
 import { alignments, bottoms } from '#core/vocabulary/holding';
-import { MOST_BOXES } from '#core/packing/pack';
+import { MOST_BOXES } from '#core/packing/box';
 import { chemistries } from '#core/power/power';
 import { efforts } from '#core/vocabulary/efforts';
 import { dateText, instantText, quantity } from '#core/documents/field';

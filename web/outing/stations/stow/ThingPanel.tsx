@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { Suspense, lazy } from 'react';
 import { isContainer, isSharp, statesOf, storageOf } from '#core/catalog/gear/stowing';
 import type { Spot } from '#core/documents/stow';
 import { asUsual } from '#core/editing/stow';
@@ -12,6 +13,8 @@ import { useOutingWorkspace } from '../../outingWorkspace';
 import { Pick } from './Pick';
 import { keyOf, targetList, targetOf } from './targets';
 import { spotAtTarget, useStow } from './useStow';
+
+const PackPanel = lazy(() => import('./PackPanel').then((module) => ({ default: module.PackPanel })));
 
 const reachWords = {
   hand: 'in your hand without a twist',
@@ -160,6 +163,11 @@ export function ThingPanel({ placed }: { placed: Placed }) {
             />
           )}
       </Box>
+      {isContainer(item.kind) && others.length > 0 && (
+        <Suspense fallback={null}>
+          <PackPanel container={placed} contents={others} />
+        </Suspense>
+      )}
       {placed.by === 'plan' && (
         <Button size="small" sx={{ mt: 0.5 }} onClick={() => edit((outing) => asUsual(outing, [item.id]))}>
           Where it usually lies
