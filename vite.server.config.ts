@@ -16,6 +16,7 @@ export default defineConfig({
         readBundleWorker: 'server/bundle/readBundleWorker.ts',
         planPdfWorker: 'server/word/planPdfWorker.ts',
         packWorker: 'server/calc/packWorker.ts',
+        arrangeWorker: 'server/calc/arrangeWorker.ts',
       },
       // Beside one another: a worker's code is found beside the code that starts it.
       output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' },

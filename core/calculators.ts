@@ -20,6 +20,7 @@ export { steadinessOf } from './boat/steadiness';
 export { anchor } from './holding/anchor';
 export { drift } from './holding/drift';
 export { pole } from './holding/pole';
+export { arrange } from './arranging/arrange';
 export { pack } from './packing/pack';
 export { jig } from './tackle/jig';
 export { rig } from './tackle/rig';

@@ -26,6 +26,7 @@ import { measureDrag } from './benchDrag';
 import { measureHouse } from './benchHouse';
 import { browserPath } from './browser.mjs';
 import { measureOffline } from './benchOffline';
+import { measureArranging } from './benchArranging';
 import { measurePacking } from './benchPacking';
 import { measureServer } from './benchServer';
 import { scriptSent } from './scriptBudgets';
@@ -120,8 +121,24 @@ function benchPacking(): void {
     console.log(`${name.padEnd(46)} ${solved} of ${asked}, longest ${longestMs.toFixed(0)} ms${verdict}`);
   }
 }
+/** `npm run bench -- packing` too: things into places of a boat. */
+function benchArranging(): void {
+  const figures = measureArranging(12);
+  line(
+    'arrange 120 things, 24 places: first plan',
+    middleOf(figures.map(({ firstMs }) => firstMs)),
+    50,
+    'ms',
+  );
+  for (const [i, limit] of [6, 3].entries()) {
+    const over = middleOf(figures.map(({ searched }) => 100 * (searched[i]?.over ?? Infinity)));
+    const ms = middleOf(figures.map(({ searched }) => searched[i]?.ms ?? Infinity));
+    line(`arrange: over the bound after ${ms.toFixed(0)} ms`, over, limit, '%');
+  }
+}
 if (process.argv[2] === 'packing') {
   benchPacking();
+  benchArranging();
   process.exit();
 }
 

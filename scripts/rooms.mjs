@@ -7,6 +7,7 @@ export const coreOrder = [
   'environment',
   'boat',
   'packing',
+  'arranging',
   'stow',
   'passage',
   'holding',

@@ -3,6 +3,7 @@ import { anchorTypes } from '#core/holding/anchor';
 import { alignments, bottoms } from '#core/vocabulary/holding';
 import { MOST_BOXES } from '#core/packing/box';
 import { chemistries } from '#core/power/power';
+import { dryness, reaches } from '#core/vocabulary/boat';
 import { efforts } from '#core/vocabulary/efforts';
 import { dateText, instantText, quantity } from '#core/documents/field';
 import { hullShapeSchema } from '#core/documents/hullShape';
@@ -24,6 +25,13 @@ export function withoutTraces<T>(value: T): T {
   return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, withoutTraces(one)])) as T;
 }
 
+const nameOfOne = z.string().min(1).max(80);
+function eachCalledOnce(list: readonly { id: string }[], context: z.core.$RefinementCtx): void {
+  list.forEach(({ id }, i) => {
+    if (list.findIndex((other) => other.id === id) < i)
+      context.addIssue({ code: 'custom', path: [i, 'id'], message: 'Another one is called so.' });
+  });
+}
 const bearing = quantity(0, 360, '°');
 const density = quantity(900, 1100, 'kg/m³').optional();
 const effort = z.enum(efforts);
@@ -197,7 +205,7 @@ export const calcInputs = {
     boxes: z
       .array(
         z.strictObject({
-          id: z.string().min(1).max(80),
+          id: nameOfOne,
           ...{ xM: over0(20, 'm'), yM: over0(20, 'm'), zM: over0(20, 'm') },
           massKg: quantity(0, 1000, 'kg').optional(),
           upright: z.boolean().optional(),
@@ -206,12 +214,74 @@ export const calcInputs = {
       )
       .min(1, 'At least one box.')
       .max(MOST_BOXES, `At most ${MOST_BOXES} boxes.`)
-      .superRefine((boxes, context) => {
-        boxes.forEach(({ id }, i) => {
-          if (boxes.findIndex((other) => other.id === id) < i)
-            context.addIssue({ code: 'custom', path: [i, 'id'], message: 'Another box is called so.' });
-        });
-      }),
+      .superRefine(eachCalledOnce),
+  }),
+  arrange: z.strictObject({
+    zones: z
+      .array(
+        z.strictObject({
+          id: nameOfOne,
+          ...{ xM: quantity(-20, 20, 'm'), yM: quantity(-5, 5, 'm'), zM: quantity(-5, 5, 'm') },
+          litres: quantity(0, 10_000, 'L'),
+          maxKg: quantity(0, 10_000, 'kg').nullable().default(null),
+          insideM: z
+            .tuple([over0(20, 'm'), over0(20, 'm'), over0(20, 'm')])
+            .nullable()
+            .default(null),
+          openingM: z
+            .tuple([over0(20, 'm'), over0(20, 'm')])
+            .nullable()
+            .default(null),
+          dry: z.enum(dryness).default('open'),
+          reach: z.enum(reaches).default('turn'),
+          leashes: z.int().min(0).max(50).default(0),
+        }),
+      )
+      .min(1, 'At least one place.')
+      .max(60, 'At most 60 places.')
+      .superRefine(eachCalledOnce),
+    items: z
+      .array(
+        z.strictObject({
+          id: nameOfOne,
+          massKg: quantity(0, 1000, 'kg'),
+          sizeM: z.tuple([over0(20, 'm'), over0(20, 'm'), over0(20, 'm')]),
+          soft: z.boolean().optional(),
+          dry: z.enum(dryness).optional(),
+          reach: z.enum(reaches).optional(),
+          leash: z.boolean().optional(),
+          use: quantity(0, 1, '').optional(),
+          apart: z.array(nameOfOne).max(50).optional(),
+          ...{ pinned: nameOfOne.optional(), now: nameOfOne.optional() },
+        }),
+      )
+      .min(1, 'At least one thing.')
+      .max(300, 'At most 300 things.')
+      .superRefine(eachCalledOnce),
+    /** Hull, person and what else is aboard. */
+    base: z
+      .strictObject({
+        massKg: quantity(0, 1000, 'kg'),
+        ...{ xM: quantity(-20, 20, 'm'), yM: quantity(-5, 5, 'm'), zM: quantity(-5, 5, 'm') },
+      })
+      .default({ massKg: 0, xM: 0, yM: 0, zM: 0 }),
+    /** Where the centre of gravity of all is wanted along the boat. */
+    levelAtM: quantity(-20, 20, 'm').default(0),
+    /** What a centimetre off level, to a side, of height and of reach counts, and what a thing moved does, cm. */
+    weights: z
+      .strictObject({
+        ...{ lcg: quantity(0, 1000, ''), tcg: quantity(0, 1000, ''), kg: quantity(0, 1000, '') },
+        ...{ reach: quantity(0, 1000, ''), change: quantity(0, 1000, '') },
+      })
+      .partial()
+      .default({}),
+    seed: z
+      .int()
+      .min(0)
+      .max(2 ** 31 - 1)
+      .default(1),
+    /** By which the steps are counted, not the clock: same seed, same plan. */
+    milliseconds: z.int().min(0).max(5000).default(200),
   }),
   spread: z.strictObject({
     holderHalfSpanM: quantity(0, 5, 'm'),

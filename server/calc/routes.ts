@@ -8,6 +8,8 @@ import { surf } from '#core/environment/surf';
 import { harmonicSeries, turnsOfTide } from '#core/environment/tide';
 import { waveOnStream } from '#core/environment/waveOnStream';
 import { waves } from '#core/environment/waves';
+import type { Arrangement } from '#core/arranging/arrange';
+import { type ArrangeProblem, USUAL_WEIGHTS, forbiddances, totalOf } from '#core/arranging/problem';
 import type { PackResult } from '#core/packing/pack';
 import { passage } from '#core/passage/passage';
 import { anchor } from '#core/holding/anchor';
@@ -34,6 +36,13 @@ import { hullOf } from '#core/boat/hull/hull';
 const packers = workerPool<z.infer<(typeof calcInputs)['pack']>, PackResult>(
   workerCode('packWorker', import.meta.url),
   { atOnce: 2, waiting: 20, longestMs: 10_000, heapMb: 256 },
+);
+
+/** Steps of the search that are taken for each millisecond asked for. Measured on one core, rounded down. */
+const STEPS_PER_MS = 800;
+const arrangers = workerPool<{ problem: ArrangeProblem; seed: number; steps: number }, Arrangement>(
+  workerCode('arrangeWorker', import.meta.url),
+  { atOnce: 2, waiting: 20, longestMs: 20_000, heapMb: 256 },
 );
 
 const figure = z.number();
@@ -125,6 +134,18 @@ const outputs = {
   rig: z.object({ weakest: z.string(), strengthKg: figure, dragKg: figure }),
   spool: z.object({ lengthM: figure }),
   jig: z.object({ massG: figure, sinkMps: maybe, sinkS: maybe }),
+  arrange: z.object({
+    places: z.record(z.string(), z.string()),
+    unplaced: z.array(
+      z.object({
+        id: z.string(),
+        why: z.array(z.object({ zone: z.string(), forbidden: z.enum(forbiddances) })),
+      }),
+    ),
+    cost: z.object({ lcg: figure, tcg: figure, kg: figure, reach: figure, change: figure, total: figure }),
+    /** No plan of what is placed costs less, cm. */
+    bound: maybe,
+  }),
   pack: z.object({
     fits: z.boolean(),
     placed: z.array(
@@ -218,6 +239,17 @@ const calculators: { [N in Name]: (input: In<N>) => Out<N> | Promise<Out<N>> } =
   rig: (input) => rig(given({ ...input, parts: input.parts.map(given) })),
   spool,
   jig: (input) => jig(given(input)),
+  arrange: async ({ seed, milliseconds, zones, items, base, levelAtM, weights }) => {
+    const problem = { zones, items, base, levelAtM, weights: { ...USUAL_WEIGHTS, ...given(weights) } };
+    const [plan] = await arrangers.run({ problem, seed, steps: milliseconds * STEPS_PER_MS });
+    if (!plan) throw new Error('The arranger gave no answer.');
+    return {
+      places: Object.fromEntries(plan.places),
+      unplaced: plan.unplaced,
+      cost: { ...plan.cost, total: totalOf(plan.cost) },
+      bound: plan.bound,
+    };
+  },
   pack: async (input) => {
     const [result] = await packers.run(input);
     if (!result) throw new Error('The packer gave no answer.');

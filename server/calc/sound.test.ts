@@ -177,6 +177,11 @@ describe('calculators over all that they say they take', () => {
 
 /** A few more that take no part above: their answers are no plain figures. */
 const examples: Record<string, object> = {
+  arrange: {
+    zones: [{ id: 'well', xM: 0.6, yM: 0, zM: 0.2, litres: 60, maxKg: 20, leashes: 2 }],
+    items: [{ id: 'pump', massKg: 0.8, sizeM: [0.6, 0.1, 0.1], use: 0.5 }],
+    ...{ base: { massKg: 120, xM: 1.8, yM: 0, zM: 0.25 }, levelAtM: 1.9, milliseconds: 5 },
+  },
   pack: {
     container: { xM: 0.4, yM: 0.3, zM: 0.3 },
     boxes: [{ id: 'tray', xM: 0.3, yM: 0.2, zM: 0.05, massKg: 1, order: 1 }],
