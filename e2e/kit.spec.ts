@@ -39,7 +39,16 @@ test('pollack kept becomes bonefish released: the kit follows, and a proposal is
   await expect(buy).toContainText('Lures or flies');
   await expect(buy).toContainText('about');
   await put(page.getByLabel('To spend, if limited'), '1');
-  await expect(buy).toContainText('not within what you can spend now');
+  await expect(buy).toContainText('too dear for what you can spend now');
+  await expect(
+    page.getByText(/^All of it about \d+ €; .*within what you can spend about \d+ €/),
+  ).toBeVisible();
+  await page.getByLabel('Currency').fill('kr');
+  await put(page.getByLabel('For one euro'), '11.5');
+  await expect(page.getByText(/^All of it about \d+ kr; /)).toBeVisible();
+  await put(page.getByLabel('For one euro'), '0');
+  await expect(page.getByText('More than 0; the last one stands.')).toBeVisible();
+  await expect(page.getByText(/^All of it about \d+ kr; /)).toBeVisible();
   await page.getByText(/things? left ashore, and why/).click();
   await expect(page.getByRole('main')).toContainText('which is lighter');
   await kept(page);

@@ -5,12 +5,14 @@ import type { Need } from '../needs/need';
 import type { Missing } from './propose';
 import type { PurchaseOption } from '../needs/purchaseOptions';
 
-/** One thing to buy or borrow, and the money gone by then. */
+/** One thing to buy or borrow. */
 export interface Purchase extends PurchaseOption {
   needIds: NeedId[];
   euro: number;
-  spentEuro: number;
+  /** Whether the money reaches for it. */
   within: boolean;
+  /** A Stop stands until it is there. */
+  vital: boolean;
 }
 
 /** What is for the fish: never bought before what is for whoever fishes. */
@@ -20,9 +22,8 @@ const rank = { law: 1, must: 2, should: 3, could: 4 } as const;
 /**
  * What to buy first: what life hangs on, then law, then what keeps one well before what catches fish, musts
  * before shoulds, the cheapest way of each; one thing that settles several is bought once. Prices are a rule
- * of thumb. What comes first is never given up for what comes later: from the first thing that is too dear,
- * what keeps one alive still stands before all else, and what no longer fits is said so. What is made for a
- * need comes before what also does it.
+ * of thumb. What is too dear for what is left of the money is passed over and said so, and the next one
+ * looked at. What is made for a need comes before what also does it.
  * @param budgetEuro null: no limit
  */
 export function purchases(missing: readonly Missing[], budgetEuro: number | null): Purchase[] {
@@ -37,7 +38,6 @@ export function purchases(missing: readonly Missing[], budgetEuro: number | null
     );
   const list: Purchase[] = [];
   let spentEuro = 0;
-  let open = true;
   for (const one of order) {
     const bought = list
       .filter(
@@ -60,9 +60,9 @@ export function purchases(missing: readonly Missing[], budgetEuro: number | null
     );
     for (const chosen of different.slice(0, one.different - bought.length)) {
       const euro = euroOf(chosen);
-      open &&= budgetEuro === null || spentEuro + euro <= budgetEuro;
-      if (open) spentEuro += euro;
-      list.push({ ...chosen, needIds: [one.needId], euro, spentEuro, within: open });
+      const within = budgetEuro === null || spentEuro + euro <= budgetEuro;
+      if (within) spentEuro += euro;
+      list.push({ ...chosen, needIds: [one.needId], euro, within, vital: one.unmet === 'stop' });
     }
   }
   return list;

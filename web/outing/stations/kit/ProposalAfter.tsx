@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { sayPurchase, sayShortfall } from '#core/needs/sayNeeds';
@@ -8,8 +9,9 @@ import type { Missing, Omitted, Proposal } from '#core/provisioning/propose';
 import { homeMade } from '#core/needs/homeMade';
 import { purchases } from '#core/provisioning/shopping';
 import { mass, inWords } from '#core/units/amount';
-import { count, howMany, listed, plural } from '#core/units/words';
+import { count, figure, howMany, listed, plural } from '#core/units/words';
 import { NumberField } from '../../../ui/NumberField';
+import { useKeptDraft } from '../../../ui/useKeptDraft';
 import { ProposedLine } from './ProposedLine';
 
 /** Tackle with the proposal taken, against the angler's own measure. */
@@ -75,6 +77,8 @@ function sayOmitted(why: Omitted['why']): string {
 /** What nothing owned does: in the order in which to buy it, with what can be made or borrowed. */
 export function ToBuy({ missing }: { missing: readonly Missing[] }) {
   const [budget, setBudget] = useState<number | null>(null);
+  const [money, setMoney] = useKeptDraft('currency', () => ({ code: '€', perEuro: 1 }));
+  const [isRateRefused, setRateRefused] = useState(false);
   const refused = budget !== null && !(budget >= 0);
   const allowed = refused ? null : budget;
   const putRight = (ids: readonly NeedId[]) => {
@@ -84,6 +88,12 @@ export function ToBuy({ missing }: { missing: readonly Missing[] }) {
       : [`or put right what you own: ${listed(own.map(({ name, why }) => `${name}, ${sayShortfall(why)}`))}`];
   };
   const doing = missing.filter((one) => one.would.length === 0);
+  const list = purchases(missing, allowed === null ? null : allowed / money.perEuro);
+  const all = list.reduce((sum, { euro }) => sum + euro, 0);
+  const reached = list.reduce((sum, { euro, within }) => sum + (within ? euro : 0), 0);
+  const first = list.reduce((sum, { euro, vital }) => sum + (vital ? euro : 0), 0);
+  const isVitalMissed = list.some(({ vital, within }) => vital && !within);
+  const say = (euro: number) => `${figure(euro * money.perEuro, 0)} ${money.code}`;
   return (
     <Box sx={{ mt: 2 }}>
       <Typography variant="h3">Nothing in the locker does this</Typography>
@@ -91,16 +101,52 @@ export function ToBuy({ missing }: { missing: readonly Missing[] }) {
         What keeps you alive comes first. Prices are a rule of thumb.
       </Typography>
       {missing.length > doing.length && (
-        <NumberField
-          label="To spend, if limited"
-          unit="€"
-          value={budget}
-          onChange={setBudget}
-          error={refused ? 'A sum from 0 € on, or nothing for no limit.' : undefined}
-        />
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '1fr 1fr',
+            gap: 1.5,
+            mt: 1.5,
+            '& > :first-of-type': { gridColumn: '1 / -1' },
+          }}
+        >
+          <NumberField
+            label="To spend, if limited"
+            unit=""
+            value={budget}
+            onChange={setBudget}
+            error={refused ? 'A sum from 0 on, or nothing for no limit.' : undefined}
+          />
+          <TextField
+            label="Currency"
+            value={money.code}
+            slotProps={{ htmlInput: { maxLength: 8 } }}
+            onChange={(event) => setMoney({ ...money, code: event.target.value })}
+          />
+          <NumberField
+            label="For one euro"
+            unit=""
+            value={money.perEuro}
+            error={isRateRefused ? 'More than 0; the last one stands.' : undefined}
+            onChange={(perEuro) => {
+              const isWorth = perEuro !== null && perEuro > 0;
+              setRateRefused(!isWorth);
+              if (isWorth) setMoney({ ...money, perEuro });
+            }}
+          />
+        </Box>
+      )}
+      {list.length > 0 && (
+        <Typography sx={{ mt: 1.5 }} role="status">
+          All of it about {say(all)}
+          {first > 0 && first < all && `; what forbids the day without it about ${say(first)}`}
+          {allowed !== null && `; within what you can spend about ${say(reached)}`}.
+          {isVitalMissed &&
+            ' Something the day hangs on is not within it: borrow it, or go otherwise. The rest does not make up for it.'}
+        </Typography>
       )}
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }} aria-label="To buy or borrow, in order">
-        {purchases(missing, allowed).map(({ needIds, kind, pieces, asked, euro, within }) => (
+        {list.map(({ needIds, kind, pieces, asked, euro, within }) => (
           <ProposedLine
             key={needIds.join()}
             sign=""
@@ -109,9 +155,9 @@ export function ToBuy({ missing }: { missing: readonly Missing[] }) {
               `buy or borrow: ${sayPurchase({ kind, pieces, asked })}`,
               ...putRight(needIds),
               ...needIds.flatMap((id) => (homeMade[id] ? [`or make: ${inWords(homeMade[id])}`] : [])),
-              ...(within ? [] : ['not within what you can spend now']),
+              ...(within ? [] : ['too dear for what you can spend now']),
             ].join('; ')}
-            right={`about ${euro} €`}
+            right={`about ${say(euro)}`}
             action={null}
           />
         ))}
