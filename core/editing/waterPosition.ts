@@ -1,3 +1,4 @@
+import type { Chart } from '../documents/chart';
 import type { Water } from '../documents/water';
 import { fromPlane, toPlane } from '../environment/geo';
 import { type Position, toSixPlaces } from '../units/position';
@@ -22,33 +23,39 @@ const USUAL_LATITUDE = 45;
 const DEG_PER_HOUR = 15;
 
 /**
- * The same water moved, without turning it, so that its first launch lies at a position now known.
- * Distances change by the convergence of the meridians only: 0.1 % within 50 km.
+ * What lies about one position, moved to lie so about another, without turning it. Distances change by the
+ * convergence of the meridians only: 0.1 % within 50 km.
  */
-export function withPosition(water: Water, at: Position): Water {
-  const origin = water.launches[0] ?? water;
-  const moved = (place: Position) => toSixPlaces(fromPlane(at, toPlane(origin, place)));
+export function movedAbout(from: Position, to: Position) {
+  const place = (at: Position): Position => toSixPlaces(fromPlane(to, toPlane(from, at)));
   const line = (points: readonly (readonly [number, number])[]) =>
     points.map(([lonDeg, latDeg]): [number, number] => {
-      const next = moved({ latDeg, lonDeg });
+      const next = place({ latDeg, lonDeg });
       return [next.lonDeg, next.latDeg];
     });
-  const placed = <One extends Position>(one: One): One => ({ ...one, ...moved(one) });
+  const chart = ({ features, ...rest }: Chart): Chart => ({
+    ...rest,
+    features: features.map((feature) => ({
+      ...feature,
+      geometry:
+        feature.geometry.type === 'Polygon'
+          ? { ...feature.geometry, coordinates: feature.geometry.coordinates.map(line) }
+          : { ...feature.geometry, coordinates: line(feature.geometry.coordinates) },
+    })),
+  });
+  return { place, chart };
+}
+
+/** The same water, moved so that its first launch lies at a position now known. */
+export function withPosition(water: Water, at: Position): Water {
+  const moved = movedAbout(water.launches[0] ?? water, at);
+  const placed = <One extends Position>(one: One): One => ({ ...one, ...moved.place(one) });
   return {
     ...placed(water),
     positioned: true,
     launches: water.launches.map(placed),
     areas: water.areas.map(placed),
     hazards: water.hazards.map(placed),
-    chart: {
-      ...water.chart,
-      features: water.chart.features.map((feature) => ({
-        ...feature,
-        geometry:
-          feature.geometry.type === 'Polygon'
-            ? { ...feature.geometry, coordinates: feature.geometry.coordinates.map(line) }
-            : { ...feature.geometry, coordinates: line(feature.geometry.coordinates) },
-      })),
-    },
+    chart: moved.chart(water.chart),
   };
 }

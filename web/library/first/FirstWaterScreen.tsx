@@ -24,7 +24,14 @@ import { MarkList } from './MarkList';
 import { StreamFields } from './StreamFields';
 import { OnceRead } from './OnceRead';
 import { useFirstDocument } from './useFirstDocument';
-import { type WaterDraft, answersOf, isRiverHalfTold, isWiderThanLong, withDraft } from './waterDraft';
+import {
+  type WaterDraft,
+  answersOf,
+  drawnAbout,
+  isRiverHalfTold,
+  isWiderThanLong,
+  withDraft,
+} from './waterDraft';
 
 const settings: Readonly<Record<WaterDraft['setting'], string>> = {
   still: 'Lake or pond',
@@ -82,6 +89,9 @@ function WaterForm() {
       return next;
     });
   const { name, type, setting, launch, launchName, surf, marks, chart } = draft;
+  const centre = drawnAbout(draft);
+  // Of what is drawn about no known position no degrees are told, and none are mixed with it.
+  const isOnMap = draft.positioned && draft.about === null;
   const sea = isSea(setting);
   const submit = () => {
     setAsked(true);
@@ -150,7 +160,12 @@ function WaterForm() {
                 />
                 <Button
                   size="small"
-                  onClick={() => set({ positioned: false, launch: nominalPosition(draft.timeZone, known) })}
+                  onClick={() =>
+                    set({
+                      positioned: false,
+                      about: centre ?? nominalPosition(draft.timeZone, known),
+                    })
+                  }
                 >
                   I cannot say where it lies
                 </Button>
@@ -161,7 +176,15 @@ function WaterForm() {
                   Told by distances and directions alone. The sun is guessed by the clock, and no plan names a
                   position, until you write one.
                 </Typography>
-                <Button size="small" onClick={() => set({ positioned: true, launch: null })}>
+                <Button
+                  size="small"
+                  onClick={() =>
+                    set({
+                      positioned: true,
+                      about: marks.length + chart.features.length > 0 ? draft.about : null,
+                    })
+                  }
+                >
                   I can say where it lies
                 </Button>
               </Box>
@@ -177,14 +200,14 @@ function WaterForm() {
         <Part name="Where you go from there">
           <MarkList
             marks={marks}
-            launch={launch}
-            positioned={draft.positioned}
+            launch={centre}
+            positioned={isOnMap}
             onChange={(next) => set({ marks: next })}
             onLaunch={(at, called) => set({ launch: at, launchName: called })}
           />
-          {launch ? (
+          {centre ? (
             <MarkChart
-              centre={launch}
+              centre={centre}
               marks={marks}
               chart={chart}
               onMark={(at) =>
@@ -198,7 +221,7 @@ function WaterForm() {
               With a launch there is a chart here, to press marks and the shore on.
             </Typography>
           )}
-          {draft.positioned && <ChartFile chart={chart} onChange={(next) => set({ chart: next })} />}
+          {isOnMap && <ChartFile chart={chart} onChange={(next) => set({ chart: next })} />}
         </Part>
         {noShore && (
           <Part name="How open it is">

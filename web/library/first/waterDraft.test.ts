@@ -1,3 +1,4 @@
+import { distanceBetween, placeAt } from '#core/environment/geo';
 import { describe, expect, it } from 'vitest';
 import { type StreamDraft, type WaterDraft, answersOf, withDraft } from './waterDraft';
 
@@ -30,6 +31,27 @@ describe('a water while it is being told', () => {
       name: 'Old slip',
       surf: true,
     });
+  });
+  it('told by distances first lies so about its position once that is said, and about no position until then', () => {
+    const about = { latDeg: 45, lonDeg: -15 };
+    const marks = [{ name: 'The weeds', use: 'place to fish', at: placeAt(about, 60, 700) }] as const;
+    const drawn = { about, marks, launch: null };
+    expect(answersOf(told({ ...drawn, positioned: true }))).toBeNull();
+    expect(answersOf(told({ ...drawn, positioned: false }))).toMatchObject({
+      positioned: false,
+      launch: { at: about },
+      marks,
+    });
+    const launch = { latDeg: 47, lonDeg: -18 };
+    const [mark] = answersOf(told({ ...drawn, positioned: true, launch }))?.marks ?? [];
+    expect(distanceBetween(launch, mark?.at ?? launch)).toBeCloseTo(700, -1);
+    // Marks of a file lie where the file says, whatever the launch.
+    expect(answersOf(told({ marks, launch }))?.marks).toEqual(marks);
+  });
+  it('is not wider than it is long', () => {
+    const lake = (widthM: number) => answersOf(told({ setting: 'still', acrossM: 500, widthM }));
+    expect(lake(500)).not.toBeNull();
+    expect(lake(501)).toBeNull();
   });
   it('left in an earlier form is gone on with: what it had not is empty', () => {
     const { hours: _, ...older } = stream();
