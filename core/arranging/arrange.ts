@@ -1,6 +1,6 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { type Level, assignmentBound } from './bound';
+import { type Balance, assignmentBound } from './bound';
 import {
   type ArrangeCost,
   type ArrangeProblem,
@@ -35,11 +35,12 @@ interface Options {
 
 /** A thing without a place costs more than any plan, cm. */
 const UNPLACED = 1000;
-/** At first what is worse by so much of a usual change is taken as often as not, at last by so much of that. */
-const HEATED = 0.4;
-const COOLED_TO = 0.004;
-/** Changes that are tried to learn what is usual. */
-const TRIED = 200;
+/** Temperature at the start, as a share of what a move changes the cost by on average. */
+const START_TEMPERATURE = 0.4;
+/** Temperature at the end, as a share of that at the start. */
+const END_TEMPERATURE = 0.004;
+/** Moves that are sampled for that average. */
+const SAMPLED_MOVES = 200;
 const NOWHERE = -1;
 const NEAR = 1e-9;
 
@@ -68,15 +69,15 @@ export function arrange(
     const j = below(2) === 0 ? (movable[below(movable.length)] ?? i) : i;
     return i === j ? state.relocate(i, below) : state.swap(i, j);
   };
-  const usual = movable.length === 0 ? 0 : usualChange(state, move);
-  const cooling = steps > 1 ? COOLED_TO ** (1 / (steps - 1)) : 1;
-  let heat = Math.max(NEAR, usual * HEATED);
-  for (let step = 0; step < steps && movable.length > 0; step += 1, heat *= cooling) {
+  const meanChange = movable.length === 0 ? 0 : meanChangeOf(state, move);
+  const cooling = steps > 1 ? END_TEMPERATURE ** (1 / (steps - 1)) : 1;
+  let temperature = Math.max(NEAR, meanChange * START_TEMPERATURE);
+  for (let step = 0; step < steps && movable.length > 0; step += 1, temperature *= cooling) {
     const undo = move();
     if (undo === null) continue;
     const next = state.cost();
     const worse = next - now;
-    if (worse > 0 && below(SCALE) / SCALE >= Math.exp(-worse / heat)) {
+    if (worse > 0 && below(RANDOM_STEPS) / RANDOM_STEPS >= Math.exp(-worse / temperature)) {
       undo();
       continue;
     }
@@ -89,19 +90,20 @@ export function arrange(
   state.restore(best.places);
   return { ...state.result(), bound: prove ? state.bound() : null };
 }
-const SCALE = 1 << 24;
+/** Steps into which a random number from 0 to 1 is divided. */
+const RANDOM_STEPS = 1 << 24;
 
-/** By how much a change makes a plan better or worse, cm, the mean of some; each is taken back. */
-function usualChange(state: State, move: () => (() => void) | null): number {
+/** By how much a move changes the cost on average, cm; each sampled move is undone. */
+function meanChangeOf(state: State, move: () => (() => void) | null): number {
   const from = state.cost();
   let sum = 0;
   let made = 0;
-  for (let i = 0; i < TRIED; i += 1) {
+  for (let i = 0; i < SAMPLED_MOVES; i += 1) {
     const undo = move();
     if (undo === null) continue;
     const by = Math.abs(state.cost() - from);
     undo();
-    // What gains or loses a place is no measure of where things lie.
+    // A thing that gains or loses its place changes the cost by far more than any other move.
     if (by >= UNPLACED / 2) continue;
     sum += by;
     made += 1;
@@ -119,7 +121,6 @@ class State {
   private readonly usedL: number[];
   private readonly usedKg: number[];
   private readonly usedLeashes: number[];
-  private readonly inZone: Set<number>[];
   private readonly nowAt: readonly number[];
   private readonly sums: Sums = { kg: 0, x: 0, y: 0, z: 0, reach: 0, changes: 0 };
   private unplaced: number;
@@ -147,7 +148,6 @@ class State {
     this.usedL = zones.map(() => 0);
     this.usedKg = zones.map(() => 0);
     this.usedLeashes = zones.map(() => 0);
-    this.inZone = zones.map(() => new Set<number>());
     this.nowAt = items.map(({ now }) => (now === undefined ? NOWHERE : (zoneIndex.get(now) ?? NOWHERE)));
     this.unplaced = items.length;
   }
@@ -158,7 +158,7 @@ class State {
     return totalOf(costOf(this.sums, this.problem, this.uses)) + UNPLACED * this.unplaced;
   }
   /** Why a thing cannot be added where others lie; null: it can. */
-  private full(i: number, z: number): Forbidden | null {
+  private forbiddenNow(i: number, z: number): Forbidden | null {
     const [item, zone] = [this.problem.items[i], this.problem.zones[z]];
     if (!item || !zone) return 'no room left';
     if ((this.usedL[z] ?? 0) + (this.litres[i] ?? 0) > roomOf(zone) + NEAR) return 'no room left';
@@ -182,8 +182,6 @@ class State {
     const was = this.nowAt[i] ?? NOWHERE;
     if (was !== NOWHERE && was !== z) this.sums.changes += sign;
     this.unplaced -= sign;
-    if (sign === 1) this.inZone[z]?.add(i);
-    else this.inZone[z]?.delete(i);
     this.zoneOf[i] = sign === 1 ? z : NOWHERE;
   }
   private put(i: number, z: number): void {
@@ -196,7 +194,7 @@ class State {
     const choices = this.choices(i);
     const z = choices[below(Math.max(1, choices.length))];
     const was = this.zoneOf[i] ?? NOWHERE;
-    if (z === undefined || z === was || this.full(i, z) !== null) return null;
+    if (z === undefined || z === was || this.forbiddenNow(i, z) !== null) return null;
     this.put(i, z);
     return () => this.put(i, was);
   }
@@ -217,8 +215,8 @@ class State {
     };
     this.put(i, NOWHERE);
     this.put(j, NOWHERE);
-    if (b !== NOWHERE && this.full(i, b) === null) this.put(i, b);
-    if (a !== NOWHERE && this.full(j, a) === null) this.put(j, a);
+    if (b !== NOWHERE && this.forbiddenNow(i, b) === null) this.put(i, b);
+    if (a !== NOWHERE && this.forbiddenNow(j, a) === null) this.put(j, a);
     if (this.zoneOf[i] === b && this.zoneOf[j] === a) return undo;
     undo();
     return null;
@@ -237,7 +235,7 @@ class State {
       let chosen = NOWHERE;
       let least = Infinity;
       for (const z of this.choices(i)) {
-        if (this.full(i, z) !== null) continue;
+        if (this.forbiddenNow(i, z) !== null) continue;
         this.put(i, z);
         const cost = this.cost();
         this.put(i, NOWHERE);
@@ -270,7 +268,7 @@ class State {
                 id: item.id,
                 why: zones.map((zone, z) => ({
                   zone: zone.id,
-                  forbidden: forbiddenAlone(item, zone) ?? this.full(i, z) ?? 'no room left',
+                  forbidden: forbiddenAlone(item, zone) ?? this.forbiddenNow(i, z) ?? 'no room left',
                 })),
               },
             ]
@@ -280,7 +278,7 @@ class State {
     };
   }
   /** What a thing adds by itself in a place: its height, how it is reached, whether it is moved. */
-  private own(i: number, z: number): number {
+  private ownCost(i: number, z: number): number {
     const [item, zone] = [this.problem.items[i], this.problem.zones[z]];
     if (!item || !zone) return Infinity;
     const { base, weights } = this.problem;
@@ -292,8 +290,8 @@ class State {
       (was !== NOWHERE && was !== z ? weights.change : 0)
     );
   }
-  /** How far the centre of gravity lies off along an axis, cm, thing by thing. */
-  private level(axis: 'xM' | 'yM', wantedM: number, weight: number): Level {
+  /** How far the centre of gravity lies off along an axis, cm. */
+  private balance(axis: 'xM' | 'yM', wantedM: number, weight: number): Balance {
     const { base, items, zones } = this.problem;
     const perKg = 100 / (base.massKg + this.sums.kg || 1);
     return {
@@ -304,16 +302,20 @@ class State {
   }
   /** No plan of what is placed costs less, as far as room and mass of the places and being level go. */
   bound(): number {
+    const { items, zones, levelAtM, weights } = this.problem;
+    const limits = zones.flatMap((zone, place) => [
+      { place, most: roomOf(zone), takes: this.litres },
+      { place, most: zone.maxKg ?? Infinity, takes: items.map(({ massKg }) => massKg) },
+    ]);
     const bound = assignmentBound(
       {
-        allowed: this.allowed.map((places, i) => (this.zoneOf[i] === NOWHERE ? [] : places)),
-        cost: (i, z) => this.own(i, z),
-        takes: this.problem.items.map(({ massKg }, i) => [this.litres[i] ?? 0, massKg]),
-        limits: this.problem.zones.map((zone) => [roomOf(zone), zone.maxKg ?? Infinity]),
-        level: [
-          this.level('xM', this.problem.levelAtM, this.problem.weights.lcg),
-          this.level('yM', 0, this.problem.weights.tcg),
-        ],
+        choices: items.map((_, i) =>
+          this.zoneOf[i] === NOWHERE
+            ? []
+            : this.choices(i).map((place) => ({ place, cost: this.ownCost(i, place) })),
+        ),
+        limits: limits.filter(({ most }) => most > 0 && Number.isFinite(most)),
+        balances: [this.balance('xM', levelAtM, weights.lcg), this.balance('yM', 0, weights.tcg)],
       },
       totalOf(costOf(this.sums, this.problem, this.uses)),
     );

@@ -1,16 +1,20 @@
-/** What every thing costs in every place where it may lie, and what it takes up there. */
+/** Things to be assigned to places: what each costs where, and what the places allow. */
 export interface Assignment {
-  /** Places that each thing may take. */
-  allowed: readonly (readonly number[])[];
-  cost: (thing: number, place: number) => number;
-  /** What each thing takes of a place's limits: room, mass. */
-  takes: readonly (readonly number[])[];
-  /** Each place's limits, in the same order; Infinity: none. */
-  limits: readonly (readonly number[])[];
-  /** Sums whose distance from nought is paid for, whichever way it goes: trim and heel. */
-  level: readonly Level[];
+  /** Of each thing, the places that it may take, with what it costs there. */
+  choices: readonly (readonly { place: number; cost: number }[])[];
+  limits: readonly Limit[];
+  balances: readonly Balance[];
 }
-export interface Level {
+/** The room of a place, or the mass that it carries. */
+export interface Limit {
+  place: number;
+  /** More than nought. */
+  most: number;
+  /** How much of it each thing takes. */
+  takes: readonly number[];
+}
+/** A sum whose distance from nought is paid for, whichever way it goes: trim and heel. */
+export interface Balance {
   /** What a thing in a place adds to the sum. */
   adds: (thing: number, place: number) => number;
   /** What the sum is without any of them. */
@@ -20,49 +24,53 @@ export interface Level {
 }
 
 const ROUNDS = 250;
+/** Rounds without a better bound before the steps are halved. */
+const PATIENCE = 12;
+const NEXT_TO_NOTHING = 1e-12;
+const LEAST_GAP = 1e-6;
 
 /**
- * No assignment within the limits costs less than this. Room and mass of each place get a price, raised by
- * subgradient ascent where more is asked of them than there is; with prices of
- * nought or more, each thing in the place where its own cost and what it takes up are least together, less
- * what all limits are worth, is never more than the best plan (Lagrangian relaxation of the assignment). What
- * is off level costs at least any slope of it that is no steeper than its weight.
- * @param best cost of a plan that is known, by which the steps are sized
+ * A lower bound on the cost of every assignment within the limits, by Lagrangian relaxation: each limit has a
+ * price of nought or more, each balance a slope no steeper than its weight, and each thing takes the place
+ * that is cheapest for it with both. Subgradient ascent raises them where more is asked than there is.
+ * Source: Fisher, The Lagrangian relaxation method for solving integer programming problems (1981).
+ * @param best cost of an assignment that is known, by which the steps are sized
  */
-export function assignmentBound({ allowed, cost, takes, limits, level }: Assignment, best: number): number {
-  const prices = limits.map((list) => list.map(() => 0));
-  const costs = allowed.map((places, i) => places.map((z) => cost(i, z)));
-  const slopes = level.map(() => 0);
-  const added = allowed.map((places, i) => places.map((z) => level.map(({ adds }) => adds(i, z))));
+export function assignmentBound({ choices, limits, balances }: Assignment, best: number): number {
+  const limitsAt = new Map<number, number[]>();
+  limits.forEach(({ place }, k) => limitsAt.set(place, [...(limitsAt.get(place) ?? []), k]));
+  const options = choices.map((list, thing) =>
+    list.map(({ place, cost }) => ({
+      cost,
+      takes: (limitsAt.get(place) ?? []).map((k) => ({ k, much: limits[k]?.takes[thing] ?? 0 })),
+      adds: balances.map(({ adds }) => adds(thing, place)),
+    })),
+  );
+  const prices = limits.map(() => 0);
+  const slopes = balances.map(() => 0);
   let bound = -Infinity;
   let share = 1;
   let stale = 0;
   for (let round = 0; round < ROUNDS; round += 1) {
-    const over = limits.map((list) => list.map((limit) => -limit));
-    const sums = level.map(({ without }) => without);
-    let value = sums.reduce((all, sum, k) => all + sum * (slopes[k] ?? 0), 0);
-    allowed.forEach((places, i) => {
+    const asked = limits.map(() => 0);
+    const sums = balances.map(({ without }) => without);
+    let value =
+      sums.reduce((all, sum, k) => all + sum * (slopes[k] ?? 0), 0) -
+      limits.reduce((all, { most }, k) => all + most * (prices[k] ?? 0), 0);
+    for (const list of options) {
       let least = Infinity;
-      let chosen = -1;
-      let at = -1;
-      places.forEach((z, nth) => {
-        let sum = costs[i]?.[nth] ?? 0;
-        takes[i]?.forEach((much, limit) => (sum += much * (prices[z]?.[limit] ?? 0)));
-        added[i]?.[nth]?.forEach((much, k) => (sum += much * (slopes[k] ?? 0)));
-        if (sum < least) [least, chosen, at] = [sum, z, nth];
-      });
-      if (chosen < 0) return;
+      let chosen: (typeof list)[number] | null = null;
+      for (const option of list) {
+        let sum = option.cost;
+        for (const { k, much } of option.takes) sum += much * (prices[k] ?? 0);
+        option.adds.forEach((much, k) => (sum += much * (slopes[k] ?? 0)));
+        if (sum < least) [least, chosen] = [sum, option];
+      }
+      if (chosen === null) continue;
       value += least;
-      added[i]?.[at]?.forEach((much, k) => (sums[k] = (sums[k] ?? 0) + much));
-      const row = over[chosen];
-      if (row) takes[i]?.forEach((much, limit) => (row[limit] = (row[limit] ?? 0) + much));
-    });
-    limits.forEach((list, z) =>
-      list.forEach((limit, k) => {
-        const price = prices[z]?.[k] ?? 0;
-        if (price > 0) value -= limit * price;
-      }),
-    );
+      for (const { k, much } of chosen.takes) asked[k] = (asked[k] ?? 0) + much;
+      chosen.adds.forEach((much, k) => (sums[k] = (sums[k] ?? 0) + much));
+    }
     if (value > bound) {
       bound = value;
       stale = 0;
@@ -70,31 +78,19 @@ export function assignmentBound({ allowed, cost, takes, limits, level }: Assignm
       share /= 2;
       stale = 0;
     }
-    // Litres and kilograms are told apart: each limit is measured by its own size.
-    let square = 0;
-    over.forEach((list, z) =>
-      list.forEach((much, k) => {
-        const limit = limits[z]?.[k] ?? Infinity;
-        if (Number.isFinite(limit) && limit > 0 && (much > 0 || (prices[z]?.[k] ?? 0) > 0))
-          square += (much / limit) ** 2;
-      }),
-    );
-    sums.forEach((sum) => (square += sum ** 2));
-    if (square < 1e-12) break;
-    const step = (share * Math.max(1e-6, best - value)) / square;
-    sums.forEach((sum, k) => {
-      const most = level[k]?.weight ?? 0;
-      slopes[k] = Math.min(most, Math.max(-most, (slopes[k] ?? 0) + step * sum));
+    // Each limit is measured by its own size, so that litres and kilograms go together.
+    const over = limits.map(({ most }, k) => (asked[k] ?? 0) / most - 1);
+    const square =
+      over.reduce((all, much, k) => all + (much > 0 || (prices[k] ?? 0) > 0 ? much ** 2 : 0), 0) +
+      sums.reduce((all, sum) => all + sum ** 2, 0);
+    if (square < NEXT_TO_NOTHING) break;
+    const step = (share * Math.max(LEAST_GAP, best - value)) / square;
+    limits.forEach(({ most }, k) => {
+      prices[k] = Math.max(0, (prices[k] ?? 0) + (step * (over[k] ?? 0)) / most);
     });
-    over.forEach((list, z) =>
-      list.forEach((much, k) => {
-        const limit = limits[z]?.[k] ?? Infinity;
-        const row = prices[z];
-        if (!row || !Number.isFinite(limit) || limit <= 0) return;
-        row[k] = Math.max(0, (row[k] ?? 0) + (step * (much / limit)) / limit);
-      }),
-    );
+    balances.forEach(({ weight }, k) => {
+      slopes[k] = Math.min(weight, Math.max(-weight, (slopes[k] ?? 0) + step * (sums[k] ?? 0)));
+    });
   }
   return bound;
 }
-const PATIENCE = 12;

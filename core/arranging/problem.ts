@@ -1,13 +1,14 @@
+import { USABLE_SHARE } from '../units/constants';
 import { type Dryness, type Reach, dryness, reaches } from '../vocabulary/boat';
 
 /** A place that takes things. Positions in metres, from any origin that all places share; y to starboard. */
 export interface ArrangeZone {
   id: string;
-  /** Where what lies there has its centre of gravity. */
+  /** Centre of gravity of what lies there. */
   xM: number;
   yM: number;
   zM: number;
-  /** Room, L, of which four fifths are used. */
+  /** Room, L; what can be filled of it is less. */
   litres: number;
   /** null: as much as one likes. */
   maxKg: number | null;
@@ -68,14 +69,12 @@ export interface ArrangeProblem {
   weights: ArrangeWeights;
 }
 
-/** Of a place's room so much can be filled. */
-const USABLE = 0.8;
 /** What reaching costs: in the hand, by a twist, by leaving the seat, not afloat. */
 const REACH_COST: Readonly<Record<Reach, number>> = { hand: 0, turn: 0.5, move: 1, ashore: 2 };
 const NEAR = 1e-9;
 
 /** Why a thing cannot lie in a place. */
-export const forbiddances = [
+export const forbiddenReasons = [
   'too long inside',
   'opening too small',
   'not dry enough',
@@ -86,7 +85,7 @@ export const forbiddances = [
   'apart',
   'pinned elsewhere',
 ] as const;
-export type Forbidden = (typeof forbiddances)[number];
+export type Forbidden = (typeof forbiddenReasons)[number];
 
 /** Why a thing cannot lie in a place even if nothing else lies there; null: it can. */
 export function forbiddenAlone(item: ArrangeItem, zone: ArrangeZone): Forbidden | null {
@@ -97,7 +96,7 @@ export function forbiddenAlone(item: ArrangeItem, zone: ArrangeZone): Forbidden 
     return 'out of reach';
   if (zone.maxKg !== null && item.massKg > zone.maxKg + NEAR) return 'too heavy';
   if (item.leash === true && zone.leashes < 1) return 'no leash point';
-  if (litresOf(item) > zone.litres * USABLE + NEAR) return 'no room left';
+  if (litresOf(item) > roomOf(zone) + NEAR) return 'no room left';
   if (item.soft === true) return null;
   const sides = longestFirst(item.sizeM);
   if (zone.insideM !== null) {
@@ -116,7 +115,7 @@ export function litresOf({ sizeM: [a, b, c] }: Pick<ArrangeItem, 'sizeM'>): numb
   return a * b * c * 1000;
 }
 export function roomOf({ litres }: ArrangeZone): number {
-  return litres * USABLE;
+  return litres * USABLE_SHARE;
 }
 export function reachCost({ reach }: ArrangeZone): number {
   return REACH_COST[reach];

@@ -1,5 +1,6 @@
 import { type Chart, chartSchema } from '../documents/chart';
 import { type Place, fromPlane } from '../environment/geo';
+import { toSixPlaces } from '../units/position';
 import hallow from './charts/hallow.json';
 import lantern from './charts/lantern.json';
 import ostrey from './charts/ostrey.json';
@@ -8,8 +9,7 @@ import venn from './charts/venn.json';
 
 /** A position so many metres east and north of an origin, to about a decimetre. */
 export function placeAt(origin: Place, east: number, north: number): Place {
-  const { latDeg, lonDeg } = fromPlane(origin, { x: east, y: north });
-  return { latDeg: Number(latDeg.toFixed(6)), lonDeg: Number(lonDeg.toFixed(6)) };
+  return toSixPlaces(fromPlane(origin, { x: east, y: north }));
 }
 
 /** Shores, depths and bottoms of the demo waters, as GeoJSON. All of it invented. */

@@ -13,7 +13,7 @@ import {
 import { idText, lineText, nameText, noteText, quantity, wholeNumber } from './field';
 
 /** What a boat may have that is usual for its picture, while nobody has said so. */
-export const boatGuesses = ['ratedLoadKg', 'hatches', 'drainPlugs'] as const;
+export const boatAssumptions = ['ratedLoadKg', 'hatches', 'drainPlugs'] as const;
 
 /** A boat. Lengths in metres, masses in kilograms, speeds in metres per second through still water. */
 export const craftSchema = z.strictObject({
@@ -31,7 +31,7 @@ export const craftSchema = z.strictObject({
   /** What the maker rates the well behind the seat and the stern to carry; null: not told. */
   wellKg: quantity(1, 300, 'kg').nullable(),
   /** Filled in by the program, and not yet confirmed by anybody. */
-  assumed: z.array(z.enum(boatGuesses)).max(boatGuesses.length),
+  assumed: z.array(z.enum(boatAssumptions)).max(boatAssumptions.length),
   colour: lineText,
   /** Name and number written on the hull, so that a stray boat finds its owner. */
   marked: z.boolean(),
@@ -82,11 +82,11 @@ export const craftSchema = z.strictObject({
 });
 export type Craft = z.infer<typeof craftSchema>;
 
-export type BoatGuess = (typeof boatGuesses)[number];
+export type BoatAssumption = (typeof boatAssumptions)[number];
 
-/** The boat once somebody has said, or confirmed, a figure that was assumed. */
-export function confirmed(craft: Craft, guess: BoatGuess): Craft {
-  return { ...craft, assumed: craft.assumed.filter((one) => one !== guess) };
+/** The boat once somebody has said, or withConfirmed, a figure that was assumed. */
+export function withConfirmed(craft: Craft, assumption: BoatAssumption): Craft {
+  return { ...craft, assumed: craft.assumed.filter((one) => one !== assumption) };
 }
 
 /** Whether its pace and drag areas are all measured: nothing of them is then estimated. */

@@ -77,7 +77,7 @@ const streamHour = z.strictObject({
 export const getOuts = ['by the chart', 'anywhere along the banks', 'in places', 'launches only'] as const;
 
 /** What a water may have that is usual for its kind, while nobody has said so. */
-export const waterGuesses = ['depth', 'bottom', 'carry'] as const;
+export const waterAssumptions = ['depth', 'bottom', 'carry'] as const;
 
 /** A place to fish: where one launches, where one goes, and what is known of it. */
 export const waterSchema = z.strictObject({
@@ -95,7 +95,7 @@ export const waterSchema = z.strictObject({
    */
   positioned: z.boolean(),
   /** Filled in by the program, and not yet confirmed by anybody. */
-  assumed: z.array(z.enum(waterGuesses)).max(waterGuesses.length),
+  assumed: z.array(z.enum(waterAssumptions)).max(waterAssumptions.length),
   /** Where one launches and lands. */
   launches: z.array(launch).min(1, 'A water needs at least one launch.').max(20),
   areas: z.array(area).min(1, 'A water needs at least one place to fish.').max(40),
@@ -146,11 +146,11 @@ export const waterSchema = z.strictObject({
   authorityNote: lineText,
 });
 export type Water = z.infer<typeof waterSchema>;
-export type WaterGuess = (typeof waterGuesses)[number];
+export type WaterAssumption = (typeof waterAssumptions)[number];
 
-/** The water once somebody has said, or confirmed, a figure that was assumed. */
-export function withTold(water: Water, guess: WaterGuess): Water {
-  return { ...water, assumed: water.assumed.filter((one) => one !== guess) };
+/** The water once somebody has said, or withConfirmed, a figure that was assumed. */
+export function withConfirmed(water: Water, assumption: WaterAssumption): Water {
+  return { ...water, assumed: water.assumed.filter((one) => one !== assumption) };
 }
 export type Area = Water['areas'][number];
 export type Launch = Water['launches'][number];

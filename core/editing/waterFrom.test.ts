@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EMPTY_CHART } from '../documents/chart';
-import { waterSchema, withTold } from '../documents/water';
+import { waterSchema, withConfirmed } from '../documents/water';
 import { distanceBetween, placeAt } from '../environment/geo';
 import { OPEN_SEA_M } from '../environment/fetch';
 import { hoursFromSlack } from '../environment/waterTide';
@@ -126,7 +126,7 @@ describe('a water from a handful of answers', () => {
   it('names what was filled in and not told', () => {
     expect(waterFrom(plain, id).assumed).toEqual(['depth', 'bottom', 'carry']);
     expect(waterFrom({ ...plain, depthM: 4 }, id).assumed).toEqual(['bottom', 'carry']);
-    expect(withTold(waterFrom(plain, id), 'depth').assumed).toEqual(['bottom', 'carry']);
+    expect(withConfirmed(waterFrom(plain, id), 'depth').assumed).toEqual(['bottom', 'carry']);
   });
   it('keeps a tide table and a stream as they were typed', () => {
     const turns = [{ at: '2026-06-01T06:00:00.000Z', heightM: 4, high: true }];

@@ -4,7 +4,7 @@ import { fromPlane, toPlane } from '../environment/geo';
 import { type Position, toSixPlaces } from '../units/position';
 import { offsetHours } from '../units/time';
 
-/** Where a water without a position is drawn: by its clock, and by waters that are known. */
+/** Position assumed for a water that has none: of a known water of its time zone, else by the zone's offset. */
 export function nominalPosition(
   zone: string,
   known: readonly Pick<Water, 'timeZone' | 'positioned' | 'latDeg' | 'lonDeg'>[],
@@ -12,7 +12,7 @@ export function nominalPosition(
   const near = known.find((one) => one.positioned && one.timeZone === zone);
   if (near) return { latDeg: near.latDeg, lonDeg: near.lonDeg };
   const [january, july] = [0, 6].map((month) => offsetHours(Date.UTC(2024, month, 15), zone));
-  // The earth turns 15° an hour; a clock that is ahead in January has its summer then.
+  // A zone that is ahead in January has its summer then: it lies in the south.
   const southern = (january ?? 0) > (july ?? 0);
   return {
     latDeg: southern ? -USUAL_LATITUDE : USUAL_LATITUDE,
@@ -20,17 +20,18 @@ export function nominalPosition(
   };
 }
 const USUAL_LATITUDE = 45;
+/** The earth turns so far in an hour, °. */
 const DEG_PER_HOUR = 15;
 
 /**
- * What lies about one position, moved to lie so about another, without turning it. Distances change by the
- * convergence of the meridians only: 0.1 % within 50 km.
+ * Moves positions and charts by what lies between two positions, without turning them. Distances change by
+ * the convergence of the meridians only: 0.1 % within 50 km.
  */
-export function movedAbout(from: Position, to: Position) {
-  const place = (at: Position): Position => toSixPlaces(fromPlane(to, toPlane(from, at)));
+export function translation(from: Position, to: Position) {
+  const position = (at: Position): Position => toSixPlaces(fromPlane(to, toPlane(from, at)));
   const line = (points: readonly (readonly [number, number])[]) =>
     points.map(([lonDeg, latDeg]): [number, number] => {
-      const next = place({ latDeg, lonDeg });
+      const next = position({ latDeg, lonDeg });
       return [next.lonDeg, next.latDeg];
     });
   const chart = ({ features, ...rest }: Chart): Chart => ({
@@ -43,13 +44,13 @@ export function movedAbout(from: Position, to: Position) {
           : { ...feature.geometry, coordinates: line(feature.geometry.coordinates) },
     })),
   });
-  return { place, chart };
+  return { position, chart };
 }
 
 /** The same water, moved so that its first launch lies at a position now known. */
 export function withPosition(water: Water, at: Position): Water {
-  const moved = movedAbout(water.launches[0] ?? water, at);
-  const placed = <One extends Position>(one: One): One => ({ ...one, ...moved.place(one) });
+  const moved = translation(water.launches[0] ?? water, at);
+  const placed = <One extends Position>(one: One): One => ({ ...one, ...moved.position(one) });
   return {
     ...placed(water),
     positioned: true,

@@ -42,8 +42,8 @@ describe('a field outside the outing that answers a finding', () => {
     });
     expect(of('overload', ready, laden(['hatches']))).toBeNull();
     expect(of('overload', ready, laden(['ratedLoadKg', 'hatches']))).toMatchObject({ by: 'boat' });
-    const unplaced = references.waters.map((water) => ({ ...water, positioned: false }));
-    expect(of('water-unplaced', ready, { ...references, waters: unplaced })).toMatchObject({ by: 'water' });
+    const unknown = references.waters.map((water) => ({ ...water, positioned: false }));
+    expect(of('position-unknown', ready, { ...references, waters: unknown })).toMatchObject({ by: 'water' });
   });
   it('is the water for who listens to a radio and for coverage', () => {
     const alone: Outing = {

@@ -22,8 +22,8 @@ export function answeredBy(facts: Facts): Answer | null {
     case 'far-for-reach':
       return { by: 'water', what: 'Where one can get out' };
     case 'overload':
-      return facts.guessed ? { by: 'boat', what: 'The maker’s greatest load' } : null;
-    case 'water-unplaced':
+      return facts.assumed ? { by: 'boat', what: 'The maker’s greatest load' } : null;
+    case 'position-unknown':
       return { by: 'water', what: 'Where it lies' };
     case 'depth-assumed':
       return { by: 'water', what: 'Depth and bottom' };

@@ -362,13 +362,13 @@ describe('a water told without a position', () => {
   it('is minded near the guessed sunrise and sunset and at sea, else noted; and told where it is known', () => {
     const still = of({ setting: 'still' });
     const level = (launchAt: string, homeAt: string, refs = still) =>
-      found('water-unplaced', at(launchAt, homeAt), refs)?.level ?? null;
+      found('position-unknown', at(launchAt, homeAt), refs)?.level ?? null;
     expect(level('11:00', '15:00')).toBe('note');
     expect(level('05:00', '15:00')).toBe('mind');
     expect(level('11:00', '20:30')).toBe('mind');
     expect(level('11:00', '15:00', of({}))).toBe('mind');
     expect(level('05:00', '20:30', references)).toBeNull();
-    const told = found('water-unplaced', at('05:00', '15:00'), still);
+    const told = found('position-unknown', at('05:00', '15:00'), still);
     expect(told && sayFinding(told.facts).text).toMatch(
       /^Sunrise at \d\d:\d\d and sunset at \d\d:\d\d are guessed/,
     );

@@ -24,12 +24,12 @@ interface Options {
 /** Volumes nearer than this are the same, m³. */
 const SAME_VOLUME = 1e-12;
 const LONGEST_MS = 1000;
-/** Steps without a better packing before the search starts over from another order. */
+/** Steps without a better packing before a restart from another order. */
 const PATIENCE = 25;
-/** How full blocks are made to be, in turn: as cut out of one piece, nearly so, and with some waste. */
+/** Least fill of joined blocks, in turn: without waste, with a little, with some. */
 const BLOCK_FILLS = [0.995, 0.94, 0.86];
-/** Starts over that are tried to put in as much as possible of what is known not to go in as a whole. */
-const STARTS_IN_VAIN = 24;
+/** Restarts to pack as much as possible of boxes that are proven not to fit together. */
+const STARTS_WHEN_IMPOSSIBLE = 24;
 
 /**
  * Boxes into a container: none overlaps, none is outside, each rests on the floor or on three quarters of its
@@ -54,7 +54,7 @@ export function pack(container: Container, boxes: readonly Box[], options: Optio
 
   let best = build(container, alone.toSorted(STARTS[0]), fromTheCorner, orderOf);
   for (let start = 1; best.unplaced.length > 0 && clock() < until; start += 1) {
-    if (proof !== null && start > STARTS_IN_VAIN) break;
+    if (proof !== null && start > STARTS_WHEN_IMPOSSIBLE) break;
     // A start in three works with single boxes, the others with blocks of more and more waste.
     const level = start % 3 === 0 ? null : Math.floor(start / 3) % BLOCK_FILLS.length;
     if (level !== null)

@@ -1,8 +1,9 @@
 import { type Box, type Container, type PlacedBox, SAME_M, overlaps, turnsOf, volumeOf } from './box';
 
-/** Boxes that are searched exactly, and the most positions that are looked at for it. */
-export const MOST_EXACT = 7;
-const MOST_LOOKED = 400_000;
+/** More boxes than this are not searched exhaustively. */
+const MOST_EXACT = 7;
+/** The search gives up after this many positions. */
+const MOST_POSITIONS = 400_000;
 
 /** Why boxes can never all go in. */
 export type Impossible = 'mass' | 'volume' | 'dimension' | 'search';
@@ -19,14 +20,14 @@ export function impossible(container: Container, boxes: readonly Box[]): Impossi
   if (boxes.some((box) => !turnsOf(box).some(fits))) return 'dimension';
   const volume = boxes.reduce((sum, box) => sum + volumeOf(box), 0);
   if (volume > volumeOf(container) * (1 + SAME_M)) return 'volume';
-  return boxes.length <= MOST_EXACT && isSearchedInVain(container, boxes) ? 'search' : null;
+  return boxes.length <= MOST_EXACT && isProvenBySearch(container, boxes) ? 'search' : null;
 }
 
 /**
  * Whether a search through every arrangement that is pushed into the corner of the origin finds none: its
  * edges lie at sums of sides of other boxes. False too where the search grew too long to end.
  */
-function isSearchedInVain(container: Container, boxes: readonly Box[]): boolean {
+function isProvenBySearch(container: Container, boxes: readonly Box[]): boolean {
   const largest = boxes.toSorted((a, b) => volumeOf(b) - volumeOf(a));
   const axes = [container.xM, container.yM, container.zM].map((length, axis) =>
     largest.map((_, i) =>
@@ -37,7 +38,7 @@ function isSearchedInVain(container: Container, boxes: readonly Box[]): boolean 
       ),
     ),
   );
-  let looked = 0;
+  let positions = 0;
   const placed: PlacedBox[] = [];
   /** true: all lie; false: none of this branch can; null: too long. */
   const place = (i: number): boolean | null => {
@@ -50,7 +51,7 @@ function isSearchedInVain(container: Container, boxes: readonly Box[]): boolean 
           if (yM + dyM > container.yM + SAME_M) break;
           for (const zM of axes[2]?.[i] ?? []) {
             if (zM + dzM > container.zM + SAME_M) break;
-            if ((looked += 1) > MOST_LOOKED) return null;
+            if ((positions += 1) > MOST_POSITIONS) return null;
             const at = { id: box.id, xM, yM, zM, dxM, dyM, dzM };
             if (placed.some((other) => overlaps(at, other))) continue;
             placed.push(at);

@@ -2,6 +2,7 @@ import { isRod, isSoft, sizeOf } from '../catalog/gear/stowing';
 import type { Zone } from '../documents/boatParts';
 import type { Item } from '../documents/item';
 import { rememberFor } from '../units/remember';
+import { USABLE_SHARE } from '../units/constants';
 import type { ZoneKind } from '../vocabulary/boat';
 
 /** Packed things give a little: so much of a dimension. */
@@ -17,8 +18,6 @@ const holders: ReadonlySet<ZoneKind> = new Set<ZoneKind>(['rod tube', 'rod holde
 const HANDLE_M = 0.16;
 /** What hangs on a rail is this thick at most, m. */
 const RAIL_M = 0.3;
-/** Of the room of a place, so much can be filled. */
-export const USABLE = 0.8;
 
 export type NoFit =
   | { why: 'opening'; haveM: number; wantM: number }
@@ -103,7 +102,7 @@ export function litresOf(item: Item): number {
 export function roomOf(zone: Zone): number | null {
   if (holders.has(zone.kind)) return null;
   const over = isClosed(zone) ? 1 : 1.5;
-  return zone.lengthM * zone.widthM * zone.heightM * over * 1000 * USABLE;
+  return zone.lengthM * zone.widthM * zone.heightM * over * 1000 * USABLE_SHARE;
 }
 /** How many things stand in a holder; null: it is none. */
 export function standsIn({ kind }: Zone): number | null {

@@ -8,3 +8,5 @@ export const SALT_WATER = 1025;
 /** Density of steel and lead, kg/m³. */
 export const STEEL = 7850;
 export const LEAD = 11340;
+/** Share of the room of a place that can be filled with things. Rule of thumb. */
+export const USABLE_SHARE = 0.8;

@@ -9,7 +9,7 @@ import { harmonicSeries, turnsOfTide } from '#core/environment/tide';
 import { waveOnStream } from '#core/environment/waveOnStream';
 import { waves } from '#core/environment/waves';
 import type { Arrangement } from '#core/arranging/arrange';
-import { type ArrangeProblem, USUAL_WEIGHTS, forbiddances, totalOf } from '#core/arranging/problem';
+import { type ArrangeProblem, USUAL_WEIGHTS, forbiddenReasons, totalOf } from '#core/arranging/problem';
 import type { PackResult } from '#core/packing/pack';
 import { passage } from '#core/passage/passage';
 import { anchor } from '#core/holding/anchor';
@@ -139,7 +139,7 @@ const outputs = {
     unplaced: z.array(
       z.object({
         id: z.string(),
-        why: z.array(z.object({ zone: z.string(), forbidden: z.enum(forbiddances) })),
+        why: z.array(z.object({ zone: z.string(), forbidden: z.enum(forbiddenReasons) })),
       }),
     ),
     cost: z.object({ lcg: figure, tcg: figure, kg: figure, reach: figure, change: figure, total: figure }),

@@ -85,13 +85,13 @@ const overload = rule({
         level,
         basis: 'physics',
         extent: massKg,
-        facts: { massKg, ratedKg, craft, guessed: assumed.includes('ratedLoadKg') },
+        facts: { massKg, ratedKg, craft, assumed: assumed.includes('ratedLoadKg') },
       },
     ];
   },
-  say: ({ massKg, ratedKg, craft, guessed }) => ({
+  say: ({ massKg, ratedKg, craft, assumed }) => ({
     title: massKg > ratedKg ? `${craft} is overloaded` : `${craft} is heavily laden`,
-    text: `You, the gear and the catch come to ${amount(massKg, 'kg', 0)} of the ${amount(ratedKg, 'kg', 0)} ${guessed ? 'such a boat is usually rated for (nobody has said it of this one)' : 'it is rated for'}, ${figure((massKg / ratedKg) * 100, 0)} %. It sits lower and answers slower.`,
+    text: `You, the gear and the catch come to ${amount(massKg, 'kg', 0)} of the ${amount(ratedKg, 'kg', 0)} ${assumed ? 'such a boat is usually rated for (nobody has said it of this one)' : 'it is rated for'}, ${figure((massKg / ratedKg) * 100, 0)} %. It sits lower and answers slower.`,
   }),
   repairs: ({ massKg, ratedKg }, context) => [
     // Only what is heavy enough to settle it is tried.

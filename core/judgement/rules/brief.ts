@@ -171,11 +171,11 @@ const weatherInvented = rule({
 /** Settings of a water where the sea comes and goes. */
 const tidal: readonly Water['setting'][] = ['estuary', 'coast', 'flats', 'open'];
 
-/** A guessed latitude and longitude err by so much in the hour of sunrise, in the middle latitudes, min. */
-const SUN_GUESSED_MIN = 90;
-/** A water told by words alone: its sun is guessed, and whoever looks for somebody has a name and no more. */
-const waterUnplaced = rule({
-  code: 'water-unplaced',
+/** How far sunrise may be off where the position is taken from the time zone alone, min. Rule of thumb. */
+const SUN_ERROR_MIN = 90;
+/** Without a position sunrise is estimated from the time zone, and a rescue service has only a name. */
+const positionUnknown = rule({
+  code: 'position-unknown',
   reads: ['places', 'day'],
   station: 'brief',
   measure: 'whether',
@@ -185,10 +185,10 @@ const waterUnplaced = rule({
     const sun = (at: Instant) => lightOfDay(noonOf(dateAt(at, timeZone), lonDeg), latDeg, lonDeg);
     const { sunrise } = sun(launchAt);
     const { sunset } = sun(homeAt);
-    const guard = SUN_GUESSED_MIN * MINUTE_MS;
-    const byDark =
+    const guard = SUN_ERROR_MIN * MINUTE_MS;
+    const isNearDark =
       sunrise === null || sunset === null || launchAt < sunrise + guard || homeAt > sunset - guard;
-    const level = byDark || tidal.includes(water.setting) ? ('mind' as const) : ('note' as const);
+    const level = isNearDark || tidal.includes(water.setting) ? ('mind' as const) : ('note' as const);
     const clock = (at: Instant | null) => (at === null ? null : clockAt(at, timeZone));
     const facts = { water: water.name, sunrise: clock(sunrise), sunset: clock(sunset) };
     return [{ level, basis: 'judgement', extent: 1, facts }];
@@ -279,7 +279,7 @@ export const briefRules = [
   hoursGone,
   conditionsMissing,
   weatherInvented,
-  waterUnplaced,
+  positionUnknown,
   tideNotHeld,
   conditionsStale,
   firstOutings,

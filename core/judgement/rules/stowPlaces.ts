@@ -1,7 +1,8 @@
 import { isBattery, isFixed, isRod, keepApart, keepsApart, storageOf } from '../../catalog/gear/stowing';
 import { kinds } from '../../catalog/gear/kinds';
 import type { Zone } from '../../documents/boatParts';
-import { USABLE, isClosed, fitsIn, litresOf, roomOf, standsIn } from '../../stow/fits';
+import { USABLE_SHARE } from '../../units/constants';
+import { isClosed, fitsIn, litresOf, roomOf, standsIn } from '../../stow/fits';
 import type { Placed, StowPlan } from '../../stow/plan';
 import { atZone, inside } from '../../stow/at';
 import { sayLies } from '../../stow/say';
@@ -137,7 +138,7 @@ const overfull = rule({
         ? `${capital(count(why.have))} things stand where there is room for ${count(why.want)}: ${things}.`
         : why.of === 'mass'
           ? `${mass(why.have)} where it carries ${mass(why.want)}: ${things}.`
-          : `${amount(why.have, 'L', 0)} of things where ${amount(why.want, 'L', 0)} can be packed, ${Math.round(USABLE * 100)} % of its room: ${things}.`,
+          : `${amount(why.have, 'L', 0)} of things where ${amount(why.want, 'L', 0)} can be packed, ${Math.round(USABLE_SHARE * 100)} % of its room: ${things}.`,
   }),
   // Only what is large or heavy enough to settle it by itself is tried.
   repairs: ({ thingIds, zoneId, why }, context) =>

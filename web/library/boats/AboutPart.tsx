@@ -42,7 +42,7 @@ export function AboutPart() {
         <Figure
           label="Rated load, all told"
           unit="kg"
-          guess="ratedLoadKg"
+          assumption="ratedLoadKg"
           value={craft.ratedLoadKg}
           set={(one, ratedLoadKg) => ({ ...one, ratedLoadKg })}
         />
@@ -56,7 +56,7 @@ export function AboutPart() {
         <Figure
           label="Drain plugs"
           unit=""
-          guess="drainPlugs"
+          assumption="drainPlugs"
           value={craft.drainPlugs}
           set={(one, drainPlugs) => ({ ...one, drainPlugs })}
         />
@@ -68,7 +68,7 @@ export function AboutPart() {
         <Figure
           label="Hatches"
           unit=""
-          guess="hatches"
+          assumption="hatches"
           value={craft.hatches}
           set={(one, hatches) => ({ ...one, hatches })}
         />

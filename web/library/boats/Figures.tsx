@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
-import { type BoatGuess, type Craft, confirmed } from '#core/documents/craft';
+import { type BoatAssumption, type Craft, withConfirmed } from '#core/documents/craft';
 import { NumberField } from '../../ui/NumberField';
 import { useBoat } from './boatDesk';
 
@@ -18,18 +18,18 @@ interface FigureProps {
   clear?: (craft: Craft) => Craft;
   size?: 'small' | 'medium';
   /** What of the boat this is, where the program may have filled it in. */
-  guess?: BoatGuess;
+  assumption?: BoatAssumption;
 }
 
 /** As fine as anybody sets a figure of a hull; what was solved for is kept finer. */
 const shown = (value: number) => Number(value.toPrecision(6));
 
 /** One figure of the boat: kept as soon as it fits, and what does not fit is said under it. */
-export function Figure({ label, unit, value, set, clear, size = 'small', guess }: FigureProps) {
+export function Figure({ label, unit, value, set, clear, size = 'small', assumption }: FigureProps) {
   const { craft: boat, change } = useBoat();
   const [trouble, setTrouble] = useState<string | null>(null);
-  const isGuessed = guess !== undefined && boat.assumed.includes(guess);
-  const told = (craft: Craft) => (guess === undefined ? craft : confirmed(craft, guess));
+  const isAssumed = assumption !== undefined && boat.assumed.includes(assumption);
+  const told = (craft: Craft) => (assumption === undefined ? craft : withConfirmed(craft, assumption));
   const field = (
     <NumberField
       label={label}
@@ -43,7 +43,7 @@ export function Figure({ label, unit, value, set, clear, size = 'small', guess }
       }}
     />
   );
-  if (!isGuessed) return field;
+  if (!isAssumed) return field;
   return (
     <Box>
       {field}

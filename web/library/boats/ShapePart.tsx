@@ -86,7 +86,7 @@ export function ShapePart() {
           <Figure
             label="Maker’s greatest load"
             unit="kg"
-            guess="ratedLoadKg"
+            assumption="ratedLoadKg"
             value={craft.ratedLoadKg}
             set={(c, ratedLoadKg) => ({ ...c, ratedLoadKg })}
           />

@@ -27,7 +27,7 @@ import { useFirstDocument } from './useFirstDocument';
 import {
   type WaterDraft,
   answersOf,
-  drawnAbout,
+  drawingCentre,
   isRiverHalfTold,
   isWiderThanLong,
   withDraft,
@@ -89,9 +89,9 @@ function WaterForm() {
       return next;
     });
   const { name, type, setting, launch, launchName, surf, marks, chart } = draft;
-  const centre = drawnAbout(draft);
-  // Of what is drawn about no known position no degrees are told, and none are mixed with it.
-  const isOnMap = draft.positioned && draft.about === null;
+  const centre = drawingCentre(draft);
+  // Positions of files and of other marks cannot be mixed with what is drawn around a nominal position.
+  const isOnMap = draft.positioned && draft.drawingOrigin === null;
   const sea = isSea(setting);
   const submit = () => {
     setAsked(true);
@@ -163,7 +163,7 @@ function WaterForm() {
                   onClick={() =>
                     set({
                       positioned: false,
-                      about: centre ?? nominalPosition(draft.timeZone, known),
+                      drawingOrigin: centre ?? nominalPosition(draft.timeZone, known),
                     })
                   }
                 >
@@ -181,7 +181,7 @@ function WaterForm() {
                   onClick={() =>
                     set({
                       positioned: true,
-                      about: marks.length + chart.features.length > 0 ? draft.about : null,
+                      drawingOrigin: marks.length + chart.features.length > 0 ? draft.drawingOrigin : null,
                     })
                   }
                 >

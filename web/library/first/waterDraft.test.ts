@@ -32,14 +32,14 @@ describe('a water while it is being told', () => {
       surf: true,
     });
   });
-  it('told by distances first lies so about its position once that is said, and about no position until then', () => {
-    const about = { latDeg: 45, lonDeg: -15 };
-    const marks = [{ name: 'The weeds', use: 'place to fish', at: placeAt(about, 60, 700) }] as const;
-    const drawn = { about, marks, launch: null };
+  it('without a position keeps what was drawn, and moves it to the launch once its position is known', () => {
+    const origin = { latDeg: 45, lonDeg: -15 };
+    const marks = [{ name: 'The weeds', use: 'place to fish', at: placeAt(origin, 60, 700) }] as const;
+    const drawn = { drawingOrigin: origin, marks, launch: null };
     expect(answersOf(told({ ...drawn, positioned: true }))).toBeNull();
     expect(answersOf(told({ ...drawn, positioned: false }))).toMatchObject({
       positioned: false,
-      launch: { at: about },
+      launch: { at: origin },
       marks,
     });
     const launch = { latDeg: 47, lonDeg: -18 };

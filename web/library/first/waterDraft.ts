@@ -1,7 +1,7 @@
 import { EMPTY_CHART } from '#core/documents/chart';
 import { hoursFromSlack } from '#core/environment/waterTide';
 import type { Mark, WaterAnswers } from '#core/editing/waterFrom';
-import { movedAbout } from '#core/editing/waterPosition';
+import { translation } from '#core/editing/waterPosition';
 import type { Position } from '#core/units/position';
 import { type StreamHour } from '#core/documents/water';
 
@@ -11,8 +11,8 @@ export interface WaterDraft extends Omit<
   'launch' | 'marks' | 'streamHours' | 'steady'
 > {
   launch: Position | null;
-  /** What marks and shore are drawn about where that was not the launch's own position; null: the launch. */
-  about: Position | null;
+  /** Nominal position that marks and shore were drawn around before the launch's was known; null: none. */
+  drawingOrigin: Position | null;
   launchName: string;
   surf: boolean;
   marks: readonly Mark[];
@@ -38,7 +38,7 @@ function freshDraft(): WaterDraft {
     setting: 'coast',
     timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     launch: null,
-    about: null,
+    drawingOrigin: null,
     positioned: true,
     launchName: '',
     surf: false,
@@ -70,13 +70,13 @@ export function withDraft(left: Partial<WaterDraft> | null): WaterDraft {
  * told.
  */
 export function answersOf(draft: WaterDraft): WaterAnswers | null {
-  const { about, launchName, surf, stream, riverMps, riverTowardDeg, ...rest } = draft;
-  const launch = draft.positioned ? draft.launch : drawnAbout(draft);
+  const { drawingOrigin, launchName, surf, stream, riverMps, riverTowardDeg, ...rest } = draft;
+  const launch = draft.positioned ? draft.launch : drawingCentre(draft);
   if (launch === null || draft.name.trim() === '' || isRiverHalfTold(draft) || isWiderThanLong(draft))
     return null;
   const isRiver = draft.setting === 'river';
-  // What was drawn before the position was known lies so about it now.
-  const moved = draft.positioned && about !== null ? movedAbout(about, launch) : null;
+  // What was drawn around the nominal position moves to the real one.
+  const moved = draft.positioned && drawingOrigin !== null ? translation(drawingOrigin, launch) : null;
   const hours = stream === null || isRiver ? [] : streamHours(stream);
   const steady =
     isRiver && riverMps !== null && riverTowardDeg !== null
@@ -85,7 +85,7 @@ export function answersOf(draft: WaterDraft): WaterAnswers | null {
   return (
     hours && {
       ...rest,
-      marks: moved ? rest.marks.map((mark) => ({ ...mark, at: moved.place(mark.at) })) : rest.marks,
+      marks: moved ? rest.marks.map((mark) => ({ ...mark, at: moved.position(mark.at) })) : rest.marks,
       chart: moved ? moved.chart(rest.chart) : rest.chart,
       launch: { name: launchName.trim() || 'The launch', at: launch, surf },
       streamHours: hours,
@@ -94,9 +94,9 @@ export function answersOf(draft: WaterDraft): WaterAnswers | null {
   );
 }
 
-/** What marks and shore are drawn about; null: nothing yet. */
-export function drawnAbout({ about, launch }: WaterDraft): Position | null {
-  return about ?? launch;
+/** Position that marks and shore are drawn around; null: neither a nominal nor a real one yet. */
+export function drawingCentre({ drawingOrigin, launch }: WaterDraft): Position | null {
+  return drawingOrigin ?? launch;
 }
 /** Across at its widest is no more than at its longest. */
 export function isWiderThanLong({ setting, acrossM, widthM }: WaterDraft): boolean {

@@ -14,7 +14,7 @@ import { distance } from '#core/units/amount';
 
 const SIZE = 420;
 const GRID = 4;
-/** A press takes a corner this near, in units of the drawing. */
+/** A press selects a corner within this distance, in units of the drawing. */
 const NEAR = 16;
 /** Half the side of the chart, m. */
 const MOST_REACH_M = 20_000;
@@ -22,7 +22,7 @@ const REACHES = [250, 500, 1000, 2000, 5000, 10_000, MOST_REACH_M];
 /** Until another is chosen: or as much more as the marks want. */
 const USUAL_REACH_M = 1000;
 
-type Doing =
+type Activity =
   | { is: 'marking' }
   | { is: 'drawing'; points: readonly Position[] }
   | { is: 'editing'; corner: Corner | null };
@@ -45,14 +45,14 @@ interface Props {
 export function MarkChart({ centre, marks, chart, closes, onMark, onChart }: Props) {
   const { inks } = useTheme();
   const [chosen, setReach] = useState<number | null>(null);
-  const [doing, setDoing] = useState<Doing>({ is: 'marking' });
-  const [before, setBefore] = useState<readonly Chart[]>([]);
+  const [activity, setActivity] = useState<Activity>({ is: 'marking' });
+  const [history, setHistory] = useState<readonly Chart[]>([]);
   const change = (next: Chart) => {
-    setBefore([...before, chart]);
+    setHistory([...history, chart]);
     onChart(next);
   };
   const corners = cornersOf(chart);
-  // By the shore as it was when one came: a scale that changes while it is drawn moves it under the finger.
+  // Fixed when the chart opens: a scale that changed while drawing would move the points under the finger.
   const [shoreOut] = useState(() => farthest(centre, corners));
   const out = Math.max(farthest(centre, marks), shoreOut);
   const reach =
@@ -67,15 +67,15 @@ export function MarkChart({ centre, marks, chart, closes, onMark, onChart }: Pro
     const k = SIZE / box.width;
     const [x, y] = [(event.clientX - box.left) * k, (event.clientY - box.top) * k];
     const place = fromPlane(centre, { x: (x - SIZE / 2) / scale, y: (SIZE / 2 - y) / scale });
-    if (doing.is === 'marking') onMark?.(place);
-    else if (doing.is === 'drawing') setDoing({ is: 'drawing', points: [...doing.points, place] });
-    else if (doing.corner) {
-      change(withCorner(chart, doing.corner, place));
-      setDoing({ is: 'editing', corner: null });
+    if (activity.is === 'marking') onMark?.(place);
+    else if (activity.is === 'drawing') setActivity({ is: 'drawing', points: [...activity.points, place] });
+    else if (activity.corner) {
+      change(withCorner(chart, activity.corner, place));
+      setActivity({ is: 'editing', corner: null });
     } else {
       const away = (corner: Position) => Math.hypot(at(corner).x - x, at(corner).y - y);
       const [nearest] = corners.toSorted((a, b) => away(a.at) - away(b.at));
-      if (nearest && away(nearest.at) <= NEAR) setDoing({ is: 'editing', corner: nearest });
+      if (nearest && away(nearest.at) <= NEAR) setActivity({ is: 'editing', corner: nearest });
     }
   };
   const line = (points: readonly Position[]) =>
@@ -101,37 +101,37 @@ export function MarkChart({ centre, marks, chart, closes, onMark, onChart }: Pro
             </MenuItem>
           ))}
         </TextField>
-        {doing.is === 'marking' && (
+        {activity.is === 'marking' && (
           <>
-            <Button variant="outlined" onClick={() => setDoing({ is: 'drawing', points: [] })}>
+            <Button variant="outlined" onClick={() => setActivity({ is: 'drawing', points: [] })}>
               Draw the shore
             </Button>
             {corners.length > 0 && (
-              <Button variant="outlined" onClick={() => setDoing({ is: 'editing', corner: null })}>
+              <Button variant="outlined" onClick={() => setActivity({ is: 'editing', corner: null })}>
                 Move its corners
               </Button>
             )}
           </>
         )}
-        {doing.is === 'drawing' && (
+        {activity.is === 'drawing' && (
           <Drawing
-            points={doing.points}
+            points={activity.points}
             closes={closes}
-            onPoints={(points) => setDoing({ is: 'drawing', points })}
+            onPoints={(points) => setActivity({ is: 'drawing', points })}
             onDone={(closed) => {
-              change(withShore(chart, doing.points, closed));
-              setDoing({ is: 'marking' });
+              change(withShore(chart, activity.points, closed));
+              setActivity({ is: 'marking' });
             }}
-            onLeave={() => setDoing({ is: 'marking' })}
+            onLeave={() => setActivity({ is: 'marking' })}
           />
         )}
-        {doing.is === 'editing' && (
+        {activity.is === 'editing' && (
           <>
             <Button
-              disabled={doing.corner === null}
+              disabled={activity.corner === null}
               onClick={() => {
-                if (doing.corner) change(withCorner(chart, doing.corner, null));
-                setDoing({ is: 'editing', corner: null });
+                if (activity.corner) change(withCorner(chart, activity.corner, null));
+                setActivity({ is: 'editing', corner: null });
               }}
             >
               Take this corner out
@@ -139,22 +139,22 @@ export function MarkChart({ centre, marks, chart, closes, onMark, onChart }: Pro
             <Button
               onClick={() => {
                 change({ ...chart, features: [] });
-                setDoing({ is: 'marking' });
+                setActivity({ is: 'marking' });
               }}
             >
               Take the whole shore away
             </Button>
-            <Button variant="contained" onClick={() => setDoing({ is: 'marking' })}>
+            <Button variant="contained" onClick={() => setActivity({ is: 'marking' })}>
               The shore is right
             </Button>
           </>
         )}
-        {before.length > 0 && doing.is !== 'drawing' && (
+        {history.length > 0 && activity.is !== 'drawing' && (
           <Button
             onClick={() => {
-              const last = before.at(-1);
+              const last = history.at(-1);
               if (last) onChart(last);
-              setBefore(before.slice(0, -1));
+              setHistory(history.slice(0, -1));
             }}
           >
             Undo the drawing
@@ -162,7 +162,7 @@ export function MarkChart({ centre, marks, chart, closes, onMark, onChart }: Pro
         )}
       </Box>
       <Typography variant="caption" color="textSecondary" component="p" role="status" sx={{ minHeight: 20 }}>
-        {sayDoing(doing, closes, onMark !== undefined)}
+        {sayActivity(activity, closes, onMark !== undefined)}
       </Typography>
       <svg
         viewBox={`0 0 ${SIZE} ${SIZE}`}
@@ -208,26 +208,28 @@ export function MarkChart({ centre, marks, chart, closes, onMark, onChart }: Pro
             />
           )),
         )}
-        {doing.is === 'drawing' && doing.points.length > 0 && (
+        {activity.is === 'drawing' && activity.points.length > 0 && (
           <>
-            <path d={line(doing.points)} fill="none" stroke={inks.kelp} strokeWidth={2.5} />
-            {closes && doing.points.length >= LEAST_CORNERS && (
+            <path d={line(activity.points)} fill="none" stroke={inks.kelp} strokeWidth={2.5} />
+            {closes && activity.points.length >= LEAST_CORNERS && (
               <path
-                d={line([...doing.points.slice(-1), ...doing.points.slice(0, 1)])}
+                d={line([...activity.points.slice(-1), ...activity.points.slice(0, 1)])}
                 fill="none"
                 stroke={inks.kelp}
                 strokeWidth={1.5}
                 strokeDasharray="5 5"
               />
             )}
-            <Dots points={doing.points.map(at)} colour={inks.kelp} />
+            <Dots points={activity.points.map(at)} colour={inks.kelp} />
           </>
         )}
-        {doing.is === 'editing' && (
+        {activity.is === 'editing' && (
           <>
             <Dots points={corners.map((corner) => at(corner.at))} colour={inks.ink} />
             <Dots
-              points={corners.filter((corner) => isSame(corner, doing.corner)).map((corner) => at(corner.at))}
+              points={corners
+                .filter((corner) => isSame(corner, activity.corner))
+                .map((corner) => at(corner.at))}
               colour={inks.kelp}
               size={8}
             />
@@ -305,8 +307,8 @@ function Drawing({ points, closes, onPoints, onDone, onLeave }: DrawingProps) {
   );
 }
 
-function sayDoing(doing: Doing, closes: boolean, marks: boolean): string {
-  switch (doing.is) {
+function sayActivity(activity: Activity, closes: boolean, marks: boolean): string {
+  switch (activity.is) {
     case 'marking':
       return marks ? 'A press sets a mark.' : '';
     case 'drawing':
@@ -314,6 +316,8 @@ function sayDoing(doing: Doing, closes: boolean, marks: boolean): string {
         ? 'Press along the shore; it closes from the last point to the first.'
         : 'Press along the shore, from one end of it to the other.';
     case 'editing':
-      return doing.corner ? 'Press where this corner belongs.' : 'Press a corner of the shore to take it up.';
+      return activity.corner
+        ? 'Press where this corner belongs.'
+        : 'Press a corner of the shore to take it up.';
   }
 }

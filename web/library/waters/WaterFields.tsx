@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
 import { type UseFormReturn, useFieldArray } from 'react-hook-form';
-import { type Water, type WaterGuess, getOuts, hazardKinds } from '#core/documents/water';
+import { type Water, type WaterAssumption, getOuts, hazardKinds } from '#core/documents/water';
 import { bottoms } from '#core/vocabulary/holding';
 import {
   FormChoice,
@@ -58,7 +58,7 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
   const areas = useFieldArray({ control, name: 'areas', keyName: 'key' });
   const hazards = useFieldArray({ control, name: 'hazards', keyName: 'key' });
   const positioned = form.watch('positioned');
-  useTellingGuesses(form);
+  useConfirmWhenEdited(form);
   const here = () => ({ latDeg: form.getValues('latDeg'), lonDeg: form.getValues('lonDeg') });
   const two = { display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 };
   return (
@@ -223,21 +223,21 @@ export function WaterFields({ form, packs }: { form: UseFormReturn<Water>; packs
   );
 }
 
-/** What ends so in the form is what was assumed of the water. */
-const guessFields: Readonly<Record<WaterGuess, RegExp>> = {
+/** The form's fields by which an assumption is confirmed. */
+const assumptionFields: Readonly<Record<WaterAssumption, RegExp>> = {
   depth: /\.depthM$/,
   bottom: /\.bottom$/,
   carry: /\.(carryM|surface)$/,
 };
-/** A figure that somebody writes is no longer assumed. */
-function useTellingGuesses(form: UseFormReturn<Water>) {
+/** Editing an assumed figure confirms it. */
+function useConfirmWhenEdited(form: UseFormReturn<Water>) {
   useEffect(
     () =>
       form.subscribe({
         formState: { values: true },
         callback: ({ name }) => {
           const assumed = form.getValues('assumed');
-          const left = assumed.filter((guess) => !guessFields[guess].test(name ?? ''));
+          const left = assumed.filter((assumption) => !assumptionFields[assumption].test(name ?? ''));
           if (left.length < assumed.length) form.setValue('assumed', left, { shouldDirty: true });
         },
       }),
@@ -245,7 +245,7 @@ function useTellingGuesses(form: UseFormReturn<Water>) {
   );
 }
 
-/** The shore as it is drawn by hand, about the launch. */
+/** The shore, drawn by hand around the launch. */
 function ShoreChart({ form }: { form: UseFormReturn<Water> }) {
   const [chart, setting, areas, launches] = form.watch(['chart', 'setting', 'areas', 'launches']);
   const [launch] = launches;

@@ -24,7 +24,7 @@ import { useMayChange } from '../../people/queries';
 import { Fetch } from './Fetch';
 import { TideToday } from './TideToday';
 import { packOptions } from './packs';
-import { NotTold } from './NotTold';
+import { AssumedPanel } from './AssumedPanel';
 import { WaterFields } from './WaterFields';
 import { Term } from '../../ui/Term';
 
@@ -89,7 +89,7 @@ function OneWater({
       }
     >
       <OwnershipPanel kind="waters" kept={kept} />
-      <NotTold kept={kept} may={mayChange(kept)} />
+      <AssumedPanel kept={kept} may={mayChange(kept)} />
       <Box
         sx={{
           display: 'grid',

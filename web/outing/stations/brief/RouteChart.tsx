@@ -11,6 +11,7 @@ import { useState, memo } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { Waypoint } from '#core/documents/outing';
 import type { Place } from '#core/environment/geo';
+import { toSixPlaces } from '#core/units/position';
 import { WaterChart } from '../../../ui/chart/WaterChart';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { RouteFiles } from './RouteFiles';
@@ -36,11 +37,10 @@ export const RouteChart = memo(function RouteChart() {
       }),
       group,
     );
-  const add = ({ latDeg, lonDeg }: Place) => {
+  const add = (at: Place) => {
     if (!drawing || route[drawing].length >= MOST_WAYPOINTS) return;
     const point = {
-      latDeg: Number(latDeg.toFixed(6)),
-      lonDeg: Number(lonDeg.toFixed(6)),
+      ...toSixPlaces(at),
       name: `point ${route[drawing].length + 1}`,
     };
     set(drawing, [...route[drawing], point]);

@@ -11,7 +11,7 @@ import { purchases } from '#core/provisioning/shopping';
 import { mass, inWords } from '#core/units/amount';
 import { count, figure, howMany, listed, plural } from '#core/units/words';
 import { NumberField } from '../../../ui/NumberField';
-import { useKeptDraft } from '../../../ui/useKeptDraft';
+import { useDeviceState } from '../../../ui/useDeviceState';
 import { ProposedLine } from './ProposedLine';
 
 /** Tackle with the proposal taken, against the angler's own measure. */
@@ -77,7 +77,7 @@ function sayOmitted(why: Omitted['why']): string {
 /** What nothing owned does: in the order in which to buy it, with what can be made or borrowed. */
 export function ToBuy({ missing }: { missing: readonly Missing[] }) {
   const [budget, setBudget] = useState<number | null>(null);
-  const [money, setMoney] = useKeptDraft('currency', () => ({ code: '€', perEuro: 1 }));
+  const [money, setMoney] = useDeviceState('tally-currency', () => ({ code: '€', perEuro: 1 }));
   const [isRateRefused, setRateRefused] = useState(false);
   const refused = budget !== null && !(budget >= 0);
   const allowed = refused ? null : budget;

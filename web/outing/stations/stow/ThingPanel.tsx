@@ -165,7 +165,12 @@ export function ThingPanel({ placed }: { placed: Placed }) {
       </Box>
       {isContainer(item.kind) && others.length > 0 && (
         <Suspense fallback={null}>
-          <PackPanel container={placed} contents={others} />
+          <PackPanel
+            // What was packed holds for these contents alone.
+            key={others.map(({ one, spot }) => `${one.item.id} ${one.entry.quantity} ${spot.layer}`).join()}
+            container={placed}
+            contents={others}
+          />
         </Suspense>
       )}
       {placed.by === 'plan' && (

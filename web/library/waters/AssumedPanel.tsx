@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Versioned } from '#core/documents/kept';
-import { type Water, type WaterGuess, withTold } from '#core/documents/water';
+import { type Water, type WaterAssumption, withConfirmed } from '#core/documents/water';
 import { withPosition } from '#core/editing/waterPosition';
 import { amount } from '#core/units/amount';
 import type { Position } from '#core/units/position';
@@ -14,7 +14,7 @@ import { useDocuments } from '../../documents/queries';
 import { PositionField } from '../../ui/PositionField';
 import { useToast } from '../../ui/Toast';
 
-const places = ({ launches, areas }: Water): Readonly<Record<WaterGuess, string>> => ({
+const places = ({ launches, areas }: Water): Readonly<Record<WaterAssumption, string>> => ({
   depth: `depth (${listed(areas.map(({ name, depthM }) => `${name} ${amount(depthM, 'm')}`))})`,
   bottom: `bottom (${listed(areas.map(({ name, bottom }) => `${name} ${bottom}`))})`,
   carry: `carry to the water (${listed(launches.map(({ name, carryM, surface }) => `${name} ${amount(carryM, 'm', 0)} over ${surface === 'firm' ? 'firm ground' : surface}`))})`,
@@ -24,7 +24,7 @@ const places = ({ launches, areas }: Water): Readonly<Record<WaterGuess, string>
  * Settled here: what the program filled in by itself, and where the water lies, if it was told without a
  * position. What would annoy: to be asked again for what was confirmed.
  */
-export function NotTold({ kept, may }: { kept: Versioned<Water>; may: boolean }) {
+export function AssumedPanel({ kept, may }: { kept: Versioned<Water>; may: boolean }) {
   const { doc: water } = kept;
   const documents = useDocuments('waters');
   const say = useToast();
@@ -68,16 +68,16 @@ export function NotTold({ kept, may }: { kept: Versioned<Water>; may: boolean })
           )}
         </Alert>
       )}
-      {water.assumed.map((guess) => (
-        <Box key={guess} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+      {water.assumed.map((assumption) => (
+        <Box key={assumption} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
           <Typography variant="body2" sx={{ flex: '1 1 260px' }}>
-            {capital(words[guess])}: as is usual for such a water; nobody has said it.
+            {capital(words[assumption])}: as is usual for such a water; nobody has said it.
           </Typography>
           {may && (
             <Button
               size="small"
-              onClick={() => void keep(withTold(water, guess))}
-              aria-label={`${capital(guess)}: it is so`}
+              onClick={() => void keep(withConfirmed(water, assumption))}
+              aria-label={`${capital(assumption)}: it is so`}
             >
               It is so
             </Button>
