@@ -40,7 +40,7 @@ export function AssumedPanel({ kept, may }: { kept: Versioned<Water>; may: boole
   };
   const words = places(water);
   return (
-    <Box sx={{ display: 'grid', gap: 1.5, mb: 2.5 }}>
+    <Box sx={{ display: 'grid', gap: 1.5, mb: 2.5, maxWidth: 860 }}>
       {!water.positioned && (
         <Alert severity="info" variant="outlined" icon={false}>
           <Typography>
