@@ -69,14 +69,12 @@ function ownLibrary(db: Database): Library {
     asides.delete(key);
     entries[name].delete(inKind);
     at = Math.max(at, row.changeNo);
-    const entry = { id: row.id, owner: row.owner, changeNo: row.changeNo, createdAt: row.createdAt };
-    if (row.deleted) {
-      entries[name].set(inKind, { ...entry, kept: null, json: null });
-      return;
+    const read = row.deleted ? null : readRow(name, row);
+    if (read && isSetAside(read)) asides.set(key, read);
+    else {
+      const { id, owner, changeNo, createdAt } = row;
+      entries[name].set(inKind, { id, owner, changeNo, createdAt, kept: read, json: null });
     }
-    const read = readRow(name, row);
-    if (isSetAside(read)) asides.set(key, read);
-    else entries[name].set(inKind, { ...entry, kept: read, json: null });
   };
   const bringUpToDate = async (): Promise<LibraryState> => {
     const newest = await newestChange(db);
@@ -165,17 +163,14 @@ function stateOf(
   before: LibraryState | null,
   touched: ReadonlySet<KindName>,
 ): LibraryState {
-  const documents = <Name extends ReferenceName>(name: Name, was: readonly Documents[Name][] | undefined) => {
-    if (was && !touched.has(name)) return was;
-    return shownOf([...entries[name].values()])
-      .sort(inOrder)
-      .map((one) => one.kept?.doc as unknown as Documents[Name]);
-  };
   const was = before?.references;
   const versions = new Map<string, number>();
-  for (const name of referenceNames)
-    for (const { id, kept } of shownOf([...entries[name].values()]))
-      if (kept) versions.set(`${name}/${id}`, kept.version);
+  const documents = <Name extends ReferenceName>(name: Name, was: readonly Documents[Name][] | undefined) => {
+    const shown = shownOf([...entries[name].values()]);
+    for (const { id, kept } of shown) if (kept) versions.set(`${name}/${id}`, kept.version);
+    if (was && !touched.has(name)) return was;
+    return shown.sort(inOrder).map((one) => one.kept?.doc as unknown as Documents[Name]);
+  };
   const anglers = documents('anglers', undefined);
   return {
     at,

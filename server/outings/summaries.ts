@@ -60,7 +60,7 @@ const OPENED_FIRST = 200;
 /** So many are opened at a time, so that others are answered in between. */
 const OPENED_AT_A_TIME = 5;
 /** Where nobody waits for them, others go first: a pause between, ms. */
-const PAUSE_MS = 100;
+const PAUSE_MS = 500;
 
 const NOTHING_YET: NewestRecords = { answers: 0, signatures: 0 };
 /**
@@ -294,7 +294,8 @@ function notJudged({ kept: { doc } }: Opened): SetAside {
  * with the others.
  */
 function listedOf(row: OutingRow): Listed {
-  const hours = hoursSchema.safeParse(row.hours).data;
+  const [date, launchAt, homeAt, nights] = row.hours;
+  const hours = hoursSchema.safeParse({ date, launchAt, homeAt, nights }).data;
   return {
     ...row,
     home: hours ? homeDate(hours) : '',
@@ -305,6 +306,6 @@ function listedOf(row: OutingRow): Listed {
 }
 const hoursSchema = z.object({
   ...{ date: dateText, launchAt: clockText, homeAt: clockText },
-  // Outings of an older form have no nights.
-  nights: z.int().min(0).default(0),
+  // Outings of an older form have no nights: null is 0.
+  nights: z.coerce.number().pipe(z.int().min(0)),
 });

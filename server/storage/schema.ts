@@ -20,30 +20,29 @@ import type { KindName } from '#core/documents/registry';
  * for undo.
  */
 function documentTable<Name extends string>(name: Name) {
-  return pgTable(
-    name,
-    {
-      id: text().primaryKey(),
-      version: integer().notNull(),
-      doc: jsonb().notNull(),
-      createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-      updatedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-      deletedAt: timestamp({ withTimezone: true }),
-      /**
-       * The number of its newest change among all changes of the house; a trigger counts. What changed since
-       * is read by it.
-       */
-      changeNo: bigint({ mode: 'number' }).notNull().default(0),
-      /** Whose it is, from its key: `owner~name`. Empty: the house's, the club's and its first keeper's. */
-      owner: text()
-        .notNull()
-        .generatedAlwaysAs(sql`case when position('~' in id) > 0 then split_part(id, '~', 1) else '' end`),
-    },
-    (table) => [
-      index(`${name}_change_no`).on(table.changeNo),
-      index(`${name}_owner`).on(table.owner, table.changeNo),
-    ],
-  );
+  return pgTable(name, documentColumns(), (table) => [
+    index(`${name}_change_no`).on(table.changeNo),
+    index(`${name}_owner`).on(table.owner, table.changeNo),
+  ]);
+}
+function documentColumns() {
+  return {
+    id: text().primaryKey(),
+    version: integer().notNull(),
+    doc: jsonb().notNull(),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    updatedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    deletedAt: timestamp({ withTimezone: true }),
+    /**
+     * The number of its newest change among all changes of the house; a trigger counts. What changed since
+     * is read by it.
+     */
+    changeNo: bigint({ mode: 'number' }).notNull().default(0),
+    /** Whose it is, from its key: `owner~name`. Empty: the house's, the club's and its first keeper's. */
+    owner: text()
+      .notNull()
+      .generatedAlwaysAs(sql`case when position('~' in id) > 0 then split_part(id, '~', 1) else '' end`),
+  };
 }
 
 export const anglers = documentTable('anglers');
@@ -53,7 +52,25 @@ export const waters = documentTable('waters');
 export const rulePacks = documentTable('rule_packs');
 export const species = documentTable('species');
 export const procedures = documentTable('procedures');
-export const outings = documentTable('outings');
+export const outings = pgTable(
+  'outings',
+  {
+    ...documentColumns(),
+    /**
+     * Date, launch, home and nights of its brief as text, null what is not there: the list is put in order by
+     * them without reading whole documents.
+     */
+    hours: text()
+      .array()
+      .generatedAlwaysAs(
+        sql`array[doc #>> '{brief,date}', doc #>> '{brief,launchAt}', doc #>> '{brief,homeAt}', doc #>> '{brief,nights}']`,
+      ),
+  },
+  (table) => [
+    index('outings_change_no').on(table.changeNo),
+    index('outings_owner').on(table.owner, table.changeNo),
+  ],
+);
 /** The table of each kind, by the kind's name in the registry. */
 export const documentTables = {
   anglers,

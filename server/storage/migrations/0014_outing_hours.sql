@@ -1,0 +1,1 @@
+ALTER TABLE "outings" ADD COLUMN "hours" text[] GENERATED ALWAYS AS (array[doc #>> '{brief,date}', doc #>> '{brief,launchAt}', doc #>> '{brief,homeAt}', doc #>> '{brief,nights}']) STORED;
