@@ -11,6 +11,7 @@ import { figure } from '#core/units/words';
 import { useWidth } from '../timeAxis';
 import type { Lies, ZoneHandling } from './handling';
 import { type Scale, pathThrough, scaleFor } from './scale';
+import { washOf } from '../gear/washOf';
 import { FromAstern } from './FromAstern';
 import { ZoneShape } from './ZoneShape';
 
@@ -36,6 +37,8 @@ interface Props {
   quiet?: boolean;
   /** Drawn so wide, px, whatever room there is: for paper; null: as wide as there is room. */
   fixed?: number | null;
+  /** Room for names over and under it from above, px each. */
+  namesPx?: number;
   /** Drawn over it, from above and from the side, in the units of the drawing. */
   above?: (scale: Scale) => ReactNode;
   beside?: (scale: Scale) => ReactNode;
@@ -57,12 +60,14 @@ export const BoatDrawing = memo(function BoatDrawing({
   plain = false,
   quiet = false,
   fixed = null,
+  namesPx = 0,
   above,
   beside,
 }: Props) {
   const [ref, room] = useWidth<HTMLDivElement>(340);
   const width = fixed ?? room;
-  const scale = scaleFor(craft, width, quiet ? 'things' : angler !== null || !plain ? 'body' : 'hull');
+  const shows = quiet ? 'things' : angler !== null || !plain ? 'body' : 'hull';
+  const scale = scaleFor(craft, width, shows, namesPx);
   return (
     <div ref={ref} style={{ minWidth: 0 }}>
       {views.includes('above') && (
@@ -171,15 +176,18 @@ function FromAbove({
       ))}
       {body && (
         <g stroke={inks.slate} strokeWidth={1.4} pointerEvents="none">
-          <ellipse cx={x(body.head.xM)} cy={y(0)} rx={px(0.12)} ry={px(body.shoulderHalfM)} />
-          <circle cx={x(body.head.xM)} cy={y(0)} r={px(body.head.radiusM)} />
           {stance !== 'standing' &&
             [0.12, -0.12].map((side) => (
-              <path
-                key={side}
-                d={`M${x(body.body[2]?.xM ?? 0)} ${y(side * 0.8)}L${x(body.body[3]?.xM ?? 0)} ${y(side * 1.2)}L${x(body.body[4]?.xM ?? 0)} ${y(side)}`}
-              />
+              <Leg key={side} {...{ side, scale }} alongM={body.body.slice(2).map(({ xM }) => xM)} />
             ))}
+          <ellipse
+            cx={x(body.head.xM)}
+            cy={y(0)}
+            rx={px(0.13)}
+            ry={px(body.shoulderHalfM)}
+            fill={washOf(inks.clay, inks.raised)}
+          />
+          <circle cx={x(body.head.xM)} cy={y(0)} r={px(body.head.radiusM)} fill={inks.raised} />
         </g>
       )}
       <text x={x(craft.lengthM) - 4} y={14} textAnchor="end" fontSize={12} fill={inks.slate}>
@@ -188,6 +196,22 @@ function FromAbove({
       {above?.(scale)}
       {here !== null && <Here {...{ craft, here, scale }} />}
     </svg>
+  );
+}
+
+/** Half as broad as a thigh and as a shin, m. */
+const LEG_M = [0.075, 0.06, 0.045] as const;
+/** One leg from above, from hip over knee to foot. */
+function Leg({ side, alongM, scale: { x, y } }: { side: number; alongM: readonly number[]; scale: Scale }) {
+  const { inks } = useTheme();
+  const middle = [side * 0.8, side * 1.2, side];
+  const edge = (way: 1 | -1) =>
+    alongM.map((xM, i) => [x(xM), y((middle[i] ?? side) + way * (LEG_M[i] ?? 0.05))] as const);
+  return (
+    <path
+      d={pathThrough([...edge(1), ...edge(-1).toReversed()], true)}
+      fill={washOf(inks.slate, inks.raised)}
+    />
   );
 }
 

@@ -2,6 +2,7 @@ import { useTheme } from '@mui/material/styles';
 import { memo } from 'react';
 import type { GearForm } from '#core/catalog/gear/forms';
 import { type Stroke, type Wash, drawings } from './drawings';
+import { washOf } from './washOf';
 
 interface Props {
   form: GearForm;
@@ -11,8 +12,8 @@ interface Props {
   y: number;
   longPx: number;
   widePx: number;
-  /** Its long side stands across, or upright. */
-  turned?: boolean;
+  /** How far its right end is turned upwards in the drawing, degrees: 90 stands, or lies across. */
+  turnedDeg?: number;
   stroke: string;
   strokeWidth?: number;
   dashed?: boolean;
@@ -29,7 +30,7 @@ export const GearDrawing = memo(function GearDrawing({
   y,
   longPx,
   widePx,
-  turned = false,
+  turnedDeg = 0,
   stroke,
   strokeWidth = 1.2,
   dashed = false,
@@ -50,7 +51,7 @@ export const GearDrawing = memo(function GearDrawing({
   const strokes = (view === 'side' ? picture.side : null) ?? picture.above;
   return (
     <g
-      transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})${turned ? ' rotate(-90)' : ''}`}
+      transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})${turnedDeg === 0 ? '' : ` rotate(${(-turnedDeg).toFixed(1)})`}`}
       stroke={stroke}
       strokeWidth={strokeWidth}
       strokeDasharray={dashed ? '3 2' : undefined}
@@ -99,4 +100,3 @@ function scaled(path: string, long: number, wide: number): string {
     (_, x: string, y: string) => `${(Number(x) * long).toFixed(1)} ${(Number(y) * wide).toFixed(1)}`,
   );
 }
-const washOf = (ink: string, paper: string) => `color-mix(in srgb, ${ink} 26%, ${paper})`;

@@ -10,10 +10,13 @@ import type { Craft } from '#core/documents/craft';
 import { type Laid, layoutOf } from '#core/stow/layout';
 import { type Placed, centreOf, spotAt, standsUp, topOver } from '#core/stow/plan';
 import { sayLies, saySpot } from '#core/stow/say';
+import { formOf } from '#core/catalog/gear/forms';
 import { isSharp, sizeOf } from '#core/catalog/gear/stowing';
 import { BoatDrawing } from '../../../ui/boat/BoatDrawing';
 import type { Lies } from '../../../ui/boat/handling';
+import { placeNames } from '../../../ui/boat/names';
 import type { Scale } from '../../../ui/boat/scale';
+import { GearDrawing } from '../../../ui/gear/GearDrawing';
 import { containersIn, keyOf, refusal } from './targets';
 import { useStow } from './useStow';
 
@@ -40,11 +43,12 @@ export const StowDrawing = memo(function StowDrawing({ lies, carrying, still }: 
           lies={lies}
           angler={angler}
           quiet
+          namesPx={NAME_ROWS * ROW_PX}
           reach={still === undefined}
           views={phone && still === undefined ? ['above'] : ['above', 'side']}
           fixed={still ?? null}
           above={(scale) => <Above {...{ scale, laid, carrying }} still={still !== undefined} />}
-          beside={(scale) => <Beside scale={scale} />}
+          beside={(scale) => <Beside scale={scale} laid={laid} />}
         />
       </Box>
     </Box>
@@ -132,6 +136,62 @@ function Above({
           />
         ) : null;
       })}
+      <Names {...{ scale, laid }} />
+    </g>
+  );
+}
+
+const NAME_ROWS = 3;
+const ROW_PX = 17;
+const LETTER_PX = 6.6;
+/** What most things are called: their names without the figures after a comma. */
+const shortName = (name: string) => name.split(',')[0] ?? name;
+
+/** The name of each thing, over or under the boat, and a line to it. */
+function Names({ scale, laid }: { scale: Scale; laid: ReadonlyMap<string, Laid> }) {
+  const { plan, chosen } = useStow();
+  const { inks } = useTheme();
+  const { x, y, width, halfPx } = scale;
+  const named = plan.things.flatMap((placed) => {
+    const { id, name } = placed.one.item;
+    const at = laid.get(id);
+    if (!at) return [];
+    const holds = plan.things.filter(({ spot }) => spot.in === 'thing' && spot.id === id).length;
+    const words = `${shortName(name)}${holds > 0 ? ` · ${holds}` : ''}`;
+    return [{ id, words, x: x(at.xM), y: y(at.yM), widthPx: words.length * LETTER_PX }];
+  });
+  const places = placeNames(named, { widthPx: width, middleY: y(0), rows: NAME_ROWS });
+  const byId = new Map(named.map((one) => [one.id, one]));
+  return (
+    <g pointerEvents="none">
+      {places.map(({ id, side, row, leftPx, lineXPx }) => {
+        const one = byId.get(id);
+        if (!one) return null;
+        const off = halfPx + 10 + row * ROW_PX;
+        const base = side === 'over' ? y(0) - off : y(0) + off + 10;
+        const isChosen = id === chosen;
+        return (
+          <g key={id}>
+            <path
+              d={`M${lineXPx} ${side === 'over' ? base + 3 : base - 11}L${one.x} ${one.y}`}
+              stroke={isChosen ? inks.clay : inks.slate}
+              strokeWidth={isChosen ? 1.6 : 0.7}
+            />
+            <text
+              x={leftPx}
+              y={base}
+              fontSize={12}
+              fontWeight={isChosen ? 700 : 400}
+              fill={inks.ink}
+              stroke={inks.paper}
+              strokeWidth={3}
+              paintOrder="stroke"
+            >
+              {one.words}
+            </text>
+          </g>
+        );
+      })}
     </g>
   );
 }
@@ -209,7 +269,6 @@ function ZoneTarget({
   );
 }
 
-const LETTER_PX = 6.1;
 interface MarkProps {
   placed: Placed;
   at: Laid;
@@ -218,41 +277,40 @@ interface MarkProps {
   /** Something that may go into it hovers over it: whether it takes it; null: nothing does. */
   taking: boolean | null;
 }
-/** One thing from above, to scale, with its name where there is room; dashed where nothing holds it. */
+/** One thing from above as it looks, to scale; dashed where nothing holds it. */
 function Mark({ placed, at, scale: { x, y, px }, chosen, taking }: MarkProps) {
   const { inks } = useTheme();
   const { name, kind } = placed.one.item;
-  const [wide, high] = [Math.max(px(at.lengthM), 6), Math.max(px(at.widthM), 6)];
-  const short = name.length * LETTER_PX < wide - 6 ? name : (name.split(/[ ,]/)[0] ?? '');
-  const fits = short.length * LETTER_PX < wide - 4 && high > 13;
+  const bare = isSharp(kind) && placed.spot.cover === 'bare';
+  const across = at.widthM > at.lengthM;
+  const [long, wide] = across ? [at.widthM, at.lengthM] : [at.lengthM, at.widthM];
   return (
     <>
-      <rect
-        x={x(at.xM) - wide / 2}
-        y={y(at.yM) - high / 2}
-        width={wide}
-        height={high}
-        rx={3}
-        fill={taking === null ? (chosen ? inks.ink : inks.raised) : taking ? inks.kelp : inks.clay}
-        fillOpacity={taking === null ? 1 : 0.5}
-        stroke={
-          isSharp(kind) && placed.spot.cover === 'bare' ? inks.clay : placed.lies.held ? inks.ink : inks.ochre
-        }
-        strokeWidth={chosen ? 2.4 : 1.3}
-        strokeDasharray={placed.lies.held ? undefined : '3 2'}
-      />
-      {fits && (
-        <text
-          x={x(at.xM)}
-          y={y(at.yM) + 4}
-          textAnchor="middle"
-          fontSize={11}
-          fill={chosen ? inks.paper : inks.ink}
-          pointerEvents="none"
-        >
-          {short}
-        </text>
+      {(chosen || taking !== null) && (
+        <rect
+          x={x(at.xM) - px(at.lengthM) / 2 - 4}
+          y={y(at.yM) - px(at.widthM) / 2 - 4}
+          width={px(at.lengthM) + 8}
+          height={px(at.widthM) + 8}
+          rx={4}
+          fill={taking === null ? inks.ochre : taking ? inks.kelp : inks.clay}
+          fillOpacity={taking === null ? 0.25 : 0.5}
+          stroke={inks.ink}
+          strokeWidth={chosen ? 1.6 : 0}
+        />
       )}
+      <GearDrawing
+        form={formOf(kind)}
+        view="above"
+        x={x(at.xM)}
+        y={y(at.yM)}
+        longPx={px(long)}
+        widePx={px(wide)}
+        turnedDeg={across ? 90 : 0}
+        stroke={bare ? inks.clay : placed.lies.held ? inks.ink : inks.ochre}
+        strokeWidth={bare || !placed.lies.held ? 1.7 : 1.2}
+        dashed={!placed.lies.held}
+      />
       <title>{`${name}: ${sayLies(placed.lies)}`}</title>
     </>
   );
@@ -309,7 +367,7 @@ function Thing({
 const LEAST_PX = 20;
 
 /** The same from the side: what stands up, as high as it stands; what lies, at its height. */
-function Beside({ scale: { x, z, px } }: { scale: Scale }) {
+function Beside({ scale: { x, z, px }, laid }: { scale: Scale; laid: ReadonlyMap<string, Laid> }) {
   const { plan, boarded, chosen } = useStow();
   const { inks } = useTheme();
   return (
@@ -318,33 +376,38 @@ function Beside({ scale: { x, z, px } }: { scale: Scale }) {
         const { zone, spot, one } = placed;
         const at = centreOf(placed, plan, boarded.angler.heightM);
         if (!zone || spot.in !== 'zone' || !at) return null;
-        const [long, , short] = sizeOf(one.item);
-        const isChosen = chosen === one.item.id;
-        const [stroke, strokeWidth] = [isChosen ? inks.clay : inks.ink, isChosen ? 2.6 : 1.1];
+        const { id, kind } = one.item;
+        const [long, middle, short] = sizeOf(one.item);
+        const look = {
+          form: formOf(kind),
+          view: 'side' as const,
+          stroke: id === chosen ? inks.clay : inks.ink,
+          strokeWidth: id === chosen ? 2.4 : 1,
+        };
         if (standsUp(placed)) {
           const lean = ((zone.angleDeg ?? 0) * Math.PI) / 180;
-          const top = zone.floorM + topOver(placed);
+          const top = topOver(placed);
           return (
-            <path
-              key={one.item.id}
-              d={`M${x(at.xM)} ${z(zone.floorM)}L${x(at.xM - long * Math.sin(lean))} ${z(top)}`}
-              stroke={stroke}
-              strokeWidth={strokeWidth + 0.6}
+            <GearDrawing
+              key={id}
+              {...look}
+              x={(x(at.xM) + x(at.xM - long * Math.sin(lean))) / 2}
+              y={z(zone.floorM + top / 2)}
+              longPx={px(long)}
+              widePx={px(middle)}
+              turnedDeg={90 + (zone.angleDeg ?? 0)}
             />
           );
         }
+        const highM = Math.max(short, 0.03);
         return (
-          <rect
-            key={one.item.id}
-            x={x(at.xM) - px(long) / 2}
-            y={z(zone.floorM + Math.max(short, 0.03))}
-            width={px(long)}
-            height={px(Math.max(short, 0.03))}
-            fill={inks.raised}
-            fillOpacity={0.7}
-            stroke={stroke}
-            strokeWidth={strokeWidth}
-            rx={2}
+          <GearDrawing
+            key={id}
+            {...look}
+            x={x(at.xM)}
+            y={z(zone.floorM + highM / 2)}
+            longPx={px(laid.get(id)?.lengthM ?? long)}
+            widePx={px(highM)}
           />
         );
       })}
