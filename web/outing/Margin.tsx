@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Drawer from '@mui/material/Drawer';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
 import { Link as RouterLink, useLocation } from 'react-router';
@@ -9,14 +11,21 @@ import { type Station } from '#core/vocabulary/stations';
 import { countFindings } from '#core/judgement/finding';
 import { type SettledTogether, isKitBegun, settledByAdding } from '#core/judgement/settledTogether';
 import { byWhatToDo, namesToGet } from '#core/judgement/byWhatToDo';
-import { capital, count, listed } from '#core/units/words';
+import { capital, count, listed, plural } from '#core/units/words';
+import { levelNames } from '#core/vocabulary/levels';
 import { LevelMark } from '../ui/LevelMark';
 import { FindingNote } from './FindingNote';
-import { useOutingWorkspace } from './outingWorkspace';
+import { type SideColumn, useOutingWorkspace } from './outingWorkspace';
 import { screenOnly } from '../ui/screenOnly';
 
-/** The column at the right: what forbids the day, this station's findings, then the rest. */
+/**
+ * The column at the right: what forbids the day, this station's findings, then the rest. In Stow the things
+ * aboard stand there, or the margin.
+ */
 export function Margin({ station }: { station: Station }) {
+  const { sideColumn } = useOutingWorkspace();
+  const { shown, setPlace } = sideColumn;
+  const withThings = station === 'stow';
   return (
     <Box
       component="aside"
@@ -31,8 +40,34 @@ export function Margin({ station }: { station: Station }) {
         py: 2.5,
       }}
     >
-      <Findings station={station} />
+      {withThings && <ThingsOrMargin />}
+      {withThings && shown === 'things' ? (
+        <Box ref={setPlace} sx={{ maxHeight: 'calc(100dvh - 232px)', overflowY: 'auto' }} />
+      ) : (
+        <Findings station={station} />
+      )}
     </Box>
+  );
+}
+
+function ThingsOrMargin() {
+  const { sideColumn, looked, assessment } = useOutingWorkspace();
+  const { level = null } = assessment.findings.find(({ accepted }) => accepted === null) ?? {};
+  const many = assessment.findings.filter((one) => one.accepted === null && one.level === level).length;
+  const worst = level === null ? '' : ` · ${many} ${plural(many, levelNames[level])}`;
+  return (
+    <ToggleButtonGroup
+      exclusive
+      fullWidth
+      size="small"
+      value={sideColumn.shown}
+      aria-label="Beside the boat"
+      onChange={(_, next: SideColumn['shown'] | null) => next && sideColumn.show(next)}
+      sx={{ mb: 1.5, '& button': { textTransform: 'none', color: 'text.primary', minHeight: 44 } }}
+    >
+      <ToggleButton value="things">Things · {looked.aboard.length}</ToggleButton>
+      <ToggleButton value="margin">Margin{worst}</ToggleButton>
+    </ToggleButtonGroup>
   );
 }
 

@@ -23,7 +23,7 @@ import { useToast } from '../ui/Toast';
 import { useNow } from '../ui/useNow';
 import { useReferences } from '../documents/queries';
 import { Calm } from './Calm';
-import { type OutingWorkspace, OutingWorkspaceContext } from './outingWorkspace';
+import { type OutingWorkspace, OutingWorkspaceContext, type SideColumn } from './outingWorkspace';
 import { Heading } from './Heading';
 import { Margin, MarginBar } from './Margin';
 import { type WalkRecord, useKeptOuting, useWalk } from './queries';
@@ -119,6 +119,9 @@ function OnDesk({
     return () => clearTimeout(timer);
   }, [isCarried, isKept, renew, state.version, walk.record, references]);
 
+  const [place, setPlace] = useState<HTMLElement | null>(null);
+  const [shown, show] = useState<SideColumn['shown']>('things');
+  const sideColumn = useMemo(() => ({ place, setPlace, shown, show }), [place, shown]);
   const station = (useMatch('/outings/:id/:station/*')?.params.station ?? 'brief') as Station;
   const desk: OutingWorkspace = {
     doc,
@@ -136,6 +139,7 @@ function OnDesk({
     setDragging,
     now,
     device,
+    sideColumn,
   };
   const walking = station === 'walk-round';
   return (

@@ -29,6 +29,16 @@ export interface OutingWorkspace {
   now: number;
   /** The outing on this device. */
   device: CarriedState;
+  sideColumn: SideColumn;
+}
+
+/** The column at the right, which a station may fill with a list of its own in place of the margin. */
+export interface SideColumn {
+  /** Where a station's own list goes; null: there is no room for a column. */
+  place: HTMLElement | null;
+  setPlace: (place: HTMLElement | null) => void;
+  shown: 'things' | 'margin';
+  show: (what: 'things' | 'margin') => void;
 }
 
 export const OutingWorkspaceContext = createContext<OutingWorkspace | null>(null);

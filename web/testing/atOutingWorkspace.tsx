@@ -124,6 +124,7 @@ function Seated({
     setDragging,
     now,
     device: { carried: null } as unknown as OutingWorkspace['device'],
+    sideColumn: { place: null, setPlace: () => undefined, shown: 'margin', show: () => undefined },
     ...more,
   };
   return <OutingWorkspaceContext value={desk}>{children}</OutingWorkspaceContext>;

@@ -20,7 +20,6 @@ test('no name covers another, and none stands outside', () => {
       const asked = numbered(list);
       const places = placeNames(asked, room);
       const wide = (id: string) => asked[Number(id)]?.widthPx ?? 0;
-      const x = (id: string) => asked[Number(id)]?.x ?? 0;
       for (const one of places) {
         expect(one.leftPx).toBeGreaterThanOrEqual(0);
         expect(one.leftPx + wide(one.id)).toBeLessThanOrEqual(room.widthPx);

@@ -19,8 +19,8 @@ const MARGIN = 14;
 /** Over the base line, m: a seated head; a hull alone; what lies on it; and under it. */
 const SEATED_M = 1.12;
 const HULL_M = 0.55;
-const THINGS_M = 0.75;
-const UNDER_M = 0.16;
+const THINGS_M = 0.7;
+const UNDER_M = 0.1;
 const MOST_PX_PER_M = 240;
 
 /**

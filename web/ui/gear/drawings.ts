@@ -50,7 +50,7 @@ export const drawings: Readonly<Record<GearForm, GearPicture>> = {
   ),
   rod: only(
     line('M-0.2,0 L0.5,0'),
-    shape('M-0.5,-0.25 L-0.2,-0.14 L-0.2,0.14 L-0.5,0.25 Z', 'sand'),
+    shape('M-0.5,-0.12 L-0.2,-0.07 L-0.2,0.07 L-0.5,0.12 Z', 'sand'),
     ring(-0.27, 0.2, 0.28, 'paper'),
     ring(0.05, 0.06, 0.09),
     ring(0.26, 0.05, 0.07),

@@ -79,7 +79,11 @@ export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outin
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: toNextPlace }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter: toNextPlace,
+      // Enter opens the panel of a thing that is not picked up.
+      keyboardCodes: { start: ['Space'], end: ['Space', 'Enter'], cancel: ['Escape'] },
+    }),
   );
   const carrying = carried === null ? null : (plan.byId.get(carried) ?? null);
   const idOf = ({ active }: Pick<DragMoveEvent, 'active'>) => String(active.id).replace(/^thing:/, '');
@@ -119,7 +123,7 @@ export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outin
       accessibility={{
         screenReaderInstructions: {
           draggable:
-            'Space takes it up; arrow keys go from place to place; Space puts it down, Escape leaves it.',
+            'Enter opens it; Space takes it up; arrow keys go from place to place; Space puts it down, Escape leaves it.',
         },
         announcements: {
           onDragStart: (event) => say(idOf(event), 'taken up'),
@@ -128,7 +132,11 @@ export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outin
           onDragCancel: (event) => say(idOf(event), 'left where it was'),
         },
       }}
-      onDragStart={(event) => setCarried(idOf(event))}
+      onDragStart={(event) => {
+        setCarried(idOf(event));
+        // Its panel would lie over the places.
+        choose(null);
+      }}
       onDragMove={(event) => {
         const at = look(event);
         setOver(at);

@@ -15,7 +15,7 @@ interface Props {
   now: Standing | 'sinks' | null;
 }
 
-/** How the boat lies and stands as it is laden now, in large type; beside each, what it is held to. */
+/** How the boat lies and stands as it is laden now, in one line; beside each, what it is held to. */
 export function FigureRow({ craft, stance, gearKg, anglerKg, now }: Props) {
   const loadKg = gearKg + anglerKg;
   const afloat = now && now !== 'sinks' ? now : null;
@@ -56,30 +56,16 @@ export function FigureRow({ craft, stance, gearKg, anglerKg, now }: Props) {
       component="dl"
       aria-label="How it floats"
       sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: 'repeat(2, 1fr)', sm: `repeat(${list.length}, 1fr)` },
-        gap: 1.5,
-        borderTop: 1,
-        borderColor: 'text.primary',
-        pt: 1,
-        m: 0,
+        ...{ display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 0.25, alignItems: 'baseline' },
+        ...{ borderTop: 1, borderColor: 'text.primary', pt: 0.5, m: 0 },
       }}
     >
       {list.map(({ name, value, more }) => (
-        <Box key={name} sx={{ minWidth: 0 }}>
+        <Box key={name} sx={{ display: 'flex', gap: 0.5, alignItems: 'baseline', minWidth: 0 }}>
           <Typography component="dt" variant="caption" color="textSecondary">
             {name}
           </Typography>
-          <Typography
-            component="dd"
-            sx={{
-              m: 0,
-              typography: 'h2',
-              fontSize: '1.5rem',
-              lineHeight: 1.15,
-              fontVariantNumeric: 'tabular-nums',
-            }}
-          >
+          <Typography component="dd" sx={{ m: 0, fontWeight: 700, fontVariantNumeric: 'tabular-nums' }}>
             {value}
           </Typography>
           <Typography component="dd" variant="caption" color="textSecondary" sx={{ m: 0 }}>

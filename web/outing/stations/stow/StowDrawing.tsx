@@ -354,6 +354,10 @@ function Thing({
       aria-pressed={isChosen}
       aria-label={`${name}, ${saySpot(placed.spot, kind, names)}${inside > 0 ? `, with ${inside} in it` : ''}`}
       onClick={() => choose(id)}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' && !isDragging) choose(id);
+        else listeners?.onKeyDown?.(event);
+      }}
       transform={transform ? `translate(${transform.x} ${transform.y})` : undefined}
       style={{ cursor: isDragging ? 'grabbing' : 'grab', touchAction: 'manipulation', outlineOffset: 2 }}
       opacity={isDragging ? 0.85 : 1}

@@ -1,11 +1,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
+import { useTheme } from '@mui/material/styles';
 import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useCallback, useMemo, useState } from 'react';
+import { createPortal } from 'react-dom';
 import { Link as RouterLink } from 'react-router';
 import { setUpOf } from '#core/boat/build';
 import type { Spot } from '#core/documents/stow';
@@ -23,6 +26,7 @@ import { FigureRow } from './FigureRow';
 import { SetUps } from './SetUps';
 import { StowSheet } from './StowSheet';
 import { ThingPanel } from './ThingPanel';
+import { ThingSheet } from './ThingSheet';
 import { ThingTable } from './ThingTable';
 import { TurnOver } from './TurnOver';
 import { type Boarded, StowContext, type StowDesk, floating, putIn, useNames, usePlan } from './useStow';
@@ -62,9 +66,11 @@ export function StowScreen() {
 }
 
 function Stowed({ boarded }: { boarded: Boarded }) {
-  const { doc, edit, assessment } = useOutingWorkspace();
+  const { doc, edit, assessment, sideColumn } = useOutingWorkspace();
   const [mode, setMode] = useState<Mode>('fish');
   const [chosen, setChosen] = useState<string | null>(null);
+  /** What was pressed to open its panel; null: the thing in the drawing. */
+  const [pressed, setPressed] = useState<HTMLElement | null>(null);
   const [over, setOver] = useState(false);
   /** The outing with what is under the finger where it hovers; null: nothing is carried. */
   const [trial, setTrial] = useState<typeof doc | null>(null);
@@ -90,8 +96,9 @@ function Stowed({ boarded }: { boarded: Boarded }) {
       edit((outing) => putIn(outing, boarded, shownMode, placeds, spotFor)),
     [edit, boarded, shownMode],
   );
-  const choose = useCallback((itemId: string | null) => {
+  const choose = useCallback((itemId: string | null, at?: HTMLElement) => {
     setChosen(itemId);
+    setPressed(at ?? null);
     if (itemId !== null) showInDrawing(itemId);
   }, []);
   const desk = useMemo(
@@ -99,11 +106,13 @@ function Stowed({ boarded }: { boarded: Boarded }) {
     [shownMode, boarded, plan, names, chosen, choose, put],
   );
   const { now } = afloat;
+  const hasColumn = useMediaQuery(useTheme().breakpoints.up('md'));
+  const column = hasColumn && sideColumn.shown === 'things' ? sideColumn.place : null;
   const placed = chosen === null ? undefined : plan.byId.get(chosen);
   return (
     <StowContext value={desk}>
       <Box {...screenOnly} sx={{ display: 'flex', flexDirection: 'column' }}>
-        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', mb: 1 }}>
+        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', mb: 0.5 }}>
           <ToggleButtonGroup
             exclusive
             value={shownMode}
@@ -114,7 +123,13 @@ function Stowed({ boarded }: { boarded: Boarded }) {
               <ToggleButton
                 key={one}
                 value={one}
-                sx={{ textTransform: 'none', color: 'text.primary', minHeight: 44, px: { xs: 1.25, sm: 2 } }}
+                sx={{
+                  textTransform: 'none',
+                  color: 'text.primary',
+                  minHeight: 44,
+                  py: 0.5,
+                  px: { xs: 1.25, sm: 2 },
+                }}
               >
                 {modes[one]}
               </ToggleButton>
@@ -127,6 +142,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
           <SetUps />
           <Button onClick={() => window.print()}>Print</Button>
         </Box>
+        {over && <TurnOver onClose={() => setOver(false)} />}
         {/* On a phone it stays in sight over the table, and moves to the thing that is touched. */}
         <Box
           sx={{ position: { xs: 'sticky', sm: 'static' }, top: 0, zIndex: 2, bgcolor: 'background.default' }}
@@ -169,9 +185,16 @@ function Stowed({ boarded }: { boarded: Boarded }) {
           </Box>
         </Box>
         <ModeLines mode={shownMode} boarded={boarded} />
-        {over && <TurnOver onClose={() => setOver(false)} />}
-        {placed && <ThingPanel key={`${placed.one.item.id} ${shownMode}`} placed={placed} />}
-        <ThingTable />
+        {placed && (
+          <ThingSheet
+            key={`${placed.one.item.id} ${shownMode}`}
+            itemId={placed.one.item.id}
+            pressed={pressed}
+          >
+            <ThingPanel placed={placed} />
+          </ThingSheet>
+        )}
+        {column ? createPortal(<ThingTable narrow />, column) : !hasColumn && <ThingTable />}
       </Box>
       <StowSheet />
     </StowContext>

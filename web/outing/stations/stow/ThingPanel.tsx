@@ -60,7 +60,6 @@ export function ThingPanel({ placed }: { placed: Placed }) {
         borderRadius: 1,
         bgcolor: 'background.paper',
         p: 1.5,
-        mt: 1.5,
       }}
     >
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
@@ -89,7 +88,7 @@ export function ThingPanel({ placed }: { placed: Placed }) {
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, minmax(0, 1fr))' },
+          gridTemplateColumns: 'repeat(2, minmax(0, 1fr))',
           gap: 1,
           mt: 1,
         }}

@@ -29,7 +29,8 @@ export interface StowDesk {
   names: StowNames;
   /** The thing that is looked at; null: none. */
   chosen: string | null;
-  choose: (itemId: string | null) => void;
+  /** @param at what was pressed, beside which its panel opens; left out: where it lies in the drawing */
+  choose: (itemId: string | null, at?: HTMLElement) => void;
   put: (placeds: readonly Placed[], spotFor: (placed: Placed) => Spot) => void;
 }
 export const StowContext = createContext<StowDesk | null>(null);
