@@ -28,9 +28,14 @@ import { StowDrawing } from './StowDrawing';
 import { type Target, keyOf, targetOf, zoneOfTarget } from './targets';
 import { putIn, spotAtTarget, useStow } from './useStow';
 
+/** Why a place does not take what is carried; null: it does. */
+function whyOf(over: { data: { current?: unknown } } | null | undefined): string | null {
+  return (over?.data.current as { why?: string | null } | undefined)?.why ?? null;
+}
+
 /**
- * The smallest of what lies under the finger; by keyboard, the nearest. A thing that holds others goes before
- * the place it stands in.
+ * The smallest of what lies under the finger and takes the thing, else the smallest; by keyboard, the nearest. A
+ * thing that holds others goes before the place it stands in.
  */
 const underFinger: CollisionDetection = (args) => {
   const hits = pointerWithin(args);
@@ -39,7 +44,9 @@ const underFinger: CollisionDetection = (args) => {
     const rect = args.droppableRects.get(id);
     return rect ? rect.width * rect.height : Infinity;
   };
-  return hits.toSorted((a, b) => area(a.id) - area(b.id));
+  const refuses = (id: (typeof hits)[number]['id']) =>
+    Number(whyOf(args.droppableContainers.find((one) => one.id === id)) !== null);
+  return hits.toSorted((a, b) => refuses(a.id) - refuses(b.id) || area(a.id) - area(b.id));
 };
 
 const STEP_PX = 8;
@@ -61,7 +68,7 @@ const toNextPlace: KeyboardCoordinateGetter = (
   let best: { dx: number; dy: number; cost: number } | null = null;
   for (const container of droppableContainers.getEnabled()) {
     const rect = droppableRects.get(container.id);
-    if (!rect || (container.data.current as { why?: string | null } | undefined)?.why) continue;
+    if (!rect || whyOf(container) !== null) continue;
     const [dx, dy] = [rect.left + rect.width / 2 - x, rect.top + rect.height / 2 - y];
     const [ahead, aside] = [dx * way[0] + dy * way[1], Math.abs(dx * way[1]) + Math.abs(dy * way[0])];
     const cost = ahead + 2 * aside;
@@ -89,8 +96,7 @@ export function Carrying({ lies, onTrial }: { lies: Lies | null; onTrial: (outin
   const idOf = ({ active }: Pick<DragMoveEvent, 'active'>) => String(active.id).replace(/^thing:/, '');
   const look = (event: Pick<DragMoveEvent, 'over'>) => {
     const target = event.over && targetOf(String(event.over.id));
-    const why = (event.over?.data.current as { why?: string | null } | undefined)?.why ?? null;
-    return target ? { target, why } : null;
+    return target ? { target, why: whyOf(event.over) } : null;
   };
   const end = (event: DragEndEvent | null) => {
     const placed = event && plan.byId.get(idOf(event));
