@@ -227,6 +227,29 @@ test('the walk-round goes along the boat place by place, with what lies there in
   await expect(page.getByRole('img', { name: /with the place to look at, 8\d %/ })).toBeVisible();
 });
 
+test('arranged: one move is made, then the rest, and all is taken back', async ({ page }) => {
+  await page.goto('/outings/mere-cup-day/stow');
+  const before = await figures(page).innerText();
+  await page.getByRole('button', { name: 'Arrange', exact: true }).click();
+  const panel = page.getByRole('region', { name: 'Arranged' });
+  await expect(panel.getByRole('status')).toHaveText(/^\w+ things would lie better: with all of them, trim/);
+  const moves = panel.getByRole('listitem');
+  const many = await moves.count();
+  await panel.getByRole('button', { name: /^Move Food box / }).click();
+  await expect(moves).toHaveCount(many - 1);
+  await expect(thing(page, 'food')).not.toHaveAccessibleName(/tank well/);
+  await panel.getByRole('button', { name: /^Move all / }).click();
+  await expect(panel.getByRole('status')).toHaveText(/^Done: trim/);
+  await expect(figures(page)).not.toHaveText(before, { useInnerText: true });
+  await panel.getByRole('button', { name: 'Look again' }).click();
+  await expect(panel.getByRole('status')).toHaveText(/^Nothing would lie so much better|would lie better/);
+  const undo = page.getByRole('button', { name: 'Undo', exact: true });
+  await undo.click();
+  await undo.click();
+  await expect(thing(page, 'food')).toHaveAccessibleName(/tank well/);
+  expect(await figures(page).innerText()).toBe(before);
+});
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
   test('the table is there under the drawing, which goes to the thing that is touched; nothing is wider than the screen', async ({

@@ -39,6 +39,8 @@ export interface ArrangeItem {
   use?: number | undefined;
   /** It may not lie with things of these ids. */
   apart?: readonly string[] | undefined;
+  /** Only these places take it; left out: any may. */
+  only?: readonly string[] | undefined;
   /** It stays in this place, whatever else. */
   pinned?: string | undefined;
   /** Where it lies in today's plan. */
@@ -83,6 +85,7 @@ export const forbiddenReasons = [
   'no leash point',
   'no room left',
   'apart',
+  'not taken there',
   'pinned elsewhere',
 ] as const;
 export type Forbidden = (typeof forbiddenReasons)[number];
@@ -90,6 +93,7 @@ export type Forbidden = (typeof forbiddenReasons)[number];
 /** Why a thing cannot lie in a place even if nothing else lies there; null: it can. */
 export function forbiddenAlone(item: ArrangeItem, zone: ArrangeZone): Forbidden | null {
   if (item.pinned !== undefined) return item.pinned === zone.id ? null : 'pinned elsewhere';
+  if (item.only !== undefined && !item.only.includes(zone.id)) return 'not taken there';
   if (item.dry !== undefined && dryness.indexOf(zone.dry) < dryness.indexOf(item.dry))
     return 'not dry enough';
   if (item.reach !== undefined && reaches.indexOf(zone.reach) > reaches.indexOf(item.reach))

@@ -252,6 +252,7 @@ export const calcInputs = {
           leash: z.boolean().optional(),
           use: quantity(0, 1, '').optional(),
           apart: z.array(nameOfOne).max(50).optional(),
+          only: z.array(nameOfOne).max(60).optional(),
           ...{ pinned: nameOfOne.optional(), now: nameOfOne.optional() },
         }),
       )

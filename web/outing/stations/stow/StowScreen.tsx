@@ -7,7 +7,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useCallback, useMemo, useState } from 'react';
+import { Suspense, lazy, useCallback, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { Link as RouterLink } from 'react-router';
 import { setUpOf } from '#core/boat/build';
@@ -30,6 +30,10 @@ import { ThingSheet } from './ThingSheet';
 import { ThingTable } from './ThingTable';
 import { TurnOver } from './TurnOver';
 import { type Boarded, StowContext, type StowDesk, floating, putIn, useNames, usePlan } from './useStow';
+
+const ArrangePanel = lazy(() =>
+  import('./ArrangePanel').then((module) => ({ default: module.ArrangePanel })),
+);
 
 /**
  * Settled here: does everything lie where it is dry, held, at hand and out of the way, in every mode. What
@@ -72,6 +76,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
   /** What was pressed to open its panel; null: the thing in the drawing. */
   const [pressed, setPressed] = useState<HTMLElement | null>(null);
   const [over, setOver] = useState(false);
+  const [arranging, setArranging] = useState(false);
   /** The outing with what is under the finger where it hovers; null: nothing is carried. */
   const [trial, setTrial] = useState<typeof doc | null>(null);
   const { keepKg } = assessment.exposures;
@@ -136,12 +141,22 @@ function Stowed({ boarded }: { boarded: Boarded }) {
             ))}
           </ToggleButtonGroup>
           <Box sx={{ flex: 1 }} />
+          {shownMode === 'fish' && (
+            <Button variant="outlined" aria-pressed={arranging} onClick={() => setArranging(!arranging)}>
+              Arrange
+            </Button>
+          )}
           <Button variant="outlined" aria-pressed={over} onClick={() => setOver(!over)}>
             Turn it over
           </Button>
           <SetUps />
           <Button onClick={() => window.print()}>Print</Button>
         </Box>
+        {arranging && shownMode === 'fish' && (
+          <Suspense fallback={null}>
+            <ArrangePanel fishKg={fishKg} onClose={() => setArranging(false)} />
+          </Suspense>
+        )}
         {over && <TurnOver onClose={() => setOver(false)} />}
         {/* On a phone it stays in sight over the table, and moves to the thing that is touched. */}
         <Box

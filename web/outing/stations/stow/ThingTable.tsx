@@ -126,7 +126,13 @@ export const ThingTable = memo(function ThingTable({ narrow = false }: { narrow?
               <VisuallyHidden>Marked</VisuallyHidden>
             </TableCell>
             {narrow ? (
-              <TableCell>
+              <TableCell
+                sx={{
+                  whiteSpace: 'nowrap',
+                  '& .MuiTableSortLabel-root': { mr: 1 },
+                  '& .MuiTableSortLabel-icon': { display: 'none' },
+                }}
+              >
                 {sortLabel('name', 'Thing', sorting, setSorting)}{' '}
                 {sortLabel('place', 'Where', sorting, setSorting)}{' '}
                 {sortLabel('reach', 'Reach', sorting, setSorting)}
