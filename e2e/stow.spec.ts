@@ -227,6 +227,21 @@ test('the walk-round goes along the boat place by place, with what lies there in
   await expect(page.getByRole('img', { name: /with the place to look at, 8\d %/ })).toBeVisible();
 });
 
+test('if one goes: what hangs on one thing alone, and a second means put aboard from there', async ({
+  page,
+}) => {
+  await page.goto('/outings/pollack-long-grey/stow');
+  await page.getByRole('button', { name: 'If one goes' }).click();
+  const panel = page.getByRole('region', { name: 'If one goes' });
+  await expect(panel.getByRole('status')).toHaveText(/each of them would forbid this outing/);
+  const paddle = panel.getByRole('listitem').filter({ hasText: 'Second propulsion: not met' });
+  await expect(paddle).toContainText('Four-piece paddle');
+  await paddle.getByRole('button', { name: /^Add Long paddle/ }).click();
+  await panel.getByRole('button', { name: 'Changed since: look again' }).click();
+  await expect(panel.getByRole('status')).toHaveText(/would forbid/);
+  await expect(panel.getByText('Second propulsion: not met')).toHaveCount(0);
+});
+
 test('arranged: one move is made, then the rest, and all is taken back', async ({ page }) => {
   await page.goto('/outings/mere-cup-day/stow');
   const before = await figures(page).innerText();

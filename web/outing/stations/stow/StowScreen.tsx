@@ -35,6 +35,15 @@ const ArrangePanel = lazy(() =>
   import('./ArrangePanel').then((module) => ({ default: module.ArrangePanel })),
 );
 
+const SinglePointsPanel = lazy(() =>
+  import('./SinglePointsPanel').then((module) => ({ default: module.SinglePointsPanel })),
+);
+const questions = [
+  { id: 'arrange', name: 'Arrange' },
+  { id: 'turn over', name: 'Turn it over' },
+  { id: 'one goes', name: 'If one goes' },
+] as const;
+
 /**
  * Settled here: does everything lie where it is dry, held, at hand and out of the way, in every mode. What
  * would annoy: dragging forty things to learn it.
@@ -75,8 +84,8 @@ function Stowed({ boarded }: { boarded: Boarded }) {
   const [chosen, setChosen] = useState<string | null>(null);
   /** What was pressed to open its panel; null: the thing in the drawing. */
   const [pressed, setPressed] = useState<HTMLElement | null>(null);
-  const [over, setOver] = useState(false);
-  const [arranging, setArranging] = useState(false);
+  /** The question that is open over the drawing; null: none. */
+  const [asked, setAsked] = useState<(typeof questions)[number]['id'] | null>(null);
   /** The outing with what is under the finger where it hovers; null: nothing is carried. */
   const [trial, setTrial] = useState<typeof doc | null>(null);
   const { keepKg } = assessment.exposures;
@@ -141,23 +150,28 @@ function Stowed({ boarded }: { boarded: Boarded }) {
             ))}
           </ToggleButtonGroup>
           <Box sx={{ flex: 1 }} />
-          {shownMode === 'fish' && (
-            <Button variant="outlined" aria-pressed={arranging} onClick={() => setArranging(!arranging)}>
-              Arrange
+          {questions.map(({ id, name }) => (
+            <Button
+              key={id}
+              variant="outlined"
+              aria-pressed={asked === id}
+              disabled={id === 'arrange' && shownMode !== 'fish'}
+              onClick={() => setAsked(asked === id ? null : id)}
+              sx={{ px: 1.25 }}
+            >
+              {name}
             </Button>
-          )}
-          <Button variant="outlined" aria-pressed={over} onClick={() => setOver(!over)}>
-            Turn it over
-          </Button>
+          ))}
           <SetUps />
           <Button onClick={() => window.print()}>Print</Button>
         </Box>
-        {arranging && shownMode === 'fish' && (
-          <Suspense fallback={null}>
-            <ArrangePanel fishKg={fishKg} onClose={() => setArranging(false)} />
-          </Suspense>
-        )}
-        {over && <TurnOver onClose={() => setOver(false)} />}
+        <Suspense fallback={null}>
+          {asked === 'arrange' && shownMode === 'fish' && (
+            <ArrangePanel fishKg={fishKg} onClose={() => setAsked(null)} />
+          )}
+          {asked === 'one goes' && <SinglePointsPanel onClose={() => setAsked(null)} />}
+          {asked === 'turn over' && <TurnOver onClose={() => setAsked(null)} />}
+        </Suspense>
         {/* On a phone it stays in sight over the table, and moves to the thing that is touched. */}
         <Box
           sx={{ position: { xs: 'sticky', sm: 'static' }, top: 0, zIndex: 2, bgcolor: 'background.default' }}

@@ -1,0 +1,122 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { sayFinding } from '#core/judgement/allRules';
+import type { SinglePoint } from '#core/judgement/singlePoints';
+import { sayRepair } from '#core/editing/repair';
+import { capital, count, plural } from '#core/units/words';
+import type { SinglePointsWork } from '../../../workers/singlePoints.worker';
+import { useWorker } from '../../../workers/useWorker';
+import { LevelMark } from '../../../ui/LevelMark';
+import { useOutingWorkspace } from '../../outingWorkspace';
+
+/**
+ * Settled here: what of this outing hangs on one thing alone, and what would stand in for it. What would annoy:
+ * a list of everything, with the pump among the lures.
+ */
+export function SinglePointsPanel({ onClose }: { onClose: () => void }) {
+  const { doc, references, answers, now } = useOutingWorkspace();
+  /** What was found, and of which outing; null: it is being worked out. */
+  const [found, setFound] = useState<{ of: typeof doc; points: readonly SinglePoint[] } | null>(null);
+  const worker = useWorker<SinglePointsWork>(
+    () => new Worker(new URL('../../../workers/singlePoints.worker.ts', import.meta.url), { type: 'module' }),
+  );
+  const search = async () => {
+    setFound(null);
+    setFound({ of: doc, points: await worker.call().singlePoints(doc, references, answers, now) });
+  };
+  useEffect(() => {
+    void search();
+    // Once, when it is opened; again where it is asked for.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  const points = found?.points ?? [];
+  const forbids = points.filter(isGrave);
+  const rest = points.filter((point) => !isGrave(point));
+  return (
+    <Box
+      component="section"
+      aria-label="If one goes"
+      sx={{ border: 1, borderColor: 'text.primary', borderRadius: 1, p: 1.5, mb: 1 }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
+        <Typography role="status" sx={{ flex: 1, minWidth: 200 }}>
+          {found === null ? 'Taking one thing away after another …' : saySum(forbids.length, rest.length)}
+        </Typography>
+        {found && found.of !== doc && (
+          <Button size="small" variant="outlined" onClick={() => void search()}>
+            Changed since: look again
+          </Button>
+        )}
+        <Button size="small" onClick={onClose}>
+          Close
+        </Button>
+      </Box>
+      <Points points={forbids} />
+      {rest.length > 0 && (
+        <details>
+          <summary>
+            {capital(count(rest.length))} more {plural(rest.length, 'thing')}, each with a Mind if it goes
+          </summary>
+          <Points points={rest} />
+        </details>
+      )}
+      <Typography variant="caption" color="textSecondary" component="p">
+        Each thing is taken away by itself, then a companion, then an hour of the day, and the outing is
+        judged again. What fails together is not tried.
+      </Typography>
+    </Box>
+  );
+}
+
+const isGrave = ({ fails }: SinglePoint) => fails.some(({ level }) => level === 'stop');
+
+function saySum(forbids: number, rest: number): string {
+  if (forbids + rest === 0) return 'Nothing of this outing hangs on one thing alone.';
+  if (forbids === 0) return 'Nothing that goes alone would forbid this outing.';
+  return `${capital(count(forbids))} ${plural(forbids, 'thing')}: without it, ${forbids === 1 ? 'it' : 'each of them'} would forbid this outing.`;
+}
+
+function Points({ points }: { points: readonly SinglePoint[] }) {
+  const { repair } = useOutingWorkspace();
+  return (
+    <Box component="ul" sx={{ m: 0, mt: 0.5, p: 0, listStyle: 'none' }}>
+      {points.map(({ goes, fails, second }) => (
+        <Box
+          component="li"
+          key={goes.what === 'thing' ? goes.itemId : goes.what}
+          sx={{
+            display: 'flex',
+            gap: 1,
+            alignItems: 'center',
+            borderTop: 1,
+            borderColor: 'divider',
+            py: 0.25,
+          }}
+        >
+          <LevelMark level={fails[0]?.level ?? 'mind'} />
+          <Typography variant="body2" sx={{ flex: 1 }}>
+            <strong>{nameOf(goes)}</strong>
+            {fails.length > 1 ? `, ${count(fails.length)} jobs` : ''}:{' '}
+            {fails.map(({ facts }) => sayFinding(facts).title).join('; ')}.
+          </Typography>
+          {second ? (
+            <Button size="small" onClick={() => repair(second)}>
+              {sayRepair(second)}
+            </Button>
+          ) : (
+            <Typography variant="caption" color="textSecondary">
+              no second one here
+            </Typography>
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function nameOf(goes: SinglePoint['goes']): string {
+  if (goes.what === 'thing') return goes.name;
+  return goes.what === 'companion' ? 'One of the party' : 'An hour of the day, home later';
+}
