@@ -27,6 +27,8 @@ test('a stern that is too heavy is mended, and nothing new is said', () => {
   const found = arrangedOuting(sternHeavy, references, noAnswers, now, { seed: 1, fishKg: 0 });
   if (!found) throw new Error('It floats.');
   expect(found.moves.length).toBeGreaterThan(0);
+  expect(found.gapPercent).toBeGreaterThanOrEqual(0);
+  expect(found.gapPercent).toBeLessThan(100);
   expect(Math.abs(found.after.trimDeg)).toBeLessThan(Math.abs(found.before.trimDeg));
   const before = loud(sternHeavy).map(({ key }) => key);
   const moved = withMoves(sternHeavy, references, found.moves);

@@ -1,4 +1,5 @@
 import { arrange } from '../arranging/arrange';
+import { totalOf } from '../arranging/problem';
 import { seatedIn } from '../boat/build';
 import { type Standing, standingIn } from '../boat/stability';
 import { zonesOf } from '../boat/zones';
@@ -28,8 +29,11 @@ export interface ArrangedOuting {
   refused: readonly { move: Move; finding: Finding['facts']['code'] }[];
   before: Standing;
   after: Standing;
-  /** How much less than this plan any plan of these things can cost, of what it costs, %; at least 0. */
-  gapPercent: number;
+  /**
+   * How much better than with these moves any plan of the same things can be, of what the measure of the search
+   * comes to, %; null: that is not known.
+   */
+  gapPercent: number | null;
 }
 /** How hard the search tries: about half a second for an ordinary boat. */
 const STEPS = 60_000;
@@ -94,12 +98,15 @@ export function arrangedOuting(
     }
   }
   const after = standing(stands) ?? before;
-  const { lcg, tcg, kg: low, reach, change } = found.cost;
-  const cost = lcg + tcg + low + reach + change;
-  const bound = found.bound ?? cost;
+  // What stands after the judgement, measured as the search measures.
+  const left = new Map(moves.map(({ itemId, toZone }) => [itemId, toZone]));
+  const items = what.problem.items.map((item) => ({ ...item, pinned: left.get(item.id) ?? item.now }));
+  const final = arrange({ ...what.problem, items }, { seed, steps: 0 });
+  const cost = totalOf(final.cost);
+  const isProven = final.unplaced.length === 0 && found.bound !== null && cost > NEAR_CM;
   return {
     ...{ moves, refused, before, after },
-    gapPercent: cost > NEAR_CM ? Math.max(0, (100 * (cost - bound)) / cost) : 0,
+    gapPercent: isProven ? Math.max(0, (100 * (cost - (found.bound ?? cost))) / cost) : null,
   };
 }
 

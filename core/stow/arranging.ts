@@ -9,7 +9,7 @@ import type { Angler } from '../documents/angler';
 import type { Zone } from '../documents/boatParts';
 import type { ZoneKind } from '../vocabulary/boat';
 import { fitsIn, isClosed, roomOf } from './fits';
-import { exactLading } from './lading';
+import { exactLading, storeIn } from './lading';
 import { type Placed, type StowPlan, centreOf, standsUp } from './plan';
 import { reachIn } from './reach';
 
@@ -64,11 +64,14 @@ export function toArrange(
   if (levelAtM === null) return null;
   const things = plan.things.filter(isMovable);
   const movable = new Map(things.map((placed) => [placed.one.item.id, placed]));
-  const kgOf = (placed: Placed) =>
-    [placed, ...contentsOf(placed, plan)].reduce(
+  const store = storeIn(plan);
+  const kgOf = (placed: Placed) => {
+    const carried = [placed, ...contentsOf(placed, plan)];
+    return carried.reduce(
       (sum, { one: { item, entry } }) => sum + item.massKg * entry.quantity,
-      0,
+      store && carried.includes(store) ? fishKg : 0,
     );
+  };
   const moved = things.map((placed) => ({
     massKg: -kgOf(placed),
     ...(centreOf(placed, plan, angler.heightM) ?? { xM: 0, yM: 0, zM: 0 }),

@@ -104,8 +104,10 @@ export function ArrangePanel({ fishKg, onClose }: { fishKg: number; onClose: () 
             {found.refused.length > 0 &&
               `Left where ${plural(found.refused.length, 'it is', 'they are')}, for something would be said of ${plural(found.refused.length, 'it', 'them')} in the margin: ${listed(found.refused.map(({ move }) => thing(move.itemId)))}. `}
             Rods and what is leashed, in use or on you stay. Each move was judged like one of yours. An
-            estimate, by the masses and places written down; no plan of the same things can be more than{' '}
-            {figure(found.gapPercent, 0)} % better by this measure.
+            estimate, by the masses and places written down
+            {found.gapPercent === null
+              ? '.'
+              : `; no plan of the same things can be more than ${figure(found.gapPercent, 0)} % better by this measure.`}
           </Typography>
         </>
       )}
