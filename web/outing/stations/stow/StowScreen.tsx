@@ -28,7 +28,6 @@ import { StowSheet } from './StowSheet';
 import { ThingPanel } from './ThingPanel';
 import { ThingSheet } from './ThingSheet';
 import { ThingTable } from './ThingTable';
-import { TurnOver } from './TurnOver';
 import { type Boarded, StowContext, type StowDesk, floating, putIn, useNames, usePlan } from './useStow';
 
 const ArrangePanel = lazy(() =>
@@ -38,6 +37,7 @@ const ArrangePanel = lazy(() =>
 const SinglePointsPanel = lazy(() =>
   import('./SinglePointsPanel').then((module) => ({ default: module.SinglePointsPanel })),
 );
+const TurnOver = lazy(() => import('./TurnOver').then((module) => ({ default: module.TurnOver })));
 const questions = [
   { id: 'arrange', name: 'Arrange' },
   { id: 'turn over', name: 'Turn it over' },
