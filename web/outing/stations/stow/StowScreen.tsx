@@ -126,7 +126,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
   return (
     <StowContext value={desk}>
       <Box {...screenOnly} sx={{ display: 'flex', flexDirection: 'column' }}>
-        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', mb: 0.5 }}>
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center', mb: 0.5 }}>
           <ToggleButtonGroup
             exclusive
             value={shownMode}
@@ -142,7 +142,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
                   color: 'text.primary',
                   minHeight: 44,
                   py: 0.5,
-                  px: { xs: 1.25, sm: 2 },
+                  px: { xs: 1.25, sm: 1.5 },
                 }}
               >
                 {modes[one]}
@@ -163,7 +163,6 @@ function Stowed({ boarded }: { boarded: Boarded }) {
             </Button>
           ))}
           <SetUps />
-          <Button onClick={() => window.print()}>Print</Button>
         </Box>
         <Suspense fallback={null}>
           {asked === 'arrange' && shownMode === 'fish' && (
@@ -211,6 +210,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
             <Typography variant="body2" color="textSecondary" sx={{ flex: 1, minWidth: 200 }}>
               {trustOf(boarded.craft)}
             </Typography>
+            <Button onClick={() => window.print()}>Print</Button>
           </Box>
         </Box>
         <ModeLines mode={shownMode} boarded={boarded} />
