@@ -1,6 +1,6 @@
 import type { Craft } from '../documents/craft';
 import type { Places } from '../documents/references';
-import { FRESH_WATER, SALT_WATER } from '../units/constants';
+import { densityOf } from '../environment/density';
 import type { Stance } from '../vocabulary/boat';
 import { seatedIn } from './build';
 import { type Lading, ownLoads } from './lading';
@@ -27,7 +27,7 @@ export function ladenBoat(
   lading: Lading | null,
 ): LadenBoat | null {
   if (!craft || craft.shape === null || !angler || !lading) return null;
-  const density = water?.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const density = densityOf(water);
   const standingOf = (boat: Craft) => {
     const own = ownLoads(boat).reduce((sum, load) => sum + load.massKg, 0);
     const known = new Map<Stance, Held | null>();

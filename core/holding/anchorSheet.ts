@@ -5,7 +5,7 @@ import type { Craft } from '../documents/craft';
 import type { Item } from '../documents/item';
 import type { OutingInView } from '../documents/references';
 import type { Workings } from '../documents/workings';
-import { FRESH_WATER, SALT_WATER } from '../units/constants';
+import { densityOf } from '../environment/density';
 import { type AnchorSum, type AnchorType, anchor } from './anchor';
 import type { SpotHour } from '../environment/spot';
 
@@ -99,7 +99,7 @@ export function anchorHours(
       alignment: workings.alignment,
       ...(ground.holdK === null ? {} : { holdingFactor: ground.holdK }),
       surgeHsM: workings.surgeHsM,
-      waterDensity: water.type === 'fresh' ? FRESH_WATER : SALT_WATER,
+      waterDensity: densityOf(water),
     });
     return { hour, sum, leave: leaveAt(hour, sum, gear, workings, angler) };
   });

@@ -18,7 +18,7 @@ const sternHeavy = withPut(
     return { itemId, mode: 'fish' as const, spot, fish: spot };
   }),
 );
-const loud = (outing: typeof wreck) =>
+const stopsAndMindsOf = (outing: typeof wreck) =>
   assess(outing, references, noAnswers, now, { withRepairs: false }).findings.filter(
     ({ level }) => level !== 'note',
   );
@@ -30,9 +30,9 @@ test('a stern that is too heavy is mended, and nothing new is said', () => {
   expect(found.gapPercent).toBeGreaterThanOrEqual(0);
   expect(found.gapPercent).toBeLessThan(100);
   expect(Math.abs(found.after.trimDeg)).toBeLessThan(Math.abs(found.before.trimDeg));
-  const before = loud(sternHeavy).map(({ key }) => key);
+  const before = stopsAndMindsOf(sternHeavy).map(({ key }) => key);
   const moved = withMoves(sternHeavy, references, found.moves);
-  for (const { key } of loud(moved)) expect(before).toContain(key);
+  for (const { key } of stopsAndMindsOf(moved)) expect(before).toContain(key);
 });
 
 test('the same seed finds the same moves; each begins where the thing lies', () => {

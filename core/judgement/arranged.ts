@@ -10,7 +10,7 @@ import { toArrange } from '../stow/arranging';
 import { exactLading } from '../stow/lading';
 import { leashesAboard, planOf } from '../stow/plan';
 import { spotIn } from '../stow/usual';
-import { FRESH_WATER, SALT_WATER } from '../units/constants';
+import { densityOf } from '../environment/density';
 import type { Instant } from '../units/time';
 import type { Answers } from '../walkround/answers';
 import { assess } from './assess';
@@ -53,7 +53,7 @@ export function arrangedOuting(
 ): ArrangedOuting | null {
   const { craft, angler, aboard, water } = lookUp(outing, references);
   if (!craft || !angler) return null;
-  const density = water?.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const density = densityOf(water);
   const planIn = ({ stow }: Outing) => planOf({ aboard, craft, angler, stow });
   const standing = (next: Outing) => {
     const plan = planIn(next);
@@ -71,7 +71,7 @@ export function arrangedOuting(
   const before = standing(outing);
   if (!what || !before) return null;
   const found = arrange(what.problem, { seed, steps: STEPS, prove: true });
-  const loudIn = (next: Outing) =>
+  const stopsAndMindsOf = (next: Outing) =>
     assess(next, references, answers, now, { withRepairs: false }).findings.filter(
       ({ level }) => level !== 'note',
     );
@@ -82,22 +82,22 @@ export function arrangedOuting(
       return fromZone === undefined || fromZone === toZone ? [] : [{ itemId, fromZone, toZone }];
     })
     .toSorted((a, b) => kg(b.itemId) - kg(a.itemId));
-  let [stands, loud] = [outing, loudIn(outing)];
+  let [arranged, said] = [outing, stopsAndMindsOf(outing)];
   const moves: Move[] = [];
   const refused: { move: Move; finding: Finding['facts']['code'] }[] = [];
   for (const move of wanted) {
-    const next = withMoves(stands, references, [move]);
-    const saidNext = loudIn(next);
+    const next = withMoves(arranged, references, [move]);
+    const saidNext = stopsAndMindsOf(next);
     const worse = saidNext.find(
-      (one) => !loud.some(({ key, level }) => key === one.key && (level === 'stop' || level === one.level)),
+      (one) => !said.some(({ key, level }) => key === one.key && (level === 'stop' || level === one.level)),
     );
     if (worse) refused.push({ move, finding: worse.facts.code });
     else {
       moves.push(move);
-      [stands, loud] = [next, saidNext];
+      [arranged, said] = [next, saidNext];
     }
   }
-  const after = standing(stands) ?? before;
+  const after = standing(arranged) ?? before;
   // What stands after the judgement, measured as the search measures.
   const left = new Map(moves.map(({ itemId, toZone }) => [itemId, toZone]));
   const items = what.problem.items.map((item) => ({ ...item, pinned: left.get(item.id) ?? item.now }));

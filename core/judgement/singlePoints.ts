@@ -15,7 +15,7 @@ export interface SinglePoint {
   goes: { what: 'thing'; itemId: string; name: string } | { what: 'companion' } | { what: 'hour' };
   /** What would be said then that is not said now, the gravest first. */
   fails: readonly { level: FindingLevel; facts: Facts }[];
-  /** What would meet the gravest of them then, the cheapest first choice of the judgement; null: nothing does. */
+  /** The first repair for the gravest of them; null: nothing that is owned repairs it. */
   second: Repair | null;
 }
 
@@ -43,7 +43,7 @@ export function singlePoints(
   };
   const without = (goes: SinglePoint['goes'], next: Outing, nextReferences = references): SinglePoint[] => {
     const { findings } = assess(next, nextReferences, answers, now);
-    const fails = findings.filter((one) => !BESIDES.has(one.station) && isNew(one));
+    const fails = findings.filter((one) => !NOT_COUNTED.has(one.station) && isNew(one));
     const [gravest] = fails;
     if (!gravest) return [];
     return [
@@ -81,11 +81,11 @@ export function singlePoints(
       { ...outing, brief: withHours(brief, brief.launchAt, shiftClock(brief.homeAt, 60)) },
     ),
   ];
-  const gravity = ({ fails }: SinglePoint) =>
+  const severity = ({ fails }: SinglePoint) =>
     fails.reduce((sum, { level }) => sum + (level === 'stop' ? STOP_COUNTS : 1), 0);
-  return points.toSorted((a, b) => gravity(b) - gravity(a));
+  return points.toSorted((a, b) => severity(b) - severity(a));
 }
-/** Where other things lie then, and what the plan left ashore says of it, fails nobody. */
-const BESIDES: ReadonlySet<Station> = new Set<Station>(['stow', 'leave-word']);
+/** Where other things lie without it, and that the plan left ashore is an older one, is no failure. */
+const NOT_COUNTED: ReadonlySet<Station> = new Set<Station>(['stow', 'leave-word']);
 /** In the order of the list a Stop goes before any number of Minds. */
 const STOP_COUNTS = 100;

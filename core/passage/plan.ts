@@ -3,7 +3,7 @@ import type { Outward } from '../documents/outing';
 import type { Launch } from '../documents/water';
 import { type OnWater, onWater } from '../boat/drag';
 import type { Places } from '../documents/references';
-import { FRESH_WATER, SALT_WATER } from '../units/constants';
+import { densityOf } from '../environment/density';
 import { outingHours } from '../documents/hours';
 import { HOUR_MS, type Instant } from '../units/time';
 import { type Route, type RouteLeg, routeOf } from './route';
@@ -77,7 +77,7 @@ export function planOf(
   const { craft, water } = looked;
   const route = routeOf(brief.route, looked);
   if (!craft || !water || !route) return null;
-  const density = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const density = densityOf(water);
   const hull = onWater(craft, looked.loaded);
   const out = legsFor(route.out, day, 1);
   const home = legsFor(route.home, day, 1);
@@ -119,7 +119,7 @@ export function planOf(
 export function whatIfs(plan: Plan, looked: Places, day: Day): WhatIfs | null {
   const { craft, water } = looked;
   if (!craft || !water) return null;
-  const density = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const density = densityOf(water);
   const { route, deadline, turnAt } = plan;
   const earliest = plan.spotAt ?? plan.launchAt;
   const home = legsFor(route.home, day, 1);
@@ -148,7 +148,7 @@ const BESIDE_M = 300;
 export function marksOn({ route, deadline, launchAt }: Plan, looked: Places, day: Day): Mark[] {
   const { craft, water, landing, launch } = looked;
   if (!craft || !water) return [];
-  const density = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const density = densityOf(water);
   const hull = onWater(craft, looked.loaded);
   const beside = ({ from, to }: RouteLeg, place: Launch) => shareWithin(from, to, place, BESIDE_M) !== null;
   const between = water.launches.filter(({ id }) => id !== landing?.id && id !== launch?.id);

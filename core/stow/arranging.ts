@@ -7,8 +7,9 @@ import { kinds } from '../catalog/gear/kinds';
 import { isRod, isSoft, sizeOf } from '../catalog/gear/stowing';
 import type { Angler } from '../documents/angler';
 import type { Zone } from '../documents/boatParts';
+import { USABLE_SHARE } from '../units/constants';
 import type { ZoneKind } from '../vocabulary/boat';
-import { fitsIn, isClosed, roomOf } from './fits';
+import { fitsIn, roomOf } from './fits';
 import { exactLading, storeIn } from './lading';
 import { type Placed, type StowPlan, centreOf, standsUp } from './plan';
 import { reachIn } from './reach';
@@ -27,11 +28,13 @@ const FOR_THINGS: ReadonlySet<ZoneKind> = new Set<ZoneKind>([
 ]);
 /** What lies in a place has its centre so far over the floor of it, m. Rule of thumb. */
 const CENTRE_OVER_M = 0.08;
-/** What a thing that is moved counts, cm: fewer moves go before what nobody feels. Rule of thumb. */
+/** What each moved thing costs, cm: a gain that nobody feels is not worth a move. Rule of thumb. */
 const MOVED_CM = 0.4;
-/** So far the load is moved to see how the trim answers, m. */
+/** How far the load is shifted to measure how the trim follows, m. */
 const PROBE_M = 0.1;
-const NEAR_DEG = 0.02;
+/** A trim this small counts as level. */
+const LEVEL_DEG = 0.02;
+const MOST_ROUNDS = 4;
 
 /** The things of a plan that may lie elsewhere, and the places of the boat, as a problem for the search. */
 export interface ToArrange {
@@ -89,7 +92,14 @@ export function toArrange(
           yM: zone.yM,
           zM: zone.floorM + Math.min(CENTRE_OVER_M, zone.heightM / 2),
         },
-        ...{ litres: litresFor(zone), maxKg: zone.maxKg, insideM: null, openingM: null, leashes: 0 },
+        // The search takes off what cannot be filled by itself.
+        ...{
+          litres: (roomOf(zone) ?? 0) / USABLE_SHARE,
+          maxKg: zone.maxKg,
+          insideM: null,
+          openingM: null,
+          leashes: 0,
+        },
         ...{ dry: zone.dryness, reach: reachIn(zone, craft, angler) },
       })),
       items: things.map((placed) => itemOf(placed, kgOf(placed), zones, reachIn(placed.zone, craft, angler))),
@@ -145,13 +155,6 @@ function itemOf(
     now: placed.zone.id,
   };
 }
-/** Room as the search counts it, which takes its own share of it for what cannot be filled. */
-function litresFor(zone: Zone): number {
-  return zone.lengthM * zone.widthM * zone.heightM * (isClosed(zone) ? 1 : OPEN_OVER) * 1000;
-}
-/** In an open place things lie over its rim. */
-const OPEN_OVER = 1.5;
-
 /** Where the centre of gravity of all has to be for the boat to lie level, m; null: it comes to no rest. */
 function levelLoadAt(
   gear: { massKg: number; xM: number },
@@ -161,10 +164,10 @@ function levelLoadAt(
 ): number | null {
   if (gear.massKg <= 0) return null;
   let at = gear.xM;
-  for (let i = 0; i < 4; i += 1) {
+  for (let i = 0; i < MOST_ROUNDS; i += 1) {
     const [here, there] = [trimAt(at), trimAt(at + PROBE_M)];
     if (here === null || there === null) return null;
-    if (Math.abs(here) < NEAR_DEG || here === there) break;
+    if (Math.abs(here) < LEVEL_DEG || here === there) break;
     at -= (here * PROBE_M) / (there - here);
   }
   return allX + ((at - gear.xM) * gear.massKg) / allKg;

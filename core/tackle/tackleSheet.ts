@@ -7,7 +7,7 @@ import type { Item } from '../documents/item';
 import type { Outward } from '../documents/outing';
 import type { OutingInView, Places } from '../documents/references';
 import type { Rig, Workings } from '../documents/workings';
-import { FRESH_WATER, SALT_WATER } from '../units/constants';
+import { densityOf } from '../environment/density';
 import { type JigInput, jig } from './jig';
 import { lossRate } from './losses';
 import { spares } from './spares';
@@ -85,7 +85,7 @@ export function jigHours(
   const { jigAngleDeg, drogueCd, jigCd, lineCd } = workings;
   const { craft, water } = looked;
   if (!craft || !water) return [];
-  const waterDensity = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const waterDensity = densityOf(water);
   const { lateralAirM2, lateralWaterM2 } = onWater(craft, looked.loaded);
   return e.spot.map((hour) => {
     const sum = drift({

@@ -163,14 +163,17 @@ function stateOf(
   before: LibraryState | null,
   touched: ReadonlySet<KindName>,
 ): LibraryState {
+  const documents = <Name extends ReferenceName>(name: Name, was: readonly Documents[Name][] | undefined) => {
+    if (was && !touched.has(name)) return was;
+    return shownOf([...entries[name].values()])
+      .sort(inOrder)
+      .map((one) => one.kept?.doc as unknown as Documents[Name]);
+  };
   const was = before?.references;
   const versions = new Map<string, number>();
-  const documents = <Name extends ReferenceName>(name: Name, was: readonly Documents[Name][] | undefined) => {
-    const shown = shownOf([...entries[name].values()]);
-    for (const { id, kept } of shown) if (kept) versions.set(`${name}/${id}`, kept.version);
-    if (was && !touched.has(name)) return was;
-    return shown.sort(inOrder).map((one) => one.kept?.doc as unknown as Documents[Name]);
-  };
+  for (const name of referenceNames)
+    for (const { id, kept } of shownOf([...entries[name].values()]))
+      if (kept) versions.set(`${name}/${id}`, kept.version);
   const anglers = documents('anglers', undefined);
   return {
     at,

@@ -1,14 +1,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
 import { type ArrangedOuting, type Move, withMoves } from '#core/judgement/arranged';
 import { sayPlace } from '#core/stow/say';
 import { amount } from '#core/units/amount';
 import { capital, count, figure, listed, plural } from '#core/units/words';
 import type { ArrangeWork } from '../../../workers/arrange.worker';
-import { useWorker } from '../../../workers/useWorker';
+import { useJob } from '../../../workers/useJob';
 import { useOutingWorkspace } from '../../outingWorkspace';
+import { JobPanel } from './JobPanel';
 import { useStow } from './useStow';
 
 const SEED = 1;
@@ -20,65 +20,34 @@ const SEED = 1;
 export function ArrangePanel({ fishKg, onClose }: { fishKg: number; onClose: () => void }) {
   const { doc, references, answers, now, edit } = useOutingWorkspace();
   const { plan, names } = useStow();
-  const [found, setFound] = useState<ArrangedOuting | null | 'searching' | 'stopped'>('searching');
-  const worker = useWorker<ArrangeWork>(
+  const search = useJob<ArrangeWork, ArrangedOuting | null>(
     () => new Worker(new URL('../../../workers/arrange.worker.ts', import.meta.url), { type: 'module' }),
+    (remote) => remote.arrangedOuting(doc, references, answers, now, { seed: SEED, fishKg }),
   );
-  const search = async () => {
-    setFound('searching');
-    setFound(await worker.call().arrangedOuting(doc, references, answers, now, { seed: SEED, fishKg }));
-  };
-  useEffect(() => {
-    void search();
-    // Once, when it is opened; again where it is asked for.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+  const found = search.job.is === 'done' ? search.job.result : null;
   const thing = (itemId: string) => plan.byId.get(itemId)?.one.item.name ?? itemId;
   const place = (id: string) => sayPlace({ in: 'zone', id }, names);
   const make = (moves: readonly Move[]) => edit((outing) => withMoves(outing, references, moves));
-  const isFound = found !== null && found !== 'searching' && found !== 'stopped';
   // What was moved meanwhile is not offered again.
-  const open = isFound
-    ? found.moves.filter(({ itemId, fromZone }) => plan.byId.get(itemId)?.zone?.id === fromZone)
-    : [];
+  const open =
+    found?.moves.filter(({ itemId, fromZone }) => plan.byId.get(itemId)?.zone?.id === fromZone) ?? [];
   return (
-    <Box
-      component="section"
-      aria-label="Arranged"
-      sx={{ border: 1, borderColor: 'text.primary', borderRadius: 1, p: 1.5, mb: 1 }}
-    >
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
-        <Typography role="status" sx={{ flex: 1, minWidth: 200 }}>
-          {found === 'searching' && 'Looking for better places …'}
-          {found === 'stopped' && 'Stopped.'}
-          {found === null && 'The boat comes to no rest as it is laden: there is nothing to arrange yet.'}
-          {isFound && sayFound(found, open.length)}
-        </Typography>
-        {found === 'searching' ? (
-          <Button
-            size="small"
-            onClick={() => {
-              worker.stop();
-              setFound('stopped');
-            }}
-          >
-            Stop
-          </Button>
-        ) : (
-          <Button size="small" onClick={() => void search()}>
-            Look again
-          </Button>
-        )}
-        {open.length > 1 && (
+    <JobPanel
+      {...search}
+      label="Arranged"
+      working="Looking for better places …"
+      sayResult={(result) => sayFound(result, open.length)}
+      changed={false}
+      onClose={onClose}
+      actions={
+        open.length > 1 && (
           <Button size="small" variant="outlined" onClick={() => make(open)}>
             Move all {count(open.length)}
           </Button>
-        )}
-        <Button size="small" onClick={onClose}>
-          Close
-        </Button>
-      </Box>
-      {isFound && (
+        )
+      }
+    >
+      {found && (
         <>
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', columns: { sm: 2 }, columnGap: 3 }}>
             {open.map((move) => (
@@ -103,19 +72,22 @@ export function ArrangePanel({ fishKg, onClose }: { fishKg: number; onClose: () 
           <Typography variant="caption" color="textSecondary" component="p">
             {found.refused.length > 0 &&
               `Left where ${plural(found.refused.length, 'it is', 'they are')}, for something would be said of ${plural(found.refused.length, 'it', 'them')} in the margin: ${listed(found.refused.map(({ move }) => thing(move.itemId)))}. `}
-            Rods and what is leashed, in use or on you stay. Each move was judged like one of yours. An
-            estimate, by the masses and places written down
+            Rods and what is leashed, in use or on you stay. The moves were judged one after another in this
+            order; one made out of turn is judged as you make it. An estimate, by the masses and places
+            written down
             {found.gapPercent === null
               ? '.'
               : `; no plan of the same things can be more than ${figure(found.gapPercent, 0)} % better by this measure.`}
           </Typography>
         </>
       )}
-    </Box>
+    </JobPanel>
   );
 }
 
-function sayFound({ moves, before, after }: ArrangedOuting, open: number): string {
+function sayFound(found: ArrangedOuting | null, open: number): string {
+  if (!found) return 'The boat comes to no rest as it is laden: there is nothing to arrange yet.';
+  const { moves, before, after } = found;
   if (moves.length === 0) return 'Nothing would lie so much better that it is worth moving.';
   const trim = (deg: number) =>
     Math.abs(deg) < 0.05 ? 'level' : `${figure(Math.abs(deg))}° bow ${deg > 0 ? 'up' : 'down'}`;

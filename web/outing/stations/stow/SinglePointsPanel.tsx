@@ -1,15 +1,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
 import { sayFinding } from '#core/judgement/allRules';
 import type { SinglePoint } from '#core/judgement/singlePoints';
 import { sayRepair } from '#core/editing/repair';
 import { capital, count, plural } from '#core/units/words';
 import type { SinglePointsWork } from '../../../workers/singlePoints.worker';
-import { useWorker } from '../../../workers/useWorker';
+import { useJob } from '../../../workers/useJob';
 import { LevelMark } from '../../../ui/LevelMark';
 import { useOutingWorkspace } from '../../outingWorkspace';
+import { JobPanel } from './JobPanel';
 
 /**
  * Settled here: what of this outing hangs on one thing alone, and what would stand in for it. What would annoy:
@@ -17,43 +17,24 @@ import { useOutingWorkspace } from '../../outingWorkspace';
  */
 export function SinglePointsPanel({ onClose }: { onClose: () => void }) {
   const { doc, references, answers, now } = useOutingWorkspace();
-  /** What was found, and of which outing; null: it is being worked out. */
-  const [found, setFound] = useState<{ of: typeof doc; points: readonly SinglePoint[] } | null>(null);
-  const worker = useWorker<SinglePointsWork>(
+  const search = useJob<SinglePointsWork, { of: typeof doc; points: readonly SinglePoint[] }>(
     () => new Worker(new URL('../../../workers/singlePoints.worker.ts', import.meta.url), { type: 'module' }),
+    async (remote) => ({ of: doc, points: await remote.singlePoints(doc, references, answers, now) }),
   );
-  const search = async () => {
-    setFound(null);
-    setFound({ of: doc, points: await worker.call().singlePoints(doc, references, answers, now) });
-  };
-  useEffect(() => {
-    void search();
-    // Once, when it is opened; again where it is asked for.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+  const found = search.job.is === 'done' ? search.job.result : null;
   const points = found?.points ?? [];
-  const forbids = points.filter(isGrave);
+  const grave = points.filter(isGrave);
   const rest = points.filter((point) => !isGrave(point));
   return (
-    <Box
-      component="section"
-      aria-label="If one goes"
-      sx={{ border: 1, borderColor: 'text.primary', borderRadius: 1, p: 1.5, mb: 1 }}
+    <JobPanel
+      {...search}
+      label="If one goes"
+      working="Taking one thing away after another …"
+      sayResult={() => saySum(grave.length, rest.length)}
+      changed={found !== null && found.of !== doc}
+      onClose={onClose}
     >
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
-        <Typography role="status" sx={{ flex: 1, minWidth: 200 }}>
-          {found === null ? 'Taking one thing away after another …' : saySum(forbids.length, rest.length)}
-        </Typography>
-        {found && found.of !== doc && (
-          <Button size="small" variant="outlined" onClick={() => void search()}>
-            Changed since: look again
-          </Button>
-        )}
-        <Button size="small" onClick={onClose}>
-          Close
-        </Button>
-      </Box>
-      <Points points={forbids} />
+      <Points points={grave} />
       {rest.length > 0 && (
         <details>
           <summary>
@@ -66,16 +47,16 @@ export function SinglePointsPanel({ onClose }: { onClose: () => void }) {
         Each thing is taken away by itself, then a companion, then an hour of the day, and the outing is
         judged again. What fails together is not tried.
       </Typography>
-    </Box>
+    </JobPanel>
   );
 }
 
 const isGrave = ({ fails }: SinglePoint) => fails.some(({ level }) => level === 'stop');
 
-function saySum(forbids: number, rest: number): string {
-  if (forbids + rest === 0) return 'Nothing of this outing hangs on one thing alone.';
-  if (forbids === 0) return 'Nothing that goes alone would forbid this outing.';
-  return `${capital(count(forbids))} ${plural(forbids, 'thing')}: without it, ${forbids === 1 ? 'it' : 'each of them'} would forbid this outing.`;
+function saySum(grave: number, rest: number): string {
+  if (grave + rest === 0) return 'Nothing of this outing hangs on one thing alone.';
+  if (grave === 0) return 'Nothing that goes alone would forbid this outing.';
+  return `${capital(count(grave))} ${plural(grave, 'thing')}: without it, ${grave === 1 ? 'it' : 'each of them'} would forbid this outing.`;
 }
 
 function Points({ points }: { points: readonly SinglePoint[] }) {

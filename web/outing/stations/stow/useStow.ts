@@ -11,7 +11,7 @@ import { craftIn } from '#core/stow/modes';
 import { type Placed, type StowPlan, leashesAboard, planOf } from '#core/stow/plan';
 import { type StowNames, namesFor } from '#core/stow/say';
 import { spotIn } from '#core/stow/usual';
-import { FRESH_WATER, SALT_WATER } from '#core/units/constants';
+import { densityOf } from '#core/environment/density';
 import type { Mode } from '#core/vocabulary/stow';
 import type { OutingInView } from '#core/documents/references';
 import { type Target, zoneOfTarget } from './targets';
@@ -111,6 +111,6 @@ export function floating(
   const inMode = craftIn(craft, stow, plan.mode);
   const lading = planLading(plan, angler.heightM, fishKg);
   const stance = seatedIn(inMode);
-  const now = standingIn(inMode, angler, stance, lading, water?.type === 'fresh' ? FRESH_WATER : SALT_WATER);
+  const now = standingIn(inMode, angler, stance, lading, densityOf(water));
   return { craft: inMode, stance, lading, now };
 }

@@ -13,7 +13,8 @@ import {
 } from '#core/holding/anchorSheet';
 import { pole } from '#core/holding/pole';
 import { bottoms, alignments } from '#core/vocabulary/holding';
-import { AIR_DENSITY, FRESH_WATER, G, SALT_WATER, STEEL } from '#core/units/constants';
+import { densityOf } from '#core/environment/density';
+import { AIR_DENSITY, G, STEEL } from '#core/units/constants';
 import { amount, mass, headed, amountOnly, inWords } from '#core/units/amount';
 import { figure } from '#core/units/words';
 import type { Craft } from '#core/documents/craft';
@@ -58,7 +59,7 @@ export function AnchorSheet() {
   const ground = anchorOf(item);
   if (!ground) return null;
   const { sum, hour } = at;
-  const density = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const density = densityOf(water);
   const gear = anchorGear(item, looked);
   const level =
     at.leave.may === 'no' ? 'stop' : sum.margin !== null && sum.margin < LEAST_MARGIN ? 'mind' : null;

@@ -2,7 +2,8 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { onWater } from '#core/boat/drag';
 import { drift } from '#core/holding/drift';
-import { AIR_DENSITY, FRESH_WATER, SALT_WATER } from '#core/units/constants';
+import { densityOf } from '#core/environment/density';
+import { AIR_DENSITY } from '#core/units/constants';
 import { clockOf } from '#core/exposures/exposures';
 import { byClock } from '#core/units/clockWords';
 import { amount, headed, amountOnly } from '#core/units/amount';
@@ -29,7 +30,7 @@ export function DriftSheet() {
       </Nothing>
     );
   const boat = onWater(craft, looked.loaded);
-  const waterDensity = water.type === 'fresh' ? FRESH_WATER : SALT_WATER;
+  const waterDensity = densityOf(water);
   const target = outing.workings.targetDriftMps;
   const drogues = references.items.flatMap((item) =>
     item.attributes.drogueM !== undefined && item.condition === 'good'
