@@ -56,7 +56,7 @@ const isGrave = ({ fails }: SinglePoint) => fails.some(({ level }) => level === 
 function saySum(grave: number, rest: number): string {
   if (grave + rest === 0) return 'Nothing of this outing hangs on one thing alone.';
   if (grave === 0) return 'Nothing that goes alone would forbid this outing.';
-  return `${capital(count(grave))} ${plural(grave, 'thing')}: without it, ${grave === 1 ? 'it' : 'each of them'} would forbid this outing.`;
+  return `${capital(count(grave))} ${plural(grave, 'thing')}: ${grave === 1 ? 'it' : 'each of them'} would forbid this outing if it went.`;
 }
 
 function Points({ points }: { points: readonly SinglePoint[] }) {
