@@ -6,6 +6,7 @@ import {
   type FitContext,
   type RaiseContext,
   atMost,
+  louder,
   onScale,
   raised,
   reasons,
@@ -51,10 +52,11 @@ export const back: NeedTable<(typeof needsByPurpose.back)[number]> = {
         farAfield(exposures, AT_THE_LANDING_M) && alone(exposures),
       );
       // A drive fails sooner than a paddle, and a wind takes the boat where it blows.
-      const sooner =
-        (exposures.drive === 'paddle' ? 0 : 0.5) +
-        Math.min(1, Math.max(0, ((exposures.wind?.value ?? 0) - 4) / 4));
-      return raised(movingHomeLevel(exposures, { more: sooner, stop: 4.7 }), 1, list);
+      const driven = exposures.drive !== 'paddle';
+      const sooner = (driven ? 0.5 : 0) + Math.min(1, Math.max(0, ((exposures.wind?.value ?? 0) - 4) / 4));
+      const level = movingHomeLevel(exposures, { more: sooner, stop: 4.7 });
+      // With a drive and no paddle at all one part that breaks leaves nothing: near ground too that is a Mind.
+      return raised(driven ? louder(level, movingHomeLevel(exposures, { more: 2 })) : level, 1, list);
     },
     disqualify: ({ item }, c) =>
       c.exposures.drive === 'paddle' && item.id === c.firstPaddleId ? { code: 'first-paddle' } : null,

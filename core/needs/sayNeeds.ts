@@ -139,7 +139,8 @@ const lacks: Say<Shortfall, 'code'> = {
   'out-of-place': ({ want, on, mode, moves, state, ...lies }) => {
     const where = `${state === 'stowed' && want === 'up' ? 'is put away' : 'lies'} ${sayLies(lies)}${moves.length > 0 ? `: ${sayMoves(moves)} first` : ''}`;
     const wanted = on === null ? whereWords[want] : `worn ${onBody(on)}`;
-    return `${where}${mode === 'fish' ? '' : `, ${modeWords[mode]}`}; it has to be ${wanted}`;
+    const out = on === null && (want === 'turn' || want === 'hand') ? 'out of reach: ' : '';
+    return `${out}${where}${mode === 'fish' ? '' : `, ${modeWords[mode]}`}; it has to be ${wanted}`;
   },
   'out-of-date': ({ on }) => `out of date since ${dayWords(on)}`,
   'same-container': ({ withItem }) => `in the same container as ${withItem}`,

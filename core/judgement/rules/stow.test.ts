@@ -244,6 +244,38 @@ describe('where things lie', () => {
       ),
     ).toBe(false);
   });
+  it('cream in the box of lures lies among the lures', () => {
+    const box = { ...newItem('trays', 'lure-box'), massKg: 1 };
+    const cream: Item = { ...newItem('lotion', 'sunscreen'), containerId: 'trays' };
+    const refs = { ...references, items: [...references.items, box, cream] };
+    const told = (outing: Outing) =>
+      judge(outing, refs).findings.find(({ facts }) => facts.code === 'stow-apart')?.level ?? null;
+    const both = withItem(withItem(ready, 'trays', 1), 'lotion', 1);
+    expect(told(both)).toBe('note');
+    expect(told(put(both, 'lotion', spot('zone', 'left-pocket')))).toBeNull();
+  });
+  it('what is used all day lies over what is seldom used', () => {
+    const lures = newItem('trays', 'lure-box');
+    const leader = newItem('spool', 'fluoro-leader');
+    const refs = { ...references, items: [...references.items, lures, leader] };
+    const laid = (below: 'trays' | 'spool') =>
+      ['trays', 'spool'].reduce(
+        (next, id) =>
+          put(
+            withItem(next, id, 1),
+            id,
+            spot('zone', 'well', { held: 'strapped', layer: id === below ? 'bottom' : 'top' }),
+          ),
+        ready,
+      );
+    const told = (outing: Outing) =>
+      judge(outing, refs).findings.find(({ key }) => key === 'stow-order:well');
+    const wrong = told(laid('trays'));
+    expect(wrong?.level).toBe('note');
+    const [repair] = wrong?.repairs ?? [];
+    expect(repair && told(applyRepair(laid('trays'), repair, now))).toBeUndefined();
+    expect(told(laid('spool'))).toBeUndefined();
+  });
 });
 
 describe('what a capsize would leave', () => {

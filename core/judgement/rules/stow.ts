@@ -2,7 +2,7 @@ import { clearRules } from './stowClear';
 import { heldRules } from './stowHeld';
 import { placeRules } from './stowPlaces';
 
-const { unplaced, noFit, overfull, wet, onceDry, onLid, apart, under } = placeRules;
+const { unplaced, noFit, overfull, wet, onceDry, onLid, apart, under, order } = placeRules;
 const { rollLoses, loose, leashes, callNotWorn } = heldRules;
 const { clear, sharp, highThings, quiet, rodsUp } = clearRules;
 
@@ -28,4 +28,5 @@ export const stowRules = [
   quiet,
   rodsUp,
   under,
+  order,
 ] as const;

@@ -1,5 +1,5 @@
 import { isBattery, isFixed, isRod, keepApart, keepsApart, storageOf } from '../../catalog/gear/stowing';
-import { kinds } from '../../catalog/gear/kinds';
+import { type KindId, kinds } from '../../catalog/gear/kinds';
 import type { Zone } from '../../documents/boatParts';
 import { USABLE_SHARE } from '../../units/constants';
 import { isClosed, fitsIn, litresOf, roomOf, standsIn } from '../../stow/fits';
@@ -335,8 +335,11 @@ const apart = rule({
   measure: 'things',
   find: ({ plan }) => {
     if (!plan) return [];
-    // Only what lies in one container, or behind one lid by itself, lies together.
-    const together = new Map<string, Placed[]>();
+    // Only what lies in one container, or behind one lid by itself, lies together. A container is one of
+    // its own contents: a bottle of lotion in a box of lures lies among them.
+    const together = new Map<string, Placed[]>(
+      plan.things.filter(({ one: { item } }) => keepsApart(item.kind)).map((box) => [box.one.item.id, [box]]),
+    );
     for (const placed of plan.things) {
       const { one, lies } = placed;
       const room =
@@ -411,4 +414,52 @@ const under = rule({
   },
 });
 
-export const placeRules = { unplaced, noFit, overfull, wet, onceDry, onLid, apart, under } as const;
+/** What is taken out a few times a day at most, and what one reaches for all day. */
+const isSeldomUsed = (kind: KindId) =>
+  kinds[kind].aside === 'spare part' || kinds[kind].means.includes('leader');
+const isOftenUsed = (kind: KindId) => kinds[kind].means.some((id) => id === 'lures' || id === 'bait');
+
+const order = rule({
+  code: 'stow-order',
+  notes: true,
+  reads: ['plan'],
+  station: 'stow',
+  aboutPlacement: true,
+  measure: 'things',
+  find: ({ plan }) => {
+    if (!plan) return [];
+    return byZone(plan.things).flatMap(({ zone, things }) => {
+      const over = things.filter(({ one, spot }) => spot.layer === 'top' && isSeldomUsed(one.item.kind));
+      // What is in a box lies as deep as the box.
+      const low = new Set(things.flatMap(({ one, spot }) => (spot.layer === 'bottom' ? [one.item.id] : [])));
+      const below = things.filter(
+        ({ one, lies }) =>
+          isOftenUsed(one.item.kind) &&
+          (low.has(one.item.id) || (lies.in === 'zone' && lies.boxes.some(({ id }) => low.has(id)))),
+      );
+      if (over.length === 0 || below.length === 0) return [];
+      const facts = {
+        over: named(over),
+        below: named(below),
+        many: below.length,
+        where: zone.name,
+        thingIds: idsOf(over),
+      };
+      const subject = zone.id;
+      return [{ level: 'note' as const, basis: 'judgement' as const, extent: below.length, subject, facts }];
+    });
+  },
+  say: ({ over, below, many, where }) => ({
+    title: `${below} under ${over}`,
+    text: `${where}: what is used most ${many === 1 ? 'lies' : 'lie'} lowest. What is seldom wanted goes to the bottom.`,
+  }),
+  repairs: ({ thingIds, over }, context) =>
+    putting(
+      context,
+      'fish',
+      `Put ${over} at the bottom`,
+      placedAgain(context, 'fish', thingIds).map((placed) => [placed, { layer: 'bottom' }]),
+    ),
+});
+
+export const placeRules = { unplaced, noFit, overfull, wet, onceDry, onLid, apart, under, order } as const;

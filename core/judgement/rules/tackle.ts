@@ -1,4 +1,5 @@
 import { CROWD_M } from '../../tackle/spread';
+import { kinds } from '../../catalog/gear/kinds';
 import { spareLines, trollingSpread } from '../../tackle/tackleSheet';
 import { amount, mass } from '../../units/amount';
 import { count, duration, figure } from '../../units/words';
@@ -70,7 +71,13 @@ const jigLight = rule({
   sheet: 'jig',
   measure: 'g',
   find: ({ tackle, outward: { techniques }, workings, jigs }) => {
-    const haveG = Math.max(0, ...tackle.aboard.map(({ item }) => item.attributes.lureG ?? 0));
+    // A sinker is not a jig, however heavy.
+    const haveG = Math.max(
+      0,
+      ...tackle.aboard.map(({ item }) =>
+        kinds[item.kind].means.includes('lures') ? (item.attributes.lureG ?? 0) : 0,
+      ),
+    );
     if (!techniques.includes('jigging') || haveG === 0) return [];
     const most = jigs.toSorted((a, b) => b.massG - a.massG)[0];
     if (!most || most.massG <= haveG) return [];

@@ -309,6 +309,12 @@ describe('spares, jigs and spreads', () => {
     expect(light?.level).toBe('note');
     const wanted = light?.facts.code === 'jig-light' ? light.facts.massG : 0;
     expect(find('jig-light', windy, attribute('jig-box', { lureG: wanted }))).toBeNull();
+    // Sinkers as heavy as that are no jigs.
+    const lead = { ...newItem('lead', 'sinkers'), attributes: { lureG: wanted } };
+    expect(
+      find('jig-light', withItem(windy, 'lead', 1), { ...references, items: [...references.items, lead] })
+        ?.level,
+    ).toBe('note');
     // By the line that is on the jigging rod: a thicker one is dragged harder.
     const thick = find('jig-light', windy, attribute('braid', { diameterMm: 0.4 }))?.facts;
     expect(thick?.code === 'jig-light' ? thick.massG : 0).toBeGreaterThan(wanted);
