@@ -1,6 +1,7 @@
 import type { Item } from '../documents/item';
 import type { Rig } from '../documents/workings';
 import { type RigPart, rig, strengthOf } from './rig';
+import type { Technique } from '../vocabulary/trips';
 import { knots } from '../vocabulary/knots';
 import { spool } from './spool';
 
@@ -73,4 +74,23 @@ export function buildRig(one: Rig, items: ReadonlyMap<string, Item>): BuiltRig {
         ? spool({ refLengthM: spoolM, refDiameterMm: spoolMm, diameterMm }).lengthM
         : null,
   };
+}
+
+/** A fly outfit is whole: the line is cast by its own weight, and backing runs behind it. */
+export function isFly(rod: Item | null): boolean {
+  return rod?.kind === 'fly-rod';
+}
+
+const techniqueByPurpose: Record<Exclude<Rig['purpose'], 'bait-catching'>, Technique> = {
+  cast: 'casting',
+  jig: 'jigging',
+  'troll high': 'trolling',
+  'troll deep': 'trolling',
+  drift: 'drifting',
+  'hand line': 'drifting',
+};
+/** In which way a rig fishes; null: it catches bait. */
+export function techniqueOf({ rig: { purpose }, rod }: BuiltRig): Technique | null {
+  if (purpose === 'bait-catching') return null;
+  return isFly(rod) ? 'fly' : techniqueByPurpose[purpose];
 }

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { handlingFor } from './handling';
 import { isMetOn } from './speciesOf';
+import { tackleFor } from './tackleFor';
+import { techniques } from '../../vocabulary/trips';
 import { heightOf, powerFor, speciesIds, speciesTable, techniquesFor } from './species';
 
 const all = speciesIds.map((id) => speciesTable[id]);
@@ -98,5 +100,34 @@ describe('what a fish asks for, by its figures', () => {
         expect(tall / size.lengthM, one.name).toBeGreaterThan(0.1);
         expect(tall / size.lengthM, one.name).toBeLessThan(0.4);
       }
+  });
+});
+
+describe('what a fish asks of tackle', () => {
+  it('is complete and in order for every species in every technique', () => {
+    for (const species of all)
+      for (const technique of techniques) {
+        const asked = tackleFor(species, technique);
+        const what = `${species.name}, ${technique}`;
+        for (const key of ['rodM', 'lineKg', 'leaderKg', 'leaderM', 'lureG', 'lureCm', 'dragKg'] as const) {
+          const [low, high] = asked[key];
+          expect(low, `${what}: ${key}`).toBeGreaterThan(0);
+          expect(high, `${what}: ${key}`).toBeGreaterThanOrEqual(low);
+          expect(Number.isFinite(high), `${what}: ${key}`).toBe(true);
+        }
+        // The drag never pulls as hard as the line holds, and the reel holds more than the longest run.
+        expect(asked.dragKg[1], what).toBeLessThan(asked.lineKg[1] / 2);
+        expect(asked.lineM, what).toBeGreaterThan(species.runM);
+        expect(asked.hooks, what).toMatch(/single|treble|circle|assist/);
+        expect(asked.power, what).not.toBe('');
+        expect(asked.spareLeaders, what).toBeGreaterThanOrEqual(2);
+      }
+  });
+  it('differs by technique: a short rod to jig, circle hooks for bait, more line strength to troll', () => {
+    const { pollack, pike } = speciesTable;
+    expect(tackleFor(pollack, 'jigging').rodM[1]).toBeLessThan(tackleFor(pollack, 'casting').rodM[1]);
+    expect(tackleFor(pollack, 'live bait').hooks).toMatch(/circle/);
+    expect(tackleFor(pollack, 'trolling').lineKg).toEqual(pollack.lineKg.map((kg) => kg * 1.2));
+    expect(tackleFor(pike, 'casting').leader).toMatch(/teeth/);
   });
 });

@@ -1,8 +1,10 @@
+import type { Species } from '../../catalog/species/species';
+import { type TackleAsked, tackleFor } from '../../catalog/species/tackleFor';
 import type { Item } from '../../documents/item';
 import type { Rig } from '../../documents/workings';
 import type { Repair } from '../../editing/repair';
 import { newRig } from '../../editing/rigs';
-import type { BuiltRig } from '../../tackle/builtRig';
+import { type BuiltRig, isFly, techniqueOf } from '../../tackle/builtRig';
 import { amount, amountOnly } from '../../units/amount';
 import { knots } from '../../vocabulary/knots';
 import type { Context } from '../context';
@@ -113,28 +115,29 @@ const rigWeak = rule({
       : leaders(context, leaderKg).map((item) => setRig(rigId, { leaderId: item.id }, `use ${item.name}`)),
 });
 
-/** A fly outfit is whole: the line is cast by its own weight, and backing runs behind it. */
-function isFly(rod: Item | null): boolean {
-  return rod?.kind === 'fly-rod';
-}
-
 const rigOverRod = rule({
   code: 'rig-over-rod',
   reads: ['builtRigs'],
   ...inWorkings,
   measure: 'kg',
   find: ({ builtRigs }) =>
-    eachRig(builtRigs, 'mind', ({ rod, main }) => {
-      const [rodKg, mainKg] = [rod?.attributes.breakKg, main?.attributes.breakKg];
-      if (!rod || isFly(rod) || rodKg === undefined || mainKg === undefined || mainKg <= rodKg) return null;
-      return { extent: mainKg - rodKg, facts: { rod: rod.name, mainKg, rodKg } };
+    eachRig(builtRigs, 'mind', ({ rod, weakest }) => {
+      const rodKg = rod?.attributes.breakKg;
+      // A leader that goes first spares the rod, however strong the line behind it.
+      if (!rod || isFly(rod) || rodKg === undefined || !weakest || weakest.strengthKg <= rodKg) return null;
+      const { name: part, strengthKg } = weakest;
+      return { extent: strengthKg - rodKg, facts: { rod: rod.name, part, strengthKg, rodKg } };
     }),
-  say: ({ rig, rod, mainKg, rodKg }) => ({
+  say: ({ rig, rod, part, strengthKg, rodKg }) => ({
     title: `${rig}: line above the rod`,
-    text: `The main line holds ${amount(mainKg, 'kg')}, ${rod} is made for ${amount(rodKg, 'kg')}. Snagged, the rod goes before the line.`,
+    text: `The weakest of it, ${part}, holds ${amount(strengthKg, 'kg')}; ${rod} is made for ${amount(rodKg, 'kg')}. Snagged, the rod goes before the line.`,
   }),
-  repairs: ({ rigId, rodKg }, context) =>
-    otherLines(rigId, context, (item) => (item.attributes.breakKg ?? Infinity) <= rodKg),
+  repairs: ({ rigId, rodKg }, context) => [
+    ...leaders(context, rodKg).map((leader) =>
+      setRig(rigId, { leaderId: leader.id }, `use ${leader.name}, which goes first`),
+    ),
+    ...otherLines(rigId, context, (item) => (item.attributes.breakKg ?? Infinity) <= rodKg),
+  ],
 });
 
 /** A lure lighter than this weighs nothing, g. */
@@ -310,4 +313,146 @@ export function biteLeaders(context: Context): Repair[] {
   }));
 }
 
-export const rigRules = [rigWeak, rigOverRod, rigWindow, rigGuides, rigKnot, rigSpool, rigBites] as const;
+/** What a rig lacks for a fish; null: nothing. */
+type Lack<Facts> = (built: BuiltRig, asked: TackleAsked) => { extent: number; facts: Facts } | null;
+/**
+ * Each rig held to the fish of the outing in one respect. One rig may serve one fish and another the next: it
+ * is told only where it suits none of them, of the fish that it comes nearest to.
+ */
+function heldToFish<Facts extends object>(
+  { builtRigs, targets }: { builtRigs: readonly BuiltRig[]; targets: readonly Species[] },
+  lack: Lack<Facts>,
+  level: (extent: number) => 'mind' | 'note',
+): RuleFinding<Facts & { rig: string; rigId: string; fish: string }>[] {
+  return builtRigs.flatMap((built) => {
+    const technique = techniqueOf(built);
+    if (technique === null || targets.length === 0) return [];
+    const lacks = targets.map((fish) => ({ fish, found: lack(built, tackleFor(fish, technique)) }));
+    const near = lacks.toSorted((a, b) => (a.found?.extent ?? 0) - (b.found?.extent ?? 0))[0];
+    if (!near?.found) return [];
+    const { id, name } = built.rig;
+    const facts = { ...near.found.facts, rig: name, rigId: id, fish: near.fish.name };
+    const { extent } = near.found;
+    return [{ level: level(extent), basis: 'judgement' as const, extent, subject: id, facts }];
+  });
+}
+
+/** Under this share of the lightest usual line a good fish is not stopped; from the second share on a Mind. */
+const LIGHT_SHARE = 0.7;
+const FAR_TOO_LIGHT_SHARE = 0.45;
+const rigLight = rule({
+  code: 'rig-light',
+  reads: ['builtRigs', 'places'],
+  ...inWorkings,
+  measure: 'times',
+  find: ({ builtRigs, places: { targets } }) =>
+    heldToFish(
+      { builtRigs, targets },
+      ({ weakest }, { lineKg: [wantKg] }) =>
+        weakest && weakest.strengthKg < wantKg * LIGHT_SHARE
+          ? {
+              extent: wantKg / Math.max(weakest.strengthKg, A_LITTLE),
+              facts: { part: weakest.name, role: weakest.role, strengthKg: weakest.strengthKg, wantKg },
+            }
+          : null,
+      (extent) => (extent >= 1 / FAR_TOO_LIGHT_SHARE ? 'mind' : 'note'),
+    ),
+  say: ({ rig, fish, part, strengthKg, wantKg }) => ({
+    title: `${rig}: too light for ${fish}`,
+    text: `${part} holds ${amount(strengthKg, 'kg')}; usual for ${fish} is a line of ${amount(wantKg, 'kg')} or more. A fish played too long dies, or leaves with the hook.`,
+  }),
+  repairs: ({ rigId, role, wantKg }, context) => {
+    const rodKg = context.builtRigs.find(({ rig }) => rig.id === rigId)?.rod?.attributes.breakKg ?? Infinity;
+    const holds = ({ attributes: { breakKg } }: Item) => breakKg !== undefined && breakKg >= wantKg;
+    const stronger = leaders(context, Infinity).filter(holds);
+    const clips = owned(context, (item) => (item.kind === 'snaps' || item.kind === 'swivels') && holds(item));
+    return [
+      ...(role === 'clip'
+        ? [...clips.map((clip) => setRig(rigId, { clipId: clip.id }, `use ${clip.name}`)), tiedDirect(rigId)]
+        : []),
+      ...(role === 'leader'
+        ? stronger.map((leader) => setRig(rigId, { leaderId: leader.id }, `use ${leader.name}`))
+        : []),
+      ...otherLines(rigId, context, (item) => holds(item) && (item.attributes.breakKg ?? 0) <= rodKg),
+    ];
+  },
+  otherwise: ({ fish }) => `No line or leader in the locker is as strong as ${fish} asks.`,
+});
+
+/** A leader so many times the thickest usual one is seen, and refused. */
+const STOUT_TIMES = 1.6;
+const rigStout = rule({
+  code: 'rig-stout',
+  notes: true,
+  reads: ['builtRigs', 'places'],
+  ...inWorkings,
+  measure: 'times',
+  find: ({ builtRigs, places: { targets } }) =>
+    heldToFish(
+      { builtRigs, targets },
+      ({ leader }, { leaderKg: [, mostKg] }) => {
+        const haveKg = leader?.attributes.breakKg;
+        if (!leader || haveKg === undefined || leader.qualities.includes('bites')) return null;
+        return haveKg > mostKg * STOUT_TIMES
+          ? { extent: haveKg / mostKg, facts: { leader: leader.name, haveKg, mostKg } }
+          : null;
+      },
+      () => 'note',
+    ),
+  say: ({ rig, fish, leader, haveKg, mostKg }) => ({
+    title: `${rig}: a stout leader for ${fish}`,
+    text: `${leader} holds ${amount(haveKg, 'kg')}, where up to ${amount(mostKg, 'kg')} is usual. A thick leader is seen, and the lure swims less.`,
+  }),
+  repairs: ({ rigId, mostKg }, context) =>
+    leaders(context, mostKg + A_LITTLE).map((leader) =>
+      setRig(rigId, { leaderId: leader.id }, `use ${leader.name}`),
+    ),
+});
+
+/** Outside the usual masses by this factor a lure is not what the fish eats. */
+const LURE_TIMES = 2;
+const rigLure = rule({
+  code: 'rig-lure',
+  notes: true,
+  reads: ['builtRigs', 'places'],
+  ...inWorkings,
+  measure: 'times',
+  find: ({ builtRigs, places: { targets } }) =>
+    heldToFish(
+      { builtRigs, targets },
+      ({ lureG, rod }, { lureG: [fromG, toG] }) => {
+        if (lureG === null || isFly(rod)) return null;
+        const extent = Math.max(fromG / Math.max(lureG, LEAST_G), lureG / toG);
+        return extent > LURE_TIMES ? { extent, facts: { lureG, fromG, toG } } : null;
+      },
+      () => 'note',
+    ),
+  say: ({ rig, fish, lureG, fromG, toG }) => ({
+    title: `${rig}: ${amount(lureG, 'g', 0)} for ${fish}`,
+    text: `${lureG > toG ? 'More' : 'Less'} than ${fish} usually takes: ${amountOnly(fromG, 'g', 0)} to ${amount(toG, 'g', 0)}.`,
+  }),
+  repairs: ({ rigId, fromG, toG }, context) => {
+    const { castMinG = 0, castMaxG = Infinity } =
+      context.builtRigs.find(({ rig }) => rig.id === rigId)?.rod?.attributes ?? {};
+    return owned(
+      context,
+      ({ attributes: { lureG } }) =>
+        lureG !== undefined && lureG >= Math.max(fromG, castMinG) && lureG <= Math.min(toG, castMaxG),
+    )
+      .filter((item) => isAboard(context, item))
+      .map((item) => setRig(rigId, { lureId: item.id, lureG: null }, `tie on something from ${item.name}`));
+  },
+});
+
+export const rigRules = [
+  rigWeak,
+  rigOverRod,
+  rigWindow,
+  rigGuides,
+  rigKnot,
+  rigSpool,
+  rigBites,
+  rigLight,
+  rigStout,
+  rigLure,
+] as const;

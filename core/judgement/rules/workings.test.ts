@@ -18,6 +18,7 @@ import { noAnswers } from '../../walkround/answers';
 import { assess } from '../assess';
 
 import { type FindingCode, sayFinding } from '../allRules';
+import { knots } from '../../vocabulary/knots';
 import { sheetIds } from '../../vocabulary/sheets';
 
 const now = Date.parse('2026-05-15T19:00:00Z');
@@ -210,8 +211,10 @@ describe('rigs', () => {
     expect(find('rig-weak', ready, thin)?.facts).toMatchObject({ role: 'main' });
   });
   it('carry no line stronger than the rod', () => {
-    expect(find('rig-over-rod', ready, attribute('braid', { breakKg: 14 }))).toBeNull();
-    const strong = attribute('braid', { breakKg: 14.1 });
+    // The part that breaks first decides: a leader weaker than the rod spares it, however strong the line.
+    expect(find('rig-over-rod', ready, attribute('braid', { breakKg: 40 }))).toBeNull();
+    const leaderId = ready.rigs.find(({ id }) => id === 'jig')?.leaderId ?? '';
+    const strong = attribute(leaderId, { breakKg: 40 }, attribute('braid', { breakKg: 40 }));
     const over = find('rig-over-rod', ready, strong);
     expect(over?.level).toBe('mind');
     expect(over?.repairs.length).toBeGreaterThan(0);
@@ -226,6 +229,45 @@ describe('rigs', () => {
     expect(light?.repairs.map((repair) => repair.do === 'set-rig' && repair.words)).toContain(
       'put it on Spinning rod, 2.1 m, with Thin braid, 0.13 mm',
     );
+  });
+  const forPollack = (change: Partial<Rig>) => rig(change, brief(ready, { targets: ['pollack'] }));
+  it('are strong enough for the fish they are for: noted under seven tenths of its line, minded under half', () => {
+    // Pollack: a line of 6 to 10 kg. Uni to uni keeps more than 7 tenths of what is rated: by strength, not by rating.
+    const held = (kg: number) => {
+      const at = forPollack({
+        leaderId: 'fluoro-9',
+        connection: 'direct',
+        clipId: null,
+        leaderKnot: 'palomar',
+      });
+      const refs = attribute('braid', { breakKg: 60 }, leaderOf(kg));
+      return find('rig-light', at, refs);
+    };
+    const leaderOf = (kg: number): References => ({
+      ...references,
+      items: [
+        ...references.items.filter(({ id }) => id !== 'fluoro-9'),
+        { ...newItem('fluoro-9', 'fluoro-leader'), attributes: { breakKg: kg / knots.palomar.efficiency } },
+      ],
+    });
+    expect(held(6 * 0.7 + 0.01)).toBeNull();
+    expect(held(6 * 0.7 - 0.01)?.level).toBe('note');
+    expect(held(6 * 0.45 - 0.01)?.level).toBe('mind');
+    expect(held(6 * 0.45 - 0.01)?.facts).toMatchObject({ fish: 'pollack', wantKg: 6 });
+  });
+  it('do not frighten it: a leader far above what is usual, a lure far from what it eats', () => {
+    const refs = (kg: number) => ({
+      ...references,
+      items: [...references.items, { ...newItem('rope', 'fluoro-leader'), attributes: { breakKg: kg } }],
+    });
+    const stout = forPollack({ leaderId: 'rope' });
+    expect(find('rig-stout', stout, refs(12 * 1.6))).toBeNull();
+    expect(find('rig-stout', stout, refs(12 * 1.6 + 0.1))?.level).toBe('note');
+    // Jigged: 20 to 240 g, and twice that to either side.
+    expect(find('rig-lure', forPollack({ lureG: 480 }))).toBeNull();
+    expect(find('rig-lure', forPollack({ lureG: 481 }))?.facts).toMatchObject({ fish: 'pollack' });
+    expect(find('rig-lure', forPollack({ lureG: 9 }))?.level).toBe('note');
+    expect(find('rig-lure', forPollack({ lureG: 9, purpose: 'bait-catching' }))).toBeNull();
   });
   it('keep a swivel out of the guides', () => {
     const swivel = (leaderM: number) =>

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import { handlingFor } from '#core/catalog/species/handling';
 import { type Range, type Species, powerFor, techniquesFor } from '#core/catalog/species/species';
+import { sayTackle } from '#core/catalog/species/tackleFor';
 import { capital, listed } from '#core/units/words';
 import { FishDrawing, metres } from './FishDrawing';
 import { amount, amountOnly, inWords } from '#core/units/amount';
@@ -43,6 +44,10 @@ export function SpeciesPage({ species }: { species: Species }) {
     ],
     ['Runs', `${amount(species.runM, 'm', 0)} at the longest to reckon with`],
   ];
+  const ways = techniquesFor(species).map((technique): [string, string] => [
+    capital(technique),
+    sayTackle(species, technique),
+  ]);
   return (
     <Box component="article">
       <Link component={RouterLink} to="/reference/species" sx={{ display: { md: 'none' }, py: 1.5, mb: 1 }}>
@@ -58,7 +63,7 @@ export function SpeciesPage({ species }: { species: Species }) {
         </Typography>
       )}
       <Box component="dl" sx={{ m: 0, mb: 3 }}>
-        {rows.map(([name, text]) => (
+        {[...rows, ...ways].map(([name, text]) => (
           <Box
             key={name}
             sx={{

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import type { Species } from '#core/catalog/species/species';
 import { kinds } from '#core/catalog/gear/kinds';
 import type { Item } from '#core/documents/item';
 import type { Rig } from '#core/documents/workings';
@@ -10,6 +11,7 @@ import { rigPurposes } from '#core/vocabulary/knots';
 import { capital } from '#core/units/words';
 import { useToast } from '../../../ui/Toast';
 import { useOutingWorkspace } from '../../outingWorkspace';
+import { RigAsks } from './RigAsks';
 import { RigDrawing } from './RigDrawing';
 import { RigParts } from './RigParts';
 import { RigSums } from './RigSums';
@@ -32,7 +34,7 @@ export function RigsSheet() {
     >
       {rods.length === 0 && <Nothing>No rod is aboard. Put one in under Kit.</Nothing>}
       {outing.rigs.map((one) => (
-        <OneRig key={one.id} built={buildRig(one, looked.items)} rods={rods} />
+        <OneRig key={one.id} built={buildRig(one, looked.items)} rods={rods} fish={looked.targets} />
       ))}
       <Box {...screenOnly} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 2 }}>
         {bare.map((rod) => (
@@ -49,7 +51,7 @@ export function RigsSheet() {
   );
 }
 
-function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
+function OneRig({ built, rods, fish }: { built: BuiltRig; rods: readonly Item[]; fish: readonly Species[] }) {
   const { edit, editor } = useOutingWorkspace();
   const say = useToast();
   const { rig } = built;
@@ -90,6 +92,7 @@ function OneRig({ built, rods }: { built: BuiltRig; rods: readonly Item[] }) {
       <RigDrawing built={built} />
       <RigParts built={built} rods={rods} set={set} />
       <RigSums built={built} set={set} />
+      <RigAsks built={built} fish={fish} />
       <Box {...screenOnly} sx={{ display: 'flex', gap: 1 }}>
         <Button onClick={() => edit((now) => withRig(now, copiedRig(rig, crypto.randomUUID())))}>
           Copy this rig
