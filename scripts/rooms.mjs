@@ -20,6 +20,7 @@ export const coreOrder = [
   'walkround',
   'floatplan',
   'judgement',
+  'simulation',
   'provisioning',
   'signing',
   'ashore',

@@ -1,6 +1,6 @@
 import { AIR_DENSITY, SALT_WATER } from '../units/constants';
 import type { Instant } from '../units/time';
-import type { FlowAt } from '../environment/flow';
+import { type Flow, type FlowAt, toward } from '../environment/flow';
 
 /** What moves and is moved. Areas are drag areas, Cd·A, in m². */
 export interface Hull {
@@ -55,7 +55,7 @@ const NOT_REACHED: LegResult = {
   againstMps: null,
 };
 
-interface Pace {
+export interface Pace {
   speedMps: number;
   crab: number;
   /** Over the ground along the leg; 0 where no way is made. */
@@ -67,14 +67,23 @@ interface Pace {
 
 /** How a hull goes along a leg at a moment, given about how fast it goes through the water. */
 function pacing(hull: Hull, waterDensity: number): (leg: Leg, at: Instant, guessMps: number) => Pace {
+  const paceIn = pacingIn(hull, waterDensity);
+  return ({ bearingDeg, wind, stream }, at, guessMps) =>
+    paceIn(toward(1, bearingDeg), wind(at), stream(at), guessMps);
+}
+/**
+ * How a hull goes in a wind and a stream, steering so that it keeps to its track.
+ * @returns a function of the track as a flow of 1 m/s, the wind, the stream (m/s), and about how fast it goes
+ * through the water
+ */
+export function pacingIn(
+  hull: Hull,
+  waterDensity: number,
+): (track: Flow, wind: Flow, stream: Flow, guessMps: number) => Pace {
   const k = hull.powerW / hull.cruiseMps ** 3;
   const airDrag = 0.5 * AIR_DENSITY * hull.windageM2;
   const leewayShare = Math.sqrt((AIR_DENSITY * hull.lateralAirM2) / (waterDensity * hull.lateralWaterM2));
-  return (leg, at, guessMps) => {
-    const east = Math.sin(leg.bearingDeg * RAD);
-    const north = Math.cos(leg.bearingDeg * RAD);
-    const wind = leg.wind(at);
-    const stream = leg.stream(at);
+  return ({ east, north }, wind, stream, guessMps) => {
     const head = -(wind.east * east + wind.north * north);
     const speedMps = speedThroughWater(k, airDrag, head, hull.powerW, guessMps);
     const crosswind = wind.east * north - wind.north * east;
