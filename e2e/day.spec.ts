@@ -69,6 +69,32 @@ test('by keyboard: the handles step, the chart takes a point, a better hour is c
   await expect(margin).not.toContainText(/\d Stop/);
 });
 
+test('an outing is rehearsed, and what helps most is taken in one press', async ({ page }) => {
+  await visit(page, '/outings/zander-dusk/brief');
+  await page.getByRole('button', { name: 'Rehearse' }).press('Enter');
+  const panel = page.getByRole('region', { name: 'Rehearse' });
+  await expect(panel.getByRole('status')).toContainText(
+    /^Home between \d\d:\d\d and \d\d:\d\d in nine days of ten/,
+  );
+  await expect(panel).toContainText(/The wind first passes your limit of 8 m\/s .* \(\d+ of 10000\)/);
+  await expect(panel).toContainText('no promise');
+  await expect(panel).not.toContainText(/%|NaN/);
+  const said = await panel.getByRole('status').innerText();
+  await panel
+    .getByRole('button', { name: /^Take it: / })
+    .first()
+    .press('Enter');
+  await panel.getByRole('button', { name: 'Changed since: look again' }).press('Enter');
+  await expect(panel.getByRole('status')).toContainText('Home between');
+  await expect(panel.getByRole('status')).not.toHaveText(said);
+  await panel.getByRole('button', { name: 'Close' }).press('Enter');
+  await expect(panel).toHaveCount(0);
+
+  await visit(page, '/outings/venn-overnight/brief');
+  await page.getByRole('button', { name: 'Rehearse' }).press('Enter');
+  await expect(page.getByRole('region', { name: 'Rehearse' })).toContainText('nights out is not rehearsed');
+});
+
 test('a route is drawn by pressing, written out, and read back the same', async ({ page }) => {
   await page.goto('/outings/cod-wreck/brief');
   await page.getByRole('button', { name: 'Draw out' }).click();

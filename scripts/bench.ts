@@ -21,6 +21,8 @@ import type { Outing } from '#core/documents/outing';
 import { lookUp } from '#core/documents/references';
 import { planOf } from '#core/passage/plan';
 import { shiftClock } from '#core/units/time';
+import { rehearsalInput } from '../core/simulation/rehearsal';
+import { rehearse } from '../core/simulation/rehearse';
 import { noAnswers } from '#core/walkround/answers';
 import { measureDrag } from './benchDrag';
 import { measureHouse } from './benchHouse';
@@ -263,6 +265,12 @@ bench('assess, 150 things, after another launch, findings closed', 10, 200, () =
 );
 for (const [what, [limit, edit]] of Object.entries(editing))
   bench(`assess, 150 things, after ${what}`, limit, 200, () => withRepairs(edit((nth += 1))));
+const rehearsedDays = 10_000;
+bench('rehearse, 10,000 days of an outing', 300, 5, () => {
+  const made = rehearsalInput(ready, references, now);
+  if ('why' in made) throw new Error(made.why);
+  return rehearse(made.input, rehearsedDays, (nth += 1));
+});
 sayMachine();
 // `npm run bench -- assess`: the judgement alone.
 if (process.argv[2] === 'assess') process.exit();

@@ -68,7 +68,8 @@ const BIN_MIN = 15;
 const UNKNOWN_AGE_H = 48;
 const MOST_OPTION_DAYS = 4000;
 
-interface Case {
+/** What is rehearsed of an outing, and the hours that its days are held against. */
+export interface RehearsalCase {
   input: RehearsalInput;
   deadline: Instant;
   darkAt: Instant | null;
@@ -87,7 +88,7 @@ export function rehearsalOf(
   now: Instant,
   { days, seed }: { days: number; seed: number },
 ): Rehearsal | Unrehearsed {
-  const base = caseOf(outing, references, now);
+  const base = rehearsalInput(outing, references, now);
   if ('why' in base) return base;
   const { input, deadline, darkAt, callAt, zone } = base;
   const all = rehearse(input, days, seed);
@@ -132,7 +133,7 @@ export function rehearsalOf(
     latestTurn: outing.brief.turnAt === null,
     options: optionsFor(outing, references, clockAt(input.turnAt, zone))
       .flatMap((repair): Option[] => {
-        const changed = caseOf(applyRepair(outing, repair, now), references, now);
+        const changed = rehearsalInput(applyRepair(outing, repair, now), references, now);
         if ('why' in changed) return [];
         const same = rehearse(changed.input, optionDays, seed);
         return [{ repair, wrong: wrongOf(same, changed), late: lateOf(same, changed) }];
@@ -147,17 +148,20 @@ export function rehearsalOf(
 
 /** A difference of less than a hundredth of the days is none: chance decides it. */
 const hundredths = (days: number, of: number) => Math.round((100 * days) / of);
-/** Whether an option changes more than chance does. */
-export function matters(
+/**
+ * What an option changes of the days that go wrong and of those in which one is late, in hundredths of the days:
+ * less than nothing is better, 0 is no more than chance does.
+ */
+export function effectOf(
   { wrong, late }: Option,
   { wrongOfThose, lateOfThose, optionDays }: Rehearsal,
-): { wrong: boolean; late: boolean } {
-  const differs = (a: number, b: number) => hundredths(a, optionDays) !== hundredths(b, optionDays);
-  return { wrong: differs(wrong, wrongOfThose), late: differs(late, lateOfThose) };
+): { wrong: number; late: number } {
+  const more = (a: number, b: number) => hundredths(a, optionDays) - hundredths(b, optionDays);
+  return { wrong: more(wrong, wrongOfThose), late: more(late, lateOfThose) };
 }
 
 /** Days in which one is home later than written, or not at all. */
-function lateOf(days: readonly RehearsedDay[], { input, deadline }: Case): number {
+function lateOf(days: readonly RehearsedDay[], { input, deadline }: RehearsalCase): number {
   const mostMin = (deadline - input.launchAt) / MINUTE_MS;
   return days.filter(({ homeMin }) => homeMin === null || homeMin > mostMin).length;
 }
@@ -166,7 +170,7 @@ function lateOf(days: readonly RehearsedDay[], { input, deadline }: Case): numbe
  * A day goes wrong where one is not home, is home after dark though that was not meant or after the hour to
  * call, makes no way, has an empty battery, or is under way in more wind than one's own limit.
  */
-function wrongOf(days: readonly RehearsedDay[], { input, darkAt, callAt, deadline }: Case): number {
+function wrongOf(days: readonly RehearsedDay[], { input, darkAt, callAt, deadline }: RehearsalCase): number {
   const least = Math.min(
     callAt ?? Infinity,
     // Home in the dark is no surprise where it was written so.
@@ -183,7 +187,12 @@ function wrongOf(days: readonly RehearsedDay[], { input, darkAt, callAt, deadlin
   ).length;
 }
 
-function caseOf(outing: Outing, references: References, now: Instant): Case | Unrehearsed {
+/** Reads an outing for its rehearsal, or says why it cannot be. */
+export function rehearsalInput(
+  outing: Outing,
+  references: References,
+  now: Instant,
+): RehearsalCase | Unrehearsed {
   const { exposures, places, looked, workings } = contextOf(outing, references, noAnswers, now);
   const { plan } = exposures;
   const { water, craft, angler, area } = places;

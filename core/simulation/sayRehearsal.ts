@@ -2,7 +2,7 @@ import { sayRepair } from '../editing/repair';
 import { amount } from '../units/amount';
 import { byClock } from '../units/clockWords';
 import { capital, count, duration } from '../units/words';
-import { type Option, type Rehearsal, matters } from './rehearsal';
+import { type Option, type Rehearsal, effectOf } from './rehearsal';
 import type { Part } from './rehearse';
 
 /** A count of days in words, before any figure: "one in eight", never a false digit. */
@@ -35,13 +35,15 @@ const partWords: Record<Part, string> = {
   there: 'while you fish',
   home: 'on the way home',
 };
-/** What happened in how many days, the hours first. Nothing is said of what never happened but darkness and the call. */
+/** Rarer than one day in two hundred, what else could happen is not told. */
+const RARE = 0.005;
+/** What happened in how many days, the hours first. Of darkness and the call it is also said that they did not. */
 export function sayCounts(one: Rehearsal): string[] {
   const { days, late, dark, called, deadline, passed, turned, stopped, empty, limitMps } = one;
   const limit = amount(limitMps, 'wind');
   const winds = (['out', 'there', 'home'] as const).flatMap((part) => {
     const { days: many, half } = passed[part];
-    return many === 0 || half === null
+    return many < days * RARE || half === null
       ? []
       : [
           `The wind first passes your limit of ${limit} ${partWords[part]} in ${counted(many, days)}, in half of those before ${byClock(half)}.`,
@@ -54,12 +56,12 @@ export function sayCounts(one: Rehearsal): string[] {
     dark && `After dark (from ${byClock(dark.at)}) in ${counted(dark.days, days)}.`,
     called && `After the hour to call, ${byClock(called.at)}, in ${counted(called.days, days)}.`,
     ...winds,
-    turned.days === 0 || turned.half === null
+    turned.days < days * RARE || turned.half === null
       ? null
       : `By your own rule you turn early in ${counted(turned.days, days)}, in half of those before ${byClock(turned.half)}; ${turned.enough === turned.days ? 'that is enough in all of them' : `that is enough in ${turned.enough} of those ${turned.days}`}.`,
-    stopped === 0 ? null : `You make no way for a while in ${counted(stopped, days)}.`,
+    stopped < days * RARE ? null : `You make no way for a while in ${counted(stopped, days)}.`,
     ...empty.map(({ name, days: many }) =>
-      many === 0 ? null : `${name} is empty before you are home in ${counted(many, days)}.`,
+      many < days * RARE ? null : `${name} is empty before you are home in ${counted(many, days)}.`,
     ),
   ].filter((text): text is string => typeof text === 'string');
 }
@@ -67,10 +69,10 @@ export function sayCounts(one: Rehearsal): string[] {
 /** One option with what it changes, in counts of the same days. */
 export function sayOption(option: Option, one: Rehearsal): string {
   const { optionDays, wrongOfThose, lateOfThose } = one;
-  const changed = matters(option, one);
+  const changed = effectOf(option, one);
   const parts = [
-    changed.wrong && `goes wrong in ${option.wrong} of ${optionDays} days in place of ${wrongOfThose}`,
-    changed.late && `home late in ${option.late} in place of ${lateOfThose}`,
+    changed.wrong !== 0 && `goes wrong in ${option.wrong} of ${optionDays} days in place of ${wrongOfThose}`,
+    changed.late !== 0 && `home late in ${option.late} in place of ${lateOfThose}`,
   ].filter(Boolean);
   return `${sayRepair(option.repair)}: ${parts.length > 0 ? parts.join('; ') : 'changes nothing that chance would not'}.`;
 }
@@ -84,7 +86,9 @@ export function sayAge({ ageH }: Rehearsal): string {
 /** What is drawn, and what is not in it: said always. */
 export const NOT_IN_IT =
   'Drawn are the wind and when it changes, the stream, your pace, a late start, one fish more and a stop on the way. Not in it: waves and surf, fog, thunder, cold, fish that tow you off, faults and accidents. An estimate by rules of thumb, no promise.';
+const WRONG =
+  'home after dark or after the hour to call, no way made, a battery empty, or under way in more wind than your limit';
 export const sayWrong = ({ wrong, days }: Rehearsal): string =>
   wrong === 0
-    ? 'In none of the days something of this goes wrong under way.'
-    : `${capital(counted(wrong, days))}: something of this goes wrong under way.`;
+    ? `None of the days goes wrong: ${WRONG}.`
+    : `${capital(counted(wrong, days))} ${wrong > days * 0.45 ? 'go' : 'goes'} wrong: ${WRONG}.`;

@@ -25,6 +25,7 @@ const Meanings = styled('dl')(({ theme }) => ({
 
 // Judged when asked for: the dialog comes with its question.
 const BetterHours = lazy(async () => ({ default: (await import('./BetterHours')).BetterHours }));
+const RehearsePanel = lazy(async () => ({ default: (await import('./RehearsePanel')).RehearsePanel }));
 
 /**
  * Settled here: for what, where, when, with whom, and what that exposes one to. What would annoy: a form of
@@ -33,6 +34,7 @@ const BetterHours = lazy(async () => ({ default: (await import('./BetterHours'))
 export function BriefScreen() {
   const { assessment, doc, looked } = useOutingWorkspace();
   const [comparing, setComparing] = useState(false);
+  const [rehearsing, setRehearsing] = useState(false);
   const exposed = sayExposures(assessment.exposures);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2.5, maxWidth: 1040 }}>
@@ -43,6 +45,13 @@ export function BriefScreen() {
           <Button variant="outlined" onClick={() => setComparing(true)}>
             Better hours
           </Button>
+          <Button
+            variant="outlined"
+            aria-expanded={rehearsing}
+            onClick={() => setRehearsing((open) => !open)}
+          >
+            Rehearse
+          </Button>
           <Typography variant="caption" color="textSecondary" sx={{ alignSelf: 'center' }}>
             {[
               sayTideSource(looked.water),
@@ -52,6 +61,11 @@ export function BriefScreen() {
               .join(' ')}
           </Typography>
         </Box>
+      )}
+      {rehearsing && (
+        <Suspense fallback={null}>
+          <RehearsePanel onClose={() => setRehearsing(false)} />
+        </Suspense>
       )}
       <Box
         sx={{

@@ -8,7 +8,7 @@ import { capital, count, figure, listed, plural } from '#core/units/words';
 import type { ArrangeWork } from '../../../workers/arrange.worker';
 import { useJob } from '../../../workers/useJob';
 import { useOutingWorkspace } from '../../outingWorkspace';
-import { JobPanel } from './JobPanel';
+import { JobPanel } from '../../JobPanel';
 import { useStow } from './useStow';
 
 const SEED = 1;

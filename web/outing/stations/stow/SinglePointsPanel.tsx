@@ -9,7 +9,7 @@ import type { SinglePointsWork } from '../../../workers/singlePoints.worker';
 import { useJob } from '../../../workers/useJob';
 import { LevelMark } from '../../../ui/LevelMark';
 import { useOutingWorkspace } from '../../outingWorkspace';
-import { JobPanel } from './JobPanel';
+import { JobPanel } from '../../JobPanel';
 
 /**
  * Settled here: what of this outing hangs on one thing alone, and what would stand in for it. What would annoy:

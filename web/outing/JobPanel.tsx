@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import type { Job } from '../../../workers/useJob';
+import type { Job } from '../workers/useJob';
 
 interface Props<Result> {
   label: string;
@@ -21,7 +21,7 @@ interface Props<Result> {
   children: ReactNode;
 }
 
-/** A question about the whole boat, asked over the drawing and answered by a worker. */
+/** A question about the whole outing, asked in a press and answered by a worker. */
 export function JobPanel<Result>(props: Props<Result>) {
   const { label, job, working, sayResult, again, changed, stop, onClose, actions, children } = props;
   return (
