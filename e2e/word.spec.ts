@@ -167,3 +167,26 @@ test('what only they need is asked once, by keyboard, and kept where it belongs'
   await expect(sheet).toContainText('48 years');
   await expect(sheet).not.toContainText('Behind the chapel');
 });
+
+test('help is called for in one press from any screen of an outing, with the words in order', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['geolocation']);
+  await context.setGeolocation({ latitude: 47.4767, longitude: -18.4747 });
+  for (const station of ['brief', 'stow', 'walk-round']) {
+    await visit(page, `/outings/pollack-long-grey/${station}`);
+    await page.getByRole('button', { name: 'Call for help', exact: true }).press('Enter');
+    const card = page.getByRole('dialog', { name: 'Call for help' });
+    await expect(card).toContainText('Mayday, mayday, mayday. This is kayak');
+    await expect(card.getByRole('link', { name: '000 555 0911' })).toHaveAttribute('href', 'tel:0005550911');
+    await expect(card.getByRole('listitem').last()).toContainText('Over.');
+    await page.keyboard.press('Escape');
+    await expect(card).toHaveCount(0);
+  }
+  await page.getByRole('button', { name: 'Call for help', exact: true }).press('Enter');
+  await page.getByRole('button', { name: 'Where I am now' }).press('Enter');
+  await expect(page.getByRole('dialog').getByRole('status')).toContainText(
+    /47° 28\.602′ N 18° 28\.482′ W, [\d.]+ km .*south.* of Gannet Slip/,
+  );
+});

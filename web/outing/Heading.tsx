@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { dayInWords } from '#core/units/time';
 import { memo, useState } from 'react';
 import { SavingWords } from '../documents/SavingWords';
+import { CallButton } from './CallButton';
 import { CarriedWords } from './CarriedWords';
 import { useOutingWorkspace } from './outingWorkspace';
 import { screenOnly } from '../ui/screenOnly';
@@ -42,6 +43,7 @@ export const Heading = memo(function Heading() {
       >
         <CarriedWords />
         <SavingWords saving={state.saving} zone={looked.water?.timeZone ?? 'local'} />
+        <CallButton />
         <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
           <Button
             size="small"

@@ -1,7 +1,7 @@
+import { UseWhereIAm } from './UseWhereIAm';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { type Position, parsePosition, sayPosition } from '#core/units/position';
 
@@ -96,45 +96,6 @@ export function PositionField({
           </Button>
         ))}
       </Box>
-    </Box>
-  );
-}
-
-const REFUSALS: Readonly<Record<number, string>> = {
-  1: 'This browser was told not to say where it is.',
-  2: 'This device does not know where it is.',
-  3: 'This device took too long to find out where it is.',
-};
-const WAITED_MS = 20_000;
-/** Takes where this device is, once, when it is pressed. */
-function UseWhereIAm({ onHere }: { onHere: (at: Position) => void }) {
-  const [state, setState] = useState<string | null>(null);
-  const ask = () => {
-    if (!('geolocation' in navigator)) {
-      setState('This browser does not say where it is.');
-      return;
-    }
-    setState('asking');
-    navigator.geolocation.getCurrentPosition(
-      ({ coords }) => {
-        setState(null);
-        onHere({ latDeg: coords.latitude, lonDeg: coords.longitude });
-      },
-      ({ code }) =>
-        setState(`${REFUSALS[code] ?? 'It cannot be found out here.'} Type it, or take it from a map.`),
-      { enableHighAccuracy: true, timeout: WAITED_MS },
-    );
-  };
-  return (
-    <Box>
-      <Button size="small" onClick={ask} disabled={state === 'asking'}>
-        {state === 'asking' ? 'Finding out …' : 'Use where I am'}
-      </Button>
-      {state !== null && state !== 'asking' && (
-        <Typography variant="body2" color="error" role="status">
-          {state}
-        </Typography>
-      )}
     </Box>
   );
 }

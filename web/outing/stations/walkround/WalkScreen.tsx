@@ -17,6 +17,7 @@ import { BriefFirst } from '../../BriefFirst';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { FromWater } from '../word/FromWater';
 import { useWord } from '../word/useWord';
+import { CallButton } from '../../CallButton';
 import { CarriedWords } from '../../CarriedWords';
 import { GateView } from './GateView';
 import { Procedures } from './Procedures';
@@ -59,6 +60,7 @@ export function WalkScreen() {
       <Box sx={{ maxWidth: 520, mx: 'auto' }}>
         <TopLine />
         <SignedCard signature={walk.signature} changes={changes} onAgain={() => setResigning(true)} />
+        <CallButton large />
         <Box sx={{ mt: 2 }}>
           <FromWater word={word} />
         </Box>
@@ -125,6 +127,7 @@ export function WalkScreen() {
           />
         )}
         <Box {...screenOnly} sx={{ display: 'flex', justifyContent: 'center', alignItems: 'center', gap: 1 }}>
+          <CallButton large />
           {spoken && (
             <Button aria-pressed={spoken.on} onClick={spoken.toggle} sx={{ minHeight: 56 }}>
               {spoken.on ? 'Stop reading aloud' : 'Read aloud'}
