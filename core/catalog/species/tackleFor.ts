@@ -1,5 +1,4 @@
 import type { Technique } from '../../vocabulary/trips';
-import { amount, amountOnly } from '../../units/amount';
 import { type Range, type Species, powerFor } from './species';
 
 /** What a fish asks of the rod that is to catch it in one way. All of it usual practice, rounded. */
@@ -78,12 +77,4 @@ export function tackleFor(species: Species, technique: Technique): TackleAsked {
     lineM: species.runM * RUN_TIMES,
     spareLeaders: toothy ? 3 : 2,
   };
-}
-
-const range = ([low, high]: Range, unit: 'm' | 'kg' | 'g' | 'cm', decimals?: number) =>
-  `${amountOnly(low, unit, decimals)} to ${amount(high, unit, decimals)}`;
-/** One sentence: rod, line, leader, lure, hooks, drag, reel. */
-export function sayTackle(species: Species, technique: Technique): string {
-  const asked = tackleFor(species, technique);
-  return `A rod of ${range(asked.rodM, 'm')}, ${asked.power}; line ${range(asked.lineKg, 'kg')}; leader ${range(asked.leaderKg, 'kg')}, ${range(asked.leaderM, 'm')}, ${asked.leader}, and ${asked.spareLeaders} spare; ${technique === 'fly' ? 'flies' : `lures of ${range(asked.lureG, 'g', 0)}`}, as long as what it eats, ${range(asked.lureCm, 'cm', 0)}; hooks ${asked.hooks}; drag ${range(asked.dragKg, 'kg')}; ${amount(asked.lineM, 'm', 0)} on the reel.`;
 }

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import { handlingFor } from '#core/catalog/species/handling';
 import { type Range, type Species, powerFor, techniquesFor } from '#core/catalog/species/species';
-import { sayTackle } from '#core/catalog/species/tackleFor';
+import { sayTackle } from '#core/catalog/species/sayTackle';
 import { capital, listed } from '#core/units/words';
 import { FishDrawing, metres } from './FishDrawing';
 import { amount, amountOnly, inWords } from '#core/units/amount';

@@ -7,7 +7,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { Suspense, lazy, useCallback, useMemo, useState } from 'react';
+import { Suspense, lazy, useCallback, useEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { Link as RouterLink } from 'react-router';
 import { setUpOf } from '#core/boat/build';
@@ -25,8 +25,6 @@ import { Carrying } from './Carrying';
 import { FigureRow } from './FigureRow';
 import { SetUps } from './SetUps';
 import { StowSheet } from './StowSheet';
-import { ThingPanel } from './ThingPanel';
-import { ThingSheet } from './ThingSheet';
 import { ThingTable } from './ThingTable';
 import { type Boarded, StowContext, type StowDesk, floating, putIn, useNames, usePlan } from './useStow';
 
@@ -37,6 +35,8 @@ const ArrangePanel = lazy(() =>
 const SinglePointsPanel = lazy(() =>
   import('./SinglePointsPanel').then((module) => ({ default: module.SinglePointsPanel })),
 );
+const loadThingSheet = () => import('./ThingSheet').then((module) => ({ default: module.ThingSheet }));
+const ThingSheet = lazy(loadThingSheet);
 const TurnOver = lazy(() => import('./TurnOver').then((module) => ({ default: module.TurnOver })));
 const questions = [
   { id: 'arrange', name: 'Arrange' },
@@ -51,6 +51,8 @@ const questions = [
 export function StowScreen() {
   const { looked, doc } = useOutingWorkspace();
   const { craft, angler } = looked;
+  // Fetched once the boat is seen, so that the first press does not wait for it.
+  useEffect(() => void loadThingSheet(), []);
   const boarded = useMemo(
     (): Boarded | null => (craft && angler ? { ...looked, craft, angler } : null),
     [looked, craft, angler],
@@ -215,13 +217,9 @@ function Stowed({ boarded }: { boarded: Boarded }) {
         </Box>
         <ModeLines mode={shownMode} boarded={boarded} />
         {placed && (
-          <ThingSheet
-            key={`${placed.one.item.id} ${shownMode}`}
-            itemId={placed.one.item.id}
-            pressed={pressed}
-          >
-            <ThingPanel placed={placed} />
-          </ThingSheet>
+          <Suspense fallback={null}>
+            <ThingSheet key={`${placed.one.item.id} ${shownMode}`} placed={placed} pressed={pressed} />
+          </Suspense>
         )}
         {column ? createPortal(<ThingTable narrow />, column) : !hasColumn && <ThingTable />}
       </Box>

@@ -3,7 +3,9 @@ import Paper from '@mui/material/Paper';
 import Popper from '@mui/material/Popper';
 import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import type { KeyboardEvent, ReactNode } from 'react';
+import type { KeyboardEvent } from 'react';
+import type { Placed } from '#core/stow/plan';
+import { ThingPanel } from './ThingPanel';
 import { useStow } from './useStow';
 
 /**
@@ -11,15 +13,8 @@ import { useStow } from './useStow';
  * sheet from below. Escape closes it, and the focus goes back.
  * @param pressed what it stands beside; null: where the thing lies in the drawing
  */
-export function ThingSheet({
-  itemId,
-  pressed,
-  children,
-}: {
-  itemId: string;
-  pressed: HTMLElement | null;
-  children: ReactNode;
-}) {
+export function ThingSheet({ placed, pressed }: { placed: Placed; pressed: HTMLElement | null }) {
+  const itemId = placed.one.item.id;
   const { plan, choose } = useStow();
   const phone = useMediaQuery(useTheme().breakpoints.down('sm'));
   const anchor = () => pressed ?? drawnOf(itemId, plan.byId.get(itemId)?.spot.id ?? null);
@@ -45,7 +40,7 @@ export function ThingSheet({
           },
         }}
       >
-        {children}
+        <ThingPanel placed={placed} />
       </Paper>
     );
   const { x = 0, y = 0 } = anchor()?.getBoundingClientRect() ?? {};
@@ -61,7 +56,9 @@ export function ThingSheet({
       onKeyDown={closeByKey}
       sx={{ zIndex: 20 }}
     >
-      <Box sx={{ width: 400, maxHeight: '60dvh', overflowY: 'auto' }}>{children}</Box>
+      <Box sx={{ width: 400, maxHeight: '60dvh', overflowY: 'auto' }}>
+        <ThingPanel placed={placed} />
+      </Box>
     </Popper>
   );
 }

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Species } from '#core/catalog/species/species';
-import { sayTackle } from '#core/catalog/species/tackleFor';
+import { sayTackle } from '#core/catalog/species/sayTackle';
 import { type BuiltRig, techniqueOf } from '#core/tackle/builtRig';
 import { capital } from '#core/units/words';
 
