@@ -95,6 +95,17 @@ test('an outing is rehearsed, and what helps most is taken in one press', async 
   await expect(page.getByRole('region', { name: 'Rehearse' })).toContainText('nights out is not rehearsed');
 });
 
+test('at each hour the brief knows where one gets out, and when that shuts', async ({ page }) => {
+  await visit(page, '/outings/pollack-long-grey/brief');
+  await page.getByRole('button', { name: 'Ways out' }).press('Enter');
+  const panel = page.getByRole('region', { name: 'Ways out' });
+  await expect(panel.getByRole('status')).toContainText(/stays open|Shut while you are out/);
+  await expect(panel.getByRole('listitem').first()).toContainText('Gannet Slip, here');
+  await expect(panel.getByRole('listitem').nth(1)).toContainText(/Kelp Steps, \d+ min, 2\.4 km/);
+  await panel.getByRole('button', { name: 'Close' }).press('Enter');
+  await expect(panel).toHaveCount(0);
+});
+
 test('a route is drawn by pressing, written out, and read back the same', async ({ page }) => {
   await page.goto('/outings/cod-wreck/brief');
   await page.getByRole('button', { name: 'Draw out' }).click();

@@ -496,7 +496,8 @@ function breakerOf(hours: readonly Hour[], { launch, landing, water }: Places): 
   const ends = [launch?.surf ? hours[0] : undefined, landing?.surf ? hours[hours.length - 1] : undefined];
   return most(ends.map((hour) => (hour && water ? breakersAt(hour, water) : null)));
 }
-function breakersAt(hour: Hour, water: Water): number | null {
+/** Height of the breakers at an open beach of a water, m; null: no swell and no wind sea are known. */
+export function breakersAt(hour: Hour, water: Water): number | null {
   const { windSeaM, windSeaS, swellM, hsM } = seaAt(hour, water, NO_STREAM);
   if (hour.swellM === null && windSeaM === 0) return null;
   const periodS = swellM > windSeaM ? (hour.swellPeriodS ?? USUAL_SWELL_S) : windSeaS;

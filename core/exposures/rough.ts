@@ -12,3 +12,6 @@ export function isRough(mode: Mode, { breakerM, rapids }: Pick<Exposures, 'break
   if (mode === 'run') return rapids > 0;
   return (mode === 'launch' || mode === 'land') && (breakerM ?? 0) > SURF_M;
 }
+
+/** Less water over a bar or the foot of a ramp than this does not carry a laden kayak, m. */
+export const BAR_M = 0.3;

@@ -5,6 +5,8 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import { callCardOf, fromPlace } from '#core/floatplan/callCard';
+import { sayWayOut } from '#core/exposures/sayWaysOut';
+import { waysOut } from '#core/exposures/waysOut';
 import { type Position, sayPosition } from '#core/units/position';
 import { listed } from '#core/units/words';
 import { UseWhereIAm } from '../ui/UseWhereIAm';
@@ -65,6 +67,7 @@ export function CallCard({ onClose }: { onClose: () => void }) {
             ))}
           </Box>
         </Part>
+        <Nearest />
         {card.others.length > 0 && (
           <Part name="With you">
             <Line>{card.others.join('; ')}</Line>
@@ -85,6 +88,26 @@ export function CallCard({ onClose }: { onClose: () => void }) {
     </Dialog>
   );
 }
+
+/** Where one gets out soonest from where the plan has one now; nothing while one is not under way. */
+function Nearest() {
+  const { doc, looked, assessment, now } = useOutingWorkspace();
+  const { plan } = assessment.exposures;
+  const { angler } = looked;
+  if (!plan || !angler) return null;
+  const list = waysOut(plan, looked, doc.conditions, angler.limits.breakerM);
+  const one = list.findLast(({ at }) => at <= now);
+  if (!one || now > (plan.homeAt ?? plan.deadline)) return null;
+  return (
+    <Part name="Soonest ashore">
+      <Line>By the plan you are here: {one.where}.</Line>
+      {one.ways.slice(0, MOST_WAYS).map((way) => (
+        <Line key={way.launch.id}>{sayWayOut(way)}</Line>
+      ))}
+    </Part>
+  );
+}
+const MOST_WAYS = 4;
 
 function Part({ name, children }: { name: string; children: ReactNode }) {
   return (

@@ -1,3 +1,4 @@
+import { BAR_M } from '../../exposures/rough';
 import { lightOfDay, isDark, noonOf } from '../../environment/light';
 import { clockOf } from '../../exposures/exposures';
 import { isOneWay } from '../../documents/hours';
@@ -18,8 +19,6 @@ const STEEPER = 1.25;
 const LEAST_SEA_M = 0.25;
 /** Past what is counted: the waves are stopped and break. */
 const BREAKING = 99;
-/** Water wanted over a bar or ramp, m. */
-const BAR_M = 0.3;
 
 const cannotHold = rule({
   code: 'cannot-hold',

@@ -25,6 +25,11 @@ const Meanings = styled('dl')(({ theme }) => ({
 
 // Judged when asked for: the dialog comes with its question.
 const BetterHours = lazy(async () => ({ default: (await import('./BetterHours')).BetterHours }));
+const questions = [
+  { id: 'rehearse', name: 'Rehearse' },
+  { id: 'ways out', name: 'Ways out' },
+] as const;
+const WaysOut = lazy(async () => ({ default: (await import('./WaysOut')).WaysOut }));
 const RehearsePanel = lazy(async () => ({ default: (await import('./RehearsePanel')).RehearsePanel }));
 
 /**
@@ -34,7 +39,7 @@ const RehearsePanel = lazy(async () => ({ default: (await import('./RehearsePane
 export function BriefScreen() {
   const { assessment, doc, looked } = useOutingWorkspace();
   const [comparing, setComparing] = useState(false);
-  const [rehearsing, setRehearsing] = useState(false);
+  const [asked, setAsked] = useState<'rehearse' | 'ways out' | null>(null);
   const exposed = sayExposures(assessment.exposures);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2.5, maxWidth: 1040 }}>
@@ -45,13 +50,16 @@ export function BriefScreen() {
           <Button variant="outlined" onClick={() => setComparing(true)}>
             Better hours
           </Button>
-          <Button
-            variant="outlined"
-            aria-expanded={rehearsing}
-            onClick={() => setRehearsing((open) => !open)}
-          >
-            Rehearse
-          </Button>
+          {questions.map(({ id, name }) => (
+            <Button
+              key={id}
+              variant="outlined"
+              aria-expanded={asked === id}
+              onClick={() => setAsked((now) => (now === id ? null : id))}
+            >
+              {name}
+            </Button>
+          ))}
           <Typography variant="caption" color="textSecondary" sx={{ alignSelf: 'center' }}>
             {[
               sayTideSource(looked.water),
@@ -62,11 +70,10 @@ export function BriefScreen() {
           </Typography>
         </Box>
       )}
-      {rehearsing && (
-        <Suspense fallback={null}>
-          <RehearsePanel onClose={() => setRehearsing(false)} />
-        </Suspense>
-      )}
+      <Suspense fallback={null}>
+        {asked === 'rehearse' && <RehearsePanel onClose={() => setAsked(null)} />}
+        {asked === 'ways out' && <WaysOut onClose={() => setAsked(null)} />}
+      </Suspense>
       <Box
         sx={{
           display: 'grid',
