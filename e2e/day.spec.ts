@@ -106,6 +106,29 @@ test('at each hour the brief knows where one gets out, and when that shuts', asy
   await expect(panel).toHaveCount(0);
 });
 
+test('backwards from the launch: the alarm by one’s own times, told once in the settings', async ({
+  page,
+}) => {
+  await visit(page, '/settings/limits');
+  const road = page.getByRole('textbox', { name: 'On the road' });
+  await road.fill('');
+  await road.blur();
+  await kept(page);
+  await visit(page, '/outings/pollack-long-grey/brief');
+  await page.getByRole('button', { name: 'Before the launch' }).press('Enter');
+  const panel = page.getByRole('region', { name: 'Before the launch' });
+  await expect(panel.getByRole('listitem').last()).toContainText('Launch');
+  await expect(panel).not.toContainText('Get up');
+  await panel.getByRole('link', { name: 'Say how long you drive' }).press('Enter');
+  await road.fill('50 min');
+  await road.blur();
+  await kept(page);
+  await visit(page, '/outings/pollack-long-grey/brief');
+  await page.getByRole('button', { name: 'Before the launch' }).press('Enter');
+  await expect(panel).toContainText('Get up');
+  await expect(panel).toContainText('50 min on the road, by your own time.');
+});
+
 test('a route is drawn by pressing, written out, and read back the same', async ({ page }) => {
   await page.goto('/outings/cod-wreck/brief');
   await page.getByRole('button', { name: 'Draw out' }).click();

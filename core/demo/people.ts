@@ -26,5 +26,7 @@ export const demoAngler: Angler = {
     vehicle: 'Green van, plate SAMPLE 1',
   },
   habits: { litresPerHour: null, kjPerHour: null },
+  vehicle: { carries: 'roof', lengthM: 4.4, ratedKg: 75 },
+  times: { readyMin: 40, driveMin: 35, rigMin: 45, carryMin: null },
   units: { ...METRIC },
 };

@@ -5,6 +5,15 @@ import { idText, nameText, quantity, wholeNumber } from './field';
 import { aboutSchema, contactSchema } from './word';
 import { workingsSchema } from './workings';
 
+/** How a boat travels on the road. */
+export const vehicleLoads = ['not told', 'roof', 'bed', 'trailer'] as const;
+
+/** What is on a profile before anything of it is told. */
+export const untoldRoad = {
+  vehicle: { carries: 'not told', lengthM: null, ratedKg: null },
+  times: { readyMin: null, driveMin: null, rigMin: null, carryMin: null },
+} as const;
+
 /** Who goes: body, skill, limits and schools of practice. One profile in this house. */
 export const anglerSchema = z.strictObject({
   format: z.literal(forms.anglers),
@@ -48,6 +57,22 @@ export const anglerSchema = z.strictObject({
   habits: z.strictObject({
     litresPerHour: workingsSchema.shape.litresPerHour,
     kjPerHour: workingsSchema.shape.kjPerHour,
+  }),
+  /** What the boat travels on: the road asks for a flag, and bars bear so much. */
+  vehicle: z.strictObject({
+    carries: z.enum(vehicleLoads),
+    /** Of the vehicle where it rides on the roof; of the bed with its gate, or of the trailer. */
+    lengthM: quantity(0.5, 15, 'm').nullable(),
+    /** What the bars or the rack are rated for. */
+    ratedKg: quantity(10, 500, 'kg').nullable(),
+  }),
+  /** One's own times before a launch, minutes; null: not counted, and a usual one is reckoned with. */
+  times: z.strictObject({
+    /** From waking to leaving, on the road, making ready at the water, one way with a load and back. */
+    readyMin: quantity(0, 300, 'min').nullable(),
+    driveMin: quantity(0, 900, 'min').nullable(),
+    rigMin: quantity(0, 300, 'min').nullable(),
+    carryMin: quantity(0, 120, 'min').nullable(),
   }),
   /** What the angler reads and types in. Nothing is kept or judged in it. */
   units: z.strictObject({

@@ -125,6 +125,8 @@ export const anglerWords: Words<Omit<Angler, 'id' | 'format'>> = {
   contact: 'the person ashore',
   about: 'what the person ashore is told of you',
   habits: 'what you drink and spend an hour',
+  vehicle: 'what the boat travels on',
+  times: 'your times before a launch',
   units: 'the units',
 };
 export const craftWords: Words<Omit<Craft, 'id' | 'format'>> = {

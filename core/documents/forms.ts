@@ -3,7 +3,7 @@
  * its upgrade in upgrades.ts.
  */
 export const forms = {
-  anglers: 'angler/4',
+  anglers: 'angler/5',
   craft: 'craft/6',
   items: 'item/3',
   waters: 'water/5',

@@ -112,6 +112,8 @@ describe('a document of the first form', () => {
       units: METRIC,
       habits: { litresPerHour: null, kjPerHour: null },
       about: nothingTold,
+      vehicle: { carries: 'not told', lengthM: null, ratedKg: null },
+      times: { readyMin: null, driveMin: null, rigMin: null, carryMin: null },
     });
   });
   it('is brought up once: what is of today’s form stays as it is', () => {

@@ -213,6 +213,16 @@ export const anglerUpgrades: readonly Upgrade[] = [
     name: 'what only the person ashore is told may be written, and their address for mail; nothing is yet',
     up: (old) => ({ about: nothingTold, ...withMail(old) }),
   },
+  {
+    from: 'angler/4',
+    to: 'angler/5',
+    name: 'what the boat travels on and one’s own times before a launch may be told; nothing is yet',
+    up: (old) => ({
+      vehicle: { carries: 'not told', lengthM: null, ratedKg: null },
+      times: { readyMin: null, driveMin: null, rigMin: null, carryMin: null },
+      ...old,
+    }),
+  },
 ];
 
 /** What signatures froze before their form had a name: no fish of one's own were in it. */

@@ -1,5 +1,5 @@
 import { forms } from '../documents/forms';
-import type { Angler } from '../documents/angler';
+import { type Angler, untoldRoad } from '../documents/angler';
 import { nobody, nothingTold } from '../documents/word';
 import { usualSchools } from './usualSchools';
 import { METRIC } from '../units/speaking';
@@ -22,6 +22,7 @@ export function freshProfile(id: string): Angler {
     contact: nobody,
     about: nothingTold,
     habits: { litresPerHour: null, kjPerHour: null },
+    ...untoldRoad,
     units: { ...METRIC },
   };
 }

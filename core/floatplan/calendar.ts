@@ -1,6 +1,7 @@
 import { ICalAlarmType, ICalCalendar } from 'ical-generator';
 import { onOneLine } from '../documents/field';
 import type { Instant } from '../units/time';
+import type { Before } from './before';
 import { landingElsewhere, serviceOf } from './status';
 import type { FloatPlan } from './floatPlan';
 
@@ -8,14 +9,23 @@ import type { FloatPlan } from './floatPlan';
 const AHEAD_MIN = { launch: 60, turn: 15, home: 0, call: 0 } as const;
 const LASTS_MS = 15 * 60_000;
 
+interface CalendarGiven {
+  id: string;
+  homeAt: Instant;
+  callAt: Instant;
+  now: Instant;
+  before?: readonly Before[];
+}
+
 /**
  * Launch, turn, home and call as a calendar file (RFC 5545), each with an alarm; moments in UTC, so that
  * every calendar shows them by its own clock.
  * @param homeAt, callAt as they stand now @param id names the plan: the same plan again replaces its events
+ * @param before what is to be done before the launch; only for the angler’s own calendar
  */
 export function planCalendar(
   plan: FloatPlan,
-  { id, homeAt, callAt, now }: { id: string; homeAt: Instant; callAt: Instant; now: Instant },
+  { id, homeAt, callAt, now, before = [] }: CalendarGiven,
 ): string {
   const { times, rescue } = plan;
   // The library writes the calendar's name as it is: a line break in it would begin a line of the file.
@@ -32,6 +42,17 @@ export function planCalendar(
     });
     event.createAlarm({ type: ICalAlarmType.display, trigger: AHEAD_MIN[part] * 60, description: summary });
   };
+  before.forEach(({ at, what, why }, i) => {
+    const event = calendar.createEvent({
+      id: `${id}-before-${i}@unhurried-tally`,
+      start: new Date(at),
+      end: new Date(at + LASTS_MS),
+      stamp: new Date(now),
+      summary: onOneLine(what),
+      description: why,
+    });
+    event.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: onOneLine(what) });
+  });
   add('launch', Date.parse(times.launchAt), `Afloat: ${title}`, `${who} launches.`);
   const onTo = landingElsewhere(plan.way);
   if (times.turnAt !== null)

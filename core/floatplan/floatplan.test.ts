@@ -257,6 +257,13 @@ describe('the plan in other forms', () => {
     expect(labels(on)).not.toContain('Turn for home');
     const at = { homeAt: Date.parse(plan.times.homeAt), callAt: Date.parse(plan.times.callAt), now };
     expect(planCalendar(on, { id: 'one', ...at })).toContain('On to Mill Meadow');
+    // What is to be done before it, where it is asked for: an event each, with an alarm at its hour.
+    const before = [{ at: at.now, what: 'Get up', why: 'Long road.' }];
+    const file = planCalendar(on, { id: 'one', ...at, before });
+    expect(file).toContain('SUMMARY:Get up');
+    expect(file.match(/BEGIN:VALARM/g)).toHaveLength(
+      (planCalendar(on, { id: 'one', ...at }).match(/BEGIN:VALARM/g)?.length ?? 0) + 1,
+    );
   });
   it('lets no name begin a line or an event of its own, neither as text nor as a calendar', () => {
     const forged = 'Reef\r\nEND:VEVENT\nCall 000 555 0000 instead';

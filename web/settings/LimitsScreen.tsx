@@ -42,6 +42,35 @@ function LimitFields({ control }: { control: Control<Angler> }) {
         <FormNumber control={control} name="limits.breakerM" label="Breakers at the launch" unit="m" />
         <FormNumber control={control} name="limits.waveM" label="Waves, if you set a limit" unit="m" />
       </Box>
+      <Typography variant="h2">The road, and the time before</Typography>
+      <Typography variant="body2" color="textSecondary">
+        A boat that stands out past the tail asks for a flag; the alarm is worked out backwards from the
+        launch. What is left empty is not judged, or a usual time is taken.
+      </Typography>
+      <Box sx={profileGrid}>
+        <FormChoice
+          control={control}
+          name="vehicle.carries"
+          label="The boat travels"
+          options={[
+            { value: 'not told', name: 'Not told' },
+            { value: 'roof', name: 'On the roof' },
+            { value: 'bed', name: 'In the bed' },
+            { value: 'trailer', name: 'On a trailer' },
+          ]}
+        />
+        <FormNumber
+          control={control}
+          name="vehicle.lengthM"
+          label="Length of the vehicle, the bed or the trailer"
+          unit="m"
+        />
+        <FormNumber control={control} name="vehicle.ratedKg" label="Bars are rated for" unit="kg" />
+        <FormNumber control={control} name="times.readyMin" label="From waking to leaving" unit="min" />
+        <FormNumber control={control} name="times.driveMin" label="On the road" unit="min" />
+        <FormNumber control={control} name="times.rigMin" label="Making ready at the water" unit="min" />
+        <FormNumber control={control} name="times.carryMin" label="A way to the water and back" unit="min" />
+      </Box>
       <Typography variant="h2">Your school, where practice differs</Typography>
       <Typography variant="body2" color="textSecondary">
         Both sides of each are sound. What you choose here is proposed first; it never lowers what must be

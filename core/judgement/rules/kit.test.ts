@@ -122,6 +122,25 @@ describe('sizes', () => {
 describe('what lies together, and how much', () => {
   const soft = newItem('soft', 'soft-bait-box', { containerId: 'crate' });
   const elastic = newItem('elastic', 'elastic-bait-box', { containerId: 'crate' });
+  it('minds a boat that stands past the tail of its vehicle without a flag, and one too heavy for its bars', () => {
+    const craft = references.craft.find(({ id }) => id === ready.brief.craftId);
+    const boatM = craft?.lengthM ?? 0;
+    const boatKg = craft?.massKg ?? 0;
+    const on = (vehicle: object) =>
+      angler({ vehicle: { carries: 'roof', lengthM: null, ratedKg: null, ...vehicle } as never });
+    const flagless = withItem(ready, 'overhang-flag', 0);
+    expect(find('overhang', flagless, on({ lengthM: boatM - 2 }))).toBeNull();
+    expect(find('overhang', flagless, on({ lengthM: boatM - 2.2 }))?.level).toBe('mind');
+    expect(find('overhang', flagless, on({ carries: 'bed', lengthM: boatM - 1.1 }))?.level).toBe('mind');
+    expect(find('overhang', flagless, on({ carries: 'not told', lengthM: 1 }))).toBeNull();
+    const flag = { ...newItem('tail-flag', 'overhang-flag') };
+    const refs = on({ lengthM: boatM - 2.2 });
+    const owning = { ...refs, items: [...refs.items, flag] };
+    const [repair] = find('overhang', flagless, owning)?.repairs ?? [];
+    expect(repair && find('overhang', applyRepair(flagless, repair, now), owning)).toBeNull();
+    expect(find('over-rack', ready, on({ ratedKg: boatKg }))).toBeNull();
+    expect(find('over-rack', ready, on({ ratedKg: boatKg - 1 }))?.level).toBe('mind');
+  });
   const both = ['soft', 'elastic', 'crate'].reduce((next, id) => withItem(next, id, 1), ready);
   it('minds elastic beside ordinary soft baits, until one is carried apart', () => {
     const refs = withItems(soft, elastic);

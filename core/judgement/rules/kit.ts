@@ -1,4 +1,5 @@
 import { fittingPaddleM } from '../../boat/paddle';
+import { FLAG_FROM_M, overhangM } from '../../boat/road';
 import { type KindId, kinds } from '../../catalog/gear/kinds';
 import type { Item } from '../../documents/item';
 import { catalogue } from '../../needs/catalogue';
@@ -143,6 +144,45 @@ const paddleSize = rule({
     title: `${item}: ${amount(haveM * 100, 'cm', 0)}`,
     text: `About ${amount(wantM * 100, 'cm', 0)} suits your height and this beam, a rule of thumb. ${haveM < wantM ? 'A short one strikes the side and the knuckles.' : 'A long one turns the boat at every stroke.'}`,
   }),
+});
+
+/** A boat that stands past the tail of what it travels on, without a flag. */
+const overhang = rule({
+  code: 'overhang',
+  reads: ['carried', 'places'],
+  station: 'kit',
+  measure: 'm',
+  find: ({ carried, places: { angler, craft } }) => {
+    const pastM = angler && craft ? overhangM(craft.lengthM, angler.vehicle) : null;
+    if (!craft || pastM === null || pastM <= FLAG_FROM_M) return [];
+    if (carried.some(({ item }) => item.kind === 'overhang-flag')) return [];
+    return [{ level: 'mind', basis: 'judgement', extent: pastM, facts: { craft: craft.name, pastM } }];
+  },
+  say: ({ craft, pastM }) => ({
+    title: `${craft} stands ${amount(pastM, 'm')} past the tail of the vehicle`,
+    text: `Many laws ask for a flag or a board from ${amount(FLAG_FROM_M, 'm', 0)}, and some for a light after dark. Look up those of the roads you take; whoever follows you sees it late.`,
+  }),
+  repairs: (_, context) => adding(context, ['overhang-flag']),
+  otherwise: () => 'A bright cloth at the very end is the least; no overhang flag is in the locker.',
+});
+
+/** A boat heavier than the bars or the rack under it are rated for. */
+const overRack = rule({
+  code: 'over-rack',
+  reads: ['places'],
+  station: 'kit',
+  measure: 'kg',
+  find: ({ places: { angler, craft } }) => {
+    const ratedKg = angler?.vehicle.carries === 'roof' ? angler.vehicle.ratedKg : null;
+    if (!craft || ratedKg === null || craft.massKg <= ratedKg) return [];
+    const facts = { craft: craft.name, massKg: craft.massKg, ratedKg };
+    return [{ level: 'mind', basis: 'physics', extent: craft.massKg - ratedKg, facts }];
+  },
+  say: ({ craft, massKg, ratedKg }) => ({
+    title: `${craft}: ${amount(massKg, 'kg', 0)} on bars for ${amount(ratedKg, 'kg', 0)}`,
+    text: 'Bars and roof let go at the first hard stop. The rating counts the bars themselves, and the roof has one of its own.',
+  }),
+  otherwise: () => 'Bars that are rated for it, a trailer, or a lighter boat.',
 });
 
 /** Ordinary and elastic soft baits in one container melt together. */
@@ -305,6 +345,8 @@ export const kitRules = [
   foamFavoured,
   gaffAboard,
   paddleSize,
+  overhang,
+  overRack,
   baitsReact,
   tackleOver,
   oneThingManyJobs,

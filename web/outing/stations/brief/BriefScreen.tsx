@@ -28,7 +28,9 @@ const BetterHours = lazy(async () => ({ default: (await import('./BetterHours'))
 const questions = [
   { id: 'rehearse', name: 'Rehearse' },
   { id: 'ways out', name: 'Ways out' },
+  { id: 'before', name: 'Before the launch' },
 ] as const;
+const BeforePanel = lazy(async () => ({ default: (await import('./BeforePanel')).BeforePanel }));
 const WaysOut = lazy(async () => ({ default: (await import('./WaysOut')).WaysOut }));
 const RehearsePanel = lazy(async () => ({ default: (await import('./RehearsePanel')).RehearsePanel }));
 
@@ -39,7 +41,7 @@ const RehearsePanel = lazy(async () => ({ default: (await import('./RehearsePane
 export function BriefScreen() {
   const { assessment, doc, looked } = useOutingWorkspace();
   const [comparing, setComparing] = useState(false);
-  const [asked, setAsked] = useState<'rehearse' | 'ways out' | null>(null);
+  const [asked, setAsked] = useState<(typeof questions)[number]['id'] | null>(null);
   const exposed = sayExposures(assessment.exposures);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2.5, maxWidth: 1040 }}>
@@ -72,6 +74,7 @@ export function BriefScreen() {
       )}
       <Suspense fallback={null}>
         {asked === 'rehearse' && <RehearsePanel onClose={() => setAsked(null)} />}
+        {asked === 'before' && <BeforePanel onClose={() => setAsked(null)} />}
         {asked === 'ways out' && <WaysOut onClose={() => setAsked(null)} />}
       </Suspense>
       <Box

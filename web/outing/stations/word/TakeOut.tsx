@@ -18,7 +18,7 @@ import type { Word } from './useWord';
 
 /** The plan in the forms that others can open. */
 export function TakeOut({ plan, word }: { plan: FloatPlan; word: Word }) {
-  const { doc } = useOutingWorkspace();
+  const { doc, looked } = useOutingWorkspace();
   const say = useToast();
   const [asText, setAsText] = useState(false);
   const name = fileNameOf(plan.title, 'plan');
@@ -33,12 +33,15 @@ export function TakeOut({ plan, word }: { plan: FloatPlan; word: Word }) {
   };
   const calendar = async () => {
     const { planCalendar } = await import('#core/floatplan/calendar');
+    const { beforeLaunch } = await import('#core/floatplan/before');
+    // The launch itself stands in the plan.
+    const before = (beforeLaunch(doc, looked) ?? []).slice(0, -1);
     const homeAt = word.status?.homeAt ?? Date.parse(plan.times.homeAt);
     const callAt = word.status?.callAt ?? Date.parse(plan.times.callAt);
     saveFile(
       `${name}.ics`,
       'text/calendar',
-      planCalendar(plan, { id: doc.id, homeAt, callAt, now: Date.now() }),
+      planCalendar(plan, { id: doc.id, homeAt, callAt, now: Date.now(), before }),
     );
   };
   const gpx = async () => {
