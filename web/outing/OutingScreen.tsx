@@ -2,7 +2,6 @@ import Box from '@mui/material/Box';
 import { Suspense, lazy, useCallback, useEffect, useMemo, useState } from 'react';
 import { Outlet, useMatch, useParams } from 'react-router';
 import { assess } from '#core/judgement/assess';
-import { withKnown } from '#core/editing/newOuting';
 import { sayRepair } from '#core/editing/repair';
 import { type Station } from '#core/vocabulary/stations';
 import type { Repair } from '#core/editing/repair';
@@ -100,7 +99,13 @@ function OnDesk({
     [editor, say],
   );
   // What was told elsewhere since it was begun need not be told here again.
-  useEffect(() => editor.edit((outing) => withKnown(outing, references)), [editor, references]);
+  const [isBegun] = useState(doc.brief.waterId === null || doc.brief.craftId === null);
+  useEffect(() => {
+    if (!isBegun) return;
+    void import('#core/editing/newOuting').then(({ withKnown }) =>
+      editor.edit((outing) => withKnown(outing, references)),
+    );
+  }, [isBegun, editor, references]);
   useEffect(() => {
     if (state.told === null) return;
     say(state.told);

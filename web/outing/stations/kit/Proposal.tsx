@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { Suspense, lazy, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import { catalogue } from '#core/needs/catalogue';
 import type { NeedId } from '#core/vocabulary/needs';
@@ -15,7 +15,8 @@ import { useWorker } from '../../../workers/useWorker';
 import type { ProposeWork } from '../../../workers/propose.worker';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { ProposedLine } from './ProposedLine';
-import { LeftOut, TackleLine, ToBuy } from './ProposalAfter';
+
+const ProposalAfter = lazy(async () => ({ default: (await import('./ProposalAfter')).ProposalAfter }));
 
 /**
  * The lightest sound set that meets what is open, as a difference: taken whole or piece by piece, and why
@@ -140,9 +141,11 @@ export function Proposal() {
           </Button>
         )}
       </Box>
-      {proposed && <TackleLine tackle={proposed.tackle} />}
-      {proposed && proposed.omitted.length > 0 && <LeftOut omitted={proposed.omitted} nameOf={nameOf} />}
-      {missing.length > 0 && <ToBuy missing={missing} />}
+      {proposed && (
+        <Suspense fallback={null}>
+          <ProposalAfter {...proposed} missing={missing} nameOf={nameOf} />
+        </Suspense>
+      )}
     </Box>
   );
 }

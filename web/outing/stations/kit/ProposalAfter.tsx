@@ -14,8 +14,27 @@ import { NumberField } from '../../../ui/NumberField';
 import { useDeviceState } from '../../../ui/useDeviceState';
 import { ProposedLine } from './ProposedLine';
 
+/** What follows a proposal: its tackle, what it left out, and what would have to be bought. */
+export function ProposalAfter({
+  tackle,
+  omitted,
+  missing,
+  nameOf,
+}: Pick<Proposal, 'tackle' | 'omitted'> & {
+  missing: readonly Missing[];
+  nameOf: (itemId: string) => string;
+}) {
+  return (
+    <>
+      <TackleLine tackle={tackle} />
+      {omitted.length > 0 && <LeftOut omitted={omitted} nameOf={nameOf} />}
+      {missing.length > 0 && <ToBuy missing={missing} />}
+    </>
+  );
+}
+
 /** Tackle with the proposal taken, against the angler's own measure. */
-export function TackleLine({ tackle: { have, budget } }: { tackle: Proposal['tackle'] }) {
+function TackleLine({ tackle: { have, budget } }: { tackle: Proposal['tackle'] }) {
   if (!budget) return null;
   return (
     <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1.5 }}>
@@ -29,13 +48,7 @@ export function TackleLine({ tackle: { have, budget } }: { tackle: Proposal['tac
 const MOST_TOLD = 100;
 
 /** What could serve and stays ashore, and why. */
-export function LeftOut({
-  omitted,
-  nameOf,
-}: {
-  omitted: readonly Omitted[];
-  nameOf: (id: string) => string;
-}) {
+function LeftOut({ omitted, nameOf }: { omitted: readonly Omitted[]; nameOf: (id: string) => string }) {
   return (
     <Box component="details" sx={{ mt: 1.5 }}>
       <Typography component="summary" variant="body2" sx={{ cursor: 'pointer', py: 1.25 }}>
@@ -75,7 +88,7 @@ function sayOmitted(why: Omitted['why']): string {
 }
 
 /** What nothing owned does: in the order in which to buy it, with what can be made or borrowed. */
-export function ToBuy({ missing }: { missing: readonly Missing[] }) {
+function ToBuy({ missing }: { missing: readonly Missing[] }) {
   const [budget, setBudget] = useState<number | null>(null);
   const [money, setMoney] = useDeviceState('tally-currency', () => ({ code: '€', perEuro: 1 }));
   const [isRateRefused, setRateRefused] = useState(false);
