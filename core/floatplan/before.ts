@@ -4,7 +4,7 @@ import { type OutingInView, ridesAlong } from '../documents/references';
 import { kinds } from '../catalog/gear/kinds';
 import { isBattery } from '../catalog/gear/stowing';
 import { HOUR_MS, type Instant, MINUTE_MS } from '../units/time';
-import { count, duration, listed, plural } from '../units/words';
+import { capital, count, duration, listed, plural } from '../units/words';
 
 /** One thing to do before a launch, and by when. */
 export interface Before {
@@ -66,7 +66,7 @@ export function beforeLaunch(outing: Outing, looked: OutingInView): readonly Bef
       ? null
       : {
           at: first - FREEZING_MS,
-          what: `Freeze ${named(frozen)}`,
+          what: `Into the freezer: ${named(frozen)}`,
           why: 'A litre takes a day in a freezer.',
         },
     charged.length === 0
@@ -90,7 +90,7 @@ export function beforeLaunch(outing: Outing, looked: OutingInView): readonly Bef
     {
       at: atWater,
       what: `Be at ${launch.name}`,
-      why: `${count(carries)} ${plural(carries, 'way')} of ${minutes(each)} to the water, ${minutes(rigMin)} to make ready and look round.`,
+      why: `${capital(count(carries))} ${plural(carries, 'way')} of ${minutes(each)} to the water, ${minutes(rigMin)} to make ready and look round.`,
     },
     { at: hours.launchAt, what: 'Launch', why: '' },
   ];
