@@ -4,7 +4,7 @@ import type { Outing } from '../documents/outing';
 import { type References, lookUp } from '../documents/references';
 import { exposures } from './exposures';
 import { sayWayOut } from './sayWaysOut';
-import { closesAt, placeAt, waysOut } from './waysOut';
+import { closesAt, whereAt, waysOut } from './waysOut';
 
 const { references, outings } = demo(Date.parse('2026-05-15T19:00:00Z'));
 const ready = outings.find(({ id }) => id === 'pollack-long-grey');
@@ -37,7 +37,7 @@ describe('where one gets out, hour by hour', () => {
     expect(list[0]?.ways[0]).toMatchObject({ minutes: 0, shut: null });
     expect(list[0]?.ways[0]?.launch.id).toBe(ready.brief.launchId);
     const middle = ((plan.spotAt ?? 0) + (plan.turnAt ?? 0)) / 2;
-    expect(placeAt(plan, middle, looked).where).toBe(looked.area?.name);
+    expect(whereAt(plan, middle, looked).where).toBe(looked.area?.name);
     for (const { ways } of list) expect(ways.length).toBe(looked.water?.launches.length);
   });
   it('takes as long as the distance at one’s own pace where neither wind nor stream is', () => {

@@ -86,7 +86,7 @@ export function waysOut(
   };
   return Array.from({ length: steps + 1 }, (_, i): WaysAt => {
     const at = launchAt + i * STEP_MS;
-    const { place, where } = placeAt(plan, at, looked);
+    const { place, where } = whereAt(plan, at, looked);
     return {
       at,
       place,
@@ -99,7 +99,7 @@ export function waysOut(
 }
 
 /** Where the plan has one at a moment: on a leg, or at the place to fish. */
-export function placeAt(plan: Plan, at: Instant, { area, launch }: Places): { place: Place; where: string } {
+export function whereAt(plan: Plan, at: Instant, { area, launch }: Places): { place: Place; where: string } {
   const under = plan.legs.find(
     ({ startsAt, arrivesAt }) => startsAt !== null && arrivesAt !== null && at >= startsAt && at < arrivesAt,
   );

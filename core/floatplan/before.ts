@@ -3,6 +3,7 @@ import type { Outing } from '../documents/outing';
 import { type OutingInView, ridesAlong } from '../documents/references';
 import { kinds } from '../catalog/gear/kinds';
 import { isBattery } from '../catalog/gear/stowing';
+import { FORECAST_HOURS } from '../walkround/forecastSeen';
 import { HOUR_MS, type Instant, MINUTE_MS } from '../units/time';
 import { capital, count, duration, listed, plural } from '../units/words';
 
@@ -19,11 +20,9 @@ const USUAL = { readyMin: 45, rigMin: 40 } as const;
 const A_LOAD_KG = 25;
 const CARRY_MPS = 0.8;
 const LOADING_MIN = 3;
-/** Charging and freezing take a night. */
+/** Charging takes a night, freezing a litre a day. */
 const NIGHT_MS = 12 * HOUR_MS;
 const FREEZING_MS = 24 * HOUR_MS;
-/** A forecast is good for so long. */
-const FORECAST_MS = 3 * HOUR_MS;
 
 /** Ways to the water with the boat and its gear: one with a cart, else the boat and each load of gear. */
 export function carriesOf({ aboard }: OutingInView): number {
@@ -57,9 +56,7 @@ export function beforeLaunch(outing: Outing, looked: OutingInView): readonly Bef
   const own = looked.aboard.filter(ridesAlong).map(({ item }) => item);
   const named = (list: typeof own) => listed([...new Set(list.map(({ name }) => name))]);
   const charged = own.filter(({ kind }) => isBattery(kind) || kind === 'phone');
-  const frozen = own.filter(
-    ({ kind, attributes }) => kind === 'frozen-bottle' && attributes.iceKg !== undefined,
-  );
+  const frozen = own.filter(({ kind }) => kind === 'frozen-bottle');
   const first = wakes ?? atWater;
   const list: (Before | null)[] = [
     frozen.length === 0
@@ -83,9 +80,9 @@ export function beforeLaunch(outing: Outing, looked: OutingInView): readonly Bef
       ? null
       : { at: leaves, what: 'Leave', why: `${minutes(times.driveMin ?? 0)} on the road, by your own time.` },
     {
-      at: Math.max(hours.launchAt - FORECAST_MS, leaves ?? atWater),
+      at: Math.max(hours.launchAt - FORECAST_HOURS * HOUR_MS, leaves ?? atWater),
       what: 'Look at the forecast once more',
-      why: 'One that was read within three hours of the launch counts at the gate.',
+      why: `One that was read within ${count(FORECAST_HOURS)} hours of the launch counts at the gate.`,
     },
     {
       at: atWater,

@@ -1,4 +1,5 @@
 import type { Outing } from '../documents/outing';
+import { type Rescue, noRescue } from '../documents/word';
 import { type OutingInView, ridesAlong } from '../documents/references';
 import { bearingBetween, distanceBetween } from '../environment/geo';
 import { kinds } from '../catalog/gear/kinds';
@@ -12,19 +13,19 @@ import { wayOf } from './make';
 /** A place one may be at when it goes wrong, as it is said over a radio or a telephone. */
 export interface CallPlace {
   name: string;
-  /** In degrees and minutes; null: the water is told without a position. */
-  position: string | null;
+  /** In degrees and minutes. */
+  position: string;
   /** From the landing: how far and in which direction; null: at it, or not known. */
   from: string | null;
 }
 /** What whoever is afloat says to call for help, filled from the outing. */
 export interface CallCard {
-  /** Whom one calls: a name and a number that can be dialled, a channel; empty where nobody has written it. */
-  whom: { name: string; phone: string; radio: string };
+  /** Whom one calls; empty where nobody has written it. */
+  whom: Rescue;
   ashore: { name: string; phone: string };
   /** Things aboard that call, by name. */
   with: readonly string[];
-  /** Sentences in their order; the position goes after the first. */
+  /** Sentences in their order; the position goes between the opening and the rest. */
   opening: string;
   rest: readonly string[];
   places: readonly CallPlace[];
@@ -49,7 +50,7 @@ export function callCardOf(outing: Outing, looked: OutingInView): CallCard {
     angler?.about.wears && `I wear ${angler.about.wears}.`,
   ];
   return {
-    whom: water?.rescue ?? { name: '', phone: '', radio: '' },
+    whom: water?.rescue ?? noRescue,
     ashore: brief.contact,
     with: own.map(({ item }) => item.name),
     opening: `Mayday, mayday, mayday. This is kayak ${boat}, ${boat}, ${boat}.`,
@@ -60,7 +61,7 @@ export function callCardOf(outing: Outing, looked: OutingInView): CallCard {
       ...(angler?.about.medical ? [`To know: ${angler.about.medical.split('\n')[0] ?? ''}`] : []),
       'I need help at once. Over.',
     ],
-    places: unlike(wayOf(outing, looked)).map((point) => ({
+    places: distinct(wayOf(outing, looked)).map((point) => ({
       name: point.name,
       position: sayPosition(point),
       from: landing ? fromPlace(landing, point) : null,
@@ -70,7 +71,7 @@ export function callCardOf(outing: Outing, looked: OutingInView): CallCard {
 }
 
 /** Each place once: home often ends where the way began. */
-function unlike(points: readonly WayPoint[]): readonly WayPoint[] {
+function distinct(points: readonly WayPoint[]): readonly WayPoint[] {
   return points.filter(
     (point, i) => !points.slice(0, i).some((earlier) => distanceBetween(earlier, point) < AT_M),
   );
@@ -83,9 +84,9 @@ export function fromPlace(place: Position & { name: string }, point: Position): 
   const distanceM = distanceBetween(place, point);
   return distanceM < AT_M
     ? null
-    : `${distance(distanceM)} ${inLetters(pointOf(bearingBetween(place, point)))} of ${place.name}`;
+    : `${distance(distanceM)} ${spoken(pointOf(bearingBetween(place, point)))} of ${place.name}`;
 }
 
 const quarters: Record<string, string> = { N: 'north', E: 'east', S: 'south', W: 'west' };
 /** A point of the compass as it is said aloud: "west-south-west". */
-const inLetters = (point: string) => [...point].map((letter) => quarters[letter] ?? letter).join('-');
+const spoken = (point: string) => [...point].map((letter) => quarters[letter] ?? letter).join('-');

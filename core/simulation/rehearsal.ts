@@ -1,15 +1,16 @@
 import { onWater } from '../boat/drag';
+import { isOneWay } from '../documents/hours';
 import type { Outing } from '../documents/outing';
 import type { References } from '../documents/references';
 import { type Repair, applyRepair } from '../editing/repair';
 import { dayOf } from '../environment/day';
 import { densityOf } from '../environment/density';
-import { lightOfDay } from '../environment/light';
+import { lightOfDay, noonOf } from '../environment/light';
 import { contextOf } from '../judgement/context';
 import { alarmInstant } from '../needs/catalogueAlive';
 import type { RouteLeg } from '../passage/route';
 import { powerSheet } from '../power/powerSheet';
-import { HOUR_MS, type Instant, MINUTE_MS, clockAt, shiftClock } from '../units/time';
+import { HOUR_MS, type Instant, MINUTE_MS, clockAt, dateAt, shiftClock } from '../units/time';
 import { noAnswers } from '../walkround/answers';
 import { type Part, type RehearsalInput, type RehearsedDay, rehearse } from './rehearse';
 import { usualSpread } from './spread';
@@ -50,7 +51,7 @@ export interface Rehearsal {
   /** Made no way for a while. */
   stopped: number;
   empty: readonly { name: string; days: number }[];
-  /** Days in which something of this went wrong under way: see `isWrong`. */
+  /** Days in which something of this went wrong: see `wrongOf`. */
   wrong: number;
   /** Of `optionDays` days: as it is, and with one thing changed, what helps most first. */
   optionDays: number;
@@ -94,16 +95,13 @@ export function rehearsalOf(
   const all = rehearse(input, days, seed);
   const clock = (min: number) => clockAt(input.launchAt + min * MINUTE_MS, zone);
   const count = (is: (day: RehearsedDay) => boolean) => all.filter(is).length;
-  const after = (at: Instant) => {
-    const min = (at - input.launchAt) / MINUTE_MS;
-    return count((day) => day.homeMin === null || day.homeMin > min);
-  };
+  const after = (at: Instant) => all.filter(isHomeAfter(at, base)).length;
   const homes = sorted(all.flatMap(({ homeMin }) => homeMin ?? []));
   const passedIn = (part: Part) =>
     counted(all, ({ passed }) => (passed?.part === part ? passed.min : null), clock);
   const optionDays = Math.min(days, MOST_OPTION_DAYS);
   const turned = counted(all, (day) => (day.turnedEarly ? day.turnedMin : null), clock);
-  const deadlineMin = (deadline - input.launchAt) / MINUTE_MS;
+  const isLate = isHomeAfter(deadline, base);
   return {
     days,
     seed,
@@ -111,7 +109,11 @@ export function rehearsalOf(
     home:
       homes.length === 0
         ? null
-        : { early: clock(at(homes, 0.05)), half: clock(at(homes, 0.5)), late: clock(at(homes, 0.95)) },
+        : {
+            early: clock(quantile(homes, 0.05)),
+            half: clock(quantile(homes, 0.5)),
+            late: clock(quantile(homes, 0.95)),
+          },
     bins: binsOf(homes.slice(0, Math.ceil(homes.length * 0.99)), clock),
     deadline: clockAt(deadline, zone),
     late: lateOf(all, base),
@@ -122,7 +124,7 @@ export function rehearsalOf(
     passed: { out: passedIn('out'), there: passedIn('there'), home: passedIn('home') },
     turned: {
       ...turned,
-      enough: count(({ turnedEarly, homeMin }) => turnedEarly && homeMin !== null && homeMin <= deadlineMin),
+      enough: count((day) => day.turnedEarly && !isLate(day)),
     },
     stopped: count(({ stopped }) => stopped),
     empty: input.batteries.map(({ name }, i) => ({ name, days: count(({ empty }) => empty[i] === true) })),
@@ -161,29 +163,33 @@ export function effectOf(
 }
 
 /** Days in which one is home later than written, or not at all. */
-function lateOf(days: readonly RehearsedDay[], { input, deadline }: RehearsalCase): number {
-  const mostMin = (deadline - input.launchAt) / MINUTE_MS;
-  return days.filter(({ homeMin }) => homeMin === null || homeMin > mostMin).length;
+function lateOf(days: readonly RehearsedDay[], one: RehearsalCase): number {
+  return days.filter(isHomeAfter(one.deadline, one)).length;
+}
+/** Whether one is home after a moment, or not at all. */
+function isHomeAfter(at: Instant, { input }: RehearsalCase): (day: RehearsedDay) => boolean {
+  const min = (at - input.launchAt) / MINUTE_MS;
+  return ({ homeMin }) => homeMin === null || homeMin > min;
 }
 
 /**
  * A day goes wrong where one is not home, is home after dark though that was not meant or after the hour to
  * call, makes no way, has an empty battery, or is under way in more wind than one's own limit.
  */
-function wrongOf(days: readonly RehearsedDay[], { input, darkAt, callAt, deadline }: RehearsalCase): number {
+function wrongOf(days: readonly RehearsedDay[], one: RehearsalCase): number {
+  const { darkAt, callAt, deadline } = one;
   const least = Math.min(
     callAt ?? Infinity,
     // Home in the dark is no surprise where it was written so.
     darkAt !== null && darkAt >= deadline ? darkAt : Infinity,
   );
-  const mostMin = (least - input.launchAt) / MINUTE_MS;
+  const isTooLate = isHomeAfter(least, one);
   return days.filter(
-    ({ homeMin, passed, stopped, empty }) =>
-      homeMin === null ||
-      homeMin > mostMin ||
-      stopped ||
-      (passed !== null && passed.part !== 'there') ||
-      empty.includes(true),
+    (day) =>
+      isTooLate(day) ||
+      day.stopped ||
+      (day.passed !== null && day.passed.part !== 'there') ||
+      day.empty.includes(true),
   ).length;
 }
 
@@ -206,8 +212,8 @@ export function rehearsalInput(
   if (plan.turnAt === null) return { why: 'No turn gets you home in time, by the forecast as it stands.' };
   const day = dayOf(outing.conditions, water, launchAt, deadline);
   const hours = Math.max(0.5, exposures.hoursAfloat ?? 1);
-  const { dusk } = lightOfDay(launchAt, area.latDeg, area.lonDeg);
-  const { launch, landing } = places;
+  const noon = noonOf(dateAt(launchAt, water.timeZone), area.lonDeg);
+  const { dusk } = lightOfDay(noon, area.latDeg, area.lonDeg);
   return {
     deadline,
     callAt: alarmInstant(outing.brief, places),
@@ -216,7 +222,7 @@ export function rehearsalInput(
     input: {
       launchAt,
       turnAt: plan.turnAt,
-      returns: launch?.id === landing?.id,
+      returns: !isOneWay(outing.brief),
       out: plan.route.out.flatMap(pieces),
       home: plan.route.home.flatMap(pieces),
       hull: onWater(craft, looked.loaded),
@@ -273,7 +279,7 @@ function sorted(minutes: readonly number[]): readonly number[] {
   return minutes.toSorted((a, b) => a - b);
 }
 /** The value below which a share of sorted figures lies. */
-function at(figures: readonly number[], share: number): number {
+function quantile(figures: readonly number[], share: number): number {
   return figures[Math.min(figures.length - 1, Math.floor(figures.length * share))] ?? 0;
 }
 function counted(
@@ -282,7 +288,7 @@ function counted(
   clock: (min: number) => string,
 ): Counted {
   const minutes = sorted(all.flatMap((day) => minuteOf(day) ?? []));
-  return { days: minutes.length, half: minutes.length === 0 ? null : clock(at(minutes, 0.5)) };
+  return { days: minutes.length, half: minutes.length === 0 ? null : clock(quantile(minutes, 0.5)) };
 }
 function binsOf(homes: readonly number[], clock: (min: number) => string): Rehearsal['bins'] {
   const bins = new Map<number, number>();

@@ -42,7 +42,7 @@ export interface RehearsedDay {
   passed: { part: Part; min: number } | null;
   /** Made no way for a while against wind and stream. */
   stopped: boolean;
-  /** How many of the batteries were empty before the boat was home. */
+  /** Of each battery, whether it was empty before the boat was home. */
   empty: readonly boolean[];
 }
 
@@ -60,9 +60,9 @@ const FASTEST = 1.5;
  * @param seed the same seed meets the same days, also with another outing
  */
 export function rehearse(input: RehearsalInput, days: number, seed: number): RehearsedDay[] {
-  const plays = playing(input);
+  const simulate = simulating(input);
   const draw = drawing(seed, HOURS_DRAWN);
-  return Array.from({ length: days }, () => plays(draw()));
+  return Array.from({ length: days }, () => simulate(draw()));
 }
 /** Hours of error that are drawn; after them the last stands. */
 export const HOURS_DRAWN = 12;
@@ -70,12 +70,12 @@ export const HOURS_DRAWN = 12;
 type Leg = RehearsedLeg & { track: Flow };
 const withTrack = (leg: RehearsedLeg): Leg => ({ ...leg, track: toward(1, leg.bearingDeg) });
 /** The same way back: the leg begun last, as far as it was gone, first. */
-const turned = (gone: readonly RehearsedLeg[]): Leg[] =>
+const reversed = (gone: readonly RehearsedLeg[]): Leg[] =>
   gone
     .toReversed()
     .map(({ bearingDeg, ...leg }) => withTrack({ ...leg, bearingDeg: (bearingDeg + 180) % 360 }));
 
-function playing(input: RehearsalInput): (draws: Draws) => RehearsedDay {
+function simulating(input: RehearsalInput): (draws: Draws) => RehearsedDay {
   const { launchAt, turnAt, spread, hull, limitMps, batteries } = input;
   const turnMin = (turnAt - launchAt) / MINUTE_MS;
   const end = turnMin + FOLLOWED_MIN;
@@ -113,7 +113,7 @@ function playing(input: RehearsalInput): (draws: Draws) => RehearsedDay {
     const pace = Math.min(FASTEST, Math.max(SLOWEST, 1 + draws.pace * spread.pace));
     const fade = draws.fades * spread.fadesPerHour;
     /** The wind at a minute, put into `blowing`; whether it passes the limit. */
-    const blows = (min: number): boolean => {
+    const passesLimitAt = (min: number): boolean => {
       const written = at(wind, min + windShift);
       // Straight between the hours.
       const hour = Math.min(HOURS_DRAWN - 1, Math.max(0, min / 60));
@@ -129,14 +129,19 @@ function playing(input: RehearsalInput): (draws: Draws) => RehearsedDay {
     let min = draws.late * spread.lateMin;
     const began = min;
     let speed = hull.cruiseMps;
-    /** Goes along legs until they are done, the limit is passed, or an hour has come; how far of each was gone. */
-    const go = (legs: readonly Leg[], part: Part, until: number, turns: boolean): RehearsedLeg[] | 'done' => {
+    /** Travels along legs until they are done, the limit is passed, or an hour has come; what of them was covered. */
+    const follow = (
+      legs: readonly Leg[],
+      part: Part,
+      until: number,
+      turns: boolean,
+    ): RehearsedLeg[] | 'done' => {
       const gone: RehearsedLeg[] = [];
       for (const { track, ...leg } of legs) {
         let left = leg.distanceM;
         while (left > 0) {
           if (min >= until) return [...gone, { ...leg, distanceM: leg.distanceM - left }];
-          if (blows(min)) {
+          if (passesLimitAt(min)) {
             passed ??= { part, min };
             if (turns) return [...gone, { ...leg, distanceM: leg.distanceM - left }];
           }
@@ -159,10 +164,10 @@ function playing(input: RehearsalInput): (draws: Draws) => RehearsedDay {
       return 'done';
     };
     const stay = draws.stays < spread.stays ? draws.staysLong * spread.staysMin : 0;
-    const reached = go(out, 'out', input.returns ? turnMin : Infinity, input.returns);
+    const reached = follow(out, 'out', input.returns ? turnMin : Infinity, input.returns);
     if (reached === 'done')
       while (min < turnMin + stay) {
-        if (blows(min)) {
+        if (passesLimitAt(min)) {
           passed ??= { part: 'there', min };
           break;
         }
@@ -170,9 +175,9 @@ function playing(input: RehearsalInput): (draws: Draws) => RehearsedDay {
       }
     const turnedMin = min;
     const stops = draws.stops < spread.stops ? draws.stopsLong * spread.stopsMin : 0;
-    const back = reached === 'done' || !input.returns ? home : turned(reached);
+    const back = reached === 'done' || !input.returns ? home : reversed(reached);
     min += stops;
-    const homeMin = go(back, 'home', end, false) === 'done' ? min : null;
+    const homeMin = follow(back, 'home', end, false) === 'done' ? min : null;
     const afloatH = (min - began) / 60;
     const given = Math.max(0, 1 + draws.battery * spread.battery);
     return {

@@ -57,7 +57,7 @@ export function CallCard({ onClose }: { onClose: () => void }) {
               <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
                 {card.places.map(({ name, position, from }, i) => (
                   <li key={i}>
-                    {name}: {[position, from].filter(Boolean).join(', ') || 'no position is written'}
+                    {name}: {[position, from].filter(Boolean).join(', ')}
                   </li>
                 ))}
               </Box>

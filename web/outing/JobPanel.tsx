@@ -1,8 +1,7 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import type { Job } from '../workers/useJob';
+import { QuestionPanel } from './QuestionPanel';
 
 interface Props<Result> {
   label: string;
@@ -24,34 +23,33 @@ interface Props<Result> {
 /** A question about the whole outing, asked in a press and answered by a worker. */
 export function JobPanel<Result>(props: Props<Result>) {
   const { label, job, working, sayResult, again, changed, stop, onClose, actions, children } = props;
+  const answer = {
+    working,
+    stopped: 'Stopped.',
+    failed: 'The program failed at this. Nothing was changed; look again.',
+    done: job.is === 'done' ? sayResult(job.result) : '',
+  }[job.is];
   return (
-    <Box
-      component="section"
-      aria-label={label}
-      sx={{ border: 1, borderColor: 'text.primary', borderRadius: 1, p: 1.5, mb: 1 }}
+    <QuestionPanel
+      label={label}
+      answer={answer}
+      onClose={onClose}
+      actions={
+        <>
+          {job.is === 'working' ? (
+            <Button size="small" onClick={stop}>
+              Stop
+            </Button>
+          ) : (
+            <Button size="small" onClick={again}>
+              {job.is === 'done' && changed ? 'Changed since: look again' : 'Look again'}
+            </Button>
+          )}
+          {job.is === 'done' && actions}
+        </>
+      }
     >
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
-        <Typography role="status" sx={{ flex: 1, minWidth: 200 }}>
-          {job.is === 'working' && working}
-          {job.is === 'stopped' && 'Stopped.'}
-          {job.is === 'failed' && 'The program failed at this. Nothing was changed; look again.'}
-          {job.is === 'done' && sayResult(job.result)}
-        </Typography>
-        {job.is === 'working' ? (
-          <Button size="small" onClick={stop}>
-            Stop
-          </Button>
-        ) : (
-          <Button size="small" onClick={again}>
-            {job.is === 'done' && changed ? 'Changed since: look again' : 'Look again'}
-          </Button>
-        )}
-        {job.is === 'done' && actions}
-        <Button size="small" onClick={onClose}>
-          Close
-        </Button>
-      </Box>
       {job.is === 'done' && children}
-    </Box>
+    </QuestionPanel>
   );
 }

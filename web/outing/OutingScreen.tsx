@@ -99,13 +99,13 @@ function OnDesk({
     [editor, say],
   );
   // What was told elsewhere since it was begun need not be told here again.
-  const [isBegun] = useState(doc.brief.waterId === null || doc.brief.craftId === null);
+  const [wasIncomplete] = useState(doc.brief.waterId === null || doc.brief.craftId === null);
   useEffect(() => {
-    if (!isBegun) return;
+    if (!wasIncomplete) return;
     void import('#core/editing/newOuting').then(({ withKnown }) =>
       editor.edit((outing) => withKnown(outing, references)),
     );
-  }, [isBegun, editor, references]);
+  }, [wasIncomplete, editor, references]);
   useEffect(() => {
     if (state.told === null) return;
     say(state.told);

@@ -51,6 +51,17 @@ function mainLine(rigId: string, { rigs, places }: Context): Item | null {
   const id = rigs.find((one) => one.id === rigId)?.mainId ?? null;
   return id === null ? null : (places.items.get(id) ?? null);
 }
+const useLeader = (rigId: string, leader: Item, why = '') =>
+  setRig(rigId, { leaderId: leader.id }, `use ${leader.name}${why}`);
+/** Snaps and swivels of the locker that hold enough, then none at all. */
+function otherClips(rigId: string, context: Context, holds: (item: Item) => boolean): Repair[] {
+  return [
+    ...owned(context, (item) => (item.kind === 'snaps' || item.kind === 'swivels') && holds(item)).map(
+      (item) => setRig(rigId, { clipId: item.id }, `use ${item.name}`),
+    ),
+    tiedDirect(rigId),
+  ];
+}
 /** Leaders that break before so much, kg. */
 function leaders(context: Context, belowKg: number): Item[] {
   return owned(
@@ -104,15 +115,8 @@ const rigWeak = rule({
   }),
   repairs: ({ role, rigId, leaderKg }, context) =>
     role === 'clip'
-      ? [
-          ...owned(
-            context,
-            (item) =>
-              (item.kind === 'snaps' || item.kind === 'swivels') && (item.attributes.breakKg ?? 0) > leaderKg,
-          ).map((item) => setRig(rigId, { clipId: item.id }, `use ${item.name}`)),
-          tiedDirect(rigId),
-        ]
-      : leaders(context, leaderKg).map((item) => setRig(rigId, { leaderId: item.id }, `use ${item.name}`)),
+      ? otherClips(rigId, context, (item) => (item.attributes.breakKg ?? 0) > leaderKg)
+      : leaders(context, leaderKg).map((item) => useLeader(rigId, item)),
 });
 
 const rigOverRod = rule({
@@ -133,9 +137,7 @@ const rigOverRod = rule({
     text: `The weakest of it, ${part}, holds ${amount(strengthKg, 'kg')}; ${rod} is made for ${amount(rodKg, 'kg')}. Snagged, the rod goes before the line.`,
   }),
   repairs: ({ rigId, rodKg }, context) => [
-    ...leaders(context, rodKg).map((leader) =>
-      setRig(rigId, { leaderId: leader.id }, `use ${leader.name}, which goes first`),
-    ),
+    ...leaders(context, rodKg).map((leader) => useLeader(rigId, leader, ', which goes first')),
     ...otherLines(rigId, context, (item) => (item.attributes.breakKg ?? Infinity) <= rodKg),
   ],
 });
@@ -322,7 +324,7 @@ type Lack<Facts> = (built: BuiltRig, asked: TackleAsked) => { extent: number; fa
 function heldToFish<Facts extends object>(
   { builtRigs, targets }: { builtRigs: readonly BuiltRig[]; targets: readonly Species[] },
   lack: Lack<Facts>,
-  level: (extent: number) => 'mind' | 'note',
+  level: (extent: number) => 'mind' | 'note' = () => 'note',
 ): RuleFinding<Facts & { rig: string; rigId: string; fish: string }>[] {
   return builtRigs.flatMap((built) => {
     const technique = techniqueOf(built);
@@ -365,14 +367,9 @@ const rigLight = rule({
     const rodKg = context.builtRigs.find(({ rig }) => rig.id === rigId)?.rod?.attributes.breakKg ?? Infinity;
     const holds = ({ attributes: { breakKg } }: Item) => breakKg !== undefined && breakKg >= wantKg;
     const stronger = leaders(context, Infinity).filter(holds);
-    const clips = owned(context, (item) => (item.kind === 'snaps' || item.kind === 'swivels') && holds(item));
     return [
-      ...(role === 'clip'
-        ? [...clips.map((clip) => setRig(rigId, { clipId: clip.id }, `use ${clip.name}`)), tiedDirect(rigId)]
-        : []),
-      ...(role === 'leader'
-        ? stronger.map((leader) => setRig(rigId, { leaderId: leader.id }, `use ${leader.name}`))
-        : []),
+      ...(role === 'clip' ? otherClips(rigId, context, holds) : []),
+      ...(role === 'leader' ? stronger.map((leader) => useLeader(rigId, leader)) : []),
       ...otherLines(rigId, context, (item) => holds(item) && (item.attributes.breakKg ?? 0) <= rodKg),
     ];
   },
@@ -388,25 +385,19 @@ const rigStout = rule({
   ...inWorkings,
   measure: 'times',
   find: ({ builtRigs, places: { targets } }) =>
-    heldToFish(
-      { builtRigs, targets },
-      ({ leader }, { leaderKg: [, mostKg] }) => {
-        const haveKg = leader?.attributes.breakKg;
-        if (!leader || haveKg === undefined || leader.qualities.includes('bites')) return null;
-        return haveKg > mostKg * STOUT_TIMES
-          ? { extent: haveKg / mostKg, facts: { leader: leader.name, haveKg, mostKg } }
-          : null;
-      },
-      () => 'note',
-    ),
+    heldToFish({ builtRigs, targets }, ({ leader }, { leaderKg: [, mostKg] }) => {
+      const haveKg = leader?.attributes.breakKg;
+      if (!leader || haveKg === undefined || leader.qualities.includes('bites')) return null;
+      return haveKg > mostKg * STOUT_TIMES
+        ? { extent: haveKg / mostKg, facts: { leader: leader.name, haveKg, mostKg } }
+        : null;
+    }),
   say: ({ rig, fish, leader, haveKg, mostKg }) => ({
     title: `${rig}: a stout leader for ${fish}`,
     text: `${leader} holds ${amount(haveKg, 'kg')}, where up to ${amount(mostKg, 'kg')} is usual. A thick leader is seen, and the lure swims less.`,
   }),
   repairs: ({ rigId, mostKg }, context) =>
-    leaders(context, mostKg + A_LITTLE).map((leader) =>
-      setRig(rigId, { leaderId: leader.id }, `use ${leader.name}`),
-    ),
+    leaders(context, mostKg + A_LITTLE).map((leader) => useLeader(rigId, leader)),
 });
 
 /** Outside the usual masses by this factor a lure is not what the fish eats. */
@@ -418,15 +409,11 @@ const rigLure = rule({
   ...inWorkings,
   measure: 'times',
   find: ({ builtRigs, places: { targets } }) =>
-    heldToFish(
-      { builtRigs, targets },
-      ({ lureG, rod }, { lureG: [fromG, toG] }) => {
-        if (lureG === null || isFly(rod)) return null;
-        const extent = Math.max(fromG / Math.max(lureG, LEAST_G), lureG / toG);
-        return extent > LURE_TIMES ? { extent, facts: { lureG, fromG, toG } } : null;
-      },
-      () => 'note',
-    ),
+    heldToFish({ builtRigs, targets }, ({ lureG, rod }, { lureG: [fromG, toG] }) => {
+      if (lureG === null || isFly(rod)) return null;
+      const extent = Math.max(fromG / Math.max(lureG, LEAST_G), lureG / toG);
+      return extent > LURE_TIMES ? { extent, facts: { lureG, fromG, toG } } : null;
+    }),
   say: ({ rig, fish, lureG, fromG, toG }) => ({
     title: `${rig}: ${amount(lureG, 'g', 0)} for ${fish}`,
     text: `${lureG > toG ? 'More' : 'Less'} than ${fish} usually takes: ${amountOnly(fromG, 'g', 0)} to ${amount(toG, 'g', 0)}.`,

@@ -13,9 +13,11 @@ import {
   shareInWords,
 } from '#core/simulation/sayRehearsal';
 import { byClock } from '#core/units/clockWords';
+import { figure } from '#core/units/words';
 import type { RehearseWork } from '../../../workers/rehearse.worker';
 import { useJob } from '../../../workers/useJob';
 import { JobPanel } from '../../JobPanel';
+import { answerLine } from '../../QuestionPanel';
 import { useOutingWorkspace } from '../../outingWorkspace';
 
 /** Enough to settle a count to about one in a hundred, and the same days each time one looks. */
@@ -41,7 +43,7 @@ export function RehearsePanel({ onClose }: { onClose: () => void }) {
     <JobPanel
       {...search}
       label="Rehearse"
-      working={`Going through ${DAYS.toLocaleString('en')} such days …`}
+      working={`Going through ${figure(DAYS, 0)} such days …`}
       sayResult={({ made }) => ('why' in made ? made.why : sayHome(made))}
       changed={found !== null && found.of !== doc}
       onClose={onClose}
@@ -147,18 +149,7 @@ function Options({ one }: { one: Rehearsal }) {
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {better.map(({ option }) => (
-          <Box
-            component="li"
-            key={sayRepair(option.repair)}
-            sx={{
-              display: 'flex',
-              gap: 1,
-              alignItems: 'center',
-              borderTop: 1,
-              borderColor: 'divider',
-              py: 0.25,
-            }}
-          >
+          <Box component="li" key={sayRepair(option.repair)} sx={answerLine}>
             <Typography variant="body2" sx={{ flex: 1 }}>
               {sayOption(option, one)}
             </Typography>

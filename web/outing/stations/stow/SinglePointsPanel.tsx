@@ -10,6 +10,7 @@ import { useJob } from '../../../workers/useJob';
 import { LevelMark } from '../../../ui/LevelMark';
 import { useOutingWorkspace } from '../../outingWorkspace';
 import { JobPanel } from '../../JobPanel';
+import { answerLine } from '../../QuestionPanel';
 
 /**
  * Settled here: what of this outing hangs on one thing alone, and what would stand in for it. What would annoy:
@@ -64,18 +65,7 @@ function Points({ points }: { points: readonly SinglePoint[] }) {
   return (
     <Box component="ul" sx={{ m: 0, mt: 0.5, p: 0, listStyle: 'none' }}>
       {points.map(({ goes, fails, second }) => (
-        <Box
-          component="li"
-          key={goes.what === 'thing' ? goes.itemId : goes.what}
-          sx={{
-            display: 'flex',
-            gap: 1,
-            alignItems: 'center',
-            borderTop: 1,
-            borderColor: 'divider',
-            py: 0.25,
-          }}
-        >
+        <Box component="li" key={goes.what === 'thing' ? goes.itemId : goes.what} sx={answerLine}>
           <LevelMark level={fails[0]?.level ?? 'mind'} />
           <Typography variant="body2" sx={{ flex: 1 }}>
             <strong>{nameOf(goes)}</strong>
