@@ -1,0 +1,163 @@
+import type { Craft } from '../documents/craft';
+import type { Zone } from '../documents/boatParts';
+import type { Stance } from '../vocabulary/boat';
+import type { Angler } from '../documents/angler';
+import { linesOf } from './drawing';
+import { armsOf, zonesOf } from './zones';
+
+/** A point on the boat, m: x forward of the stern, y to starboard, z over the base line. */
+export interface Point {
+  xM: number;
+  yM: number;
+  zM: number;
+}
+/** A surface made of triangles; each names three of its points, outside seen counter-clockwise. */
+export interface Surface {
+  points: readonly Point[];
+  triangles: readonly (readonly [number, number, number])[];
+}
+
+/** The hull's outer skin from sheer to sheer, open at the deck, closed at both ends. Metres. */
+export function skinOf(craft: Craft): Surface {
+  const rows = linesOf(craft).stations.map(({ xM, outline }) => [
+    ...outline.toReversed().map(({ yM, zM }) => ({ xM, yM: -yM, zM })),
+    ...outline.slice(1).map(({ yM, zM }) => ({ xM, yM, zM })),
+  ]);
+  const points = rows.flat();
+  const wide = Math.min(...rows.map((row) => row.length));
+  const triangles: [number, number, number][] = [];
+  const starts = rows.map((_, i) => rows.slice(0, i).reduce((sum, row) => sum + row.length, 0));
+  for (let i = 0; i + 1 < rows.length; i += 1) {
+    // Sections of a survey may have unequal numbers of points: each is walked by shares of its own.
+    const [a, b] = [rows[i] ?? [], rows[i + 1] ?? []];
+    const at = (row: readonly Point[], start: number, k: number) =>
+      start + Math.round((k * (row.length - 1)) / (most - 1));
+    const most = Math.max(a.length, b.length, wide);
+    for (let k = 0; k + 1 < most; k += 1) {
+      const [p, q] = [at(a, starts[i] ?? 0, k), at(a, starts[i] ?? 0, k + 1)];
+      const [r, s] = [at(b, starts[i + 1] ?? 0, k), at(b, starts[i + 1] ?? 0, k + 1)];
+      if (p !== q) triangles.push([p, r, q]);
+      if (r !== s) triangles.push([q, r, s]);
+    }
+  }
+  for (const [row, start, bow] of [
+    [rows[0], starts[0], false],
+    [rows.at(-1), starts.at(-1), true],
+  ] as const)
+    for (let k = 1; k + 1 < (row?.length ?? 0); k += 1) {
+      const first = start ?? 0;
+      triangles.push(bow ? [first, first + k + 1, first + k] : [first, first + k, first + k + 1]);
+    }
+  return { points, triangles };
+}
+
+/** Volume that a surface closes, m³: the sum of what each triangle makes with the base point. */
+export function volumeOf({ points, triangles }: Surface): number {
+  return triangles.reduce((sum, [i, j, k]) => {
+    const [a, b, c] = [points[i], points[j], points[k]];
+    if (!a || !b || !c) return sum;
+    return (
+      sum +
+      (a.xM * (b.yM * c.zM - b.zM * c.yM) -
+        a.yM * (b.xM * c.zM - b.zM * c.xM) +
+        a.zM * (b.xM * c.yM - b.yM * c.xM)) /
+        6
+    );
+  }, 0);
+}
+
+/** An opening in the deck, with how deep it goes: a well, a cockpit or a hatch. */
+export interface Opening {
+  zone: Zone;
+  /** Its edge from above, m. */
+  fromXM: number;
+  toXM: number;
+  halfM: number;
+  yM: number;
+  floorM: number;
+  /** It has a lid that is shut under way. */
+  lid: boolean;
+}
+/** The deck from above: its edge, and the openings in it, none over another. */
+export interface Deck {
+  edge: readonly Point[];
+  openings: readonly Opening[];
+  /** Height of the deck over the base line at a place along it, m. */
+  heightAt: (xM: number) => number;
+}
+
+const OPEN_KINDS: ReadonlySet<Zone['kind']> = new Set<Zone['kind']>([
+  'cockpit floor',
+  'tank well',
+  'hatch',
+  'pod',
+]);
+/** Left between openings, and between an opening and the edge, m. */
+const RIM_M = 0.03;
+/** A cockpit goes on under the seat, so far behind where its floor begins, m. */
+const SEAT_M = 0.5;
+
+export function deckOf(craft: Craft): Deck {
+  const { deck, sheer } = linesOf(craft);
+  const broad = deck.filter(({ halfM }) => halfM > 0);
+  const heightAt = (xM: number) => {
+    const at = sheer.findIndex((one) => one.xM >= xM);
+    const [a, b] = [sheer[Math.max(0, at - 1)], sheer[at < 0 ? sheer.length - 1 : at]];
+    if (!a || !b) return 0;
+    const share = b.xM > a.xM ? Math.min(1, Math.max(0, (xM - a.xM) / (b.xM - a.xM))) : 0;
+    return a.zM + (b.zM - a.zM) * share;
+  };
+  const edge = [
+    ...broad.map(({ xM, halfM }) => ({ xM, yM: halfM, zM: heightAt(xM) })),
+    ...broad.toReversed().map(({ xM, halfM }) => ({ xM, yM: -halfM, zM: heightAt(xM) })),
+  ];
+  const halfAt = (xM: number) => {
+    const i = deck.findIndex((one) => one.xM >= xM);
+    return Math.min(deck[Math.max(0, i - 1)]?.halfM ?? 0, deck[i < 0 ? deck.length - 1 : i]?.halfM ?? 0);
+  };
+  const openings: Opening[] = [];
+  for (const zone of zonesOf(craft)) {
+    if (!OPEN_KINDS.has(zone.kind)) continue;
+    const lid = zone.kind === 'hatch' || zone.kind === 'pod';
+    const long = lid ? (zone.opening?.longM ?? zone.lengthM) : zone.lengthM;
+    const wide = lid ? (zone.opening?.shortM ?? zone.widthM) : zone.widthM;
+    const behind = zone.kind === 'cockpit floor' ? SEAT_M : 0;
+    const [fromXM, toXM] = [zone.xM - long / 2 - behind, zone.xM + long / 2];
+    const room = Math.min(halfAt(fromXM), halfAt(toXM)) - Math.abs(zone.yM) - RIM_M;
+    const halfM = Math.min(wide / 2, room);
+    const apart = openings.every(
+      (one) =>
+        fromXM > one.toXM + RIM_M ||
+        toXM < one.fromXM - RIM_M ||
+        Math.abs(zone.yM - one.yM) > halfM + one.halfM + RIM_M,
+    );
+    const floorM = Math.min(zone.floorM, heightAt(zone.xM) - 0.01);
+    if (halfM > 0.03 && apart) openings.push({ zone, fromXM, toXM, halfM, yM: zone.yM, floorM, lid });
+  }
+  return { edge, openings, heightAt };
+}
+
+/** A part of a ball that the hand sweeps, m and degrees from the bow, on both sides. */
+export interface ReachShell {
+  centre: Point;
+  radiusM: number;
+  /** As far round from the bow as it goes on each side. */
+  roundDeg: number;
+}
+/** Without a twist one reaches forward of this bearing; with one, almost round. */
+const HAND_ROUND_DEG = 110;
+const TURN_ROUND_DEG = 165;
+
+/** What the hand reaches from the seat as it is, and with a twist and a lean. Estimates by one's height. */
+export function reachShells(
+  craft: Craft,
+  angler: Pick<Angler, 'heightM'>,
+  stance: Stance,
+): { hand: ReachShell; turn: ReachShell } {
+  const { xM, shoulderM, armM, turnM } = armsOf(craft, angler, stance);
+  const centre = { xM, yM: 0, zM: shoulderM };
+  return {
+    hand: { centre, radiusM: armM, roundDeg: HAND_ROUND_DEG },
+    turn: { centre, radiusM: turnM, roundDeg: TURN_ROUND_DEG },
+  };
+}
