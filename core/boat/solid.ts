@@ -11,7 +11,7 @@ export interface Point {
   yM: number;
   zM: number;
 }
-/** A surface made of triangles; each names three of its points, outside seen counter-clockwise. */
+/** A surface made of triangles; each names three of its points, counter-clockwise as seen from outside. */
 export interface Surface {
   points: readonly Point[];
   triangles: readonly (readonly [number, number, number])[];
@@ -51,13 +51,16 @@ export function skinOf(craft: Craft): Surface {
   return { points, triangles };
 }
 
-/** Volume that a surface closes, m³: the sum of what each triangle makes with the base point. */
+/**
+ * Volume that a surface closes, m³: the sum of what each triangle makes with the base point. Ahead, starboard, up
+ * are left-handed axes: hence the minus.
+ */
 export function volumeOf({ points, triangles }: Surface): number {
   return triangles.reduce((sum, [i, j, k]) => {
     const [a, b, c] = [points[i], points[j], points[k]];
     if (!a || !b || !c) return sum;
     return (
-      sum +
+      sum -
       (a.xM * (b.yM * c.zM - b.zM * c.yM) -
         a.yM * (b.xM * c.zM - b.zM * c.xM) +
         a.zM * (b.xM * c.yM - b.yM * c.xM)) /

@@ -37,6 +37,7 @@ const SinglePointsPanel = lazy(() =>
 );
 const loadThingSheet = () => import('./ThingSheet').then((module) => ({ default: module.ThingSheet }));
 const ThingSheet = lazy(loadThingSheet);
+const RoundView = lazy(() => import('./round/RoundView').then((module) => ({ default: module.RoundView })));
 const TurnOver = lazy(() => import('./TurnOver').then((module) => ({ default: module.TurnOver })));
 const questions = [
   { id: 'arrange', name: 'Arrange' },
@@ -88,6 +89,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
   const [pressed, setPressed] = useState<HTMLElement | null>(null);
   /** The question that is open over the drawing; null: none. */
   const [asked, setAsked] = useState<(typeof questions)[number]['id'] | null>(null);
+  const [inRound, setInRound] = useState(false);
   /** The outing with what is under the finger where it hovers; null: nothing is carried. */
   const [trial, setTrial] = useState<typeof doc | null>(null);
   const { keepKg } = assessment.exposures;
@@ -164,6 +166,14 @@ function Stowed({ boarded }: { boarded: Boarded }) {
               {name}
             </Button>
           ))}
+          <Button
+            variant="outlined"
+            aria-pressed={inRound}
+            onClick={() => setInRound(!inRound)}
+            sx={{ px: 1.25 }}
+          >
+            In the round
+          </Button>
           <SetUps />
         </Box>
         <Suspense fallback={null}>
@@ -177,7 +187,17 @@ function Stowed({ boarded }: { boarded: Boarded }) {
         <Box
           sx={{ position: { xs: 'sticky', sm: 'static' }, top: 0, zIndex: 2, bgcolor: 'background.default' }}
         >
-          <Carrying lies={now && now !== 'sinks' ? now : null} onTrial={setTrial} />
+          {inRound ? (
+            <Suspense fallback={<Box sx={{ minHeight: { xs: '46dvh', sm: 320 } }} />}>
+              <RoundView
+                lies={now && now !== 'sinks' ? now : null}
+                heelsToPort={afloat.lading.yM < 0}
+                stance={afloat.stance}
+              />
+            </Suspense>
+          ) : (
+            <Carrying lies={now && now !== 'sinks' ? now : null} onTrial={setTrial} />
+          )}
         </Box>
         <Box sx={{ order: { xs: 3, sm: 0 }, mt: { xs: 2, sm: 0 } }}>
           <FigureRow
