@@ -38,6 +38,8 @@ export default defineConfig({
         '--disable-component-update',
         '--disable-sync',
         '--no-first-run',
+        // Drawing in the round, without a graphics card.
+        '--enable-unsafe-swiftshader',
       ],
     },
     trace: 'off',

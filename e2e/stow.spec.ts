@@ -306,3 +306,33 @@ test('what is meant for a crate is packed, step by step', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await notWide(page);
 });
+
+test('in the round: turned by key, seen from ahead, a thing is pressed, a lid opens, and without WebGL it says so', async ({
+  page,
+}) => {
+  await page.goto('/outings/pollack-long-grey/stow');
+  await page.getByRole('button', { name: 'In the round' }).click();
+  const round = page.getByRole('region', { name: 'In the round' });
+  const canvas = round.getByRole('application', { name: /Grey Wagtail in the round, floating/ });
+  await expect(canvas).toHaveAttribute('data-drawn', 'yes');
+  const before = await canvas.screenshot();
+  await canvas.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('+');
+  await expect.poll(async () => (await canvas.screenshot()).equals(before)).toBe(false);
+  await round.getByLabel('Casting').check();
+  await expect(round.getByRole('status')).toContainText(/in the way of an overhead cast: .*flag/i);
+  // Straight from above its middle is the seat; the list and the boat are one selection.
+  await row(page, 'First-aid kit').getByText('First-aid kit').click();
+  await expect(round.getByRole('status')).toContainText('First-aid kit, in the bow hatch');
+  await page.keyboard.press('Escape');
+  await round.getByRole('button', { name: 'Seen from above' }).click();
+  await page.getByRole('button', { name: 'In the round' }).click();
+  await expect(thing(page, 'flag')).toBeVisible();
+  await page.addInitScript(() => {
+    HTMLCanvasElement.prototype.getContext = () => null;
+  });
+  await page.reload();
+  await page.getByRole('button', { name: 'In the round' }).click();
+  await expect(page.getByText(/cannot draw in the round/)).toBeVisible();
+});

@@ -97,7 +97,7 @@ const OPEN_KINDS: ReadonlySet<Zone['kind']> = new Set<Zone['kind']>([
 ]);
 /** Left between openings, and between an opening and the edge, m. */
 const RIM_M = 0.03;
-/** A cockpit goes on under the seat, so far behind where its floor begins, m. */
+/** A cockpit goes on under the seat: so far behind where its floor begins, where there is room, m. */
 const SEAT_M = 0.5;
 
 export function deckOf(craft: Craft): Deck {
@@ -124,8 +124,7 @@ export function deckOf(craft: Craft): Deck {
     const lid = zone.kind === 'hatch' || zone.kind === 'pod';
     const long = lid ? (zone.opening?.longM ?? zone.lengthM) : zone.lengthM;
     const wide = lid ? (zone.opening?.shortM ?? zone.widthM) : zone.widthM;
-    const behind = zone.kind === 'cockpit floor' ? SEAT_M : 0;
-    const [fromXM, toXM] = [zone.xM - long / 2 - behind, zone.xM + long / 2];
+    const [fromXM, toXM] = [zone.xM - long / 2, zone.xM + long / 2];
     const room = Math.min(halfAt(fromXM), halfAt(toXM)) - Math.abs(zone.yM) - RIM_M;
     const halfM = Math.min(wide / 2, room);
     const apart = openings.every(
@@ -137,6 +136,11 @@ export function deckOf(craft: Craft): Deck {
     const floorM = Math.min(zone.floorM, heightAt(zone.xM) - 0.01);
     if (halfM > 0.03 && apart) openings.push({ zone, fromXM, toXM, halfM, yM: zone.yM, floorM, lid });
   }
+  for (const one of openings)
+    if (one.zone.kind === 'cockpit floor') {
+      const behind = openings.filter(({ toXM }) => toXM <= one.fromXM).map(({ toXM }) => toXM + RIM_M);
+      one.fromXM = Math.min(one.fromXM, Math.max(one.fromXM - SEAT_M, ...behind));
+    }
   return { edge, openings, heightAt };
 }
 

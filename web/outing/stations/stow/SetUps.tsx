@@ -51,8 +51,14 @@ export const SetUps = memo(function SetUps() {
   };
   return (
     <>
-      <Button variant="outlined" onClick={(event) => setAnchor(event.currentTarget)} aria-haspopup="menu">
-        Set-up: {now.name}
+      <Button
+        variant="outlined"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        aria-haspopup="menu"
+        aria-label={`Set-up: ${now.name}`}
+        sx={{ px: 1 }}
+      >
+        {now.name}
       </Button>
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
         {craft.setUps.map((one) => (

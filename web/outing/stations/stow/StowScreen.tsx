@@ -130,7 +130,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
   return (
     <StowContext value={desk}>
       <Box {...screenOnly} sx={{ display: 'flex', flexDirection: 'column' }}>
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center', mb: 0.5 }}>
+        <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', alignItems: 'center', mb: 0.5 }}>
           <ToggleButtonGroup
             exclusive
             value={shownMode}
@@ -146,7 +146,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
                   color: 'text.primary',
                   minHeight: 44,
                   py: 0.5,
-                  px: { xs: 1.25, sm: 1.5 },
+                  px: 1.25,
                 }}
               >
                 {modes[one]}
@@ -161,7 +161,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
               aria-pressed={asked === id}
               disabled={id === 'arrange' && shownMode !== 'fish'}
               onClick={() => setAsked(asked === id ? null : id)}
-              sx={{ px: 1.25 }}
+              sx={{ px: 1, minWidth: 0 }}
             >
               {name}
             </Button>
@@ -170,7 +170,7 @@ function Stowed({ boarded }: { boarded: Boarded }) {
             variant="outlined"
             aria-pressed={inRound}
             onClick={() => setInRound(!inRound)}
-            sx={{ px: 1.25 }}
+            sx={{ px: 1, minWidth: 0 }}
           >
             In the round
           </Button>

@@ -24,11 +24,17 @@ interface Props {
 
 /** Where one looks from: degrees round from astern by starboard, and over the water. */
 const viewpoints = [
-  { name: 'From the quarter', roundDeg: 40, overDeg: 26 },
-  { name: 'From the side', roundDeg: 90, overDeg: 6 },
-  { name: 'From ahead', roundDeg: 160, overDeg: 20 },
-  { name: 'From above', roundDeg: 90, overDeg: 88 },
+  { name: 'Quarter', roundDeg: 40, overDeg: 26 },
+  { name: 'Side', roundDeg: 90, overDeg: 6 },
+  { name: 'Ahead', roundDeg: 160, overDeg: 20 },
+  { name: 'Above', roundDeg: 90, overDeg: 88 },
 ] as const;
+const seenFrom: Readonly<Record<(typeof viewpoints)[number]['name'], string>> = {
+  Quarter: 'the starboard quarter',
+  Side: 'the starboard side',
+  Ahead: 'ahead',
+  Above: 'above',
+};
 const FIELD_DEG = 28;
 /** A press moves the finger no farther than this, px. */
 const STILL_PX = 5;
@@ -112,7 +118,7 @@ export function RoundView({ lies, heelsToPort, stance }: Props) {
           choose(pressed.id, spot.current);
         }}
         sx={{
-          height: { xs: '46dvh', sm: 'max(320px, calc(100dvh - 400px))' },
+          height: { xs: '46dvh', sm: 'max(320px, calc(100dvh - 424px))' },
           ...{ border: 1, borderColor: 'divider', borderRadius: 1, overflow: 'hidden', cursor: 'grab' },
           '& canvas': { display: 'block' },
         }}
@@ -120,14 +126,18 @@ export function RoundView({ lies, heelsToPort, stance }: Props) {
       <span ref={spot} tabIndex={-1} style={{ position: 'absolute', width: 1, height: 1 }} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.5, mt: 0.5 }}>
         {viewpoints.map(({ name, roundDeg, overDeg }) => (
-          <Button key={name} onClick={() => stage.current?.look(roundDeg, overDeg)}>
+          <Button
+            key={name}
+            aria-label={`Seen from ${seenFrom[name]}`}
+            onClick={() => stage.current?.look(roundDeg, overDeg)}
+          >
             {name}
           </Button>
         ))}
         {(['reach', 'casting'] as const).map((what) => (
           <FormControlLabel
             key={what}
-            label={what === 'reach' ? 'What a hand reaches' : 'Casting overhead'}
+            label={what === 'reach' ? 'Reach' : 'Casting'}
             control={
               <Switch
                 checked={shows[what]}
@@ -197,7 +207,7 @@ function makeStage(holder: HTMLElement, lengthM: number): Stage | null {
       // Round from astern, which is at minus x; starboard is at plus z.
       at.theta = ((roundDeg - 90) * Math.PI) / 180;
       at.phi = ((90 - overDeg) * Math.PI) / 180;
-      at.radius = (1.42 * lengthM) / Math.max(0.35, narrow);
+      at.radius = (1.4 * lengthM) / Math.max(0.35, narrow);
     });
   };
   controls.maxPolarAngle = 1.9;

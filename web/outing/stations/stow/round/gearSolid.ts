@@ -2,6 +2,7 @@ import {
   BoxGeometry,
   type BufferGeometry,
   CapsuleGeometry,
+  CatmullRomCurve3,
   CylinderGeometry,
   ExtrudeGeometry,
   Path,
@@ -9,6 +10,9 @@ import {
   Shape,
   SphereGeometry,
   TorusGeometry,
+  TubeGeometry,
+  type Vector2,
+  Vector3,
 } from 'three';
 import type { GearForm } from '#core/catalog/gear/forms';
 import { type Stroke, type Wash, drawings } from '../../../../ui/gear/drawings';
@@ -55,7 +59,6 @@ function washIn(form: GearForm): Wash {
 }
 
 function extruded(stroke: Stroke, { longM, wideM, highM }: Size, nth: number): Part[] {
-  if (stroke.thin && stroke.fill === 'none') return [];
   const high = Math.max(LEAST_M, highM);
   // What is drawn later lies on top of what was drawn before.
   const depth = high + 0.004 * nth;
@@ -70,34 +73,40 @@ function extruded(stroke: Stroke, { longM, wideM, highM }: Size, nth: number): P
       },
     ];
   }
-  return shapesOf(stroke.d, long, wide).map((shape) => ({
+  return pathsOf(stroke.d, long, wide).map(({ points, closed }): Part => {
+    if (!closed || stroke.fill === 'none') {
+      // The first stroke is the thing itself, as a shaft or a cord; later ones are lines on its top.
+      const up = nth === 0 ? 0 : depth - high / 2;
+      const way = points.map(({ x, y }) => new Vector3(x, up, y));
+      const curve = new CatmullRomCurve3(way, closed, 'catmullrom', 0);
+      return {
+        geometry: new TubeGeometry(curve, 2 * way.length, nth === 0 ? LEAST_M / 2 : LINE_M, 5, closed),
+        wash: 'ink',
+      };
+    }
     // An outline is extruded towards the viewer: laid down, its depth is the height.
-    geometry: new ExtrudeGeometry(shape, { depth, bevelEnabled: false, curveSegments: 6 })
-      .rotateX(Math.PI / 2)
-      .translate(0, depth - high / 2, 0),
-    wash: stroke.fill,
-  }));
+    const body = new ExtrudeGeometry(new Shape(points), { depth, bevelEnabled: false });
+    return { geometry: body.rotateX(Math.PI / 2).translate(0, depth - high / 2, 0), wash: stroke.fill };
+  });
 }
+const LINE_M = 0.002;
 
-/** The closed outlines of a path of M, L, Q and Z, in shares of length and width. */
-export function shapesOf(d: string, longM: number, wideM: number): Shape[] {
-  return d
-    .split(/(?=M)/)
-    .filter((part) => part.includes('Z'))
-    .map((part) => {
-      const path = new Path();
-      for (const [, command, rest = ''] of part.matchAll(/([MLQ])([^MLQZ]*)/g)) {
-        const n = rest
-          .trim()
-          .split(/[\s,]+/)
-          .map(Number);
-        const [a = 0, b = 0, c = 0, e = 0] = n.map((value, i) => value * (i % 2 === 0 ? longM : wideM));
-        if (command === 'M') path.moveTo(a, b);
-        else if (command === 'L') path.lineTo(a, b);
-        else path.quadraticCurveTo(a, b, c, e);
-      }
-      return new Shape(path.getPoints(6));
-    });
+/** The lines of a path of M, L, Q and Z, in shares of length and width, as points in metres. */
+function pathsOf(d: string, longM: number, wideM: number): { points: Vector2[]; closed: boolean }[] {
+  return d.split(/(?=M)/).map((part) => {
+    const path = new Path();
+    for (const [, command, rest = ''] of part.matchAll(/([MLQ])([^MLQZ]*)/g)) {
+      const numbers = rest
+        .trim()
+        .split(/[\s,]+/)
+        .map(Number);
+      const [a = 0, b = 0, c = 0, e = 0] = numbers.map((value, i) => value * (i % 2 === 0 ? longM : wideM));
+      if (command === 'M') path.moveTo(a, b);
+      else if (command === 'L') path.lineTo(a, b);
+      else path.quadraticCurveTo(a, b, c, e);
+    }
+    return { points: path.getPoints(6), closed: part.includes('Z') };
+  });
 }
 
 /** A bar along x from one place to another, thinner at its end. */

@@ -81,7 +81,7 @@ class Paints {
     const { ink, tide, kelp, clay, ochre, slate } = this.inks;
     if (wash === 'ink') return new Color(ink);
     if (wash === 'paper' || wash === 'none') return this.mix(slate, 0.1);
-    return this.mix({ tide, kelp, clay, ochre, sand: slate }[wash], 0.42);
+    return this.mix({ tide, kelp, clay, ochre, sand: slate }[wash], 0.58);
   }
   solid(colour: Color): MeshLambertMaterial {
     return new MeshLambertMaterial({
@@ -167,7 +167,7 @@ function surface(
 function hull(craft: Craft, paints: Paints): Group {
   const { points, triangles } = skinOf(craft);
   const group = new Group();
-  group.add(new Mesh(surface(points, triangles), paints.solid(paints.mix(paints.inks.ochre, 0.34))));
+  group.add(new Mesh(surface(points, triangles), paints.solid(paints.mix(paints.inks.ochre, 0.6))));
   return group;
 }
 
@@ -196,7 +196,7 @@ function deckWith(deck: Deck, paints: Paints): Group {
     at.setXYZ(i, x, deck.heightAt(x), y);
   }
   geometry.computeVertexNormals();
-  group.add(new Mesh(geometry, paints.solid(paints.mix(paints.inks.ochre, 0.14))));
+  group.add(new Mesh(geometry, paints.solid(paints.mix(paints.inks.ochre, 0.26))));
   const edge = deck.edge.map(({ xM, yM, zM }) => new Vector3(xM, zM + 0.003, yM));
   const [first] = edge;
   group.add(outline(first ? [...edge, first] : edge, paints.line(paints.inks.ink)));
@@ -211,7 +211,7 @@ function opening(one: Opening, deck: Deck, { open }: RoundInput, paints: Paints)
   const middle = (fromXM + toXM) / 2;
   const walls = new Group();
   const wall = (geometry: BufferGeometry) =>
-    walls.add(paints.inked(geometry, paints.mix(paints.inks.ochre, 0.24)));
+    walls.add(paints.inked(geometry, paints.mix(paints.inks.ochre, 0.44)));
   for (const side of [1, -1]) {
     wall(new BoxGeometry(long, high, 0.004).translate(middle, floorM + high / 2, yM + side * halfM));
     wall(new BoxGeometry(0.004, high, wide).translate(middle + (side * long) / 2, floorM + high / 2, yM));
@@ -376,10 +376,10 @@ function things({ plan, chosen, inks }: RoundInput, paints: Paints): Object3D[] 
   });
 }
 
-/** The edge of what is reached: rings at three heights over the arc that the arm goes round, and a thin wash. */
+/** The edge of what is reached: rings at two heights over the arc that the arm goes round, and a thin wash. */
 function shell({ centre, radiusM, roundDeg }: ReachShell, paints: Paints, ink: string): Group {
   const group = new Group();
-  for (const down of [0, -0.3, -0.6]) {
+  for (const down of [0, -0.5]) {
     const ring = Math.sqrt(Math.max(0, 1 - down * down)) * radiusM;
     const points = Array.from({ length: 49 }, (_, i) => {
       const bearing = (-roundDeg + (i * 2 * roundDeg) / 48) * RAD;
