@@ -325,6 +325,9 @@ test('in the round: turned by key, seen from ahead, a thing is pressed, a lid op
   // Straight from above its middle is the seat; the list and the boat are one selection.
   await row(page, 'First-aid kit').getByText('First-aid kit').click();
   await expect(round.getByRole('status')).toContainText('First-aid kit, in the bow hatch');
+  const panel = page.getByRole('region', { name: 'First-aid kit' });
+  await panel.getByRole('button', { name: 'Does it all go in the bow hatch?' }).click();
+  await expect(panel.getByRole('region', { name: 'How it is packed' })).toContainText(/of the room/);
   await page.keyboard.press('Escape');
   await round.getByRole('button', { name: 'Seen from above' }).click();
   await page.getByRole('button', { name: 'In the round' }).click();

@@ -393,10 +393,11 @@ const sent = scriptSent();
 if (!sent) console.log('First load: not built yet (npm start builds).');
 else for (const { screen, kB, budget } of sent) line(`script sent to show ${screen}`, kB, budget, 'kB');
 if (existsSync('dist/server/main.js') && existsSync(browserPath())) {
-  const { handleMs, placeMs, thingMs } = await measureDrag(eight);
+  const { handleMs, placeMs, thingMs, roundMs } = await measureDrag(eight);
   line('script per frame of a dragged handle', handleMs, 16, 'ms');
   line('script per frame of a place dragged on a boat', placeMs, 16, 'ms');
   line('script per frame of a thing dragged to its place', thingMs, 16, 'ms');
+  line('the boat in the round, from the press to its first frame', roundMs, 1000, 'ms');
   const { reloadMs, sentMs } = await measureOffline();
   line('reload of a carried outing without a server, to the first step', reloadMs, 1500, 'ms');
   line('two hundred queued answers, from opening the page to the server', sentMs, 3000, 'ms');

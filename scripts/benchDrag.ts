@@ -31,11 +31,11 @@ const dragged = {
 
 /**
  * Script per frame, ms, in a real browser: while the launch of an eight-hour outing with eight legs is
- * dragged, a place on a boat, and a thing from place to place.
+ * dragged, a place on a boat, and a thing from place to place; and how long the view in the round takes to open.
  */
 export async function measureDrag(
   outing: Outing,
-): Promise<{ handleMs: number; placeMs: number; thingMs: number }> {
+): Promise<{ handleMs: number; placeMs: number; thingMs: number; roundMs: number }> {
   const folder = mkdtempSync(join(tmpdir(), 'tally-bench-'));
   const server = await startServer({ TALLY_DATA: folder });
   const browser = await chromium.launch(config.use?.launchOptions ?? {});
@@ -53,12 +53,22 @@ export async function measureDrag(
       handleMs: await drag(page, server.url, dragged.handle(outing)),
       placeMs: await drag(page, server.url, dragged.place()),
       thingMs: await drag(page, server.url, dragged.thing()),
+      roundMs: await openRound(page),
     };
   } finally {
     await browser.close();
     await server.kill('SIGINT');
     rmSync(folder, { recursive: true, force: true });
   }
+}
+
+/** From the press to the first frame, on the page of where things lie that is open already. */
+async function openRound(page: Page): Promise<number> {
+  await page.keyboard.press('Escape');
+  const begin = performance.now();
+  await page.getByRole('button', { name: 'In the round' }).click();
+  await page.locator('[data-drawn]').waitFor();
+  return performance.now() - begin;
 }
 
 async function drag(page: Page, url: string, { path, holdOf }: Dragged): Promise<number> {

@@ -25,17 +25,6 @@ const shots: readonly Shot[] = [
   { name: 'brief', path: '/outings/pollack-long-grey/brief' },
   { name: 'brief-phone', path: '/outings/pollack-long-grey/brief', phone: true },
   {
-    name: 'better-hours',
-    path: '/outings/long-grey-late/brief',
-    before: async (page) => {
-      await page.getByRole('button', { name: 'Better hours' }).click();
-      await page
-        .getByRole('button', { name: /^\d\d:\d\d: / })
-        .first()
-        .waitFor();
-    },
-  },
-  {
     name: 'kit',
     path: '/outings/zander-dusk/kit',
     before: async (page) => {
@@ -44,6 +33,14 @@ const shots: readonly Shot[] = [
     },
   },
   { name: 'stow', path: '/outings/cod-wreck/stow' },
+  {
+    name: 'in-the-round',
+    path: '/outings/ling-anchored/stow',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'In the round' }).click();
+      await page.locator('[data-drawn]').waitFor();
+    },
+  },
   {
     name: 'stow-phone-dark',
     path: '/outings/pollack-long-grey/stow',

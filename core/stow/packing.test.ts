@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demo } from '../demo/demo';
 import { lookUp } from '../documents/references';
 import { pack } from '../packing/pack';
-import { packSteps, toPack } from './packing';
+import { packSteps, toPack, toPackPlace } from './packing';
 import { planOf } from './plan';
 
 const { references, outings } = demo(Date.parse('2026-05-15T19:00:00Z'));
@@ -64,5 +64,20 @@ describe('what is meant for a crate', () => {
       'middle',
       'back',
     ]);
+  });
+  it('goes into a hatch by its own room and the mass that it carries', () => {
+    if (!ready) throw new Error('lost');
+    const { aboard, craft, angler } = lookUp(ready, references);
+    if (!craft || !angler) throw new Error('lost');
+    const { things } = planOf({ aboard, craft, angler, stow: ready.stow });
+    const inHatch = things.filter(({ zone, spot }) => spot.in === 'zone' && zone?.kind === 'hatch');
+    const zone = inHatch[0]?.zone;
+    if (!zone) throw new Error('Something lies in the hatch.');
+    const { container, boxes } = toPackPlace(zone, inHatch);
+    expect(container).toMatchObject({ xM: zone.lengthM, yM: zone.widthM, zM: zone.heightM });
+    expect(boxes.length).toBeGreaterThanOrEqual(inHatch.length);
+    expect(pack(container, boxes).fits).toBe(true);
+    const weak = toPackPlace({ ...zone, maxKg: 0.2 }, inHatch);
+    expect(pack(weak.container, weak.boxes)).toMatchObject({ fits: false, why: 'mass' });
   });
 });

@@ -1,4 +1,5 @@
 import { isRod, isSoft, sizeOf, storageOf } from '../catalog/gear/stowing';
+import type { Zone } from '../documents/boatParts';
 import type { Item } from '../documents/item';
 import type { Box, Container, PlacedBox } from '../packing/box';
 import type { Layer } from '../vocabulary/stow';
@@ -13,7 +14,7 @@ const PRESSED = 0.9;
 /** What lies on top is taken out first; what lies at the bottom is not asked for on the way. */
 const orders: Readonly<Record<Layer, number | undefined>> = { top: 1, middle: 2, bottom: undefined };
 
-/** A container with what is meant to go into it, as boxes: length along x, width along y, height along z. */
+/** A container or a place with what is meant to go into it, as boxes: length along x, width along y, height along z. */
 export interface ToPack {
   container: Container;
   boxes: readonly Box[];
@@ -30,6 +31,16 @@ export function toPack(container: Item, contents: readonly Placed[]): ToPack {
   // A bag stands on its end, and is filled from its mouth.
   const [xM, yM, zM] = soft ? [middle, short, long] : [long - wall, middle - wall, short - wall];
   const rim = storageOf(container).shut ? 1 : OVER_RIM;
+  return packingOf({ xM, yM, zM: zM * rim }, contents);
+}
+
+/** The same for a hatch, a pod or a well of the boat, by its own room and the mass that it carries. */
+export function toPackPlace(zone: Zone, contents: readonly Placed[]): ToPack {
+  const { lengthM, widthM, heightM, maxKg } = zone;
+  return packingOf({ xM: lengthM, yM: widthM, zM: heightM, maxKg: maxKg ?? undefined }, contents);
+}
+
+function packingOf(container: Container, contents: readonly Placed[]): ToPack {
   const lying = contents.filter(({ one }) => !isRod(one.item.kind));
   const itemOf = new Map<string, Item>();
   const boxes = lying.flatMap(({ one: { item, entry }, spot }) => {
@@ -41,7 +52,7 @@ export function toPack(container: Item, contents: readonly Placed[]): ToPack {
     });
   });
   return {
-    container: { xM, yM, zM: zM * rim },
+    container,
     boxes,
     itemOf,
     standing: contents.filter(({ one }) => isRod(one.item.kind)).map(({ one }) => one.item),

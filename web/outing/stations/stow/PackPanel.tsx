@@ -6,8 +6,7 @@ import { useTheme } from '@mui/material/styles';
 import { useState } from 'react';
 import { type Container, MOST_BOXES } from '#core/packing/box';
 import type { PackResult } from '#core/packing/pack';
-import { type PackStep, type ToPack, packSteps, toPack } from '#core/stow/packing';
-import type { Placed } from '#core/stow/plan';
+import { type PackStep, type ToPack, packSteps } from '#core/stow/packing';
 import { amount } from '#core/units/amount';
 import { capital, count, figure, listed, plural } from '#core/units/words';
 import type { PackWork } from '../../../workers/pack.worker';
@@ -26,13 +25,13 @@ const WHY: Readonly<Record<NonNullable<PackResult['why']>, string>> = {
 /**
  * Settled here: whether all that is meant for a container goes into it, and in what order. What would annoy:
  * to find out on the slip, with everything laid out on the ground.
+ * @param where where it is to go, as it is asked: "in", "in the bow hatch"
  */
-export function PackPanel({ container, contents }: { container: Placed; contents: readonly Placed[] }) {
+export function PackPanel({ what, where }: { what: ToPack; where: string }) {
   const [state, setState] = useState<State>({ is: 'idle' });
   const worker = useWorker<PackWork>(
     () => new Worker(new URL('../../../workers/pack.worker.ts', import.meta.url), { type: 'module' }),
   );
-  const what = toPack(container.one.item, contents);
   const start = async () => {
     setState({ is: 'packing' });
     const result = await worker.call().pack(what.container, what.boxes);
@@ -58,7 +57,7 @@ export function PackPanel({ container, contents }: { container: Placed; contents
         </Button>
       ) : (
         <Button variant="outlined" onClick={() => void start()}>
-          {state.is === 'packed' ? 'Pack it again' : 'Does it all go in?'}
+          {state.is === 'packed' ? 'Pack it again' : `Does it all go ${where}?`}
         </Button>
       )}
       {state.is === 'packed' && <Packed {...state} />}

@@ -5,6 +5,9 @@ import { Suspense, lazy } from 'react';
 import { isContainer, isSharp, statesOf, storageOf } from '#core/catalog/gear/stowing';
 import type { Spot } from '#core/documents/stow';
 import { asUsual } from '#core/editing/stow';
+import { atZone } from '#core/stow/at';
+import { isClosed } from '#core/stow/fits';
+import { type ToPack, toPack, toPackPlace } from '#core/stow/packing';
 import { type Placed, eyesOf, leashesOn } from '#core/stow/plan';
 import { sayLies, sayMoves } from '#core/stow/say';
 import { mass } from '#core/units/amount';
@@ -49,6 +52,11 @@ export function ThingPanel({ placed }: { placed: Placed }) {
   const holdList: readonly Hold[] =
     spot.in === 'body' ? ['worn', 'clipped', 'loose'] : ['strapped', 'leashed', 'loose'];
   const others = plan.things.filter((one) => one.spot.in === 'thing' && one.spot.id === item.id);
+  // What lies in a hatch or a pod goes in together with the rest that lies there.
+  const closedIn = spot.in === 'zone' && placed.zone && isClosed(placed.zone) ? placed.zone : null;
+  const beside = closedIn
+    ? plan.things.filter((one) => one.spot.in === 'zone' && one.spot.id === closedIn.id)
+    : [];
   const moves = sayMoves(lies.moves);
   return (
     <Box
@@ -163,14 +171,10 @@ export function ThingPanel({ placed }: { placed: Placed }) {
           )}
       </Box>
       {isContainer(item.kind) && others.length > 0 && (
-        <Suspense fallback={null}>
-          <PackPanel
-            // What was packed holds for these contents alone.
-            key={others.map(({ one, spot }) => `${one.item.id} ${one.entry.quantity} ${spot.layer}`).join()}
-            container={placed}
-            contents={others}
-          />
-        </Suspense>
+        <Packing what={toPack(item, others)} where="in" contents={others} />
+      )}
+      {closedIn && beside.length > 1 && (
+        <Packing what={toPackPlace(closedIn, beside)} where={atZone(closedIn)} contents={beside} />
       )}
       {placed.by === 'plan' && (
         <Button size="small" sx={{ mt: 0.5 }} onClick={() => edit((outing) => asUsual(outing, [item.id]))}>
@@ -181,5 +185,17 @@ export function ThingPanel({ placed }: { placed: Placed }) {
         <Typography variant="caption">{names.thing(spot.id ?? '')} carries it along.</Typography>
       )}
     </Box>
+  );
+}
+
+/** What was packed holds for these contents alone. */
+function Packing({ contents, ...props }: { what: ToPack; where: string; contents: readonly Placed[] }) {
+  return (
+    <Suspense fallback={null}>
+      <PackPanel
+        key={contents.map(({ one, spot }) => `${one.item.id} ${one.entry.quantity} ${spot.layer}`).join()}
+        {...props}
+      />
+    </Suspense>
   );
 }
