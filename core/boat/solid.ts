@@ -3,7 +3,7 @@ import type { Zone } from '../documents/boatParts';
 import type { Stance } from '../vocabulary/boat';
 import type { Angler } from '../documents/angler';
 import { linesOf } from './drawing';
-import { armsOf, zonesOf } from './zones';
+import { TWIST_DEG, armsOf, zonesOf } from './zones';
 
 /** A point on the boat, m: x forward of the stern, y to starboard, z over the base line. */
 export interface Point {
@@ -24,7 +24,6 @@ export function skinOf(craft: Craft): Surface {
     ...outline.slice(1).map(({ yM, zM }) => ({ xM, yM, zM })),
   ]);
   const points = rows.flat();
-  const wide = Math.min(...rows.map((row) => row.length));
   const triangles: [number, number, number][] = [];
   const starts = rows.map((_, i) => rows.slice(0, i).reduce((sum, row) => sum + row.length, 0));
   for (let i = 0; i + 1 < rows.length; i += 1) {
@@ -32,7 +31,7 @@ export function skinOf(craft: Craft): Surface {
     const [a, b] = [rows[i] ?? [], rows[i + 1] ?? []];
     const at = (row: readonly Point[], start: number, k: number) =>
       start + Math.round((k * (row.length - 1)) / (most - 1));
-    const most = Math.max(a.length, b.length, wide);
+    const most = Math.max(a.length, b.length);
     for (let k = 0; k + 1 < most; k += 1) {
       const [p, q] = [at(a, starts[i] ?? 0, k), at(a, starts[i] ?? 0, k + 1)];
       const [r, s] = [at(b, starts[i + 1] ?? 0, k), at(b, starts[i + 1] ?? 0, k + 1)];
@@ -52,8 +51,8 @@ export function skinOf(craft: Craft): Surface {
 }
 
 /**
- * Volume that a surface closes, m³: the sum of what each triangle makes with the base point. Ahead, starboard, up
- * are left-handed axes: hence the minus.
+ * Volume that a closed surface holds, m³: the tetrahedra from the origin to each triangle, added with their
+ * signs. Ahead, starboard, up are left-handed axes: hence the minus.
  */
 export function volumeOf({ points, triangles }: Surface): number {
   return triangles.reduce((sum, [i, j, k]) => {
@@ -103,21 +102,20 @@ const SEAT_M = 0.5;
 export function deckOf(craft: Craft): Deck {
   const { deck, sheer } = linesOf(craft);
   const broad = deck.filter(({ halfM }) => halfM > 0);
-  const heightAt = (xM: number) => {
-    const at = sheer.findIndex((one) => one.xM >= xM);
-    const [a, b] = [sheer[Math.max(0, at - 1)], sheer[at < 0 ? sheer.length - 1 : at]];
-    if (!a || !b) return 0;
-    const share = b.xM > a.xM ? Math.min(1, Math.max(0, (xM - a.xM) / (b.xM - a.xM))) : 0;
-    return a.zM + (b.zM - a.zM) * share;
-  };
+  const heightAt = (xM: number) =>
+    between(
+      sheer.map(({ xM: at, zM }) => [at, zM]),
+      xM,
+    );
+  const halfAt = (xM: number) =>
+    between(
+      deck.map(({ xM: at, halfM }) => [at, halfM]),
+      xM,
+    );
   const edge = [
     ...broad.map(({ xM, halfM }) => ({ xM, yM: halfM, zM: heightAt(xM) })),
     ...broad.toReversed().map(({ xM, halfM }) => ({ xM, yM: -halfM, zM: heightAt(xM) })),
   ];
-  const halfAt = (xM: number) => {
-    const i = deck.findIndex((one) => one.xM >= xM);
-    return Math.min(deck[Math.max(0, i - 1)]?.halfM ?? 0, deck[i < 0 ? deck.length - 1 : i]?.halfM ?? 0);
-  };
   const openings: Opening[] = [];
   for (const zone of zonesOf(craft)) {
     if (!OPEN_KINDS.has(zone.kind)) continue;
@@ -144,6 +142,15 @@ export function deckOf(craft: Craft): Deck {
   return { edge, openings, heightAt };
 }
 
+/** The value at a place, straight between the two points beside it; past the ends that of the last point. */
+function between(line: readonly (readonly [at: number, value: number])[], at: number): number {
+  const i = line.findIndex(([x]) => x >= at);
+  const [a, b] = [line[Math.max(0, i - 1)], line[i < 0 ? line.length - 1 : i]];
+  if (!a || !b) return 0;
+  const share = b[0] > a[0] ? Math.min(1, Math.max(0, (at - a[0]) / (b[0] - a[0]))) : 1;
+  return a[1] + (b[1] - a[1]) * share;
+}
+
 /** A part of a ball that the hand sweeps, m and degrees from the bow, on both sides. */
 export interface ReachShell {
   centre: Point;
@@ -151,8 +158,7 @@ export interface ReachShell {
   /** As far round from the bow as it goes on each side. */
   roundDeg: number;
 }
-/** Without a twist one reaches forward of this bearing; with one, almost round. */
-const HAND_ROUND_DEG = 110;
+/** With a twist one reaches almost round. Rule of thumb. */
 const TURN_ROUND_DEG = 165;
 
 /** What the hand reaches from the seat as it is, and with a twist and a lean. Estimates by one's height. */
@@ -164,7 +170,7 @@ export function reachShells(
   const { xM, shoulderM, armM, turnM } = armsOf(craft, angler, stance);
   const centre = { xM, yM: 0, zM: shoulderM };
   return {
-    hand: { centre, radiusM: armM, roundDeg: HAND_ROUND_DEG },
+    hand: { centre, radiusM: armM, roundDeg: TWIST_DEG },
     turn: { centre, radiusM: turnM, roundDeg: TURN_ROUND_DEG },
   };
 }

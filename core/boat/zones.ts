@@ -211,7 +211,7 @@ const ARM = 0.37;
 const LEAN_M = 0.35;
 export const BEND_M = 0.15;
 const MOVE_M = 0.95;
-const TWIST_DEG = 110;
+export const TWIST_DEG = 110;
 /** How far standing puts the hand over the floor, of one's height. */
 const STANDING_SHOULDER = 0.82;
 

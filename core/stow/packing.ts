@@ -14,7 +14,10 @@ const PRESSED = 0.9;
 /** What lies on top is taken out first; what lies at the bottom is not asked for on the way. */
 const orders: Readonly<Record<Layer, number | undefined>> = { top: 1, middle: 2, bottom: undefined };
 
-/** A container or a place with what is meant to go into it, as boxes: length along x, width along y, height along z. */
+/**
+ * A container or a place with what is meant to go into it, as boxes: length along x, width along y, height
+ * along z.
+ */
 export interface ToPack {
   container: Container;
   boxes: readonly Box[];

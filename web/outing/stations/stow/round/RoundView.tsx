@@ -24,25 +24,19 @@ interface Props {
 
 /** Where one looks from: degrees round from astern by starboard, and over the water. */
 const viewpoints = [
-  { name: 'Quarter', roundDeg: 40, overDeg: 26 },
-  { name: 'Side', roundDeg: 90, overDeg: 6 },
-  { name: 'Ahead', roundDeg: 160, overDeg: 20 },
-  { name: 'Above', roundDeg: 90, overDeg: 88 },
+  { name: 'Quarter', from: 'the starboard quarter', roundDeg: 40, overDeg: 26 },
+  { name: 'Side', from: 'the starboard side', roundDeg: 90, overDeg: 6 },
+  { name: 'Ahead', from: 'ahead', roundDeg: 160, overDeg: 20 },
+  { name: 'Above', from: 'above', roundDeg: 90, overDeg: 88 },
 ] as const;
-const seenFrom: Readonly<Record<(typeof viewpoints)[number]['name'], string>> = {
-  Quarter: 'the starboard quarter',
-  Side: 'the starboard side',
-  Ahead: 'ahead',
-  Above: 'above',
-};
 const FIELD_DEG = 28;
 /** A press moves the finger no farther than this, px. */
 const STILL_PX = 5;
 const KEY_TURN = Math.PI / 18;
 
 /**
- * Settled here: how the laden boat looks from any side, what stands in the way, what a hand reaches. What would
- * annoy: to have to learn how to steer it.
+ * Settled here: how the laden boat looks from any side, what stands in the way, what a hand reaches. What
+ * would annoy: to have to learn how to steer it.
  */
 export function RoundView({ lies, heelsToPort, stance }: Props) {
   const { plan, boarded, chosen, choose, names } = useStow();
@@ -77,7 +71,10 @@ export function RoundView({ lies, heelsToPort, stance }: Props) {
   }, [scene]);
   const inTheWay = standingInCast(plan, reachShells(plan.craft, { heightM }, stance).hand.centre.zM);
   const placed = chosen === null ? undefined : plan.byId.get(chosen);
-  const words = `${plan.craft.name} in the round, ${lies ? `floating ${amount(lies.draftM, 'm', 2)} deep, ${figure(Math.abs(lies.trimDeg))}° ${lies.trimDeg < 0 ? 'bow down' : 'bow up'}` : 'not on the water'}; arrow keys turn it, plus and minus come nearer and go back`;
+  const afloat = lies
+    ? `floating ${amount(lies.draftM, 'm', 2)} deep, ${figure(Math.abs(lies.trimDeg))}° bow ${lies.trimDeg < 0 ? 'down' : 'up'}`
+    : 'not on the water';
+  const words = `${plan.craft.name} in the round, ${afloat}; arrow keys turn it, plus and minus zoom`;
   const byKey = (event: KeyboardEvent) => {
     const turns: Record<string, readonly [number, number]> = {
       ArrowLeft: [-KEY_TURN, 0],
@@ -125,10 +122,10 @@ export function RoundView({ lies, heelsToPort, stance }: Props) {
       />
       <span ref={spot} tabIndex={-1} style={{ position: 'absolute', width: 1, height: 1 }} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.5, mt: 0.5 }}>
-        {viewpoints.map(({ name, roundDeg, overDeg }) => (
+        {viewpoints.map(({ name, from, roundDeg, overDeg }) => (
           <Button
             key={name}
-            aria-label={`Seen from ${seenFrom[name]}`}
+            aria-label={`Seen from ${from}`}
             onClick={() => stage.current?.look(roundDeg, overDeg)}
           >
             {name}
@@ -151,7 +148,7 @@ export function RoundView({ lies, heelsToPort, stance }: Props) {
       <Typography variant="body2" color="textSecondary" role="status">
         {placed ? `${placed.one.item.name}, ${saySpot(placed.spot, placed.one.item.kind, names)}. ` : ''}
         {shows.reach &&
-          `Blue: what a hand reaches from the seat; ochre: with a twist and a lean. By your height, an estimate. `}
+          'The inner rings: what a hand reaches from the seat; the outer: with a twist and a lean. By your height, an estimate. '}
         {shows.casting &&
           (inTheWay.length > 0
             ? `Standing behind you in the way of an overhead cast: ${listed(inTheWay.map(({ one }) => one.item.name))}. `
@@ -183,16 +180,16 @@ function makeStage(holder: HTMLElement, lengthM: number): Stage | null {
   const camera = new PerspectiveCamera(FIELD_DEG, 1, 0.1, 60);
   const controls = new OrbitControls(camera, renderer.domElement);
   let scene: ReturnType<typeof sceneOf> | null = null;
-  let asked = 0;
+  let frame = 0;
   const draw = () => {
-    asked = 0;
+    frame = 0;
     if (scene) renderer.render(scene, camera);
     holder.dataset.drawn = 'yes';
   };
-  const redraw = () => (asked ||= requestAnimationFrame(draw));
+  const redraw = () => (frame ||= requestAnimationFrame(draw));
   const middle = new Vector3(0, 0.3, 0);
   const around = new Spherical();
-  const place = (change: (at: Spherical) => void) => {
+  const moveCamera = (change: (at: Spherical) => void) => {
     around.setFromVector3(camera.position.clone().sub(controls.target));
     change(around);
     around.phi = Math.min(Math.max(around.phi, 0.02), controls.maxPolarAngle);
@@ -203,7 +200,7 @@ function makeStage(holder: HTMLElement, lengthM: number): Stage | null {
   const look = (roundDeg: number, overDeg: number) => {
     controls.target.copy(middle);
     const narrow = Math.min(1, camera.aspect / 1.5);
-    place((at) => {
+    moveCamera((at) => {
       // Round from astern, which is at minus x; starboard is at plus z.
       at.theta = ((roundDeg - 90) * Math.PI) / 180;
       at.phi = ((90 - overDeg) * Math.PI) / 180;
@@ -238,12 +235,12 @@ function makeStage(holder: HTMLElement, lengthM: number): Stage | null {
       redraw();
     },
     turn: (roundRad, overRad) =>
-      place((at) => {
+      moveCamera((at) => {
         at.theta += roundRad;
         at.phi += overRad;
       }),
     nearer: (share) =>
-      place((at) => {
+      moveCamera((at) => {
         at.radius = Math.min(controls.maxDistance, Math.max(controls.minDistance, at.radius * share));
       }),
     look,
@@ -252,17 +249,17 @@ function makeStage(holder: HTMLElement, lengthM: number): Stage | null {
       const still = down !== null && down.distanceTo(new Vector2(x, y)) <= STILL_PX;
       down = null;
       if (!still || !scene) return null;
-      const frame = renderer.domElement.getBoundingClientRect();
+      const canvas = renderer.domElement.getBoundingClientRect();
       const at = new Vector2(
-        ((x - frame.left) / frame.width) * 2 - 1,
-        1 - ((y - frame.top) / frame.height) * 2,
+        ((x - canvas.left) / canvas.width) * 2 - 1,
+        1 - ((y - canvas.top) / canvas.height) * 2,
       );
       ray.setFromCamera(at, camera);
       const hits = ray.intersectObjects(scene.children, true);
       return hits.map(({ object }) => pressedOf(object)).find((one) => one !== null) ?? null;
     },
     end: () => {
-      cancelAnimationFrame(asked);
+      cancelAnimationFrame(frame);
       observer.disconnect();
       controls.dispose();
       renderer.dispose();

@@ -17,7 +17,7 @@ import {
 import type { GearForm } from '#core/catalog/gear/forms';
 import { type Stroke, type Wash, drawings } from '../../../../ui/gear/drawings';
 
-/** One solid part of a thing with its wash; the thing lies along x, as high as y, as wide as z, about its middle. */
+/** One solid part of a thing with its wash. The thing lies along x about its middle, y up, z across. */
 export interface Part {
   geometry: BufferGeometry;
   wash: Wash;

@@ -46,7 +46,7 @@ export interface RoundInput {
   stance: Stance;
   /** null: it is not known how it floats. */
   lies: { draftM: number; trimDeg: number; heelDeg: number | null } | null;
-  /** Heel to port is drawn to port. */
+  /** The heel is to port; else to starboard. */
   heelsToPort: boolean;
   chosen: string | null;
   /** The hatch that is open; null: all are shut. */
@@ -154,21 +154,19 @@ export function freeScene(scene: Scene) {
 
 function surface(
   points: readonly { xM: number; yM: number; zM: number }[],
-  triangles: Iterable<readonly number[]>,
+  triangles: readonly (readonly number[])[],
 ) {
   const geometry = new BufferGeometry();
   const flat = points.flatMap(({ xM, yM, zM }) => [xM, zM, yM]);
   geometry.setAttribute('position', new BufferAttribute(new Float32Array(flat), 3));
-  geometry.setIndex([...triangles].flat());
+  geometry.setIndex(triangles.flat());
   geometry.computeVertexNormals();
   return geometry;
 }
 
-function hull(craft: Craft, paints: Paints): Group {
+function hull(craft: Craft, paints: Paints): Mesh {
   const { points, triangles } = skinOf(craft);
-  const group = new Group();
-  group.add(new Mesh(surface(points, triangles), paints.solid(paints.mix(paints.inks.ochre, 0.6))));
-  return group;
+  return new Mesh(surface(points, triangles), paints.solid(paints.mix(paints.inks.ochre, 0.6)));
 }
 
 function outline(points: readonly Vector3[], material: LineBasicMaterial): Line {
@@ -376,7 +374,7 @@ function things({ plan, chosen, inks }: RoundInput, paints: Paints): Object3D[] 
   });
 }
 
-/** The edge of what is reached: rings at two heights over the arc that the arm goes round, and a thin wash. */
+/** What is reached: rings at two heights over the arc that the arm goes round, and a thin wash between. */
 function shell({ centre, radiusM, roundDeg }: ReachShell, paints: Paints, ink: string): Group {
   const group = new Group();
   for (const down of [0, -0.5]) {
@@ -416,8 +414,11 @@ function shell({ centre, radiusM, roundDeg }: ReachShell, paints: Paints, ink: s
 
 /** Standing higher than the shoulders by this, m, is in the way of a rod swung overhead. */
 const SWUNG_M = 0.1;
+/** A rod that is in nobody's kit yet is so long, m. */
 const ROD_M = 2.1;
-/** Where the longest rod's tip goes in an overhead cast, from straight behind to ahead; what stands in it is marked. */
+/**
+ * Where the longest rod's tip goes in an overhead cast, from behind to ahead; what stands in it is marked.
+ */
 function castingArc({ plan, heightM, stance, inks }: RoundInput, paints: Paints): Group {
   const { hand } = reachShells(plan.craft, { heightM }, stance);
   const { xM, zM } = hand.centre;
